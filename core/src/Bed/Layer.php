@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Bed;
+
+/** One layer of the bed; it may thicken from front to back. */
+final readonly class Layer
+{
+    /**
+     * @param float $front m thick at the front pane
+     * @param float $back  m thick at the back pane
+     */
+    public function __construct(
+        public Mix $mix,
+        public float $front,
+        public float $back,
+    ) {
+    }
+
+    public function meanDepth(): float
+    {
+        return ($this->front + $this->back) / 2;
+    }
+
+    /** m thick at a pane. */
+    public function depth(Side $side): float
+    {
+        return Side::Front === $side ? $this->front : $this->back;
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Bed;
+
+use Olvek\Core\Unit\Estimate;
+
+/** A soil, sand or gravel as it lies in a tank. */
+final readonly class Material
+{
+    /**
+     * @param Estimate $density      kg dry per L as laid
+     * @param Estimate $porosity     share of pores
+     * @param Estimate $flushNitrogen mg N per kg dry, soluble or gone within weeks
+     * @param Estimate $slowNitrogen mg N per kg dry, released over years
+     * @param Estimate $retardation  how many times slower ammonium moves than in free pore water
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Role $role,
+        public Estimate $density,
+        public Estimate $porosity,
+        public Estimate $flushNitrogen,
+        public Estimate $slowNitrogen,
+        public Estimate $retardation,
+        public string $remarks,
+    ) {
+    }
+
+    /** True where the layer feeds roots at all. */
+    public function isRich(): bool
+    {
+        return $this->flushNitrogen->value + $this->slowNitrogen->value >= 100;
+    }
+}

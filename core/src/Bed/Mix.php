@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Bed;
+
+/**
+ * Materials by parts of volume. Properties that belong to a volume are weighted by volume,
+ * those that belong to a mass by mass.
+ */
+final readonly class Mix
+{
+    /** @var non-empty-list<array{Material, float}> material and its share of the volume, shares adding up to 1 */
+    public array $shares;
+
+    /**
+     * @param list<array{Material, float}> $parts material and its number of parts by volume, as the keeper gave them
+     *
+     * @throws \InvalidArgumentException when there is no part or a part is not above zero
+     */
+    public function __construct(public array $parts)
+    {
+        $sum = array_sum(array_column($parts, 1));
+        if ([] === $parts || $sum <= 0 || min(array_column($parts, 1)) <= 0) {
+            throw new \InvalidArgumentException('a mix needs at least one part above zero');
+        }
+        $this->shares = array_map(static fn (array $part): array => [$part[0], $part[1] / $sum], $parts);
+    }
+
+    public static function pure(Material $material): self
+    {
+        return new self([[$material, 1.0]]);
+    }
+
+    /** kg dry per L. */
+    public function density(): float
+    {
+        return $this->byVolume(static fn (Material $m): float => $m->density->value);
+    }
+
+    public function porosity(): float
+    {
+        return $this->byVolume(static fn (Material $m): float => $m->porosity->value);
+    }
+
+    public function retardation(): float
+    {
+        return $this->byVolume(static fn (Material $m): float => $m->retardation->value);
+    }
+
+    /** mg N per L of mix. */
+    public function flushNitrogenPerLitre(): float
+    {
+        return $this->byVolume(static fn (Material $m): float => $m->density->value * $m->flushNitrogen->value);
+    }
+
+    /** mg N per L of mix. */
+    public function slowNitrogenPerLitre(): float
+    {
+        return $this->byVolume(static fn (Material $m): float => $m->density->value * $m->slowNitrogen->value);
+    }
+
+    /** @param \Closure(Material): float $property */
+    private function byVolume(\Closure $property): float
+    {
+        $sum = 0.0;
+        foreach ($this->shares as [$material, $share]) {
+            $sum += $share * $property($material);
+        }
+
+        return $sum;
+    }
+}

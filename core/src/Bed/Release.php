@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Bed;
+
+use Olvek\Core\Vessel\Vessel;
+
+/**
+ * Nitrogen that the soil gives up, and how much of it comes through the cap into the water.
+ *
+ * Two soil pools decay to pore-water ammonium; sorption holds most of it; diffusion carries the rest upward:
+ * dM/dt = flush·k_f·e^(−k_f t) + slow·k_s·e^(−k_s t) − λ(t)·M, with λ = φ·D/θ²/cap · stirring · A / (V_pore·R).
+ * Solved exactly over each span of constant stirring. Roots are not counted here: they lessen the leak, so this is the worst case.
+ */
+final readonly class Release
+{
+    /** d⁻¹ at 25 °C. J (0.03–0.08). */
+    public const FLUSH_RATE = 0.05;
+    /** d⁻¹ at 25 °C. J (0.0004–0.0015). */
+    public const SLOW_RATE = 0.0008;
+    /** m²/d, NH4⁺ in free water at 25 °C. P: Li & Gregory (1974), Geochim. Cosmochim. Acta 38, 703–714. */
+    public const DIFFUSION = 1.7e-4;
+    /** Share of the soluble flush that goes straight to the water at filling under a sound cap. J (0.02–0.15). */
+    private const FILLING_SHARE_SOUND = 0.02;
+    private const FILLING_SHARE_TYPICAL = 0.08;
+    private const FILLING_SHARE_BARE = 0.15;
+    /** m below which a cap hardly holds anything back, C. */
+    private const THIN_CAP = 0.01;
+    /** m: soil without any cap still lies under a still water film. J. */
+    private const FILM = 0.003;
+    /** Day from which a factor on diffusion applies: gas, planting and settling stir the cap. J. */
+    private const STIRRING = [[0.0, 21.0, 6.0], [21.0, 60.0, 3.0], [60.0, \INF, 1.5]];
+
+    private float $flush;
+    private float $slow;
+    private float $conductance;
+    private float $holdUp;
+
+    public function __construct(private Bed $bed, Vessel $vessel, private float $temperatureFactor)
+    {
+        $soil = $bed->soil;
+        $volume = $bed->soilVolume($vessel);
+        $capDepth = max($bed->cap?->meanDepth() ?? 0.0, self::FILM);
+        $capPorosity = $bed->cap?->mix->porosity() ?? 0.9;
+        $this->flush = null === $soil ? 0.0 : $volume * $soil->mix->flushNitrogenPerLitre();
+        $this->slow = null === $soil ? 0.0 : $volume * $soil->mix->slowNitrogenPerLitre();
+        // Litres of pore water that would hold as much ammonium as the soil and its pores do at the same pore concentration.
+        $this->holdUp = null === $soil ? 1.0 : max(1e-9, $volume * $soil->mix->porosity() * $soil->mix->retardation());
+        $this->conductance = $capPorosity * self::DIFFUSION / self::tortuosity($capPorosity) / $capDepth * $vessel->areaAt(0.0) * 1000;
+    }
+
+    /** θ², dimensionless. P: Boudreau (1996), The diffusive tortuosity of fine-grained unlithified sediments, Geochim. Cosmochim. Acta 60, 3139–3142. */
+    public static function tortuosity(float $porosity): float
+    {
+        return 1 - log($porosity ** 2);
+    }
+
+    /** mg N that enters the water at filling. */
+    public function atFilling(): float
+    {
+        $soil = $this->bed->soil?->meanDepth() ?? 0.0;
+        $cap = $this->bed->cap?->meanDepth() ?? 0.0;
+        $share = match (true) {
+            $cap < self::THIN_CAP => self::FILLING_SHARE_BARE,
+            $cap >= 2 * $soil => self::FILLING_SHARE_SOUND,
+            default => self::FILLING_SHARE_TYPICAL,
+        };
+
+        return $this->flush * $share;
+    }
+
+    /** mg N per day that the soil frees on a day. */
+    public function freed(float $day): float
+    {
+        $f = self::FLUSH_RATE * $this->temperatureFactor;
+        $s = self::SLOW_RATE * $this->temperatureFactor;
+
+        return $this->flushLeft() * $f * exp(-$f * $day) + $this->slow * $s * exp(-$s * $day);
+    }
+
+    /** mg N per day that passes the cap on a day if no root takes it. */
+    public function leak(float $day): float
+    {
+        $pore = 0.0;
+        $rate = 0.0;
+        foreach (self::STIRRING as [$from, $to, $stirring]) {
+            if ($day < $from) {
+                break;
+            }
+            $rate = $this->conductance * $stirring / $this->holdUp;
+            $pore = $this->carry($pore, $from, min($day, $to), $rate);
+        }
+
+        return $rate * $pore;
+    }
+
+    /** Years until the slow nitrogen has fallen to half. */
+    public function halfLife(): float
+    {
+        return log(2) / (self::SLOW_RATE * $this->temperatureFactor) / 365.25;
+    }
+
+    private function flushLeft(): float
+    {
+        return $this->flush - $this->atFilling();
+    }
+
+    /** Exact solution of the pore balance from one day to a later one. */
+    private function carry(float $pore, float $from, float $to, float $rate): float
+    {
+        $span = $to - $from;
+        $after = $pore * exp(-$rate * $span);
+        foreach ([[$this->flushLeft(), self::FLUSH_RATE], [$this->slow, self::SLOW_RATE]] as [$pool, $decay]) {
+            $k = $decay * $this->temperatureFactor;
+            $inflow = $pool * $k * exp(-$k * $from);
+            $after += abs($rate - $k) < 1e-12
+                ? $inflow * $span * exp(-$k * $span)
+                : $inflow * (exp(-$k * $span) - exp(-$rate * $span)) / ($rate - $k);
+        }
+
+        return $after;
+    }
+}

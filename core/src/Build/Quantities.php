@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Build;
+
+use Olvek\Core\Bed\Layer;
+use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plan\Plan;
+
+/** What a plan takes and weighs. */
+final readonly class Quantities
+{
+    /** kg/L of fresh water at room warmth. P: Kell (1975), J. Chem. Eng. Data 20, 97–105: 0.9982 at 20 °C. */
+    private const WATER_DENSITY = 0.998;
+    /** kg above which the trade asks a structural professional. C. */
+    public const ASK_ABOVE = 200.0;
+
+    /**
+     * @param list<MaterialNeed> $materials
+     * @param float              $grossWater litres to the rim, empty
+     * @param float              $netWater   litres of free water
+     * @param float              $poreWater  litres that the wet bed holds
+     * @param float              $bedMass    kg dry
+     * @param float              $glassMass  kg
+     * @param float              $fullMass   kg standing: glass, bed, all water
+     * @param float              $load       kg per m² of footprint
+     */
+    private function __construct(
+        public array $materials,
+        public float $soilVolume,
+        public float $capVolume,
+        public float $grossWater,
+        public float $netWater,
+        public float $poreWater,
+        public float $bedMass,
+        public float $glassMass,
+        public float $fullMass,
+        public float $load,
+        public int $pieces,
+    ) {
+    }
+
+    public static function of(Plan $plan): self
+    {
+        $soil = $plan->bed->soilVolume($plan->vessel);
+        $cap = $plan->bed->capVolume($plan->vessel);
+        $needs = [...self::layer($plan->bed->soil, $soil), ...self::layer($plan->bed->cap, $cap)];
+        $pores = ($plan->bed->soil?->mix->porosity() ?? 0.0) * $soil + ($plan->bed->cap?->mix->porosity() ?? 0.0) * $cap;
+        $dry = array_sum(array_map(static fn (MaterialNeed $n): float => $n->kilograms, $needs));
+        $full = $plan->vessel->mass() + $dry + ($plan->netWater() + $pores) * self::WATER_DENSITY;
+
+        return new self(
+            $needs, $soil, $cap, $plan->vessel->grossVolume(), $plan->netWater(), $pores, $dry, $plan->vessel->mass(), $full,
+            $full / $plan->vessel->footprint(),
+            array_sum(array_map(static fn (Clump $c): int => $c->pieces, $plan->clumps)),
+        );
+    }
+
+    /** @return list<MaterialNeed> */
+    private static function layer(?Layer $layer, float $litres): array
+    {
+        if (null === $layer || $litres <= 0) {
+            return [];
+        }
+
+        return array_map(static fn (array $share): MaterialNeed => new MaterialNeed($share[0], $litres * $share[1], $litres * $share[1] * $share[0]->density->value), $layer->mix->shares);
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Margin;
+
+use Olvek\Core\Light\Canopy;
+use Olvek\Core\Light\WaterColumn;
+use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plant\Growth;
+
+/**
+ * The light that reaches the bed and each clump on a day: floaters take first, then the tallest.
+ * Leaf area is spread over the whole floor, so a clump is shaded by the mean of what stands above it.
+ */
+final readonly class ClumpLight
+{
+    /**
+     * @param array<string, float> $clumps PPFD within each clump by id, µmol m⁻² s⁻¹
+     * @param float                $surface PPFD on the water
+     * @param float                $bed     PPFD on the bed, below all plants
+     * @param float                $bare    PPFD on the bed if no plant stood above it
+     * @param float                $cover   share of the surface under floaters, 0–1
+     */
+    private function __construct(
+        public array $clumps,
+        public float $surface,
+        public float $bed,
+        public float $bare,
+        public float $cover,
+    ) {
+    }
+
+    public static function onDay(Plan $plan, float $day): self
+    {
+        $area = $plan->vessel->areaAt($plan->waterLine);
+        $surface = $plan->lamp->atSurface($area);
+        $alive = static fn (Clump $c): float => $c->biomass() * Growth::shareAlive($c->kind, $day);
+        $mat = 0.0;
+        $light = [];
+        $standing = [];
+        foreach ($plan->clumps as $clump) {
+            if ($clump->kind->role->coversSurface()) {
+                $mat += $alive($clump) / $clump->kind->densest->value;
+            }
+            if ($clump->kind->role->hasLeavesInAir()) {
+                $light[$clump->id] = $surface;
+            } else {
+                $standing[] = $clump;
+            }
+        }
+        $cover = min(1.0, $mat / $area);
+        $bedTop = $plan->bed->meanDepth();
+        $tops = array_map(static fn (Clump $c): float => self::top($c, $plan), $standing);
+        array_multisort($tops, \SORT_DESC, \SORT_NUMERIC, $standing);
+        $down = $surface * Canopy::underFloaters($cover);
+        foreach ($standing as $index => $clump) {
+            $leaves = Canopy::LEAF_AREA * $alive($clump) / $area;
+            $light[$clump->id] = Canopy::meanWithin($down * WaterColumn::transmission($plan->waterLine - $tops[$index]), $leaves);
+            $down *= Canopy::transmission($leaves);
+        }
+        $water = WaterColumn::transmission($plan->waterLine - $bedTop);
+
+        return new self($light, $surface, $down * $water, $surface * $water, $cover);
+    }
+
+    /** m above the inside bottom that a clump's leaves reach. */
+    public static function top(Clump $clump, Plan $plan): float
+    {
+        return min($plan->waterLine, $plan->bed->meanDepth() + $clump->kind->height->value);
+    }
+}

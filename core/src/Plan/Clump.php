@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+use Olvek\Core\Plant\Kind;
+
+/** One kind of plant in one place. */
+final readonly class Clump
+{
+    /**
+     * @param string $id    unique among the plan's clumps
+     * @param float  $place 0 (left) – 1 (right): middle of the clump along the front
+     */
+    public function __construct(
+        public string $id,
+        public Kind $kind,
+        public int $pieces,
+        public float $place,
+    ) {
+    }
+
+    /** g dry as planted. */
+    public function biomass(): float
+    {
+        return $this->pieces * $this->kind->dryPerPiece->value;
+    }
+
+    /** m² of floor or surface as planted. */
+    public function area(): float
+    {
+        return $this->pieces * $this->kind->spread->value / 1e4;
+    }
+}

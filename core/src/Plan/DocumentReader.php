@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+/**
+ * Reads one object of a plan document, noting each wrong, missing or unknown key with its path, so that
+ * a keeper gets the whole list at once. Values returned for wrong keys are placeholders: finish() refuses them.
+ *
+ * @internal
+ */
+final class DocumentReader
+{
+    /** @var array<string, true> keys asked for */
+    private array $known = [];
+
+    /** @var list<self> */
+    private array $children = [];
+
+    /**
+     * @param array<mixed>              $data
+     * @param \ArrayObject<int, Problem> $problems shared by all readers of a document
+     */
+    private function __construct(
+        private readonly array $data,
+        private readonly string $path,
+        private readonly \ArrayObject $problems,
+    ) {
+    }
+
+    /** @throws InvalidPlan when the document is not an object */
+    public static function root(mixed $data): self
+    {
+        if (!\is_array($data) || array_is_list($data)) {
+            throw new InvalidPlan([new Problem('', 'A plan is a JSON object.')]);
+        }
+
+        return new self($data, '', new \ArrayObject());
+    }
+
+    public function number(string $key): float
+    {
+        $value = $this->take($key);
+        if (\is_int($value) || \is_float($value)) {
+            return (float) $value;
+        }
+        $this->wrong($key, $value, 'a number');
+
+        return 0.0;
+    }
+
+    public function whole(string $key): int
+    {
+        $value = $this->take($key);
+        if (\is_int($value)) {
+            return $value;
+        }
+        $this->wrong($key, $value, 'a whole number');
+
+        return 0;
+    }
+
+    public function text(string $key): string
+    {
+        $value = $this->take($key);
+        if (\is_string($value)) {
+            return $value;
+        }
+        $this->wrong($key, $value, 'a text');
+
+        return '';
+    }
+
+    public function child(string $key): self
+    {
+        return $this->optionalChild($key) ?? $this->missing($key);
+    }
+
+    public function optionalChild(string $key): ?self
+    {
+        $value = $this->take($key);
+        if (null === $value) {
+            return null;
+        }
+        if (!\is_array($value) || ([] !== $value && array_is_list($value))) {
+            $this->wrong($key, $value, 'an object');
+
+            return $this->adopt([], $this->at($key));
+        }
+
+        return $this->adopt($value, $this->at($key));
+    }
+
+    /**
+     * The objects of a list; an object's "id", where it has one, names it in paths, else its place does.
+     *
+     * @return list<self>
+     */
+    public function items(string $key): array
+    {
+        $value = $this->take($key);
+        if (!\is_array($value) || !array_is_list($value)) {
+            $this->wrong($key, $value, 'a list');
+
+            return [];
+        }
+        $items = [];
+        foreach ($value as $index => $item) {
+            if (!\is_array($item) || array_is_list($item)) {
+                $this->problems->append(new Problem($this->at($key).'.'.$index, 'This must be an object.'));
+                continue;
+            }
+            $name = $item['id'] ?? $index;
+            $items[] = $this->adopt($item, $this->at($key).'.'.(\is_string($name) ? mb_substr($name, 0, 40) : $index));
+        }
+
+        return $items;
+    }
+
+    public function refuse(string $key, string $why): void
+    {
+        foreach ($this->problems as $problem) {
+            if ($problem->path === $this->at($key)) {
+                return;
+            }
+        }
+        $this->problems->append(new Problem($this->at($key), $why));
+    }
+
+    /** @throws InvalidPlan when anything was wrong */
+    public function finish(): void
+    {
+        if (0 === $this->problems->count()) {
+            $this->refuseUnknown();
+        }
+        $problems = array_values($this->problems->getArrayCopy());
+        if ([] !== $problems) {
+            throw new InvalidPlan($problems);
+        }
+    }
+
+    private function refuseUnknown(): void
+    {
+        foreach (array_diff_key($this->data, $this->known) as $key => $_) {
+            $this->problems->append(new Problem($this->at(mb_substr((string) $key, 0, 40)), 'Olvek does not know this key; take it out.'));
+        }
+        foreach ($this->children as $child) {
+            $child->refuseUnknown();
+        }
+    }
+
+    /** @param array<mixed> $data */
+    private function adopt(array $data, string $path): self
+    {
+        return $this->children[] = new self($data, $path, $this->problems);
+    }
+
+    private function missing(string $key): self
+    {
+        $this->wrong($key, null, 'an object');
+
+        return $this->adopt([], $this->at($key));
+    }
+
+    private function take(string $key): mixed
+    {
+        $this->known[$key] = true;
+
+        return $this->data[$key] ?? null;
+    }
+
+    private function wrong(string $key, mixed $value, string $wanted): void
+    {
+        $this->refuse($key, null === $value ? "This is missing: it must be $wanted." : "This must be $wanted.");
+    }
+
+    private function at(string $key): string
+    {
+        return '' === $this->path ? $key : $this->path.'.'.$key;
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\Ion;
+use Olvek\Core\Unit\QuantityReader;
+use Olvek\Core\Unit\Unit;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\UnreadableQuantity;
+
+/**
+ * A number in a plan's document that a keeper may type: what it is called, in which unit it is shown and read,
+ * and how the shown value stands to the stored one.
+ */
+final readonly class Field
+{
+    private function __construct(
+        public string $path,
+        public string $label,
+        private Dimension $dimension,
+        private int $decimals,
+        private bool $whole = false,
+        private ?Unit $metric = null,
+        private ?Unit $us = null,
+        private float $storedPerBase = 1.0,
+    ) {
+    }
+
+    /** The field at a path, or null when the path names no typed number. */
+    public static function at(string $path): ?self
+    {
+        $length = static fn (string $label): self => new self($path, $label, Dimension::Length, 2);
+        $whole = static fn (string $label, Dimension $dimension = Dimension::Count): self => new self($path, $label, $dimension, 0, true);
+
+        return match (preg_replace('/^(plants|animals)\.[a-z0-9-]{1,31}\.|(?<=\.parts)\.[a-z0-9-]{1,60}$/', '$1.*.', $path)) {
+            'vessel.length' => $length('length'),
+            'vessel.width' => $length('width, front to back'),
+            'vessel.height' => $length('height'),
+            'vessel.glass' => new self($path, 'glass thickness', Dimension::Length, 2, metric: Unit::Millimetre, us: Unit::Inch),
+            'waterLine' => $length('water line'),
+            'site.temperature' => new self($path, 'water temperature', Dimension::Temperature, 1),
+            'bed.soil.front' => $length('soil at the front'),
+            'bed.soil.back' => $length('soil at the back'),
+            'bed.cap.front' => $length('cap at the front'),
+            'bed.cap.back' => $length('cap at the back'),
+            'bed.soil.parts.*.', 'bed.cap.parts.*.' => new self($path, 'parts of the mix', Dimension::Count, 2),
+            'light.lumens' => new self($path, 'lamp', Dimension::LuminousFlux, 0),
+            'light.hours' => new self($path, 'hours of light', Dimension::Duration, 2),
+            'light.landing' => new self($path, 'share that lands on the water', Dimension::Share, 0),
+            'plants.*.pieces' => $whole('pieces'),
+            'plants.*.place' => new self($path, 'place', Dimension::Share, 0),
+            'water.pH' => new self($path, 'pH', Dimension::Acidity, 2),
+            'water.kh' => new self($path, 'carbonate hardness', Dimension::Hardness, 1),
+            'water.gh' => new self($path, 'general hardness', Dimension::Hardness, 1),
+            'water.nitrate' => new self($path, 'nitrate in it, as NO₃', Dimension::Concentration, 1, storedPerBase: 1 / Ion::Nitrate->perElement()),
+            'animals.*.count' => $whole('number'),
+            'animals.*.day' => $whole('day they come'),
+            'feeding.grams' => new self($path, 'dry food a day', Dimension::Mass, 3, metric: Unit::Gram, us: Unit::Gram),
+            'feeding.protein' => new self($path, 'protein in the food', Dimension::Share, 0),
+            'feeding.fromDay' => $whole('fed from day'),
+            'care.changeShare' => new self($path, 'water changed each time', Dimension::Share, 0),
+            'care.changeEvery' => $whole('days between changes (0: never)'),
+            default => null,
+        };
+    }
+
+    public function unit(UnitSystem $units): Unit
+    {
+        return match (true) {
+            UnitSystem::Us === $units && null !== $this->us => $this->us,
+            UnitSystem::Metric === $units && null !== $this->metric => $this->metric,
+            default => $units->unitFor($this->dimension),
+        };
+    }
+
+    /** The stored value as the bare number that stands in the field. */
+    public function show(float $stored, UnitSystem $units): string
+    {
+        return str_replace("\u{2212}", '-', Decimal::trimmed($this->unit($units)->fromBase($stored / $this->storedPerBase), $this->decimals));
+    }
+
+    /** The stored value with its unit, for sentences. */
+    public function say(float $stored, UnitSystem $units): string
+    {
+        return UnitSystem::in($this->unit($units), $stored / $this->storedPerBase, $this->decimals);
+    }
+
+    /**
+     * The value to store for a typed text.
+     *
+     * @throws UnreadableQuantity
+     */
+    public function read(string $typed, UnitSystem $units): float|int
+    {
+        $stored = QuantityReader::read($typed, $this->unit($units)) * $this->storedPerBase;
+        if (!$this->whole) {
+            return $stored;
+        }
+        if (abs($stored) > 1e9 || abs($stored - round($stored)) > 1e-9) {
+            throw new UnreadableQuantity('Type a whole number.');
+        }
+
+        return (int) round($stored);
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+use Olvek\Core\Unit\UnitSystem;
+
+/** A plan that breaks its rules, with every problem found. */
+final class InvalidPlan extends \InvalidArgumentException
+{
+    /** @param non-empty-list<Problem> $problems */
+    public function __construct(public readonly array $problems)
+    {
+        parent::__construct(implode("\n", array_map(static fn (Problem $p): string => $p->path.': '.$p->message(), $problems)));
+    }
+
+    /** @return array<string, string> message by path; the first where a path has several */
+    public function messages(UnitSystem $units): array
+    {
+        $messages = [];
+        foreach ($this->problems as $problem) {
+            $messages[$problem->path] ??= $problem->message($units);
+        }
+
+        return $messages;
+    }
+}

@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+use Olvek\Core\Animal\Feed;
+use Olvek\Core\Bed\Bed;
+use Olvek\Core\Bed\Layer;
+use Olvek\Core\Bed\Mix;
+use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Light\Lamp;
+use Olvek\Core\Vessel\GlassBox;
+use Olvek\Core\Water\SourceWater;
+
+/**
+ * What is to be built. Immutable, and always whole: every way to get one, the constructor and each `with…`,
+ * ends in the same rules, so a plan that exists keeps them.
+ */
+final readonly class Plan
+{
+    /**
+     * @param float       $waterLine m above the inside of the bottom
+     * @param list<Clump> $clumps
+     * @param list<Group> $groups
+     * @param int         $feedFrom  day on which feeding starts
+     *
+     * @throws InvalidPlan when a rule is broken; all broken rules are listed
+     */
+    public function __construct(
+        public string $name,
+        public GlassBox $vessel,
+        public float $waterLine,
+        public Site $site,
+        public Bed $bed,
+        public Lamp $lamp,
+        public array $clumps,
+        public SourceWater $water,
+        public array $groups,
+        public Feed $feed,
+        public int $feedFrom,
+        public Care $care,
+        public Inoculum $inoculum,
+    ) {
+        $problems = Rules::broken($this);
+        if ([] !== $problems) {
+            throw new InvalidPlan($problems);
+        }
+    }
+
+    /** A small planted box to begin from: nothing in it is anybody's advice but the trade's usual middle. */
+    public static function starting(string $name, Catalogue $catalogue): self
+    {
+        return new self(
+            $name,
+            new GlassBox(0.60, 0.30, 0.36, 0.006),
+            0.33,
+            new Site(23.0),
+            new Bed(
+                new Layer(Mix::pure($catalogue->materials['bagged-topsoil']), 0.025, 0.025),
+                new Layer(Mix::pure($catalogue->materials['coarse-sand']), 0.03, 0.04),
+            ),
+            new Lamp(2000.0, 8.0),
+            [],
+            new SourceWater(),
+            [],
+            new Feed(0.0, 0.4),
+            0,
+            new Care(0.0, 0),
+            Inoculum::Nothing,
+        );
+    }
+
+    public function withName(string $name): self
+    {
+        return $this->with(['name' => $name]);
+    }
+
+    public function withVessel(GlassBox $vessel): self
+    {
+        return $this->with(['vessel' => $vessel]);
+    }
+
+    public function withWaterLine(float $metres): self
+    {
+        return $this->with(['waterLine' => $metres]);
+    }
+
+    public function withSite(Site $site): self
+    {
+        return $this->with(['site' => $site]);
+    }
+
+    public function withBed(Bed $bed): self
+    {
+        return $this->with(['bed' => $bed]);
+    }
+
+    public function withLamp(Lamp $lamp): self
+    {
+        return $this->with(['lamp' => $lamp]);
+    }
+
+    public function withWater(SourceWater $water): self
+    {
+        return $this->with(['water' => $water]);
+    }
+
+    public function withClump(Clump $clump): self
+    {
+        return $this->with(['clumps' => self::replaced($this->clumps, $clump)]);
+    }
+
+    public function withoutClump(string $id): self
+    {
+        return $this->with(['clumps' => array_values(array_filter($this->clumps, static fn (Clump $c): bool => $c->id !== $id))]);
+    }
+
+    public function withGroup(Group $group): self
+    {
+        return $this->with(['groups' => self::replaced($this->groups, $group)]);
+    }
+
+    public function withoutGroup(string $id): self
+    {
+        return $this->with(['groups' => array_values(array_filter($this->groups, static fn (Group $g): bool => $g->id !== $id))]);
+    }
+
+    public function withFeed(Feed $feed, int $from): self
+    {
+        return $this->with(['feed' => $feed, 'feedFrom' => $from]);
+    }
+
+    public function withCare(Care $care): self
+    {
+        return $this->with(['care' => $care]);
+    }
+
+    public function withInoculum(Inoculum $inoculum): self
+    {
+        return $this->with(['inoculum' => $inoculum]);
+    }
+
+    /**
+     * Litres of free water: below the water line, above the bed. Pore water is not counted.
+     */
+    public function netWater(): float
+    {
+        return $this->vessel->volumeBelow($this->waterLine) - $this->bed->volume($this->vessel);
+    }
+
+    /** Day on which the first animals come, or null. */
+    public function firstAnimals(): ?int
+    {
+        $days = array_map(static fn (Group $g): int => $g->day, array_filter($this->groups, static fn (Group $g): bool => $g->count > 0));
+
+        return [] === $days ? null : min($days);
+    }
+
+    /** @param array<string, mixed> $changes */
+    private function with(array $changes): self
+    {
+        /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
+        return new self(...[...get_object_vars($this), ...$changes]);
+    }
+
+    /**
+     * @template T of Clump|Group
+     *
+     * @param list<T> $things
+     * @param T       $new
+     *
+     * @return list<T>
+     */
+    private static function replaced(array $things, Clump|Group $new): array
+    {
+        foreach ($things as $index => $thing) {
+            if ($thing->id === $new->id) {
+                $things[$index] = $new;
+
+                return $things;
+            }
+        }
+        $things[] = $new;
+
+        return $things;
+    }
+}

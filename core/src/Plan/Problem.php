@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+use Olvek\Core\Unit\UnitSystem;
+
+/** One thing wrong with a plan: where, and what to do about it, in the reader's units. */
+final readonly class Problem
+{
+    /**
+     * @param string                         $path  place in the plan's document, e.g. "bed.soil.front" or "plants.c2.pieces"
+     * @param string|\Closure(UnitSystem): string $words
+     */
+    public function __construct(public string $path, private string|\Closure $words)
+    {
+    }
+
+    public function message(UnitSystem $units = UnitSystem::Metric): string
+    {
+        return \is_string($this->words) ? $this->words : ($this->words)($units);
+    }
+}

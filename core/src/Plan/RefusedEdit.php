@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+/** An edit that names something the plan or the catalogue does not have; the message says what to do. */
+final class RefusedEdit extends \InvalidArgumentException
+{
+}

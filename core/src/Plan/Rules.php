@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+use Olvek\Core\Bed\Layer;
+use Olvek\Core\Bed\Side;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\UnitSystem;
+
+/**
+ * What a plan must keep to be buildable at all. Whether it is wise is the judge's business, not theirs.
+ *
+ * @internal
+ */
+final class Rules
+{
+    /** Free water needed above the highest point of the bed, m. */
+    private const LEAST_WATER = 0.02;
+
+    /** @var list<Problem> */
+    private array $problems = [];
+
+    private function __construct(private readonly Plan $plan)
+    {
+    }
+
+    /** @return list<Problem> */
+    public static function broken(Plan $plan): array
+    {
+        $rules = new self($plan);
+        $rules->name();
+        if ($rules->vessel()) {
+            $rules->strata();
+        }
+        $rules->light();
+        $rules->plants();
+        $rules->water();
+        $rules->animals();
+
+        return $rules->problems;
+    }
+
+    private function name(): void
+    {
+        $length = mb_strlen(trim($this->plan->name));
+        if (0 === $length || $length > 80 || 1 === preg_match('/[\x00-\x1F\x7F]/', $this->plan->name)) {
+            $this->add('name', 'Give the tank a name of 1 to 80 characters.');
+        }
+    }
+
+    private function vessel(): bool
+    {
+        $vessel = $this->plan->vessel;
+        $sound = true;
+        foreach (['length' => $vessel->outerLength, 'width' => $vessel->outerWidth, 'height' => $vessel->outerHeight] as $name => $metres) {
+            $sound = $this->within("vessel.$name", 'The '.$name, $metres, 0.08, 5.0, Dimension::Length) && $sound;
+        }
+
+        return $this->within('vessel.glass', 'The glass', $vessel->glass, 0.002, 0.03, Dimension::Length, 2) && $sound;
+    }
+
+    private function strata(): void
+    {
+        $bed = $this->plan->bed;
+        $sound = true;
+        foreach (['soil' => $bed->soil, 'cap' => $bed->cap] as $name => $layer) {
+            $sound = $this->layer($name, $layer) && $sound;
+        }
+        $rim = $this->plan->vessel->height();
+        $line = $this->plan->waterLine;
+        if (!is_finite($line) || $line <= 0 || $line > $rim + 1e-9) {
+            $this->add('waterLine', static fn (UnitSystem $u): string => \sprintf(
+                'The water line is at %s, but it must lie above the bottom and at or below the rim, which is %s above the inside of the bottom.', self::length($u, $line), self::length($u, $rim)));
+
+            return;
+        }
+        if (!$sound) {
+            return;
+        }
+        foreach (Side::cases() as $side) {
+            $depth = $bed->depth($side);
+            $where = $side->value;
+            $path = $this->deeperLayer($side).'.'.$where;
+            if ($depth > $rim + 1e-9) {
+                $this->add($path, static fn (UnitSystem $u): string => \sprintf(
+                    'Soil and cap together reach %s at the %s, above the rim at %s. Make a layer thinner.', self::length($u, $depth), $where, self::length($u, $rim)));
+            } elseif ($depth + self::LEAST_WATER > $line) {
+                $this->add($path, static fn (UnitSystem $u): string => \sprintf(
+                    'Soil and cap together reach %s at the %s; the water line at %s must stand at least %s above them. Raise the water or make a layer thinner.',
+                    self::length($u, $depth), $where, self::length($u, $line), self::length($u, self::LEAST_WATER)));
+            }
+        }
+    }
+
+    private function deeperLayer(Side $side): string
+    {
+        $bed = $this->plan->bed;
+
+        return ($bed->soil?->depth($side) ?? 0.0) > ($bed->cap?->depth($side) ?? 0.0) ? 'bed.soil' : 'bed.cap';
+    }
+
+    private function layer(string $name, ?Layer $layer): bool
+    {
+        if (null === $layer) {
+            return true;
+        }
+        $words = 'soil' === $name ? 'The soil' : 'The cap';
+        $front = $this->within("bed.$name.front", $words, $layer->front, 0.0, 2.0, Dimension::Length);
+
+        return $this->within("bed.$name.back", $words, $layer->back, 0.0, 2.0, Dimension::Length) && $front;
+    }
+
+    private function light(): void
+    {
+        $this->within('light.lumens', 'The lamp', $this->plan->lamp->lumens, 0.0, 200000.0, Dimension::LuminousFlux, 0);
+        $this->within('light.hours', 'The light', $this->plan->lamp->hours, 0.0, 24.0, Dimension::Duration);
+        $this->within('light.landing', 'The share of light that lands on the water', $this->plan->lamp->landing, 0.05, 1.0, Dimension::Share, 0);
+    }
+
+    private function plants(): void
+    {
+        $this->ids('plants', array_map(static fn (Clump $c): string => $c->id, $this->plan->clumps), 60, 'clumps');
+        foreach ($this->plan->clumps as $clump) {
+            if ($clump->pieces < 1 || $clump->pieces > 5000) {
+                $this->add("plants.$clump->id.pieces", 'Plant from 1 to 5000 pieces, or remove the clump.');
+            }
+            $this->within("plants.$clump->id.place", 'The place', $clump->place, 0.0, 1.0, Dimension::Count, 2);
+        }
+    }
+
+    private function water(): void
+    {
+        $water = $this->plan->water;
+        $this->within('water.pH', 'The pH', $water->pH, 4.0, 10.0, Dimension::Acidity);
+        $this->within('water.kh', 'The carbonate hardness', $water->kh, 0.0, 40.0, Dimension::Hardness);
+        $this->within('water.gh', 'The general hardness', $water->gh, 0.0, 60.0, Dimension::Hardness);
+        $this->within('water.nitrate', 'The nitrate', $water->nitrate, 0.0, 50.0, Dimension::Concentration);
+        $this->within('site.temperature', 'The water', $this->plan->site->temperature, 2.0, 38.0, Dimension::Temperature);
+        $this->within('care.changeShare', 'The share of water changed', $this->plan->care->changeShare, 0.0, 1.0, Dimension::Share, 0);
+        if ($this->plan->care->changeEvery < 0 || $this->plan->care->changeEvery > 730) {
+            $this->add('care.changeEvery', 'Change water every 1 to 730 days, or 0 for never.');
+        }
+    }
+
+    private function animals(): void
+    {
+        $this->ids('animals', array_map(static fn (Group $g): string => $g->id, $this->plan->groups), 30, 'groups');
+        foreach ($this->plan->groups as $group) {
+            if ($group->count < 1 || $group->count > 5000) {
+                $this->add("animals.$group->id.count", 'Stock from 1 to 5000 animals, or remove the group.');
+            }
+            if ($group->day < 0 || $group->day > 1095) {
+                $this->add("animals.$group->id.day", 'Animals come on a day from 0 (filling) to 1095 (three years).');
+            }
+        }
+        $feed = $this->plan->feed;
+        if (!is_finite($feed->grams) || $feed->grams < 0 || $feed->grams > 1000) {
+            $this->add('feeding.grams', 'Feed from 0 to 1000 g of dry food a day.');
+        } elseif ($feed->grams > 0 && [] === $this->plan->groups) {
+            $this->add('feeding.grams', 'There are no animals to eat this food. Add animals first, or feed 0.');
+        }
+        $this->within('feeding.protein', 'The protein in the food', $feed->protein, 0.0, 0.8, Dimension::Share, 0);
+        if ($this->plan->feedFrom < 0 || $this->plan->feedFrom > 1095) {
+            $this->add('feeding.fromDay', 'Feeding starts on a day from 0 to 1095.');
+        }
+    }
+
+    /** @param list<string> $ids */
+    private function ids(string $path, array $ids, int $most, string $words): void
+    {
+        if (\count($ids) > $most) {
+            $this->add($path, \sprintf('%d %s are more than Olvek reckons with; keep to %d.', \count($ids), $words, $most));
+        }
+        foreach (array_count_values($ids) as $id => $times) {
+            if ($times > 1 || 1 !== preg_match('/^[a-z0-9][a-z0-9-]{0,30}$/', (string) $id)) {
+                $this->add($path, \sprintf('"%s" must be an id of its own: small letters, digits and hyphens.', mb_substr((string) $id, 0, 40)));
+            }
+        }
+    }
+
+    private function within(string $path, string $words, float $value, float $least, float $most, Dimension $dimension, int $decimals = 1): bool
+    {
+        if (is_finite($value) && $value >= $least - 1e-12 && $value <= $most + 1e-12) {
+            return true;
+        }
+        $this->add($path, static fn (UnitSystem $u): string => \sprintf(
+            '%s must be between %s and %s; this says %s.', $words, $u->show($dimension, $least, $decimals), $u->show($dimension, $most, $decimals),
+            is_finite($value) ? $u->show($dimension, $value, $decimals) : 'no number at all'));
+
+        return false;
+    }
+
+    private static function length(UnitSystem $units, float $metres): string
+    {
+        return $units->show(Dimension::Length, $metres);
+    }
+
+    /** @param string|\Closure(UnitSystem): string $words */
+    private function add(string $path, string|\Closure $words): void
+    {
+        $this->problems[] = new Problem($path, $words);
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Unit;
+
+/**
+ * The ions that test kits report, and the element that the computation counts.
+ *
+ * Atomic masses: P, Prohaska and others (2022), Standard atomic weights of the elements 2021 (IUPAC Technical Report),
+ * abridged values: H 1.008, N 14.007, O 15.999, P 30.974.
+ */
+enum Ion: string
+{
+    case Ammonia = 'NH3';
+    case Ammonium = 'NH4';
+    case Nitrite = 'NO2';
+    case Nitrate = 'NO3';
+    case Phosphate = 'PO4';
+
+    private const H = 1.008;
+    private const N = 14.007;
+    private const O = 15.999;
+    private const P = 30.974;
+
+    /** Milligrams of the ion that hold one milligram of its element (N or P). */
+    public function perElement(): float
+    {
+        return match ($this) {
+            self::Ammonia => (self::N + 3 * self::H) / self::N,
+            self::Ammonium => (self::N + 4 * self::H) / self::N,
+            self::Nitrite => (self::N + 2 * self::O) / self::N,
+            self::Nitrate => (self::N + 3 * self::O) / self::N,
+            self::Phosphate => (self::P + 4 * self::O) / self::P,
+        };
+    }
+
+    /** mg/L of the ion from mg/L of the element. */
+    public function fromElement(float $milligramsPerLitre): float
+    {
+        return $milligramsPerLitre * $this->perElement();
+    }
+
+    /** mg/L of the element from mg/L of the ion. */
+    public function toElement(float $milligramsPerLitre): float
+    {
+        return $milligramsPerLitre / $this->perElement();
+    }
+}

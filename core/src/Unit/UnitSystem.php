@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Unit;
+
+/** The keeper's choice of units; typed values are accepted in either. */
+enum UnitSystem: string
+{
+    case Metric = 'metric';
+    case Us = 'us';
+
+    /** The unit in which lengths of tanks and layers are shown. */
+    public function length(): Unit
+    {
+        return self::Us === $this ? Unit::Inch : Unit::Centimetre;
+    }
+
+    public function volume(): Unit
+    {
+        return self::Us === $this ? Unit::UsGallon : Unit::Litre;
+    }
+
+    public function mass(): Unit
+    {
+        return self::Us === $this ? Unit::Pound : Unit::Kilogram;
+    }
+
+    public function temperature(): Unit
+    {
+        return self::Us === $this ? Unit::Fahrenheit : Unit::Celsius;
+    }
+
+    /** The unit for a dimension; where both systems agree, the common one. */
+    public function unitFor(Dimension $dimension): Unit
+    {
+        return match ($dimension) {
+            Dimension::Length => $this->length(),
+            Dimension::Area => self::Us === $this ? Unit::SquareInch : Unit::SquareCentimetre,
+            Dimension::Volume => $this->volume(),
+            Dimension::Mass => $this->mass(),
+            Dimension::Temperature => $this->temperature(),
+            Dimension::Hardness => Unit::GermanDegree,
+            Dimension::Duration => Unit::Hour,
+            Dimension::Share => Unit::Percent,
+            Dimension::LuminousFlux => Unit::Lumen,
+            Dimension::PhotonFluxDensity => Unit::Micromole,
+            Dimension::Count => Unit::Piece,
+            Dimension::Acidity => Unit::PhScale,
+            Dimension::Concentration => Unit::MilligramPerLitre,
+        };
+    }
+
+    /** A base-scale value as text in this system, e.g. "2.5 cm" or "1 in"; digits after the point at most $decimals. */
+    public function show(Dimension $dimension, float $base, int $decimals = 1): string
+    {
+        return self::in($this->unitFor($dimension), $base, $decimals);
+    }
+
+    /** A base-scale value as text in a given unit, without trailing zeros. */
+    public static function in(Unit $unit, float $base, int $decimals): string
+    {
+        $text = Decimal::trimmed($unit->fromBase($base), $decimals);
+
+        return '' === $unit->symbol() ? $text : $text.('%' === $unit->symbol() ? "\u{202F}" : "\u{00A0}").$unit->symbol();
+    }
+}

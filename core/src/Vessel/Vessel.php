@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Vessel;
+
+/**
+ * Anything that holds water. Heights are in m above the inside of the bottom; volumes in L; areas in m².
+ */
+interface Vessel
+{
+    /** Inside length along the front, m. */
+    public function length(): float;
+
+    /** Inside depth from front to back, m. */
+    public function width(): float;
+
+    /** Inside height from the bottom to the rim, m. */
+    public function height(): float;
+
+    /** Litres from the bottom to the rim. */
+    public function grossVolume(): float;
+
+    /** Litres below a level surface. */
+    public function volumeBelow(float $height): float;
+
+    /** Litres below a plane that rises evenly from the front pane ($front) to the back pane ($back). */
+    public function volumeUnderSlope(float $front, float $back): float;
+
+    /** Area of a level section. */
+    public function areaAt(float $height): float;
+
+    /** Kilograms of the empty vessel. */
+    public function mass(): float;
+
+    /** Area that the vessel stands on. */
+    public function footprint(): float;
+
+    /** Wetted wall area from one level up to another. */
+    public function wallArea(float $from, float $to): float;
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Water;
+
+/** The water a tank is filled and topped up with. */
+final readonly class SourceWater
+{
+    /**
+     * @param float $pH      as measured after standing a day
+     * @param float $kh      carbonate hardness, °dH
+     * @param float $gh      general hardness, °dH
+     * @param float $nitrate mg N/L (element, not ion)
+     */
+    public function __construct(
+        public float $pH = 7.4,
+        public float $kh = 6.0,
+        public float $gh = 9.0,
+        public float $nitrate = 1.0,
+    ) {
+    }
+}

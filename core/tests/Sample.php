@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests;
+
+use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Unit\UnitSystem;
+
+/** Plans for tests: a plain planted box, and random ones from a seed. */
+final class Sample
+{
+    private static ?Catalogue $catalogue = null;
+
+    public static function catalogue(): Catalogue
+    {
+        return self::$catalogue ??= Catalogue::shipped();
+    }
+
+    /** Half a floor of stems and crypts, ten least killifish from day 28. */
+    public static function planted(): Plan
+    {
+        $plan = Plan::starting('Waiting hall', self::catalogue());
+        $plan = self::edit($plan, ['plants.add' => 'limnophila-sessiliflora', 'animals.add' => 'heterandria-formosa']);
+        $plan = self::edit($plan, ['plants.add' => 'cryptocoryne-wendtii', 'plants.c1.pieces' => '40', 'animals.a1.count' => '10']);
+
+        return self::edit($plan, ['plants.c2.pieces' => '9', 'feeding.grams' => '0.05']);
+    }
+
+    /** @param array<string, string> $edits */
+    public static function edit(Plan $plan, array $edits, UnitSystem $units = UnitSystem::Metric): Plan
+    {
+        return (new Editor(self::catalogue()))->apply($plan, $edits, $units)->plan;
+    }
+
+    /** Any buildable plan; the same for the same seed. */
+    public static function random(int $seed): Plan
+    {
+        $dice = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
+        $between = static fn (float $low, float $high): float => $low + ($high - $low) * $dice->getInt(0, 1_000_000) / 1e6;
+        $height = $between(0.2, 0.6);
+        $catalogue = self::catalogue();
+        $edits = [
+            'vessel.length' => \sprintf('%.4f m', $between(0.2, 1.5)),
+            'vessel.width' => \sprintf('%.4f m', $between(0.2, 0.7)),
+            'vessel.height' => \sprintf('%.4f m', $height),
+            'waterLine' => \sprintf('%.4f m', $height - 0.02),
+            'bed.soil.front' => \sprintf('%.4f m', $between(0, 0.04)),
+            'bed.soil.back' => \sprintf('%.4f m', $between(0, 0.04)),
+            'bed.cap.front' => \sprintf('%.4f m', $between(0, 0.08)),
+            'bed.cap.back' => \sprintf('%.4f m', $between(0, 0.08)),
+            'light.lumens' => (string) $dice->getInt(0, 8000),
+            'light.hours' => \sprintf('%.2f', $between(0, 24)),
+            'water.pH' => \sprintf('%.2f', $between(5.5, 8.8)),
+            'site.temperature' => \sprintf('%.1f °C', $between(8, 33)),
+            'care.changeShare' => (string) $dice->getInt(0, 100),
+            'care.changeEvery' => (string) $dice->getInt(0, 60),
+        ];
+        $plan = self::edit(Plan::starting("Random $seed", $catalogue), $edits);
+        for ($n = $dice->getInt(0, 6); $n > 0; --$n) {
+            $plan = self::edit($plan, ['plants.add' => self::pick($dice, $catalogue->plants)]);
+            $last = $plan->clumps[\count($plan->clumps) - 1]->id;
+            $plan = self::edit($plan, ["plants.$last.pieces" => (string) $dice->getInt(1, 60)]);
+        }
+        for ($n = $dice->getInt(0, 3); $n > 0; --$n) {
+            $plan = self::edit($plan, ['animals.add' => self::pick($dice, $catalogue->animals), 'feeding.grams' => \sprintf('%.3f', $between(0, 1))]);
+            $last = $plan->groups[\count($plan->groups) - 1]->id;
+            $plan = self::edit($plan, ["animals.$last.count" => (string) $dice->getInt(1, 40), "animals.$last.day" => (string) $dice->getInt(0, 200)]);
+        }
+
+        return $plan;
+    }
+
+    /** @param array<mixed> $things */
+    public static function pick(\Random\Randomizer $dice, array $things): string
+    {
+        return (string) array_keys($things)[$dice->getInt(0, \count($things) - 1)];
+    }
+}
