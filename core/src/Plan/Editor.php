@@ -175,6 +175,9 @@ final readonly class Editor
         $before = $this->get($data, ['bed', $layer]);
         $depth = 'soil' === $layer ? self::NEW_SOIL : self::NEW_CAP;
         $old = \is_array($before) ? $before : ['front' => $depth, 'back' => $depth];
+        if (\is_array($old['mix'] ?? null) && [$id] === array_column($old['mix'], 'material')) {
+            return null;
+        }
 
         return $this->put($data, ['bed', $layer], [...$old, 'mix' => [['material' => $id, 'parts' => 1.0]]], $layer, $name);
     }

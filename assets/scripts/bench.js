@@ -1,0 +1,79 @@
+/*
+ * The Bench with scripts on: a change is sent when a field is left, and the parts that it altered are swapped in.
+ * Nothing is computed here; without this file the same forms work by their buttons.
+ */
+import { swap, fingerprints } from './parts.js';
+import { inTurn } from './queue.js';
+import { say } from './notice.js';
+
+const form = document.querySelector('form[data-bench]');
+const look = document.querySelector('form[data-look]');
+
+const send = inTurn(async (url, options, sent = new Set()) => {
+    document.body.setAttribute('aria-busy', 'true');
+    try {
+        const response = await fetch(url, {
+            ...options,
+            headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) },
+            credentials: 'same-origin',
+        });
+        const answer = await response.json();
+        if (answer.parts === undefined) {
+            say(answer.message ?? 'Olvek could not take this. What you typed still stands here; reload to see what is saved.');
+            return;
+        }
+        form.elements.base.value = answer.base;
+        swap(answer.parts, sent);
+        const refused = response.status === 422 && !answer.notice;
+        say(refused ? 'Nothing was saved: the reason stands beside the entry.' : answer.notice ?? '');
+        if (refused) {
+            document.querySelector('[aria-invalid="true"]')?.focus();
+        }
+    } catch {
+        say('Olvek cannot be reached. What you typed still stands here; it is not saved yet.');
+    } finally {
+        document.body.removeAttribute('aria-busy');
+    }
+});
+
+function post(url, entries) {
+    // The base is read when the request's turn comes, so that quick changes build on one another.
+    return send(() => {
+        const body = new FormData();
+        for (const name of ['_token', 'base', 'day', 'bag']) {
+            body.set(name, form.elements[name].value);
+        }
+        entries.forEach(([name, value]) => body.set(name, value));
+        return [url, { method: 'POST', body }, new Set(entries.map(([name]) => name))];
+    });
+}
+
+const isOurs = (element) => element.form === form && element.name.startsWith('edits[');
+
+document.addEventListener('change', (event) => {
+    const field = event.target;
+    if (isOurs(field) && (field.tagName !== 'SELECT' || field.value !== '')) {
+        post(form.action, [[field.name, field.value]]);
+    }
+    if (field.matches('[data-look-field]')) {
+        const asked = new URLSearchParams(new FormData(look));
+        form.elements.day.value = asked.get('day') ?? '';
+        form.elements.bag.value = asked.get('bag') ?? '';
+        history.replaceState(null, '', `${look.action}?${asked}`);
+        send(() => [`${look.action}?${asked}`, {}]);
+    }
+});
+
+form.addEventListener('submit', (event) => {
+    event.preventDefault();
+    const button = event.submitter;
+    if (button?.dataset.step) {
+        post(button.formAction, []);
+    } else if (button?.name) {
+        post(form.action, [[button.name, button.value]]);
+    } else if (document.activeElement && isOurs(document.activeElement)) {
+        post(form.action, [[document.activeElement.name, document.activeElement.value]]);
+    }
+});
+
+look.addEventListener('submit', (event) => event.preventDefault());

@@ -1,0 +1,58 @@
+/** The page's parts: what the server knows by name and fingerprint, and swapping new ones in without losing the keeper's place. */
+
+const parts = () => document.querySelectorAll('[data-part]');
+
+export function fingerprints() {
+    return Object.fromEntries([...parts()].map((part) => [part.dataset.part, part.dataset.fingerprint]));
+}
+
+/** Swaps in new parts. A refused entry that was not sent this time keeps its text and its reason. */
+export function swap(fresh, sent) {
+    const refused = [...document.querySelectorAll('.field-bad')].filter((field) => !sent.has(nameIn(field)));
+    const open = new Set([...document.querySelectorAll('details[open][id]')].map((details) => details.id));
+    const place = remember(document.activeElement);
+    parts().forEach((part) => {
+        const next = fresh[part.dataset.part];
+        if (next === undefined) {
+            return;
+        }
+        part.innerHTML = next.html;
+        part.dataset.fingerprint = next.fingerprint;
+        part.querySelectorAll('details[id]').forEach((details) => {
+            details.open = details.open || open.has(details.id);
+        });
+    });
+    refused.filter((field) => !field.isConnected).forEach((field) => {
+        const id = field.querySelector('[aria-invalid]').id;
+        document.getElementById(id)?.closest('.field').replaceWith(field);
+    });
+    restore(place);
+}
+
+const nameIn = (field) => field.querySelector('[aria-invalid]').name;
+
+function remember(element) {
+    if (!element?.id || !element.closest('[data-part]')) {
+        return null;
+    }
+    const typing = element.tagName === 'INPUT' && element.value !== element.defaultValue;
+    return { element, id: element.id, value: typing ? element.value : null, from: element.selectionStart, to: element.selectionEnd };
+}
+
+function restore(place) {
+    if (place === null || place.element.isConnected) {
+        return;
+    }
+    const element = document.getElementById(place.id);
+    if (element === null) {
+        return;
+    }
+    element.focus({ preventScroll: true });
+    if (place.value !== null) {
+        // The answer came while the keeper was already typing here: theirs stands.
+        element.value = place.value;
+        element.setSelectionRange(place.from, place.to);
+    } else if (element.tagName === 'INPUT') {
+        element.select();
+    }
+}

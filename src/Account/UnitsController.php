@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Account;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Core\Unit\UnitSystem;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The units switch that stands in every page's head. */
+final class UnitsController extends AbstractController
+{
+    #[Route('/units', name: 'account_units', methods: ['POST'])]
+    public function switch(Request $request, #[CurrentUser] Keeper $keeper, EntityManagerInterface $entities): Response
+    {
+        $units = UnitSystem::tryFrom($request->request->getString('units'));
+        if (null !== $units && $this->isCsrfTokenValid('units', $request->request->getString('_token'))) {
+            $keeper->prefer($units);
+            $entities->flush();
+        }
+
+        return $this->redirect(self::samePage($request->request->getString('back')), Response::HTTP_SEE_OTHER);
+    }
+
+    /** Only a path of this site, so that the form cannot be used to send people elsewhere. */
+    private static function samePage(string $back): string
+    {
+        return 1 === preg_match('#^/(?![/\\\\])[^\x00-\x20]*$#', $back) ? $back : '/';
+    }
+}

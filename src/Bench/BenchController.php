@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Bench;
+
+use Olvek\Account\EntryPoint;
+use Olvek\Account\Keeper;
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Shelf\Tank;
+use Olvek\Shelf\TankRepository;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[Route('/tanks/{tank}', requirements: ['tank' => Requirement::UUID])]
+final class BenchController extends AbstractController
+{
+    private const EXPIRED = 'This page had been open too long to be trusted, so nothing was saved. What you typed still stands here: send it again.';
+
+    public function __construct(
+        private readonly BenchPage $page,
+        private readonly Road $road,
+        private readonly TankRepository $tanks,
+    ) {
+    }
+
+    #[Route('', name: 'bench', methods: ['GET'])]
+    public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $pending = $request->getSession()->remove(EntryPoint::PENDING);
+        if (\is_array($pending) && $pending['tank'] === $tank->id->toRfc4122() && \is_array($pending['edits'])) {
+            return $this->answer($request, $tank, $keeper, self::texts($pending['edits']), [], 'You had been signed out, so this was not saved yet. What you typed stands in its fields: send it again.');
+        }
+
+        return $this->answer($request, $tank, $keeper);
+    }
+
+    #[Route('/edit', name: 'bench_edit', methods: ['POST'])]
+    public function edit(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $edits = array_filter(self::texts($request->request->all('edits')), static fn (string $typed, string $place): bool => '' !== $typed || !str_ends_with($place, '.add'), \ARRAY_FILTER_USE_BOTH);
+
+        return $this->travel($request, $tank, $keeper, $edits, fn (Tank $tank, int $base) => $this->road->edit($tank, $base, $edits, $keeper->units()));
+    }
+
+    #[Route('/undo', name: 'bench_undo', methods: ['POST'])]
+    public function undo(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        return $this->travel($request, $tank, $keeper, [], $this->road->undo(...));
+    }
+
+    #[Route('/redo', name: 'bench_redo', methods: ['POST'])]
+    public function redo(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        return $this->travel($request, $tank, $keeper, [], $this->road->redo(...));
+    }
+
+    #[Route('/plan.json', name: 'bench_export', methods: ['GET'])]
+    public function export(Tank $tank): Response
+    {
+        return new Response($this->tanks->head($tank)->plan, Response::HTTP_OK, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', preg_replace('/[\/\\\\%]/', '-', $tank->name()).'.plan.json', 'plan.json'),
+        ]);
+    }
+
+    /**
+     * @param array<string, string>     $edits
+     * @param \Closure(Tank, int): void $step
+     */
+    private function travel(Request $request, Tank $tank, Keeper $keeper, array $edits, \Closure $step): Response
+    {
+        if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
+            return $this->answer($request, $tank, $keeper, $edits, [], self::EXPIRED, Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
+        try {
+            $step($tank, $request->request->getInt('base'));
+        } catch (StaleEdit $stale) {
+            $tank = $this->tanks->owned($tank->id, $keeper) ?? throw $this->createNotFoundException();
+
+            return $this->answer($request, $tank, $keeper, $this->page->typedSince($tank, $request->request->getInt('base'), $edits, $keeper->units()), [], $stale->getMessage(), Response::HTTP_CONFLICT);
+        } catch (InvalidPlan $refused) {
+            return $this->answer($request, $tank, $keeper, $edits, $refused->messages($keeper->units()), null, Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
+        if (self::wantsParts($request)) {
+            return $this->answer($request, $tank, $keeper);
+        }
+
+        return $this->redirectToRoute('bench', ['tank' => $tank->id, ...View::asked($request, $keeper->units())->query()], Response::HTTP_SEE_OTHER);
+    }
+
+    /**
+     * @param array<string, string> $typed
+     * @param array<string, string> $errors
+     */
+    private function answer(Request $request, Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], ?string $notice = null, int $status = Response::HTTP_OK): Response
+    {
+        $view = View::asked($request, $keeper->units());
+        $parts = $this->page->parts($tank, $keeper->units(), $view, $typed, $errors);
+        if (!self::wantsParts($request)) {
+            return $this->render('bench/show.html.twig', ['tank' => $tank, 'parts' => $parts, 'notice' => $notice, 'view' => $view, 'errors' => $errors], new Response(status: $status));
+        }
+        $known = json_decode($request->headers->get('Olvek-Parts', '{}'), true);
+        $fresh = array_filter($parts, static fn (string $html, string $name): bool => !\is_array($known) || ($known[$name] ?? '') !== BenchPage::fingerprint($html), \ARRAY_FILTER_USE_BOTH);
+
+        return new JsonResponse([
+            'base' => $tank->head(),
+            'notice' => $notice,
+            'parts' => array_map(static fn (string $html): array => ['html' => $html, 'fingerprint' => BenchPage::fingerprint($html)], $fresh),
+        ], $status);
+    }
+
+    private static function wantsParts(Request $request): bool
+    {
+        return $request->headers->has('Olvek-Parts');
+    }
+
+    /**
+     * @param array<mixed> $edits
+     *
+     * @return array<string, string>
+     */
+    private static function texts(array $edits): array
+    {
+        $texts = [];
+        foreach ($edits as $place => $typed) {
+            if (\is_string($typed)) {
+                $texts[(string) $place] = $typed;
+            }
+        }
+
+        return $texts;
+    }
+}

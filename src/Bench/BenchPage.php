@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Bench;
+
+use Olvek\Bench\Drawing\LedgerChart;
+use Olvek\Bench\Drawing\Section;
+use Olvek\Core\Build\MaterialNeed;
+use Olvek\Core\Build\Quantities;
+use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\Judgement;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\QuantityReader;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Shelf\Revision;
+use Olvek\Shelf\Tank;
+use Olvek\Shelf\TankRepository;
+use Twig\Environment;
+
+/**
+ * The Bench as parts: each a piece of HTML with a fingerprint, so that after an edit only what changed travels.
+ */
+final readonly class BenchPage
+{
+    public function __construct(
+        private Environment $twig,
+        private TankRepository $tanks,
+        private Road $road,
+        private Stages $stages,
+    ) {
+    }
+
+    /**
+     * @param array<string, string> $typed  texts that were not saved
+     * @param array<string, string> $errors why, by place
+     *
+     * @return array<string, string> HTML by part
+     */
+    public function parts(Tank $tank, UnitSystem $units, View $view, array $typed = [], array $errors = []): array
+    {
+        $revision = $this->tanks->head($tank);
+        $plan = $this->road->plan($revision);
+        $judgement = Judge::judge($plan, $units, $view->day);
+        $stages = $this->stages->of($plan, $judgement->quantities, $units, $typed, $errors);
+        $shown = self::shown($stages);
+        $context = [
+            'tank' => $tank, 'plan' => $plan, 'judgement' => $judgement, 'units' => $units, 'view' => $view,
+            'section' => Section::of($plan, $judgement->light, $units, $judgement->ledger->day),
+            'chart' => LedgerChart::of($judgement->ledger, $plan),
+            'differences' => $this->differences($tank, $revision, $judgement, $units),
+            'words' => $revision->words,
+            'undoes' => null === $revision->parent ? null : $revision->words,
+            'redoes' => $this->tanks->next($tank)?->words,
+            'homeless' => array_diff_key($errors, $shown),
+            'typed' => $typed,
+            'take' => $this->take($judgement, $units, $view),
+        ];
+        $parts = [];
+        foreach (['head', 'verdict', 'section', 'margins', 'ledger', 'take'] as $name) {
+            $parts[$name] = $this->twig->render("bench/_$name.html.twig", $context);
+        }
+        foreach ($stages as $stage) {
+            $parts['stage-'.$stage->id] = $this->twig->render('bench/_stage.html.twig', ['stage' => $stage]);
+        }
+
+        return $parts;
+    }
+
+    /**
+     * Of a whole form sent from an outdated page, only what its keeper had changed there; the rest shows the tank as it is now.
+     *
+     * @param array<string, string> $edits
+     *
+     * @return array<string, string>
+     */
+    public function typedSince(Tank $tank, int $base, array $edits, UnitSystem $units): array
+    {
+        $revision = $this->tanks->revision($tank, $base);
+        if (null === $revision) {
+            return $edits;
+        }
+        $plan = $this->road->plan($revision);
+        $shown = self::shown($this->stages->of($plan, Quantities::of($plan), $units, [], []));
+
+        return array_filter($edits, static fn (string $typed, string $place): bool => ($shown[$place] ?? null) !== $typed, \ARRAY_FILTER_USE_BOTH);
+    }
+
+    public static function fingerprint(string $html): string
+    {
+        return hash('xxh64', $html);
+    }
+
+    /**
+     * @param list<StageView> $stages
+     *
+     * @return array<string, string> what each field shows, by place
+     */
+    private static function shown(array $stages): array
+    {
+        $shown = [];
+        foreach ($stages as $stage) {
+            foreach ([...$stage->lines, ...array_map(static fn (RowView $r): array => $r->fields, $stage->rows), [$stage->add]] as $fields) {
+                foreach (array_filter($fields) as $field) {
+                    $shown[$field->path] = $field->value;
+                }
+            }
+        }
+
+        return $shown;
+    }
+
+    /** @return list<array{name: string, before: string, after: string}> margins that the last change moved */
+    private function differences(Tank $tank, Revision $revision, Judgement $now, UnitSystem $units): array
+    {
+        $parent = null === $revision->parent ? null : $this->tanks->revision($tank, $revision->parent);
+        if (null === $parent) {
+            return [];
+        }
+        $before = Judge::judge($this->road->plan($parent), $units);
+        $moved = [];
+        foreach ($now->margins as $margin) {
+            $old = $before->margin($margin->id);
+            if ($old->shown !== $margin->shown) {
+                $moved[] = ['name' => $margin->name, 'before' => $old->shown, 'after' => $margin->shown];
+            }
+        }
+
+        return $moved;
+    }
+
+    /** @return array{rows: list<array{need: MaterialNeed, volume: string, mass: string, bags: ?int}>, error: ?string} */
+    private function take(Judgement $judgement, UnitSystem $units, View $view): array
+    {
+        $bag = null;
+        $error = null;
+        try {
+            $bag = QuantityReader::read($view->bag, $units->volume());
+            if ($bag <= 0 || $bag > 2000) {
+                $error = sprintf('A bag holds between a little and %s.', $units->show(Dimension::Volume, 2000, 0));
+            }
+        } catch (UnreadableQuantity $unreadable) {
+            $error = $unreadable->getMessage();
+        }
+        $rows = [];
+        foreach ($judgement->quantities->materials as $need) {
+            $rows[] = [
+                'need' => $need,
+                'volume' => $units->show(Dimension::Volume, $need->litres),
+                'mass' => $units->show(Dimension::Mass, 1000 * $need->kilograms),
+                'bags' => null === $error && null !== $bag ? $need->bags($bag) : null,
+            ];
+        }
+
+        return ['rows' => $rows, 'error' => $error];
+    }
+}

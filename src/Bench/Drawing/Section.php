@@ -1,0 +1,298 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Bench\Drawing;
+
+use Olvek\Core\Animal\Level;
+use Olvek\Core\Animal\Shape as Form;
+use Olvek\Core\Bed\Side;
+use Olvek\Core\Margin\ClumpLight;
+use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plant\Growth;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\UnitSystem;
+
+/**
+ * The tank to scale, twice side by side at one scale: seen from the front, cut through the bed's middle, and cut from
+ * front to back, where the slope shows. Drawing units are constant, so letters keep their size for every tank.
+ */
+final class Section
+{
+    private const WIDTH = 920.0;
+    private const HEIGHT = 400.0;
+    private const LEFT = 70.0;
+    private const GAP = 74.0;
+    private const RIGHT = 64.0;
+    private const ABOVE = 62.0;
+    private const BELOW = 36.0;
+    /** Most figures drawn of one clump or group; more would only blur. */
+    private const MOST_FIGURES = 16;
+
+    /** @var list<Shape> */
+    public array $back = [];
+    /** @var list<Shape> */
+    public array $front = [];
+    /** @var list<Label> */
+    public array $labels = [];
+    /** @var list<string> what the drawing shows, for those who cannot see it */
+    public array $words = [];
+
+    private float $scale;
+    private float $left;
+    private float $floor;
+    private float $sideLeft;
+
+    private function __construct(
+        private readonly Plan $plan,
+        private readonly ClumpLight $light,
+        private readonly UnitSystem $units,
+        private readonly float $day,
+    ) {
+        $vessel = $plan->vessel;
+        $this->scale = min(
+            (self::WIDTH - self::LEFT - self::GAP - self::RIGHT) / ($vessel->length() + $vessel->width()),
+            (self::HEIGHT - self::ABOVE - self::BELOW) / $vessel->height(),
+        );
+        $used = ($vessel->length() + $vessel->width()) * $this->scale + self::GAP;
+        $this->left = self::LEFT + max(0.0, (self::WIDTH - self::LEFT - self::RIGHT - $used) / 2);
+        $this->floor = self::HEIGHT - self::BELOW;
+        $this->sideLeft = $this->left + $vessel->length() * $this->scale + self::GAP;
+    }
+
+    public static function of(Plan $plan, ClumpLight $light, UnitSystem $units, float $day): self
+    {
+        $section = new self($plan, $light, $units, $day);
+        $section->water();
+        $section->lamp();
+        $section->bed();
+        $section->plants();
+        $section->animals();
+        $section->glass();
+        $section->dimensions();
+
+        return $section;
+    }
+
+    /** The front view alone, small, without words: for the shelf. */
+    public static function thumbnail(Plan $plan, ClumpLight $light): self
+    {
+        $section = new self($plan, $light, UnitSystem::Metric, 60.0);
+        $section->water();
+        $section->lamp();
+        $section->bed();
+        $section->plants();
+        $section->animals();
+        $section->glass();
+
+        return $section;
+    }
+
+    public function viewBox(): string
+    {
+        return sprintf('0 0 %d %d', self::WIDTH, self::HEIGHT);
+    }
+
+    public function frontViewBox(): string
+    {
+        $width = $this->plan->vessel->length() * $this->scale;
+        $top = $this->y($this->plan->vessel->height()) - 34;
+
+        return sprintf('%s %s %s %s', Pen::n($this->left - 8), Pen::n($top), Pen::n($width + 16), Pen::n($this->floor - $top + 10));
+    }
+
+    private function x(float $metres): float
+    {
+        return $this->left + $metres * $this->scale;
+    }
+
+    private function side(float $metres): float
+    {
+        return $this->sideLeft + $metres * $this->scale;
+    }
+
+    private function y(float $metres): float
+    {
+        return $this->floor - $metres * $this->scale;
+    }
+
+    private function water(): void
+    {
+        $height = $this->plan->waterLine * $this->scale;
+        foreach ([[$this->x(0), $this->plan->vessel->length()], [$this->side(0), $this->plan->vessel->width()]] as [$x, $length]) {
+            $this->back[] = new Shape(Pen::rectangle($x, $this->y($this->plan->waterLine), $length * $this->scale, $height), 'water');
+        }
+    }
+
+    private function lamp(): void
+    {
+        if ($this->plan->lamp->lumens <= 0 || $this->plan->lamp->hours <= 0) {
+            return;
+        }
+        $rim = $this->y($this->plan->vessel->height());
+        $line = $this->y($this->plan->waterLine);
+        $bed = $this->y($this->plan->bed->meanDepth());
+        foreach ([[$this->x(0), $this->plan->vessel->length()], [$this->side(0), $this->plan->vessel->width()]] as [$x, $length]) {
+            $w = $length * $this->scale;
+            $top = $rim - 22;
+            $this->back[] = new Shape(Pen::polygon([[$x + $w * 0.14, $top], [$x + $w * 0.86, $top], [$x + $w, $line], [$x, $line]]), 'light-air');
+            $this->back[] = new Shape(Pen::rectangle($x, $line, $w, $bed - $line), 'light-water');
+            $this->front[] = new Shape(Pen::rectangle($x + $w * 0.12, $top - 7, $w * 0.76, 7), 'lamp');
+        }
+    }
+
+    private function bed(): void
+    {
+        $bed = $this->plan->bed;
+        $length = $this->plan->vessel->length();
+        $width = $this->plan->vessel->width();
+        $soil = $bed->soil?->meanDepth() ?? 0.0;
+        $behind = max(0.0, $bed->depth(Side::Back) - $bed->meanDepth());
+        if ($behind > 0) {
+            $this->back[] = new Shape(Pen::rectangle($this->x(0), $this->y($bed->depth(Side::Back)), $length * $this->scale, $behind * $this->scale), 'cap-far');
+        }
+        $this->front[] = new Shape(Pen::rectangle($this->x(0), $this->y($bed->meanDepth()), $length * $this->scale, ($bed->meanDepth() - $soil) * $this->scale), 'cap');
+        $this->front[] = new Shape(Pen::rectangle($this->x(0), $this->y($soil), $length * $this->scale, $soil * $this->scale), 'soil');
+
+        $soilFront = $bed->soil?->depth(Side::Front) ?? 0.0;
+        $soilBack = $bed->soil?->depth(Side::Back) ?? 0.0;
+        $this->front[] = new Shape(Pen::polygon([
+            [$this->side(0), $this->y($soilFront)], [$this->side(0), $this->y($bed->depth(Side::Front))],
+            [$this->side($width), $this->y($bed->depth(Side::Back))], [$this->side($width), $this->y($soilBack)],
+        ]), 'cap');
+        $this->front[] = new Shape(Pen::polygon([
+            [$this->side(0), $this->y(0)], [$this->side(0), $this->y($soilFront)], [$this->side($width), $this->y($soilBack)], [$this->side($width), $this->y(0)],
+        ]), 'soil');
+    }
+
+    private function plants(): void
+    {
+        $clumps = $this->plan->clumps;
+        usort($clumps, static fn (Clump $a, Clump $b): int => $b->kind->height->value <=> $a->kind->height->value);
+        foreach ($clumps as $clump) {
+            $this->clump($clump);
+        }
+    }
+
+    private function clump(Clump $clump): void
+    {
+        $role = $clump->kind->role;
+        $length = $this->plan->vessel->length();
+        $width = $this->plan->vessel->width();
+        $count = min(self::MOST_FIGURES, $clump->pieces);
+        // A clump is drawn half again as long as it is deep, within the glass.
+        $span = min($length, max(sqrt($clump->area() * 1.5), $clump->area() / $width));
+        $deep = min($width, $clump->area() / max($span, 1e-6));
+        $start = max(0.0, min($length - $span, $clump->place * $length - $span / 2));
+        $zone = $this->zone($clump, $width, $deep);
+        $pen = new Pen($clump->id.$clump->kind->id);
+        $ceiling = $this->y($this->plan->waterLine);
+        $fresh = Growth::shareAlive($clump->kind, $this->day);
+        for ($n = 0; $n < $count; ++$n) {
+            $at = $start + $span * ($n + 0.5) / $count + $pen->between(-0.2, 0.2) * $span / $count;
+            $tall = $clump->kind->height->value * $pen->between(0.72, 1.0) * (0.5 + 0.5 * $fresh);
+            $room = max(0.01, $this->plan->waterLine - $this->plan->bed->meanDepth());
+            $drawn = \Olvek\Core\Plant\Role::Runner === $role || $role->hasLeavesInAir() ? $tall : min($tall, $room * $pen->between(0.86, 0.97));
+            $figure = PlantFigure::draw($role, $clump->id.$n, $this->x($at), $this->y($this->plan->bed->meanDepth()), $drawn * $this->scale, $ceiling);
+            array_push($this->back, ...$figure);
+            if (0 === $n % 3) {
+                $z = $zone + $pen->between(-0.4, 0.4) * $deep;
+                $z = max(0.02, min($width - 0.02, $z));
+                $ground = $this->plan->bed->depth(Side::Front) + ($this->plan->bed->depth(Side::Back) - $this->plan->bed->depth(Side::Front)) * $z / $width;
+                array_push($this->back, ...PlantFigure::draw($role, $clump->id.'s'.$n, $this->side($z), $this->y($ground), min($drawn, max(0.01, $this->plan->waterLine - $ground)) * $this->scale, $ceiling));
+            }
+        }
+        $this->words[] = sprintf('%d %s of %s, %s %% along the front.', $clump->pieces, $clump->kind->piece.(1 === $clump->pieces ? '' : 's'), $clump->kind->common, Decimal::trimmed($clump->place * 100, 0));
+    }
+
+    /** m from the front pane at which a clump stands: the low in front, the tall behind. */
+    private function zone(Clump $clump, float $width, float $deep): float
+    {
+        $share = min(1.0, $clump->kind->height->value / max(0.1, $this->plan->waterLine));
+
+        return max($deep / 2, min($width - $deep / 2, $width * (0.15 + 0.7 * $share)));
+    }
+
+    private function animals(): void
+    {
+        $bed = $this->plan->bed->meanDepth();
+        $water = $this->plan->waterLine - $bed;
+        foreach ($this->plan->groups as $group) {
+            $pen = new Pen($group->id.$group->kind->id);
+            $size = max(7.0, AnimalFigure::length($group->kind) * $this->scale);
+            for ($n = 0; $n < min(self::MOST_FIGURES, $group->count); ++$n) {
+                [$low, $high] = match ($group->kind->level) {
+                    Level::Top => [0.72, 0.93],
+                    Level::Middle => [0.3, 0.75],
+                    Level::Bottom => [0.0, 0.0],
+                };
+                $lift = Level::Bottom === $group->kind->level ? (Form::Snail === $group->kind->shape ? 0.3 : 0.25) * $size : 0.0;
+                $shape = AnimalFigure::draw($group->kind->shape, $this->x($this->plan->vessel->length() * $pen->between(0.05, 0.95)), $this->y($bed + $water * $pen->between($low, $high)) - $lift, $size, $pen->between(0, 1) > 0.5 ? 1 : -1);
+                $this->front[] = $shape;
+            }
+            $this->words[] = sprintf('%d %s.', $group->count, $group->kind->common);
+        }
+    }
+
+    private function glass(): void
+    {
+        $height = $this->plan->vessel->height();
+        foreach ([[$this->x(0), $this->plan->vessel->length()], [$this->side(0), $this->plan->vessel->width()]] as [$x, $length]) {
+            $w = $length * $this->scale;
+            $this->front[] = new Shape('M'.Pen::at($x, $this->y($height)).'V'.Pen::n($this->floor).'H'.Pen::n($x + $w).'V'.Pen::n($this->y($height)), 'glass');
+            $this->front[] = new Shape(Pen::line($x, $this->y($this->plan->waterLine), $x + $w, $this->y($this->plan->waterLine)), 'water-line');
+        }
+    }
+
+    private function dimensions(): void
+    {
+        $vessel = $this->plan->vessel;
+        $bed = $this->plan->bed;
+        $length = fn (float $m): string => $this->units->show(Dimension::Length, $m);
+        $line = $this->plan->waterLine;
+        $right = $this->side($vessel->width());
+        $this->measure($this->x(0), $this->x($vessel->length()), $length($vessel->outerLength));
+        $this->measure($this->side(0), $right, $length($vessel->outerWidth));
+        $this->rise($this->x(0) - 12, 0.0, $line, $length($line), 'end');
+        $this->labels[] = new Label($this->x(0) - 18, $this->y($line) - 5, 'water', 'end', 'dim dim-faint');
+
+        $middle = ($this->x($vessel->length()) + $this->sideLeft) / 2;
+        if ($this->plan->lamp->lumens > 0) {
+            $this->labels[] = new Label($middle, $this->y($line) - 18, 'light', 'middle', 'dim dim-faint');
+            $this->labels[] = new Label($middle, $this->y($line) + 4, Decimal::trimmed($this->light->surface, 0), 'middle', 'light-number');
+            $this->labels[] = new Label($middle, $this->y($bed->meanDepth()) + 4, Decimal::trimmed($this->light->bed, 0), 'middle', 'light-number');
+            $this->front[] = new Shape(Pen::line($middle, $this->y($line) + 12, $middle, $this->y($bed->meanDepth()) - 12), 'light-fall');
+            $this->labels[] = new Label($middle, $this->y($bed->meanDepth()) + 18, 'µmol/m²/s', 'middle', 'dim dim-faint');
+            $this->words[] = sprintf('Light falls from %s at the surface to %s micromoles per square metre and second on the bed.', Decimal::trimmed($this->light->surface, 0), Decimal::trimmed($this->light->bed, 0));
+        }
+        foreach ([[Side::Front, $this->side(0) - 8, 'end'], [Side::Back, $right + 8, 'start']] as [$side, $x, $anchor]) {
+            $soil = $bed->soil?->depth($side) ?? 0.0;
+            $cap = $bed->cap?->depth($side) ?? 0.0;
+            $soilY = $this->y($soil / 2) + 4;
+            $capY = min($this->y($soil + $cap / 2) + 4, $soilY - 13);
+            if ('start' === $anchor) {
+                $this->labels[] = new Label($x, $soilY, $length($soil), $anchor, 'dim dim-soil');
+                $this->labels[] = new Label($x, $capY, $length($cap), $anchor, 'dim dim-cap');
+            }
+            $this->words[] = sprintf('At the %s %s of cap lie on %s of soil.', $side->value, $length($cap), $length($soil));
+        }
+        $this->labels[] = new Label($this->side(0) + 4, $this->floor + 13, 'front', 'start', 'dim dim-faint');
+        $this->labels[] = new Label($right - 4, $this->floor + 13, 'back', 'end', 'dim dim-faint');
+    }
+
+    private function measure(float $from, float $to, string $text): void
+    {
+        $y = $this->floor + 10;
+        $this->front[] = new Shape(Pen::line($from, $y - 4, $from, $y + 4).Pen::line($from, $y, $to, $y).Pen::line($to, $y - 4, $to, $y + 4), 'dim-line');
+        $this->labels[] = new Label(($from + $to) / 2, $y + 17, $text);
+    }
+
+    /** @param 'start'|'middle'|'end' $anchor */
+    private function rise(float $x, float $from, float $to, string $text, string $anchor): void
+    {
+        $this->front[] = new Shape(Pen::line($x - 4, $this->y($from), $x + 4, $this->y($from)).Pen::line($x, $this->y($from), $x, $this->y($to)).Pen::line($x - 4, $this->y($to), $x + 4, $this->y($to)), 'dim-line');
+        $this->labels[] = new Label($x - 6, $this->y($to) + 12, $text, $anchor);
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Bench;
+
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\OptimisticLockException;
+use Olvek\Account\Keeper;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Shelf\Revision;
+use Olvek\Shelf\Tank;
+use Olvek\Shelf\TankRepository;
+use Psr\Clock\ClockInterface;
+
+/**
+ * The one road of every change to a plan: based on a revision, read by the core, kept as a new revision.
+ * Undo and redo move along revisions; nothing is ever overwritten.
+ */
+final readonly class Road
+{
+    private const LONGEST_WORDS = 500;
+
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private TankRepository $tanks,
+        private Editor $editor,
+        private PlanDocument $document,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    public function plan(Revision $revision): Plan
+    {
+        return $this->document->fromJson($revision->plan);
+    }
+
+    /** A new tank on a keeper's shelf. */
+    public function begin(Keeper $keeper, Plan $plan, string $words): Tank
+    {
+        $tank = new Tank($keeper, $plan->name, $this->clock->now());
+        $this->entities->persist($tank);
+        $this->keep($tank, $plan, $words);
+
+        return $tank;
+    }
+
+    /**
+     * @param array<string, string> $edits typed text by place
+     *
+     * @throws StaleEdit   when the tank has moved on since $base
+     * @throws InvalidPlan when the plan would break its rules; nothing is saved
+     */
+    public function edit(Tank $tank, int $base, array $edits, UnitSystem $units): void
+    {
+        $this->fresh($tank, $base);
+        $edited = $this->editor->apply($this->plan($this->tanks->head($tank)), $edits, $units);
+        if ([] !== $edited->words) {
+            $this->keep($tank, $edited->plan, implode('; ', $edited->words));
+        }
+    }
+
+    /** @throws StaleEdit */
+    public function undo(Tank $tank, int $base): void
+    {
+        $this->fresh($tank, $base);
+        $parent = $this->tanks->head($tank)->parent;
+        $this->go($tank, null === $parent ? null : $this->tanks->revision($tank, $parent));
+    }
+
+    /** @throws StaleEdit */
+    public function redo(Tank $tank, int $base): void
+    {
+        $this->fresh($tank, $base);
+        $this->go($tank, $this->tanks->next($tank));
+    }
+
+    private function go(Tank $tank, ?Revision $revision): void
+    {
+        if (null !== $revision) {
+            $tank->stand($revision->number, $this->plan($revision)->name);
+            $this->flush();
+        }
+    }
+
+    private function keep(Tank $tank, Plan $plan, string $words): void
+    {
+        $words = mb_strlen($words) > self::LONGEST_WORDS ? mb_substr($words, 0, self::LONGEST_WORDS - 1).'…' : $words;
+        $this->entities->persist($tank->revise($plan->name, $this->document->toJson($plan), $words, $this->clock->now()));
+        $this->flush();
+    }
+
+    private function fresh(Tank $tank, int $base): void
+    {
+        if ($tank->head() !== $base) {
+            throw new StaleEdit();
+        }
+    }
+
+    /** Two windows may pass the first check together; the database lets one through. */
+    private function flush(): void
+    {
+        try {
+            $this->entities->flush();
+        } catch (OptimisticLockException|UniqueConstraintViolationException) {
+            throw new StaleEdit();
+        }
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Bench;
+
+/** A clump or group in its stage: what it is, its controls, and how to take it out. */
+final readonly class RowView
+{
+    /** @param list<FieldView> $fields */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $scientific,
+        public string $about,
+        public array $fields,
+        public string $remove,
+    ) {
+    }
+}

@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Bench;
+
+use Olvek\Core\Bed\Layer;
+use Olvek\Core\Bed\Role as BedRole;
+use Olvek\Core\Build\Quantities;
+use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Plan\Field;
+use Olvek\Core\Plan\Inoculum;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\UnitSystem;
+
+/** Builds the rail of stages for a plan, with whatever the keeper typed and why it was refused. */
+final readonly class Stages
+{
+    public function __construct(private Catalogue $catalogue, private PlanDocument $document)
+    {
+    }
+
+    /**
+     * @param array<string, string> $typed  texts that were not saved, by place
+     * @param array<string, string> $errors why, by place
+     *
+     * @return list<StageView>
+     */
+    public function of(Plan $plan, Quantities $quantities, UnitSystem $units, array $typed, array $errors): array
+    {
+        $data = $this->document->toArray($plan);
+        $field = function (string $path) use ($data, $units, $typed, $errors): FieldView {
+            $field = Field::at($path);
+            \assert(null !== $field);
+            $stored = self::stored($data, $path);
+
+            return new FieldView($path, $field->label, $typed[$path] ?? (null === $stored ? '' : $field->show($stored, $units)), $field->unit($units)->symbol(), $errors[$path] ?? null);
+        };
+        $choice = static fn (string $path, string $label, string $value, array $options): FieldView => new FieldView($path, $label, $typed[$path] ?? $value, '', $errors[$path] ?? null, $options);
+        $length = static fn (float $m): string => $units->show(Dimension::Length, $m);
+
+        return [
+            new StageView('vessel', 'Vessel and site', 'glass',
+                sprintf('%s, %s free', $units->show(Dimension::Volume, $quantities->grossWater, 0), $units->show(Dimension::Volume, $quantities->netWater, 0)),
+                [
+                    [new FieldView('name', 'name of the tank', $typed['name'] ?? $plan->name, '', $errors['name'] ?? null, [], true)],
+                    [$field('vessel.length'), $field('vessel.width')],
+                    [$field('vessel.height'), $field('vessel.glass')],
+                    [$field('waterLine'), $field('site.temperature')],
+                ],
+                caution: sprintf('Full it stands at %s, %s kg/m². ', $units->show(Dimension::Mass, 1000 * $quantities->fullMass, 0), Decimal::trimmed($quantities->load, 0))
+                    .($quantities->fullMass > Quantities::ASK_ABOVE ? 'That is a load to ask a structural professional about. ' : '')
+                    .'Level, strong support; lift it empty. Cables get drip loops, the socket a residual-current device.'),
+            new StageView('bed', 'Bed', 'soil',
+                null === $plan->bed->soil ? 'no soil' : sprintf('%s under %s', $length($plan->bed->soil->meanDepth()), $length($plan->bed->cap?->meanDepth() ?? 0.0)),
+                $this->bedLines($plan, $field, $choice),
+                caution: 'Damp dusty soil before you pour it, wear a mask and cover cuts. No fertiliser, pesticide or wetting agent in it.'),
+            new StageView('light', 'Light', 'light',
+                sprintf('%s lm, %s h', Decimal::trimmed($plan->lamp->lumens, 0), Decimal::trimmed($plan->lamp->hours, 1)),
+                [[$field('light.lumens'), $field('light.hours')], [$field('light.landing')]],
+                caution: 'Unplug before hands go in. Lamp on a timer, cable with a drip loop.'),
+            new StageView('plants', 'Plants', 'leaf',
+                [] === $plan->clumps ? 'none yet' : sprintf('%d kinds, %d pieces', \count($plan->clumps), $quantities->pieces),
+                [], $this->clumps($plan, $field), $choice('plants.add', 'add a plant', '', $this->plantOptions()),
+                'Never release or flush plants; dry, freeze or bin the trimmings.'),
+            new StageView('water', 'Water and start', 'water',
+                sprintf('pH %s, %s °dH', Decimal::trimmed($plan->water->pH, 1), Decimal::trimmed($plan->water->kh, 0)),
+                [
+                    [$field('water.pH'), $field('water.nitrate')],
+                    [$field('water.kh'), $field('water.gh')],
+                    [$choice('start.inoculum', 'first bacteria from', $plan->inoculum->value, array_combine(
+                        array_column(Inoculum::cases(), 'value'), array_map(static fn (Inoculum $i): string => $i->words(), Inoculum::cases())))],
+                    [$field('care.changeShare'), $field('care.changeEvery')],
+                ],
+                caution: 'Treat tap water for chlorine and chloramine. Wash hands after working in the tank; never start a siphon by mouth.'),
+            new StageView('animals', 'Animals and food', 'animal',
+                [] === $plan->groups ? 'none yet' : sprintf('%d animals, %s g food a day', array_sum(array_map(static fn ($g): int => $g->count, $plan->groups)), Decimal::trimmed($plan->feed->grams, 3)),
+                [[$field('feeding.grams'), $field('feeding.protein')], [$field('feeding.fromDay')]],
+                $this->groups($plan, $field), $choice('animals.add', 'add animals', '', array_map(static fn ($k): string => $k->common.' ('.$k->scientific.')', $this->catalogue->animals)),
+                'Never release animals. Sick fish are a vet’s work.'),
+        ];
+    }
+
+    /**
+     * @param \Closure(string): FieldView                                         $field
+     * @param \Closure(string, string, string, array<string, string>): FieldView $choice
+     *
+     * @return list<list<FieldView>>
+     */
+    private function bedLines(Plan $plan, \Closure $field, \Closure $choice): array
+    {
+        $lines = [];
+        foreach (['soil' => $plan->bed->soil, 'cap' => $plan->bed->cap] as $name => $layer) {
+            $kinds = array_map(static fn ($m): string => $m->name, array_filter($this->catalogue->materials, static fn ($m): bool => $m->role === BedRole::from($name)));
+            $mixed = null !== $layer && \count($layer->mix->parts) > 1;
+            $lines[] = [$choice("bed.$name.material", $name, self::material($layer), [...($mixed ? ['mix' => 'own mix'] : []), ...$kinds, 'none' => 'none'])];
+            if (null === $layer) {
+                continue;
+            }
+            if ($mixed) {
+                foreach ($layer->mix->parts as [$material]) {
+                    $part = $field("bed.$name.parts.$material->id");
+                    $lines[] = [new FieldView($part->path, 'parts of '.mb_strtolower($material->name), $part->value, '', $part->error)];
+                }
+            }
+            $rest = array_diff_key($kinds, array_flip(array_map(static fn (array $p): string => $p[0]->id, $layer->mix->parts)));
+            $lines[] = [$choice("bed.$name.add", 'soil' === $name ? 'mix in another soil' : 'mix in another cap material', '', ['' => 'nothing more', ...$rest])];
+            $lines[] = [$field("bed.$name.front"), $field("bed.$name.back")];
+        }
+
+        return $lines;
+    }
+
+    private static function material(?Layer $layer): string
+    {
+        return match (true) {
+            null === $layer => 'none',
+            \count($layer->mix->parts) > 1 => 'mix',
+            default => $layer->mix->parts[0][0]->id,
+        };
+    }
+
+    /**
+     * @param \Closure(string): FieldView $field
+     *
+     * @return list<RowView>
+     */
+    private function clumps(Plan $plan, \Closure $field): array
+    {
+        $rows = [];
+        foreach ($plan->clumps as $clump) {
+            $pieces = $field("plants.$clump->id.pieces");
+            $rows[] = new RowView($clump->id, $clump->kind->common, $clump->kind->scientific, $clump->kind->role->words().'. '.$clump->kind->remarks,
+                [new FieldView($pieces->path, $clump->kind->piece.'s', $pieces->value, '', $pieces->error), $field("plants.$clump->id.place")], "plants.$clump->id.remove");
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param \Closure(string): FieldView $field
+     *
+     * @return list<RowView>
+     */
+    private function groups(Plan $plan, \Closure $field): array
+    {
+        $rows = [];
+        foreach ($plan->groups as $group) {
+            $rows[] = new RowView($group->id, $group->kind->common, $group->kind->scientific, $group->kind->remarks.($group->kind->jumper ? ' Jumps: a lid, floaters or a lower water line.' : ''),
+                [$field("animals.$group->id.count"), $field("animals.$group->id.day")], "animals.$group->id.remove");
+        }
+
+        return $rows;
+    }
+
+    /** @return array<string, string> */
+    private function plantOptions(): array
+    {
+        return array_map(static fn ($k): string => sprintf('%s (%s), %s', $k->common, $k->scientific, $k->role->words()), $this->catalogue->plants);
+    }
+
+    /** @param array<string, mixed> $data */
+    private static function stored(array $data, string $path): ?float
+    {
+        $keys = explode('.', $path);
+        $at = $data;
+        foreach ($keys as $index => $key) {
+            if (!\is_array($at)) {
+                return null;
+            }
+            if (array_is_list($at)) {
+                $at = array_column($at, null, 'id')[$key] ?? null;
+            } elseif ('parts' === $key && isset($keys[$index + 1])) {
+                $mix = \is_array($at['mix'] ?? null) ? $at['mix'] : [];
+                $at = array_column($mix, 'parts', 'material')[$keys[$index + 1]] ?? null;
+                break;
+            } else {
+                $at = $at[$key] ?? null;
+            }
+        }
+
+        return \is_int($at) || \is_float($at) ? (float) $at : null;
+    }
+}

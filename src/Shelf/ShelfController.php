@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Shelf;
+
+use Olvek\Account\Keeper;
+use Olvek\Bench\FieldView;
+use Olvek\Bench\Road;
+use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\Field;
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\PlanDocument;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+final class ShelfController extends AbstractController
+{
+    private const FIRST_FIELDS = ['vessel.length', 'vessel.width', 'vessel.height', 'waterLine'];
+
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly PlanDocument $document,
+        private readonly Road $road,
+    ) {
+    }
+
+    #[Route('/', name: 'shelf', methods: ['GET'])]
+    public function shelf(#[CurrentUser] Keeper $keeper, TankRepository $tanks, Summaries $summaries): Response
+    {
+        return $this->render('shelf/shelf.html.twig', ['tanks' => array_map(
+            static fn (Revision $r): array => ['tank' => $r->tank, 'summary' => $summaries->of($r, $keeper->units())], $tanks->shelf($keeper))]);
+    }
+
+    #[Route('/tanks/new', name: 'shelf_new', methods: ['GET', 'POST'])]
+    public function begin(Request $request, #[CurrentUser] Keeper $keeper, Editor $editor): Response
+    {
+        $plan = Plan::starting('A new tank', $this->catalogue);
+        $typed = [];
+        $errors = [];
+        if ($request->isMethod('POST')) {
+            $typed = array_filter($request->request->all('edits'), is_string(...));
+            if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
+                $errors[''] = 'This page had been open too long to be trusted. Nothing is lost: send it again.';
+            } else {
+                try {
+                    $wanted = array_intersect_key($typed, array_flip(['name', ...self::FIRST_FIELDS]));
+                    $tank = $this->road->begin($keeper, $editor->apply($plan, $wanted, $keeper->units())->plan, 'begun');
+
+                    return $this->redirectToRoute('bench', ['tank' => $tank->id], Response::HTTP_SEE_OTHER);
+                } catch (InvalidPlan $refused) {
+                    $errors = $refused->messages($keeper->units());
+                }
+            }
+        }
+
+        return $this->form($keeper, $plan, $typed, $errors, '', []);
+    }
+
+    #[Route('/tanks/import', name: 'shelf_import', methods: ['POST'])]
+    public function import(Request $request, #[CurrentUser] Keeper $keeper): Response
+    {
+        $file = $request->files->get('file');
+        $json = $file instanceof UploadedFile && $file->isValid() ? $file->getContent() : $request->request->getString('plan');
+        $problems = [];
+        if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
+            $problems[''] = 'This page had been open too long to be trusted. Nothing is lost: send it again.';
+        } else {
+            try {
+                $tank = $this->road->begin($keeper, $this->document->fromJson($json), 'brought in from a file');
+
+                return $this->redirectToRoute('bench', ['tank' => $tank->id], Response::HTTP_SEE_OTHER);
+            } catch (InvalidPlan $refused) {
+                $problems = $refused->messages($keeper->units());
+            }
+        }
+
+        return $this->form($keeper, Plan::starting('A new tank', $this->catalogue), [], [], $json, $problems);
+    }
+
+    /**
+     * @param array<mixed>          $typed
+     * @param array<string, string> $errors
+     * @param array<string, string> $problems of an import, by place in the document
+     */
+    private function form(Keeper $keeper, Plan $plan, array $typed, array $errors, string $json, array $problems): Response
+    {
+        $data = $this->document->toArray($plan);
+        $fields = [];
+        foreach (self::FIRST_FIELDS as $path) {
+            $field = Field::at($path);
+            $stored = array_reduce(explode('.', $path), static fn (mixed $at, string $key): mixed => \is_array($at) ? $at[$key] : null, $data);
+            \assert(null !== $field && \is_float($stored));
+            $fields[] = new FieldView($path, $field->label, \is_string($typed[$path] ?? null) ? $typed[$path] : $field->show($stored, $keeper->units()), $field->unit($keeper->units())->symbol(), $errors[$path] ?? null);
+        }
+        $name = new FieldView('name', 'name of the tank', \is_string($typed['name'] ?? null) ? $typed['name'] : '', '', $errors['name'] ?? null, [], true);
+
+        return $this->render('shelf/new.html.twig', [
+            'name' => $name, 'fields' => $fields, 'json' => $json, 'problems' => $problems,
+            'others' => array_diff_key($errors, array_flip(['name', ...self::FIRST_FIELDS])),
+        ], new Response(status: [] === $errors && [] === $problems ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Shelf;
+
+use Olvek\Bench\Drawing\Section;
+use Olvek\Bench\Road;
+use Olvek\Core\Margin\ClumpLight;
+use Olvek\Core\Margin\Judge;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\UnitSystem;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Contracts\Cache\CacheInterface;
+use Twig\Environment;
+
+/** Tanks at a glance, kept per revision: a shelf of two hundred is not judged anew at every visit. */
+final readonly class Summaries
+{
+    public function __construct(
+        private CacheInterface $cache,
+        private Road $road,
+        private Environment $twig,
+        #[Autowire('%olvek.build%')]
+        private string $build,
+    ) {
+    }
+
+    public function of(Revision $revision, UnitSystem $units): Summary
+    {
+        $key = implode('.', ['summary', $this->build, $revision->tank->id->toBase58(), $revision->number, $units->value]);
+
+        return $this->cache->get($key, function () use ($revision, $units): Summary {
+            $plan = $this->road->plan($revision);
+            $judgement = Judge::judge($plan, $units);
+            $drawing = $this->twig->render('shelf/_thumbnail.html.twig', ['section' => Section::thumbnail($plan, ClumpLight::onDay($plan, 60))]);
+
+            $side = static fn (float $metres): string => Decimal::trimmed($units->length()->fromBase($metres), 0);
+
+            return new Summary($judgement->state, $judgement->verdict, sprintf('%s × %s × %s %s, %s free',
+                $side($plan->vessel->outerLength), $side($plan->vessel->outerWidth), $side($plan->vessel->outerHeight), $units->length()->symbol(),
+                $units->show(Dimension::Volume, $judgement->quantities->netWater, 0)), $drawing);
+        });
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Shelf;
+
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Persistence\ManagerRegistry;
+use Olvek\Account\Keeper;
+use Symfony\Component\Uid\Uuid;
+
+/** @extends ServiceEntityRepository<Tank> */
+final class TankRepository extends ServiceEntityRepository
+{
+    public function __construct(ManagerRegistry $registry)
+    {
+        parent::__construct($registry, Tank::class);
+    }
+
+    public function owned(Uuid $id, Keeper $keeper): ?Tank
+    {
+        return $this->findOneBy(['id' => $id, 'keeper' => $keeper]);
+    }
+
+    /**
+     * A keeper's tanks with the revisions that stand, oldest first.
+     *
+     * @return list<Revision>
+     */
+    public function shelf(Keeper $keeper): array
+    {
+        /** @var list<Revision> */
+        return $this->getEntityManager()->createQuery(
+            'SELECT r, t FROM '.Revision::class.' r JOIN r.tank t WHERE t.keeper = :keeper AND r.number = t.head ORDER BY t.createdAt, t.id')
+            ->setParameter('keeper', $keeper->id, 'uuid')->getResult();
+    }
+
+    /** The revision that stands. */
+    public function head(Tank $tank): Revision
+    {
+        return $this->revision($tank, $tank->head()) ?? throw new \LogicException('a tank always has the revision it stands on');
+    }
+
+    public function revision(Tank $tank, int $number): ?Revision
+    {
+        return $this->getEntityManager()->find(Revision::class, ['tank' => $tank->id, 'number' => $number]);
+    }
+
+    /** The newest revision made from the one that stands: where redo leads. */
+    public function next(Tank $tank): ?Revision
+    {
+        return $this->getEntityManager()->getRepository(Revision::class)->findOneBy(['tank' => $tank->id, 'parent' => $tank->head()], ['number' => 'DESC']);
+    }
+}
