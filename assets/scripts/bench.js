@@ -77,3 +77,15 @@ form.addEventListener('submit', (event) => {
 });
 
 look.addEventListener('submit', (event) => event.preventDefault());
+
+// The stage at work stays open over a reload; a fresh visit begins with the first.
+const STAGE = `olvek.stage.${location.pathname}`;
+const opened = document.querySelector('.stage[open]') ?? document.getElementById(sessionStorage.getItem(STAGE) ?? 'vessel');
+if (opened) {
+    opened.open = true;
+}
+document.addEventListener('toggle', (event) => {
+    if (event.target.matches?.('.stage') && event.target.open) {
+        sessionStorage.setItem(STAGE, event.target.id);
+    }
+}, true);

@@ -41,7 +41,7 @@ final class CreateKeeperCommand extends Command
 
             return Command::FAILURE;
         }
-        $style->success(sprintf('%s can sign in now.', $name));
+        $style->success(\sprintf('%s can sign in now.', $name));
 
         return Command::SUCCESS;
     }

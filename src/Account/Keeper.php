@@ -18,7 +18,7 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface
 {
     #[ORM\Id]
     #[ORM\Column(type: UuidType::NAME)]
-    public readonly Uuid $id;
+    private Uuid $id;
 
     #[ORM\Column(type: 'string', length: 16, enumType: UnitSystem::class)]
     private UnitSystem $units = UnitSystem::Metric;
@@ -33,6 +33,11 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface
         public readonly string $displayName,
     ) {
         $this->id = Uuid::v7();
+    }
+
+    public function id(): Uuid
+    {
+        return $this->id;
     }
 
     public function units(): UnitSystem

@@ -11,11 +11,7 @@ use Symfony\Component\Security\Core\Exception\UnsupportedUserException;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\PasswordUpgraderInterface;
 
-/**
- * @extends ServiceEntityRepository<Keeper>
- *
- * @implements PasswordUpgraderInterface<Keeper>
- */
+/** @extends ServiceEntityRepository<Keeper> */
 final class KeeperRepository extends ServiceEntityRepository implements PasswordUpgraderInterface
 {
     public const LEAST_PASSWORD = 10;
@@ -37,10 +33,10 @@ final class KeeperRepository extends ServiceEntityRepository implements Password
             throw new \InvalidArgumentException('A sign-in name has 2 to 80 letters, digits, dots, hyphens, underscores or @.');
         }
         if (null !== $this->named($signInName)) {
-            throw new \InvalidArgumentException(sprintf('There is a keeper "%s" already.', $signInName));
+            throw new \InvalidArgumentException(\sprintf('There is a keeper "%s" already.', $signInName));
         }
         if (mb_strlen($password) < self::LEAST_PASSWORD || \strlen($password) > 4096) {
-            throw new \InvalidArgumentException(sprintf('A password needs at least %d characters.', self::LEAST_PASSWORD));
+            throw new \InvalidArgumentException(\sprintf('A password needs at least %d characters.', self::LEAST_PASSWORD));
         }
         $keeper = new Keeper($signInName, $displayName);
         $keeper->takePassword($this->hasher->hashPassword($keeper, $password));

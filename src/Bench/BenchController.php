@@ -34,7 +34,7 @@ final class BenchController extends AbstractController
     public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         $pending = $request->getSession()->remove(EntryPoint::PENDING);
-        if (\is_array($pending) && $pending['tank'] === $tank->id->toRfc4122() && \is_array($pending['edits'])) {
+        if (\is_array($pending) && $pending['tank'] === $tank->id()->toRfc4122() && \is_array($pending['edits'])) {
             return $this->answer($request, $tank, $keeper, self::texts($pending['edits']), [], 'You had been signed out, so this was not saved yet. What you typed stands in its fields: send it again.');
         }
 
@@ -82,7 +82,7 @@ final class BenchController extends AbstractController
         try {
             $step($tank, $request->request->getInt('base'));
         } catch (StaleEdit $stale) {
-            $tank = $this->tanks->owned($tank->id, $keeper) ?? throw $this->createNotFoundException();
+            $tank = $this->tanks->owned($tank->id(), $keeper) ?? throw $this->createNotFoundException();
 
             return $this->answer($request, $tank, $keeper, $this->page->typedSince($tank, $request->request->getInt('base'), $edits, $keeper->units()), [], $stale->getMessage(), Response::HTTP_CONFLICT);
         } catch (InvalidPlan $refused) {
@@ -92,7 +92,7 @@ final class BenchController extends AbstractController
             return $this->answer($request, $tank, $keeper);
         }
 
-        return $this->redirectToRoute('bench', ['tank' => $tank->id, ...View::asked($request, $keeper->units())->query()], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute('bench', ['tank' => $tank->id(), ...View::asked($request, $keeper->units())->query()], Response::HTTP_SEE_OTHER);
     }
 
     /**

@@ -138,7 +138,7 @@ final readonly class BenchPage
         try {
             $bag = QuantityReader::read($view->bag, $units->volume());
             if ($bag <= 0 || $bag > 2000) {
-                $error = sprintf('A bag holds between a little and %s.', $units->show(Dimension::Volume, 2000, 0));
+                $error = \sprintf('A bag holds between a little and %s.', $units->show(Dimension::Volume, 2000, 0));
             }
         } catch (UnreadableQuantity $unreadable) {
             $error = $unreadable->getMessage();

@@ -14,6 +14,7 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
 
 /** Builds the rail of stages for a plan, with whatever the keeper typed and why it was refused. */
@@ -32,7 +33,7 @@ final readonly class Stages
     public function of(Plan $plan, Quantities $quantities, UnitSystem $units, array $typed, array $errors): array
     {
         $data = $this->document->toArray($plan);
-        $field = function (string $path) use ($data, $units, $typed, $errors): FieldView {
+        $field = static function (string $path) use ($data, $units, $typed, $errors): FieldView {
             $field = Field::at($path);
             \assert(null !== $field);
             $stored = self::stored($data, $path);
@@ -44,30 +45,30 @@ final readonly class Stages
 
         return [
             new StageView('vessel', 'Vessel and site', 'glass',
-                sprintf('%s, %s free', $units->show(Dimension::Volume, $quantities->grossWater, 0), $units->show(Dimension::Volume, $quantities->netWater, 0)),
+                \sprintf('%s, %s free', $units->show(Dimension::Volume, $quantities->grossWater, 0), $units->show(Dimension::Volume, $quantities->netWater, 0)),
                 [
                     [new FieldView('name', 'name of the tank', $typed['name'] ?? $plan->name, '', $errors['name'] ?? null, [], true)],
                     [$field('vessel.length'), $field('vessel.width')],
                     [$field('vessel.height'), $field('vessel.glass')],
                     [$field('waterLine'), $field('site.temperature')],
                 ],
-                caution: sprintf('Full it stands at %s, %s kg/m². ', $units->show(Dimension::Mass, 1000 * $quantities->fullMass, 0), Decimal::trimmed($quantities->load, 0))
+                caution: \sprintf('Full it stands at %s, %s. ', $units->show(Dimension::Mass, 1000 * $quantities->fullMass, 0), self::load($quantities->load, $units))
                     .($quantities->fullMass > Quantities::ASK_ABOVE ? 'That is a load to ask a structural professional about. ' : '')
                     .'Level, strong support; lift it empty. Cables get drip loops, the socket a residual-current device.'),
             new StageView('bed', 'Bed', 'soil',
-                null === $plan->bed->soil ? 'no soil' : sprintf('%s under %s', $length($plan->bed->soil->meanDepth()), $length($plan->bed->cap?->meanDepth() ?? 0.0)),
+                null === $plan->bed->soil ? 'no soil' : \sprintf('%s under %s', $length($plan->bed->soil->meanDepth()), $length($plan->bed->cap?->meanDepth() ?? 0.0)),
                 $this->bedLines($plan, $field, $choice),
                 caution: 'Damp dusty soil before you pour it, wear a mask and cover cuts. No fertiliser, pesticide or wetting agent in it.'),
             new StageView('light', 'Light', 'light',
-                sprintf('%s lm, %s h', Decimal::trimmed($plan->lamp->lumens, 0), Decimal::trimmed($plan->lamp->hours, 1)),
+                \sprintf('%s lm, %s h', Decimal::trimmed($plan->lamp->lumens, 0), Decimal::trimmed($plan->lamp->hours, 1)),
                 [[$field('light.lumens'), $field('light.hours')], [$field('light.landing')]],
                 caution: 'Unplug before hands go in. Lamp on a timer, cable with a drip loop.'),
             new StageView('plants', 'Plants', 'leaf',
-                [] === $plan->clumps ? 'none yet' : sprintf('%d kinds, %d pieces', \count($plan->clumps), $quantities->pieces),
+                [] === $plan->clumps ? 'none yet' : \sprintf('%d kinds, %d pieces', \count($plan->clumps), $quantities->pieces),
                 [], $this->clumps($plan, $field), $choice('plants.add', 'add a plant', '', $this->plantOptions()),
                 'Never release or flush plants; dry, freeze or bin the trimmings.'),
             new StageView('water', 'Water and start', 'water',
-                sprintf('pH %s, %s °dH', Decimal::trimmed($plan->water->pH, 1), Decimal::trimmed($plan->water->kh, 0)),
+                \sprintf('pH %s, %s °dH', Decimal::trimmed($plan->water->pH, 1), Decimal::trimmed($plan->water->kh, 0)),
                 [
                     [$field('water.pH'), $field('water.nitrate')],
                     [$field('water.kh'), $field('water.gh')],
@@ -77,7 +78,7 @@ final readonly class Stages
                 ],
                 caution: 'Treat tap water for chlorine and chloramine. Wash hands after working in the tank; never start a siphon by mouth.'),
             new StageView('animals', 'Animals and food', 'animal',
-                [] === $plan->groups ? 'none yet' : sprintf('%d animals, %s g food a day', array_sum(array_map(static fn ($g): int => $g->count, $plan->groups)), Decimal::trimmed($plan->feed->grams, 3)),
+                [] === $plan->groups ? 'none yet' : \sprintf('%d animals, %s g food a day', array_sum(array_map(static fn ($g): int => $g->count, $plan->groups)), Decimal::trimmed($plan->feed->grams, 3)),
                 [[$field('feeding.grams'), $field('feeding.protein')], [$field('feeding.fromDay')]],
                 $this->groups($plan, $field), $choice('animals.add', 'add animals', '', array_map(static fn ($k): string => $k->common.' ('.$k->scientific.')', $this->catalogue->animals)),
                 'Never release animals. Sick fish are a vet’s work.'),
@@ -101,10 +102,12 @@ final readonly class Stages
                 continue;
             }
             if ($mixed) {
-                foreach ($layer->mix->parts as [$material]) {
-                    $part = $field("bed.$name.parts.$material->id");
-                    $lines[] = [new FieldView($part->path, 'parts of '.mb_strtolower($material->name), $part->value, '', $part->error)];
-                }
+                $parts = array_map(static function (array $part) use ($field, $name): FieldView {
+                    $view = $field("bed.$name.parts.{$part[0]->id}");
+
+                    return new FieldView($view->path, 'parts of '.mb_strtolower($part[0]->name), $view->value, '', $view->error);
+                }, $layer->mix->parts);
+                $lines = [...$lines, ...array_chunk($parts, 2)];
             }
             $rest = array_diff_key($kinds, array_flip(array_map(static fn (array $p): string => $p[0]->id, $layer->mix->parts)));
             $lines[] = [$choice("bed.$name.add", 'soil' === $name ? 'mix in another soil' : 'mix in another cap material', '', ['' => 'nothing more', ...$rest])];
@@ -112,6 +115,14 @@ final readonly class Stages
         }
 
         return $lines;
+    }
+
+    /** A load in kg/m² as text: by the square metre or the square foot. */
+    private static function load(float $load, UnitSystem $units): string
+    {
+        return UnitSystem::Us === $units
+            ? Decimal::trimmed(Unit::Pound->fromBase(1000 * $load) * Unit::SquareFoot->toBase(1.0), 0).' lb/ft²'
+            : Decimal::trimmed($load, 0).' kg/m²';
     }
 
     private static function material(?Layer $layer): string
@@ -159,7 +170,7 @@ final readonly class Stages
     /** @return array<string, string> */
     private function plantOptions(): array
     {
-        return array_map(static fn ($k): string => sprintf('%s (%s), %s', $k->common, $k->scientific, $k->role->words()), $this->catalogue->plants);
+        return array_map(static fn ($k): string => \sprintf('%s (%s), %s', $k->common, $k->scientific, $k->role->words()), $this->catalogue->plants);
     }
 
     /** @param array<string, mixed> $data */

@@ -6,6 +6,7 @@ namespace Olvek\Shelf;
 
 use Olvek\Account\Keeper;
 use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
 use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
@@ -16,6 +17,7 @@ use Symfony\Component\Uid\Uuid;
  * Gives a controller the tank named in its address, if it is the keeper's own. The only way a controller gets a tank,
  * so no route can forget to ask whose it is. Another's tank is "not found": its existence is nobody's business.
  */
+#[AutoconfigureTag('controller.argument_value_resolver', ['priority' => 150])]
 final readonly class OwnedTank implements ValueResolverInterface
 {
     public function __construct(private TankRepository $tanks, private Security $security)

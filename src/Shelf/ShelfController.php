@@ -53,7 +53,7 @@ final class ShelfController extends AbstractController
                     $wanted = array_intersect_key($typed, array_flip(['name', ...self::FIRST_FIELDS]));
                     $tank = $this->road->begin($keeper, $editor->apply($plan, $wanted, $keeper->units())->plan, 'begun');
 
-                    return $this->redirectToRoute('bench', ['tank' => $tank->id], Response::HTTP_SEE_OTHER);
+                    return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
                 } catch (InvalidPlan $refused) {
                     $errors = $refused->messages($keeper->units());
                 }
@@ -75,7 +75,7 @@ final class ShelfController extends AbstractController
             try {
                 $tank = $this->road->begin($keeper, $this->document->fromJson($json), 'brought in from a file');
 
-                return $this->redirectToRoute('bench', ['tank' => $tank->id], Response::HTTP_SEE_OTHER);
+                return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
             } catch (InvalidPlan $refused) {
                 $problems = $refused->messages($keeper->units());
             }

@@ -29,16 +29,18 @@ final readonly class Summaries
 
     public function of(Revision $revision, UnitSystem $units): Summary
     {
-        $key = implode('.', ['summary', $this->build, $revision->tank->id->toBase58(), $revision->number, $units->value]);
+        $key = implode('.', ['summary', $this->build, $revision->tank->id()->toBase58(), $revision->number, $units->value]);
 
         return $this->cache->get($key, function () use ($revision, $units): Summary {
             $plan = $this->road->plan($revision);
             $judgement = Judge::judge($plan, $units);
-            $drawing = $this->twig->render('shelf/_thumbnail.html.twig', ['section' => Section::thumbnail($plan, ClumpLight::onDay($plan, 60))]);
+            $drawing = $this->twig->render('shelf/_thumbnail.html.twig', [
+                'section' => Section::thumbnail($plan, ClumpLight::onDay($plan, 60)), 'clip' => 'clip-'.$revision->tank->id()->toBase58(),
+            ]);
 
             $side = static fn (float $metres): string => Decimal::trimmed($units->length()->fromBase($metres), 0);
 
-            return new Summary($judgement->state, $judgement->verdict, sprintf('%s × %s × %s %s, %s free',
+            return new Summary($judgement->state, $judgement->verdict, \sprintf('%s × %s × %s %s, %s free',
                 $side($plan->vessel->outerLength), $side($plan->vessel->outerWidth), $side($plan->vessel->outerHeight), $units->length()->symbol(),
                 $units->show(Dimension::Volume, $judgement->quantities->netWater, 0)), $drawing);
         });

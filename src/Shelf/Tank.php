@@ -19,7 +19,7 @@ class Tank
 {
     #[ORM\Id]
     #[ORM\Column(type: UuidType::NAME)]
-    public readonly Uuid $id;
+    private Uuid $id;
 
     /** Number of the revision that stands. Undo and redo move it along the revisions' parents. */
     #[ORM\Column(type: 'integer')]
@@ -41,9 +41,19 @@ class Tank
         #[ORM\Column(type: 'string', length: 80)]
         private string $name,
         #[ORM\Column(type: 'datetime_immutable')]
-        public readonly \DateTimeImmutable $createdAt,
+        private \DateTimeImmutable $createdAt,
     ) {
         $this->id = Uuid::v7();
+    }
+
+    public function id(): Uuid
+    {
+        return $this->id;
+    }
+
+    public function createdAt(): \DateTimeImmutable
+    {
+        return $this->createdAt;
     }
 
     public function name(): string

@@ -19,7 +19,7 @@ final class TankRepository extends ServiceEntityRepository
 
     public function owned(Uuid $id, Keeper $keeper): ?Tank
     {
-        return $this->findOneBy(['id' => $id, 'keeper' => $keeper]);
+        return $this->findOneBy(['id' => $id, 'keeper' => $keeper->id()]);
     }
 
     /**
@@ -32,7 +32,7 @@ final class TankRepository extends ServiceEntityRepository
         /** @var list<Revision> */
         return $this->getEntityManager()->createQuery(
             'SELECT r, t FROM '.Revision::class.' r JOIN r.tank t WHERE t.keeper = :keeper AND r.number = t.head ORDER BY t.createdAt, t.id')
-            ->setParameter('keeper', $keeper->id, 'uuid')->getResult();
+            ->setParameter('keeper', $keeper->id(), 'uuid')->getResult();
     }
 
     /** The revision that stands. */
@@ -43,12 +43,12 @@ final class TankRepository extends ServiceEntityRepository
 
     public function revision(Tank $tank, int $number): ?Revision
     {
-        return $this->getEntityManager()->find(Revision::class, ['tank' => $tank->id, 'number' => $number]);
+        return $this->getEntityManager()->find(Revision::class, ['tank' => $tank->id(), 'number' => $number]);
     }
 
     /** The newest revision made from the one that stands: where redo leads. */
     public function next(Tank $tank): ?Revision
     {
-        return $this->getEntityManager()->getRepository(Revision::class)->findOneBy(['tank' => $tank->id, 'parent' => $tank->head()], ['number' => 'DESC']);
+        return $this->getEntityManager()->getRepository(Revision::class)->findOneBy(['tank' => $tank->id(), 'parent' => $tank->head()], ['number' => 'DESC']);
     }
 }

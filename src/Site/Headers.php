@@ -21,7 +21,7 @@ final readonly class Headers
             return;
         }
         $headers = $event->getResponse()->headers;
-        $headers->set('Content-Security-Policy', sprintf(
+        $headers->set('Content-Security-Policy', \sprintf(
             "default-src 'self'; script-src 'self' 'nonce-%s'; img-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'", $this->nonce->value()));
         $headers->set('X-Content-Type-Options', 'nosniff');
         $headers->set('Referrer-Policy', 'same-origin');

@@ -50,7 +50,7 @@ final class CapOverSoil
                 new Term('cap, front and back', $units->show(Dimension::Length, $cap->front ?? 0.0).' and '.$units->show(Dimension::Length, $cap->back ?? 0.0)),
                 new Term('cap wanted', 'as deep as the soil; twice is better', Provenance::CommonPractice),
                 new Term('ammonia pushed out at filling', Decimal::significant($flush, 2).' mg N/L', Provenance::Judgement),
-                new Term('leak through the cap on day 14', Decimal::significant($account->release()->leak(14), 2).' mg N a day', Provenance::Published, 'diffusion: Boudreau 1996, Li & Gregory 1974; stirring: judgement'),
+                new Term('leak through the cap on day 14', Decimal::significant($account->release()->leak(14), 2).' mg N a day', Provenance::Judgement, 'stirring and sorption are judgement; diffusion: Boudreau 1996, Li & Gregory 1974'),
             ],
             $ratio < self::GOOD ? \sprintf('Lay the cap %s deep at the %s, or make the soil thinner.', $units->show(Dimension::Length, max($soil->depth($thinnest), 0.025)), $worst) : '',
         );

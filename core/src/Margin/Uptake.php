@@ -43,14 +43,14 @@ final class Uptake
     {
         $ratio = min(self::PLENTY, self::ratio($worst));
         $animals = null !== $plan->firstAnimals();
-        $times = Decimal::trimmed($ratio, 1);
+        $times = ($ratio < self::PLENTY ? '' : 'more than ').Decimal::trimmed($ratio, 1);
         $supply = Decimal::significant($worst->supply, 2);
         $capacity = Decimal::significant($worst->capacity, 2);
         $day = (int) $worst->day;
         $whose = $animals ? 'animals, soil and rot' : 'soil and rot';
 
-        return new Margin('uptake', 'Uptake against waste', $ratio, self::LEAST, self::GOOD, $day,
-            $worst->supply < 1e-6 ? 'no waste' : "$times ×",
+        return new Margin('uptake', 'Waste taken up', $ratio, self::LEAST, self::GOOD, $day,
+            $worst->supply < 1e-6 ? 'no waste' : ($ratio < self::PLENTY ? '' : '> ').Decimal::trimmed($ratio, 1).' ×',
             match (true) {
                 $worst->supply < 1e-6 => 'Nothing gives off waste yet.',
                 $ratio < self::LEAST => "On day $day $whose give off $supply mg of nitrogen; plants and bacteria can safely take up only $capacity mg.",

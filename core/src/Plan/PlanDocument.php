@@ -127,7 +127,7 @@ final readonly class PlanDocument
             $material = $this->catalogue->materials[$id] ?? null;
             $amount = $item->number('parts');
             if (null === $material || $material->role !== $role) {
-                $item->refuse('material', \sprintf('"%s" is not a %s Olvek knows.', mb_substr($id, 0, 60), $role->value));
+                $item->refuse('material', \sprintf('“%s” is not a %s Olvek knows.', mb_substr($id, 0, 60), $role->value));
             } elseif ($amount <= 0 || $amount > 1000) {
                 $item->refuse('parts', 'Parts must be above 0 and at most 1000.');
             } else {
@@ -150,7 +150,7 @@ final readonly class PlanDocument
         foreach ($root->items('plants') as $item) {
             $kind = $this->catalogue->plants[$item->text('kind')] ?? null;
             if (null === $kind) {
-                $item->refuse('kind', \sprintf('"%s" is not a plant Olvek knows.', mb_substr($item->text('kind'), 0, 60)));
+                $item->refuse('kind', \sprintf('“%s” is not a plant Olvek knows.', mb_substr($item->text('kind'), 0, 60)));
             }
             $pieces = $item->whole('pieces');
             $place = $item->number('place');
@@ -170,7 +170,7 @@ final readonly class PlanDocument
         foreach ($root->items('animals') as $item) {
             $kind = $this->catalogue->animals[$item->text('kind')] ?? null;
             if (null === $kind) {
-                $item->refuse('kind', \sprintf('"%s" is not an animal Olvek knows.', mb_substr($item->text('kind'), 0, 60)));
+                $item->refuse('kind', \sprintf('“%s” is not an animal Olvek knows.', mb_substr($item->text('kind'), 0, 60)));
             }
             $count = $item->whole('count');
             $day = $item->whole('day');

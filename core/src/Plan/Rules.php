@@ -175,7 +175,7 @@ final class Rules
         }
         foreach (array_count_values($ids) as $id => $times) {
             if ($times > 1 || 1 !== preg_match('/^[a-z0-9][a-z0-9-]{0,30}$/', (string) $id)) {
-                $this->add($path, \sprintf('"%s" must be an id of its own: small letters, digits and hyphens.', mb_substr((string) $id, 0, 40)));
+                $this->add($path, \sprintf('“%s” must be an id of its own: small letters, digits and hyphens.', mb_substr((string) $id, 0, 40)));
             }
         }
     }

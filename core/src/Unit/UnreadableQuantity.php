@@ -9,17 +9,17 @@ final class UnreadableQuantity extends \InvalidArgumentException
 {
     public static function empty(Unit $example): self
     {
-        return new self(\sprintf('Type a number, for example "%s".', trim('10 '.$example->symbol())));
+        return new self(\sprintf('Type a number, for example “%s”.', trim('10 '.$example->symbol())));
     }
 
     public static function notANumber(string $typed, Unit $example): self
     {
-        return new self(\sprintf('"%s" is not a number Olvek can read. Type for example "%s".', self::excerpt($typed), trim('10 '.$example->symbol())));
+        return new self(\sprintf('“%s” is not a number Olvek can read. Type for example “%s”.', self::excerpt($typed), trim('10 '.$example->symbol())));
     }
 
     public static function unknownUnit(string $name, Unit $example): self
     {
-        return new self(\sprintf('"%s" is not a unit Olvek knows here. Try "%s".', self::excerpt($name), '' === $example->symbol() ? 'a bare number' : $example->symbol()));
+        return new self(\sprintf('“%s” is not a unit Olvek knows here. Try “%s”.', self::excerpt($name), '' === $example->symbol() ? 'a bare number' : $example->symbol()));
     }
 
     public static function mismatch(Unit $from, Unit $to): self

@@ -194,9 +194,9 @@ final readonly class PlantFigure
         for ($n = 0; $n < 5; ++$n) {
             $turn = ($n / 4 - 0.5) * 2;
             $tipX = $x + $turn * 30;
-            $tipY = $n % 2 ? $ceiling - 1 : max($ceiling + 8, $y - $height * $this->pen->between(0.45, 0.8));
+            $tipY = 1 === $n % 2 ? $ceiling - 1 : max($ceiling + 8, $y - $height * $this->pen->between(0.45, 0.8));
             $stalks .= Pen::curve($x, $y, $x + $turn * 6, ($y + $tipY) / 2, $tipX, $tipY);
-            $leaves .= $n % 2 ? Pen::disc($tipX, $tipY, 13, 2.4) : Pen::leaf($tipX - 10, $tipY + 2, $tipX + 11, $tipY - 3, 7);
+            $leaves .= 1 === $n % 2 ? Pen::disc($tipX, $tipY, 13, 2.4) : Pen::leaf($tipX - 10, $tipY + 2, $tipX + 11, $tipY - 3, 7);
         }
 
         return [new Shape($stalks, 'stalk'), new Shape($leaves, 'leaf leaf-copper')];

@@ -11,6 +11,7 @@ use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Growth;
+use Olvek\Core\Plant\Role;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
@@ -24,7 +25,7 @@ final class Section
     private const WIDTH = 920.0;
     private const HEIGHT = 400.0;
     private const LEFT = 70.0;
-    private const GAP = 74.0;
+    private const GAP = 92.0;
     private const RIGHT = 64.0;
     private const ABOVE = 62.0;
     private const BELOW = 36.0;
@@ -33,6 +34,8 @@ final class Section
 
     /** @var list<Shape> */
     public array $back = [];
+    /** @var list<Shape> plants, to be clipped to the vessel */
+    public array $plants = [];
     /** @var list<Shape> */
     public array $front = [];
     /** @var list<Label> */
@@ -90,9 +93,18 @@ final class Section
         return $section;
     }
 
+    /** Where plants may show: between the panes, and in the air above the rim. */
+    public function clip(): string
+    {
+        $top = 0.0;
+
+        return Pen::rectangle($this->x(0), $top, $this->plan->vessel->length() * $this->scale, $this->floor - $top)
+            .Pen::rectangle($this->side(0), $top, $this->plan->vessel->width() * $this->scale, $this->floor - $top);
+    }
+
     public function viewBox(): string
     {
-        return sprintf('0 0 %d %d', self::WIDTH, self::HEIGHT);
+        return \sprintf('0 %s %d %s', Pen::n($this->top()), self::WIDTH, Pen::n(self::HEIGHT - $this->top()));
     }
 
     public function frontViewBox(): string
@@ -100,7 +112,36 @@ final class Section
         $width = $this->plan->vessel->length() * $this->scale;
         $top = $this->y($this->plan->vessel->height()) - 34;
 
-        return sprintf('%s %s %s %s', Pen::n($this->left - 8), Pen::n($top), Pen::n($width + 16), Pen::n($this->floor - $top + 10));
+        return \sprintf('%s %s %s %s', Pen::n($this->left - 8), Pen::n($top), Pen::n($width + 16), Pen::n($this->floor - $top + 10));
+    }
+
+    /** The front view with its measures, for narrow screens. */
+    public function frontBox(): string
+    {
+        return $this->box($this->left - 84, $this->sideLeft - 4);
+    }
+
+    /** The cut from front to back with its measures, for narrow screens. */
+    public function sideBox(): string
+    {
+        return $this->box($this->sideLeft - 4, $this->side($this->plan->vessel->width()) + self::RIGHT);
+    }
+
+    /** Width of the side view to that of the front view, percent: both keep one scale. */
+    public function sideShare(): string
+    {
+        return Pen::n(min(100.0, 100 * ($this->side($this->plan->vessel->width()) + self::RIGHT - $this->sideLeft + 4) / ($this->sideLeft - $this->left + 80)));
+    }
+
+    private function box(float $from, float $to): string
+    {
+        return \sprintf('%s %s %s %s', Pen::n($from), Pen::n($this->top()), Pen::n($to - $from), Pen::n(self::HEIGHT - $this->top()));
+    }
+
+    /** Room above the rim for the lamp, and for plants that grow out of the water. */
+    private function top(): float
+    {
+        return $this->y($this->plan->vessel->height()) - self::ABOVE + 18;
     }
 
     private function x(float $metres): float
@@ -194,17 +235,17 @@ final class Section
             $at = $start + $span * ($n + 0.5) / $count + $pen->between(-0.2, 0.2) * $span / $count;
             $tall = $clump->kind->height->value * $pen->between(0.72, 1.0) * (0.5 + 0.5 * $fresh);
             $room = max(0.01, $this->plan->waterLine - $this->plan->bed->meanDepth());
-            $drawn = \Olvek\Core\Plant\Role::Runner === $role || $role->hasLeavesInAir() ? $tall : min($tall, $room * $pen->between(0.86, 0.97));
+            $drawn = Role::Runner === $role || $role->hasLeavesInAir() ? $tall : min($tall, $room * $pen->between(0.86, 0.97));
             $figure = PlantFigure::draw($role, $clump->id.$n, $this->x($at), $this->y($this->plan->bed->meanDepth()), $drawn * $this->scale, $ceiling);
-            array_push($this->back, ...$figure);
+            array_push($this->plants, ...$figure);
             if (0 === $n % 3) {
                 $z = $zone + $pen->between(-0.4, 0.4) * $deep;
                 $z = max(0.02, min($width - 0.02, $z));
                 $ground = $this->plan->bed->depth(Side::Front) + ($this->plan->bed->depth(Side::Back) - $this->plan->bed->depth(Side::Front)) * $z / $width;
-                array_push($this->back, ...PlantFigure::draw($role, $clump->id.'s'.$n, $this->side($z), $this->y($ground), min($drawn, max(0.01, $this->plan->waterLine - $ground)) * $this->scale, $ceiling));
+                array_push($this->plants, ...PlantFigure::draw($role, $clump->id.'s'.$n, $this->side($z), $this->y($ground), min($drawn, max(0.01, $this->plan->waterLine - $ground)) * $this->scale, $ceiling));
             }
         }
-        $this->words[] = sprintf('%d %s of %s, %s %% along the front.', $clump->pieces, $clump->kind->piece.(1 === $clump->pieces ? '' : 's'), $clump->kind->common, Decimal::trimmed($clump->place * 100, 0));
+        $this->words[] = \sprintf('%d %s of %s, %s %% along the front.', $clump->pieces, $clump->kind->piece.(1 === $clump->pieces ? '' : 's'), $clump->kind->common, Decimal::trimmed($clump->place * 100, 0));
     }
 
     /** m from the front pane at which a clump stands: the low in front, the tall behind. */
@@ -221,7 +262,7 @@ final class Section
         $water = $this->plan->waterLine - $bed;
         foreach ($this->plan->groups as $group) {
             $pen = new Pen($group->id.$group->kind->id);
-            $size = max(7.0, AnimalFigure::length($group->kind) * $this->scale);
+            $size = max(9.0, AnimalFigure::length($group->kind) * $this->scale);
             for ($n = 0; $n < min(self::MOST_FIGURES, $group->count); ++$n) {
                 [$low, $high] = match ($group->kind->level) {
                     Level::Top => [0.72, 0.93],
@@ -232,7 +273,7 @@ final class Section
                 $shape = AnimalFigure::draw($group->kind->shape, $this->x($this->plan->vessel->length() * $pen->between(0.05, 0.95)), $this->y($bed + $water * $pen->between($low, $high)) - $lift, $size, $pen->between(0, 1) > 0.5 ? 1 : -1);
                 $this->front[] = $shape;
             }
-            $this->words[] = sprintf('%d %s.', $group->count, $group->kind->common);
+            $this->words[] = \sprintf('%d %s.', $group->count, $group->kind->common);
         }
     }
 
@@ -265,7 +306,7 @@ final class Section
             $this->labels[] = new Label($middle, $this->y($bed->meanDepth()) + 4, Decimal::trimmed($this->light->bed, 0), 'middle', 'light-number');
             $this->front[] = new Shape(Pen::line($middle, $this->y($line) + 12, $middle, $this->y($bed->meanDepth()) - 12), 'light-fall');
             $this->labels[] = new Label($middle, $this->y($bed->meanDepth()) + 18, 'µmol/m²/s', 'middle', 'dim dim-faint');
-            $this->words[] = sprintf('Light falls from %s at the surface to %s micromoles per square metre and second on the bed.', Decimal::trimmed($this->light->surface, 0), Decimal::trimmed($this->light->bed, 0));
+            $this->words[] = \sprintf('Light falls from %s at the surface to %s micromoles per square metre and second on the bed.', Decimal::trimmed($this->light->surface, 0), Decimal::trimmed($this->light->bed, 0));
         }
         foreach ([[Side::Front, $this->side(0) - 8, 'end'], [Side::Back, $right + 8, 'start']] as [$side, $x, $anchor]) {
             $soil = $bed->soil?->depth($side) ?? 0.0;
@@ -276,10 +317,10 @@ final class Section
                 $this->labels[] = new Label($x, $soilY, $length($soil), $anchor, 'dim dim-soil');
                 $this->labels[] = new Label($x, $capY, $length($cap), $anchor, 'dim dim-cap');
             }
-            $this->words[] = sprintf('At the %s %s of cap lie on %s of soil.', $side->value, $length($cap), $length($soil));
+            $this->words[] = \sprintf('At the %s %s of cap lie on %s of soil.', $side->value, $length($cap), $length($soil));
         }
-        $this->labels[] = new Label($this->side(0) + 4, $this->floor + 13, 'front', 'start', 'dim dim-faint');
-        $this->labels[] = new Label($right - 4, $this->floor + 13, 'back', 'end', 'dim dim-faint');
+        $this->labels[] = new Label($this->side(0), $this->floor + 27, 'front', 'start', 'dim dim-faint');
+        $this->labels[] = new Label($right, $this->floor + 27, 'back', 'end', 'dim dim-faint');
     }
 
     private function measure(float $from, float $to, string $text): void

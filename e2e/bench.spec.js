@@ -1,0 +1,239 @@
+import { test, expect, openShelf, startTank, openStage, change, choose, expectAccessible } from './keeper.js';
+
+const verdict = (page) => page.locator('.verdict-sentence');
+
+test('from an empty shelf to a judged tank', async ({ page }, info) => {
+    const name = `Gangway ${info.project.name}`;
+    await startTank(page, name);
+    await expect(verdict(page)).toContainText('without plants cannot balance');
+
+    await openStage(page, 'bed');
+    await choose(page, 'bed-soil-material', 'garden-loam');
+    await change(page, 'bed-soil-back', '1 in');
+    await expect(page.locator('#f-bed-soil-back')).toHaveValue('2.54');
+
+    await openStage(page, 'plants');
+    await choose(page, 'plants-add', 'limnophila-sessiliflora');
+    await change(page, 'plants-c1-pieces', '60');
+    await choose(page, 'plants-add', 'cryptocoryne-wendtii');
+    await change(page, 'plants-c2-pieces', '8');
+
+    await openStage(page, 'light');
+    await change(page, 'light-hours', '9');
+
+    await openStage(page, 'animals');
+    await choose(page, 'animals-add', 'heterandria-formosa');
+    await change(page, 'feeding-grams', '40 mg');
+    await expect(verdict(page)).toContainText(/This should hold\. .*\d(\.\d)? times the \d/);
+
+    await change(page, 'feeding-grams', '2 g');
+    await expect(verdict(page)).toContainText(/Not yet\. On day \d+ animals, soil and rot give off \d+ mg of nitrogen/);
+    await expect(page.locator('.last-change')).toContainText(/waste taken up .* → /);
+    await change(page, 'feeding-grams', '40 mg');
+
+    await page.reload();
+    await expect(verdict(page)).toContainText('This should hold.');
+    await openStage(page, 'animals');
+    await expect(page.locator('#f-feeding-grams')).toHaveValue('0.04');
+    await page.getByRole('link', { name: 'Olvek' }).click();
+    await expect(page.locator('.shelf-tank', { hasText: name })).toContainText('This should hold.');
+});
+
+test('a cap made thinner changes the drawing, the margin and its reasons', async ({ page }, info) => {
+    await startTank(page, `Cap ${info.project.name}`);
+    await openStage(page, 'bed');
+    const drawing = () => page.locator('.drawing-whole .cap').last().getAttribute('d');
+    const before = await drawing();
+    expect(await change(page, 'bed-cap-front', '1')).toBe(200);
+    expect(await drawing()).not.toBe(before);
+    const margin = page.locator('#margin-cap');
+    await expect(margin.locator('.state')).toHaveText('fails');
+    await margin.locator('summary').click();
+    await expect(margin.locator('.why-panel')).toContainText('1 cm of cap lies on 2.5 cm of soil');
+    await expect(margin.locator('.help')).toContainText('Lay the cap');
+});
+
+test('bad input is told beside its cause, keeps what was typed, and saves nothing', async ({ page }, info) => {
+    await startTank(page, `Bad ${info.project.name}`);
+    await openStage(page, 'bed');
+    expect(await change(page, 'bed-soil-front', '-3')).toBe(422);
+    await expect(page.locator('#f-bed-soil-front-error')).toContainText('between 0 cm and 200 cm');
+    await expect(page.locator('#f-bed-soil-front')).toHaveValue('-3');
+    await expect(page.locator('#f-bed-soil-front')).toBeFocused();
+    expect(await change(page, 'bed-cap-back', '5')).toBe(200);
+    await expect(page.locator('#f-bed-soil-front'), 'a later change does not lose it').toHaveValue('-3');
+    expect(await change(page, 'bed-cap-back', '60')).toBe(422);
+    await expect(page.locator('#f-bed-cap-back-error')).toContainText('above the rim');
+    await page.reload();
+    await openStage(page, 'bed');
+    await expect(page.locator('#f-bed-soil-front')).toHaveValue('2.5');
+    await expect(page.locator('#f-bed-cap-back')).toHaveValue('5');
+});
+
+test('two windows: the second is told and may send again', async ({ page, context }, info) => {
+    await startTank(page, `Twice ${info.project.name}`);
+    const second = await context.newPage();
+    await second.goto(page.url());
+    await openStage(page, 'light');
+    await openStage(second, 'light');
+    expect(await change(page, 'light-hours', '9')).toBe(200);
+    expect(await change(second, 'light-hours', '6')).toBe(409);
+    await expect(second.locator('[data-notice]')).toContainText('changed in another window');
+    await expect(second.locator('#f-light-hours')).toHaveValue('6');
+    await second.locator('#f-light-hours').focus();
+    const answered = second.waitForResponse((response) => response.url().includes('/edit'));
+    await second.keyboard.press('Enter');
+    expect((await answered).status()).toBe(200);
+    await page.reload();
+    await openStage(page, 'light');
+    await expect(page.locator('#f-light-hours')).toHaveValue('6');
+});
+
+test('undo and redo', async ({ page }, info) => {
+    await startTank(page, `Undo ${info.project.name}`);
+    await openStage(page, 'light');
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+    await change(page, 'light-lumens', '3000');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.locator('#f-light-lumens')).toHaveValue('2000');
+    await page.getByRole('button', { name: 'Redo' }).click();
+    await expect(page.locator('#f-light-lumens')).toHaveValue('3000');
+    await expect(page.getByRole('button', { name: 'Redo' })).toBeDisabled();
+});
+
+test('a mix, the ledger of a day and the bags to buy', async ({ page }) => {
+    await openShelf(page);
+    await page.getByRole('heading', { name: 'Waiting hall' }).click();
+    await openStage(page, 'bed');
+    await expect(page.locator('#f-bed-soil-material')).toHaveValue('mix');
+    await expect(page.getByLabel('parts of peat')).toHaveValue('2');
+    await page.locator('.ledger select').selectOption('60');
+    await expect(page.locator('#ledger-title')).toHaveText('Nitrogen ledger, day 60');
+    await page.locator('.take input').fill('5 L');
+    await page.locator('.take input').press('Tab');
+    await expect(page.locator('.take tr', { hasText: 'Coarse sand' })).toContainText('2 bags');
+    await page.locator('.take input').fill('lots');
+    await page.locator('.take input').press('Tab');
+    await expect(page.locator('#bag-error')).toContainText('not a number');
+    await expect(page.locator('.take input')).toHaveValue('lots');
+});
+
+test('units are switched anywhere and typed in either', async ({ page }, info) => {
+    test.skip(info.project.name === 'phone', 'the choice belongs to the keeper, whom both screens share');
+    await startTank(page, 'Inches');
+    await page.getByRole('button', { name: 'in · gal' }).click();
+    await openStage(page, 'vessel');
+    await expect(page.locator('#f-vessel-length')).toHaveValue('23.62');
+    await change(page, 'vessel-length', '50 cm');
+    await expect(page.locator('#f-vessel-length')).toHaveValue('19.69');
+    await change(page, 'waterLine', '12 1/2');
+    await expect(page.locator('#f-waterLine')).toHaveValue('12.5');
+    await page.getByRole('button', { name: 'cm · L' }).click();
+    await openStage(page, 'vessel');
+    await expect(page.locator('#f-vessel-length')).toHaveValue('50');
+    await expect(page.locator('#f-waterLine')).toHaveValue('31.75');
+});
+
+test('the page shows what the computation says', async ({ page }) => {
+    const { execFileSync } = await import('node:child_process');
+    await openShelf(page);
+    await page.getByRole('heading', { name: 'Terrace' }).click();
+    const plan = await (await page.request.get(`${page.url()}/plan.json`)).text();
+    const said = JSON.parse(execFileSync('php', ['bin/console', 'olvek:judge', '-', '--format=json'], { input: plan, env: { ...process.env, APP_ENV: 'test' } }));
+    await expect(verdict(page)).toContainText(said.verdict);
+    for (const margin of said.margins) {
+        await expect(page.locator(`#margin-${margin.id} .margin-value`)).toHaveText(margin.shown);
+    }
+});
+
+test('by keyboard alone', async ({ page }, info) => {
+    test.skip(info.project.name === 'phone', 'a phone has no keyboard');
+    await page.goto('/sign-in');
+    const tabTo = async (match) => {
+        for (let n = 0; n < 80; n += 1) {
+            await page.keyboard.press('Tab');
+            if (await page.evaluate((selector) => document.activeElement.matches(selector), match)) {
+                return;
+            }
+        }
+        throw new Error(`${match} cannot be reached`);
+    };
+    await tabTo('form[action="/demo"] button');
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveTitle(/Shelf/);
+    await tabTo('a[href="/tanks/new"]');
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveTitle(/Start a tank/);
+    await tabTo('#f-name');
+    await page.keyboard.type('Keys');
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveTitle(/Keys/);
+    await tabTo('#light > summary');
+    await page.keyboard.press('Enter');
+    await tabTo('#f-light-hours');
+    await page.keyboard.type('7');
+    await page.keyboard.press('Tab');
+    await expect(page.locator('.last-change')).toContainText('hours of light 8 h → 7 h');
+    await expect(page.locator('#f-light-landing')).toBeFocused();
+    await tabTo('#plants > summary');
+    await page.keyboard.press('Space');
+    await tabTo('#f-plants-add');
+    await page.keyboard.type('Java fern');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Tab');
+    await expect(page.locator('#plants')).toContainText('Microsorum pteropus');
+});
+
+test.describe('without scripts', () => {
+    test.use({ javaScriptEnabled: false });
+    test('the same forms work by their buttons', async ({ page }, info) => {
+        await startTank(page, `Plain ${info.project.name}`);
+        await page.locator('#plants > summary').click();
+        await page.locator('#f-plants-add').selectOption('vallisneria-spiralis');
+        await page.locator('#plants').getByRole('button', { name: 'Judge and save' }).click();
+        await page.locator('#plants > summary').click();
+        await page.locator('#f-plants-c1-pieces').fill('25');
+        await page.locator('#plants').getByRole('button', { name: 'Judge and save' }).click();
+        await expect(page.locator('.last-change')).toContainText('pieces 10 → 25');
+        await page.locator('#light > summary').click();
+        await page.locator('#f-light-hours').fill('33');
+        await page.locator('#light').getByRole('button', { name: 'Judge and save' }).click();
+        await expect(page.locator('#f-light-hours-error')).toContainText('between 0 h and 24 h');
+        await page.locator('#f-light-hours').fill('10');
+        await page.locator('#f-light-hours').press('Enter');
+        await expect(page.locator('.last-change')).toContainText('8 h → 10 h');
+        await page.getByRole('button', { name: 'Undo' }).click();
+        await page.locator('#light > summary').click();
+        await expect(page.locator('#f-light-hours')).toHaveValue('8');
+        await page.locator('.ledger select').selectOption('28');
+        await page.getByRole('button', { name: 'Show' }).click();
+        await expect(page.locator('#ledger-title')).toHaveText('Nitrogen ledger, day 28');
+    });
+});
+
+test('fits its screen', async ({ page }, info) => {
+    await openShelf(page);
+    await page.getByRole('heading', { name: 'Waiting hall' }).click();
+    await expect(page.locator('.stage[open]')).toBeVisible();
+    const { height, width, wide, tall } = await page.evaluate(() => ({ height: innerHeight, width: innerWidth, wide: document.documentElement.scrollWidth, tall: document.documentElement.scrollHeight }));
+    expect(wide).toBeLessThanOrEqual(width);
+    if (info.project.name === 'desk') {
+        expect(tall).toBeLessThanOrEqual(height);
+    }
+});
+
+for (const colorScheme of ['light', 'dark']) {
+    test.describe(`${colorScheme}`, () => {
+        test.use({ colorScheme });
+        test('nothing for axe to find on the Bench, at any stage', async ({ page }) => {
+            await openShelf(page);
+            await page.getByRole('heading', { name: 'Waiting hall' }).click();
+            for (const stage of ['vessel', 'bed', 'light', 'plants', 'water', 'animals']) {
+                await openStage(page, stage);
+                await expectAccessible(page);
+            }
+            await page.locator('#margin-uptake summary').click();
+            await expectAccessible(page);
+        });
+    });
+}

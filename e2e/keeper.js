@@ -1,0 +1,70 @@
+/** What every browser test begins with: a page that must stay silent, keep to its host, and opens the ferry landing's shelf. */
+import { test as base, expect } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
+
+export const test = base.extend({
+    page: async ({ page, baseURL }, use) => {
+        const complaints = [];
+        page.on('pageerror', (error) => complaints.push(error.message));
+        page.on('console', (message) => {
+            // A refusal (409, 413, 422) shows in Chromium's console as a failed load; that one is wanted.
+            if (message.type() === 'error' && !/status of (401|409|413|422)/.test(message.text())) {
+                complaints.push(message.text());
+            }
+        });
+        page.on('request', (request) => {
+            if (!request.url().startsWith(baseURL) && !request.url().startsWith('data:')) {
+                complaints.push(`left for ${request.url()}`);
+            }
+        });
+        await use(page);
+        expect(complaints).toEqual([]);
+    },
+});
+export { expect };
+
+export async function openShelf(page) {
+    await page.goto('/sign-in');
+    await page.getByRole('button', { name: 'Open the ferry landing’s shelf' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('The ferry landing’s shelf');
+}
+
+/** A tank of the test's own, so that tests do not meet on one. */
+export async function startTank(page, name) {
+    await openShelf(page);
+    await page.getByRole('link', { name: 'Start a tank' }).click();
+    await page.getByLabel('name of the tank').fill(name);
+    await page.getByRole('button', { name: 'Put it on the Bench' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
+}
+
+export async function openStage(page, id) {
+    const stage = page.locator(`#${id}`);
+    if (!(await stage.evaluate((details) => details.open))) {
+        await stage.locator('> summary').click();
+    }
+    await expect(stage.locator('.stage-body')).toBeVisible();
+}
+
+/** Types into a field and leaves it; waits until the answer is in. */
+export async function change(page, id, text) {
+    const answered = page.waitForResponse((response) => response.url().includes('/edit'));
+    const field = page.locator(`#f-${id}`);
+    await field.fill(text);
+    await field.press('Tab');
+    const response = await answered;
+    await expect(page.locator('body')).not.toHaveAttribute('aria-busy', 'true');
+    return response.status();
+}
+
+export async function choose(page, id, value) {
+    const answered = page.waitForResponse((response) => response.url().includes('/edit'));
+    await page.locator(`#f-${id}`).selectOption(value);
+    await answered;
+    await expect(page.locator('body')).not.toHaveAttribute('aria-busy', 'true');
+}
+
+export async function expectAccessible(page) {
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+    expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join('; ')}`)).toEqual([]);
+}

@@ -1,0 +1,32 @@
+import { defineConfig } from '@playwright/test';
+
+const port = process.env.E2E_PORT ?? '8097';
+const quiet = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+
+export default defineConfig({
+    testDir: 'e2e',
+    outputDir: 'var/e2e',
+    workers: 2,
+    fullyParallel: true,
+    forbidOnly: true,
+    retries: 0,
+    timeout: 30_000,
+    reporter: 'list',
+    use: {
+        baseURL: `http://127.0.0.1:${port}`,
+        locale: 'en-GB',
+        launchOptions: { executablePath: '/usr/bin/chromium', args: quiet },
+    },
+    projects: [
+        { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
+        { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } },
+    ],
+    webServer: {
+        command: 'rm -f var/e2e.db var/e2e.db-wal var/e2e.db-shm && exec bin/demo',
+        url: `http://127.0.0.1:${port}/sign-in`,
+        env: { PORT: port, DATABASE_URL: 'sqlite:///%kernel.project_dir%/var/e2e.db' },
+        timeout: 120_000,
+        reuseExistingServer: false,
+        gracefulShutdown: { signal: 'SIGTERM', timeout: 3000 },
+    },
+});

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Site;
+
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Exception\InvalidOptionException;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+
+/** The options that Olvek's commands share. A wrong one is a usage error (exit 2). */
+final class FormatOption
+{
+    public static function add(Command $command): void
+    {
+        $command->addOption('format', null, InputOption::VALUE_REQUIRED, 'text or json', 'text');
+    }
+
+    public static function read(InputInterface $input): string
+    {
+        $format = self::text($input, 'format');
+
+        return \in_array($format, ['text', 'json'], true) ? $format : throw self::wrong('--format is text or json');
+    }
+
+    /** An option's text, empty where it was left out. */
+    public static function text(InputInterface $input, string $option): string
+    {
+        $value = $input->getOption($option);
+
+        return \is_string($value) ? $value : '';
+    }
+
+    /** An option's number, null where it was left out. */
+    public static function number(InputInterface $input, string $option, float $least, float $most): ?float
+    {
+        $text = self::text($input, $option);
+        if ('' === $text) {
+            return null;
+        }
+        if (!is_numeric($text) || (float) $text < $least || (float) $text > $most) {
+            throw self::wrong(\sprintf('--%s is a number from %g to %g', $option, $least, $most));
+        }
+
+        return (float) $text;
+    }
+
+    /** A number that must be given. */
+    public static function needed(InputInterface $input, string $option, float $least, float $most): float
+    {
+        return self::number($input, $option, $least, $most) ?? throw self::wrong("--$option is missing");
+    }
+
+    public static function wrong(string $why): InvalidOptionException
+    {
+        return new InvalidOptionException($why.'.');
+    }
+
+    /** @param array<string, mixed> $data */
+    public static function json(array $data): string
+    {
+        return json_encode($data, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION);
+    }
+}

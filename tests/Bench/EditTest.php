@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Bench;
+
+use Olvek\Tests\BenchTestCase;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class EditTest extends BenchTestCase
+{
+    public function testAChangeIsKeptAsARevisionAndJudged(): void
+    {
+        $this->send(['bed.soil.back' => '2 in']);
+        self::assertResponseRedirects();
+        $this->browser->followRedirect();
+
+        self::assertSame(0.0508, $this->plan()->bed->soil?->back);
+        self::assertSame(2, $this->stored()->head());
+        self::assertStringContainsString('soil at the back 2.5 cm → 5.08 cm', $this->text('.last-change'));
+        self::assertStringContainsString('cap over soil 2 × → 1 ×', $this->text('.last-change'));
+    }
+
+    public function testAWholeFormSentBackUnchangedMakesNoRevision(): void
+    {
+        $page = $this->browser->request('GET', "/tanks/$this->tank");
+        $this->browser->submit($page->filter('#edit button')->form());
+
+        self::assertResponseRedirects();
+        self::assertSame(1, $this->revisions());
+    }
+
+    /** @return iterable<string, array{array<string, string>, string, string}> */
+    public static function refused(): iterable
+    {
+        yield 'negative depth' => [['bed.soil.front' => '-2'], 'f-bed-soil-front', 'between 0 cm and 200 cm'];
+        yield 'above the rim' => [['bed.cap.back' => '50 cm'], 'f-bed-cap-back', 'above the rim'];
+        yield 'water under the bed' => [['waterLine' => '3 cm'], 'f-bed-cap-front', 'must stand at least'];
+        yield 'not a number' => [['light.hours' => 'all day'], 'f-light-hours', '“all day” is not a number'];
+        yield 'unknown plant' => [['plants.add' => 'plastic-palm'], 'f-plants-add', 'Choose a plant'];
+        yield 'unknown soil' => [['bed.soil.material' => 'moon-dust'], 'f-bed-soil-material', 'Choose a soil'];
+        yield 'no pieces' => [['plants.c1.pieces' => '0'], 'f-plants-c1-pieces', 'or remove the clump'];
+        yield 'nothing typed' => [['vessel.length' => ''], 'f-vessel-length', 'Type a number'];
+    }
+
+    /** @param array<string, string> $edits */
+    #[DataProvider('refused')]
+    public function testBadInputIsToldBesideItsCauseAndNothingIsSaved(array $edits, string $field, string $words): void
+    {
+        $before = $this->plan();
+        $this->send($edits);
+
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString($words, $this->text("#$field-error"));
+        self::assertSame("$field-error", $this->browser->getCrawler()->filter("#$field")->attr('aria-describedby'));
+        self::assertSelectorExists(".stage[open] #$field");
+        self::assertEquals($before, $this->plan());
+        self::assertSame(1, $this->revisions());
+    }
+
+    public function testOneBadEntryKeepsTheGoodOnesTypedButUnsaved(): void
+    {
+        $this->send(['light.hours' => '40', 'light.lumens' => '1234', 'waterLine' => 'high']);
+
+        self::assertResponseStatusCodeSame(422);
+        self::assertSame(['40', '1234', 'high'], array_map(fn (string $id): ?string => $this->browser->getCrawler()->filter("#f-$id")->attr('value'), ['light-hours', 'light-lumens', 'waterLine']));
+        self::assertSame(2000.0, $this->plan()->lamp->lumens);
+    }
+
+    public function testAStaleEditIsToldAndLosesNothing(): void
+    {
+        $this->send(['light.hours' => '9']);
+        $this->send(['light.hours' => '6', 'light.lumens' => '2000'], base: 1);
+
+        self::assertResponseStatusCodeSame(409);
+        self::assertStringContainsString('changed in another window', $this->text('.notice'));
+        self::assertSame('6', $this->browser->getCrawler()->filter('#f-light-hours')->attr('value'), 'what was typed stands');
+        self::assertSame(9.0, $this->plan()->lamp->hours, 'what was saved stands');
+        self::assertSame('2', $this->browser->getCrawler()->filter('#edit input[name="base"]')->attr('value'), 'sending it again works');
+    }
+
+    public function testAnExpiredFormIsToldAndLosesNothing(): void
+    {
+        $this->browser->request('POST', "/tanks/$this->tank/edit", ['_token' => 'old', 'base' => '1', 'edits' => ['light.hours' => '6']]);
+
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('open too long', $this->text('.notice'));
+        self::assertSame('6', $this->browser->getCrawler()->filter('#f-light-hours')->attr('value'));
+        self::assertSame(1, $this->revisions());
+    }
+
+    public function testWhatWasTypedOutlivesTheSession(): void
+    {
+        $this->browser->getCookieJar()->clear();
+        $this->browser->request('POST', "/tanks/$this->tank/edit", ['base' => '1', 'edits' => ['light.hours' => '6']]);
+        self::assertResponseRedirects('/sign-in');
+        $page = $this->browser->followRedirect();
+        $this->browser->submit($page->selectButton('Sign in')->form(), ['name' => 'Runa', 'password' => 'a long enough word']);
+        $this->browser->followRedirect();
+
+        self::assertStringContainsString('had been signed out', $this->text('.notice'));
+        self::assertSame('6', $this->browser->getCrawler()->filter('#f-light-hours')->attr('value'));
+        self::assertSame(1, $this->revisions());
+    }
+
+    public function testUndoAndRedoWalkTheRevisions(): void
+    {
+        $this->send(['light.hours' => '9']);
+        $this->send(['light.hours' => '10']);
+        $this->send([], step: 'undo');
+        self::assertSame(9.0, $this->plan()->lamp->hours);
+        $this->send([], step: 'undo');
+        $this->send([], step: 'undo');
+        self::assertSame(8.0, $this->plan()->lamp->hours);
+        $this->send([], step: 'redo');
+        $this->send([], step: 'redo');
+        $this->send([], step: 'redo');
+        self::assertSame(10.0, $this->plan()->lamp->hours);
+        $this->send([], step: 'undo');
+        $this->send(['light.hours' => '7']);
+        $this->send([], step: 'redo');
+        self::assertSame(7.0, $this->plan()->lamp->hours, 'a new change starts a branch; the old one stays stored');
+        self::assertSame(4, $this->revisions());
+        $this->send([], base: 1, step: 'undo');
+        self::assertResponseStatusCodeSame(409);
+    }
+
+    public function testOnlyChangedPartsTravel(): void
+    {
+        $this->send(['plants.c2.pieces' => '30'], parts: true);
+        self::assertResponseIsSuccessful();
+        $answer = json_decode((string) $this->browser->getResponse()->getContent(), true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($answer);
+        self::assertSame(2, $answer['base']);
+        self::assertIsArray($answer['parts']);
+        $names = array_keys($answer['parts']);
+        self::assertContains('stage-plants', $names);
+        self::assertContains('section', $names);
+        self::assertNotContains('stage-vessel', $names);
+        self::assertNotContains('stage-light', $names);
+    }
+
+    public function testRefusedPartsCarryTheReason(): void
+    {
+        $this->send(['plants.c2.pieces' => 'many'], parts: true);
+        self::assertResponseStatusCodeSame(422);
+        $answer = (string) $this->browser->getResponse()->getContent();
+        self::assertStringContainsString('is not a number', $answer);
+        self::assertStringContainsString('many', $answer);
+    }
+
+    public function testScriptInANameStaysText(): void
+    {
+        $this->send(['name' => '<script>alert(1)</script>']);
+        $this->browser->followRedirect();
+        self::assertSame('<script>alert(1)</script>', $this->text('h1'));
+        self::assertStringNotContainsString('<script>alert', (string) $this->browser->getResponse()->getContent());
+    }
+
+    public function testViewQuestionsAreAnsweredWithoutTouchingThePlan(): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank?day=60&bag=5+L");
+        self::assertSame('Nitrogen ledger, day 60', $this->text('#ledger-title'));
+        self::assertSame(['6.8 L', '10.5 kg', '2 bags'], array_map(fn (int $n): string => $this->text(".take tr:contains('Coarse sand') td:nth-of-type($n)"), [1, 2, 3]));
+        foreach (['day=-5', 'day=x', 'day[]=3', 'bag=0', 'bag=lots', 'bag[]=1'] as $query) {
+            $this->browser->request('GET', "/tanks/$this->tank?$query");
+            self::assertLessThan(500, $this->browser->getResponse()->getStatusCode(), $query);
+        }
+        $this->browser->request('GET', "/tanks/$this->tank?bag=lots");
+        self::assertStringContainsString('“lots” is not a number', $this->text('#bag-error'));
+        self::assertSame(1, $this->revisions());
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Bench;
+
+use Olvek\Account\KeeperRepository;
+use Olvek\Tests\BenchTestCase;
+use Symfony\Component\Routing\RouterInterface;
+
+final class RightsTest extends BenchTestCase
+{
+    /** Every route that names a tank, asked by the wrong keeper, by nobody, and for tanks that are none. */
+    public function testNobodyElseReadsOrChangesATank(): void
+    {
+        $other = $this->service(KeeperRepository::class)->enrol('Odd', 'Odd', 'another long word');
+        $foreign = $this->newTank($other);
+        $routes = array_filter($this->service(RouterInterface::class)->getRouteCollection()->all(), static fn ($route): bool => str_contains($route->getPath(), '{tank}'));
+        self::assertGreaterThanOrEqual(5, \count($routes));
+        foreach ($routes as $name => $route) {
+            foreach ($route->getMethods() as $method) {
+                foreach ([$foreign, '01890000-0000-7000-8000-000000000000', 'nonsense'] as $tank) {
+                    $this->browser->request($method, str_replace('{tank}', $tank, $route->getPath()), ['base' => 1, 'edits' => ['name' => 'Taken']]);
+                    self::assertResponseStatusCodeSame(404, "$method $name $tank");
+                }
+            }
+        }
+        self::assertSame('Waiting hall', $this->stored($foreign)->name());
+        self::assertSame(1, $this->stored($foreign)->head());
+        $this->browser->getCookieJar()->clear();
+        foreach ($routes as $name => $route) {
+            foreach ($route->getMethods() as $method) {
+                $this->browser->request($method, str_replace('{tank}', $foreign, $route->getPath()));
+                self::assertResponseRedirects('/sign-in', null, "$method $name");
+            }
+        }
+    }
+
+    public function testTheShelfShowsOnlyOnesOwn(): void
+    {
+        $other = $this->service(KeeperRepository::class)->enrol('Odd', 'Odd', 'another long word');
+        $foreign = $this->newTank($other);
+        $this->browser->request('GET', '/');
+
+        self::assertSelectorExists("a[href=\"/tanks/$this->tank\"]");
+        self::assertSelectorNotExists("a[href=\"/tanks/$foreign\"]");
+    }
+
+    public function testAStrangerWithScriptsIsToldToSignIn(): void
+    {
+        $this->browser->getCookieJar()->clear();
+        $this->browser->request('POST', "/tanks/$this->tank/edit", server: ['HTTP_ACCEPT' => 'application/json']);
+        self::assertResponseStatusCodeSame(401);
+        self::assertStringContainsString('Sign in again', (string) $this->browser->getResponse()->getContent());
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Handbook;
+
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** The commands as a shell runs them: output, reasons on standard error, exit codes. */
+final class CommandsTest extends TestCase
+{
+    private const ROOT = __DIR__.'/../..';
+
+    /** @return array{int, string, string} */
+    private static function run_(string $arguments, string $input = ''): array
+    {
+        $process = proc_open('exec '.\PHP_BINARY.' bin/console --env=test '.$arguments, [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, self::ROOT);
+        self::assertIsResource($process);
+        fwrite($pipes[0], $input);
+        fclose($pipes[0]);
+        $out = (string) stream_get_contents($pipes[1]);
+        $err = (string) stream_get_contents($pipes[2]);
+
+        return [proc_close($process), $out, $err];
+    }
+
+    public function testJudgesAPlanForPeople(): void
+    {
+        [$code, $out, $err] = self::run_('olvek:judge demo/waiting-hall.plan.json');
+        self::assertSame([0, ''], [$code, $err]);
+        self::assertStringContainsString('This should hold.', $out);
+        self::assertStringContainsString('Waste taken up', $out);
+    }
+
+    public function testJudgesAPlanForMachines(): void
+    {
+        [$code, $out] = self::run_('olvek:judge - --format=json --day=60', (string) file_get_contents(self::ROOT.'/demo/waiting-hall.plan.json'));
+        $data = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertSame(0, $code);
+        self::assertIsArray($data);
+        self::assertSame('good', $data['state']);
+        self::assertSame(60.0, $data['ledger']['day'] ?? null);
+        self::assertSame(['uptake', 'planted', 'cap', 'light', 'room'], array_column($data['margins'], 'id'));
+    }
+
+    public function testABadPlanEndsWithOneAndItsReasons(): void
+    {
+        [$code, $out, $err] = self::run_('olvek:judge -', '{"format": "olvek.plan", "version": 1}');
+        self::assertSame([1, ''], [$code, $out]);
+        self::assertStringContainsString('vessel: This is missing', $err);
+        self::assertSame(1, self::run_('olvek:judge no-such-file.json')[0]);
+    }
+
+    #[TestWith(['olvek:judge'])]
+    #[TestWith(['olvek:judge demo/galley.plan.json --format=xml'])]
+    #[TestWith(['olvek:judge demo/galley.plan.json --day=soon'])]
+    #[TestWith(['olvek:chem wine'])]
+    #[TestWith(['olvek:chem ammonia'])]
+    #[TestWith(['olvek:chem ammonia --ph=acid'])]
+    #[TestWith(['olvek:chem carbonate --kh=6'])]
+    #[TestWith(['olvek:convert 3 l cm'])]
+    #[TestWith(['olvek:convert three l ml'])]
+    #[TestWith(['olvek:convert 3 NO3 P'])]
+    #[TestWith(['olvek:convert 3 firkin l'])]
+    #[TestWith(['olvek:convert 3 l'])]
+    public function testAWrongCallEndsWithTwo(string $arguments): void
+    {
+        [$code, $out, $err] = self::run_($arguments);
+        self::assertSame([2, ''], [$code, $out]);
+        self::assertNotSame('', $err);
+    }
+
+    /** Numbers from the published tables that core/tests/Reference holds. */
+    #[TestWith(['olvek:convert 29 usgal l', '109.776941736', 109.776941736])]
+    #[TestWith(['olvek:convert 30 NO3 N', 'N', 6.777])]
+    #[TestWith(['olvek:chem ammonia --ph=8 --temp=25', 'unionisedShare', 0.0538])]
+    #[TestWith(['olvek:chem oxygen --temp=20', 'saturation', 9.09])]
+    #[TestWith(['olvek:chem carbonate --kh=0 --co2=0.477 --temp=25', 'pH', 5.65])]
+    public function testSumsAgreeWithTheTables(string $arguments, string $name, float $expected): void
+    {
+        [$code, $out] = self::run_($arguments.' --format=json');
+        self::assertSame(0, $code);
+        $data = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($data);
+        $value = $data['value'] ?? $data[$name]['value'] ?? null;
+        self::assertIsFloat($value);
+        self::assertEqualsWithDelta($expected, $value, 0.005 * $expected);
+        self::assertStringContainsString('N' === $name || is_numeric($name) ? '' : $name, self::run_($arguments)[1]);
+    }
+}
