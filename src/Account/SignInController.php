@@ -18,14 +18,14 @@ final class SignInController extends AbstractController
     public const DEMO_KEEPER = 'ferry-landing';
 
     #[Route('/sign-in', name: 'account_sign_in', methods: ['GET', 'POST'])]
-    public function signIn(AuthenticationUtils $last): Response
+    public function signIn(AuthenticationUtils $last, Picture $picture): Response
     {
         if (null !== $this->getUser()) {
             return $this->redirectToRoute('shelf');
         }
         $error = $last->getLastAuthenticationError();
 
-        return $this->render('account/sign_in.html.twig', ['name' => $last->getLastUsername(), 'error' => $error],
+        return $this->render('account/sign_in.html.twig', ['name' => $last->getLastUsername(), 'error' => $error, 'section' => $picture->section()],
             new Response(status: null === $error ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 

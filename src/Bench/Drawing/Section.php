@@ -31,6 +31,7 @@ final class Section
     private const BELOW = 36.0;
     /** Most figures drawn of one clump or group; more would only blur. */
     private const MOST_FIGURES = 16;
+    private const FEW_FIGURES = 6;
 
     /** @var list<Shape> */
     public array $back = [];
@@ -53,6 +54,8 @@ final class Section
         private readonly ClumpLight $light,
         private readonly UnitSystem $units,
         private readonly float $day,
+        private readonly int $mostFigures = self::MOST_FIGURES,
+        private readonly bool $frontOnly = false,
     ) {
         $vessel = $plan->vessel;
         $this->scale = min(
@@ -82,7 +85,7 @@ final class Section
     /** The front view alone, small, without words: for the shelf. */
     public static function thumbnail(Plan $plan, ClumpLight $light): self
     {
-        $section = new self($plan, $light, UnitSystem::Metric, 60.0);
+        $section = new self($plan, $light, UnitSystem::Metric, 60.0, self::FEW_FIGURES, true);
         $section->water();
         $section->lamp();
         $section->bed();
@@ -159,10 +162,18 @@ final class Section
         return $this->floor - $metres * $this->scale;
     }
 
+    /** @return list<array{float, float}> left edge and length (m) of each view */
+    private function views(): array
+    {
+        $front = [$this->x(0), $this->plan->vessel->length()];
+
+        return $this->frontOnly ? [$front] : [$front, [$this->side(0), $this->plan->vessel->width()]];
+    }
+
     private function water(): void
     {
         $height = $this->plan->waterLine * $this->scale;
-        foreach ([[$this->x(0), $this->plan->vessel->length()], [$this->side(0), $this->plan->vessel->width()]] as [$x, $length]) {
+        foreach ($this->views() as [$x, $length]) {
             $this->back[] = new Shape(Pen::rectangle($x, $this->y($this->plan->waterLine), $length * $this->scale, $height), 'water');
         }
     }
@@ -175,7 +186,7 @@ final class Section
         $rim = $this->y($this->plan->vessel->height());
         $line = $this->y($this->plan->waterLine);
         $bed = $this->y($this->plan->bed->meanDepth());
-        foreach ([[$this->x(0), $this->plan->vessel->length()], [$this->side(0), $this->plan->vessel->width()]] as [$x, $length]) {
+        foreach ($this->views() as [$x, $length]) {
             $w = $length * $this->scale;
             $top = $rim - 22;
             $this->back[] = new Shape(Pen::polygon([[$x + $w * 0.14, $top], [$x + $w * 0.86, $top], [$x + $w, $line], [$x, $line]]), 'light-air');
@@ -197,6 +208,9 @@ final class Section
         $this->front[] = new Shape(Pen::rectangle($this->x(0), $this->y($bed->meanDepth()), $length * $this->scale, ($bed->meanDepth() - $soil) * $this->scale), 'cap');
         $this->front[] = new Shape(Pen::rectangle($this->x(0), $this->y($soil), $length * $this->scale, $soil * $this->scale), 'soil');
 
+        if ($this->frontOnly) {
+            return;
+        }
         $soilFront = $bed->soil?->depth(Side::Front) ?? 0.0;
         $soilBack = $bed->soil?->depth(Side::Back) ?? 0.0;
         $this->front[] = new Shape(Pen::polygon([
@@ -222,7 +236,7 @@ final class Section
         $role = $clump->kind->role;
         $length = $this->plan->vessel->length();
         $width = $this->plan->vessel->width();
-        $count = min(self::MOST_FIGURES, $clump->pieces);
+        $count = min($this->mostFigures, $clump->pieces);
         // A clump is drawn half again as long as it is deep, within the glass.
         $span = min($length, max(sqrt($clump->area() * 1.5), $clump->area() / $width));
         $deep = min($width, $clump->area() / max($span, 1e-6));
@@ -238,7 +252,7 @@ final class Section
             $drawn = Role::Runner === $role || $role->hasLeavesInAir() ? $tall : min($tall, $room * $pen->between(0.86, 0.97));
             $figure = PlantFigure::draw($role, $clump->id.$n, $this->x($at), $this->y($this->plan->bed->meanDepth()), $drawn * $this->scale, $ceiling);
             array_push($this->plants, ...$figure);
-            if (0 === $n % 3) {
+            if (0 === $n % 3 && !$this->frontOnly) {
                 $z = $zone + $pen->between(-0.4, 0.4) * $deep;
                 $z = max(0.02, min($width - 0.02, $z));
                 $ground = $this->plan->bed->depth(Side::Front) + ($this->plan->bed->depth(Side::Back) - $this->plan->bed->depth(Side::Front)) * $z / $width;
@@ -263,7 +277,7 @@ final class Section
         foreach ($this->plan->groups as $group) {
             $pen = new Pen($group->id.$group->kind->id);
             $size = max(9.0, AnimalFigure::length($group->kind) * $this->scale);
-            for ($n = 0; $n < min(self::MOST_FIGURES, $group->count); ++$n) {
+            for ($n = 0; $n < min($this->mostFigures, $group->count); ++$n) {
                 [$low, $high] = match ($group->kind->level) {
                     Level::Top => [0.72, 0.93],
                     Level::Middle => [0.3, 0.75],
@@ -280,7 +294,7 @@ final class Section
     private function glass(): void
     {
         $height = $this->plan->vessel->height();
-        foreach ([[$this->x(0), $this->plan->vessel->length()], [$this->side(0), $this->plan->vessel->width()]] as [$x, $length]) {
+        foreach ($this->views() as [$x, $length]) {
             $w = $length * $this->scale;
             $this->front[] = new Shape('M'.Pen::at($x, $this->y($height)).'V'.Pen::n($this->floor).'H'.Pen::n($x + $w).'V'.Pen::n($this->y($height)), 'glass');
             $this->front[] = new Shape(Pen::line($x, $this->y($this->plan->waterLine), $x + $w, $this->y($this->plan->waterLine)), 'water-line');

@@ -1,0 +1,79 @@
+/*
+ * The running prod server as a browser sees it: one Bench change from request to last byte, each page's time, and each page's
+ * weight over the wire, compressed as a web server in front of it would (gzip, level 6) with everything the page links.
+ */
+import { gzipSync } from 'node:zlib';
+
+const base = process.argv[2];
+const jar = new Map();
+
+async function ask(path, options = {}) {
+    const response = await fetch(new URL(path, base), {
+        redirect: 'manual', ...options,
+        headers: { ...options.headers, cookie: [...jar].map(([name, value]) => `${name}=${value}`).join('; ') },
+    });
+    for (const cookie of response.headers.getSetCookie()) {
+        const [name, value] = cookie.split(';')[0].split('=');
+        jar.set(name, value);
+    }
+    const body = Buffer.from(await response.arrayBuffer());
+    return { status: response.status, location: response.headers.get('location'), type: response.headers.get('content-type') ?? '', body, text: body.toString() };
+}
+
+const token = (html, form) => html.slice(html.indexOf(form)).match(/name="_(?:csrf_)?token" value="([^"]+)"/)[1];
+const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))];
+
+async function time(times, work) {
+    const spans = [];
+    for (let n = 0; n < times + 10; n += 1) {
+        const from = performance.now();
+        await work(n);
+        spans.push(performance.now() - from);
+    }
+    const sorted = spans.slice(10).sort((a, b) => a - b);
+    return `p50 ${at(sorted, 0.5).toFixed(1).padStart(6)} ms   p95 ${at(sorted, 0.95).toFixed(1).padStart(6)} ms`;
+}
+
+async function weigh(page) {
+    const seen = new Set([...page.matchAll(/(?:href|src)="(\/assets\/[^"]+)"/g)].map((match) => match[1]));
+    for (const match of page.matchAll(/"(\/assets\/[^"]+\.js)"/g)) {
+        seen.add(match[1]);
+    }
+    let sum = gzipSync(page, { level: 6 }).length;
+    for (const path of seen) {
+        const { body, type } = await ask(path);
+        sum += /font|woff/.test(type) || path.endsWith('.woff2') ? body.length : gzipSync(body, { level: 6 }).length;
+    }
+    return sum;
+}
+
+const signIn = (await ask('/sign-in')).text;
+await ask('/demo', { method: 'POST', body: new URLSearchParams({ _token: token(signIn, 'action="/demo"') }) });
+const shelf = (await ask('/')).text;
+const tank = shelf.match(/href="(\/tanks\/[0-9a-f-]{36})"/)[1];
+const pages = { 'sign-in': null, shelf: '/', 'start a tank': '/tanks/new', bench: tank };
+for (const [name, path] of Object.entries(pages)) {
+    if (path !== null) {
+        console.log(`page  ${name.padEnd(14)} ${await time(60, () => ask(path))}   ${((await weigh((await ask(path)).text)) / 1024).toFixed(0).padStart(4)} KB compressed, all it links included`);
+    }
+}
+console.log(`page  ${'sign-in'.padEnd(14)} ${(await weigh(signIn) / 1024).toFixed(0).padStart(4)} KB compressed`);
+
+const bench = (await ask(tank)).text;
+const edit = token(bench, 'id="edit"');
+let revision = Number(bench.match(/name="base" value="(\d+)"/)[1]);
+let fingerprints = Object.fromEntries([...bench.matchAll(/data-part="([^"]+)" data-fingerprint="([^"]+)"/g)].map((match) => [match[1], match[2]]));
+let weight = 0;
+console.log(`change to judged          ${await time(150, async (n) => {
+    const answer = await ask(`${tank}/edit`, {
+        method: 'POST', headers: { accept: 'application/json', 'olvek-parts': JSON.stringify(fingerprints) },
+        body: new URLSearchParams({ _token: edit, base: String(revision), 'edits[bed.soil.back]': `${2 + (n % 20) / 10} cm` }),
+    });
+    if (answer.status !== 200) {
+        throw new Error(`${answer.status} ${answer.text.slice(0, 200)}`);
+    }
+    const { base: head, parts } = JSON.parse(answer.text);
+    revision = head;
+    fingerprints = { ...fingerprints, ...Object.fromEntries(Object.entries(parts).map(([name, part]) => [name, part.fingerprint])) };
+    weight = gzipSync(answer.body).length;
+})}   ${(weight / 1024).toFixed(0)} KB compressed`);
