@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Bench;
 
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Bench\Road;
+use Olvek\Bench\StaleEdit;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Shelf\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -169,5 +174,44 @@ final class EditTest extends BenchTestCase
         $this->browser->request('GET', "/tanks/$this->tank?bag=lots");
         self::assertStringContainsString('“lots” is not a number', $this->text('#bag-error'));
         self::assertSame(1, $this->revisions());
+    }
+
+    /** Two devices may both pass the first check; the database lets one through and the other is told. */
+    public function testOfTwoEditsAtTheSameMomentOneIsTold(): void
+    {
+        $tank = $this->stored();
+        $this->service(EntityManagerInterface::class)->getConnection()->executeStatement('UPDATE tank SET version = version + 1');
+        try {
+            $this->service(Road::class)->edit($tank, 1, ['light.hours' => '5'], UnitSystem::Metric);
+            self::fail('both edits were kept');
+        } catch (StaleEdit $stale) {
+            self::assertStringContainsString('changed in another window', $stale->getMessage());
+        }
+        $again = $this->service(TankRepository::class)->owned($tank->id(), $this->keeper);
+        self::assertNotNull($again, 'the page can still be shown');
+        self::assertSame(1, $again->head());
+        self::assertSame(1, $this->revisions());
+    }
+
+    public function testTwistedRequestsNeverEndInFailure(): void
+    {
+        $page = $this->browser->request('GET', "/tanks/$this->tank");
+        $token = $page->filter('#edit input[name="_token"]')->attr('value');
+        $twists = [
+            ['edits' => 'x'], ['edits' => [['x']]], ['edits' => ['light.hours' => ['9']]], ['base' => 'x', 'edits' => ['light.hours' => '9']], ['base' => ['1']], ['day' => ['1']],
+            ['edits' => ['name' => "\xFF\xFE"]], ['edits' => ["\xFF" => '1']], ['edits' => ['' => '1']], ['edits' => ['plants' => '1']], ['edits' => ['bed.soil' => '1']], ['edits' => ['bed.soil.mix' => '1']],
+            ['edits' => ['plants.c1.kind' => 'x']], ['edits' => ['plants.c1' => 'x']], ['edits' => ['version' => '7']], ['edits' => ['light.hours' => str_repeat('9', 100_000)]],
+            ['edits' => ['bed.soil.parts.peat' => '1e308']], ['edits' => ['plants.c1.pieces' => '1e30']], ['edits' => array_fill_keys(array_map(static fn (int $n): string => "plants.c$n.pieces", range(1, 500)), '3')],
+            ['_token' => ['x']], ['edits' => ['vessel.length' => '1/0']], ['edits' => ['light.hours' => "9\x01"]],
+        ];
+        foreach ($twists as $twist) {
+            foreach ([[], ['HTTP_OLVEK_PARTS' => '{"head":[1]}', 'HTTP_ACCEPT' => 'application/json'], ['HTTP_OLVEK_PARTS' => 'x']] as $headers) {
+                $this->browser->request('POST', "/tanks/$this->tank/edit", [...['_token' => $token, 'base' => '1'], ...$twist], server: $headers);
+                $status = $this->browser->getResponse()->getStatusCode();
+                self::assertContains($status, [200, 303, 400, 409, 422], json_encode($twist, \JSON_INVALID_UTF8_SUBSTITUTE | \JSON_PARTIAL_OUTPUT_ON_ERROR) ?: '');
+                self::assertSame(1, $this->revisions(), json_encode($twist, \JSON_INVALID_UTF8_SUBSTITUTE) ?: '');
+            }
+        }
+        $this->plan();
     }
 }

@@ -45,8 +45,8 @@ final class Rules
     private function name(): void
     {
         $length = mb_strlen(trim($this->plan->name));
-        if (0 === $length || $length > 80 || 1 === preg_match('/[\x00-\x1F\x7F]/', $this->plan->name)) {
-            $this->add('name', 'Give the tank a name of 1 to 80 characters.');
+        if (0 === $length || $length > 80 || !mb_check_encoding($this->plan->name, 'UTF-8') || 1 === preg_match('/[\x00-\x1F\x7F]/', $this->plan->name)) {
+            $this->add('name', 'Give the tank a name of 1 to 80 characters that can be read.');
         }
     }
 

@@ -37,6 +37,7 @@ final class RulesTest extends TestCase
         yield 'a place that is none' => [['vessel.colour' => 'blue'], 'vessel.colour', 'does not know'];
         yield 'empty name' => [['name' => ' '], 'name', '1 to 80'];
         yield 'endless name' => [['name' => str_repeat('long ', 40)], 'name', '1 to 80'];
+        yield 'a name of no characters' => [['name' => "Gang\xFFway"], 'name', 'that can be read'];
         yield 'food without animals' => [['animals.a1.remove' => '1', 'feeding.grams' => '3'], 'feeding.grams', 'no animals'];
         yield 'boiling' => [['site.temperature' => '212 °F'], 'site.temperature', '38 °C'];
         yield 'unknown bacteria' => [['start.inoculum' => 'prayer'], 'start.inoculum', 'first bacteria'];
