@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 $finder = (new PhpCsFixer\Finder())
     ->in([__DIR__.'/core/src', __DIR__.'/core/tests', __DIR__.'/src', __DIR__.'/tests', __DIR__.'/config', __DIR__.'/migrations', __DIR__.'/public'])
-    ->exclude(['assets', 'bundles']);
+    ->exclude(['assets', 'bundles'])
+    // Symfony writes this one itself.
+    ->notPath('reference.php');
 
 return (new PhpCsFixer\Config())
     ->setRiskyAllowed(true)
