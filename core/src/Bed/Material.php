@@ -14,7 +14,12 @@ final readonly class Material
      * @param Estimate $porosity     share of pores
      * @param Estimate $flushNitrogen mg N per kg dry, soluble or gone within weeks
      * @param Estimate $slowNitrogen mg N per kg dry, released over years
+     * @param Estimate $quickCarbon  g C per kg dry that rots within months
+     * @param Estimate $slowCarbon   g C per kg dry that rots over years
      * @param Estimate $retardation  how many times slower ammonium moves than in free pore water
+     * @param Estimate $phosphorus   mg P per kg dry that roots can draw
+     * @param Estimate $potassium    mg K per kg dry that roots can draw
+     * @param Estimate $iron         mg Fe per kg dry that roots can draw
      */
     public function __construct(
         public string $id,
@@ -24,7 +29,12 @@ final readonly class Material
         public Estimate $porosity,
         public Estimate $flushNitrogen,
         public Estimate $slowNitrogen,
+        public Estimate $quickCarbon,
+        public Estimate $slowCarbon,
         public Estimate $retardation,
+        public Estimate $phosphorus,
+        public Estimate $potassium,
+        public Estimate $iron,
         public string $remarks,
     ) {
     }

@@ -60,6 +60,16 @@ final readonly class Mix
         return $this->byVolume(static fn (Material $m): float => $m->density->value * $m->slowNitrogen->value);
     }
 
+    /**
+     * mg (or g) per L of mix of something that materials hold per kg dry.
+     *
+     * @param \Closure(Material): float $perKilogram
+     */
+    public function perLitre(\Closure $perKilogram): float
+    {
+        return $this->byVolume(static fn (Material $m): float => $m->density->value * $perKilogram($m));
+    }
+
     /** @param \Closure(Material): float $property */
     private function byVolume(\Closure $property): float
     {

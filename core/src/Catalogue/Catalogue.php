@@ -47,7 +47,7 @@ final readonly class Catalogue
     private static function materials(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'name', 'role', 'density', 'porosity', 'flush_nitrogen', 'slow_nitrogen', 'retardation', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'name', 'role', 'density', 'porosity', 'flush_nitrogen', 'slow_nitrogen', 'quick_carbon', 'slow_carbon', 'retardation', 'phosphorus', 'potassium', 'iron', 'remarks'])->rows as $row) {
             $material = new Material(
                 $row->text('id'),
                 $row->text('name'),
@@ -56,7 +56,12 @@ final readonly class Catalogue
                 $row->estimate('porosity', 0.1, 0.98),
                 $row->estimate('flush_nitrogen', 0, 5000),
                 $row->estimate('slow_nitrogen', 0, 50000),
+                $row->estimate('quick_carbon', 0, 200),
+                $row->estimate('slow_carbon', 0, 600),
                 $row->estimate('retardation', 1, 200),
+                $row->estimate('phosphorus', 0, 10000),
+                $row->estimate('potassium', 0, 20000),
+                $row->estimate('iron', 0, 20000),
                 $row->optionalText('remarks'),
             );
             $found[$material->id] = $material;
