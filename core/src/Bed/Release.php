@@ -56,6 +56,24 @@ final readonly class Release
         return 1 - log($porosity ** 2);
     }
 
+    /** L/d that the cap lets through per unit of stirring. */
+    public function conductance(): float
+    {
+        return $this->conductance;
+    }
+
+    /** Factor on diffusion through the cap on a day: gas, planting and settling stir it. */
+    public static function stirring(float $day): float
+    {
+        foreach (self::STIRRING as [$from, $to, $factor]) {
+            if ($day >= $from && $day < $to) {
+                return $factor;
+            }
+        }
+
+        return 1.0;
+    }
+
     /** mg N that enters the water at filling. */
     public function atFilling(): float
     {

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run;
+
+/**
+ * What entered the tank less what left it, by element, mg; closed against the stores every day of a test run.
+ *
+ * @internal
+ */
+final class Books
+{
+    public float $nitrogen = 0.0;
+    public float $phosphorus = 0.0;
+    public float $potassium = 0.0;
+    public float $iron = 0.0;
+    public float $carbon = 0.0;
+    public float $oxygen = 0.0;
+
+    /** mg per g wet of animals: N and C of small fish. M (N 22–30, C 100–140). */
+    public const ANIMAL_NITROGEN = 25.0;
+    public const ANIMAL_CARBON = 120.0;
+    /** mg per g wet. M (P 4–7, K 2–4, Fe 0.01–0.05). */
+    public const ANIMAL_PHOSPHORUS = 5.0;
+    public const ANIMAL_POTASSIUM = 3.0;
+    public const ANIMAL_IRON = 0.03;
+
+    /** @return array{nitrogen: float, phosphorus: float, potassium: float, iron: float, carbon: float, oxygen: float} all that the tank holds, mg */
+    public static function held(State $s, Parameters $p): array
+    {
+        $plants = array_sum($s->biomass) + $s->algae;
+        $animals = array_sum($s->animals);
+
+        return [
+            'nitrogen' => $s->ammonia + $s->nitrite + $s->nitrate + $s->poreNitrogen + $s->flushNitrogen + $s->slowNitrogen + $s->mulmNitrogen
+                + array_sum($s->leafNitrogen) + $s->algaeNitrogen + $animals * self::ANIMAL_NITROGEN,
+            'phosphorus' => $s->phosphorus + $s->soilPhosphorus + $s->mulmPhosphorus + $plants * $p->leafPhosphorus + $animals * self::ANIMAL_PHOSPHORUS,
+            'potassium' => $s->potassium + $s->soilPotassium + $s->mulmPotassium + $plants * $p->leafPotassium + $animals * self::ANIMAL_POTASSIUM,
+            'iron' => $s->iron + $s->soilIron + $s->mulmIron + $plants * $p->leafIron + $animals * self::ANIMAL_IRON,
+            'carbon' => $s->carbon + $s->quickCarbon + $s->slowCarbon + $s->mulmCarbon + $plants * $p->leafCarbon + $animals * self::ANIMAL_CARBON,
+            'oxygen' => $s->oxygen,
+        ];
+    }
+
+    /** Matter taken out of the tank is booked negative, matter put in positive. */
+    public function add(float $nitrogen, float $phosphorus, float $potassium, float $iron, float $carbon): void
+    {
+        $this->nitrogen += $nitrogen;
+        $this->phosphorus += $phosphorus;
+        $this->potassium += $potassium;
+        $this->iron += $iron;
+        $this->carbon += $carbon;
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run;
+
+/**
+ * One day's rates, laid out by the daily processes for the hours, and what the hours report back.
+ *
+ * @internal
+ */
+final class Day
+{
+    public float $celsius = 25.0;
+    /** Factor of growth and decay at this temperature against 25 °C. */
+    public float $theta = 1.0;
+    public float $lightHours = 8.0;
+    /** PPFD on the water, µmol/m²/s. */
+    public float $surfaceLight = 0.0;
+    public float $cover = 0.0;
+
+    /** @var array<int, float> PPFD within each clump */
+    public array $light = [];
+    /** PPFD where algae sit. */
+    public float $algaeLight = 0.0;
+
+    /** mg N a day that reaches the water as ammonia: excretion, rot, leak. */
+    public float $ammoniaIn = 0.0;
+    /** mg C a day breathed into the water, and mg O2 a day drawn from it, night and day alike. */
+    public float $carbonIn = 0.0;
+    public float $oxygenOut = 0.0;
+
+    /** mg N a light hour that clumps could take from the water, all together; by night half. */
+    public float $plantAppetite = 0.0;
+    public float $algaeAppetite = 0.0;
+    /** mg C a light hour that could be fixed with plenty of CO2: on free CO2 only, on bicarbonate too, algae. */
+    public float $fixFree = 0.0;
+    public float $fixBicarbonate = 0.0;
+    public float $fixAlgae = 0.0;
+
+    // Reported by the hours.
+    public float $plantNitrogen = 0.0;
+    public float $algaeNitrogen = 0.0;
+    /** Shares (0–1) of the potential fixation that CO2 allowed. */
+    public float $freeShare = 0.0;
+    public float $bicarbonateShare = 0.0;
+    public float $algaeShare = 0.0;
+    public float $oxidisedAmmonia = 0.0;
+    public float $oxidisedNitrite = 0.0;
+    public float $denitrified = 0.0;
+    public float $leastOxygen = \INF;
+    public float $mostAmmonia = 0.0;
+    public float $mostNitrite = 0.0;
+    public float $leastPH = 14.0;
+    public float $mostPH = 0.0;
+    public float $meanCarbonDioxide = 0.0;
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run\Event;
+
+use Olvek\Core\Run\Books;
+use Olvek\Core\Run\Conditions;
+use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\State;
+
+/** The lamp fails for some days. */
+final readonly class LampOff extends Dated
+{
+    public function __construct(int $on, private int $days)
+    {
+        parent::__construct($on);
+    }
+
+    public function happen(int $day, State $state, Conditions $conditions, Facts $facts, Books $books): void
+    {
+        $conditions->darkUntil = $day + $this->days;
+    }
+}

@@ -1,0 +1,223 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run;
+
+use Olvek\Core\Plant\Growth;
+use Olvek\Core\Water\Carbonate;
+use Olvek\Core\Water\Oxygen;
+
+/**
+ * The water through the hours of a day: nitrogen chain, carbon, oxygen, alkalinity.
+ *
+ * Each hour, nitrogen goes down its chain; every step is implicit in its own sink and hands exactly what it took to the next
+ * (P: Burchard, Deleersnijder & Meister 2003, A high-order conservative Patankar-type discretisation), so nothing turns negative and
+ * nothing is lost. Carbon is linearly implicit: the fluxes that move it are the ones that are booked.
+ *
+ * This is the hot loop: plain local floats, no calls but sqrt and the speciation spelled out. Everything else may be slow.
+ *
+ * @internal
+ */
+final class WaterHours
+{
+    /** mg O2/L. M. */
+    private const HALF_OXYGEN_AMMONIA = 0.5;
+    private const HALF_OXYGEN_NITRITE = 1.0;
+    /** g O2 per g N of each step; together 4.57. P: US EPA (1993), Nitrogen Control Manual. */
+    private const OXYGEN_PER_AMMONIA = 3.43;
+    private const OXYGEN_PER_NITRITE = 1.14;
+    /** mg CO2/L of half fixation. M. */
+    private const HALF_CO2_FREE = 2.0;
+    private const HALF_CO2_BICARBONATE = 0.6;
+    private const HALF_CO2_ALGAE = 0.3;
+    /** mg O2 per mg C fixed or breathed, one mol for one. */
+    public const OXYGEN_PER_CARBON = 31.998 / 12.011;
+    private const CO2_PER_CARBON = 44.009 / 12.011;
+    private const MOLAR_CARBON = 12011.0;
+    private const NITROGEN = 14.007;
+    /** mg O2/L at which demand is halved. J. */
+    private const HALF_OXYGEN = 0.2;
+    /** CO2 leaves a little slower than oxygen. P: Schmidt numbers, Wanninkhof (1992); (530/600)^0.5. */
+    private const CO2_TO_OXYGEN = 0.94;
+
+    public static function run(State $s, Day $day, Facts $facts, Books $books, int $hourSteps): void
+    {
+        $p = $facts->parameters;
+        $v = $s->volume;
+        $dt = 1.0 / $hourSteps;
+        $steps = 24 * $hourSteps;
+        $speciation = CarbonSpeciation::at($day->celsius);
+        $k1 = $speciation->k1;
+        $k2 = $speciation->k2;
+        $k12 = $k1 * $k2;
+        $saturation = Oxygen::saturation($day->celsius);
+        $co2Air = Carbonate::co2AtEquilibrium($day->celsius);
+        $acid = max(0.0, min(1.0, $s->pH - 6.0));
+        $exchange = $p->reaeration * (1 - 0.5 * $day->cover) * $facts->surface * 1000 / 24 * $dt; // L per step
+        $exchangeCarbon = $exchange * self::CO2_TO_OXYGEN / self::CO2_PER_CARBON;
+        $ammoniaIn = $day->ammoniaIn / 24 * $dt;
+        $carbonIn = $day->carbonIn / 24 * $dt;
+        $oxygenOut = $day->oxygenOut / 24 * $dt;
+        $rateA = $p->ammoniaOxidiserRate * $s->ammoniaOxidisers * $day->theta * $acid / 24 * $dt;
+        $rateN = $p->nitriteOxidiserRate * $s->nitriteOxidisers * $day->theta * $acid / 24 * $dt;
+        $denit = $p->denitrification * $day->theta * $facts->floor * 1000 / $v / 24 * $dt;
+        $halfAmmonia = $p->halfAmmonia;
+        $halfNitrite = $p->halfNitrite;
+        $halfAlgae = $p->algaeHalfNitrogen;
+        $dark = 24.0 - $day->lightHours;
+
+        $tan = $s->ammonia;
+        $no2 = $s->nitrite;
+        $no3 = $s->nitrate;
+        $dic = $s->carbon;
+        $alk = $s->alkalinity;
+        $o2 = $s->oxygen;
+        $plantN = $algaeN = $oxA = $oxN = $den = $gasC = $gasO = 0.0;
+        $gotFree = $gotBicarbonate = $gotAlgae = $potential = 0.0;
+        $leastO2 = $o2;
+        $mostTan = $tan;
+        $mostNo2 = $no2;
+        $sumCo2 = 0.0;
+        $leastH = \INF;
+        $mostH = $sumPH = 0.0;
+
+        for ($n = 0; $n < $steps; ++$n) {
+            // The day begins at midnight; light is centred on noon, and an hour half lit counts half.
+            $hour = $n * $dt;
+            $from = $dark / 2;
+            $to = 24.0 - $dark / 2;
+            $lit = max(0.0, min($to, $hour + $dt) - max($from, $hour)) / $dt;
+            $awake = 0.5 + 0.5 * $lit;
+
+            // Nitrogen down its chain.
+            $c = $tan / $v;
+            $o = $o2 / $v;
+            $take = $day->plantAppetite * $awake * $dt / (Growth::HALF_SATURATION_AMMONIUM + $c) / $v;
+            $takeAlgae = $day->algaeAppetite * $awake * $dt / ($halfAlgae + $c) / $v;
+            $oxidise = $rateA / ($halfAmmonia + $c) / $v * $o / (self::HALF_OXYGEN_AMMONIA + $o);
+            $tan = ($tan + $ammoniaIn) / (1 + $take + $takeAlgae + $oxidise);
+            $taken = $take * $tan;
+            $takenAlgae = $takeAlgae * $tan;
+            $first = $oxidise * $tan;
+
+            $oxidise = $rateN / ($halfNitrite + $no2 / $v) / $v * $o / (self::HALF_OXYGEN_NITRITE + $o);
+            $no2 = ($no2 + $first) / (1 + $oxidise);
+            $second = $oxidise * $no2;
+
+            $c3 = $no3 / $v;
+            $shy = Growth::AMMONIUM_FIRST / (Growth::AMMONIUM_FIRST + $tan / $v);
+            $take = $day->plantAppetite * $awake * $dt * $shy / (Growth::HALF_SATURATION_NITRATE + $c3) / $v;
+            $takeAlgae = $day->algaeAppetite * $awake * $dt * $shy / ($halfAlgae + $c3) / $v;
+            $no3 = ($no3 + $second) / (1 + $take + $takeAlgae + $denit);
+            $takenNitrate = $take * $no3;
+            $takenNitrateAlgae = $takeAlgae * $no3;
+            $gone = $denit * $no3;
+
+            // Charges that these moved: +1 NH4 set free, −1 NH4 taken, −2 NH4 oxidised, +1 NO3 taken or denitrified.
+            $alk += ($ammoniaIn - $taken - $takenAlgae - 2 * $first + $takenNitrate + $takenNitrateAlgae + $gone) / self::NITROGEN;
+
+            // Carbon: fixation and gas exchange, linear in the change of CO2 over the step.
+            $a = max(1e-6, $alk / $v / 1000);
+            $d = $dic / $v / self::MOLAR_CARBON;
+            $b = $k1 * ($a - $d);
+            $h = (-$b + sqrt(max(0.0, $b * $b - 4 * $a * $k12 * ($a - 2 * $d)))) / (2 * $a) + 1e-15;
+            $q = $h * $h + $k1 * $h + $k12;
+            $co2 = self::CO2_PER_CARBON * $dic / $v * $h * $h / $q;
+            // dCO2/dDIC at constant alkalinity: by a small step down.
+            $d2 = $d * 0.98;
+            $b = $k1 * ($a - $d2);
+            $h2 = (-$b + sqrt(max(0.0, $b * $b - 4 * $a * $k12 * ($a - 2 * $d2)))) / (2 * $a) + 1e-15;
+            $co2Less = self::CO2_PER_CARBON * 0.98 * $dic / $v * $h2 * $h2 / ($h2 * $h2 + $k1 * $h2 + $k12);
+            $slope = ($co2 - $co2Less) / (0.02 * $dic + 1e-12);
+            $free = $day->fixFree * $lit * $dt;
+            $bicarbonate = $day->fixBicarbonate * $lit * $dt;
+            $fixAlgae = $day->fixAlgae * $lit * $dt;
+            $s1 = $free / (self::HALF_CO2_FREE + $co2);
+            $s2 = $bicarbonate / (self::HALF_CO2_BICARBONATE + $co2);
+            $s3 = $fixAlgae / (self::HALF_CO2_ALGAE + $co2);
+            $g1 = $s1 * self::HALF_CO2_FREE / (self::HALF_CO2_FREE + $co2);
+            $g2 = $s2 * self::HALF_CO2_BICARBONATE / (self::HALF_CO2_BICARBONATE + $co2);
+            $g3 = $s3 * self::HALF_CO2_ALGAE / (self::HALF_CO2_ALGAE + $co2);
+            $move = ($carbonIn - ($s1 + $s2 + $s3) * $co2 - $exchangeCarbon * ($co2 - $co2Air)) / (1 + $slope * ($g1 + $g2 + $g3 + $exchangeCarbon));
+            $change = $slope * $move;
+            $f1 = max(0.0, $s1 * $co2 + $g1 * $change);
+            $f2 = max(0.0, $s2 * $co2 + $g2 * $change);
+            $f3 = max(0.0, $s3 * $co2 + $g3 * $change);
+            $fixed = $f1 + $f2 + $f3;
+            $available = 0.9 * $dic + $carbonIn;
+            if ($fixed > $available) {
+                $cut = $available / $fixed;
+                $f1 *= $cut;
+                $f2 *= $cut;
+                $f3 *= $cut;
+                $fixed = $available;
+            }
+            $gas = max(-0.09 * $dic, $exchangeCarbon * ($co2Air - $co2 - $change));
+            $dic += $carbonIn - $fixed + $gas;
+
+            // Oxygen: exact for the step's rates, which would otherwise smear the night's slow fall.
+            $made = $fixed * self::OXYGEN_PER_CARBON;
+            $demand = ($oxygenOut + self::OXYGEN_PER_AMMONIA * $first + self::OXYGEN_PER_NITRITE * $second) / (self::HALF_OXYGEN * $v + $o2);
+            $k = $exchange / $v;
+            $pull = $k + $demand;
+            $rest = ($made + $k * $saturation * $v) / $pull;
+            $mean = $rest + ($o2 - $rest) * (1 - exp(-$pull)) / $pull;
+            $o2 += $made + $k * $saturation * $v - $pull * $mean;
+            $gasO += $made - $demand * $mean + $k * ($saturation * $v - $mean);
+
+            $plantN += $taken + $takenNitrate;
+            $algaeN += $takenAlgae + $takenNitrateAlgae;
+            $oxA += $first;
+            $oxN += $second;
+            $den += $gone;
+            $gasC += $gas;
+            $gotFree += $f1;
+            $gotBicarbonate += $f2;
+            $gotAlgae += $f3;
+            $potential += $lit * $dt;
+            $sumCo2 += ($co2 + $change / 2) * $lit;
+            $sumPH += $h;
+            if ($o2 < $leastO2) {
+                $leastO2 = $o2;
+            }
+            if ($tan > $mostTan) {
+                $mostTan = $tan;
+            }
+            if ($no2 > $mostNo2) {
+                $mostNo2 = $no2;
+            }
+            if ($h < $leastH) {
+                $leastH = $h;
+            }
+            if ($h > $mostH) {
+                $mostH = $h;
+            }
+        }
+
+        $s->ammonia = $tan;
+        $s->nitrite = $no2;
+        $s->nitrate = $no3;
+        $s->carbon = $dic;
+        $s->alkalinity = $alk;
+        $s->oxygen = $o2;
+        $s->pH = -log10($sumPH / $steps);
+        $books->nitrogen -= $den;
+        $books->carbon += $gasC;
+        $books->oxygen += $gasO;
+        $day->plantNitrogen = $plantN;
+        $day->algaeNitrogen = $algaeN;
+        $day->oxidisedAmmonia = $oxA;
+        $day->oxidisedNitrite = $oxN;
+        $day->denitrified = $den;
+        $day->freeShare = $day->fixFree > 0 && $potential > 0 ? $gotFree / ($day->fixFree * $potential) : 0.0;
+        $day->bicarbonateShare = $day->fixBicarbonate > 0 && $potential > 0 ? $gotBicarbonate / ($day->fixBicarbonate * $potential) : 0.0;
+        $day->algaeShare = $day->fixAlgae > 0 && $potential > 0 ? $gotAlgae / ($day->fixAlgae * $potential) : 0.0;
+        $day->leastOxygen = $leastO2 / $v;
+        $day->mostAmmonia = $mostTan / $v;
+        $day->mostNitrite = $mostNo2 / $v;
+        $day->leastPH = -log10($mostH);
+        $day->mostPH = -log10($leastH);
+        $day->meanCarbonDioxide = $potential > 0 ? $sumCo2 * $dt / $potential : 0.0;
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests\Run;
+
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Run\Books;
+use Olvek\Core\Run\Event\Change;
+use Olvek\Core\Run\Event\Deaths;
+use Olvek\Core\Run\Event\Dose;
+use Olvek\Core\Run\Event\Event;
+use Olvek\Core\Run\Event\Feeding;
+use Olvek\Core\Run\Event\Holiday;
+use Olvek\Core\Run\Event\LampOff;
+use Olvek\Core\Run\Event\Leaves;
+use Olvek\Core\Run\Event\Lighting;
+use Olvek\Core\Run\Event\MulmOut;
+use Olvek\Core\Run\Event\Plant;
+use Olvek\Core\Run\Event\Spell;
+use Olvek\Core\Run\Event\Stock;
+use Olvek\Core\Run\Event\ThinFloaters;
+use Olvek\Core\Run\Event\Trim;
+use Olvek\Core\Run\Event\TrimAbove;
+use Olvek\Core\Run\Parameters;
+use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\State;
+use Olvek\Core\Tests\Sample;
+use PHPUnit\Framework\TestCase;
+
+/** Laws of the run: nothing is lost, nothing turns negative, the same plan gives the same bits, the step hardly matters. */
+final class BooksTest extends TestCase
+{
+    /** @return list<Event> every kind of event, over a plan that has clumps and groups */
+    private static function eventful(): array
+    {
+        return [
+            new Dose(3, 2.0), new Change(5, 0.4), new Feeding(40, 0.2), new Lighting(20, 12.0, 0.8), new LampOff(60, 5), new Spell(50, 10, 6.0), new Holiday(80, 14),
+            new Stock(45, 0, 3.0), new Stock(90, 0, -1.0), new Deaths(70, 0, 0.5), new Plant(30, 0, 2.0), new Trim(55, 0, 0.5), new Leaves(25, 4.0), new MulmOut(35, 0.6),
+            new ThinFloaters(0.4, 0.2), new TrimAbove(60.0, 40.0),
+        ];
+    }
+
+    /** @param list<Event> $events */
+    private static function close(Plan $plan, int $days, array $events = []): void
+    {
+        $parameters = new Parameters();
+        $runner = new Runner($plan, $parameters);
+        $start = Books::held(new State($runner->facts()), $parameters);
+        $runner->run($days, $events, 1, static function (int $day, State $state, Books $books) use ($start, $parameters): void {
+            foreach (Books::held($state, $parameters) as $element => $held) {
+                $booked = $start[$element] + $books->$element;
+                self::assertEqualsWithDelta($booked, $held, 1e-9 * max(1.0, abs($booked), $start[$element]), "$element on day $day");
+            }
+            foreach (['ammonia', 'nitrite', 'nitrate', 'phosphorus', 'potassium', 'iron', 'carbon', 'oxygen', 'volume', 'hardness', 'poreNitrogen', 'flushNitrogen', 'slowNitrogen', 'quickCarbon', 'slowCarbon', 'soilPhosphorus', 'soilPotassium', 'soilIron', 'mulmCarbon', 'mulmNitrogen', 'mulmPhosphorus', 'mulmPotassium', 'mulmIron', 'algae', 'algaeNitrogen'] as $store) {
+                self::assertTrue(is_finite($state->$store) && $state->$store >= -1e-12, "$store on day $day is {$state->$store}");
+            }
+            self::assertTrue([] === $state->biomass || min($state->biomass) >= 0.0);
+            self::assertTrue([] === $state->animals || min($state->animals) >= 0.0);
+        });
+    }
+
+    public function testTheBooksCloseEveryDayOfAnEventfulYear(): void
+    {
+        $plan = Sample::edit(Sample::edit(Sample::planted(), ['plants.add' => 'salvinia-natans', 'care.changeShare' => '20', 'care.changeEvery' => '30']), ['plants.add' => 'epipremnum-aureum']);
+        self::close($plan, 365, self::eventful());
+    }
+
+    public function testTheBooksCloseInAnyTank(): void
+    {
+        for ($seed = 1; $seed <= 40; ++$seed) {
+            self::close(Sample::random($seed), 120);
+        }
+    }
+
+    public function testTheSamePlanGivesTheSameBits(): void
+    {
+        $plan = Sample::random(11);
+        self::assertSame(serialize((new Runner($plan))->run(200, self::twoEvents())), serialize((new Runner($plan))->run(200, self::twoEvents())));
+    }
+
+    /** @return list<Event> */
+    private static function twoEvents(): array
+    {
+        return [new Dose(3, 2.0), new Spell(50, 10, 6.0)];
+    }
+
+    /** Halving the step moves no column by more than 2 % of its value or range, or by less than any test kit tells. */
+    public function testTheStepHardlyMatters(): void
+    {
+        foreach ([Sample::planted(), Sample::edit(Sample::planted(), ['animals.a1.day' => '0', 'animals.a1.count' => '30', 'feeding.grams' => '0.3'])] as $plan) {
+            $runner = new Runner($plan);
+            $coarse = $runner->run(120);
+            $fine = $runner->run(120, hourSteps: 2);
+            foreach ($coarse->columns as $column => $values) {
+                $range = $fine->highest($column)[0] - $fine->lowest($column)[0];
+                // The first day settles from water as poured; it is left out.
+                foreach (\array_slice($values, 1, null, true) as $day => $value) {
+                    self::assertEqualsWithDelta($fine->columns[$column][$day], $value, max(0.02 * $range, 0.02 * abs($value), 2e-3), "$column on day $day");
+                }
+            }
+        }
+    }
+}
