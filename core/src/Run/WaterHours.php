@@ -158,8 +158,12 @@ final class WaterHours
 
             // Oxygen: exact for the step's rates, which would otherwise smear the night's slow fall.
             $made = $fixed * self::OXYGEN_PER_CARBON;
-            $demand = ($oxygenOut + self::OXYGEN_PER_AMMONIA * $first + self::OXYGEN_PER_NITRITE * $second) / (self::HALF_OXYGEN * $v + $o2);
+            $asked = $oxygenOut + self::OXYGEN_PER_AMMONIA * $first + self::OXYGEN_PER_NITRITE * $second;
             $k = $exchange / $v;
+            // Demand slackens as oxygen runs out: reckoned at the middle of the step, which a first guess finds.
+            $demand = $asked / (self::HALF_OXYGEN * $v + $o2);
+            $guess = ($o2 + $made + $k * $saturation * $v) / (1 + $k + $demand);
+            $demand = $asked / (self::HALF_OXYGEN * $v + ($o2 + $guess) / 2);
             $pull = $k + $demand;
             $rest = ($made + $k * $saturation * $v) / $pull;
             $mean = $rest + ($o2 - $rest) * (1 - exp(-$pull)) / $pull;
