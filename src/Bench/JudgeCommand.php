@@ -50,8 +50,8 @@ final class JudgeCommand extends Command
         $file = $input->getArgument('plan');
         \assert(\is_string($file));
         $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
-        $json = '-' === $file ? stream_get_contents(\STDIN) : (is_file($file) ? file_get_contents($file) : false);
-        if (false === $json) {
+        $json = FormatOption::content($file);
+        if (null === $json) {
             $errors->writeln("$file cannot be read.");
 
             return Command::FAILURE;
@@ -59,9 +59,7 @@ final class JudgeCommand extends Command
         try {
             $plan = $this->document->fromJson($json);
         } catch (InvalidPlan $refused) {
-            foreach ($refused->problems as $problem) {
-                $errors->writeln(('' === $problem->path ? '' : $problem->path.': ').$problem->message($units), OutputInterface::OUTPUT_RAW);
-            }
+            FormatOption::reasons($errors, $refused, $units);
 
             return Command::FAILURE;
         }

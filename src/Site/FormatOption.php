@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Olvek\Site;
 
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Unit\UnitSystem;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
 
-/** The options that Olvek's commands share. A wrong one is a usage error (exit 2). */
+/** What Olvek's commands share: options, files, reasons. A wrong one is a usage error (exit 2). */
 final class FormatOption
 {
     public static function add(Command $command): void
@@ -50,6 +53,21 @@ final class FormatOption
     public static function needed(InputInterface $input, string $option, float $least, float $most): float
     {
         return self::number($input, $option, $least, $most) ?? throw self::wrong("--$option is missing");
+    }
+
+    /** A file's text, or standard input's for "-"; null where it cannot be read. */
+    public static function content(string $file): ?string
+    {
+        $text = '-' === $file ? stream_get_contents(\STDIN) : (is_file($file) ? file_get_contents($file) : false);
+
+        return false === $text ? null : $text;
+    }
+
+    public static function reasons(OutputInterface $errors, InvalidPlan $refused, UnitSystem $units = UnitSystem::Metric): void
+    {
+        foreach ($refused->problems as $problem) {
+            $errors->writeln(('' === $problem->path ? '' : $problem->path.': ').$problem->message($units), OutputInterface::OUTPUT_RAW);
+        }
     }
 
     public static function wrong(string $why): InvalidOptionException

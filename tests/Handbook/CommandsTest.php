@@ -52,6 +52,31 @@ final class CommandsTest extends TestCase
         self::assertSame(1, self::run_('olvek:judge no-such-file.json')[0]);
     }
 
+    public function testRunsAPlan(): void
+    {
+        $events = tempnam(sys_get_temp_dir(), 'olvek');
+        file_put_contents($events, '{"events": [{"do": "dose", "day": 5, "milligramsPerLitre": 2}]}');
+        [$code, $out] = self::run_("olvek:run demo/galley.plan.json --days=20 --events=$events");
+        $rows = array_map(static fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\n", trim($out)));
+        self::assertSame(0, $code);
+        self::assertCount(21, $rows);
+        self::assertSame('day', $rows[0][0]);
+        $ammonia = (int) array_search('ammonia', $rows[0], true);
+        self::assertGreaterThan(1.9, (float) $rows[6][$ammonia]);
+        file_put_contents($events, '{"events": [{"do": "dance", "day": 5}]}');
+        [$code, $out, $err] = self::run_("olvek:run demo/galley.plan.json --events=$events");
+        unlink($events);
+        self::assertSame([1, ''], [$code, $out]);
+        self::assertStringContainsString('events.0.do', $err);
+        [$code, $out] = self::run_('olvek:run demo/galley.plan.json --days=3 --format=json');
+        $data = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertSame(0, $code);
+        self::assertIsArray($data);
+        self::assertSame(['units', 'columns', 'clumps', 'mass', 'leafNitrogen'], array_keys($data));
+    }
+
+    #[TestWith(['olvek:run demo/galley.plan.json --days=0'])]
+    #[TestWith(['olvek:run demo/galley.plan.json --format=xml'])]
     #[TestWith(['olvek:judge'])]
     #[TestWith(['olvek:judge demo/galley.plan.json --format=xml'])]
     #[TestWith(['olvek:judge demo/galley.plan.json --day=soon'])]
