@@ -101,12 +101,25 @@ test('undo and redo', async ({ page }, info) => {
     await expect(page.getByRole('button', { name: 'Redo' })).toBeDisabled();
 });
 
+test('the year is run anew at each change, its worst days named', async ({ page }, info) => {
+    await startTank(page, `Year ${info.project.name}`);
+    const words = () => page.locator('#year-words').textContent();
+    const before = await words();
+    expect(before).toMatch(/Worst of ammonia .*, day \d+/);
+    await openStage(page, 'animals');
+    await choose(page, 'animals-add', 'heterandria-formosa');
+    await change(page, 'feeding-grams', '1');
+    expect(await words()).not.toBe(before);
+    await expect(page.locator('.year .curve-oxygen').first()).toBeVisible();
+});
+
 test('a mix, the ledger of a day and the bags to buy', async ({ page }) => {
     await openShelf(page);
     await page.getByRole('heading', { name: 'Waiting hall' }).click();
     await openStage(page, 'bed');
     await expect(page.locator('#f-bed-soil-material')).toHaveValue('mix');
     await expect(page.getByLabel('parts of peat')).toHaveValue('2');
+    await page.getByLabel('Ledger and materials').check();
     await page.locator('.ledger select').selectOption('60');
     await expect(page.locator('#ledger-title')).toHaveText('Nitrogen ledger, day 60');
     await page.locator('.take input').fill('5 L');
@@ -205,9 +218,11 @@ test.describe('without scripts', () => {
         await page.getByRole('button', { name: 'Undo' }).click();
         await page.locator('#light > summary').click();
         await expect(page.locator('#f-light-hours')).toHaveValue('8');
+        await page.getByLabel('Ledger and materials').check();
         await page.locator('.ledger select').selectOption('28');
         await page.getByRole('button', { name: 'Show' }).click();
         await expect(page.locator('#ledger-title')).toHaveText('Nitrogen ledger, day 28');
+        await expect(page.locator('#ledger-title'), 'and it stays in sight').toBeVisible();
     });
 });
 
@@ -233,6 +248,8 @@ for (const colorScheme of ['light', 'dark']) {
                 await expectAccessible(page);
             }
             await page.locator('#margin-uptake summary').click();
+            await expectAccessible(page);
+            await page.getByLabel('Ledger and materials').check();
             await expectAccessible(page);
         });
     });

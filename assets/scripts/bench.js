@@ -89,3 +89,11 @@ document.addEventListener('toggle', (event) => {
         sessionStorage.setItem(STAGE, event.target.id);
     }
 }, true);
+
+// So does what is shown below the tank, unless the address says it.
+const BELOW = 'olvek.below';
+const asked = new URLSearchParams(location.search).has('below') ? null : localStorage.getItem(BELOW);
+document.querySelectorAll('input[name="below"][type="radio"]').forEach((choice) => {
+    choice.checked = asked === null ? choice.checked : choice.value === asked;
+    choice.addEventListener('change', () => localStorage.setItem(BELOW, choice.value));
+});

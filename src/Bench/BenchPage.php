@@ -29,6 +29,7 @@ final readonly class BenchPage
         private TankRepository $tanks,
         private Road $road,
         private Stages $stages,
+        private Years $years,
     ) {
     }
 
@@ -48,6 +49,7 @@ final readonly class BenchPage
         $context = [
             'tank' => $tank, 'plan' => $plan, 'judgement' => $judgement, 'units' => $units, 'view' => $view,
             'section' => Section::of($plan, $judgement->light, $units, $judgement->ledger->day),
+            'year' => $this->years->of($revision, $plan),
             'chart' => LedgerChart::of($judgement->ledger, $plan),
             'differences' => $this->differences($tank, $revision, $judgement, $units),
             'words' => $revision->words,
@@ -58,7 +60,7 @@ final readonly class BenchPage
             'take' => $this->take($judgement, $units, $view),
         ];
         $parts = [];
-        foreach (['head', 'verdict', 'section', 'margins', 'ledger', 'take'] as $name) {
+        foreach (['head', 'verdict', 'section', 'margins', 'year', 'ledger', 'take'] as $name) {
             $parts[$name] = $this->twig->render("bench/_$name.html.twig", $context);
         }
         foreach ($stages as $stage) {

@@ -34,7 +34,7 @@ final class RunCommand extends Command
             ->addOption('format', null, InputOption::VALUE_REQUIRED, 'csv or json', 'csv');
         $columns = '';
         foreach (Trace::COLUMNS as $column => $unit) {
-            $columns .= sprintf("  %-20s %s\n", $column, $unit);
+            $columns .= \sprintf("  %-20s %s\n", $column, $unit);
         }
         $this->setHelp("One row a day. Nitrogen is always mg N, never the ion. Columns:\n\n$columns\nIn JSON also the mass (g dry) and leaf nitrogen (mg/g) of each clump. Ends with 1 for a bad plan or events, with 2 for a wrong call.");
     }
@@ -72,7 +72,7 @@ final class RunCommand extends Command
         }
         $output->writeln(implode(',', array_keys(Trace::COLUMNS)), OutputInterface::OUTPUT_RAW);
         for ($day = 0; $day < $trace->days(); ++$day) {
-            $output->writeln(implode(',', array_map(static fn (array $column): string => sprintf('%.6g', $column[$day]), $trace->columns)), OutputInterface::OUTPUT_RAW);
+            $output->writeln(implode(',', array_map(static fn (array $column): string => \sprintf('%.6g', $column[$day]), $trace->columns)), OutputInterface::OUTPUT_RAW);
         }
 
         return Command::SUCCESS;

@@ -15,8 +15,9 @@ final readonly class View
     /**
      * @param int|null $day day whose ledger is shown; the hardest where null
      * @param string   $bag size of a bag to buy, as typed
+     * @param 'year'|'ledger' $below what is shown below the tank
      */
-    private function __construct(public ?int $day, public string $bag)
+    private function __construct(public ?int $day, public string $bag, public string $below)
     {
     }
 
@@ -26,12 +27,12 @@ final readonly class View
         $day = filter_var($asked->getString('day'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => self::LAST_DAY]]);
         $bag = mb_substr($asked->getString('bag'), 0, 40);
 
-        return new self(false === $day ? null : $day, '' === $bag ? (UnitSystem::Us === $units ? '5 gal' : '20 L') : $bag);
+        return new self(false === $day ? null : $day, '' === $bag ? (UnitSystem::Us === $units ? '5 gal' : '20 L') : $bag, 'ledger' === $asked->getString('below') ? 'ledger' : 'year');
     }
 
-    /** @return array{day?: int, bag: string} for addresses */
+    /** @return array{day?: int, bag: string, below: string} for addresses */
     public function query(): array
     {
-        return [...(null === $this->day ? [] : ['day' => $this->day]), 'bag' => $this->bag];
+        return [...(null === $this->day ? [] : ['day' => $this->day]), 'bag' => $this->bag, 'below' => $this->below];
     }
 }

@@ -88,7 +88,7 @@ final readonly class EventDocument
     {
         $value ??= $item->number($key);
         if ($value < $least || $value > $most) {
-            $item->refuse($key, sprintf('This must be between %g and %g.', $least, $most));
+            $item->refuse($key, \sprintf('This must be between %g and %g.', $least, $most));
         }
 
         return $value;
