@@ -36,10 +36,11 @@ final readonly class BenchPage
     /**
      * @param array<string, string> $typed  texts that were not saved
      * @param array<string, string> $errors why, by place
+     * @param bool $keep whether the year's run is worth keeping for another look
      *
      * @return array<string, string> HTML by part
      */
-    public function parts(Tank $tank, UnitSystem $units, View $view, array $typed = [], array $errors = []): array
+    public function parts(Tank $tank, UnitSystem $units, View $view, array $typed = [], array $errors = [], bool $keep = true): array
     {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
@@ -49,7 +50,7 @@ final readonly class BenchPage
         $context = [
             'tank' => $tank, 'plan' => $plan, 'judgement' => $judgement, 'units' => $units, 'view' => $view,
             'section' => Section::of($plan, $judgement->light, $units, $judgement->ledger->day),
-            'year' => $this->years->of($revision, $plan),
+            'year' => $this->years->of($revision, $plan, $keep),
             'chart' => LedgerChart::of($judgement->ledger, $plan),
             'differences' => $this->differences($tank, $revision, $judgement, $units),
             'words' => $revision->words,
