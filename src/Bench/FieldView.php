@@ -7,7 +7,7 @@ namespace Olvek\Bench;
 /** A control as a page shows it: a typed number where $options is empty, else a choice. */
 final readonly class FieldView
 {
-    /** @param array<string, string> $options label by value */
+    /** @param array<string, string|array<string, string>> $options label by value, or such lists by their heading */
     public function __construct(
         public string $path,
         public string $label,

@@ -12,6 +12,7 @@ use Olvek\Core\Plan\Field;
 use Olvek\Core\Plan\Inoculum;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Plant\Role as PlantRole;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Unit;
@@ -80,14 +81,14 @@ final readonly class Stages
             new StageView('animals', 'Animals and food', 'animal',
                 [] === $plan->groups ? 'none yet' : \sprintf('%d animals, %s g food a day', array_sum(array_map(static fn ($g): int => $g->count, $plan->groups)), Decimal::trimmed($plan->feed->grams, 3)),
                 [[$field('feeding.grams'), $field('feeding.protein')], [$field('feeding.fromDay')]],
-                $this->groups($plan, $field), $choice('animals.add', 'add animals', '', array_map(static fn ($k): string => $k->common.' ('.$k->scientific.')', $this->catalogue->animals)),
+                $this->groups($plan, $field), $choice('animals.add', 'add animals', '', $this->animalOptions()),
                 'Never release animals. Sick fish are a vet’s work.'),
         ];
     }
 
     /**
      * @param \Closure(string): FieldView                                         $field
-     * @param \Closure(string, string, string, array<string, string>): FieldView $choice
+     * @param \Closure(string, string, string, array<string, string|array<string, string>>): FieldView $choice
      *
      * @return list<list<FieldView>>
      */
@@ -167,10 +168,38 @@ final readonly class Stages
         return $rows;
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, array<string, string>> plants under their roles, in the order in which roles are planted */
     private function plantOptions(): array
     {
-        return array_map(static fn ($k): string => \sprintf('%s (%s), %s', $k->common, $k->scientific, $k->role->words()), $this->catalogue->plants);
+        $options = array_fill_keys(array_map(static fn (PlantRole $r): string => $r->words(), PlantRole::cases()), []);
+        foreach ($this->catalogue->plants as $kind) {
+            $options[$kind->role->words()][$kind->id] = \sprintf('%s (%s)', $kind->common, $kind->scientific);
+        }
+
+        return array_filter(array_map(self::sorted(...), $options));
+    }
+
+    /** @return array<string, array<string, string>> */
+    private function animalOptions(): array
+    {
+        $options = [];
+        foreach ($this->catalogue->animals as $kind) {
+            $options[$kind->shape->value][$kind->id] = \sprintf('%s (%s)', $kind->common, $kind->scientific);
+        }
+
+        return array_map(self::sorted(...), $options);
+    }
+
+    /**
+     * @param array<string, string> $names
+     *
+     * @return array<string, string>
+     */
+    private static function sorted(array $names): array
+    {
+        asort($names);
+
+        return $names;
     }
 
     /** @param array<string, mixed> $data */
