@@ -7,6 +7,7 @@ namespace Olvek\Bench;
 use Olvek\Bench\Drawing\YearChart;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\UsualCare;
 use Olvek\Shelf\Revision;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -30,7 +31,7 @@ final readonly class Years
         if ($kept instanceof YearChart) {
             return $kept;
         }
-        $chart = YearChart::of((new Runner($plan))->run(self::FIRST_YEAR));
+        $chart = YearChart::of((new Runner($plan))->run(self::FIRST_YEAR, UsualCare::events()));
         if ($keep) {
             $this->cache->save($item->set($chart)->expiresAfter(self::KEPT));
         }

@@ -12,6 +12,7 @@ use Olvek\Core\Run\Event\Holiday;
 use Olvek\Core\Run\Event\ThinFloaters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
+use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 
@@ -128,6 +129,16 @@ final class BehaviourTest extends TestCase
         $thinned = self::run_($plan, 120, [new ThinFloaters(0.5, 0.2)]);
         self::assertLessThan(0.7, $thinned->highest('cover')[0]);
         self::assertLessThan($thinned->clumps[119][0], $trace->clumps[119][0], 'what stands below pays for it');
+    }
+
+    public function testUsualCareKeepsTheSurfaceOpenAndTheNightsBreathing(): void
+    {
+        $plan = Sample::edit(Sample::edit(self::planted(['feeding.grams' => '0.1']), ['plants.add' => 'salvinia-natans']), ['plants.c3.pieces' => '2']);
+        $left = self::run_($plan, 365);
+        $kept = self::run_($plan, 365, UsualCare::events());
+        self::assertLessThanOrEqual(0.65, $kept->highest('cover')[0]);
+        self::assertGreaterThan($left->lowest('oxygen')[0], $kept->lowest('oxygen')[0]);
+        self::assertLessThan($left->columns['nitrate'][364], $kept->columns['nitrate'][364], 'what is cut and thinned is waste taken out');
     }
 
     public function testLightRoundTheClockAndTooLittle(): void

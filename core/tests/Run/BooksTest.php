@@ -25,6 +25,7 @@ use Olvek\Core\Run\Event\TrimAbove;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\State;
+use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 
@@ -37,7 +38,7 @@ final class BooksTest extends TestCase
         return [
             new Dose(3, 2.0), new Change(5, 0.4), new Feeding(40, 0.2), new Lighting(20, 12.0, 0.8), new LampOff(60, 5), new Spell(50, 10, 6.0), new Holiday(80, 14),
             new Stock(45, 0, 3.0), new Stock(90, 0, -1.0), new Deaths(70, 0, 0.5), new Plant(30, 0, 2.0), new Trim(55, 0, 0.5), new Leaves(25, 4.0), new MulmOut(35, 0.6),
-            new ThinFloaters(0.4, 0.2), new TrimAbove(60.0, 40.0),
+            new ThinFloaters(0.4, 0.2), new TrimAbove(60.0, 40.0), ...UsualCare::events(),
         ];
     }
 

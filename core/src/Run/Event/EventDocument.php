@@ -52,6 +52,11 @@ final readonly class EventDocument
 
             return new TrimAbove($above, self::within($item, 'to', 0, $above));
         }
+        if ('trim-overgrown' === $what) {
+            $above = self::within($item, 'above', 1, 100);
+
+            return new TrimOvergrown($above, self::within($item, 'to', 0.1, $above));
+        }
         $day = (int) self::within($item, 'day', 0, 1095, $item->whole('day'));
 
         return match ($what) {
@@ -74,7 +79,7 @@ final readonly class EventDocument
 
     private static function unknown(DocumentReader $item): null
     {
-        $item->refuse('do', 'Name one of: dose, change, feed, light, lamp-off, spell, holiday, stock, deaths, plant, trim, leaves, mulm-out, thin-floaters, trim-above.');
+        $item->refuse('do', 'Name one of: dose, change, feed, light, lamp-off, spell, holiday, stock, deaths, plant, trim, leaves, mulm-out, thin-floaters, trim-above, trim-overgrown.');
 
         return null;
     }
