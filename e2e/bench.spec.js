@@ -89,6 +89,19 @@ test('two windows: the second is told and may send again', async ({ page, contex
     await expect(page.locator('#f-light-hours')).toHaveValue('6');
 });
 
+test('a vase is planned as a vase', async ({ page }, info) => {
+    await startTank(page, `Vase ${info.project.name}`);
+    await openStage(page, 'vessel');
+    await choose(page, 'vessel-shape', 'cylinder');
+    await expect(page.locator('#f-vessel-length')).toHaveCount(0);
+    await change(page, 'vessel-diameter', '9 in');
+    await expect(page.locator('#f-vessel-diameter')).toHaveValue('22.86');
+    await expect(page.locator('#vessel .caution')).toContainText('A vase is made for flowers');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.locator('#f-vessel-length')).toHaveValue('60');
+});
+
 test('undo and redo', async ({ page }, info) => {
     await startTank(page, `Undo ${info.project.name}`);
     await openStage(page, 'light');

@@ -59,6 +59,9 @@ final class Sample
             'care.changeEvery' => (string) $dice->getInt(0, 60),
         ];
         $plan = self::edit(Plan::starting("Random $seed", $catalogue), $edits);
+        if (0 === $seed % 3) {
+            $plan = self::edit($plan, ['vessel.shape' => 'cylinder']);
+        }
         for ($n = $dice->getInt(0, 6); $n > 0; --$n) {
             $plan = self::edit($plan, ['plants.add' => self::pick($dice, $catalogue->plants)]);
             $last = $plan->clumps[\count($plan->clumps) - 1]->id;

@@ -17,6 +17,8 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Vessel\Cylinder;
+use Olvek\Core\Vessel\GlassBox;
 
 /** Builds the rail of stages for a plan, with whatever the keeper typed and why it was refused. */
 final readonly class Stages
@@ -49,12 +51,13 @@ final readonly class Stages
                 \sprintf('%s, %s free', $units->show(Dimension::Volume, $quantities->grossWater, 0), $units->show(Dimension::Volume, $quantities->netWater, 0)),
                 [
                     [new FieldView('name', 'name of the tank', $typed['name'] ?? $plan->name, '', $errors['name'] ?? null, [], true)],
-                    [$field('vessel.length'), $field('vessel.width')],
-                    [$field('vessel.height'), $field('vessel.glass')],
+                    [$choice('vessel.shape', 'shape', $plan->vessel->shape(), [GlassBox::SHAPE => 'glass box', Cylinder::SHAPE => 'cylinder, a tall vase'])],
+                    ...array_chunk(array_map(static fn (string $name): FieldView => $field("vessel.$name"), array_keys($plan->vessel->measures())), 2),
                     [$field('waterLine'), $field('site.temperature')],
                 ],
                 caution: \sprintf('Full it stands at %s, %s. ', $units->show(Dimension::Mass, 1000 * $quantities->fullMass, 0), self::load($quantities->load, $units))
                     .($quantities->fullMass > Quantities::ASK_ABOVE ? 'That is a load to ask a structural professional about. ' : '')
+                    .($plan->vessel->isRound() ? 'A vase is made for flowers: thick glass only, a foam sheet under it, never near the rim. ' : '')
                     .'Level, strong support; lift it empty. Cables get drip loops, the socket a residual-current device.'),
             new StageView('bed', 'Bed', 'soil',
                 null === $plan->bed->soil ? 'no soil' : \sprintf('%s under %s', $length($plan->bed->soil->meanDepth()), $length($plan->bed->cap?->meanDepth() ?? 0.0)),

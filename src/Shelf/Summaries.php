@@ -41,7 +41,7 @@ final readonly class Summaries
             $side = static fn (float $metres): string => Decimal::trimmed($units->length()->fromBase($metres), 0);
 
             return new Summary($judgement->state, $judgement->verdict, \sprintf('%s × %s × %s %s, %s free',
-                $side($plan->vessel->outerLength), $side($plan->vessel->outerWidth), $side($plan->vessel->outerHeight), $units->length()->symbol(),
+                $side($plan->vessel->outerLength()), $side($plan->vessel->outerWidth()), $side($plan->vessel->outerHeight()), $units->length()->symbol(),
                 $units->show(Dimension::Volume, $judgement->quantities->netWater, 0)), $drawing);
         });
     }

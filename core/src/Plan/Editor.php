@@ -9,13 +9,15 @@ use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Plant\Role as PlantRole;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Core\Vessel\Cylinder;
+use Olvek\Core\Vessel\GlassBox;
 
 /**
  * Applies edits, each a place and a typed text, to a plan's document and reads the whole back through the plan's rules.
  * Several edits count as one: either all hold together or nothing changes.
  *
  * Places are the paths of the document plus a few verbs: `plants.add` (a kind), `plants.ID.remove`, `animals.add`,
- * `animals.ID.remove`, `bed.soil.material` (a kind or "none"), `bed.soil.add` (a kind), `bed.soil.parts.KIND` (parts, 0 takes it out).
+ * `animals.ID.remove`, `vessel.shape`, `bed.soil.material` (a kind or "none"), `bed.soil.add` (a kind), `bed.soil.parts.KIND` (parts, 0 takes it out).
  */
 final readonly class Editor
 {
@@ -69,6 +71,9 @@ final readonly class Editor
             $inoculum = Inoculum::tryFrom($typed) ?? throw new RefusedEdit('Choose where the first bacteria come from.');
 
             return $this->put($data, ['start', 'inoculum'], $typed, 'first bacteria', $inoculum->words());
+        }
+        if ('vessel.shape' === $place) {
+            return $this->setShape($data, $typed);
         }
         if (1 === preg_match('/^bed\.(soil|cap)\.(material|add)$/', $place, $match)) {
             return 'add' === $match[2] ? $this->addMaterial($data, $match[1], $typed) : $this->setMaterial($data, $match[1], $typed);
@@ -160,6 +165,28 @@ final readonly class Editor
         $data['animals'] = $groups;
 
         return $kind->common.' added';
+    }
+
+    /**
+     * Another shape of about the same size: a cylinder that fits the box, a box that fits the cylinder.
+     *
+     * @param array<string, mixed> $data
+     */
+    private function setShape(array &$data, string $shape): ?string
+    {
+        $vessel = $this->document->fromArray($data)->vessel;
+        if ($shape === $vessel->shape()) {
+            return null;
+        }
+        $measures = $vessel->measures();
+        $side = min($vessel->outerLength(), $vessel->outerWidth());
+        $data['vessel'] = match ($shape) {
+            Cylinder::SHAPE => ['shape' => $shape, 'diameter' => $side, 'height' => $measures['height'], 'glass' => $measures['glass']],
+            GlassBox::SHAPE => ['shape' => $shape, 'length' => $side, 'width' => $side, 'height' => $measures['height'], 'glass' => $measures['glass']],
+            default => throw new RefusedEdit('Choose a shape from the list.'),
+        };
+
+        return 'shape '.$shape;
     }
 
     /** @param array<string, mixed> $data */

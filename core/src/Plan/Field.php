@@ -39,6 +39,7 @@ final readonly class Field
         return match (preg_replace('/^(plants|animals)\.[a-z0-9-]{1,31}\.|(?<=\.parts)\.[a-z0-9-]{1,60}$/', '$1.*.', $path)) {
             'vessel.length' => $length('length'),
             'vessel.width' => $length('width, front to back'),
+            'vessel.diameter' => $length('diameter'),
             'vessel.height' => $length('height'),
             'vessel.glass' => new self($path, 'glass thickness', Dimension::Length, 2, metric: Unit::Millimetre, us: Unit::Inch),
             'waterLine' => $length('water line'),

@@ -11,6 +11,7 @@ use Olvek\Core\Bed\Mix;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Light\Lamp;
 use Olvek\Core\Vessel\GlassBox;
+use Olvek\Core\Vessel\Vessel;
 use Olvek\Core\Water\SourceWater;
 
 /**
@@ -29,7 +30,7 @@ final readonly class Plan
      */
     public function __construct(
         public string $name,
-        public GlassBox $vessel,
+        public Vessel $vessel,
         public float $waterLine,
         public Site $site,
         public Bed $bed,
@@ -76,7 +77,7 @@ final readonly class Plan
         return $this->with(['name' => $name]);
     }
 
-    public function withVessel(GlassBox $vessel): self
+    public function withVessel(Vessel $vessel): self
     {
         return $this->with(['vessel' => $vessel]);
     }

@@ -11,7 +11,9 @@ use Olvek\Core\Bed\Mix;
 use Olvek\Core\Bed\Role;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Light\Lamp;
+use Olvek\Core\Vessel\Cylinder;
 use Olvek\Core\Vessel\GlassBox;
+use Olvek\Core\Vessel\Vessel;
 use Olvek\Core\Water\SourceWater;
 
 /**
@@ -55,11 +57,7 @@ final readonly class PlanDocument
             $root->refuse('format', \sprintf('This is not an Olvek plan of version %d. It should begin with "format": "%s", "version": %1$d.', self::VERSION, self::FORMAT));
             $root->finish();
         }
-        $vessel = $root->child('vessel');
-        if ('glass-box' !== $vessel->text('shape')) {
-            $vessel->refuse('shape', 'Only "glass-box" is known so far.');
-        }
-        $box = new GlassBox($vessel->number('length'), $vessel->number('width'), $vessel->number('height'), $vessel->number('glass'));
+        $vessel = self::vessel($root->child('vessel'));
         $site = $root->child('site');
         $bed = $root->child('bed');
         $soil = $this->layer($bed->optionalChild('soil'), Role::Soil);
@@ -74,7 +72,7 @@ final readonly class PlanDocument
             $start->refuse('inoculum', 'Name one of: '.implode(', ', array_column(Inoculum::cases(), 'value')).'.');
         }
         $parts = [
-            $root->text('name'), $box, $root->number('waterLine'), new Site($site->number('temperature')), new Bed($soil, $cap),
+            $root->text('name'), $vessel, $root->number('waterLine'), new Site($site->number('temperature')), new Bed($soil, $cap),
             new Lamp($light->number('lumens'), $light->number('hours'), $light->number('landing')),
             $this->clumps($root), new SourceWater($water->number('pH'), $water->number('kh'), $water->number('gh'), $water->number('nitrate')),
             $this->groups($root), new Feed($feeding->number('grams'), $feeding->number('protein')), $feeding->whole('fromDay'),
@@ -92,13 +90,7 @@ final readonly class PlanDocument
             'format' => self::FORMAT,
             'version' => self::VERSION,
             'name' => $plan->name,
-            'vessel' => [
-                'shape' => 'glass-box',
-                'length' => $plan->vessel->outerLength,
-                'width' => $plan->vessel->outerWidth,
-                'height' => $plan->vessel->outerHeight,
-                'glass' => $plan->vessel->glass,
-            ],
+            'vessel' => ['shape' => $plan->vessel->shape(), ...$plan->vessel->measures()],
             'waterLine' => $plan->waterLine,
             'site' => ['temperature' => $plan->site->temperature],
             'bed' => ['soil' => self::layerData($plan->bed->soil), 'cap' => self::layerData($plan->bed->cap)],
@@ -114,6 +106,19 @@ final readonly class PlanDocument
             'care' => ['changeShare' => $plan->care->changeShare, 'changeEvery' => $plan->care->changeEvery],
             'start' => ['inoculum' => $plan->inoculum->value],
         ];
+    }
+
+    private static function vessel(DocumentReader $reader): Vessel
+    {
+        $shape = $reader->text('shape');
+        if (Cylinder::SHAPE === $shape) {
+            return new Cylinder($reader->number('diameter'), $reader->number('height'), $reader->number('glass'));
+        }
+        if (GlassBox::SHAPE !== $shape) {
+            $reader->refuse('shape', \sprintf('Name one of: %s, %s.', GlassBox::SHAPE, Cylinder::SHAPE));
+        }
+
+        return new GlassBox($reader->number('length'), $reader->number('width'), $reader->number('height'), $reader->number('glass'));
     }
 
     private function layer(?DocumentReader $reader, Role $role): ?Layer

@@ -54,11 +54,13 @@ final class Rules
     {
         $vessel = $this->plan->vessel;
         $sound = true;
-        foreach (['length' => $vessel->outerLength, 'width' => $vessel->outerWidth, 'height' => $vessel->outerHeight] as $name => $metres) {
-            $sound = $this->within("vessel.$name", 'The '.$name, $metres, 0.08, 5.0, Dimension::Length) && $sound;
+        foreach ($vessel->measures() as $name => $metres) {
+            $sound = ('glass' === $name
+                ? $this->within('vessel.glass', 'The glass', $metres, 0.002, 0.03, Dimension::Length, 2)
+                : $this->within("vessel.$name", 'The '.$name, $metres, 0.08, 5.0, Dimension::Length)) && $sound;
         }
 
-        return $this->within('vessel.glass', 'The glass', $vessel->glass, 0.002, 0.03, Dimension::Length, 2) && $sound;
+        return $sound;
     }
 
     private function strata(): void

@@ -7,8 +7,9 @@ namespace Olvek\Core\Vessel;
 /** A box of five panes; measured outside, as a tape measure does, with one pane thickness. */
 final readonly class GlassBox implements Vessel
 {
+    public const SHAPE = 'glass-box';
     /** kg per L. P: EN 572-1, soda-lime silicate glass, 2500 kg/m³. */
-    private const GLASS_DENSITY = 2.5;
+    public const GLASS_DENSITY = 2.5;
 
     /**
      * @param float $outerLength m, along the front
@@ -22,6 +23,36 @@ final readonly class GlassBox implements Vessel
         public float $outerHeight,
         public float $glass,
     ) {
+    }
+
+    public function shape(): string
+    {
+        return self::SHAPE;
+    }
+
+    public function measures(): array
+    {
+        return ['length' => $this->outerLength, 'width' => $this->outerWidth, 'height' => $this->outerHeight, 'glass' => $this->glass];
+    }
+
+    public function isRound(): bool
+    {
+        return false;
+    }
+
+    public function outerLength(): float
+    {
+        return $this->outerLength;
+    }
+
+    public function outerWidth(): float
+    {
+        return $this->outerWidth;
+    }
+
+    public function outerHeight(): float
+    {
+        return $this->outerHeight;
     }
 
     public function length(): float

@@ -9,6 +9,28 @@ namespace Olvek\Core\Vessel;
  */
 interface Vessel
 {
+    /** Its shape's name in plan documents. */
+    public function shape(): string;
+
+    /**
+     * What a tape measure reads, outside, by name.
+     *
+     * @return array<string, float> m
+     */
+    public function measures(): array;
+
+    /** True where it is round seen from above. */
+    public function isRound(): bool;
+
+    /** Outside length along the front, m. */
+    public function outerLength(): float;
+
+    /** Outside depth from front to back, m. */
+    public function outerWidth(): float;
+
+    /** Outside height, m. */
+    public function outerHeight(): float;
+
     /** Inside length along the front, m. */
     public function length(): float;
 

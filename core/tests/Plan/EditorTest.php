@@ -61,6 +61,18 @@ final class EditorTest extends TestCase
         self::assertSame(0.025, Sample::edit($plan, ['bed.soil.material' => 'peat'])->bed->soil?->front);
     }
 
+    public function testTheShapeIsChosen(): void
+    {
+        $plan = Sample::edit(Sample::planted(), ['vessel.shape' => 'cylinder']);
+        self::assertSame(['diameter' => 0.3, 'height' => 0.36, 'glass' => 0.006], $plan->vessel->measures());
+        $plan = Sample::edit($plan, ['vessel.diameter' => '10 in']);
+        self::assertSame(0.254, $plan->vessel->outerWidth());
+        $box = Sample::edit($plan, ['vessel.shape' => 'glass-box']);
+        self::assertSame(['length' => 0.254, 'width' => 0.254, 'height' => 0.36, 'glass' => 0.006], $box->vessel->measures());
+        $this->expectException(\Olvek\Core\Plan\InvalidPlan::class);
+        Sample::edit($plan, ['vessel.length' => '30 cm']);
+    }
+
     public function testAddingAndTakingOut(): void
     {
         $plan = Sample::planted();

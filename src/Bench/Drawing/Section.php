@@ -29,6 +29,8 @@ final class Section
     private const RIGHT = 64.0;
     private const ABOVE = 62.0;
     private const BELOW = 36.0;
+    /** Half height of the ellipse by which round vessels show. */
+    private const ROUND = 6.0;
     /** Most figures drawn of one clump or group; more would only blur. */
     private const MOST_FIGURES = 16;
     private const FEW_FIGURES = 6;
@@ -297,6 +299,12 @@ final class Section
         foreach ($this->views() as [$x, $length]) {
             $w = $length * $this->scale;
             $this->front[] = new Shape('M'.Pen::at($x, $this->y($height)).'V'.Pen::n($this->floor).'H'.Pen::n($x + $w).'V'.Pen::n($this->y($height)), 'glass');
+            if ($this->plan->vessel->isRound()) {
+                // Rim and water of a round vessel are seen a little from above.
+                $this->front[] = new Shape(Pen::disc($x + $w / 2, $this->y($height), $w / 2, self::ROUND), 'glass glass-far');
+                $this->front[] = new Shape(Pen::disc($x + $w / 2, $this->y($this->plan->waterLine), $w / 2, self::ROUND), 'water-line');
+                continue;
+            }
             $this->front[] = new Shape(Pen::line($x, $this->y($this->plan->waterLine), $x + $w, $this->y($this->plan->waterLine)), 'water-line');
         }
     }
@@ -308,8 +316,8 @@ final class Section
         $length = fn (float $m): string => $this->units->show(Dimension::Length, $m);
         $line = $this->plan->waterLine;
         $right = $this->side($vessel->width());
-        $this->measure($this->x(0), $this->x($vessel->length()), $length($vessel->outerLength));
-        $this->measure($this->side(0), $right, $length($vessel->outerWidth));
+        $this->measure($this->x(0), $this->x($vessel->length()), $length($vessel->outerLength()));
+        $this->measure($this->side(0), $right, $length($vessel->outerWidth()));
         $this->rise($this->x(0) - 12, 0.0, $line, $length($line), 'end');
         $this->labels[] = new Label($this->x(0) - 18, $this->y($line) - 5, 'water', 'end', 'dim dim-faint');
 
