@@ -114,11 +114,11 @@ test('undo and redo', async ({ page }, info) => {
     await expect(page.getByRole('button', { name: 'Redo' })).toBeDisabled();
 });
 
-test('the year is run anew at each change, its worst days named', async ({ page }, info) => {
+test('the year is run anew at each change, its extremes named', async ({ page }, info) => {
     await startTank(page, `Year ${info.project.name}`);
     const words = () => page.locator('#year-words').textContent();
     const before = await words();
-    expect(before).toMatch(/Worst of ammonia .*, day \d+/);
+    expect(before).toMatch(/Extreme of ammonia .*, day \d+/);
     await openStage(page, 'animals');
     await choose(page, 'animals-add', 'heterandria-formosa');
     await change(page, 'feeding-grams', '1');

@@ -38,10 +38,4 @@ final readonly class Material
         public string $remarks,
     ) {
     }
-
-    /** True where the layer feeds roots at all. */
-    public function isRich(): bool
-    {
-        return $this->flushNitrogen->value + $this->slowNitrogen->value >= 100;
-    }
 }

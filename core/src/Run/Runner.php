@@ -62,7 +62,6 @@ final class Runner
             $leak = $pore - $state->poreNitrogen - $state->flushNitrogen - $state->slowNitrogen;
             WaterHours::run($state, $day, $facts, $books, $hourSteps);
             $plants->settle($state, $day, $books, $n, $fromRoots);
-            BacteriaDay::run($state, $day, $facts);
             WaterKeeping::topUp($state, $facts, $books, $day->celsius);
             $this->note($trace, $state, $day, $n, $leak);
             if (null !== $watch) {

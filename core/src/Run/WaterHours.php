@@ -9,11 +9,12 @@ use Olvek\Core\Water\Carbonate;
 use Olvek\Core\Water\Oxygen;
 
 /**
- * The water through the hours of a day: nitrogen chain, carbon, oxygen, alkalinity.
+ * The water through the hours of a day: nitrogen chain and the bacteria that drive it, carbon, oxygen, alkalinity. Bacteria's own
+ * nitrogen (2 % of what passes) is not booked; a trace always settles from the air and keeps a colony possible.
  *
  * Each hour, nitrogen goes down its chain; every step is implicit in its own sink and hands exactly what it took to the next
- * (P: Burchard, Deleersnijder & Meister 2003, A high-order conservative Patankar-type discretisation), so nothing turns negative and
- * nothing is lost. Carbon is linearly implicit: the fluxes that move it are the ones that are booked.
+ * (after P: Burchard, Deleersnijder & Meister 2003, A high-order conservative Patankar-type discretisation), so nothing turns negative
+ * and nothing is lost. Carbon is linearly implicit: the fluxes that move it are the ones that are booked.
  *
  * This is the hot loop: plain local floats, no calls but sqrt and the speciation spelled out. Everything else may be slow.
  *
@@ -21,6 +22,10 @@ use Olvek\Core\Water\Oxygen;
  */
 final class WaterHours
 {
+    /** Share of the mature film that is always there. J. */
+    private const TRACE = 1e-6;
+    /** Decay of an idle colony against that of a busy one: cells go dormant. J (0.1–0.4). */
+    private const DORMANT = 0.15;
     /** mg O2/L. M. */
     private const HALF_OXYGEN_AMMONIA = 0.5;
     private const HALF_OXYGEN_NITRITE = 1.0;
@@ -59,8 +64,15 @@ final class WaterHours
         $ammoniaIn = $day->ammoniaIn / 24 * $dt;
         $carbonIn = $day->carbonIn / 24 * $dt;
         $oxygenOut = $day->oxygenOut / 24 * $dt;
-        $rateA = $p->ammoniaOxidiserRate * $s->ammoniaOxidisers * $day->theta * $acid / 24 * $dt;
-        $rateN = $p->nitriteOxidiserRate * $s->nitriteOxidisers * $day->theta * $acid / 24 * $dt;
+        // Nitrifiers: what a mg VSS can oxidise in a step, and how the colony grows and decays with it.
+        $eachA = $p->ammoniaOxidiserRate * $day->theta / 24 * $dt;
+        $eachN = $p->nitriteOxidiserRate * $day->theta / 24 * $dt;
+        $decay = $p->nitrifierDecay * $day->theta / 24 * $dt;
+        $mostA = $facts->filmMost;
+        $mostN = $mostA * $p->ammoniaOxidiserRate / $p->nitriteOxidiserRate;
+        $xa = $s->ammoniaOxidisers;
+        $xn = $s->nitriteOxidisers;
+        $grewA = $grewN = 0.0;
         $denit = $p->denitrification * $day->theta * $facts->floor * 1000 / $v / 24 * $dt;
         $halfAmmonia = $p->halfAmmonia;
         $halfNitrite = $p->halfNitrite;
@@ -73,7 +85,7 @@ final class WaterHours
         $dic = $s->carbon;
         $alk = $s->alkalinity;
         $o2 = $s->oxygen;
-        $plantN = $algaeN = $oxA = $oxN = $den = $gasC = $gasO = 0.0;
+        $plantN = $algaeN = $den = $gasC = $gasO = 0.0;
         $gotFree = $gotBicarbonate = $gotAlgae = $potential = 0.0;
         $leastO2 = $o2;
         $mostTan = $tan;
@@ -90,20 +102,44 @@ final class WaterHours
             $lit = max(0.0, min($to, $hour + $dt) - max($from, $hour)) / $dt;
             $awake = 0.5 + 0.5 * $lit;
 
-            // Nitrogen down its chain.
-            $c = $tan / $v;
+            // Nitrogen down its chain. Appetites are reckoned at the middle of the step, which a first guess finds; the sink is taken
+            // half from what was and half from what will be, or more from the latter where a whole step would empty the store.
             $o = $o2 / $v;
-            $take = $day->plantAppetite * $awake * $dt / (Growth::HALF_SATURATION_AMMONIUM + $c) / $v;
-            $takeAlgae = $day->algaeAppetite * $awake * $dt / ($halfAlgae + $c) / $v;
-            $oxidise = $rateA / ($halfAmmonia + $c) / $v * $o / (self::HALF_OXYGEN_AMMONIA + $o);
-            $tan = ($tan + $ammoniaIn) / (1 + $take + $takeAlgae + $oxidise);
-            $taken = $take * $tan;
-            $takenAlgae = $takeAlgae * $tan;
-            $first = $oxidise * $tan;
+            $plant = $day->plantAppetite * $awake * $dt / $v;
+            $alga = $day->algaeAppetite * $awake * $dt / $v;
+            $midA = $xa * (1 + $grewA / 2);
+            $film = $eachA * $acid * $midA / $v * $o / (self::HALF_OXYGEN_AMMONIA + $o);
+            $c = $tan / $v;
+            $sink = $plant / (Growth::HALF_SATURATION_AMMONIUM + $c) + $alga / ($halfAlgae + $c) + $film / ($halfAmmonia + $c);
+            $c = ($tan + ($tan + $ammoniaIn) / (1 + $sink)) / 2 / $v;
+            $take = $plant / (Growth::HALF_SATURATION_AMMONIUM + $c);
+            $takeAlgae = $alga / ($halfAlgae + $c);
+            $oxidise = $film / ($halfAmmonia + $c);
+            $sink = $take + $takeAlgae + $oxidise;
+            $late = $sink > 2.0 ? 1 - 1 / $sink : 0.5;
+            $before = $tan;
+            $tan = ($tan * (1 - (1 - $late) * $sink) + $ammoniaIn) / (1 + $late * $sink);
+            $drawn = $late * $tan + (1 - $late) * $before;
+            $taken = $take * $drawn;
+            $takenAlgae = $takeAlgae * $drawn;
+            $first = $oxidise * $drawn;
 
-            $oxidise = $rateN / ($halfNitrite + $no2 / $v) / $v * $o / (self::HALF_OXYGEN_NITRITE + $o);
-            $no2 = ($no2 + $first) / (1 + $oxidise);
-            $second = $oxidise * $no2;
+            $midN = $xn * (1 + $grewN / 2);
+            $film = $eachN * $acid * $midN / $v * $o / (self::HALF_OXYGEN_NITRITE + $o);
+            $c = $no2 / $v;
+            $c = ($no2 + ($no2 + $first) / (1 + $film / ($halfNitrite + $c))) / 2 / $v;
+            $oxidise = $film / ($halfNitrite + $c);
+            $late = $oxidise > 2.0 ? 1 - 1 / $oxidise : 0.5;
+            $before = $no2;
+            $no2 = ($no2 * (1 - (1 - $late) * $oxidise) + $first) / (1 + $late * $oxidise);
+            $second = $oxidise * ($late * $no2 + (1 - $late) * $before);
+
+            // Colonies grow by what they oxidised, the slower the fuller their surfaces; idle ones go dormant. Growth over the step
+            // is exponential, and half of the last step's growth is at work already in this one: the middle of the step counts.
+            $grewA = ($p->ammoniaOxidiserYield * $first * max(0.0, 1 - $xa / $mostA) - (1 - self::DORMANT) * $decay * $first / $eachA) / $midA - self::DORMANT * $decay;
+            $grewN = ($p->nitriteOxidiserYield * $second * max(0.0, 1 - $xn / $mostN) - (1 - self::DORMANT) * $decay * $second / $eachN) / $midN - self::DORMANT * $decay;
+            $xa = max(self::TRACE * $mostA, $xa * exp($grewA));
+            $xn = max(self::TRACE * $mostN, $xn * exp($grewN));
 
             $c3 = $no3 / $v;
             $shy = Growth::AMMONIUM_FIRST / (Growth::AMMONIUM_FIRST + $tan / $v);
@@ -172,8 +208,6 @@ final class WaterHours
 
             $plantN += $taken + $takenNitrate;
             $algaeN += $takenAlgae + $takenNitrateAlgae;
-            $oxA += $first;
-            $oxN += $second;
             $den += $gone;
             $gasC += $gas;
             $gotFree += $f1;
@@ -200,6 +234,8 @@ final class WaterHours
         }
 
         $s->ammonia = $tan;
+        $s->ammoniaOxidisers = $xa;
+        $s->nitriteOxidisers = $xn;
         $s->nitrite = $no2;
         $s->nitrate = $no3;
         $s->carbon = $dic;
@@ -211,8 +247,6 @@ final class WaterHours
         $books->oxygen += $gasO;
         $day->plantNitrogen = $plantN;
         $day->algaeNitrogen = $algaeN;
-        $day->oxidisedAmmonia = $oxA;
-        $day->oxidisedNitrite = $oxN;
         $day->denitrified = $den;
         $day->freeShare = $day->fixFree > 0 && $potential > 0 ? $gotFree / ($day->fixFree * $potential) : 0.0;
         $day->bicarbonateShare = $day->fixBicarbonate > 0 && $potential > 0 ? $gotBicarbonate / ($day->fixBicarbonate * $potential) : 0.0;

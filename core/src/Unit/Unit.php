@@ -54,7 +54,7 @@ enum Unit: string
     case PhScale = 'pH';
     case MilligramPerLitre = 'mg/l';
 
-    /** Units in one gallon (US, liquid) are counted in litres: exactly 231 cubic inches. */
+    /** The US liquid gallon is exactly 231 cubic inches. */
     private const LITRES_PER_US_GALLON = 3.785411784;
     private const METRES_PER_INCH = 0.0254;
     private const GRAMS_PER_POUND = 453.59237;

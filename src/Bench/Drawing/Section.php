@@ -73,12 +73,7 @@ final class Section
     public static function of(Plan $plan, ClumpLight $light, UnitSystem $units, float $day): self
     {
         $section = new self($plan, $light, $units, $day);
-        $section->water();
-        $section->lamp();
-        $section->bed();
-        $section->plants();
-        $section->animals();
-        $section->glass();
+        $section->draw();
         $section->dimensions();
 
         return $section;
@@ -88,14 +83,19 @@ final class Section
     public static function thumbnail(Plan $plan, ClumpLight $light): self
     {
         $section = new self($plan, $light, UnitSystem::Metric, 60.0, self::FEW_FIGURES, true);
-        $section->water();
-        $section->lamp();
-        $section->bed();
-        $section->plants();
-        $section->animals();
-        $section->glass();
+        $section->draw();
 
         return $section;
+    }
+
+    private function draw(): void
+    {
+        $this->water();
+        $this->lamp();
+        $this->bed();
+        $this->plants();
+        $this->animals();
+        $this->glass();
     }
 
     /** Where plants may show: between the panes, and in the air above the rim. */
