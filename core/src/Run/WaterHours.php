@@ -94,19 +94,30 @@ final class WaterHours
         $leastH = \INF;
         $mostH = $sumPH = 0.0;
 
+        // Read once: property reads are what the loop would spend most on.
+        $appetite = $day->plantAppetite;
+        $algaeAppetite = $day->algaeAppetite;
+        $fixFree = $day->fixFree;
+        $fixBicarbonate = $day->fixBicarbonate;
+        $fixAlgaeMost = $day->fixAlgae;
+        $yieldA = $p->ammoniaOxidiserYield;
+        $yieldN = $p->nitriteOxidiserYield;
+        $from = $dark / 2;
+        $to = 24.0 - $dark / 2;
+        $busyDecay = (1 - self::DORMANT) * $decay;
+        $idleDecay = self::DORMANT * $decay;
+
         for ($n = 0; $n < $steps; ++$n) {
             // The day begins at midnight; light is centred on noon, and an hour half lit counts half.
             $hour = $n * $dt;
-            $from = $dark / 2;
-            $to = 24.0 - $dark / 2;
             $lit = max(0.0, min($to, $hour + $dt) - max($from, $hour)) / $dt;
             $awake = 0.5 + 0.5 * $lit;
 
             // Nitrogen down its chain. Appetites are reckoned at the middle of the step, which a first guess finds; the sink is taken
             // half from what was and half from what will be, or more from the latter where a whole step would empty the store.
             $o = $o2 / $v;
-            $plant = $day->plantAppetite * $awake * $dt / $v;
-            $alga = $day->algaeAppetite * $awake * $dt / $v;
+            $plant = $appetite * $awake * $dt / $v;
+            $alga = $algaeAppetite * $awake * $dt / $v;
             $midA = $xa * (1 + $grewA / 2);
             $film = $eachA * $acid * $midA / $v * $o / (self::HALF_OXYGEN_AMMONIA + $o);
             $c = $tan / $v;
@@ -135,16 +146,16 @@ final class WaterHours
             $second = $oxidise * ($late * $no2 + (1 - $late) * $before);
 
             // Colonies grow by what they oxidised, the slower the fuller their surfaces; idle ones go dormant. Growth over the step
-            // is exponential, and half of the last step's growth is at work already in this one: the middle of the step counts.
-            $grewA = ($p->ammoniaOxidiserYield * $first * max(0.0, 1 - $xa / $mostA) - (1 - self::DORMANT) * $decay * $first / $eachA) / $midA - self::DORMANT * $decay;
-            $grewN = ($p->nitriteOxidiserYield * $second * max(0.0, 1 - $xn / $mostN) - (1 - self::DORMANT) * $decay * $second / $eachN) / $midN - self::DORMANT * $decay;
-            $xa = max(self::TRACE * $mostA, $xa * exp($grewA));
-            $xn = max(self::TRACE * $mostN, $xn * exp($grewN));
+            // is exponential (its series; a step's growth is a few percent), and half of the last step's growth is at work already in this one: the middle of the step counts.
+            $grewA = ($yieldA * $first * max(0.0, 1 - $xa / $mostA) - $busyDecay * $first / $eachA) / $midA - $idleDecay;
+            $grewN = ($yieldN * $second * max(0.0, 1 - $xn / $mostN) - $busyDecay * $second / $eachN) / $midN - $idleDecay;
+            $xa = max(self::TRACE * $mostA, $xa * (1 + $grewA * (1 + $grewA / 2)));
+            $xn = max(self::TRACE * $mostN, $xn * (1 + $grewN * (1 + $grewN / 2)));
 
             $c3 = $no3 / $v;
             $shy = Growth::AMMONIUM_FIRST / (Growth::AMMONIUM_FIRST + $tan / $v);
-            $take = $day->plantAppetite * $awake * $dt * $shy / (Growth::HALF_SATURATION_NITRATE + $c3) / $v;
-            $takeAlgae = $day->algaeAppetite * $awake * $dt * $shy / ($halfAlgae + $c3) / $v;
+            $take = $appetite * $awake * $dt * $shy / (Growth::HALF_SATURATION_NITRATE + $c3) / $v;
+            $takeAlgae = $algaeAppetite * $awake * $dt * $shy / ($halfAlgae + $c3) / $v;
             $no3 = ($no3 + $second) / (1 + $take + $takeAlgae + $denit);
             $takenNitrate = $take * $no3;
             $takenNitrateAlgae = $takeAlgae * $no3;
@@ -166,9 +177,9 @@ final class WaterHours
             $h2 = (-$b + sqrt(max(0.0, $b * $b - 4 * $a * $k12 * ($a - 2 * $d2)))) / (2 * $a) + 1e-15;
             $co2Less = self::CO2_PER_CARBON * 0.98 * $dic / $v * $h2 * $h2 / ($h2 * $h2 + $k1 * $h2 + $k12);
             $slope = ($co2 - $co2Less) / (0.02 * $dic + 1e-12);
-            $free = $day->fixFree * $lit * $dt;
-            $bicarbonate = $day->fixBicarbonate * $lit * $dt;
-            $fixAlgae = $day->fixAlgae * $lit * $dt;
+            $free = $fixFree * $lit * $dt;
+            $bicarbonate = $fixBicarbonate * $lit * $dt;
+            $fixAlgae = $fixAlgaeMost * $lit * $dt;
             $s1 = $free / (self::HALF_CO2_FREE + $co2);
             $s2 = $bicarbonate / (self::HALF_CO2_BICARBONATE + $co2);
             $s3 = $fixAlgae / (self::HALF_CO2_ALGAE + $co2);
