@@ -74,6 +74,23 @@ final class BooksTest extends TestCase
         }
     }
 
+    /** Two thousand random tanks for a year each: no failure, nothing that is no number, nothing negative. */
+    public function testAnyTankLivesAYear(): void
+    {
+        for ($seed = 1; $seed <= 2000; ++$seed) {
+            $trace = (new Runner(Sample::random($seed)))->run(365, 0 === $seed % 2 ? UsualCare::events() : []);
+            foreach ($trace->columns as $column => $values) {
+                $least = 'carbonateHardness' === $column ? -\INF : 0.0;
+                foreach ($values as $day => $value) {
+                    if (!is_finite($value) || $value < $least) {
+                        self::fail("seed $seed: $column is $value on day $day");
+                    }
+                }
+            }
+            self::assertSame(365, $trace->days());
+        }
+    }
+
     public function testTheSamePlanGivesTheSameBits(): void
     {
         $plan = Sample::random(11);
