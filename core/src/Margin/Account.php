@@ -9,6 +9,7 @@ use Olvek\Core\Bed\Release;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Growth;
+use Olvek\Core\Run\Parameters;
 use Olvek\Core\Water\Ammonia;
 use Olvek\Core\Water\AmmoniaCriterion;
 use Olvek\Core\Water\Carbonate;
@@ -28,10 +29,6 @@ final readonly class Account
     public const TEST_SHOWS = 0.25;
     /** mg TAN-N/L at which the account stops when nothing holds ammonia back. J. */
     private const CEILING = 8.0;
-    /** m/d × nitrate × floor, denitrification. M (0.005–0.02). */
-    private const DENITRIFICATION = 0.01;
-    /** Wetted surface of the upper bed grains per floor area. J (2–10). */
-    private const GRAIN_SURFACE = 4.0;
     /** mg CO2/L that a breathing soil adds to the air's share, mean of the light hours. J (1–6). */
     private const BED_CO2 = 2.0;
     /** Soil per free water at which it adds that much; less soil adds less. J. */
@@ -53,8 +50,7 @@ final readonly class Account
         $this->net = $plan->netWater();
         $this->co2 = Carbonate::co2AtEquilibrium($celsius)
             + self::BED_CO2 * min(1.0, $plan->bed->soilVolume($plan->vessel) / $this->net / self::BREATHING_SHARE);
-        $floor = $plan->vessel->areaAt(0.0);
-        $this->surface = $floor * self::GRAIN_SURFACE + $plan->vessel->wallArea($plan->bed->meanDepth(), $plan->waterLine);
+        $this->surface = $plan->wettedSurface();
         $this->unionised = Ammonia::unionisedShare($plan->water->pH, $celsius);
         $this->safe = min(self::TEST_SHOWS, self::SAFE_UNIONISED / $this->unionised, AmmoniaCriterion::chronic($plan->water->pH, $celsius));
     }
@@ -68,12 +64,6 @@ final readonly class Account
     public function release(): Release
     {
         return $this->release;
-    }
-
-    /** mg CO2/L that submerged leaves are reckoned to find by day. */
-    public function carbonDioxide(): float
-    {
-        return $this->co2;
     }
 
     public function onDay(float $day): Ledger
@@ -122,7 +112,8 @@ final readonly class Account
 
         $tap = $this->plan->care->dailyShare() * $this->net * $this->plan->water->nitrate;
         $left = ($hunger - $uptake($ammonia)) * Growth::AMMONIUM_FIRST / (Growth::AMMONIUM_FIRST + $ammonia);
-        $denitrified = fn (float $n): float => self::DENITRIFICATION * $this->factor * $this->plan->vessel->areaAt(0.0) * 1000 * $n;
+        $denitrification = (new Parameters())->denitrification;
+        $denitrified = fn (float $n): float => $denitrification * $this->factor * $this->plan->vessel->areaAt(0.0) * 1000 * $n;
         $eaten = static fn (float $n): float => $left * $n / (Growth::HALF_SATURATION_NITRATE + $n);
         $nitrate = self::meeting(static fn (float $n): float => $eaten($n) + $denitrified($n) + $drained($n), $made + $tap, 1e4);
         $flows[] = new Flow('tap', 'nitrate', $tap, 'water change');

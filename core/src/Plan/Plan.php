@@ -20,6 +20,9 @@ use Olvek\Core\Water\SourceWater;
  */
 final readonly class Plan
 {
+    /** Wetted surface of the upper bed grains per floor area. J (2–10). */
+    private const GRAIN_SURFACE = 4.0;
+
     /**
      * @param float       $waterLine m above the inside of the bottom
      * @param list<Clump> $clumps
@@ -148,6 +151,12 @@ final readonly class Plan
     public function netWater(): float
     {
         return $this->vessel->volumeBelow($this->waterLine) - $this->bed->volume($this->vessel);
+    }
+
+    /** m² on which bacteria settle: the upper grains of the bed, and the wetted walls. */
+    public function wettedSurface(): float
+    {
+        return self::GRAIN_SURFACE * $this->vessel->areaAt(0.0) + $this->vessel->wallArea($this->bed->meanDepth(), $this->waterLine);
     }
 
     /** Day on which the first animals come, or null. */

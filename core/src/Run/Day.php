@@ -45,7 +45,6 @@ final class Day
     public float $freeShare = 0.0;
     public float $bicarbonateShare = 0.0;
     public float $algaeShare = 0.0;
-    public float $denitrified = 0.0;
     public float $leastOxygen = \INF;
     public float $mostAmmonia = 0.0;
     public float $mostNitrite = 0.0;

@@ -10,15 +10,11 @@ use Olvek\Core\Light\Canopy;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Unit;
+use Olvek\Core\Water\Nitrification;
 
 /** What of a plan stays the same through a run, reckoned once. */
 final readonly class Facts
 {
-    /** Wetted surface of the upper bed grains per floor area. J (2–10). */
-    private const GRAIN_SURFACE = 4.0;
-    /** mg N per m² of surface and day of a mature film. M (200–1000). */
-    private const FILM_RATE = 200.0;
-
     public float $floor;
     public float $surface;
     public float $volume;
@@ -71,11 +67,10 @@ final readonly class Facts
         $this->soilIron = $held(static fn (Material $m): float => $m->iron->value);
         $this->holdUp = null === $mix ? 1.0 : max(1e-9, $soil * $mix->porosity() * $mix->retardation());
         $this->capConductance = $release->conductance();
-        $walls = $vessel->wallArea($bed->meanDepth(), $plan->waterLine);
-        $this->litSurface = $this->floor + $walls;
+        $this->litSurface = $this->floor + $vessel->wallArea($bed->meanDepth(), $plan->waterLine);
         $leaves = Canopy::LEAF_AREA * array_sum(array_map(static fn (Clump $c): float => $c->biomass(), $plan->clumps));
-        $this->firstFilm = min(1.0, $parameters->inoculum * ($plan->inoculum->share() + ($this->soiled ? $parameters->soilFilm : 0.0) + $parameters->leafFilm * $leaves / ($this->floor * self::GRAIN_SURFACE + $walls)));
-        $this->filmMost = self::FILM_RATE * ($this->floor * self::GRAIN_SURFACE + $walls) / $parameters->ammoniaOxidiserRate;
+        $this->firstFilm = min(1.0, $parameters->inoculum * ($plan->inoculum->share() + ($this->soiled ? $parameters->soilFilm : 0.0) + $parameters->leafFilm * $leaves / $plan->wettedSurface()));
+        $this->filmMost = Nitrification::SURFACE_RATE * $plan->wettedSurface() / $parameters->ammoniaOxidiserRate;
         $this->sourceAlkalinity = Unit::GermanDegree->convertTo(Unit::MilliequivalentPerLitre, $plan->water->kh);
     }
 }

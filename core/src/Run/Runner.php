@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Run;
 
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plant\Growth;
 use Olvek\Core\Run\Event\Event;
 use Olvek\Core\Unit\Unit;
 
@@ -14,10 +15,6 @@ use Olvek\Core\Unit\Unit;
  */
 final class Runner
 {
-    private const THETA = 1.08;
-    /** Warmth beyond which growth and decay do not quicken any more, °C. J. */
-    private const WARMEST = 32.0;
-
     private readonly Facts $facts;
 
     public function __construct(private readonly Plan $plan, Parameters $parameters = new Parameters())
@@ -92,7 +89,7 @@ final class Runner
     {
         $day = new Day();
         $day->celsius = $conditions->celsius + ($n < $conditions->spellUntil ? $conditions->spell : 0.0);
-        $day->theta = self::THETA ** (min($day->celsius, self::WARMEST) - 25);
+        $day->theta = Growth::temperatureFactor($day->celsius);
         $day->lightHours = $n < $conditions->darkUntil ? 0.0 : $conditions->lightHours;
         $day->surfaceLight = $day->lightHours > 0 ? $this->facts->lampAtSurface * $conditions->lightShare : 0.0;
 

@@ -6,6 +6,7 @@ namespace Olvek\Core\Run;
 
 use Olvek\Core\Plant\Growth;
 use Olvek\Core\Water\Carbonate;
+use Olvek\Core\Water\Nitrification;
 use Olvek\Core\Water\Oxygen;
 
 /**
@@ -58,7 +59,7 @@ final class WaterHours
         $k12 = $k1 * $k2;
         $saturation = Oxygen::saturation($day->celsius);
         $co2Air = Carbonate::co2AtEquilibrium($day->celsius);
-        $acid = max(0.0, min(1.0, $s->pH - 6.0));
+        $acid = Nitrification::acidityFactor($s->pH);
         $exchange = $p->reaeration * (1 - 0.5 * $day->cover) * $facts->surface * 1000 / 24 * $dt; // L per step
         $exchangeCarbon = $exchange * self::CO2_TO_OXYGEN / self::CO2_PER_CARBON;
         $ammoniaIn = $day->ammoniaIn / 24 * $dt;
@@ -258,7 +259,6 @@ final class WaterHours
         $books->oxygen += $gasO;
         $day->plantNitrogen = $plantN;
         $day->algaeNitrogen = $algaeN;
-        $day->denitrified = $den;
         $day->freeShare = $day->fixFree > 0 && $potential > 0 ? $gotFree / ($day->fixFree * $potential) : 0.0;
         $day->bicarbonateShare = $day->fixBicarbonate > 0 && $potential > 0 ? $gotBicarbonate / ($day->fixBicarbonate * $potential) : 0.0;
         $day->algaeShare = $day->fixAlgae > 0 && $potential > 0 ? $gotAlgae / ($day->fixAlgae * $potential) : 0.0;

@@ -49,7 +49,7 @@ final class Nitrification
     }
 
     /** Full from pH 7, none at 6, straight between. C: nitrification stalls in acid tanks. */
-    private static function acidityFactor(float $pH): float
+    public static function acidityFactor(float $pH): float
     {
         return max(0.0, min(1.0, $pH - 6.0));
     }

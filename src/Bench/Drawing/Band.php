@@ -9,7 +9,7 @@ final readonly class Band
 {
     /**
      * @param list<Curve> $curves
-     * @param list<array{y: float, words: string, class: string}> $limits
+     * @param list<array{y: float, words: string}> $limits
      */
     public function __construct(public string $name, public string $top, public float $y, public float $height, public array $curves, public array $limits)
     {
