@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Vessel;
+
+/** A vessel with straight walls on a flat bottom: its level sections are all alike. What differs is the outline. */
+abstract readonly class Upright implements Vessel
+{
+    /** kg per L. P: EN 572-1, soda-lime silicate glass, 2500 kg/m³. */
+    private const GLASS_DENSITY = 2.5;
+
+    /**
+     * @param float $outerHeight m
+     * @param float $glass       m, thickness of walls and bottom
+     */
+    public function __construct(public float $outerHeight, public float $glass)
+    {
+    }
+
+    /** m around the inside of a level section. */
+    abstract protected function girth(): float;
+
+    final public function outerHeight(): float
+    {
+        return $this->outerHeight;
+    }
+
+    final public function length(): float
+    {
+        return $this->outerLength() - 2 * $this->glass;
+    }
+
+    final public function width(): float
+    {
+        return $this->outerWidth() - 2 * $this->glass;
+    }
+
+    final public function height(): float
+    {
+        return $this->outerHeight - $this->glass;
+    }
+
+    final public function grossVolume(): float
+    {
+        return $this->volumeBelow($this->height());
+    }
+
+    final public function volumeBelow(float $height): float
+    {
+        return $this->areaAt($height) * $height * 1000;
+    }
+
+    /** In an outline that is the same in front as behind, a plane's mean height is that halfway: a slab of the same volume. */
+    final public function volumeUnderSlope(float $front, float $back): float
+    {
+        return $this->areaAt(0.0) * ($front + $back) / 2 * 1000;
+    }
+
+    final public function mass(): float
+    {
+        return ($this->footprint() * $this->outerHeight * 1000 - $this->grossVolume()) * self::GLASS_DENSITY;
+    }
+
+    final public function wallArea(float $from, float $to): float
+    {
+        return $this->girth() * max(0.0, $to - $from);
+    }
+}
