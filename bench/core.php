@@ -7,10 +7,14 @@ declare(strict_types=1);
  */
 
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Margin\Band;
+use Olvek\Core\Margin\Helps;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\Workers;
+use Olvek\Core\Solve\MostStock;
 use Olvek\Core\Unit\UnitSystem;
 
 require dirname(__DIR__).'/vendor/autoload.php';
@@ -23,13 +27,14 @@ $plan = $document->fromJson($json);
 function median(Closure $work, int $times): float
 {
     $spans = [];
-    for ($n = 0; $n < $times + 20; ++$n) {
+    $warm = $times > 10 ? 20 : 1;
+    for ($n = 0; $n < $times + $warm; ++$n) {
         $from = hrtime(true);
         $work();
         $spans[] = (hrtime(true) - $from) / 1e6;
     }
     // The first few warm the machine up.
-    $spans = array_slice($spans, 20);
+    $spans = array_slice($spans, $warm);
     sort($spans);
 
     return $spans[intdiv($times, 2)];
@@ -53,5 +58,27 @@ foreach ([91, 182, 365, 1095] as $days) {
 }
 $few = new Runner($plan);
 printf("core: run  365 days, %d clumps, %d groups   median %7.2f ms\n", count($plan->clumps), count($plan->groups), median(static fn () => $few->run(365), 15));
+// Linear in clumps: the same tank with ever more of them.
+foreach ([3, 6, 12, 24] as $clumps) {
+    $grown = $plan;
+    foreach ($plan->clumps as $clump) {
+        $grown = $grown->withoutClump($clump->id);
+    }
+    foreach (array_slice(array_keys($catalogue->plants), 0, $clumps) as $kind) {
+        $grown = $editor->apply($grown, ['plants.add' => $kind], UnitSystem::Metric)->plan;
+    }
+    $runner = new Runner($grown);
+    printf("core: run  365 days, %2d clumps            median %7.2f ms\n", $clumps, median(static fn () => $runner->run(365), 15));
+}
+printf("core: a help panel (nitrite)   median %7.1f ms\n", median(static fn () => (new Helps($editor))->for($plan, 'nitrite', UnitSystem::Metric), 3));
+printf("core: solve for stock          median %7.1f ms\n", median(static fn () => (new MostStock($editor, $catalogue->animals['neocaridina-davidi']))->solve($plan), 3));
+$band = new Band($full);
+printf("core: band of 64, 2 processes  median %7.1f ms\n", median(static fn () => (new Workers(2))->map(64, $band->member(...)), 3));
+// The same equations in a general-purpose solver at about the same accuracy, timed in this very run.
+$reference = dirname(__DIR__).'/core/tests/Reference';
+$planted = $document->fromJson((string) file_get_contents("$reference/run-planted.plan.json"));
+$ours = median(static fn () => (new Runner($planted))->run(365), 15);
+$theirs = 1000 * (float) shell_exec('/usr/bin/python3 '.escapeshellarg("$reference/run_scipy.py").' --time '.escapeshellarg("$reference/run-planted.plan.json").' 365');
+printf("core: one year of the planted tank: ours %.1f ms, SciPy's LSODA (rtol 1e-3) %.0f ms: %.0f times faster\n", $ours, $theirs, $theirs / $ours);
 printf("core: most memory             %7.1f MB\n", memory_get_peak_usage() / 1e6);
 printf("core: load the catalogue      median %7.2f ms\n", median(static fn () => Catalogue::shipped(), 100));

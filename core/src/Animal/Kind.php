@@ -17,6 +17,15 @@ final readonly class Kind
      * @param Estimate $coolest    °C
      * @param Estimate $warmest    °C
      * @param Estimate $food       share of body mass eaten a day, dry food
+     * @param Estimate $acidest    lowest pH
+     * @param Estimate $alkalinest highest pH
+     * @param Estimate $softest    lowest general hardness, °dH
+     * @param Estimate $hardest    highest general hardness, °dH
+     * @param Estimate $breeds     d⁻¹ at which numbers grow while there is food and room; 0 where it does not breed in a tank
+     * @param Estimate $grazes     share of a full-time grazer's appetite for algae and mulm
+     * @param Estimate $oxygen     mg/L below which it suffers
+     * @param list<Prey> $eats     beside what it is given
+     * @param Estimate $protein    share of its usual food
      */
     public function __construct(
         public string $id,
@@ -32,7 +41,33 @@ final readonly class Kind
         public Estimate $warmest,
         public Estimate $food,
         public bool $jumper,
+        public Estimate $acidest,
+        public Estimate $alkalinest,
+        public Estimate $softest,
+        public Estimate $hardest,
+        public Temper $temper,
+        public Estimate $breeds,
+        public Estimate $grazes,
+        public bool $burrows,
+        public bool $breathesAir,
+        public Estimate $oxygen,
+        public array $eats,
+        public Estimate $protein,
+        public bool $invasive,
+        public bool $wildCaught,
+        public bool $matureTank,
         public string $remarks,
     ) {
+    }
+
+    /** @return list<string> what to mind before buying, each a sentence */
+    public function cautions(): array
+    {
+        return array_keys(array_filter([
+            'Jumps: a lid, floaters or a lower water line.' => $this->jumper,
+            'For a grown tank: wait until film has covered glass and leaves.' => $this->matureTank,
+            'Often caught in the wild: ask for bred ones.' => $this->wildCaught,
+            'Settles in the wild: check what your country allows.' => $this->invasive,
+        ]));
     }
 }

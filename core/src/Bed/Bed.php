@@ -9,7 +9,11 @@ use Olvek\Core\Vessel\Vessel;
 /** Soil under its cap; either may be missing (null). */
 final readonly class Bed
 {
-    public function __construct(public ?Layer $soil, public ?Layer $cap)
+    /** m above its lowest point at which a round bottom counts as floor. J. */
+    private const LOWEST_FLOOR = 0.02;
+
+    /** @param list<Dose> $doses what is mixed into or laid under the soil */
+    public function __construct(public ?Layer $soil, public ?Layer $cap, public array $doses = [])
     {
     }
 
@@ -22,6 +26,12 @@ final readonly class Bed
     public function meanDepth(): float
     {
         return ($this->depth(Side::Front) + $this->depth(Side::Back)) / 2;
+    }
+
+    /** m² of its upper face; without a bed, of the vessel's bottom, which where it is round is reckoned a little above its lowest point. */
+    public function face(Vessel $vessel): float
+    {
+        return max($vessel->areaAt(min($this->meanDepth(), $vessel->height())), $vessel->areaAt(min(self::LOWEST_FLOOR, $vessel->height() / 2)));
     }
 
     /** Litres of the whole bed as laid. */

@@ -38,4 +38,10 @@ final readonly class Material
         public string $remarks,
     ) {
     }
+
+    /** The same material with other likely values of what is least certain. */
+    public function with(Estimate $flushNitrogen, Estimate $slowNitrogen, Estimate $quickCarbon, Estimate $slowCarbon, Estimate $retardation, Estimate $phosphorus, Estimate $potassium, Estimate $iron): self
+    {
+        return new self($this->id, $this->name, $this->role, $this->density, $this->porosity, $flushNitrogen, $slowNitrogen, $quickCarbon, $slowCarbon, $retardation, $phosphorus, $potassium, $iron, $this->remarks);
+    }
 }

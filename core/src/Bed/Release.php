@@ -47,7 +47,7 @@ final readonly class Release
         $this->slow = null === $soil ? 0.0 : $volume * $soil->mix->slowNitrogenPerLitre();
         // Litres of pore water that would hold as much ammonium as the soil and its pores do at the same pore concentration.
         $this->holdUp = null === $soil ? 1.0 : max(1e-9, $volume * $soil->mix->porosity() * $soil->mix->retardation());
-        $this->conductance = $capPorosity * self::DIFFUSION / self::tortuosity($capPorosity) / $capDepth * $vessel->areaAt(0.0) * 1000;
+        $this->conductance = $capPorosity * self::DIFFUSION / self::tortuosity($capPorosity) / $capDepth * $bed->face($vessel) * 1000;
     }
 
     /** θ², dimensionless. P: Boudreau (1996), The diffusive tortuosity of fine-grained unlithified sediments, Geochim. Cosmochim. Acta 60, 3139–3142. */
@@ -88,15 +88,6 @@ final readonly class Release
         return $this->flush * $share;
     }
 
-    /** mg N per day that the soil frees on a day. */
-    public function freed(float $day): float
-    {
-        $f = self::FLUSH_RATE * $this->temperatureFactor;
-        $s = self::SLOW_RATE * $this->temperatureFactor;
-
-        return $this->flushLeft() * $f * exp(-$f * $day) + $this->slow * $s * exp(-$s * $day);
-    }
-
     /** mg N per day that passes the cap on a day if no root takes it. */
     public function leak(float $day): float
     {
@@ -111,12 +102,6 @@ final readonly class Release
         }
 
         return $rate * $pore;
-    }
-
-    /** Years until the slow nitrogen has fallen to half. */
-    public function halfLife(): float
-    {
-        return log(2) / (self::SLOW_RATE * $this->temperatureFactor) / 365.25;
     }
 
     private function flushLeft(): float

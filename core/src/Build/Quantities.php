@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Build;
 
 use Olvek\Core\Bed\Layer;
+use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 
@@ -23,7 +24,7 @@ final readonly class Quantities
      * @param float              $poreWater  litres that the wet bed holds
      * @param float              $bedMass    kg dry
      * @param float              $glassMass  kg
-     * @param float              $fullMass   kg standing: glass, bed, all water
+     * @param float              $fullMass   kg standing: vessel, bed, stones and wood, all water
      * @param float              $load       kg per m² of footprint
      */
     private function __construct(
@@ -48,7 +49,8 @@ final readonly class Quantities
         $needs = [...self::layer($plan->bed->soil, $soil), ...self::layer($plan->bed->cap, $cap)];
         $pores = ($plan->bed->soil?->mix->porosity() ?? 0.0) * $soil + ($plan->bed->cap?->mix->porosity() ?? 0.0) * $cap;
         $dry = array_sum(array_map(static fn (MaterialNeed $n): float => $n->kilograms, $needs));
-        $full = $plan->vessel->mass() + $dry + ($plan->netWater() + $pores) * self::WATER_DENSITY;
+        $stones = array_sum(array_map(static fn (Piece $p): float => $p->mass(), $plan->pieces));
+        $full = $plan->vessel->mass() + $dry + $stones + ($plan->netWater() + $pores) * self::WATER_DENSITY;
 
         return new self(
             $needs, $soil, $cap, $plan->vessel->grossVolume(), $plan->netWater(), $pores, $dry, $plan->vessel->mass(), $full,

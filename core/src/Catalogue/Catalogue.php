@@ -4,13 +4,26 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Catalogue;
 
+use Olvek\Core\Animal\Food;
 use Olvek\Core\Animal\Kind as AnimalKind;
 use Olvek\Core\Animal\Level;
+use Olvek\Core\Animal\Prey;
 use Olvek\Core\Animal\Shape;
+use Olvek\Core\Animal\Temper;
+use Olvek\Core\Bed\Amendment;
 use Olvek\Core\Bed\Material;
 use Olvek\Core\Bed\Role as BedRole;
+use Olvek\Core\Hardscape\Kind as HardscapeKind;
+use Olvek\Core\Light\LampKind;
 use Olvek\Core\Plant\Kind as PlantKind;
+use Olvek\Core\Plant\Removal;
 use Olvek\Core\Plant\Role as PlantRole;
+use Olvek\Core\Plant\Zone;
+use Olvek\Core\Unit\Estimate;
+use Olvek\Core\Unit\Provenance;
+use Olvek\Core\Vessel\Preset;
+use Olvek\Core\Vessel\Shape as VesselShape;
+use Olvek\Core\Water\Kind as WaterKind;
 
 /** Everything a plan can be made of, by id. */
 final readonly class Catalogue
@@ -19,11 +32,23 @@ final readonly class Catalogue
      * @param array<string, Material>   $materials
      * @param array<string, PlantKind>  $plants
      * @param array<string, AnimalKind> $animals
+     * @param array<string, Amendment>     $amendments
+     * @param array<string, HardscapeKind> $hardscape stones, then woods
+     * @param array<string, LampKind>      $lamps
+     * @param array<string, WaterKind>     $waters
+     * @param array<string, Food>          $foods
+     * @param array<string, Preset>        $vessels
      */
     private function __construct(
         public array $materials,
         public array $plants,
         public array $animals,
+        public array $amendments,
+        public array $hardscape,
+        public array $lamps,
+        public array $waters,
+        public array $foods,
+        public array $vessels,
     ) {
     }
 
@@ -40,6 +65,12 @@ final readonly class Catalogue
             self::materials($folder.'/materials.csv'),
             self::plants($folder.'/plants.csv'),
             self::animals($folder.'/animals.csv'),
+            self::amendments($folder.'/amendments.csv'),
+            [...self::stones($folder.'/stones.csv'), ...self::woods($folder.'/woods.csv')],
+            self::lamps($folder.'/lamps.csv'),
+            self::waters($folder.'/waters.csv'),
+            self::foods($folder.'/foods.csv'),
+            self::vessels($folder.'/vessels.csv'),
         );
     }
 
@@ -74,7 +105,7 @@ final readonly class Catalogue
     private static function plants(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'scientific', 'common', 'role', 'growth', 'half_light', 'root_share', 'densest', 'melt', 'bicarbonate', 'dry_per_piece', 'piece', 'height', 'spread', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'scientific', 'common', 'role', 'growth', 'half_light', 'root_share', 'densest', 'melt', 'bicarbonate', 'dry_per_piece', 'piece', 'height', 'spread', 'zone', 'planting', 'coolest', 'warmest', 'softest', 'hardest', 'removal', 'sensitive', 'invasive', 'tender', 'wet_ratio', 'remarks'])->rows as $row) {
             $kind = new PlantKind(
                 $row->text('id'),
                 $row->text('scientific'),
@@ -90,6 +121,17 @@ final readonly class Catalogue
                 $row->text('piece'),
                 $row->estimate('height', 0.001, 3),
                 $row->estimate('spread', 0.1, 5000),
+                $row->choice('zone', Zone::class),
+                $row->estimate('planting', 0, 0.1),
+                $row->estimate('coolest', 0, 40),
+                $row->estimate('warmest', 0, 40),
+                $row->estimate('softest', 0, 60),
+                $row->estimate('hardest', 0, 60),
+                $row->choice('removal', Removal::class),
+                $row->truth('sensitive'),
+                $row->truth('invasive'),
+                $row->truth('tender'),
+                $row->estimate('wet_ratio', 2, 40),
                 $row->optionalText('remarks'),
             );
             $found[$kind->id] = $kind;
@@ -102,7 +144,7 @@ final readonly class Catalogue
     private static function animals(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'scientific', 'common', 'shape', 'level', 'grams', 'least_tank', 'litres_each', 'group', 'coolest', 'warmest', 'food', 'jumper', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'scientific', 'common', 'shape', 'level', 'grams', 'least_tank', 'litres_each', 'group', 'coolest', 'warmest', 'food', 'jumper', 'ph_low', 'ph_high', 'gh_low', 'gh_high', 'temper', 'breeds', 'grazes', 'burrows', 'breathes_air', 'oxygen', 'eats', 'protein', 'invasive', 'wild_caught', 'mature_tank', 'remarks'])->rows as $row) {
             $kind = new AnimalKind(
                 $row->text('id'),
                 $row->text('scientific'),
@@ -117,9 +159,122 @@ final readonly class Catalogue
                 $row->estimate('warmest', 0, 40),
                 $row->estimate('food', 0, 0.2),
                 $row->truth('jumper'),
+                $row->estimate('ph_low', 3, 10),
+                $row->estimate('ph_high', 3, 10),
+                $row->estimate('gh_low', 0, 60),
+                $row->estimate('gh_high', 0, 60),
+                $row->choice('temper', Temper::class),
+                $row->estimate('breeds', 0, 0.5),
+                $row->estimate('grazes', 0, 1),
+                $row->truth('burrows'),
+                $row->truth('breathes_air'),
+                $row->estimate('oxygen', 0, 9),
+                $row->choices('eats', Prey::class),
+                $row->estimate('protein', 0.05, 0.9),
+                $row->truth('invasive'),
+                $row->truth('wild_caught'),
+                $row->truth('mature_tank'),
                 $row->optionalText('remarks'),
             );
             $found[$kind->id] = $kind;
+        }
+
+        return $found;
+    }
+
+    /** @return array<string, Amendment> */
+    private static function amendments(string $file): array
+    {
+        $found = [];
+        foreach (Table::read($file, ['id', 'name', 'nitrogen', 'phosphorus', 'potassium', 'iron', 'lime', 'hardness', 'alkalinity', 'dose', 'unit_grams', 'remarks'])->rows as $row) {
+            $found[$row->text('id')] = new Amendment(
+                $row->text('id'),
+                $row->text('name'),
+                $row->estimate('nitrogen', 0, 500),
+                $row->estimate('phosphorus', 0, 500),
+                $row->estimate('potassium', 0, 600),
+                $row->estimate('iron', 0, 500),
+                $row->estimate('lime', 0, 1),
+                $row->estimate('hardness', 0, 50),
+                $row->estimate('alkalinity', 0, 20),
+                $row->estimate('dose', 0, 200),
+                $row->estimate('unit_grams', 0.1, 100),
+                $row->optionalText('remarks'),
+            );
+        }
+
+        return $found;
+    }
+
+    /** @return array<string, HardscapeKind> */
+    private static function stones(string $file): array
+    {
+        $found = [];
+        $none = Estimate::of(0.0, Provenance::CommonPractice);
+        foreach (Table::read($file, ['id', 'name', 'density', 'lime', 'surface', 'remarks'])->rows as $row) {
+            $found[$row->text('id')] = new HardscapeKind($row->text('id'), $row->text('name'), false,
+                $row->estimate('density', 0.3, 5), $row->estimate('lime', 0, 1), $row->estimate('surface', 1, 2000), $none, $none, $row->optionalText('remarks'));
+        }
+
+        return $found;
+    }
+
+    /** @return array<string, HardscapeKind> */
+    private static function woods(string $file): array
+    {
+        $found = [];
+        $none = Estimate::of(0.0, Provenance::CommonPractice);
+        foreach (Table::read($file, ['id', 'name', 'density', 'tannin', 'surface', 'soak_days', 'remarks'])->rows as $row) {
+            $found[$row->text('id')] = new HardscapeKind($row->text('id'), $row->text('name'), true,
+                $row->estimate('density', 0.1, 1.5), $none, $row->estimate('surface', 1, 2000), $row->estimate('tannin', 0, 50), $row->estimate('soak_days', 0, 365), $row->optionalText('remarks'));
+        }
+
+        return $found;
+    }
+
+    /** @return array<string, LampKind> */
+    private static function lamps(string $file): array
+    {
+        $found = [];
+        foreach (Table::read($file, ['id', 'name', 'lumens_per_watt', 'lumens_per_micromole', 'landing', 'remarks'])->rows as $row) {
+            $found[$row->text('id')] = new LampKind($row->text('id'), $row->text('name'),
+                $row->estimate('lumens_per_watt', 5, 250), $row->estimate('lumens_per_micromole', 10, 120), $row->estimate('landing', 0.05, 1), $row->optionalText('remarks'));
+        }
+
+        return $found;
+    }
+
+    /** @return array<string, WaterKind> */
+    private static function waters(string $file): array
+    {
+        $found = [];
+        foreach (Table::read($file, ['id', 'name', 'ph', 'kh', 'gh', 'nitrate', 'remarks'])->rows as $row) {
+            $found[$row->text('id')] = new WaterKind($row->text('id'), $row->text('name'),
+                $row->estimate('ph', 4, 10), $row->estimate('kh', 0, 40), $row->estimate('gh', 0, 60), $row->estimate('nitrate', 0, 50), $row->optionalText('remarks'));
+        }
+
+        return $found;
+    }
+
+    /** @return array<string, Food> */
+    private static function foods(string $file): array
+    {
+        $found = [];
+        foreach (Table::read($file, ['id', 'name', 'protein', 'phosphorus', 'iron', 'dry_share', 'remarks'])->rows as $row) {
+            $found[$row->text('id')] = new Food($row->text('id'), $row->text('name'),
+                $row->estimate('protein', 0.05, 0.9), $row->estimate('phosphorus', 0, 40), $row->estimate('iron', 0, 5), $row->estimate('dry_share', 0.01, 1), $row->optionalText('remarks'));
+        }
+
+        return $found;
+    }
+
+    /** @return array<string, Preset> */
+    private static function vessels(string $file): array
+    {
+        $found = [];
+        foreach (Table::read($file, ['id', 'name', 'shape', 'measures', 'water_line', 'remarks'])->rows as $row) {
+            $shape = $row->choice('shape', VesselShape::class);
+            $found[$row->text('id')] = new Preset($row->text('id'), $row->text('name'), $shape->make($row->measures('measures', $shape->measures())), $row->number('water_line'), $row->optionalText('remarks'));
         }
 
         return $found;

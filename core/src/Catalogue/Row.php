@@ -73,4 +73,53 @@ final readonly class Row
         return $enum::tryFrom($this->text($column))
             ?? throw InvalidCatalogue::at($this->file, $this->line, \sprintf('%s "%s" is not known', $column, $this->text($column)));
     }
+
+    /**
+     * Values of an enum, written one after another; none for an empty cell.
+     *
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum
+     *
+     * @return list<T>
+     *
+     * @throws InvalidCatalogue when a word is no value of the enum
+     */
+    public function choices(string $column, string $enum): array
+    {
+        $words = array_filter(explode(' ', $this->optionalText($column)), static fn (string $word): bool => '' !== $word);
+
+        return array_map(fn (string $word): \BackedEnum => $enum::tryFrom($word)
+            ?? throw InvalidCatalogue::at($this->file, $this->line, \sprintf('%s "%s" is not known', $column, $word)), array_values($words));
+    }
+
+    /** @throws InvalidCatalogue when the cell is no number above zero */
+    public function number(string $column): float
+    {
+        $text = $this->text($column);
+        if (!is_numeric($text) || (float) $text <= 0) {
+            throw InvalidCatalogue::at($this->file, $this->line, \sprintf('%s must be a number above zero', $column));
+        }
+
+        return (float) $text;
+    }
+
+    /**
+     * Numbers above zero, one for each name.
+     *
+     * @param list<string> $names
+     *
+     * @return array<string, float>
+     *
+     * @throws InvalidCatalogue
+     */
+    public function measures(string $column, array $names): array
+    {
+        $numbers = array_map(floatval(...), explode(' ', $this->text($column)));
+        if (\count($numbers) !== \count($names) || min($numbers) <= 0) {
+            throw InvalidCatalogue::at($this->file, $this->line, \sprintf('%s must give %s', $column, implode(', ', $names)));
+        }
+
+        return array_combine($names, $numbers);
+    }
 }

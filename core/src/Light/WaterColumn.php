@@ -10,9 +10,14 @@ final class WaterColumn
     /** m⁻¹, clear tank water, photosynthetic band. M: Kirk (2011), Light and Photosynthesis in Aquatic Ecosystems (0.2–1.0). */
     public const ATTENUATION = 0.5;
 
+    /** m⁻¹ per mg C/L of tannin. M: Kirk (2011) (0.05–0.3 over the photosynthetic band). */
+    public const TANNIN = 0.12;
+    /** m⁻¹ per mg dry/L of green water. M: some 0.015 m² per mg of chlorophyll, of which algae hold 1 %. */
+    public const GREEN = 0.15;
+
     /** Share of the light that is left at a depth in m (Beer–Lambert). */
-    public static function transmission(float $depth): float
+    public static function transmission(float $depth, float $attenuation = self::ATTENUATION): float
     {
-        return exp(-self::ATTENUATION * max(0.0, $depth));
+        return exp(-$attenuation * max(0.0, $depth));
     }
 }

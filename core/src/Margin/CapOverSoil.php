@@ -4,29 +4,37 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
+use Olvek\Core\Bed\Release;
 use Olvek\Core\Bed\Side;
-use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plant\Growth;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
-use Olvek\Core\Unit\UnitSystem;
 
 /** Whether the cap holds the soil back: at least as deep as the soil, front and back. C; better twice as deep. */
-final class CapOverSoil
+final class CapOverSoil implements Criterion
 {
+    /** Cap over soil, as depths: what may just do (J), and as deep as the soil (C). */
     private const LEAST = 0.8;
     private const GOOD = 1.0;
+    /** mg of flush nitrogen per L below which a bed material needs no holding back: baked clay, sand. J. */
+    private const HARMLESS = 3.0;
     /** Shown where there is no soil to hold back. */
     private const NO_SOIL = 3.0;
 
-    public static function margin(Plan $plan, Account $account, UnitSystem $units): Margin
+    public static function margin(Outlook $outlook): Margin
     {
+        $plan = $outlook->plan;
+        $units = $outlook->units;
         $soil = $plan->bed->soil;
         $cap = $plan->bed->cap;
         if (null === $soil || 0.0 === $soil->front + $soil->back) {
-            return new Margin('cap', 'Cap over soil', self::NO_SOIL, self::LEAST, self::GOOD, null, 'no soil',
-                'There is no soil to hold back; the bed feeds no roots either.', [], '');
+            return Margin::idle('cap', 'Cap over soil', 'no soil', 'There is no soil to hold back; the bed feeds no roots either.');
         }
+        if ($soil->mix->flushNitrogenPerLitre() < self::HARMLESS) {
+            return Margin::idle('cap', 'Cap over soil', 'none needed', 'What lies below gives off next to nothing, so the cap need not hold it back.');
+        }
+        $release = new Release($plan->bed, $plan->vessel, Growth::temperatureFactor($plan->site->temperature));
         $ratios = [];
         foreach (Side::cases() as $side) {
             $ratios[$side->value] = $soil->depth($side) > 0 ? ($cap?->depth($side) ?? 0.0) / $soil->depth($side) : self::NO_SOIL;
@@ -36,9 +44,9 @@ final class CapOverSoil
         $ratio = $ratios[$worst];
         $soilThere = $units->show(Dimension::Length, $soil->depth($thinnest));
         $capThere = $units->show(Dimension::Length, $cap?->depth($thinnest) ?? 0.0);
-        $flush = $account->firstFlush();
+        $flush = $release->atFilling() / $plan->netWater();
 
-        return new Margin('cap', 'Cap over soil', $ratio, self::LEAST, self::GOOD, 0, Decimal::trimmed($ratio, 1).' ×',
+        return Margin::atLeast('cap', 'Cap over soil', $ratio, '×', self::LEAST, self::GOOD, 0,
             match (true) {
                 $ratio < self::LEAST => "At the $worst $capThere of cap lies on $soilThere of soil: the soil will come through.",
                 $ratio < self::GOOD => "At the $worst the cap ($capThere) is a little thinner than the soil ($soilThere).",
@@ -50,9 +58,7 @@ final class CapOverSoil
                 new Term('cap, front and back', $units->show(Dimension::Length, $cap->front ?? 0.0).' and '.$units->show(Dimension::Length, $cap->back ?? 0.0)),
                 new Term('cap wanted', 'as deep as the soil; twice is better', Provenance::CommonPractice),
                 new Term('ammonia pushed out at filling', Decimal::significant($flush, 2).' mg N/L', Provenance::Judgement),
-                new Term('leak through the cap on day 14', Decimal::significant($account->release()->leak(14), 2).' mg N a day', Provenance::Judgement, 'stirring and sorption are judgement; diffusion: Boudreau 1996, Li & Gregory 1974'),
-            ],
-            $ratio < self::GOOD ? \sprintf('Lay the cap %s deep at the %s, or make the soil thinner.', $units->show(Dimension::Length, max($soil->depth($thinnest), 0.025)), $worst) : '',
-        );
+                new Term('leak through the cap on day 14', Decimal::significant($release->leak(14), 2).' mg N a day', Provenance::Judgement, 'stirring and sorption are judgement; diffusion: Boudreau 1996, Li & Gregory 1974'),
+            ]);
     }
 }

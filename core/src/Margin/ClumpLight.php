@@ -34,7 +34,7 @@ final readonly class ClumpLight
 
     public static function onDay(Plan $plan, float $day): self
     {
-        $area = $plan->vessel->areaAt($plan->waterLine);
+        $area = $plan->surface();
         $surface = $plan->lamp->atSurface($area);
         $alive = static fn (Clump $c): float => $c->biomass() * Growth::shareAlive($c->kind, $day);
         $mat = 0.0;

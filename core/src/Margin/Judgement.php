@@ -5,23 +5,29 @@ declare(strict_types=1);
 namespace Olvek\Core\Margin;
 
 use Olvek\Core\Build\Quantities;
+use Olvek\Core\Run\Trace;
 
 /** What Olvek says of a plan. */
 final readonly class Judgement
 {
     /**
-     * @param string       $verdict one sentence, as a friend would say it
-     * @param list<Margin> $margins
-     * @param Ledger       $ledger  of the day asked for
+     * @param string                 $verdict one sentence, as a friend would say it
+     * @param non-empty-list<Margin> $margins
+     * @param Trace                  $trace   of the run that it was judged from
      */
     public function __construct(
         public State $state,
         public string $verdict,
         public array $margins,
-        public Ledger $ledger,
-        public ClumpLight $light,
+        public Trace $trace,
         public Quantities $quantities,
     ) {
+    }
+
+    /** @param array<string, Spread> $spreads by margin */
+    public function withSpreads(array $spreads): self
+    {
+        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => isset($spreads[$m->id]) ? $m->withSpread($spreads[$m->id]) : $m, $this->margins), $this->trace, $this->quantities);
     }
 
     public function margin(string $id): Margin
@@ -33,5 +39,18 @@ final readonly class Judgement
         }
 
         throw new \OutOfBoundsException(\sprintf('there is no margin "%s"', $id));
+    }
+
+    /** Day on which the worst margin is closest; a month in where none has a day. */
+    public function hardestDay(): int
+    {
+        $worst = null;
+        foreach ($this->margins as $margin) {
+            if (null !== $margin->worstDay && (null === $worst || $margin->position() < $worst->position())) {
+                $worst = $margin;
+            }
+        }
+
+        return null === $worst || null === $worst->worstDay ? 28 : $worst->worstDay;
     }
 }

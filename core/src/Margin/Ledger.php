@@ -4,40 +4,50 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Run\Flow;
+use Olvek\Core\Run\Parameters;
+use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\Tally;
+use Olvek\Core\Run\UsualCare;
+
 /**
- * A day's nitrogen account, mg N per day, in double entry: every flow leaves one store and enters another.
+ * A day's nitrogen account as the run kept it, mg N per day, in double entry: every flow leaves one store and enters another.
  *
- * Stores outside the tank ("food", "drain") only give or only take.
+ * Stores outside the tank only give or only take.
  */
 final readonly class Ledger
 {
     /** Stores, in the order in which nitrogen moves through the tank. */
-    public const STORES = ['food', 'animals', 'mulm', 'soil', 'ammonia', 'plants', 'nitrate', 'air', 'drain', 'tap'];
+    public const STORES = ['food', 'animals', 'mulm', 'soil', 'ammonia', 'plants', 'algae', 'nitrate', 'air', 'drain', 'tap'];
 
     /**
-     * @param list<Flow> $flows
-     * @param float      $ammonia       mg TAN-N/L at which uptake meets supply; the ceiling where it cannot
-     * @param float      $nitrate       mg N/L towards which nitrate tends
-     * @param float      $supply        mg N/d that reaches the water as ammonia
-     * @param float      $capacity      mg N/d that could be taken up at the safe concentration
-     * @param float      $safe          mg TAN-N/L taken as safe
-     * @param float      $unionised     share of total ammonia that is NH3
-     * @param bool       $keepsUp       false where ammonia would rise without end
+     * @param list<Flow>           $flows
+     * @param array<string, float> $before mg N held by each store within the tank before the day
+     * @param array<string, float> $after  and after it
+     * @param float                $ammonia mg N/L, the day's highest
+     * @param float                $nitrate mg N/L at the day's end
      */
-    public function __construct(
-        public float $day,
+    private function __construct(
+        public int $day,
         public array $flows,
+        public array $before,
+        public array $after,
         public float $ammonia,
         public float $nitrate,
-        public float $supply,
-        public float $capacity,
-        public float $safe,
-        public float $unionised,
-        public bool $keepsUp,
     ) {
     }
 
-    /** mg N/d that a store gains (negative: loses). */
+    /** Runs the plan up to a day, with the care that keepers usually give, and draws up that day's account. */
+    public static function onDay(Plan $plan, int $day, Parameters $parameters = new Parameters()): self
+    {
+        $tally = new Tally($day);
+        $trace = (new Runner($plan, $parameters))->run($day + 1, UsualCare::events(), tally: $tally);
+
+        return new self($day, $tally->flows, $tally->before, $tally->after, $trace->columns['ammonia'][$day], $trace->columns['nitrate'][$day]);
+    }
+
+    /** mg N/d that a store gains by the flows (negative: loses). */
     public function change(string $store): float
     {
         $sum = 0.0;

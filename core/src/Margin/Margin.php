@@ -4,23 +4,28 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
+use Olvek\Core\Unit\Decimal;
+
 /**
  * How far the tank stays from one limit.
  *
  * $value, $limit and $good are on one scale, more being better: below $limit it fails, from $good on it holds,
- * between them it is tight.
+ * between them it is tight. $measure is what a keeper would read, in $unit.
  */
 final readonly class Margin
 {
+    /** Value shown where nothing comes near the limit. */
+    private const PLENTY = 9.0;
+
     public State $state;
 
     /**
-     * @param string     $id       stable name, e.g. "uptake"
+     * @param string     $id       stable name, e.g. "oxygen"
      * @param int|null   $worstDay day from filling on which the margin is closest
-     * @param string     $shown    the value as text with its unit
+     * @param string     $shown    the measure as text with its unit
+     * @param string     $bound    the limits as text
      * @param string     $sentence what it means for this tank
      * @param list<Term> $terms    the numbers behind it
-     * @param string     $help     what would help most; empty when it holds
      */
     public function __construct(
         public string $id,
@@ -29,10 +34,13 @@ final readonly class Margin
         public float $limit,
         public float $good,
         public ?int $worstDay,
+        public float $measure,
+        public string $unit,
         public string $shown,
+        public string $bound,
         public string $sentence,
         public array $terms,
-        public string $help,
+        public ?Spread $spread = null,
     ) {
         $this->state = match (true) {
             $value < $limit => State::Act,
@@ -41,15 +49,82 @@ final readonly class Margin
         };
     }
 
+    /**
+     * A measure that should stay low: it fails above $act and is tight above $watch.
+     *
+     * @param list<Term> $terms
+     */
+    public static function atMost(string $id, string $name, float $measure, string $unit, float $watch, float $act, ?int $worstDay, string $sentence, array $terms): self
+    {
+        return new self($id, $name, min(self::PLENTY, $act / max(1e-9, $measure)), 1.0, $act / $watch, $worstDay, $measure, $unit,
+            self::text($measure, $unit), \sprintf('watch above %s, act above %s', self::text($watch, $unit), self::text($act, $unit)), $sentence, $terms);
+    }
+
+    /**
+     * A measure that should stay high: it fails below $act and is tight below $good.
+     *
+     * @param list<Term> $terms
+     */
+    public static function atLeast(string $id, string $name, float $measure, string $unit, float $act, float $good, ?int $worstDay, string $sentence, array $terms): self
+    {
+        return new self($id, $name, $measure, $act, $good, $worstDay, $measure, $unit,
+            self::text($measure, $unit), \sprintf('act below %s, good from %s', self::text($act, $unit), self::text($good, $unit)), $sentence, $terms);
+    }
+
+    /** The same margin where its question does not arise. */
+    public static function idle(string $id, string $name, string $shown, string $sentence): self
+    {
+        return new self($id, $name, self::PLENTY, 1.0, 2.0, null, self::PLENTY, '', $shown, '', $sentence, []);
+    }
+
+    public function withSpread(Spread $spread): self
+    {
+        /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
+        return new self(...[...array_diff_key(get_object_vars($this), ['state' => 0]), 'spread' => $spread]);
+    }
+
+    /** The spread's ends as text; empty without one. */
+    public function spreadWords(): string
+    {
+        return null === $this->spread || '' === $this->unit ? '' : self::number($this->spread->low, $this->unit).'–'.self::text($this->spread->high, $this->unit);
+    }
+
+    public static function text(float $measure, string $unit): string
+    {
+        $number = self::number($measure, $unit);
+
+        return match (true) {
+            '' === $unit => $number,
+            '%' === $unit => $number."\u{202F}%",
+            default => $number."\u{00A0}".$unit,
+        };
+    }
+
+    private static function number(float $measure, string $unit): string
+    {
+        return match (true) {
+            '%' === $unit => Decimal::trimmed(100 * $measure, 0),
+            abs($measure) >= 100 => Decimal::trimmed($measure, 0),
+            0.0 === $measure => '0',
+            abs($measure) < 0.01 => "<\u{202f}0.01",
+            default => Decimal::significant($measure, 2),
+        };
+    }
+
     /** Place on a gauge, 0–1: the limit stands at a third, the good value at two thirds. */
     public function position(): float
+    {
+        return $this->place($this->value);
+    }
+
+    private function place(float $value): float
     {
         $span = $this->good - $this->limit;
 
         return match (true) {
-            $this->value < $this->limit => $this->limit <= 0 ? 0.0 : max(0.0, $this->value / $this->limit) / 3,
-            $this->value < $this->good => 1 / 3 + ($this->value - $this->limit) / $span / 3,
-            default => 1 - $this->good / max($this->value, 1e-12) / 3,
+            $value < $this->limit => $this->limit <= 0 ? max(0.0, 1 + $value) / 3 : max(0.0, $value / $this->limit) / 3,
+            $value < $this->good => 1 / 3 + ($value - $this->limit) / $span / 3,
+            default => 1 - max($this->good, 1e-12) / max($value, $this->good, 1e-12) / 3,
         };
     }
 }

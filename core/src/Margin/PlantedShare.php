@@ -10,7 +10,7 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** How much of the floor is planted on day one. C: 50–75 %. */
-final class PlantedShare
+final class PlantedShare implements Criterion
 {
     private const LEAST = 0.4;
     private const GOOD = 0.5;
@@ -19,11 +19,12 @@ final class PlantedShare
     {
         $planted = array_sum(array_map(static fn (Clump $c): float => $c->kind->role->coversFloor() ? $c->area() : 0.0, $plan->clumps));
 
-        return min(1.0, $planted / $plan->vessel->areaAt(0.0));
+        return min(1.0, $planted / $plan->floor());
     }
 
-    public static function margin(Plan $plan): Margin
+    public static function margin(Outlook $outlook): Margin
     {
+        $plan = $outlook->plan;
         $share = self::of($plan);
         $percent = Decimal::trimmed($share * 100, 0)."\u{202F}%";
         $terms = [];
@@ -32,19 +33,15 @@ final class PlantedShare
                 $terms[] = new Term(\sprintf('%d × %s', $clump->pieces, $clump->kind->common), Decimal::trimmed($clump->area() * 1e4, 0).' cm²', $clump->kind->spread->provenance);
             }
         }
-        $terms[] = new Term('floor', Decimal::trimmed($plan->vessel->areaAt(0.0) * 1e4, 0).' cm²');
+        $terms[] = new Term('floor', Decimal::trimmed($plan->floor() * 1e4, 0).' cm²');
         $terms[] = new Term('wanted on day one', '50–75 %', Provenance::CommonPractice);
-        $missing = max(0.0, self::GOOD - $share) * $plan->vessel->areaAt(0.0) * 1e4;
 
-        return new Margin('planted', 'Planted floor', $share, self::LEAST, self::GOOD, 0, $percent,
+        return Margin::atLeast('planted', 'Planted floor', $share, '%', self::LEAST, self::GOOD, 0,
             match (true) {
                 0.0 === $share => 'Nothing is rooted in the floor yet.',
                 $share < self::LEAST => "Only $percent of the floor is planted; half or more keeps a new tank steady.",
                 $share < self::GOOD => "$percent of the floor is planted, just short of half.",
                 default => "$percent of the floor is planted on day one.",
-            },
-            $terms,
-            $share < self::GOOD ? \sprintf('Plant about %s cm² more: some %d stems.', Decimal::significant($missing, 2), (int) ceil($missing / 10)) : '',
-        );
+            }, $terms);
     }
 }

@@ -4,27 +4,30 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
+use Olvek\Core\Animal\Kind;
+use Olvek\Core\Animal\Prey;
 use Olvek\Core\Animal\Shape;
-use Olvek\Core\Plan\Plan;
+use Olvek\Core\Animal\Temper;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
-use Olvek\Core\Unit\UnitSystem;
 
-/** Room, company and warmth for the animals. All C: welfare minima as the trade states them. */
-final class Room
+/** Room, company and water for the animals. All C: welfare minima as the trade states them. */
+final class Room implements Criterion
 {
     private const LEAST = 1.0;
     private const GOOD = 1.2;
     /** L below which the trade keeps shrimp and snails only. C. */
     private const FISH_FROM = 10.0;
 
-    public static function margin(Plan $plan, UnitSystem $units): Margin
+    public static function margin(Outlook $outlook): Margin
     {
+        $plan = $outlook->plan;
+        $units = $outlook->units;
         $net = $plan->netWater();
         $shownNet = $units->show(Dimension::Volume, $net);
         if ([] === $plan->groups) {
-            return new Margin('room', 'Room for animals', 9.0, self::LEAST, self::GOOD, null, 'no animals', 'There are no animals to make room for yet.', [new Term('free water', $shownNet)], '');
+            return Margin::idle('room', 'Room', 'no animals', 'There are no animals to make room for yet.');
         }
         $counts = [];
         foreach ($plan->groups as $group) {
@@ -34,7 +37,6 @@ final class Room
         $least = 0.0;
         $complaints = [];
         $terms = [new Term('free water', $shownNet)];
-        $celsius = $plan->site->temperature;
         $seen = [];
         foreach ($plan->groups as $group) {
             $kind = $group->kind;
@@ -49,9 +51,14 @@ final class Room
             if ($count < $kind->group->value) {
                 $complaints[] = \sprintf('%s should be kept as %d or more', $kind->common, (int) $kind->group->value);
             }
-            if ($celsius < $kind->coolest->value || $celsius > $kind->warmest->value) {
-                $complaints[] = \sprintf('%s wants %s–%s, the water is at %s', $kind->common, Decimal::trimmed($units->temperature()->fromBase($kind->coolest->value), 0),
-                    $units->show(Dimension::Temperature, $kind->warmest->value, 0), $units->show(Dimension::Temperature, $celsius));
+            foreach ($plan->groups as $other) {
+                if ($other->kind->id !== $kind->id && self::eats($other->kind, $kind)) {
+                    $complaints[] = \sprintf('%s eat %s', $other->kind->common, $kind->common);
+                }
+            }
+            if ($plan->water->gh < $kind->softest->value || $plan->water->gh > $kind->hardest->value || $plan->water->pH < $kind->acidest->value - 0.5 || $plan->water->pH > $kind->alkalinest->value + 0.5) {
+                $complaints[] = \sprintf('%s likes pH %s–%s and %s–%s °dH', $kind->common, Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1),
+                    Decimal::trimmed($kind->softest->value, 0), Decimal::trimmed($kind->hardest->value, 0));
             }
         }
         $ratio = $net / max($needed, $least);
@@ -65,12 +72,14 @@ final class Room
             $sentence = ($enough ? '' : $sentence.' ').implode('; ', $complaints).'.';
         }
 
-        return new Margin('room', 'Room for animals', $value, self::LEAST, self::GOOD, null, Decimal::trimmed($ratio, 1).' ×', $sentence, $terms,
-            match (true) {
-                !$enough => 'Fewer animals, a smaller kind, or a larger tank.',
-                [] !== $complaints => 'Change the group or the warmth, or choose a kind that suits.',
-                $ratio < self::GOOD => 'Leave a little room for young ones.',
-                default => '',
-            });
+        return new Margin('room', 'Room', $value, self::LEAST, self::GOOD, null, $ratio, '×', Decimal::trimmed($ratio, 1).' ×', 'act below 1 ×, good from 1.2 ×', $sentence, $terms);
+    }
+
+    /** Whether an animal hunts another outright; that it takes young is the run's business. */
+    private static function eats(Kind $hunter, Kind $prey): bool
+    {
+        return (\in_array(Prey::Shrimp, $hunter->eats, true) && Shape::Shrimp === $prey->shape)
+            || (\in_array(Prey::Snails, $hunter->eats, true) && Shape::Snail === $prey->shape)
+            || (Temper::Predator === $hunter->temper && Shape::Fish === $hunter->shape && Shape::Fish === $prey->shape && $prey->grams->value < 0.2 * $hunter->grams->value);
     }
 }

@@ -12,12 +12,15 @@ final readonly class Clump
     /**
      * @param string $id    unique among the plan's clumps
      * @param float  $place 0 (left) – 1 (right): middle of the clump along the front
+     * @param float  $row   0 (front) – 1 (back): middle of the clump across it
      */
     public function __construct(
         public string $id,
         public Kind $kind,
         public int $pieces,
         public float $place,
+        public float $row = 0.5,
+        public Planting $planting = Planting::Right,
     ) {
     }
 

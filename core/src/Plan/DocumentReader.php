@@ -72,6 +72,57 @@ final class DocumentReader
         return '';
     }
 
+    public function numberOr(string $key, float $default): float
+    {
+        return $this->has($key) ? $this->number($key) : $default;
+    }
+
+    public function wholeOr(string $key, int $default): int
+    {
+        return $this->has($key) ? $this->whole($key) : $default;
+    }
+
+    public function textOr(string $key, string $default): string
+    {
+        return $this->has($key) ? $this->text($key) : $default;
+    }
+
+    public function truthOr(string $key, bool $default): bool
+    {
+        $value = $this->take($key) ?? $default;
+        if (!\is_bool($value)) {
+            $this->wrong($key, $value, 'true or false');
+        }
+
+        return true === $value;
+    }
+
+    /**
+     * A word of a closed list; the first case where the word is unknown, which is refused.
+     *
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum
+     *
+     * @return T
+     */
+    public function choice(string $key, string $enum, ?string $default = null): \BackedEnum
+    {
+        $word = null === $default ? $this->text($key) : $this->textOr($key, $default);
+        $case = $enum::tryFrom($word);
+        if (null === $case) {
+            $this->refuse($key, 'Name one of: '.implode(', ', array_column($enum::cases(), 'value')).'.');
+        }
+
+        return $case ?? $enum::cases()[0];
+    }
+
+    /** @return list<self> */
+    public function itemsOrNone(string $key): array
+    {
+        return $this->has($key) ? $this->items($key) : [];
+    }
+
     public function child(string $key): self
     {
         return $this->optionalChild($key) ?? $this->missing($key);
@@ -161,6 +212,11 @@ final class DocumentReader
         $this->wrong($key, null, 'an object');
 
         return $this->adopt([], $this->at($key));
+    }
+
+    private function has(string $key): bool
+    {
+        return null !== $this->take($key);
     }
 
     private function take(string $key): mixed

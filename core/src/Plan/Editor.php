@@ -6,18 +6,20 @@ namespace Olvek\Core\Plan;
 
 use Olvek\Core\Bed\Role;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Light\Aspect;
 use Olvek\Core\Plant\Role as PlantRole;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
-use Olvek\Core\Vessel\Cylinder;
-use Olvek\Core\Vessel\GlassBox;
+use Olvek\Core\Vessel\Shape;
 
 /**
  * Applies edits, each a place and a typed text, to a plan's document and reads the whole back through the plan's rules.
  * Several edits count as one: either all hold together or nothing changes.
  *
- * Places are the paths of the document plus a few verbs: `plants.add` (a kind), `plants.ID.remove`, `animals.add`,
- * `animals.ID.remove`, `vessel.shape`, `bed.soil.material` (a kind or "none"), `bed.soil.add` (a kind), `bed.soil.parts.KIND` (parts, 0 takes it out).
+ * Places are the paths of the document plus a few verbs: `school` (a whole recipe), `plants.add` (a kind), `plants.ID.remove`, `animals.add`,
+ * `animals.ID.remove`, `plants.add.KIND` and `animals.add.KIND` (so many of it), `hardscape.add`, `hardscape.ID.remove`, `vessel.shape`, `bed.soil.material` (a kind or "none"), `bed.soil.add` (a kind),
+ * `bed.soil.parts.KIND` (parts, 0 takes it out), `bed.soil.mix` ("coir 2, garden-compost 1"), `bed.doses.add` (a kind), `bed.doses.KIND` (grams, 0 takes it out), `plants.ID.planting`,
+ * `site.aspect`, `site.lid`, `site.sealed` ("yes" or "no"), `water.kind` and `topUp.kind` (a kind of water; for the latter also "same").
  */
 final readonly class Editor
 {
@@ -67,6 +69,26 @@ final readonly class Editor
         if ('name' === $place) {
             return $this->put($data, ['name'], $typed, 'name', $typed);
         }
+        if ('school' === $place) {
+            return $this->takeSchool($data, $typed);
+        }
+        if ('site.aspect' === $place) {
+            $aspect = Aspect::tryFrom($typed) ?? throw new RefusedEdit('Choose which sky the tank sees.');
+
+            return $this->put($data, ['site', 'aspect'], $typed, 'daylight', $aspect->words());
+        }
+        if ('site.lid' === $place || 'site.sealed' === $place) {
+            return $this->setTruth($data, substr($place, 5), $typed);
+        }
+        if ('water.kind' === $place || 'topUp.kind' === $place) {
+            return $this->setWater($data, substr($place, 0, -5), $typed);
+        }
+        if (1 === preg_match('/^bed\.doses\.([a-z0-9-]+)$/', $place, $match)) {
+            return 'add' === $match[1] ? $this->addDose($data, $typed) : $this->setDose($data, $match[1], $place, $typed, $units);
+        }
+        if ('hardscape.add' === $place) {
+            return $this->addPiece($data, $typed);
+        }
         if ('start.inoculum' === $place) {
             $inoculum = Inoculum::tryFrom($typed) ?? throw new RefusedEdit('Choose where the first bacteria come from.');
 
@@ -75,11 +97,17 @@ final readonly class Editor
         if ('vessel.shape' === $place) {
             return $this->setShape($data, $typed);
         }
+        if (1 === preg_match('/^bed\.(soil|cap)\.mix$/', $place, $match)) {
+            return $this->setMix($data, $match[1], $typed);
+        }
         if (1 === preg_match('/^bed\.(soil|cap)\.(material|add)$/', $place, $match)) {
             return 'add' === $match[2] ? $this->addMaterial($data, $match[1], $typed) : $this->setMaterial($data, $match[1], $typed);
         }
         if (1 === preg_match('/^bed\.(soil|cap)\.parts\.([a-z0-9-]+)$/', $place, $match)) {
             return $this->setParts($data, $match[1], $match[2], $place, $typed, $units);
+        }
+        if (1 === preg_match('/^(plants|animals)\.add\.([a-z0-9-]+)$/', $place, $match)) {
+            return $this->addMany($data, $match[1], $match[2], $typed, $units);
         }
         if ('plants.add' === $place) {
             return $this->addClump($data, $typed);
@@ -87,7 +115,7 @@ final readonly class Editor
         if ('animals.add' === $place) {
             return $this->addGroup($data, $typed);
         }
-        if (1 === preg_match('/^(plants|animals)\.([a-z0-9-]+)\.(\w+)$/', $place, $match)) {
+        if (1 === preg_match('/^(plants|animals|hardscape)\.([a-z0-9-]+)\.(\w+)$/', $place, $match)) {
             return $this->editThing($data, $match[1], $match[2], $match[3], $place, $typed, $units);
         }
 
@@ -124,7 +152,16 @@ final readonly class Editor
         }
         $kind = $things[$index]['kind'];
         \assert(\is_string($kind));
-        $name = 'plants' === $list ? $this->catalogue->plants[$kind]->common : $this->catalogue->animals[$kind]->common;
+        $name = match ($list) {
+            'plants' => $this->catalogue->plants[$kind]->common,
+            'animals' => $this->catalogue->animals[$kind]->common,
+            default => $this->catalogue->hardscape[$kind]->name,
+        };
+        if ('plants' === $list && 'planting' === $what) {
+            $planting = Planting::tryFrom($typed) ?? throw new RefusedEdit('Choose how the clump is set.');
+
+            return $this->put($data, [$list, $index, $what], $typed, $name, $planting->words());
+        }
         if ('remove' === $what) {
             array_splice($things, $index, 1);
             $data[$list] = $things;
@@ -150,6 +187,8 @@ final readonly class Editor
             // C: stems are planted by the ten, the rest by the few.
             'pieces' => \in_array($kind->role, [PlantRole::FastStem, PlantRole::SlowStem, PlantRole::Runner], true) ? 10 : 3,
             'place' => self::widestGap($clumps),
+            'row' => $kind->zone->row(),
+            'planting' => Planting::Right->value,
         ];
         $data['plants'] = $clumps;
 
@@ -167,26 +206,150 @@ final readonly class Editor
         return $kind->common.' added';
     }
 
+    /** @param array<string, mixed> $data */
+    private function takeSchool(array &$data, string $typed): ?string
+    {
+        $school = School::tryFrom($typed) ?? throw new RefusedEdit('Choose a school from the list.');
+        $before = $data;
+        foreach ($school->edits($this->document->fromArray($data)) as $place => $text) {
+            $this->edit($data, $place, $text, UnitSystem::Metric);
+        }
+
+        return $before === $data ? null : 'school: '.$school->words();
+    }
+
+    /** @param array<string, mixed> $data */
+    private function addMany(array &$data, string $list, string $kind, string $typed, UnitSystem $units): string
+    {
+        $words = 'plants' === $list ? $this->addClump($data, $kind) : $this->addGroup($data, $kind);
+        $things = self::records($data[$list]);
+        $last = \count($things) - 1;
+        $number = 'plants' === $list ? 'pieces' : 'count';
+        $field = Field::at("$list.x.$number");
+        \assert(null !== $field);
+        $things[$last][$number] = $field->read($typed, $units);
+        $data[$list] = $things;
+
+        return $words.', '.$things[$last][$number];
+    }
+
+    /** @param array<string, mixed> $data */
+    private function addPiece(array &$data, string $id): string
+    {
+        $kind = $this->catalogue->hardscape[$id] ?? throw new RefusedEdit('Choose a stone or wood from the list.');
+        $pieces = self::records($data['hardscape']);
+        // J: a piece of a fiftieth of the tank, to begin with.
+        $plan = $this->document->fromArray($data);
+        $pieces[] = ['id' => self::freeId($pieces, 'h'), 'kind' => $id, 'litres' => round($plan->vessel->volumeBelow($plan->waterLine) / 50, 2), 'place' => self::widestGap($pieces), 'row' => 0.5];
+        $data['hardscape'] = $pieces;
+
+        return $kind->name.' added';
+    }
+
+    /** @param array<string, mixed> $data */
+    private function setTruth(array &$data, string $what, string $typed): ?string
+    {
+        $truth = match ($typed) {
+            'yes' => true,
+            'no' => false,
+            default => throw new RefusedEdit('Choose yes or no.'),
+        };
+        if ($truth && 'sealed' === $what && \is_array($data['feeding'])) {
+            $data['feeding']['grams'] = 0.0;
+        }
+
+        return $this->put($data, ['site', $what], $truth, 'sealed' === $what ? 'vessel' : 'lid', match (true) {
+            'sealed' === $what => $truth ? 'sealed, nothing fed' : 'open',
+            default => $truth ? 'on' : 'off',
+        });
+    }
+
+    /** @param array<string, mixed> $data */
+    private function setWater(array &$data, string $which, string $id): ?string
+    {
+        $label = 'topUp' === $which ? 'top-up water' : 'water';
+        if ('' === $id) {
+            return null;
+        }
+        if ('same' === $id && 'topUp' === $which) {
+            return $this->put($data, ['topUp'], null, $label, 'the same as at filling');
+        }
+        $kind = $this->catalogue->waters[$id] ?? throw new RefusedEdit('Choose a water from the list.');
+        $water = $kind->likely();
+
+        return $this->put($data, [$which], ['pH' => $water->pH, 'kh' => $water->kh, 'gh' => $water->gh, 'nitrate' => $water->nitrate], $label, mb_strtolower($kind->name));
+    }
+
+    /** @param array<string, mixed> $data */
+    private function addDose(array &$data, string $id): string
+    {
+        $amendment = $this->catalogue->amendments[$id] ?? throw new RefusedEdit('Choose an amendment from the list.');
+        $doses = $this->doses($data);
+        if (\in_array($id, array_column($doses, 'kind'), true)) {
+            throw new RefusedEdit($amendment->name.' is in the bed already; change its grams.');
+        }
+        $plan = $this->document->fromArray($data);
+        $litres = max(1.0, $plan->bed->soilVolume($plan->vessel));
+        $doses[] = ['kind' => $id, 'grams' => round($litres * $amendment->dose->value, 1)];
+        $this->put($data, ['bed', 'doses'], $doses, '', '');
+
+        return $amendment->name.' added to the bed';
+    }
+
+    /** @param array<string, mixed> $data */
+    private function setDose(array &$data, string $id, string $place, string $typed, UnitSystem $units): ?string
+    {
+        $doses = $this->doses($data);
+        $amendment = $this->catalogue->amendments[$id] ?? throw new RefusedEdit('Choose an amendment from the list.');
+        $index = array_search($id, array_column($doses, 'kind'), true);
+        if (!\is_int($index)) {
+            $index = \count($doses);
+            $doses[] = ['kind' => $id, 'grams' => 0.0];
+        }
+        $field = Field::at($place) ?? throw new RefusedEdit('Olvek does not know this part of a plan.');
+        $before = $doses[$index]['grams'];
+        if (\is_float($before) && $typed === $field->show($before, $units)) {
+            return null;
+        }
+        $grams = (float) $field->read($typed, $units);
+        $name = $amendment->name;
+        if (0.0 === $grams) {
+            array_splice($doses, $index, 1);
+        } else {
+            $doses[$index]['grams'] = $grams;
+        }
+
+        return $this->put($data, ['bed', 'doses'], $doses, $name, 0.0 === $grams ? 'left out' : $field->say($grams, $units));
+    }
+
     /**
-     * Another shape of about the same size: a cylinder that fits the box, a box that fits the cylinder.
+     * @param array<string, mixed> $data
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function doses(array $data): array
+    {
+        return self::records($this->get($data, ['bed', 'doses']));
+    }
+
+    /**
+     * Another shape of about the same size.
      *
      * @param array<string, mixed> $data
      */
-    private function setShape(array &$data, string $shape): ?string
+    private function setShape(array &$data, string $typed): ?string
     {
-        $vessel = $this->document->fromArray($data)->vessel;
-        if ($shape === $vessel->shape()) {
+        $shape = Shape::tryFrom($typed) ?? throw new RefusedEdit('Choose a shape from the list.');
+        $plan = $this->document->fromArray($data);
+        if ($shape === $plan->vessel->shape()) {
             return null;
         }
-        $measures = $vessel->measures();
-        $side = min($vessel->outerLength(), $vessel->outerWidth());
-        $data['vessel'] = match ($shape) {
-            Cylinder::SHAPE => ['shape' => $shape, 'diameter' => $side, 'height' => $measures['height'], 'glass' => $measures['glass']],
-            GlassBox::SHAPE => ['shape' => $shape, 'length' => $side, 'width' => $side, 'height' => $measures['height'], 'glass' => $measures['glass']],
-            default => throw new RefusedEdit('Choose a shape from the list.'),
-        };
+        $data['vessel'] = ['shape' => $shape->value, ...$shape->sizedLike($plan->vessel)];
+        // What stood below the old rim must stand below the new.
+        $rim = $shape->make($shape->sizedLike($plan->vessel))->height();
+        $data['waterLine'] = min($plan->waterLine, round(0.92 * $rim, 4));
 
-        return 'shape '.$shape;
+        return 'shape '.$shape->words();
     }
 
     /** @param array<string, mixed> $data */
@@ -207,6 +370,28 @@ final readonly class Editor
         }
 
         return $this->put($data, ['bed', $layer], [...$old, 'mix' => [['material' => $id, 'parts' => 1.0]]], $layer, $name);
+    }
+
+    /**
+     * A whole mix at once, as "coir 2, garden-compost 1".
+     *
+     * @param array<string, mixed> $data
+     */
+    private function setMix(array &$data, string $layer, string $typed): ?string
+    {
+        $mix = [];
+        $names = [];
+        foreach (explode(',', $typed) as $part) {
+            if (1 !== preg_match('/^\s*([a-z0-9-]+)\s+(\d+(?:\.\d+)?)\s*$/', $part, $match)) {
+                throw new RefusedEdit('Write a mix as kinds and parts: coir 2, garden-compost 1.');
+            }
+            $names[] = mb_strtolower($this->material($layer, $match[1]));
+            $mix[] = ['material' => $match[1], 'parts' => (float) $match[2]];
+        }
+        $before = $this->get($data, ['bed', $layer]);
+        $depth = 'soil' === $layer ? self::NEW_SOIL : self::NEW_CAP;
+
+        return $this->put($data, ['bed', $layer], [...(\is_array($before) ? $before : ['front' => $depth, 'back' => $depth]), 'mix' => $mix], $layer, implode(', ', $names));
     }
 
     /** @param array<string, mixed> $data */
@@ -266,7 +451,7 @@ final readonly class Editor
     private function material(string $layer, string $id): string
     {
         $material = $this->catalogue->materials[$id] ?? null;
-        if (null === $material || $material->role !== Role::from($layer)) {
+        if (null === $material || ('cap' === $layer && Role::Cap !== $material->role)) {
             throw new RefusedEdit(\sprintf('Choose a %s from the list.', $layer));
         }
 
@@ -336,7 +521,7 @@ final readonly class Editor
             }
         }
 
-        return round($best[1], 3);
+        return round(max(0.0, min(1.0, $best[1])), 3);
     }
 
     /** @return list<array<string, mixed>> */

@@ -9,6 +9,7 @@ use Olvek\Core\Bed\Bed;
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Mix;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Lamp;
 use Olvek\Core\Vessel\GlassBox;
 use Olvek\Core\Vessel\Vessel;
@@ -28,6 +29,8 @@ final readonly class Plan
      * @param list<Clump> $clumps
      * @param list<Group> $groups
      * @param int         $feedFrom  day on which feeding starts
+     * @param list<Piece> $pieces    stones and wood
+     * @param SourceWater|null $topUp what evaporation is made up with; null for the water it was filled with
      *
      * @throws InvalidPlan when a rule is broken; all broken rules are listed
      */
@@ -45,6 +48,8 @@ final readonly class Plan
         public int $feedFrom,
         public Care $care,
         public Inoculum $inoculum,
+        public array $pieces = [],
+        public ?SourceWater $topUp = null,
     ) {
         $problems = Rules::broken($this);
         if ([] !== $problems) {
@@ -90,24 +95,9 @@ final readonly class Plan
         return $this->with(['waterLine' => $metres]);
     }
 
-    public function withSite(Site $site): self
-    {
-        return $this->with(['site' => $site]);
-    }
-
     public function withBed(Bed $bed): self
     {
         return $this->with(['bed' => $bed]);
-    }
-
-    public function withLamp(Lamp $lamp): self
-    {
-        return $this->with(['lamp' => $lamp]);
-    }
-
-    public function withWater(SourceWater $water): self
-    {
-        return $this->with(['water' => $water]);
     }
 
     public function withClump(Clump $clump): self
@@ -135,28 +125,45 @@ final readonly class Plan
         return $this->with(['feed' => $feed, 'feedFrom' => $from]);
     }
 
-    public function withCare(Care $care): self
-    {
-        return $this->with(['care' => $care]);
-    }
-
-    public function withInoculum(Inoculum $inoculum): self
-    {
-        return $this->with(['inoculum' => $inoculum]);
-    }
-
     /**
-     * Litres of free water: below the water line, above the bed. Pore water is not counted.
+     * Litres of free water: below the water line, above the bed, beside stones and wood. Pore water is not counted.
      */
     public function netWater(): float
     {
-        return $this->vessel->volumeBelow($this->waterLine) - $this->bed->volume($this->vessel);
+        return $this->vessel->volumeBelow($this->waterLine) - $this->bed->volume($this->vessel) - $this->displaced();
     }
 
-    /** m² on which bacteria settle: the upper grains of the bed, and the wetted walls. */
+    /** Litres that stones and wood take up. */
+    public function displaced(): float
+    {
+        return array_sum(array_map(static fn (Piece $p): float => $p->litres, $this->pieces));
+    }
+
+    /** m² of ground to plant in: the bed's upper face; without a bed, the vessel's bottom. */
+    public function floor(): float
+    {
+        return $this->bed->face($this->vessel);
+    }
+
+    /** m² of open water. */
+    public function surface(): float
+    {
+        return $this->vessel->areaAt($this->waterLine);
+    }
+
+    /** m of soil under a clump. */
+    public function soilUnder(Clump $clump): float
+    {
+        $soil = $this->bed->soil;
+
+        return null === $soil ? 0.0 : $soil->front + ($soil->back - $soil->front) * $clump->row;
+    }
+
+    /** m² on which bacteria settle: the upper grains of the bed, the wetted walls, stones and wood. */
     public function wettedSurface(): float
     {
-        return self::GRAIN_SURFACE * $this->vessel->areaAt(0.0) + $this->vessel->wallArea($this->bed->meanDepth(), $this->waterLine);
+        return self::GRAIN_SURFACE * $this->floor() + $this->vessel->wallArea($this->bed->meanDepth(), $this->waterLine)
+            + array_sum(array_map(static fn (Piece $p): float => $p->surface(), $this->pieces));
     }
 
     /** Day on which the first animals come, or null. */
@@ -175,14 +182,14 @@ final readonly class Plan
     }
 
     /**
-     * @template T of Clump|Group
+     * @template T of Clump|Group|Piece
      *
      * @param list<T> $things
      * @param T       $new
      *
      * @return list<T>
      */
-    private static function replaced(array $things, Clump|Group $new): array
+    private static function replaced(array $things, Clump|Group|Piece $new): array
     {
         foreach ($things as $index => $thing) {
             if ($thing->id === $new->id) {

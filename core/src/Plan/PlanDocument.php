@@ -6,13 +6,15 @@ namespace Olvek\Core\Plan;
 
 use Olvek\Core\Animal\Feed;
 use Olvek\Core\Bed\Bed;
+use Olvek\Core\Bed\Dose;
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Mix;
 use Olvek\Core\Bed\Role;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Hardscape\Piece;
+use Olvek\Core\Light\Aspect;
 use Olvek\Core\Light\Lamp;
-use Olvek\Core\Vessel\Cylinder;
-use Olvek\Core\Vessel\GlassBox;
+use Olvek\Core\Vessel\Shape;
 use Olvek\Core\Vessel\Vessel;
 use Olvek\Core\Water\SourceWater;
 
@@ -67,16 +69,13 @@ final readonly class PlanDocument
         $feeding = $root->child('feeding');
         $care = $root->child('care');
         $start = $root->child('start');
-        $inoculum = Inoculum::tryFrom($start->text('inoculum'));
-        if (null === $inoculum) {
-            $start->refuse('inoculum', 'Name one of: '.implode(', ', array_column(Inoculum::cases(), 'value')).'.');
-        }
+        $topUp = $root->optionalChild('topUp');
         $parts = [
-            $root->text('name'), $vessel, $root->number('waterLine'), new Site($site->number('temperature')), new Bed($soil, $cap),
+            $root->text('name'), $vessel, $root->number('waterLine'), self::site($site), new Bed($soil, $cap, $this->doses($bed)),
             new Lamp($light->number('lumens'), $light->number('hours'), $light->number('landing')),
-            $this->clumps($root), new SourceWater($water->number('pH'), $water->number('kh'), $water->number('gh'), $water->number('nitrate')),
+            $this->clumps($root), self::water($water),
             $this->groups($root), new Feed($feeding->number('grams'), $feeding->number('protein')), $feeding->whole('fromDay'),
-            new Care($care->number('changeShare'), $care->whole('changeEvery')), $inoculum ?? Inoculum::Nothing,
+            new Care($care->number('changeShare'), $care->whole('changeEvery')), $start->choice('inoculum', Inoculum::class), $this->pieces($root), null === $topUp ? null : self::water($topUp),
         ];
         $root->finish();
 
@@ -90,15 +89,25 @@ final readonly class PlanDocument
             'format' => self::FORMAT,
             'version' => self::VERSION,
             'name' => $plan->name,
-            'vessel' => ['shape' => $plan->vessel->shape(), ...$plan->vessel->measures()],
+            'vessel' => ['shape' => $plan->vessel->shape()->value, ...$plan->vessel->measures()],
             'waterLine' => $plan->waterLine,
-            'site' => ['temperature' => $plan->site->temperature],
-            'bed' => ['soil' => self::layerData($plan->bed->soil), 'cap' => self::layerData($plan->bed->cap)],
+            'site' => [
+                'temperature' => $plan->site->temperature, 'swing' => $plan->site->swing, 'filledOn' => $plan->site->filledOn, 'latitude' => $plan->site->latitude,
+                'aspect' => $plan->site->aspect->value, 'sky' => $plan->site->sky, 'lid' => $plan->site->lid, 'sealed' => $plan->site->sealed,
+            ],
+            'bed' => [
+                'soil' => self::layerData($plan->bed->soil), 'cap' => self::layerData($plan->bed->cap),
+                'doses' => array_map(static fn (Dose $d): array => ['kind' => $d->amendment->id, 'grams' => $d->grams], $plan->bed->doses),
+            ],
+            'hardscape' => array_map(static fn (Piece $p): array => [
+                'id' => $p->id, 'kind' => $p->kind->id, 'litres' => $p->litres, 'place' => $p->place, 'row' => $p->row,
+            ], $plan->pieces),
             'light' => ['lumens' => $plan->lamp->lumens, 'hours' => $plan->lamp->hours, 'landing' => $plan->lamp->landing],
             'plants' => array_map(static fn (Clump $c): array => [
-                'id' => $c->id, 'kind' => $c->kind->id, 'pieces' => $c->pieces, 'place' => $c->place,
+                'id' => $c->id, 'kind' => $c->kind->id, 'pieces' => $c->pieces, 'place' => $c->place, 'row' => $c->row, 'planting' => $c->planting->value,
             ], $plan->clumps),
-            'water' => ['pH' => $plan->water->pH, 'kh' => $plan->water->kh, 'gh' => $plan->water->gh, 'nitrate' => $plan->water->nitrate],
+            'water' => self::waterData($plan->water),
+            'topUp' => null === $plan->topUp ? null : self::waterData($plan->topUp),
             'animals' => array_map(static fn (Group $g): array => [
                 'id' => $g->id, 'kind' => $g->kind->id, 'count' => $g->count, 'day' => $g->day,
             ], $plan->groups),
@@ -110,15 +119,63 @@ final readonly class PlanDocument
 
     private static function vessel(DocumentReader $reader): Vessel
     {
-        $shape = $reader->text('shape');
-        if (Cylinder::SHAPE === $shape) {
-            return new Cylinder($reader->number('diameter'), $reader->number('height'), $reader->number('glass'));
-        }
-        if (GlassBox::SHAPE !== $shape) {
-            $reader->refuse('shape', \sprintf('Name one of: %s, %s.', GlassBox::SHAPE, Cylinder::SHAPE));
+        $shape = $reader->choice('shape', Shape::class);
+        $measures = [];
+        foreach ($shape->measures() as $name) {
+            $measures[$name] = $reader->number($name);
         }
 
-        return new GlassBox($reader->number('length'), $reader->number('width'), $reader->number('height'), $reader->number('glass'));
+        return $shape->make($measures);
+    }
+
+    private static function site(DocumentReader $reader): Site
+    {
+        return new Site($reader->number('temperature'), $reader->numberOr('swing', 0.0), $reader->wholeOr('filledOn', 121), $reader->numberOr('latitude', 50.0),
+            $reader->choice('aspect', Aspect::class, Aspect::None->value), $reader->numberOr('sky', 0.2), $reader->truthOr('lid', false), $reader->truthOr('sealed', false));
+    }
+
+    private static function water(DocumentReader $reader): SourceWater
+    {
+        return new SourceWater($reader->number('pH'), $reader->number('kh'), $reader->number('gh'), $reader->number('nitrate'));
+    }
+
+    /** @return list<Dose> */
+    private function doses(DocumentReader $bed): array
+    {
+        $doses = [];
+        foreach ($bed->itemsOrNone('doses') as $item) {
+            $amendment = $this->catalogue->amendments[$item->text('kind')] ?? null;
+            if (null === $amendment) {
+                $item->refuse('kind', \sprintf('“%s” is not an amendment Olvek knows.', mb_substr($item->text('kind'), 0, 60)));
+            }
+            $grams = $item->number('grams');
+            if (null !== $amendment) {
+                $doses[] = new Dose($amendment, $grams);
+            }
+        }
+
+        return $doses;
+    }
+
+    /** @return list<Piece> */
+    private function pieces(DocumentReader $root): array
+    {
+        $pieces = [];
+        foreach ($root->itemsOrNone('hardscape') as $item) {
+            $kind = $this->catalogue->hardscape[$item->text('kind')] ?? null;
+            if (null === $kind) {
+                $item->refuse('kind', \sprintf('“%s” is not a stone or wood Olvek knows.', mb_substr($item->text('kind'), 0, 60)));
+            }
+            $id = $item->text('id');
+            $litres = $item->number('litres');
+            $place = $item->number('place');
+            $row = $item->number('row');
+            if (null !== $kind) {
+                $pieces[] = new Piece($id, $kind, $litres, $place, $row);
+            }
+        }
+
+        return $pieces;
     }
 
     private function layer(?DocumentReader $reader, Role $role): ?Layer
@@ -131,7 +188,8 @@ final readonly class PlanDocument
             $id = $item->text('material');
             $material = $this->catalogue->materials[$id] ?? null;
             $amount = $item->number('parts');
-            if (null === $material || $material->role !== $role) {
+            // Gravel or lava may be mixed into soil, so that it cannot pack; soil has no business in a cap.
+            if (null === $material || (Role::Cap === $role && $material->role !== $role)) {
                 $item->refuse('material', \sprintf('“%s” is not a %s Olvek knows.', mb_substr($id, 0, 60), $role->value));
             } elseif ($amount <= 0 || $amount > 1000) {
                 $item->refuse('parts', 'Parts must be above 0 and at most 1000.');
@@ -159,9 +217,11 @@ final readonly class PlanDocument
             }
             $pieces = $item->whole('pieces');
             $place = $item->number('place');
+            $row = $item->numberOr('row', $kind?->zone->row() ?? 0.5);
+            $planting = $item->choice('planting', Planting::class, Planting::Right->value);
             $id = $item->text('id');
             if (null !== $kind) {
-                $clumps[] = new Clump($id, $kind, $pieces, $place);
+                $clumps[] = new Clump($id, $kind, $pieces, $place, $row, $planting);
             }
         }
 
@@ -186,6 +246,12 @@ final readonly class PlanDocument
         }
 
         return $groups;
+    }
+
+    /** @return array<string, float> */
+    private static function waterData(SourceWater $water): array
+    {
+        return ['pH' => $water->pH, 'kh' => $water->kh, 'gh' => $water->gh, 'nitrate' => $water->nitrate];
     }
 
     /** @return array<string, mixed>|null */

@@ -6,8 +6,10 @@ namespace Olvek\Core\Plan;
 
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Side;
+use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Water\SourceWater;
 
 /**
  * What a plan must keep to be buildable at all. Whether it is wise is the judge's business, not theirs.
@@ -18,6 +20,8 @@ final class Rules
 {
     /** Free water needed above the highest point of the bed, m. */
     private const LEAST_WATER = 0.02;
+    /** Share of the room above the bed that stones and wood may fill. */
+    private const MOST_DISPLACED = 0.5;
 
     /** @var list<Problem> */
     private array $problems = [];
@@ -55,12 +59,19 @@ final class Rules
         $vessel = $this->plan->vessel;
         $sound = true;
         foreach ($vessel->measures() as $name => $metres) {
-            $sound = ('glass' === $name
-                ? $this->within('vessel.glass', 'The glass', $metres, 0.002, 0.03, Dimension::Length, 2)
-                : $this->within("vessel.$name", 'The '.$name, $metres, 0.08, 5.0, Dimension::Length)) && $sound;
+            $sound = match ($name) {
+                'glass' => $this->within('vessel.glass', 'The glass', $metres, 0.002, 0.03, Dimension::Length, 2),
+                'wall' => $this->within('vessel.wall', 'The wall', $metres, 0.001, 0.06, Dimension::Length, 2),
+                'bow', 'mouth', 'lip' => $this->within("vessel.$name", 'The '.$name, $metres, 0.01, 3.0, Dimension::Length),
+                default => $this->within("vessel.$name", 'The '.$name, $metres, 0.08, 5.0, Dimension::Length),
+            } && $sound;
+        }
+        $broken = $sound ? $vessel->broken() : null;
+        if (null !== $broken) {
+            $this->add('vessel.'.$broken[0], $broken[1]);
         }
 
-        return $sound;
+        return $sound && null === $broken;
     }
 
     private function strata(): void
@@ -81,6 +92,7 @@ final class Rules
         if (!$sound) {
             return;
         }
+        $faults = \count($this->problems);
         foreach (Side::cases() as $side) {
             $depth = $bed->depth($side);
             $where = $side->value;
@@ -93,6 +105,33 @@ final class Rules
                     'Soil and cap together reach %s at the %s; the water line at %s must stand at least %s above them. Raise the water or make a layer thinner.',
                     self::length($u, $depth), $where, self::length($u, $line), self::length($u, self::LEAST_WATER)));
             }
+        }
+        foreach ($bed->doses as $dose) {
+            $this->within('bed.doses.'.$dose->amendment->id, 'The dose', $dose->grams, 0.001, 50000.0, Dimension::Mass);
+        }
+        if ($faults === \count($this->problems)) {
+            $this->hardscape();
+        }
+    }
+
+    /** Stones and wood, and whether they leave any water. */
+    private function hardscape(): void
+    {
+        $plan = $this->plan;
+        $this->ids('hardscape', array_map(static fn (Piece $p): string => $p->id, $plan->pieces), 40, 'stones and pieces of wood');
+        $sound = true;
+        foreach ($plan->pieces as $piece) {
+            $sound = $this->within("hardscape.$piece->id.litres", 'The piece', $piece->litres, 0.005, 500.0, Dimension::Volume, 2) && $sound;
+            $this->within("hardscape.$piece->id.place", 'The place', $piece->place, 0.0, 1.0, Dimension::Share, 0);
+            $this->within("hardscape.$piece->id.row", 'The place between front and back', $piece->row, 0.0, 1.0, Dimension::Share, 0);
+        }
+        if (!$sound || [] === $plan->pieces) {
+            return;
+        }
+        $room = $plan->vessel->volumeBelow($plan->waterLine) - $plan->bed->volume($plan->vessel);
+        if ($plan->displaced() > self::MOST_DISPLACED * $room) {
+            $this->add('hardscape.'.$plan->pieces[\count($plan->pieces) - 1]->id.'.litres', static fn (UnitSystem $u): string => \sprintf(
+                'Stones and wood take up %s, more than half of the %s above the bed. Take some out.', $u->show(Dimension::Volume, $plan->displaced()), $u->show(Dimension::Volume, $room)));
         }
     }
 
@@ -129,21 +168,44 @@ final class Rules
                 $this->add("plants.$clump->id.pieces", 'Plant from 1 to 5000 pieces, or remove the clump.');
             }
             $this->within("plants.$clump->id.place", 'The place', $clump->place, 0.0, 1.0, Dimension::Count, 2);
+            $this->within("plants.$clump->id.row", 'The place between front and back', $clump->row, 0.0, 1.0, Dimension::Count, 2);
         }
     }
 
     private function water(): void
     {
-        $water = $this->plan->water;
-        $this->within('water.pH', 'The pH', $water->pH, 4.0, 10.0, Dimension::Acidity);
-        $this->within('water.kh', 'The carbonate hardness', $water->kh, 0.0, 40.0, Dimension::Hardness);
-        $this->within('water.gh', 'The general hardness', $water->gh, 0.0, 60.0, Dimension::Hardness);
-        $this->within('water.nitrate', 'The nitrate', $water->nitrate, 0.0, 50.0, Dimension::Concentration);
-        $this->within('site.temperature', 'The water', $this->plan->site->temperature, 2.0, 38.0, Dimension::Temperature);
+        $this->sourceWater('water', $this->plan->water);
+        if (null !== $this->plan->topUp) {
+            $this->sourceWater('topUp', $this->plan->topUp);
+        }
+        $this->site($this->plan->site);
         $this->within('care.changeShare', 'The share of water changed', $this->plan->care->changeShare, 0.0, 1.0, Dimension::Share, 0);
         if ($this->plan->care->changeEvery < 0 || $this->plan->care->changeEvery > 730) {
             $this->add('care.changeEvery', 'Change water every 1 to 730 days, or 0 for never.');
         }
+    }
+
+    private function sourceWater(string $path, SourceWater $water): void
+    {
+        $this->within("$path.pH", 'The pH', $water->pH, 4.0, 10.0, Dimension::Acidity);
+        $this->within("$path.kh", 'The carbonate hardness', $water->kh, 0.0, 40.0, Dimension::Hardness);
+        $this->within("$path.gh", 'The general hardness', $water->gh, 0.0, 60.0, Dimension::Hardness);
+        $this->within("$path.nitrate", 'The nitrate', $water->nitrate, 0.0, 50.0, Dimension::Concentration);
+    }
+
+    private function site(Site $site): void
+    {
+        $sound = $this->within('site.temperature', 'The water', $site->temperature, 2.0, 38.0, Dimension::Temperature);
+        $sound = $this->within('site.swing', 'The swing of the seasons', $site->swing, 0.0, 20.0, Dimension::TemperatureDifference) && $sound;
+        if ($sound && ($site->temperature - $site->swing < 0.5 || $site->temperature + $site->swing > 38.0)) {
+            $this->add('site.swing', static fn (UnitSystem $u): string => \sprintf('With this swing the water would go from %s to %s through the year; Olvek reckons with open water up to %s.',
+                $u->show(Dimension::Temperature, $site->temperature - $site->swing), $u->show(Dimension::Temperature, $site->temperature + $site->swing), $u->show(Dimension::Temperature, 38.0)));
+        }
+        if ($site->filledOn < 1 || $site->filledOn > 365) {
+            $this->add('site.filledOn', 'The day of filling is a day of the year, 1 (1 January) to 365.');
+        }
+        $this->within('site.latitude', 'The latitude', $site->latitude, -70.0, 70.0, Dimension::Count);
+        $this->within('site.sky', 'The share of sky', $site->sky, 0.0, 1.0, Dimension::Share, 0);
     }
 
     private function animals(): void
@@ -160,6 +222,8 @@ final class Rules
         $feed = $this->plan->feed;
         if (!is_finite($feed->grams) || $feed->grams < 0 || $feed->grams > 1000) {
             $this->add('feeding.grams', 'Feed from 0 to 1000 g of dry food a day.');
+        } elseif ($feed->grams > 0 && $this->plan->site->sealed) {
+            $this->add('feeding.grams', 'A sealed vessel is never opened to feed. Feed 0, or leave it open.');
         } elseif ($feed->grams > 0 && [] === $this->plan->groups) {
             $this->add('feeding.grams', 'There are no animals to eat this food. Add animals first, or feed 0.');
         }

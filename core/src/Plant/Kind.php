@@ -18,6 +18,14 @@ final readonly class Kind
      * @param Estimate $dryPerPiece g dry per piece as sold
      * @param Estimate $height      m, grown
      * @param Estimate $spread      cm² of floor or surface per piece, as planted
+     * @param Estimate $planting    m that stems or roots go into the bed; 0 for what must not be buried
+     * @param Estimate $coolest     °C
+     * @param Estimate $warmest     °C
+     * @param Estimate $softest     lowest general hardness, °dH
+     * @param Estimate $hardest     highest general hardness, °dH
+     * @param bool     $sensitive   better not planted on day one
+     * @param bool     $tender      eaten by plant-eaters first
+     * @param Estimate $wetRatio    g wet per g dry
      * @param string   $piece       what one piece is called ("stem", "plant", "handful")
      */
     public function __construct(
@@ -35,7 +43,37 @@ final readonly class Kind
         public string $piece,
         public Estimate $height,
         public Estimate $spread,
+        public Zone $zone,
+        public Estimate $planting,
+        public Estimate $coolest,
+        public Estimate $warmest,
+        public Estimate $softest,
+        public Estimate $hardest,
+        public Removal $removal,
+        public bool $sensitive,
+        public bool $invasive,
+        public bool $tender,
+        public Estimate $wetRatio,
         public string $remarks,
     ) {
+    }
+
+    /** @return list<string> what to mind before planting, each a sentence */
+    public function cautions(): array
+    {
+        return array_keys(array_filter([
+            'Not on the first day: plant it once the tank has settled.' => $this->sensitive,
+            'Plant-eaters take it first.' => $this->tender,
+            'Settles in the wild: check what your country allows.' => $this->invasive,
+        ]));
+    }
+
+    /** The same kind with other likely values of what is least certain. */
+    public function with(Estimate $growth, Estimate $halfLight, Estimate $melt, Estimate $densest): self
+    {
+        $changed = ['growth' => $growth, 'halfLight' => $halfLight, 'melt' => $melt, 'densest' => $densest];
+
+        /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
+        return new self(...[...get_object_vars($this), ...$changed]);
     }
 }

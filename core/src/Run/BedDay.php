@@ -9,49 +9,103 @@ use Olvek\Core\Bed\Release;
 /**
  * The bed on a day: soil pools decay, pore water gains, roots and the cap's leak draw on it.
  *
- * dM/dt = flush·k_f + slow·k_s − λM − Σ roots; implicit in both sinks, so that they share what there is.
+ * dM/dt = flush·k_f + slow·k_s − λM − Σ roots; exact for the day's rates, both sinks sharing what there is.
  *
  * @internal
  */
 final class BedDay
 {
+    /** mg P/L that grains leave in the water, and m/d with which they bind what is more. M: Froelich (1988), Limnol. Oceanogr. 33 (form); J (0.1–0.5; 0.002–0.02). */
+    private const FREE_PHOSPHATE = 0.3;
+    private const BINDING = 0.006;
     /** mg N/L of pore water at which roots feed at half speed. M (0.2–2). */
     private const HALF_PORE = 0.5;
+    /** How much faster a bed that is turned over lets through. J (0.2–1). */
+    private const BURROWING = 0.5;
+    /** mL of gas (methane and carbon dioxide) per mg C. P: molar volume 24.5 L at 25 °C. */
+    private const GAS_PER_CARBON = 24.5 / 12.011;
+    /** g C/m²/d rotting, m of bed, and mg N/m²/d of roots' appetite that the sulphide index is measured by. J. */
+    private const FOUL_CARBON = 6.0;
+    private const DEEP = 0.1;
+    private const WELL_ROOTED = 60.0;
     /** How much of ammonium's way through the cap others go: potassium is held alike; phosphate binds and iron rusts on the way. J (0.3–2; 0.002–0.05). */
     private const POTASSIUM_LEAK = 1.0;
     private const PHOSPHORUS_LEAK = 0.01;
     private const IRON_LEAK = 0.005;
 
     /**
-     * @param float $appetite mg N that roots could take today with plenty
-     *
-     * @return float mg N that they got
+     * @param float $appetite  mg N that roots could take today with plenty
+     * @param float $burrowers share (0–1) of the bed that snails and worms turn over
      */
-    public static function run(State $s, Day $day, Facts $facts, Books $books, float $age, float $appetite): float
+    public static function run(State $s, Day $day, Facts $facts, Books $books, float $age, float $appetite, float $burrowers): void
     {
         $p = $facts->parameters;
         $flush = $s->flushNitrogen * (1 - exp(-$p->flushRate * $day->theta));
         $slow = $s->slowNitrogen * (1 - exp(-$p->slowRate * $day->theta));
         $s->flushNitrogen -= $flush;
         $s->slowNitrogen -= $slow;
-        $leakRate = $facts->capConductance * Release::stirring($age) / $facts->holdUp;
-        $rootRate = $appetite / (self::HALF_PORE * $facts->holdUp + $s->poreNitrogen);
-        $s->poreNitrogen = ($s->poreNitrogen + $flush + $slow) / (1 + $leakRate + $rootRate);
-        $leak = $leakRate * $s->poreNitrogen;
+        $leakRate = $facts->capConductance * Release::stirring($age) * (1 + self::BURROWING * $burrowers) / $facts->holdUp;
+        // Exact for the day's rates, the roots' being taken at the middle of the day, which a first guess finds.
+        $half = self::HALF_PORE * $facts->holdUp;
+        $guess = self::after($s->poreNitrogen, $flush + $slow, $leakRate + $appetite / ($half + $s->poreNitrogen));
+        $rate = $leakRate + $appetite / ($half + ($s->poreNitrogen + $guess) / 2);
+        $after = self::after($s->poreNitrogen, $flush + $slow, $rate);
+        $left = $rate > 0 ? $s->poreNitrogen + $flush + $slow - $after : 0.0;
+        $s->poreNitrogen += $flush + $slow - $left;
+        $day->rooted = $rate > 0 ? max(0.0, $left * (1 - $leakRate / $rate)) : 0.0;
+        $day->bedOut = $left;
+        $leak = max(0.0, $left - $day->rooted);
         $day->ammoniaIn += $leak;
+        $day->ammoniaSteady += $leak;
 
         self::leach($s, min(0.5, $leakRate));
+        self::bind($s, $day, $facts);
 
         $quick = $s->quickCarbon * (1 - exp(-$p->quickCarbonRate * $day->theta));
         $old = $s->slowCarbon * (1 - exp(-$p->slowCarbonRate * $day->theta));
         $s->quickCarbon -= $quick;
         $s->slowCarbon -= $old;
         $bubbles = $p->bubbleShare * ($quick + $old);
-        $books->carbon -= $bubbles;
-        $day->carbonIn += $quick + $old - $bubbles;
+        $tannin = $p->tanninShare * ($quick + $old);
+        $s->tannin += $tannin;
+        if (!$facts->sealed) {
+            $books->carbon -= $bubbles;
+        } elseif ($facts->headspace > 0) {
+            $s->headCarbon += $bubbles;
+        } else {
+            $day->carbonIn += $bubbles;
+        }
+        $day->bubbles = $bubbles * self::GAS_PER_CARBON;
+        $day->sulphide = self::sulphide($facts, $quick + $old, $appetite, $burrowers);
+        $day->carbonIn += $quick + $old - $bubbles - $tannin;
         $day->oxygenOut += $p->aerobicShare * ($quick + $old) * WaterHours::OXYGEN_PER_CARBON;
+    }
 
-        return $rootRate * $s->poreNitrogen;
+    /**
+     * How near the bed is to turning foul, 1 being a bed to worry about: rotting soil carbon against what oxygen, roots and
+     * burrowers bring down. J throughout: a hand's breadth of rich soil without roots gives about 1, the same well rooted a third.
+     */
+    private static function sulphide(Facts $facts, float $carbon, float $appetite, float $burrowers): float
+    {
+        $depth = $facts->plan->bed->meanDepth();
+        $perFloor = $carbon / 1000 / $facts->floor;
+        $roots = $appetite / $facts->floor / self::WELL_ROOTED;
+
+        return $perFloor / self::FOUL_CARBON * min(2.0, $depth / self::DEEP) / (1 + 2 * min(1.0, $roots) + $burrowers);
+    }
+
+    /** Phosphate beyond what grains and rust leave in the water is bound by them. */
+    private static function bind(State $s, Day $day, Facts $facts): void
+    {
+        $bound = self::BINDING * $facts->floor / $facts->depth / $facts->surface * max(0.0, min($s->phosphorus, $day->phosphorusAtDawn) - self::FREE_PHOSPHATE * $s->volume);
+        $s->phosphorus -= $bound;
+        $s->soilPhosphorus += $bound;
+    }
+
+    /** What a store holds after a day of steady inflow and of loss at a rate (d⁻¹). */
+    private static function after(float $store, float $inflow, float $rate): float
+    {
+        return $rate < 1e-9 ? $store + $inflow : $inflow / $rate + ($store - $inflow / $rate) * exp(-$rate);
     }
 
     private static function leach(State $s, float $rate): void

@@ -29,17 +29,17 @@ final class Books
     /** @return array{nitrogen: float, phosphorus: float, potassium: float, iron: float, carbon: float, oxygen: float} all that the tank holds, mg */
     public static function held(State $s, Parameters $p): array
     {
-        $plants = array_sum($s->biomass) + $s->algae;
+        $plants = array_sum($s->biomass) + array_sum($s->algae);
         $animals = array_sum($s->animals);
 
         return [
             'nitrogen' => $s->ammonia + $s->nitrite + $s->nitrate + $s->poreNitrogen + $s->flushNitrogen + $s->slowNitrogen + $s->mulmNitrogen
-                + array_sum($s->leafNitrogen) + $s->algaeNitrogen + $animals * self::ANIMAL_NITROGEN,
+                + array_sum($s->leafNitrogen) + array_sum($s->algaeNitrogen) + $animals * self::ANIMAL_NITROGEN,
             'phosphorus' => $s->phosphorus + $s->soilPhosphorus + $s->mulmPhosphorus + $plants * $p->leafPhosphorus + $animals * self::ANIMAL_PHOSPHORUS,
             'potassium' => $s->potassium + $s->soilPotassium + $s->mulmPotassium + $plants * $p->leafPotassium + $animals * self::ANIMAL_POTASSIUM,
             'iron' => $s->iron + $s->soilIron + $s->mulmIron + $plants * $p->leafIron + $animals * self::ANIMAL_IRON,
-            'carbon' => $s->carbon + $s->quickCarbon + $s->slowCarbon + $s->mulmCarbon + $plants * $p->leafCarbon + $animals * self::ANIMAL_CARBON,
-            'oxygen' => $s->oxygen,
+            'carbon' => $s->carbon + $s->tannin + $s->headCarbon + $s->lime * LimeDay::CARBON_PER_GRAM + $s->quickCarbon + $s->slowCarbon + $s->mulmCarbon + $plants * $p->leafCarbon + $animals * self::ANIMAL_CARBON,
+            'oxygen' => $s->oxygen + $s->headOxygen,
         ];
     }
 

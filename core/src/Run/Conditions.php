@@ -9,7 +9,8 @@ use Olvek\Core\Plan\Plan;
 /** What the keeper sets and events may change from one day to the next. */
 final class Conditions
 {
-    public float $celsius;
+    /** °C over what the season says. */
+    public float $warmer = 0.0;
     public float $lightHours;
     /** Factor on the lamp's strength. */
     public float $lightShare = 1.0;
@@ -21,10 +22,18 @@ final class Conditions
     /** Days (exclusive) until which the lamp stays off, and nobody feeds. */
     public int $darkUntil = 0;
     public int $awayUntil = 0;
+    public Foreseen $mulm;
+    /** mg N a day that rotted and leaked the day before. */
+    public float $ammoniaSteady = 0.0;
+    /** What evaporation is made up with, and water changed for. */
+    public PouredWater $topUp;
+    public PouredWater $change;
 
     public function __construct(Plan $plan)
     {
-        $this->celsius = $plan->site->temperature;
+        $this->mulm = new Foreseen();
+        $this->change = PouredWater::of($plan->water, $plan->site->temperature);
+        $this->topUp = null === $plan->topUp ? $this->change : PouredWater::of($plan->topUp, $plan->site->temperature);
         $this->lightHours = $plan->lamp->hours;
         $this->food = $plan->feed->grams;
         $this->protein = $plan->feed->protein;

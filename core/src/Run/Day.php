@@ -23,9 +23,14 @@ final class Day
     public array $light = [];
     /** PPFD where algae sit. */
     public float $algaeLight = 0.0;
+    /** Mean PPFD through the water under the floaters, for what drifts. */
+    public float $driftLight = 0.0;
 
     /** mg N a day that reaches the water as ammonia: excretion, rot, leak. */
     public float $ammoniaIn = 0.0;
+    /** Part of it that comes steadily, and by how much that part rises over the day. */
+    public float $ammoniaSteady = 0.0;
+    public float $ammoniaRise = 0.0;
     /** mg C a day breathed into the water, and mg O2 a day drawn from it, night and day alike. */
     public float $carbonIn = 0.0;
     public float $oxygenOut = 0.0;
@@ -51,4 +56,27 @@ final class Day
     public float $leastPH = 14.0;
     public float $mostPH = 0.0;
     public float $meanCarbonDioxide = 0.0;
+    /** mg NH3-N/L, the day's highest. */
+    public float $mostUnionised = 0.0;
+    /** mg N that plants and algae took as ammonium, that was oxidised to nitrite and to nitrate, and that left as gas. */
+    public float $ammoniumTaken = 0.0;
+    public float $oxidisedFirst = 0.0;
+    public float $oxidisedSecond = 0.0;
+    public float $denitrified = 0.0;
+
+    /** mg P that the water held at daybreak. */
+    public float $phosphorusAtDawn = 0.0;
+
+    // Reported by the daily processes.
+    /** mg N in the food given; what roots took from the bed; and what left it in all, into roots and water. */
+    public float $food = 0.0;
+    public float $rooted = 0.0;
+    public float $bedOut = 0.0;
+    /** mg N that roots would have to bring for leaves to grow as light allows, at the usual 25 mg/g. */
+    public float $rootNeed = 0.0;
+    /** mL of gas that the bed lets go. */
+    public float $bubbles = 0.0;
+    /** Index: 1 where the bed may turn foul. */
+    public float $sulphide = 0.0;
+    public float $deaths = 0.0;
 }

@@ -31,27 +31,30 @@ final readonly class DayLight
         $this->above = array_map(static fn (int $i): float => $room - $height($i), array_keys($plan->clumps));
     }
 
-    public function fall(State $state, Day $day): void
+    /** @param array<int, float> $masses g dry of each clump, mean of the day */
+    public function fall(State $state, Day $day, array $masses): void
     {
         $area = $this->facts->surface;
         $mat = 0.0;
         $light = [];
         foreach ($this->facts->plan->clumps as $i => $clump) {
             if ($clump->kind->role->coversSurface()) {
-                $mat += $state->biomass[$i] / $clump->kind->densest->value;
+                $mat += $masses[$i] / $clump->kind->densest->value;
             }
             $light[$i] = $day->surfaceLight;
         }
         $day->cover = min(1.0, $mat / $area);
-        // Algae in the water shade as leaves do.
+        $attenuation = WaterColumn::ATTENUATION + WaterColumn::TANNIN * $state->tannin / $state->volume + WaterColumn::GREEN * 1000 * $state->algae[Alga::Drift->value] / $state->volume;
         $down = $day->surfaceLight * Canopy::underFloaters($day->cover);
+        $path = $attenuation * $this->facts->depth;
+        $day->driftLight = $down * (1 - exp(-$path)) / $path;
         foreach ($this->order as $i) {
-            $leaves = Canopy::LEAF_AREA * $state->biomass[$i] / $area;
-            $light[$i] = Canopy::meanWithin($down * WaterColumn::transmission($this->above[$i]), $leaves);
+            $leaves = Canopy::LEAF_AREA * $masses[$i] / $area;
+            $light[$i] = Canopy::meanWithin($down * WaterColumn::transmission($this->above[$i], $attenuation), $leaves);
             $down *= Canopy::transmission($leaves);
         }
         $day->light = $light;
         // They sit on leaves, glass and bed alike: between the light of the surface and that of the bed.
-        $day->algaeLight = ($day->surfaceLight * Canopy::underFloaters($day->cover) + $down * WaterColumn::transmission($this->facts->depth)) / 2;
+        $day->algaeLight = ($day->surfaceLight * Canopy::underFloaters($day->cover) + $down * WaterColumn::transmission($this->facts->depth, $attenuation)) / 2;
     }
 }

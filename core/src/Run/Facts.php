@@ -4,17 +4,28 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
+use Olvek\Core\Bed\Amendment;
+use Olvek\Core\Bed\Dose;
 use Olvek\Core\Bed\Material;
 use Olvek\Core\Bed\Release;
+use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Canopy;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\Planting;
+use Olvek\Core\Plant\Growth;
+use Olvek\Core\Plant\Role;
 use Olvek\Core\Unit\Unit;
+use Olvek\Core\Water\Carbonate;
 use Olvek\Core\Water\Nitrification;
+use Olvek\Core\Water\SourceWater;
 
 /** What of a plan stays the same through a run, reckoned once. */
 final readonly class Facts
 {
+    /** m of soil that roots can do with. J. */
+    private const ENOUGH_SOIL = 0.01;
+
     public float $floor;
     public float $surface;
     public float $volume;
@@ -40,15 +51,32 @@ final readonly class Facts
     public float $firstFilm;
     /** m² on which algae can settle. */
     public float $litSurface;
-    /** meq/L of the source water. */
+    /** meq/L and mg C/L of the water it is filled with. */
     public float $sourceAlkalinity;
+    public float $sourceCarbon;
+    /** meq and °dH·L that amendments give the water at once; g of calcite in the bed and, as reach, in stones. */
+    public float $dosedAlkalinity;
+    public float $dosedHardness;
+    public float $lime;
+    public float $stoneLime;
+    /** mg C of tannin a day that wood gives off at first. */
+    public float $woodTannin;
+    /** L of air shut in over the water; 0 where the vessel is open. */
+    public float $headspace;
+    public bool $sealed;
+    /** @var list<float> share (0–1) of the bed's soil within reach of each clump's roots */
+    public array $soilReach;
+    /** @var list<array{float, float}> days after planting from which, and until which, each clump's roots grow into the bed */
+    public array $rooting;
+    /** @var list<bool> */
+    public array $deep;
 
     public function __construct(public Plan $plan, public Parameters $parameters)
     {
         $vessel = $plan->vessel;
         $bed = $plan->bed;
-        $this->floor = $vessel->areaAt(0.0);
-        $this->surface = $vessel->areaAt($plan->waterLine);
+        $this->floor = $plan->floor();
+        $this->surface = $plan->surface();
         $this->volume = $plan->netWater();
         $this->depth = $this->volume / 1000 / $this->surface;
         $this->lampAtSurface = $plan->lamp->atSurface($this->surface);
@@ -57,20 +85,52 @@ final readonly class Facts
         $this->soiled = null !== $mix && $soil > 0;
         $release = new Release($bed, $vessel, 1.0);
         $this->flushAtFilling = $release->atFilling() * $parameters->flushFactor;
-        $this->flushNitrogen = $soil * ($mix?->flushNitrogenPerLitre() ?? 0.0) * $parameters->flushFactor - $this->flushAtFilling;
+        $this->flushNitrogen = $soil * ($mix?->flushNitrogenPerLitre() ?? 0.0) * $parameters->flushFactor - $this->flushAtFilling + $this->dosed(static fn (Amendment $a): float => $a->nitrogen->value);
         $this->slowNitrogen = $soil * ($mix?->slowNitrogenPerLitre() ?? 0.0);
         $held = static fn (\Closure $of): float => null === $mix ? 0.0 : $soil * $mix->perLitre($of);
         $this->quickCarbon = 1000 * $held(static fn (Material $m): float => $m->quickCarbon->value);
         $this->slowCarbon = 1000 * $held(static fn (Material $m): float => $m->slowCarbon->value);
-        $this->soilPhosphorus = $held(static fn (Material $m): float => $m->phosphorus->value);
-        $this->soilPotassium = $held(static fn (Material $m): float => $m->potassium->value);
-        $this->soilIron = $held(static fn (Material $m): float => $m->iron->value);
+        $this->soilPhosphorus = $held(static fn (Material $m): float => $m->phosphorus->value) + $this->dosed(static fn (Amendment $a): float => $a->phosphorus->value);
+        $this->soilPotassium = $held(static fn (Material $m): float => $m->potassium->value) + $this->dosed(static fn (Amendment $a): float => $a->potassium->value);
+        $this->soilIron = $held(static fn (Material $m): float => $m->iron->value) + $this->dosed(static fn (Amendment $a): float => $a->iron->value);
+        $this->lime = $this->dosed(static fn (Amendment $a): float => $a->lime->value);
+        $this->dosedHardness = $this->dosed(static fn (Amendment $a): float => $a->hardness->value);
+        $this->dosedAlkalinity = $this->dosed(static fn (Amendment $a): float => $a->alkalinity->value);
+        $this->stoneLime = LimeDay::STONE_REACH * array_sum(array_map(static fn (Piece $p): float => $p->surface() * $p->kind->lime->value, $plan->pieces));
+        $this->woodTannin = array_sum(array_map(static fn (Piece $p): float => $p->litres * $p->kind->tannin->value, $plan->pieces));
+        $this->sealed = $plan->site->sealed;
+        $this->headspace = $this->sealed ? max(0.0, $vessel->grossVolume() - $vessel->volumeBelow($plan->waterLine)) : 0.0;
         $this->holdUp = null === $mix ? 1.0 : max(1e-9, $soil * $mix->porosity() * $mix->retardation());
         $this->capConductance = $release->conductance();
         $this->litSurface = $this->floor + $vessel->wallArea($bed->meanDepth(), $plan->waterLine);
         $leaves = Canopy::LEAF_AREA * array_sum(array_map(static fn (Clump $c): float => $c->biomass(), $plan->clumps));
         $this->firstFilm = min(1.0, $parameters->inoculum * ($plan->inoculum->share() + ($this->soiled ? $parameters->soilFilm : 0.0) + $parameters->leafFilm * $leaves / $plan->wettedSurface()));
         $this->filmMost = Nitrification::SURFACE_RATE * $plan->wettedSurface() / $parameters->ammoniaOxidiserRate;
-        $this->sourceAlkalinity = Unit::GermanDegree->convertTo(Unit::MilliequivalentPerLitre, $plan->water->kh);
+        $this->sourceAlkalinity = self::alkalinity($plan->water);
+        $this->sourceCarbon = self::carbon($plan->water, $plan->site->temperature);
+        $this->soilReach = array_map(static fn (Clump $c): float => min(1.0, $plan->soilUnder($c) / self::ENOUGH_SOIL), $plan->clumps);
+        $depth = $this->depth;
+        // Roots that must first span the water take so much longer. J: 1 cm a day.
+        $this->rooting = array_map(static fn (Clump $c): array => Role::HousePlant === $c->kind->role
+            ? [50 * $depth, 100 * $depth] : [Growth::ROOTS_FROM, Growth::ROOTS_TO], $plan->clumps);
+        $this->deep = array_map(static fn (Clump $c): bool => Planting::Deep === $c->planting, $plan->clumps);
+    }
+
+    /** @param \Closure(Amendment): float $perGram */
+    private function dosed(\Closure $perGram): float
+    {
+        return array_sum(array_map(static fn (Dose $d): float => $d->grams * $perGram($d->amendment), $this->plan->bed->doses));
+    }
+
+    /** meq/L of a water. */
+    public static function alkalinity(SourceWater $water): float
+    {
+        return Unit::GermanDegree->convertTo(Unit::MilliequivalentPerLitre, $water->kh);
+    }
+
+    /** mg C/L that a water carries: from its pH and alkalinity. */
+    public static function carbon(SourceWater $water, float $celsius): float
+    {
+        return CarbonSpeciation::at($celsius)->inorganicCarbon(Carbonate::co2($water->pH, self::alkalinity($water), $celsius), self::alkalinity($water));
     }
 }

@@ -13,25 +13,45 @@ final class MulmDay
 {
     /** d⁻¹ at which dissolved iron leaves oxygen-rich water. M (0.05–1, the slower the browner the water). */
     private const RUST = 0.1;
+    /** mg C/L of tannin that halves it. J. */
+    private const HOLDING = 3.0;
+    /** Share of rotting carbon that goes into the water as tannin. J (0–0.05): leaves and droppings give little. */
+    private const TANNIN = 0.01;
 
-    public static function run(State $s, Day $day, Parameters $p): void
+    /** @param Foreseen $foreseen learns the day's mean of each pool, so that what falls today rots today too */
+    public static function run(State $s, Day $day, Parameters $p, Foreseen $foreseen): void
     {
-        $share = 1 - exp(-$p->mulmDecay * $day->theta);
-        $day->ammoniaIn += $share * $s->mulmNitrogen;
-        $day->carbonIn += $share * $s->mulmCarbon;
-        $day->oxygenOut += $share * $s->mulmCarbon * WaterHours::OXYGEN_PER_CARBON;
-        $s->phosphorus += $share * $s->mulmPhosphorus;
-        $s->potassium += $share * $s->mulmPotassium;
-        $s->iron += $share * $s->mulmIron;
-        // Iron that no humus holds rusts and settles.
-        $rust = (1 - exp(-self::RUST)) * $s->iron;
+        $rate = $p->mulmDecay * $day->theta;
+        [$carbon, $nitrogen, $phosphorus, $potassium, $iron] = array_map(static fn (float $mean, float $held): float => min($rate * $mean, 0.5 * $held), $foreseen->means(self::pools($s)), self::pools($s));
+        $day->ammoniaIn += $nitrogen;
+        $day->ammoniaSteady += $nitrogen;
+        $tannin = self::TANNIN * $carbon;
+        $s->tannin += $tannin;
+        $day->carbonIn += $carbon - $tannin;
+        $day->oxygenOut += ($carbon - $tannin) * WaterHours::OXYGEN_PER_CARBON;
+        $s->phosphorus += $phosphorus;
+        $s->potassium += $potassium;
+        $s->iron += $iron;
+        $s->mulmCarbon -= $carbon;
+        $s->mulmNitrogen -= $nitrogen;
+        $s->mulmPhosphorus -= $phosphorus;
+        $s->mulmPotassium -= $potassium;
+        $s->mulmIron -= $iron;
+    }
+
+    /** @return list<float> mg of carbon, nitrogen, phosphorus, potassium and iron */
+    public static function pools(State $s): array
+    {
+        return [$s->mulmCarbon, $s->mulmNitrogen, $s->mulmPhosphorus, $s->mulmPotassium, $s->mulmIron];
+    }
+
+    /** Iron that no humus holds rusts and settles: a day's share of what the water held on the mean of its begin and end. */
+    public static function rust(State $s, float $before): void
+    {
+        $share = 1 - exp(-self::RUST / (1 + $s->tannin / $s->volume / self::HOLDING));
+        $rust = min($s->iron, $share * ($before + $s->iron) / 2);
         $s->iron -= $rust;
-        $keep = 1 - $share;
-        $s->mulmNitrogen *= $keep;
-        $s->mulmCarbon *= $keep;
-        $s->mulmPhosphorus *= $keep;
-        $s->mulmPotassium *= $keep;
-        $s->mulmIron = $s->mulmIron * $keep + $rust;
+        $s->mulmIron += $rust;
     }
 
     /** Dead leaf falls: g dry with its mg N. */

@@ -6,6 +6,7 @@ namespace Olvek\Core\Run;
 
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Growth;
+use Olvek\Core\Run\Event\Dated;
 use Olvek\Core\Run\Event\Event;
 use Olvek\Core\Unit\Unit;
 
@@ -15,7 +16,14 @@ use Olvek\Core\Unit\Unit;
  */
 final class Runner
 {
+    /** Where in a day what changes through it is taken. */
+    private const NOON = 0.5;
+    /** g of burrowers per m² that turn the whole bed over. J (20–100). */
+    private const ALL_TURNED = 50.0;
+
     private readonly Facts $facts;
+    /** @var array<int, array{float, float}> */
+    private array $suns = [];
 
     public function __construct(private readonly Plan $plan, Parameters $parameters = new Parameters())
     {
@@ -26,9 +34,10 @@ final class Runner
      * @param int         $days      1–1095
      * @param list<Event> $events    beside what the plan itself says
      * @param int         $hourSteps steps in an hour
-     * @param \Closure(int, State, Books): void|null $watch called after each day, for tests
+     * @param \Closure(int, State, Books): void|null $watch  called after each day, for tests
+     * @param \Closure(int, int, array<string, float>): void|null $hourly called with day, hour and what the water holds
      */
-    public function run(int $days, array $events = [], int $hourSteps = 1, ?\Closure $watch = null): Trace
+    public function run(int $days, array $events = [], int $hourSteps = 1, ?\Closure $watch = null, ?\Closure $hourly = null, ?Tally $tally = null): Trace
     {
         $facts = $this->facts;
         $state = new State($facts);
@@ -36,37 +45,87 @@ final class Runner
         $conditions = new Conditions($this->plan);
         $light = new DayLight($facts);
         $plants = new PlantDay($facts);
+        $algae = new AlgaeDay($facts);
+        $vitality = new Vitality($this->plan);
         $trace = new Trace();
+        // The first day is lived once for nothing, so that what is foreseen from the day before is there from the start: what plants,
+        // algae and mulm learn of it is kept (the clone shares the latter's), all else is thrown away.
+        $this->live(0, clone $state, new Books(), clone $conditions, [], $light, $plants, $algae, $vitality, $hourSteps);
         for ($n = 0; $n < $days; ++$n) {
-            $this->arrive($state, $books, $n);
-            foreach ($events as $event) {
-                if ($event->due($n, $state, $facts)) {
-                    $event->happen($n, $state, $conditions, $facts, $books);
-                }
-            }
-            $care = $this->plan->care;
-            if ($care->changeEvery > 0 && $n > 0 && 0 === $n % $care->changeEvery && $care->changeShare > 0) {
-                WaterKeeping::change($state, $facts, $books, $care->changeShare);
-            }
-            $day = $this->day($conditions, $n);
-            $light->fall($state, $day);
-            MulmDay::run($state, $day, $facts->parameters);
-            $fed = $n >= $this->plan->feedFrom && $n >= $conditions->awayUntil && array_sum($state->animals) > 0;
-            AnimalDay::run($state, $day, $facts, $books, $fed ? $conditions->food : 0.0, $conditions->protein);
-            $plants->breathe($state, $day, $books);
-            $pore = $state->poreNitrogen + $state->flushNitrogen + $state->slowNitrogen;
-            $fromRoots = BedDay::run($state, $day, $facts, $books, $n, $plants->prepare($state, $day, $n));
-            $leak = $pore - $state->poreNitrogen - $state->flushNitrogen - $state->slowNitrogen;
-            WaterHours::run($state, $day, $facts, $books, $hourSteps);
-            $plants->settle($state, $day, $books, $n, $fromRoots);
-            WaterKeeping::topUp($state, $facts, $books, $day->celsius);
-            $this->note($trace, $state, $day, $n, $leak);
+            $tally?->begin($n, $state);
+            $day = $this->live($n, $state, $books, $conditions, $events, $light, $plants, $algae, $vitality, $hourSteps, $hourly, $tally);
+            $trace->fed[] = $plants->fed;
+            $trace->shortOf[] = $plants->shortOf;
+            $this->note($trace, $state, $day, $n);
             if (null !== $watch) {
                 $watch($n, $state, $books);
             }
         }
 
         return $trace;
+    }
+
+    /**
+     * Lives one day.
+     *
+     * @param list<Event>                                        $events
+     * @param \Closure(int, int, array<string, float>): void|null $hourly
+     */
+    private function live(int $n, State $state, Books $books, Conditions $conditions, array $events, DayLight $light, PlantDay $plants, AlgaeDay $algae, Vitality $vitality, int $hourSteps, ?\Closure $hourly = null, ?Tally $tally = null): Day
+    {
+        $facts = $this->facts;
+        $this->arrive($state, $books, $n);
+        foreach ($events as $event) {
+            // Rules are the keeper's own doing: nobody there, nobody thins.
+            if (($event instanceof Dated || $n >= $conditions->awayUntil) && $event->due($n, $state, $facts)) {
+                $event->happen($n, $state, $conditions, $facts, $books);
+            }
+        }
+        $care = $this->plan->care;
+        if ($care->changeEvery > 0 && $n > 0 && 0 === $n % $care->changeEvery && $care->changeShare > 0) {
+            WaterKeeping::change($state, $facts, $books, $care->changeShare, $conditions->change);
+        }
+        $plants->dawn($state);
+        $algae->dawn($state, $books);
+        $tally?->mark('care', $state, null);
+        $day = $this->day($conditions, $n);
+        $light->fall($state, $day, $plants->mean);
+        WaterKeeping::evaporate($state, $facts, $day->celsius);
+        if ($n >= $conditions->awayUntil) {
+            WaterKeeping::topUp($state, $facts, $books, $conditions->topUp);
+        }
+        $tally?->mark('top-up', $state, null);
+        $iron = $state->iron;
+        $day->phosphorusAtDawn = $state->phosphorus;
+        MulmDay::run($state, $day, $facts->parameters, $conditions->mulm);
+        TanninDay::run($state, $day, $facts, $books, $n + self::NOON);
+        LimeDay::run($state, $day, $facts, $books);
+        $tally?->mark('rotting', $state, $day);
+        $fed = $n >= $this->plan->feedFrom && $n >= $conditions->awayUntil && array_sum($state->animals) > 0;
+        AnimalDay::run($state, $day, $facts, $books, $fed ? $conditions->food : 0.0, $conditions->protein, $tally);
+        $plants->breathe($state, $day, $books);
+        $algae->breathe($state, $day);
+        $tally?->mark('leaves', $state, $day);
+        BedDay::run($state, $day, $facts, $books, $n, $plants->prepare($state, $day, $n + self::NOON), $this->burrowers($state));
+        $algae->prepare($state, $day);
+        // What rots and leaks rises or falls steadily: half of the change is over at noon.
+        $day->ammoniaRise = max(-$day->ammoniaSteady, min($day->ammoniaSteady, $day->ammoniaSteady - $conditions->ammoniaSteady));
+        $conditions->ammoniaSteady = $day->ammoniaSteady;
+        $tally?->mark('leak', $state, $day, to: 'plants');
+        WaterHours::run($state, $day, $facts, $books, $hourSteps, null === $hourly ? null : static function (int $hour, array $water) use ($hourly, $n): void {
+            /** @var array<string, float> $water */
+            $hourly($n, $hour, $water);
+        });
+        $tally?->hours($day);
+        $plants->settle($state, $day, $books, $n);
+        $algae->settle($state, $day);
+        $vitality->run($state, $day);
+        MulmDay::rust($state, $iron);
+        $conditions->mulm->learn(MulmDay::pools($state));
+        $tally?->falling($state, $day);
+        $tally?->end($state);
+
+        return $day;
     }
 
     public function facts(): Facts
@@ -80,6 +139,7 @@ final class Runner
             if ($group->day === $n) {
                 $grams = $group->biomass();
                 $s->animals[$i] += $grams;
+                $s->heads[$i] += $group->count;
                 $books->add($grams * Books::ANIMAL_NITROGEN, $grams * Books::ANIMAL_PHOSPHORUS, $grams * Books::ANIMAL_POTASSIUM, $grams * Books::ANIMAL_IRON, $grams * Books::ANIMAL_CARBON);
             }
         }
@@ -88,15 +148,43 @@ final class Runner
     private function day(Conditions $conditions, int $n): Day
     {
         $day = new Day();
-        $day->celsius = $conditions->celsius + ($n < $conditions->spellUntil ? $conditions->spell : 0.0);
+        $site = $this->plan->site;
+        $day->celsius = $site->temperatureOn($n) + $conditions->warmer + ($n < $conditions->spellUntil ? $conditions->spell : 0.0);
         $day->theta = Growth::temperatureFactor($day->celsius);
-        $day->lightHours = $n < $conditions->darkUntil ? 0.0 : $conditions->lightHours;
-        $day->surfaceLight = $day->lightHours > 0 ? $this->facts->lampAtSurface * $conditions->lightShare : 0.0;
+        $lamp = $n < $conditions->darkUntil ? 0.0 : $conditions->lightHours;
+        $photons = $this->facts->lampAtSurface * $conditions->lightShare * $lamp;
+        [$sun, $daylight] = $this->sun($n);
+        // Lamp and sun together are spread evenly over the longer of their days.
+        $day->lightHours = max($photons > 0 ? $lamp : 0.0, $sun);
+        $day->surfaceLight = $day->lightHours > 0 ? ($photons + $daylight * 1e6 / 3600) / $day->lightHours : 0.0;
 
         return $day;
     }
 
-    private function note(Trace $trace, State $s, Day $day, int $n, float $leak): void
+    /** @return array{float, float} hours of daylight and mol/m² on the water, of the week that a day is in */
+    private function sun(int $n): array
+    {
+        $daylight = $this->plan->site->daylight();
+        if (!$daylight->any()) {
+            return [0.0, 0.0];
+        }
+        $week = intdiv($this->plan->site->dayOfYear($n), 7);
+
+        return $this->suns[$week] ??= [$daylight->dayLength(7.0 * $week + 3), $daylight->dailyIntegral(7.0 * $week + 3)];
+    }
+
+    /** Share (0–1) of the bed that snails and worms turn over: all of it at 50 g/m². J. */
+    private function burrowers(State $s): float
+    {
+        $grams = 0.0;
+        foreach ($this->plan->groups as $i => $group) {
+            $grams += $group->kind->burrows ? $s->animals[$i] : 0.0;
+        }
+
+        return min(1.0, $grams / self::ALL_TURNED / $this->facts->floor);
+    }
+
+    private function note(Trace $trace, State $s, Day $day, int $n): void
     {
         $v = $s->volume;
         $facts = $this->facts;
@@ -105,11 +193,21 @@ final class Runner
             'oxygen' => $day->leastOxygen, 'pH' => $s->pH, 'pHLeast' => $day->leastPH, 'pHMost' => $day->mostPH, 'carbonDioxide' => $day->meanCarbonDioxide,
             'phosphate' => $s->phosphorus / $v, 'potassium' => $s->potassium / $v, 'iron' => $s->iron / $v,
             'carbonateHardness' => Unit::MilliequivalentPerLitre->convertTo(Unit::GermanDegree, $s->alkalinity / $v), 'generalHardness' => $s->hardness / $v,
-            'leak' => $leak, 'plants' => array_sum($s->biomass), 'cover' => $day->cover, 'algae' => $s->algae / $facts->litSurface, 'animals' => array_sum($s->animals), 'mulm' => $s->mulmCarbon / 1000,
+            'unionised' => $day->mostUnionised, 'tannin' => $s->tannin / $v, 'light' => $day->surfaceLight * $day->lightHours * 3600 / 1e6, 'greenWater' => 1000 * $s->algae[Alga::Drift->value] / $v, 'diatoms' => $s->algae[Alga::Diatom->value] / $facts->litSurface,
+            'heads' => array_sum($s->heads), 'deaths' => $day->deaths, 'sulphide' => $day->sulphide, 'bubbles' => $day->bubbles, 'soilNitrogen' => $s->slowNitrogen + $s->flushNitrogen + $s->poreNitrogen, 'soilPotassium' => $s->soilPotassium, 'soilIron' => $s->soilIron,
+            'food' => $day->food, 'supply' => $day->ammoniaIn, 'taken' => $day->plantNitrogen, 'rooted' => $day->rooted, 'rootNeed' => $day->rootNeed, 'denitrified' => $day->denitrified, 'evaporated' => WaterKeeping::evaporation($facts, $day->celsius),
+            'leak' => $day->bedOut, 'plants' => array_sum($s->biomass), 'cover' => $day->cover, 'algae' => $s->algae[Alga::Film->value] / $facts->litSurface, 'animals' => array_sum($s->animals), 'mulm' => $s->mulmCarbon / 1000,
             'ammoniaOxidisers' => $s->ammoniaOxidisers / $facts->filmMost,
             'nitriteOxidisers' => $s->nitriteOxidisers / ($facts->filmMost * $facts->parameters->ammoniaOxidiserRate / $facts->parameters->nitriteOxidiserRate),
         ]);
         $trace->clumps[] = $s->biomass;
+        $trace->groups[] = $s->animals;
+        $trace->heads[] = $s->heads;
+        $lit = [];
+        foreach ($this->plan->clumps as $i => $clump) {
+            $lit[$i] = Growth::lightFactor($clump->kind, $day->light[$i], $day->lightHours);
+        }
+        $trace->lit[] = $lit;
         $trace->quotas[] = array_map(static fn (float $n, float $b): float => $b > 0 ? $n / $b : 0.0, $s->leafNitrogen, $s->biomass);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
-use Olvek\Core\Water\Carbonate;
 use Olvek\Core\Water\Oxygen;
 
 /**
@@ -32,6 +31,15 @@ final class State
     public float $alkalinity;
     /** °dH · L. */
     public float $hardness;
+    /** Dissolved tannin, mg C. */
+    public float $tannin = 0.0;
+    /** mg Si. */
+    public float $silicon;
+    /** g of calcite in the bed. */
+    public float $lime;
+    /** mg O2 and mg C in the air of a sealed vessel. */
+    public float $headOxygen = 0.0;
+    public float $headCarbon = 0.0;
 
     public float $poreNitrogen = 0.0;
     public float $flushNitrogen;
@@ -57,15 +65,18 @@ final class State
     /** @var array<int, float> g dry planted, of which melt takes its share */
     public array $plantedMass = [];
 
-    /** g dry, and mg N in it. */
-    public float $algae;
-    public float $algaeNitrogen;
+    /** @var array<int, float> g dry by way of life (Alga) */
+    public array $algae = [];
+    /** @var array<int, float> mg N in it */
+    public array $algaeNitrogen = [];
     /** mg VSS of ammonia and of nitrite oxidisers. */
     public float $ammoniaOxidisers;
     public float $nitriteOxidisers;
 
     /** @var array<int, float> g wet by group; 0 before they come */
     public array $animals = [];
+    /** @var array<int, float> numbers by group, as a mean: parts of an animal are chances */
+    public array $heads = [];
 
     /** Day's mean pH, for what is reckoned by the day. */
     public float $pH;
@@ -74,24 +85,29 @@ final class State
     public const SOURCE_PHOSPHORUS = 0.05;
     public const SOURCE_POTASSIUM = 2.0;
     public const SOURCE_IRON = 0.02;
-    /** g dry of algae on day 0, with new plants and dust. J. */
-    private const FIRST_ALGAE = 0.01;
+    /** mg Si/L. M (2–8). */
+    public const SOURCE_SILICON = 4.0;
+    /** g dry of film, green water and diatoms on day 0, with new plants and dust. J. */
+    private const FIRST_ALGAE = [0.01, 0.001, 0.01];
 
     public function __construct(Facts $facts)
     {
         $parameters = $facts->parameters;
         $water = $facts->plan->water;
-        $celsius = $facts->plan->site->temperature;
+        $celsius = $facts->plan->site->temperatureOn(0);
         $this->volume = $facts->volume;
         $this->ammonia = $facts->flushAtFilling;
         $this->nitrate = $water->nitrate * $this->volume;
         $this->phosphorus = self::SOURCE_PHOSPHORUS * $this->volume;
         $this->potassium = self::SOURCE_POTASSIUM * $this->volume;
         $this->iron = self::SOURCE_IRON * $this->volume;
-        $this->alkalinity = $facts->sourceAlkalinity * $this->volume;
-        $this->carbon = self::sourceCarbon($facts) * $this->volume;
+        $this->alkalinity = $facts->sourceAlkalinity * $this->volume + $facts->dosedAlkalinity;
+        $this->silicon = self::SOURCE_SILICON * $this->volume;
+        $this->lime = $facts->lime;
+        // Bicarbonate dosed brings a mol of carbon for each equivalent.
+        $this->carbon = $facts->sourceCarbon * $this->volume + 12.011 * $facts->dosedAlkalinity;
         $this->oxygen = Oxygen::saturation($celsius) * $this->volume;
-        $this->hardness = $water->gh * $this->volume;
+        $this->hardness = $water->gh * $this->volume + $facts->dosedHardness;
         $this->pH = $water->pH;
         $this->flushNitrogen = $facts->flushNitrogen;
         $this->slowNitrogen = $facts->slowNitrogen;
@@ -106,20 +122,15 @@ final class State
             $this->plantedOn[] = 0.0;
             $this->plantedMass[] = $clump->biomass();
         }
-        $this->animals = array_fill(0, \count($facts->plan->groups), 0.0);
+        $this->animals = $this->heads = array_fill(0, \count($facts->plan->groups), 0.0);
         $this->algae = self::FIRST_ALGAE;
-        $this->algaeNitrogen = self::FIRST_ALGAE * $parameters->leafNitrogenPlanted;
+        $this->algaeNitrogen = array_map(static fn (float $g): float => $g * $parameters->leafNitrogenPlanted, self::FIRST_ALGAE);
+        if ($facts->headspace > 0) {
+            $this->headOxygen = Air::OXYGEN * $facts->headspace;
+            $this->headCarbon = Air::CARBON * $facts->headspace;
+        }
         $share = $facts->firstFilm;
         $this->ammoniaOxidisers = $facts->filmMost * $share;
         $this->nitriteOxidisers = $facts->filmMost * $share * $parameters->ammoniaOxidiserRate / $parameters->nitriteOxidiserRate;
-    }
-
-    /** mg C/L that the source water carries: from its pH and alkalinity. */
-    public static function sourceCarbon(Facts $facts): float
-    {
-        $water = $facts->plan->water;
-
-        return CarbonSpeciation::at($facts->plan->site->temperature)->inorganicCarbon(
-            Carbonate::co2($water->pH, $facts->sourceAlkalinity, $facts->plan->site->temperature), $facts->sourceAlkalinity);
     }
 }

@@ -14,15 +14,36 @@ final class Trace
         'day' => 'd', 'temperature' => '°C', 'volume' => 'L', 'ammonia' => 'mg N/L, the day’s highest', 'nitrite' => 'mg N/L, the day’s highest', 'nitrate' => 'mg N/L at midnight',
         'oxygen' => 'mg/L, the day’s lowest', 'pH' => 'mean', 'pHLeast' => '', 'pHMost' => '', 'carbonDioxide' => 'mg/L, mean of the light hours',
         'phosphate' => 'mg P/L', 'potassium' => 'mg/L', 'iron' => 'mg/L', 'carbonateHardness' => '°dH', 'generalHardness' => '°dH',
+        'unionised' => 'mg NH3-N/L, the day’s highest', 'tannin' => 'mg C/L', 'light' => 'mol/m²/d on the water', 'greenWater' => 'mg dry/L', 'diatoms' => 'g dry per m² of lit surface',
+        'heads' => 'animals', 'deaths' => 'animals/d', 'sulphide' => 'index, 1 being a bed to worry about', 'bubbles' => 'mL/d', 'soilNitrogen' => 'mg N', 'soilPotassium' => 'mg', 'soilIron' => 'mg',
+        'food' => 'mg N/d', 'supply' => 'mg N/d reaching the water as ammonia', 'taken' => 'mg N/d by plants from the water', 'rooted' => 'mg N/d by roots from the bed', 'rootNeed' => 'mg N/d that roots would bring if leaves grew as light allows', 'denitrified' => 'mg N/d', 'evaporated' => 'L/d',
         'leak' => 'mg N/d into water and roots', 'plants' => 'g dry', 'cover' => 'share of the surface', 'algae' => 'g dry per m² of lit surface', 'animals' => 'g wet', 'mulm' => 'g C',
         'ammoniaOxidisers' => 'share of the mature film', 'nitriteOxidisers' => 'share of the mature film',
     ];
+
+    /** Days of the window over which a lean time is judged. J. */
+    public const WINDOW = 28;
 
     /** @var array<string, list<float>> values by column */
     public array $columns;
 
     /** @var list<array<int, float>> g dry of each clump, by day */
     public array $clumps = [];
+
+    /** @var list<array<int, float>> share of its greatest growth that light allows each clump, by day */
+    public array $lit = [];
+
+    /** @var list<array<int, float>> share of its growth that nutrients allow each clump, by day */
+    public array $fed = [];
+
+    /** @var list<array<int, string>> nutrient that each clump is shortest of, by day */
+    public array $shortOf = [];
+
+    /** @var list<array<int, float>> g wet of each group, by day */
+    public array $groups = [];
+
+    /** @var list<array<int, float>> heads of each group, by day */
+    public array $heads = [];
 
     /** @var list<array<int, float>> mg N per g of each clump, by day */
     public array $quotas = [];
@@ -59,6 +80,40 @@ final class Trace
     public function lowest(string $column, int $from = 0): array
     {
         return $this->extreme($column, $from, -1);
+    }
+
+    /**
+     * The lowest mean of a share over four weeks of any clump, its clump and the last of its days; null without clumps or weeks.
+     *
+     * @param list<array<int, float>> $shares by day and clump
+     *
+     * @return array{float, int, int}|null
+     */
+    public function leanest(array $shares, int $from): ?array
+    {
+        $worst = null;
+        foreach (array_keys($this->clumps[0] ?? []) as $clump) {
+            $sum = 0.0;
+            for ($day = $from; $day < $this->days(); ++$day) {
+                $sum += $shares[$day][$clump];
+                if ($day - $from >= self::WINDOW) {
+                    $sum -= $shares[$day - self::WINDOW][$clump];
+                }
+                if ($day - $from >= self::WINDOW - 1 && (null === $worst || $sum / self::WINDOW < $worst[0])) {
+                    $worst = [$sum / self::WINDOW, $clump, $day];
+                }
+            }
+        }
+
+        return $worst;
+    }
+
+    /** Mean of a column over days from $from up to, not including, $to. */
+    public function mean(string $column, int $from, int $to): float
+    {
+        $slice = \array_slice($this->columns[$column], $from, max(1, $to - $from));
+
+        return [] === $slice ? 0.0 : array_sum($slice) / \count($slice);
     }
 
     /** @return array{float, int} */

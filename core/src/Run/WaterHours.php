@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Core\Run;
 
 use Olvek\Core\Plant\Growth;
+use Olvek\Core\Water\Ammonia;
+use Olvek\Core\Water\Calcite;
 use Olvek\Core\Water\Carbonate;
 use Olvek\Core\Water\Nitrification;
 use Olvek\Core\Water\Oxygen;
@@ -15,7 +17,8 @@ use Olvek\Core\Water\Oxygen;
  *
  * Each hour, nitrogen goes down its chain; every step is implicit in its own sink and hands exactly what it took to the next
  * (after P: Burchard, Deleersnijder & Meister 2003, A high-order conservative Patankar-type discretisation), so nothing turns negative
- * and nothing is lost. Carbon is linearly implicit: the fluxes that move it are the ones that are booked.
+ * and nothing is lost. Carbon is linearly implicit, half of it or, where a whole step would overshoot, more; the fluxes that move it
+ * are the ones that are booked.
  *
  * This is the hot loop: plain local floats, no calls but sqrt and the speciation spelled out. Everything else may be slow.
  *
@@ -47,7 +50,8 @@ final class WaterHours
     /** CO2 leaves a little slower than oxygen. P: Schmidt numbers, Wanninkhof (1992); (530/600)^0.5. */
     private const CO2_TO_OXYGEN = 0.94;
 
-    public static function run(State $s, Day $day, Facts $facts, Books $books, int $hourSteps): void
+    /** @param \Closure(int, array<string, float>): void|null $record called at the end of each hour with what the water then holds */
+    public static function run(State $s, Day $day, Facts $facts, Books $books, int $hourSteps, ?\Closure $record = null): void
     {
         $p = $facts->parameters;
         $v = $s->volume;
@@ -62,7 +66,8 @@ final class WaterHours
         $acid = Nitrification::acidityFactor($s->pH);
         $exchange = $p->reaeration * (1 - 0.5 * $day->cover) * $facts->surface * 1000 / 24 * $dt; // L per step
         $exchangeCarbon = $exchange * self::CO2_TO_OXYGEN / self::CO2_PER_CARBON;
-        $ammoniaIn = $day->ammoniaIn / 24 * $dt;
+        $ammoniaNoon = $day->ammoniaIn / 24 * $dt;
+        $ammoniaStep = $day->ammoniaRise / 24 * $dt / $steps;
         $carbonIn = $day->carbonIn / 24 * $dt;
         $oxygenOut = $day->oxygenOut / 24 * $dt;
         // Nitrifiers: what a mg VSS can oxidise in a step, and how the colony grows and decays with it.
@@ -74,6 +79,23 @@ final class WaterHours
         $xa = $s->ammoniaOxidisers;
         $xn = $s->nitriteOxidisers;
         $grewA = $grewN = 0.0;
+        // Sealed in, the gases pass to and from a head of air that holds only so much; each step is implicit in it.
+        $sealed = $facts->sealed;
+        $headspace = $facts->headspace;
+        $headO = $headAtFirst = $s->headOxygen;
+        $headC = $s->headCarbon;
+        $perHeadO = $saturation / Air::OXYGEN;
+        $perHeadC = $co2Air / Air::CARBON_DIOXIDE;
+        if ($sealed) {
+            $exchangeCarbon = $headspace > 0 ? $exchangeCarbon / (1 + $exchange * self::CO2_TO_OXYGEN * $perHeadC / $headspace) : 0.0;
+            $exchange = $headspace > 0 ? $exchange / (1 + $exchange * $perHeadO / $headspace) : 0.0;
+        }
+        $acidity = 10 ** -Ammonia::pKa($day->celsius);
+        // Calcite: saturation is so many times hardness × bicarbonate / [H⁺], per litre.
+        $hardness = $s->hardness;
+        $calcite = Calcite::CALCIUM_SHARE * 17.848e-3 / 100.087 / 1000 * $k2 / 10 ** Carbonate::logCalcite($day->celsius) / ($v * $v);
+        $settling = LimeDay::SETTLING / 24 * $dt;
+        $settled = 0.0;
         $denit = $p->denitrification * $day->theta * $facts->floor * 1000 / $v / 24 * $dt;
         $halfAmmonia = $p->halfAmmonia;
         $halfNitrite = $p->halfNitrite;
@@ -86,7 +108,7 @@ final class WaterHours
         $dic = $s->carbon;
         $alk = $s->alkalinity;
         $o2 = $s->oxygen;
-        $plantN = $algaeN = $den = $gasC = $gasO = 0.0;
+        $plantN = $algaeN = $den = $gasC = $gasO = $eatenAmmonium = $allFirst = $allSecond = $mostFree = 0.0;
         $gotFree = $gotBicarbonate = $gotAlgae = $potential = 0.0;
         $leastO2 = $o2;
         $mostTan = $tan;
@@ -109,10 +131,16 @@ final class WaterHours
         $idleDecay = self::DORMANT * $decay;
 
         for ($n = 0; $n < $steps; ++$n) {
+            $ammoniaIn = $ammoniaNoon + $ammoniaStep * ($n + 0.5 - $steps / 2);
             // The day begins at midnight; light is centred on noon, and an hour half lit counts half.
             $hour = $n * $dt;
             $lit = max(0.0, min($to, $hour + $dt) - max($from, $hour)) / $dt;
             $awake = 0.5 + 0.5 * $lit;
+
+            if ($sealed && $headspace > 0) {
+                $saturation = $perHeadO * $headO / $headspace;
+                $co2Air = $perHeadC * self::CO2_PER_CARBON * $headC / $headspace;
+            }
 
             // Nitrogen down its chain. Appetites are reckoned at the middle of the step, which a first guess finds; the sink is taken
             // half from what was and half from what will be, or more from the latter where a whole step would empty the store.
@@ -130,11 +158,12 @@ final class WaterHours
             $sink = $take + $takeAlgae + $oxidise;
             $late = $sink > 2.0 ? 1 - 1 / $sink : 0.5;
             $before = $tan;
-            $tan = ($tan * (1 - (1 - $late) * $sink) + $ammoniaIn) / (1 + $late * $sink);
+            $tan = max(0.0, ($tan * (1 - (1 - $late) * $sink) + $ammoniaIn) / (1 + $late * $sink));
             $drawn = $late * $tan + (1 - $late) * $before;
             $taken = $take * $drawn;
             $takenAlgae = $takeAlgae * $drawn;
             $first = $oxidise * $drawn;
+            $shy = Growth::AMMONIUM_FIRST / (Growth::AMMONIUM_FIRST + ($tan + $before) / 2 / $v);
 
             $midN = $xn * (1 + $grewN / 2);
             $film = $eachN * $acid * $midN / $v * $o / (self::HALF_OXYGEN_NITRITE + $o);
@@ -143,7 +172,7 @@ final class WaterHours
             $oxidise = $film / ($halfNitrite + $c);
             $late = $oxidise > 2.0 ? 1 - 1 / $oxidise : 0.5;
             $before = $no2;
-            $no2 = ($no2 * (1 - (1 - $late) * $oxidise) + $first) / (1 + $late * $oxidise);
+            $no2 = max(0.0, ($no2 * (1 - (1 - $late) * $oxidise) + $first) / (1 + $late * $oxidise));
             $second = $oxidise * ($late * $no2 + (1 - $late) * $before);
 
             // Colonies grow by what they oxidised, the slower the fuller their surfaces; idle ones go dormant. Growth over the step
@@ -153,14 +182,21 @@ final class WaterHours
             $xa = max(self::TRACE * $mostA, $xa * (1 + $grewA * (1 + $grewA / 2)));
             $xn = max(self::TRACE * $mostN, $xn * (1 + $grewN * (1 + $grewN / 2)));
 
-            $c3 = $no3 / $v;
-            $shy = Growth::AMMONIUM_FIRST / (Growth::AMMONIUM_FIRST + $tan / $v);
-            $take = $appetite * $awake * $dt * $shy / (Growth::HALF_SATURATION_NITRATE + $c3) / $v;
-            $takeAlgae = $algaeAppetite * $awake * $dt * $shy / ($halfAlgae + $c3) / $v;
-            $no3 = ($no3 + $second) / (1 + $take + $takeAlgae + $denit);
-            $takenNitrate = $take * $no3;
-            $takenNitrateAlgae = $takeAlgae * $no3;
-            $gone = $denit * $no3;
+            $plant *= $shy;
+            $alga *= $shy;
+            $c = $no3 / $v;
+            $sink = $plant / (Growth::HALF_SATURATION_NITRATE + $c) + $alga / ($halfAlgae + $c) + $denit;
+            $c = ($no3 + ($no3 + $second) / (1 + $sink)) / 2 / $v;
+            $take = $plant / (Growth::HALF_SATURATION_NITRATE + $c);
+            $takeAlgae = $alga / ($halfAlgae + $c);
+            $sink = $take + $takeAlgae + $denit;
+            $late = $sink > 2.0 ? 1 - 1 / $sink : 0.5;
+            $before = $no3;
+            $no3 = max(0.0, ($no3 * (1 - (1 - $late) * $sink) + $second) / (1 + $late * $sink));
+            $drawn = $late * $no3 + (1 - $late) * $before;
+            $takenNitrate = $take * $drawn;
+            $takenNitrateAlgae = $takeAlgae * $drawn;
+            $gone = $denit * $drawn;
 
             // Charges that these moved: +1 NH4 set free, −1 NH4 taken, −2 NH4 oxidised, +1 NO3 taken or denitrified.
             $alk += ($ammoniaIn - $taken - $takenAlgae - 2 * $first + $takenNitrate + $takenNitrateAlgae + $gone) / self::NITROGEN;
@@ -169,13 +205,14 @@ final class WaterHours
             $a = max(1e-6, $alk / $v / 1000);
             $d = $dic / $v / self::MOLAR_CARBON;
             $b = $k1 * ($a - $d);
-            $h = (-$b + sqrt(max(0.0, $b * $b - 4 * $a * $k12 * ($a - 2 * $d)))) / (2 * $a) + 1e-15;
+            // Where carbon is drawn down below half the alkalinity the closed form has no answer: pH 12 stands for it.
+            $h = max(1e-12, (-$b + sqrt(max(0.0, $b * $b - 4 * $a * $k12 * ($a - 2 * $d)))) / (2 * $a));
             $q = $h * $h + $k1 * $h + $k12;
             $co2 = self::CO2_PER_CARBON * $dic / $v * $h * $h / $q;
             // dCO2/dDIC at constant alkalinity: by a small step down.
             $d2 = $d * 0.98;
             $b = $k1 * ($a - $d2);
-            $h2 = (-$b + sqrt(max(0.0, $b * $b - 4 * $a * $k12 * ($a - 2 * $d2)))) / (2 * $a) + 1e-15;
+            $h2 = max(1e-12, (-$b + sqrt(max(0.0, $b * $b - 4 * $a * $k12 * ($a - 2 * $d2)))) / (2 * $a));
             $co2Less = self::CO2_PER_CARBON * 0.98 * $dic / $v * $h2 * $h2 / ($h2 * $h2 + $k1 * $h2 + $k12);
             $slope = ($co2 - $co2Less) / (0.02 * $dic + 1e-12);
             $free = $fixFree * $lit * $dt;
@@ -187,8 +224,11 @@ final class WaterHours
             $g1 = $s1 * self::HALF_CO2_FREE / (self::HALF_CO2_FREE + $co2);
             $g2 = $s2 * self::HALF_CO2_BICARBONATE / (self::HALF_CO2_BICARBONATE + $co2);
             $g3 = $s3 * self::HALF_CO2_ALGAE / (self::HALF_CO2_ALGAE + $co2);
-            $move = ($carbonIn - ($s1 + $s2 + $s3) * $co2 - $exchangeCarbon * ($co2 - $co2Air)) / (1 + $slope * ($g1 + $g2 + $g3 + $exchangeCarbon));
-            $change = $slope * $move;
+            $stiff = $slope * ($g1 + $g2 + $g3 + $exchangeCarbon);
+            $late = $stiff > 2.0 ? 1 - 1 / $stiff : 0.5;
+            $move = ($carbonIn - ($s1 + $s2 + $s3) * $co2 - $exchangeCarbon * ($co2 - $co2Air)) / (1 + $late * $stiff);
+            // What CO2 is off by at the moment that counts for the step.
+            $change = $late * $slope * $move;
             $f1 = max(0.0, $s1 * $co2 + $g1 * $change);
             $f2 = max(0.0, $s2 * $co2 + $g2 * $change);
             $f3 = max(0.0, $s3 * $co2 + $g3 * $change);
@@ -202,7 +242,19 @@ final class WaterHours
                 $fixed = $available;
             }
             $gas = max(-0.09 * $dic, $exchangeCarbon * ($co2Air - $co2 - $change));
-            $dic += $carbonIn - $fixed + $gas;
+            $moved = $carbonIn - $fixed + $gas;
+            // [H⁺] at the middle of the step, along the slope that the small step down has found.
+            $middle = max($h / 2, $h + ($h - $h2) / (0.02 * $dic + 1e-12) * $moved / 2);
+            $omega = $calcite * $hardness * $alk / (1 + 2 * $k2 / $middle) / $middle;
+            $dic += $moved;
+            if ($omega > LimeDay::SETTLES_FROM) {
+                $grams = $settling * (1 - LimeDay::SETTLES_FROM / $omega) * min($alk / LimeDay::ALKALINITY_PER_GRAM, $hardness / LimeDay::HARDNESS_PER_GRAM, $dic / LimeDay::CARBON_PER_GRAM);
+                $settled += $grams;
+                $dic -= $grams * LimeDay::CARBON_PER_GRAM;
+                $alk -= $grams * LimeDay::ALKALINITY_PER_GRAM;
+                $hardness -= $grams * LimeDay::HARDNESS_PER_GRAM;
+            }
+            $headC -= $gas;
 
             // Oxygen: exact for the step's rates, which would otherwise smear the night's slow fall.
             $made = $fixed * self::OXYGEN_PER_CARBON;
@@ -216,8 +268,17 @@ final class WaterHours
             $rest = ($made + $k * $saturation * $v) / $pull;
             $mean = $rest + ($o2 - $rest) * (1 - exp(-$pull)) / $pull;
             $o2 += $made + $k * $saturation * $v - $pull * $mean;
-            $gasO += $made - $demand * $mean + $k * ($saturation * $v - $mean);
+            $gasIn = $k * ($saturation * $v - $mean);
+            $headO -= $gasIn;
+            $gasO += $made - $demand * $mean + $gasIn;
 
+            $eatenAmmonium += $taken + $takenAlgae;
+            $allFirst += $first;
+            $allSecond += $second;
+            $unionised = $tan / $v * $acidity / ($acidity + $h);
+            if ($unionised > $mostFree) {
+                $mostFree = $unionised;
+            }
             $plantN += $taken + $takenNitrate;
             $algaeN += $takenAlgae + $takenNitrateAlgae;
             $den += $gone;
@@ -226,7 +287,7 @@ final class WaterHours
             $gotBicarbonate += $f2;
             $gotAlgae += $f3;
             $potential += $lit * $dt;
-            $sumCo2 += ($co2 + $change / 2) * $lit;
+            $sumCo2 += ($co2 + $change) * $lit;
             $sumPH += $h;
             if ($o2 < $leastO2) {
                 $leastO2 = $o2;
@@ -243,8 +304,20 @@ final class WaterHours
             if ($h > $mostH) {
                 $mostH = $h;
             }
+            if (null !== $record && 0 === ($n + 1) % $hourSteps) {
+                $record(intdiv($n, $hourSteps), ['ammonia' => $tan / $v, 'nitrite' => $no2 / $v, 'nitrate' => $no3 / $v, 'oxygen' => $o2 / $v, 'pH' => -log10($h), 'carbonDioxide' => $co2 + $change]);
+            }
         }
 
+        if ($sealed) {
+            $s->headOxygen = $headO;
+            $s->headCarbon = $headC;
+            // What passed the surface stayed within: only fixing and burning count.
+            $gasC = 0.0;
+            $gasO -= $headAtFirst - $headO;
+        }
+        $s->hardness = $hardness;
+        $s->lime += $settled;
         $s->ammonia = $tan;
         $s->ammoniaOxidisers = $xa;
         $s->nitriteOxidisers = $xn;
@@ -267,6 +340,11 @@ final class WaterHours
         $day->mostNitrite = $mostNo2 / $v;
         $day->leastPH = -log10($mostH);
         $day->mostPH = -log10($leastH);
+        $day->mostUnionised = $mostFree;
+        $day->ammoniumTaken = $eatenAmmonium;
+        $day->oxidisedFirst = $allFirst;
+        $day->oxidisedSecond = $allSecond;
+        $day->denitrified = $den;
         $day->meanCarbonDioxide = $potential > 0 ? $sumCo2 * $dt / $potential : 0.0;
     }
 }

@@ -12,6 +12,7 @@ enum Dimension: string
     case Volume = 'volume';
     case Mass = 'mass';
     case Temperature = 'temperature';
+    case TemperatureDifference = 'temperature difference';
     case Hardness = 'hardness';
     case Duration = 'duration';
     case Share = 'share';

@@ -29,6 +29,14 @@ final class QuantityReader
             return $bare->toBase($value);
         }
         $unit = Unit::named($name);
+        if (Dimension::TemperatureDifference === $bare->dimension()) {
+            // "4 °C" warmer is a step, not a reading.
+            $unit = match ($unit) {
+                Unit::Celsius, Unit::Kelvin => Unit::CelsiusStep,
+                Unit::Fahrenheit => Unit::FahrenheitStep,
+                default => $unit,
+            };
+        }
         if (null === $unit || $unit->dimension() !== $bare->dimension()) {
             throw UnreadableQuantity::unknownUnit($name, $bare);
         }

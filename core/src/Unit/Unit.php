@@ -39,6 +39,8 @@ enum Unit: string
     case Celsius = 'degC';
     case Fahrenheit = 'degF';
     case Kelvin = 'K';
+    case CelsiusStep = 'degC step';
+    case FahrenheitStep = 'degF step';
     case GermanDegree = 'dH';
     case MilligramPerLitreCalciumCarbonate = 'ppmCaCO3';
     case MilliequivalentPerLitre = 'meq/l';
@@ -68,6 +70,7 @@ enum Unit: string
             self::UsFluidOunce, self::CubicFoot, self::CubicInch => Dimension::Volume,
             self::Kilogram, self::Gram, self::Milligram, self::Pound, self::Ounce => Dimension::Mass,
             self::Celsius, self::Fahrenheit, self::Kelvin => Dimension::Temperature,
+            self::CelsiusStep, self::FahrenheitStep => Dimension::TemperatureDifference,
             self::GermanDegree, self::MilligramPerLitreCalciumCarbonate, self::MilliequivalentPerLitre => Dimension::Hardness,
             self::Hour, self::Minute, self::Day, self::Week => Dimension::Duration,
             self::Fraction, self::Percent => Dimension::Share,
@@ -118,8 +121,8 @@ enum Unit: string
             self::UsFluidOunce => 'fl oz',
             self::CubicFoot => 'ft³',
             self::CubicInch => 'in³',
-            self::Celsius => '°C',
-            self::Fahrenheit => '°F',
+            self::Celsius, self::CelsiusStep => '°C',
+            self::Fahrenheit, self::FahrenheitStep => '°F',
             self::GermanDegree => '°dH',
             self::MilligramPerLitreCalciumCarbonate => 'ppm CaCO₃',
             self::MilliequivalentPerLitre => 'meq/L',
@@ -192,7 +195,7 @@ enum Unit: string
             self::Milligram => 0.001,
             self::Pound => self::GRAMS_PER_POUND,
             self::Ounce => self::GRAMS_PER_POUND / 16,
-            self::Fahrenheit => 5 / 9,
+            self::Fahrenheit, self::FahrenheitStep => 5 / 9,
             self::MilligramPerLitreCalciumCarbonate => 1 / 17.848,
             self::MilliequivalentPerLitre => 1 / 0.3566,
             self::Minute => 1 / 60,

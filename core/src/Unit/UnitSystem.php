@@ -40,6 +40,7 @@ enum UnitSystem: string
             Dimension::Volume => $this->volume(),
             Dimension::Mass => $this->mass(),
             Dimension::Temperature => $this->temperature(),
+            Dimension::TemperatureDifference => self::Us === $this ? Unit::FahrenheitStep : Unit::CelsiusStep,
             Dimension::Hardness => Unit::GermanDegree,
             Dimension::Duration => Unit::Hour,
             Dimension::Share => Unit::Percent,

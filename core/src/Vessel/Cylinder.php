@@ -7,8 +7,6 @@ namespace Olvek\Core\Vessel;
 /** A straight glass cylinder: a tall vase. Measured outside, with one thickness of glass. */
 final readonly class Cylinder extends Upright
 {
-    public const SHAPE = 'cylinder';
-
     /**
      * @param float $diameter    m, outside
      * @param float $outerHeight m
@@ -19,9 +17,9 @@ final readonly class Cylinder extends Upright
         parent::__construct($outerHeight, $glass);
     }
 
-    public function shape(): string
+    public function shape(): Shape
     {
-        return self::SHAPE;
+        return Shape::Cylinder;
     }
 
     public function measures(): array

@@ -7,8 +7,6 @@ namespace Olvek\Core\Vessel;
 /** A box of five panes; measured outside, as a tape measure does, with one pane thickness. */
 final readonly class GlassBox extends Upright
 {
-    public const SHAPE = 'glass-box';
-
     /**
      * @param float $outerLength m, along the front
      * @param float $outerWidth  m, front to back
@@ -20,9 +18,9 @@ final readonly class GlassBox extends Upright
         parent::__construct($outerHeight, $glass);
     }
 
-    public function shape(): string
+    public function shape(): Shape
     {
-        return self::SHAPE;
+        return Shape::GlassBox;
     }
 
     public function measures(): array

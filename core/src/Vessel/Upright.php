@@ -8,7 +8,7 @@ namespace Olvek\Core\Vessel;
 abstract readonly class Upright implements Vessel
 {
     /** kg per L. P: EN 572-1, soda-lime silicate glass, 2500 kg/m³. */
-    private const GLASS_DENSITY = 2.5;
+    public const GLASS_DENSITY = 2.5;
 
     /**
      * @param float $outerHeight m
@@ -20,6 +20,33 @@ abstract readonly class Upright implements Vessel
 
     /** m around the inside of a level section. */
     abstract protected function girth(): float;
+
+    /** Mean place of the floor between front (0) and back (1). */
+    protected function meanRow(): float
+    {
+        return 0.5;
+    }
+
+    /** kg per L of wall. */
+    protected function density(): float
+    {
+        return self::GLASS_DENSITY;
+    }
+
+    final public function lengthAt(float $height): float
+    {
+        return $this->length();
+    }
+
+    final public function widthAt(float $height): float
+    {
+        return $this->width();
+    }
+
+    public function broken(): ?array
+    {
+        return null;
+    }
 
     final public function outerHeight(): float
     {
@@ -51,15 +78,15 @@ abstract readonly class Upright implements Vessel
         return $this->areaAt($height) * $height * 1000;
     }
 
-    /** In an outline that is the same in front as behind, a plane's mean height is that halfway: a slab of the same volume. */
+    /** A plane's mean height over a flat floor is that over the floor's centroid: a slab of the same volume. */
     final public function volumeUnderSlope(float $front, float $back): float
     {
-        return $this->areaAt(0.0) * ($front + $back) / 2 * 1000;
+        return $this->areaAt(0.0) * ($front + ($back - $front) * $this->meanRow()) * 1000;
     }
 
     final public function mass(): float
     {
-        return ($this->footprint() * $this->outerHeight * 1000 - $this->grossVolume()) * self::GLASS_DENSITY;
+        return ($this->footprint() * $this->outerHeight * 1000 - $this->grossVolume()) * $this->density();
     }
 
     final public function wallArea(float $from, float $to): float

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Vessel;
 
+use Olvek\Core\Unit\UnitSystem;
+
 /**
  * Anything that holds water. Heights are in m above the inside of the bottom; volumes in L; areas in m².
  */
 interface Vessel
 {
-    /** Its shape's name in plan documents. */
-    public function shape(): string;
+    public function shape(): Shape;
 
     /**
      * What a tape measure reads, outside, by name.
@@ -40,13 +41,19 @@ interface Vessel
     /** Inside height from the bottom to the rim, m. */
     public function height(): float;
 
+    /** Inside length along the front of a level section, m. */
+    public function lengthAt(float $height): float;
+
+    /** Inside depth from front to back of a level section, m. */
+    public function widthAt(float $height): float;
+
     /** Litres from the bottom to the rim. */
     public function grossVolume(): float;
 
     /** Litres below a level surface. */
     public function volumeBelow(float $height): float;
 
-    /** Litres below a plane that rises evenly from the front pane ($front) to the back pane ($back). */
+    /** Litres below a plane that rises evenly from $front to $back across the widest inside depth. */
     public function volumeUnderSlope(float $front, float $back): float;
 
     /** Area of a level section. */
@@ -60,4 +67,11 @@ interface Vessel
 
     /** Wetted wall area from one level up to another. */
     public function wallArea(float $from, float $to): float;
+
+    /**
+     * What does not fit together among sound measures, if anything.
+     *
+     * @return array{string, \Closure(UnitSystem): string}|null the measure and what is wrong with it
+     */
+    public function broken(): ?array;
 }

@@ -43,6 +43,14 @@ final class QuantitiesTest extends TestCase
         $sand->bags(0.0);
     }
 
+    /** Two litres of granite, 2.7 kg/L, take two litres of water's place: 5.4 − 2 kg more, water being 1 kg/L (0.998 at 20 °C). */
+    public function testStonesWeighMoreThanTheWaterTheyDisplace(): void
+    {
+        $stones = Sample::edit(Sample::edit(Sample::planted(), ['hardscape.add' => 'granite']), ['hardscape.h1.litres' => '2 L']);
+        self::assertEqualsWithDelta(3.4, Quantities::of($stones)->fullMass - Quantities::of(Sample::planted())->fullMass, 0.01);
+        self::assertEqualsWithDelta(2.0, Quantities::of(Sample::planted())->netWater - Quantities::of($stones)->netWater, 1e-9);
+    }
+
     public function testVolumesAddUp(): void
     {
         for ($seed = 1; $seed <= 100; ++$seed) {

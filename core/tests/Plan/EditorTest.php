@@ -89,4 +89,65 @@ final class EditorTest extends TestCase
     {
         return \is_int($key) || \is_string($key) ? (string) $key : '';
     }
+
+    public function testStonesWoodAndAmendmentsComeAndGo(): void
+    {
+        $plan = Sample::edit(Sample::planted(), ['hardscape.add' => 'lava', 'bed.doses.add' => 'limestone']);
+        self::assertCount(1, $plan->pieces);
+        self::assertEqualsWithDelta($plan->vessel->volumeBelow($plan->waterLine) / 50, $plan->pieces[0]->litres, 0.01);
+        self::assertEqualsWithDelta($plan->displaced(), Sample::planted()->netWater() - $plan->netWater(), 1e-9, 'what stands in the water displaces it');
+        self::assertGreaterThan(Sample::planted()->wettedSurface(), $plan->wettedSurface(), 'porous stone is a home for bacteria');
+        // Ten grams a litre of soil, some 4.2 L of it.
+        self::assertEqualsWithDelta(10 * $plan->bed->soilVolume($plan->vessel), $plan->bed->doses[0]->grams, 0.1);
+        $plan = Sample::edit($plan, ['bed.doses.limestone' => '50 g', 'hardscape.h1.litres' => '0.5 L', 'hardscape.h1.place' => '90']);
+        self::assertSame([50.0, 0.5, 0.9], [$plan->bed->doses[0]->grams, $plan->pieces[0]->litres, $plan->pieces[0]->place]);
+        $plan = Sample::edit($plan, ['bed.doses.limestone' => '0', 'hardscape.h1.remove' => '1']);
+        self::assertSame([[], []], [$plan->bed->doses, $plan->pieces]);
+    }
+
+    public function testWatersAreChosenByKind(): void
+    {
+        $plan = Sample::edit(Sample::planted(), ['topUp.kind' => 'rain', 'water.kind' => 'tap-hard']);
+        self::assertLessThan(1.0, $plan->topUp->gh ?? 99.0);
+        self::assertSame(14.0, $plan->water->kh);
+        self::assertNull(Sample::edit($plan, ['topUp.kind' => 'same'])->topUp);
+        self::assertSame(3.5, Sample::edit($plan, ['topUp.gh' => '3.5'])->topUp?->gh);
+    }
+
+    public function testSealingAVesselStopsTheFeeding(): void
+    {
+        $sealed = Sample::edit(Sample::planted(), ['site.sealed' => 'yes']);
+        self::assertTrue($sealed->site->sealed);
+        self::assertSame(0.0, $sealed->feed->grams);
+    }
+
+    public function testASchoolIsOneEditAndSaysSo(): void
+    {
+        $editor = new Editor(Sample::catalogue());
+        $edited = $editor->apply(Sample::planted(), ['school' => 'humus-bed'], UnitSystem::Us);
+        self::assertSame(['school: Humus bed, double cap'], $edited->words);
+        self::assertSame([], $editor->apply($edited->plan, ['school' => 'humus-bed'], UnitSystem::Metric)->words, 'taken twice changes nothing more');
+        self::assertSame(['coir', 'garden-compost', 'garden-loam'], array_map(static fn (array $part): string => $part[0]->id, $edited->plan->bed->soil->mix->parts ?? []));
+    }
+
+    /** "4 °C" warmer is a step, not a reading: 4 K, and 9 °F are 5 K. */
+    public function testTheSwingOfTheSeasonsIsAStep(): void
+    {
+        self::assertSame(4.0, Sample::edit(Sample::planted(), ['site.swing' => '4 °C'])->site->swing);
+        self::assertEqualsWithDelta(5.0, Sample::edit(Sample::planted(), ['site.swing' => '9 °F'])->site->swing, 1e-12);
+        self::assertEqualsWithDelta(5.0, Sample::edit(Sample::planted(), ['site.swing' => '9'], UnitSystem::Us)->site->swing, 1e-12);
+    }
+
+    public function testGravelMayLieInSoilAndClumpsStandWhereTheyBelong(): void
+    {
+        $plan = Sample::edit(Sample::planted(), ['bed.soil.add' => 'fine-gravel', 'plants.add.eleocharis-acicularis' => '4', 'plants.c1.row' => '60']);
+        self::assertSame('fine-gravel', $plan->bed->soil?->mix->parts[1][0]->id);
+        self::assertSame([0.6, 0.15], [$plan->clumps[0]->row, $plan->clumps[2]->row], 'a carpet begins in front');
+        for ($n = 0; $n < 30; ++$n) {
+            $plan = Sample::edit($plan, ['plants.add' => 'hygrophila-polysperma']);
+        }
+        foreach ($plan->clumps as $clump) {
+            self::assertTrue($clump->place >= 0.0 && $clump->place <= 1.0);
+        }
+    }
 }

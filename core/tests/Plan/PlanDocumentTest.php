@@ -95,4 +95,28 @@ final class PlanDocumentTest extends TestCase
         }
         self::assertGreaterThan(700, $refusals);
     }
+
+    /** A document as the first release wrote it, without what has come since: it reads, and stays what it was. */
+    public function testOlderDocumentsOfTheSameVersionStillRead(): void
+    {
+        $document = new PlanDocument(Sample::catalogue());
+        $data = $document->toArray(Sample::planted());
+        unset($data['hardscape'], $data['topUp']);
+        $data['site'] = ['temperature' => 23.0];
+        \assert(\is_array($data['bed']) && \is_array($data['plants']));
+        unset($data['bed']['doses']);
+        foreach ($data['plants'] as $n => $plant) {
+            \assert(\is_array($plant));
+            unset($plant['row'], $plant['planting']);
+            $data['plants'][$n] = $plant;
+        }
+        self::assertEquals(Sample::planted(), $document->fromArray($data));
+    }
+
+    public function testEverythingThatAPlanHoldsComesBack(): void
+    {
+        $document = new PlanDocument(Sample::catalogue());
+        $plan = Sample::edit(Sample::planted(), ['hardscape.add' => 'tufa', 'bed.doses.add' => 'root-tab', 'topUp.kind' => 'rain', 'site.aspect' => 'west', 'site.sky' => '35', 'site.lid' => 'yes', 'site.swing' => '3', 'plants.c2.planting' => 'deep', 'plants.c1.row' => '12', 'vessel.shape' => 'bow-front']);
+        self::assertEquals($plan, $document->fromJson($document->toJson($plan)));
+    }
 }

@@ -20,13 +20,16 @@ final class EventDocumentTest extends TestCase
             ['do' => 'light', 'day' => 10, 'hours' => 10, 'strength' => 0.6], ['do' => 'lamp-off', 'day' => 20, 'days' => 3], ['do' => 'spell', 'day' => 40, 'days' => 5, 'degrees' => 6],
             ['do' => 'holiday', 'day' => 50, 'days' => 14], ['do' => 'stock', 'day' => 45, 'group' => 'a1', 'grams' => 1.2], ['do' => 'deaths', 'day' => 55, 'group' => 'a1', 'share' => 0.2],
             ['do' => 'plant', 'day' => 12, 'clump' => 'c2', 'grams' => 1], ['do' => 'trim', 'day' => 33, 'clump' => 'c1', 'share' => 0.4], ['do' => 'leaves', 'day' => 9, 'grams' => 3],
+            ['do' => 'top-up-water', 'day' => 25, 'pH' => 6, 'kh' => 0.2, 'gh' => 0.2, 'nitrate' => 0],
             ['do' => 'mulm-out', 'day' => 22, 'share' => 0.5], ['do' => 'thin-floaters', 'above' => 0.6, 'to' => 0.3], ['do' => 'trim-above', 'above' => 80, 'to' => 50], ['do' => 'trim-overgrown', 'above' => 3, 'to' => 1.5],
         ]]));
-        self::assertCount(16, $events);
+        self::assertCount(17, $events);
         $trace = (new Runner($plan))->run(60, $events);
         self::assertGreaterThan(1.5, $trace->columns['ammonia'][3]);
         self::assertSame(29.0, $trace->columns['temperature'][42]);
         self::assertSame(23.0, $trace->columns['temperature'][45]);
+        $rise = static fn (int $from, int $to): float => $trace->columns['generalHardness'][$to] - $trace->columns['generalHardness'][$from];
+        self::assertLessThan(0.2 * $rise(10, 22), $rise(27, 39), 'soft top-up water stops the creep');
     }
 
     public function testFaultsAreNamedByTheirPlace(): void

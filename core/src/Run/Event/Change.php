@@ -20,6 +20,6 @@ final readonly class Change extends Dated
 
     public function happen(int $day, State $state, Conditions $conditions, Facts $facts, Books $books): void
     {
-        WaterKeeping::change($state, $facts, $books, $this->share);
+        WaterKeeping::change($state, $facts, $books, $this->share, $conditions->change);
     }
 }

@@ -22,6 +22,7 @@ final readonly class Deaths extends Dated
     {
         $grams = $this->share * $state->animals[$this->group];
         $state->animals[$this->group] -= $grams;
+        $state->heads[$this->group] *= 1 - $this->share;
         MulmDay::carcass($state, $grams);
     }
 }

@@ -8,6 +8,7 @@ use Olvek\Core\Plan\DocumentReader;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Problem;
+use Olvek\Core\Water\SourceWater;
 
 /**
  * Events from their published form: {"events": [{"do": "dose", "day": 28, "milligramsPerLitre": 2}, …]}.
@@ -72,6 +73,7 @@ final readonly class EventDocument
             'plant' => new Plant($day, $this->clump($item), self::within($item, 'grams', 0, 10000)),
             'trim' => new Trim($day, $this->clump($item), self::share($item, 'share')),
             'leaves' => new Leaves($day, self::within($item, 'grams', 0, 10000)),
+            'top-up-water' => new TopUpWater($day, new SourceWater(self::within($item, 'pH', 4, 10), self::within($item, 'kh', 0, 40), self::within($item, 'gh', 0, 60), self::within($item, 'nitrate', 0, 50))),
             'mulm-out' => new MulmOut($day, self::share($item, 'share')),
             default => self::unknown($item),
         };
@@ -79,7 +81,7 @@ final readonly class EventDocument
 
     private static function unknown(DocumentReader $item): null
     {
-        $item->refuse('do', 'Name one of: dose, change, feed, light, lamp-off, spell, holiday, stock, deaths, plant, trim, leaves, mulm-out, thin-floaters, trim-above, trim-overgrown.');
+        $item->refuse('do', 'Name one of: dose, change, feed, light, lamp-off, spell, holiday, stock, deaths, plant, trim, leaves, mulm-out, top-up-water, thin-floaters, trim-above, trim-overgrown.');
 
         return null;
     }

@@ -9,7 +9,7 @@ use Olvek\Core\Run\Conditions;
 use Olvek\Core\Run\Facts;
 use Olvek\Core\Run\State;
 
-/** Nobody feeds for some days. */
+/** Nobody feeds, tops up, thins or trims for some days. */
 final readonly class Holiday extends Dated
 {
     public function __construct(int $on, private int $days)

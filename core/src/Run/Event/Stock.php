@@ -21,6 +21,7 @@ final readonly class Stock extends Dated
     {
         $grams = max($this->grams, -$state->animals[$this->group]);
         $state->animals[$this->group] += $grams;
+        $state->heads[$this->group] = max(0.0, $state->heads[$this->group] + $grams / $facts->plan->groups[$this->group]->kind->grams->value);
         $books->add($grams * Books::ANIMAL_NITROGEN, $grams * Books::ANIMAL_PHOSPHORUS, $grams * Books::ANIMAL_POTASSIUM, $grams * Books::ANIMAL_IRON, $grams * Books::ANIMAL_CARBON);
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Margin;
+namespace Olvek\Core\Run;
 
 /** Nitrogen moving from one store of the ledger to another. */
 final readonly class Flow

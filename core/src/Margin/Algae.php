@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Margin;
+
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Provenance;
+
+/** Algae: film on glass and leaves, and green water; diatoms of the first weeks go by themselves and are only named. */
+final class Algae implements Criterion
+{
+    /** g dry of film per m² that one sees, and that covers leaves. J. */
+    private const FILM_WATCH = 2.5;
+    private const FILM_ACT = 4.5;
+    /** mg dry/L of green water that hides the back wall a little, and whole. J. */
+    private const GREEN_ACT = 30.0;
+
+    public static function margin(Outlook $outlook): Margin
+    {
+        $trace = $outlook->trace;
+        [$film, $filmDay] = $trace->highest('algae');
+        [$green, $greenDay] = $trace->highest('greenWater');
+        [$brown, $brownDay] = $trace->highest('diatoms');
+        $asFilm = $green / self::GREEN_ACT * self::FILM_ACT;
+        $worse = $asFilm > $film;
+        $measure = max($film, $asFilm);
+        $day = $worse ? $greenDay : $filmDay;
+        $what = $worse ? 'green water' : 'algae on glass and leaves';
+
+        return Margin::atMost('algae', 'Algae', $measure, 'g/m²', self::FILM_WATCH, self::FILM_ACT, $day,
+            match (true) {
+                $measure > self::FILM_ACT => ucfirst($what).' take over by day '.$day.'.',
+                $measure > self::FILM_WATCH => ucfirst($what).' will show by day '.$day.'.',
+                $brown > self::FILM_WATCH / 2 => "Algae stay a film; brown dust is likely around day $brownDay and goes by itself.",
+                default => 'Algae stay a film that grazers keep short.',
+            },
+            [
+                new Term('film, at most', Decimal::significant($film, 2)." g dry/m², day $filmDay", Provenance::Memory),
+                new Term('green water, at most', Decimal::significant($green, 2)." mg dry/L, day $greenDay", Provenance::Memory),
+                new Term('brown dust, at most', Decimal::significant($brown, 2)." g dry/m², day $brownDay", Provenance::Memory),
+                new Term('nitrate left for them', Decimal::significant($trace->columns['nitrate'][$day], 2).' mg N/L'),
+                new Term('light on the water', Decimal::significant($trace->columns['light'][$day], 2).' mol/m² a day'),
+                new Term('shows from, takes over from', '2.5 and 4.5 g dry/m²', Provenance::Judgement),
+            ]);
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Margin;
+
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Run\Ensemble;
+use Olvek\Core\Unit\UnitSystem;
+
+/** How sure each margin of a plan is: the plan is judged in many tanks whose uncertain numbers differ. */
+final readonly class Band
+{
+    private Ensemble $ensemble;
+
+    public function __construct(Plan $plan, public int $members = Ensemble::MEMBERS)
+    {
+        $this->ensemble = new Ensemble($plan, $members);
+    }
+
+    /**
+     * One tank's margins: the measure of each and whether it fails.
+     *
+     * @return array<string, array{float, bool}> by margin
+     */
+    public function member(int $n): array
+    {
+        [$plan, $parameters] = $this->ensemble->member($n);
+        $judged = [];
+        foreach (Judge::judge($plan, UnitSystem::Metric, $parameters)->margins as $margin) {
+            $judged[$margin->id] = [$margin->measure, State::Act === $margin->state];
+        }
+
+        return $judged;
+    }
+
+    /**
+     * @param array<int, array<string, array{float, bool}>> $members as member() gives them
+     *
+     * @return array<string, Spread> by margin
+     */
+    public static function spreads(array $members): array
+    {
+        $spreads = [];
+        foreach (array_keys($members[array_key_first($members) ?? 0] ?? []) as $id) {
+            $measures = array_map(static fn (array $m): float => $m[$id][0], array_values($members));
+            sort($measures);
+            \assert([] !== $measures);
+            $holds = \count(array_filter($members, static fn (array $m): bool => !$m[$id][1]));
+            $spreads[$id] = new Spread(self::percentile($measures, 0.1), self::percentile($measures, 0.9), $holds, \count($members));
+        }
+
+        return $spreads;
+    }
+
+    /**
+     * The value that a share of sorted values lies below, between neighbours in proportion.
+     *
+     * @param non-empty-list<float> $sorted
+     */
+    public static function percentile(array $sorted, float $share): float
+    {
+        $at = $share * (\count($sorted) - 1);
+        $below = (int) floor($at);
+        $above = min($below + 1, \count($sorted) - 1);
+
+        return $sorted[$below] + ($at - $below) * ($sorted[$above] - $sorted[$below]);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Margin;
+
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Unit\UnitSystem;
+
+/** Finds what would help a margin most, by trying: each remedy is made, run and judged like any other change. */
+final readonly class Helps
+{
+    /** How far on its gauge (0–1) a margin must move for a change to be worth naming, and how much of that a margin made worse costs. J. */
+    private const WORTH = 0.015;
+    private const HARM = 0.3;
+    private const MOST = 3;
+
+    public function __construct(private Editor $editor)
+    {
+    }
+
+    /** @return list<Help> the best three at most, best first */
+    public function for(Plan $plan, string $margin, UnitSystem $units, ?Judgement $now = null): array
+    {
+        $now ??= Judge::judge($plan, $units);
+        $old = $now->margin($margin);
+        $found = [];
+        foreach (Remedy::against($margin) as $remedy) {
+            [$words, $edits] = $remedy->on($plan) ?? [null, []];
+            if (null === $words) {
+                continue;
+            }
+            try {
+                $changed = $this->editor->apply($plan, $edits, UnitSystem::Metric)->plan;
+            } catch (InvalidPlan) {
+                continue; // The plan's rules forbid it: too deep for the vessel, say.
+            }
+            $then = Judge::judge($changed, $units);
+            $new = $then->margin($margin);
+            $gain = $new->position() - $old->position();
+            $worse = self::worse($now, $then, $margin);
+            if ($gain > self::WORTH) {
+                $found[] = [$gain - ([] === $worse ? 0.0 : self::HARM), new Help($words, $edits, $old->shown, $new->shown, $new->state, [] === $worse ? '' : implode(', ', $worse))];
+            }
+        }
+        usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return array_column(\array_slice($found, 0, self::MOST), 1);
+    }
+
+    /** @return list<string> names of other margins that a change pushes into a worse state */
+    private static function worse(Judgement $now, Judgement $then, string $but): array
+    {
+        $worse = [];
+        foreach ($then->margins as $margin) {
+            if ($margin->id !== $but && $margin->state->rank() > $now->margin($margin->id)->state->rank()) {
+                $worse[] = lcfirst($margin->name).' '.$margin->state->words();
+            }
+        }
+
+        return $worse;
+    }
+}

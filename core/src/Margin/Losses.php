@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Margin;
+
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Provenance;
+
+/** Animals that the run expects to die of hunger, want of oxygen, ammonia, nitrite, cold or heat. */
+final class Losses implements Criterion
+{
+    /** Share of the animals lost in the year. J; the odd death of age is C. */
+    private const WATCH = 0.05;
+    private const ACT = 0.2;
+
+    public static function margin(Outlook $outlook): Margin
+    {
+        if (!$outlook->stocked) {
+            return Margin::idle('losses', 'Losses', 'no animals', 'There are no animals to lose yet.');
+        }
+        $trace = $outlook->trace;
+        $most = 0.0;
+        $worst = null;
+        $day = null;
+        $terms = [];
+        foreach ($outlook->plan->groups as $i => $group) {
+            $peak = 0.0;
+            $fall = 0.0;
+            $on = $group->day;
+            foreach ($trace->heads as $n => $heads) {
+                $peak = max($peak, $heads[$i]);
+                // Young that come and go count for nothing; falling below what was put in does.
+                $lost = $group->count - min($group->count, $heads[$i]);
+                if ($n >= $group->day && $lost / $group->count > $fall) {
+                    $fall = $lost / $group->count;
+                    $on = $n;
+                }
+            }
+            $end = $trace->heads[$outlook->lastDay()][$i];
+            $terms[] = new Term($group->kind->common, \sprintf('%d put in, about %s at the end, at most %s', $group->count, Decimal::trimmed($end, 0), Decimal::trimmed($peak, 0)), Provenance::Judgement);
+            if ($fall > $most || null === $worst) {
+                $most = $fall;
+                $worst = $group;
+                $day = $on;
+            }
+        }
+        \assert(null !== $worst);
+        $percent = Decimal::trimmed(100 * $most, 0)."\u{202F}%";
+        $name = $worst->kind->common;
+
+        return Margin::atMost('losses', 'Losses', $most, '%', self::WATCH, self::ACT, $day,
+            match (true) {
+                $most > self::ACT => "By day $day about $percent of the animals ($name) would be lost: to hunger, bad water or the wrong warmth.",
+                $most > self::WATCH => "Some of the animals ($name) may be lost, about $percent by day $day.",
+                default => 'Nothing in this tank kills or starves the animals.',
+            }, $terms);
+    }
+}

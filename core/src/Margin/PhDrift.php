@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Margin;
+
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Provenance;
+
+/** Whether pH and carbonate hardness stay where animals and bacteria can live. */
+final class PhDrift implements Criterion
+{
+    /** pH that most animals bear, each with its own range beside it, and °dH below which nothing holds the pH. C (6–9; 1–3). */
+    private const ACID = 6.0;
+    private const ALKALINE = 9.2;
+    private const LEAST_KH = 0.5;
+    /** Distance from each bound at which it is no worry. J. */
+    private const ROOM = 0.4;
+    private const ROOM_KH = 1.0;
+
+    public static function margin(Outlook $outlook): Margin
+    {
+        $trace = $outlook->trace;
+        [$low, $lowDay] = $trace->lowest('pHLeast', $outlook->from);
+        [$high, $highDay] = $trace->highest('pHMost', $outlook->from);
+        [$kh, $khDay] = $trace->lowest('carbonateHardness', $outlook->from);
+        $room = [[($low - self::ACID) / self::ROOM, $lowDay], [(self::ALKALINE - $high) / self::ROOM, $highDay], [($kh - self::LEAST_KH) / self::ROOM_KH, $khDay]];
+        usort($room, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        [$value, $day] = $room[0];
+        $first = $trace->columns['carbonateHardness'][0];
+        $last = $trace->columns['carbonateHardness'][$outlook->lastDay()];
+        $range = Decimal::trimmed($low, 1).'–'.Decimal::trimmed($high, 1);
+
+        return new Margin('ph', 'pH and KH', max(-1.0, min(9.0, $value)), 0.0, 1.0, $day, $kh, '°dH', 'pH '.$range, 'pH 6.0 to 9.2, KH from 0.5 °dH',
+            match (true) {
+                $value >= 1 => "pH stays between $range through days and nights, on ".Decimal::significant($kh, 2).' °dH of carbonate hardness or more.',
+                $kh - self::LEAST_KH < self::ROOM_KH => 'Carbonate hardness falls to '.Decimal::significant($kh, 2)." °dH by day $khDay: little is left to hold the pH.",
+                $high > self::ALKALINE - self::ROOM => 'pH climbs to '.Decimal::trimmed($high, 1)." by lamp light on day $highDay: plants draw the carbon dioxide down.",
+                default => 'pH falls to '.Decimal::trimmed($low, 1)." on day $lowDay.",
+            },
+            [
+                new Term('pH, lowest and highest', Decimal::trimmed($low, 2)." (day $lowDay) and ".Decimal::trimmed($high, 2)." (day $highDay)", Provenance::Published, 'Plummer & Busenberg 1982'),
+                new Term('carbonate hardness, first and last day', Decimal::significant($first, 2).' and '.Decimal::significant($last, 2).' °dH'),
+                new Term('nitrification stalls below', 'pH 6', Provenance::CommonPractice),
+                new Term('uses up, per mg N made nitrate', '7.14 mg CaCO₃', Provenance::Published, 'US EPA 1993'),
+            ]);
+    }
+}

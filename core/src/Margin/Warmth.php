@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Margin;
+
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\Provenance;
+
+/** Whether the water's warmth through the run suits all that lives in it. */
+final class Warmth implements Criterion
+{
+    public static function margin(Outlook $outlook): Margin
+    {
+        $plan = $outlook->plan;
+        $units = $outlook->units;
+        $kinds = [];
+        foreach ([...$plan->groups, ...$plan->clumps] as $thing) {
+            $kinds[$thing->kind->id] = $thing->kind;
+        }
+        [$coldest, $coldDay] = $outlook->trace->lowest('temperature');
+        [$hottest, $hotDay] = $outlook->trace->highest('temperature');
+        $show = static fn (float $celsius): string => $units->show(Dimension::Temperature, $celsius);
+        if ([] === $kinds) {
+            return Margin::idle('temperature', 'Temperature', $show($coldest), 'Nothing lives here yet that warmth or cold could harm.');
+        }
+        $least = \INF;
+        $who = null;
+        $cold = false;
+        $terms = [new Term('water, coldest and warmest', $show($coldest).' and '.$show($hottest))];
+        foreach ($kinds as $kind) {
+            $terms[] = new Term($kind->common, $show($kind->coolest->value).' to '.$show($kind->warmest->value), Provenance::CommonPractice);
+            $room = min($coldest - $kind->coolest->value, $kind->warmest->value - $hottest);
+            if ($room < $least) {
+                $least = $room;
+                $who = $kind;
+                $cold = $coldest - $kind->coolest->value < $kind->warmest->value - $hottest;
+            }
+        }
+        \assert(null !== $who);
+        $day = $cold ? $coldDay : $hotDay;
+        $at = $show($cold ? $coldest : $hottest);
+
+        return new Margin('temperature', 'Temperature', $least, 0.0, 1.0, $day, $least, '', $coldest === $hottest ? $show($coldest) : Decimal::trimmed($units->temperature()->fromBase($coldest), 0).'–'.$units->show(Dimension::Temperature, $hottest, 0), 'within every kind’s range',
+            match (true) {
+                $least < 0 => \sprintf('%s wants %s–%s, the water is at %s.', $who->common, $show($who->coolest->value), $show($who->warmest->value), $at),
+                $least < 1 => \sprintf('%s is at the edge of its range (%s–%s) with %s.', $who->common, $show($who->coolest->value), $show($who->warmest->value), $at),
+                default => 'The warmth suits all that lives here.',
+            }, \array_slice($terms, 0, 14));
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+/** How a clump is set. */
+enum Planting: string
+{
+    case Right = 'right';
+    /** Down into raw soil, or with the rhizome buried. */
+    case Deep = 'deep';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Right => 'at its right depth',
+            self::Deep => 'too deep',
+        };
+    }
+}

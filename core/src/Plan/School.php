@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+/**
+ * A way of starting a tank, as the trade teaches it: a recipe for bed, light and start, scaled to a vessel. All C, common practice;
+ * where schools disagree, the model says of each what it comes to in this tank.
+ */
+enum School: string
+{
+    case ThinSoil = 'thin-soil';
+    case HumusBed = 'humus-bed';
+    case SunnySill = 'sunny-sill';
+    case SoilWithGravel = 'soil-with-gravel';
+    case DeepClay = 'deep-clay';
+    case HillBed = 'hill-bed';
+    case LeafSandwich = 'leaf-sandwich';
+    case BaggedSoil = 'bagged-soil';
+    case SlowSwamp = 'slow-swamp';
+    case LeanBed = 'lean-bed';
+    case VoidPlate = 'void-plate';
+    case SealedJar = 'sealed-jar';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::ThinSoil => 'Thin soil, equal cap',
+            self::HumusBed => 'Humus bed, double cap',
+            self::SunnySill => 'Sunny-sill bed',
+            self::SoilWithGravel => 'Soil blended with gravel',
+            self::DeepClay => 'Deep clay and soil',
+            self::HillBed => 'Hill bed',
+            self::LeafSandwich => 'Leaf sandwich',
+            self::BaggedSoil => 'Bagged soil',
+            self::SlowSwamp => 'Slow swamp',
+            self::LeanBed => 'Lean inert bed',
+            self::VoidPlate => 'Void-plate bed',
+            self::SealedJar => 'Sealed jar',
+        };
+    }
+
+    /** Why its keepers do it so. */
+    public function reasons(): string
+    {
+        return match ($this) {
+            self::ThinSoil => 'Little soil cannot go foul and is quickly rooted through; the tank waits four weeks without fish and is tested by a dose of ammonia.',
+            self::HumusBed => 'Humus breathes carbon dioxide for years; a cap twice as deep keeps it down, and light day and night lets plants take hold before algae do. Few fish come at once, unfed, because heavy planting takes their waste.',
+            self::SunnySill => 'Daylight costs nothing; coarse sand clears at once; snails and small fauna eat the algae that the sun brings.',
+            self::SoilWithGravel => 'Gravel keeps the soil from packing and rotting; root tabs feed what the blend lacks; bottled bacteria and water changes carry the first fish.',
+            self::DeepClay => 'A deep bed denitrifies, baked clay takes up ammonium, and gravel from a running tank brings its bacteria.',
+            self::HillBed => 'Depth where heavy root feeders stand, a pinch of salts for soft water, and fish only when a full dose of ammonia is gone in a day.',
+            self::LeafSandwich => 'Leaves feed small fauna and hold the soil under a deep cap.',
+            self::BaggedSoil => 'Soil tied into mesh can be lifted out and never clouds the water; house plants do the work.',
+            self::SlowSwamp => 'Litter and wood feed it; nothing is fed while they last; plants grow out of the water.',
+            self::LeanBed => 'Nothing in the bed, so nothing can leak: what settles builds it up, and floaters are what carries waste out.',
+            self::VoidPlate => 'Water moves slowly through clay under the sand, and roots of house plants reach down to it; no changes in the first half-year.',
+            self::SealedJar => 'What grows breathes what rots: closed for good, opened only to trim, never with a fish.',
+        };
+    }
+
+    /**
+     * The edits that turn a plan's bed, light and start into this school's, typed in metric units.
+     *
+     * @return array<string, string>
+     */
+    public function edits(Plan $plan): array
+    {
+        return match ($this) {
+            self::ThinSoil => [...self::bed('bagged-topsoil 1', 2.5, 2.5, 'fine-gravel 1', 2.5, 2.5), ...self::start(Inoculum::Nothing), ...self::lit($plan, 8)],
+            self::HumusBed => [...self::humus($plan), ...self::start(Inoculum::Cuttings), ...self::lit($plan, 10)],
+            self::SunnySill => [...self::bed('coir 1, garden-compost 1, bagged-topsoil 1', 2.5, 2.5, 'coarse-sand 1', 5, 5), ...self::start(Inoculum::Nothing), 'site.aspect' => 'south', 'site.sky' => '25'],
+            self::SoilWithGravel => [...self::bed('bagged-topsoil 1, fine-gravel 1', 2.5, 4, 'coarse-sand 1', 2.5, 3.5), ...self::start(Inoculum::Bottled), ...self::lit($plan, 8), 'bed.doses.root-tab' => self::tabs($plan)],
+            self::DeepClay => [...self::bed('baked-clay 1, bagged-topsoil 1', 6.5, 7, 'seasoned-gravel 1', 6.5, 7), ...self::start(Inoculum::SeasonedBed), ...self::lit($plan, 8)],
+            self::HillBed => [...self::bed('bagged-topsoil 1', 4, 8, 'coarse-sand 1', 4, 8), ...self::start(Inoculum::Nothing), ...self::lit($plan, 8), 'bed.doses.gypsum' => '2 g', 'bed.doses.epsom-salt' => '1 g', 'bed.doses.potassium-sulphate' => '1 g'],
+            self::LeafSandwich => [...self::bed('potting-soil 3, fallen-leaves 1', 3, 4.5, 'coarse-sand 1', 6, 7), ...self::start(Inoculum::Nothing), ...self::lit($plan, 8)],
+            self::BaggedSoil => [...self::bed('bagged-topsoil 1, seasoned-gravel 1', 2.5, 2.5, 'fine-sand 1', 3, 3), ...self::start(Inoculum::SeasonedBed), ...self::lit($plan, 9)],
+            self::SlowSwamp => [...self::bed('garden-compost 1', 0.3, 0.5, 'coarse-sand 1', 3, 5), ...self::start(Inoculum::Cuttings), ...self::lit($plan, 8), ...([] === $plan->groups ? [] : ['feeding.grams' => '0'])],
+            self::LeanBed => ['bed.soil.material' => 'none', 'bed.cap.mix' => 'coarse-sand 1, fine-gravel 1', 'bed.cap.front' => '4 cm', 'bed.cap.back' => '6 cm', ...self::start(Inoculum::Sponge), ...self::lit($plan, 8)],
+            self::VoidPlate => [...self::bed('baked-clay 1, coarse-sand 1', 4, 5, 'coarse-sand 1', 3, 3), ...self::start(Inoculum::Nothing), ...self::lit($plan, 9), 'care.changeEvery' => '0'],
+            self::SealedJar => [...self::bed('bagged-topsoil 1', 0.5, 0.5, 'coarse-sand 1', 2, 2), ...self::start(Inoculum::Nothing), 'site.sealed' => 'yes'],
+        };
+    }
+
+    /** Day on which its first animals come; null where none ever do. */
+    public function firstAnimals(): ?int
+    {
+        return match ($this) {
+            self::ThinSoil => 28,
+            self::HumusBed, self::DeepClay => 2,
+            self::SunnySill, self::BaggedSoil, self::LeafSandwich => 14,
+            self::SoilWithGravel => 7,
+            self::HillBed => 35,
+            self::SlowSwamp => 28,
+            self::LeanBed => 3,
+            self::VoidPlate => 21,
+            self::SealedJar => null,
+        };
+    }
+
+    /** @return array<string, string> depths in cm */
+    private static function bed(string $soil, float $soilFront, float $soilBack, string $cap, float $capFront, float $capBack): array
+    {
+        return [
+            'bed.soil.mix' => $soil, 'bed.soil.front' => "$soilFront cm", 'bed.soil.back' => "$soilBack cm",
+            'bed.cap.mix' => $cap, 'bed.cap.front' => "$capFront cm", 'bed.cap.back' => "$capBack cm",
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function start(Inoculum $inoculum): array
+    {
+        return ['start.inoculum' => $inoculum->value];
+    }
+
+    /** @return array<string, string> */
+    private static function lit(Plan $plan, float $hours): array
+    {
+        return $plan->lamp->lumens > 0 ? ['light.hours' => (string) $hours] : [];
+    }
+
+    /**
+     * Humus by the size of the tank: at most 2.5 cm below 208 L (55 US gal), 3.8 cm to 379 L (100 US gal), 5 cm above; sand twice as deep.
+     *
+     * @return array<string, string>
+     */
+    private static function humus(Plan $plan): array
+    {
+        $litres = $plan->vessel->grossVolume();
+        $depth = match (true) {
+            $litres < 60 => 1.5,
+            $litres < 208 => 2.5,
+            $litres <= 379 => 3.8,
+            default => 5.0,
+        };
+        $soil = $plan->floor() * $depth * 10;
+
+        return [...self::bed('coir 2, garden-compost 1, garden-loam 1', $depth, $depth, 'coarse-sand 1', 2 * $depth, 2 * $depth), 'bed.doses.mineral-mix' => \sprintf('%.1f g', 20 * $soil)];
+    }
+
+    /** A tab for every 100 cm² of floor. */
+    private static function tabs(Plan $plan): string
+    {
+        return \sprintf('%.1f g', max(1.0, $plan->floor() * 100));
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run;
+
+/**
+ * Algae on a day: film, green water and diatoms; fast, with a keen appetite, held by light, room, silicate and being eaten.
+ *
+ * μ = μmax·fT·I/(K_I+I)·min(h,18)/12·(1−Qmin/Q)/(1−Qmin/Qmax)·room·(what plants leave) − respiration − mortality.
+ *
+ * @internal
+ */
+final class AlgaeDay
+{
+    /** Most of the water's phosphorus, potassium, iron or silicon that a day's growth may draw: at a rate of 0.8 d⁻¹. J. */
+    private const DRAWABLE = 0.55;
+    /** g dry below which nothing dies. J. */
+    private const DEAD = 1e-4;
+    /** g dry of each alga per m² below which spores keep it. J. */
+    private const SPORES = [1e-3, 1e-4, 3e-4];
+    /** mg dry/L of green water at which it shades itself to a stop. M (30–100). */
+    private const GREENEST = 60.0;
+    /** mg Si/L at which diatoms grow at half speed. M (0.02–0.2). */
+    private const HALF_SILICON = 0.1;
+
+    /** @var array<int, float> today's potential growth, g dry a day, before CO2 */
+    private array $potential = [0.0, 0.0, 0.0];
+    /** @var array<int, float> mg N each could take in a light hour */
+    private array $appetite = [0.0, 0.0, 0.0];
+
+    private readonly Foreseen $foreseen;
+    /** @var array<int, float> g dry, mean of the day */
+    private array $mean = [];
+
+    public function __construct(private readonly Facts $facts)
+    {
+        $this->foreseen = new Foreseen();
+    }
+
+    /** Takes the day's masses as they stand before anything eats, breathes or grows; spores come first. */
+    public function dawn(State $s, Books $books): void
+    {
+        $this->seed($s, $books);
+        $this->mean = $this->foreseen->means($s->algae);
+    }
+
+    /** Lays out what they could fix and take up. */
+    public function prepare(State $s, Day $day): void
+    {
+        $p = $this->facts->parameters;
+        $span = $p->leafNitrogenMost - $p->leafNitrogenLeast;
+        $length = min($day->lightHours, 18.0) / 12;
+        $whole = array_sum($s->algae);
+        // What the plants leave of phosphorus, potassium and iron; a tenth is always within reach. J.
+        $rest = min(1.0, 0.2 * $s->phosphorus / max(1e-9, $whole * $p->leafPhosphorus), 0.2 * $s->iron / max(1e-9, $whole * $p->leafIron), 0.2 * $s->potassium / max(1e-9, $whole * $p->leafPotassium));
+        $day->fixAlgae = $day->algaeAppetite = 0.0;
+        foreach (Alga::cases() as $alga) {
+            $i = $alga->value;
+            $mass = $s->algae[$i];
+            $quota = $mass > 0 ? $s->algaeNitrogen[$i] / $mass : $p->leafNitrogenPlanted;
+            $fed = max(0.0, 1 - $p->leafNitrogenLeast / $quota) / (1 - $p->leafNitrogenLeast / $p->leafNitrogenMost);
+            $light = Alga::Drift === $alga ? $day->driftLight : $day->algaeLight;
+            $rate = $alga->growth($p) * $day->theta * $light / ($alga->halfLight($p) + $light) * $length * min(1.0, $fed) * $this->room($s, $alga) * $rest;
+            if (Alga::Diatom === $alga) {
+                $silicon = $s->silicon / $s->volume;
+                $rate *= $silicon / (self::HALF_SILICON + $silicon);
+            }
+            $this->potential[$i] = min($rate, 2.0) * $this->mean[$i];
+            $this->appetite[$i] = 2 * $alga->growth($p) * $day->theta * $p->leafNitrogenMost * $this->mean[$i] * max(0.0, ($p->leafNitrogenMost - $quota) / $span) / 24;
+            $day->algaeAppetite += $this->appetite[$i];
+            $day->fixAlgae += $this->potential[$i] * $p->leafCarbon / max(1e-9, $day->lightHours);
+        }
+    }
+
+    /** Books what the day brought. */
+    public function settle(State $s, Day $day): void
+    {
+        $p = $this->facts->parameters;
+        // Plants drew first; algae grow on no more than is left, and diatoms on no more than there is silicate for.
+        $grown = [];
+        foreach ($this->potential as $i => $grams) {
+            $grown[$i] = $grams * $day->algaeShare;
+        }
+        $fixed = array_sum($grown);
+        $grown[Alga::Diatom->value] = min($grown[Alga::Diatom->value], self::DRAWABLE * $s->silicon / $p->diatomSilicon);
+        $sum = array_sum($grown);
+        $most = max(0.0, min(self::DRAWABLE * $s->phosphorus / $p->leafPhosphorus, self::DRAWABLE * $s->potassium / $p->leafPotassium, self::DRAWABLE * $s->iron / $p->leafIron));
+        $share = $sum > $most ? $most / $sum : 1.0;
+        // Carbon that was fixed beyond that is given off again.
+        $s->carbon += ($fixed - $sum * $share) * $p->leafCarbon;
+        $s->phosphorus -= $sum * $share * $p->leafPhosphorus;
+        $s->potassium -= $sum * $share * $p->leafPotassium;
+        $s->iron -= $sum * $share * $p->leafIron;
+        $s->silicon -= $grown[Alga::Diatom->value] * $share * $p->diatomSilicon;
+        foreach (Alga::cases() as $alga) {
+            $i = $alga->value;
+            $s->algaeNitrogen[$i] += $day->algaeAppetite > 0 ? $day->algaeNitrogen * $this->appetite[$i] / $day->algaeAppetite : 0.0;
+            $s->algae[$i] += $grown[$i] * $share;
+            $lost = min(0.9 * $s->algae[$i], $alga->mortality($p) * $day->theta * max(0.0, $this->mean[$i] - self::DEAD));
+            $nitrogen = $s->algae[$i] > 0 ? $s->algaeNitrogen[$i] * $lost / $s->algae[$i] : 0.0;
+            MulmDay::leaf($s, $p, $lost, $nitrogen);
+            $s->algae[$i] -= $lost;
+            $s->algaeNitrogen[$i] -= $nitrogen;
+        }
+        $this->foreseen->learn($s->algae);
+    }
+
+    /** Breathing is reckoned before the hours. */
+    public function breathe(State $s, Day $day): void
+    {
+        $p = $this->facts->parameters;
+        foreach (Alga::cases() as $alga) {
+            $i = $alga->value;
+            $burnt = min(0.5 * $s->algae[$i], $p->algaeRespiration * $day->theta * $this->mean[$i]);
+            $s->algae[$i] -= $burnt;
+            $s->phosphorus += $burnt * $p->leafPhosphorus;
+            $s->potassium += $burnt * $p->leafPotassium;
+            $s->iron += $burnt * $p->leafIron;
+            $day->carbonIn += $burnt * $p->leafCarbon;
+            $day->oxygenOut += $burnt * $p->leafCarbon * WaterHours::OXYGEN_PER_CARBON;
+            $excess = $s->algaeNitrogen[$i] - $p->leafNitrogenMost * $s->algae[$i];
+            if ($excess > 0) {
+                $s->algaeNitrogen[$i] -= $excess;
+                $day->ammoniaIn += $excess;
+            }
+        }
+    }
+
+    /** Spores come with air, hands and top-up, so that algae never die out. */
+    private function seed(State $s, Books $books): void
+    {
+        $p = $this->facts->parameters;
+        foreach (Alga::cases() as $alga) {
+            $i = $alga->value;
+            $missing = self::SPORES[$i] * $this->facts->litSurface - $s->algae[$i];
+            if ($missing > 0) {
+                $s->algae[$i] += $missing;
+                $s->algaeNitrogen[$i] += $missing * $p->leafNitrogenPlanted;
+                $books->add($missing * $p->leafNitrogenPlanted, $missing * $p->leafPhosphorus, $missing * $p->leafPotassium, $missing * $p->leafIron, $missing * $p->leafCarbon);
+            }
+        }
+    }
+
+    /** Share (0–1) of their room that is still free: film and diatoms share what is lit. */
+    private function room(State $s, Alga $alga): float
+    {
+        $filled = Alga::Drift === $alga
+            ? 1000 * $s->algae[$alga->value] / $s->volume / self::GREENEST
+            : ($s->algae[Alga::Film->value] + $s->algae[Alga::Diatom->value]) / ($this->facts->parameters->algaeDensest * $this->facts->litSurface);
+
+        return max(0.0, 1 - $filled);
+    }
+}

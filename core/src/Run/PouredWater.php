@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run;
+
+use Olvek\Core\Water\SourceWater;
+
+/**
+ * What a litre of a source water brings along, reckoned once.
+ *
+ * @internal
+ */
+final readonly class PouredWater
+{
+    /**
+     * @param float $nitrate    mg N/L
+     * @param float $carbon     mg C/L
+     * @param float $alkalinity meq/L
+     * @param float $hardness   °dH
+     * @param float $minerals   share of an ordinary tap water's phosphorus, potassium, iron and silicate that it holds
+     */
+    private function __construct(
+        public float $nitrate,
+        public float $carbon,
+        public float $alkalinity,
+        public float $hardness,
+        public float $minerals,
+    ) {
+    }
+
+    public static function of(SourceWater $water, float $celsius): self
+    {
+        // Water that holds next to no hardness (rain, reverse osmosis) holds next to nothing else. J: full from 3 °dH.
+        return new self($water->nitrate, Facts::carbon($water, $celsius), Facts::alkalinity($water), $water->gh, min(1.0, $water->gh / 3));
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run;
+
+use Olvek\Core\Animal\Kind;
+use Olvek\Core\Animal\Prey;
+use Olvek\Core\Animal\Shape;
+use Olvek\Core\Plan\Plan;
+
+/**
+ * Numbers of animals on a day: they multiply where there is food for young, and die of hunger, want of oxygen, ammonia, nitrite,
+ * cold or heat. Mass comes and goes with food (AnimalDay); here it is shared among heads.
+ *
+ * dH/dt = b·θ·H·(young that the mass can make up) − d·H, with d the sum of the wants below.
+ *
+ * @internal
+ */
+final class Vitality
+{
+    /** Share of an adult's mass below which it starves. J (0.5–0.7). */
+    private const LEAN = 0.6;
+    /** Deaths a day of an animal starved to nothing. J. */
+    private const STARVING = 0.15;
+    /** Mean share of an adult's mass that a growing crowd holds. J (0.4–0.8). */
+    private const CROWD_MASS = 0.7;
+    /** Share of the oxygen it needs below which it dies, and deaths a day without any. M; J. */
+    private const LEAST_OXYGEN = 0.5;
+    private const CHOKING = 0.5;
+    /** mg NH3-N/L from which it kills, and span to where half die in a day. M: LC50 of hardy fish 0.3–1.5. */
+    private const TOXIC_AMMONIA = 0.15;
+    private const AMMONIA_SPAN = 0.5;
+    /** mg N/L, the same for nitrite in water with some chloride. M: LC50 of many kinds 10–50 mg/L. */
+    private const TOXIC_NITRITE = 3.0;
+    private const NITRITE_SPAN = 20.0;
+    /** °C beyond its range that it bears, and span to where half die in a day. J. */
+    private const BEARABLE = 3.0;
+    private const CELSIUS_SPAN = 5.0;
+    /** Chance of one being left below which none is. J. */
+    private const LAST = 0.02;
+    /** Share of young that live where somebody eats them. J (0.1–0.5). */
+    private const ESCAPE = 0.3;
+
+    /** @var list<Kind> */
+    private readonly array $kinds;
+    /** @var list<float> d⁻¹, after what the others eat */
+    private readonly array $breeds;
+
+    public function __construct(Plan $plan)
+    {
+        $kinds = array_map(static fn ($g): Kind => $g->kind, $plan->groups);
+        $this->kinds = $kinds;
+        $this->breeds = array_map(static function (Kind $kind) use ($kinds): float {
+            $young = Shape::Fish === $kind->shape ? Prey::Fry : Prey::Shrimplets;
+            $eaten = Shape::Snail !== $kind->shape && [] !== array_filter($kinds, static fn (Kind $k): bool => $k->id !== $kind->id && \in_array($young, $k->eats, true));
+
+            return $kind->breeds->value * ($eaten ? self::ESCAPE : 1.0);
+        }, $kinds);
+    }
+
+    public function run(State $s, Day $day): void
+    {
+        foreach ($this->kinds as $i => $kind) {
+            $heads = $s->heads[$i];
+            $grams = $s->animals[$i];
+            if ($heads <= 0 || $grams <= 0) {
+                continue;
+            }
+            $adult = $kind->grams->value;
+            if ($this->breeds[$i] > 0 && $grams > self::CROWD_MASS * $adult * $heads) {
+                $heads = min($heads * (1 + $this->breeds[$i] * $day->theta), $grams / (self::CROWD_MASS * $adult));
+            }
+            $dying = $this->dying($kind, $grams / ($heads * $adult), $day);
+            if ($dying > 0) {
+                $carcass = $dying * $grams;
+                $heads -= $dying * $heads;
+                $s->animals[$i] -= $carcass;
+                MulmDay::carcass($s, $carcass);
+                $day->deaths += $dying * $s->heads[$i];
+            }
+            if ($heads < self::LAST) {
+                MulmDay::carcass($s, $s->animals[$i]);
+                $s->animals[$i] = $heads = 0.0;
+            }
+            $s->heads[$i] = $heads;
+        }
+    }
+
+    /** Share (0–1) of a kind that dies on a day; its mean mass is given as a share of an adult's. */
+    private function dying(Kind $kind, float $condition, Day $day): float
+    {
+        $need = self::LEAST_OXYGEN * $kind->oxygen->value;
+        $beyond = max($kind->coolest->value - $day->celsius, $day->celsius - $kind->warmest->value) - self::BEARABLE;
+        $live = (1 - self::STARVING * max(0.0, 1 - $condition / self::LEAN))
+            * (1 - self::CHOKING * ($kind->breathesAir ? 0.0 : max(0.0, 1 - $day->leastOxygen / $need)))
+            * (1 - 0.5 * min(1.0, max(0.0, ($day->mostUnionised - self::TOXIC_AMMONIA) / self::AMMONIA_SPAN)))
+            * (1 - 0.5 * min(1.0, max(0.0, ($day->mostNitrite - self::TOXIC_NITRITE) / self::NITRITE_SPAN)))
+            * (1 - 0.5 * min(1.0, max(0.0, $beyond / self::CELSIUS_SPAN)));
+
+        return 1 - $live;
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Solve;
+
+use Olvek\Core\Margin\State;
+use Olvek\Core\Margin\Term;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Unit\Decimal;
+
+/** The thinnest soil and cap that feed roots for a wanted time without leaking into the water or turning foul. */
+final readonly class BedDepth implements Question
+{
+    private const OF = ['ammonia', 'nitrite', 'oxygen', 'bed', 'cap'];
+    /** m: soils tried, thin to thick, and the thinnest cap. C (soil 2–5 cm under a cap at least as deep); beyond it J. */
+    private const THINNEST = 0.01;
+    private const STEP = 0.005;
+    private const THICKEST = 0.08;
+    private const THINNEST_CAP = 0.015;
+    /** Caps tried, as multiples of the soil. J. */
+    private const CAPS = [1.0, 1.25, 1.5, 2.0, 3.0];
+
+    /** @param float $years that the soil is to last */
+    public function __construct(private Editor $editor, private float $years = 2.0)
+    {
+    }
+
+    public function solve(Plan $plan): Answer
+    {
+        if (null === $plan->bed->soil || null === $plan->bed->cap) {
+            return Answer::none('the bed has no soil, or no cap to hold it: choose both first.', [], 0);
+        }
+        $trial = new Trial($this->editor);
+        $terms = [];
+        $why = null;
+        for ($soil = self::THINNEST; $soil <= self::THICKEST + 1e-9; $soil += self::STEP) {
+            foreach (self::CAPS as $times) {
+                $cap = max(self::THINNEST_CAP, $soil * $times);
+                $edits = ['bed.soil.front' => \sprintf('%.4f m', $soil), 'bed.soil.back' => \sprintf('%.4f m', $soil), 'bed.cap.front' => \sprintf('%.4f m', $cap), 'bed.cap.back' => \sprintf('%.4f m', $cap)];
+                $changed = $trial->edited($plan, $edits);
+                if (null === $changed) {
+                    break 2;
+                }
+                $judgement = $trial->judged($changed);
+                $life = $judgement->margin('soil');
+                $failing = Trial::failing($judgement, self::OF);
+                $thick = Decimal::trimmed(100 * $soil, 1);
+                $over = Decimal::trimmed(100 * $cap, 1);
+                $name = "$thick cm under $over cm";
+                if ($life->measure < $this->years) {
+                    $why = \sprintf('the soil would not last %s years: %s', Decimal::trimmed($this->years, 1), lcfirst($life->sentence));
+                    $terms[] = new Term($name, 'lasts '.$life->shown);
+                    break;
+                }
+                if (null === $failing && State::Good === $judgement->margin('cap')->state) {
+                    return Answer::found("Soil $thick cm deep under $over cm of cap: it lasts $life->shown and leaks {$judgement->margin('ammonia')->shown} at most.",
+                        $edits, [...$terms, new Term($name, 'holds')], $trial->runs);
+                }
+                $why = Trial::reason($failing ?? $judgement->margin('cap'));
+                $terms[] = new Term($name, $why);
+            }
+        }
+
+        return Answer::none($why ?? lcfirst($trial->refusal), $terms, $trial->runs);
+    }
+}

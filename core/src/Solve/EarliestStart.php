@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Solve;
+
+use Olvek\Core\Animal\Feed;
+use Olvek\Core\Margin\State;
+use Olvek\Core\Margin\Term;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\Group;
+use Olvek\Core\Plan\Plan;
+
+/** The earliest day on which each group may come, in the order of the trade: snails, shrimp, fish. */
+final readonly class EarliestStart implements Question
+{
+    private const OF = ['ammonia', 'nitrite', 'oxygen', 'losses'];
+    /** Last day tried, and days between tries. J. */
+    private const LATEST = 182;
+    private const WEEK = 7;
+
+    public function __construct(private Editor $editor)
+    {
+    }
+
+    public function solve(Plan $plan): Answer
+    {
+        if ([] === $plan->groups) {
+            return Answer::none('there are no animals in the plan.', [], 0);
+        }
+        $trial = new Trial($this->editor);
+        $order = $plan->groups;
+        usort($order, static fn (Group $a, Group $b): int => [array_search($a->kind->shape->value, ['snail', 'shrimp', 'fish'], true), $a->day] <=> [array_search($b->kind->shape->value, ['snail', 'shrimp', 'fish'], true), $b->day]);
+        $settled = [];
+        $edits = $terms = [];
+        $before = 0;
+        foreach ($order as $group) {
+            $day = null;
+            $forbids = null;
+            $holds = static function (int $day) use ($trial, $plan, $settled, $group, &$forbids): bool {
+                $judgement = $trial->judged(self::stocked($plan, [...$settled, new Group($group->id, $group->kind, $group->count, $day)]));
+                foreach (self::OF as $id) {
+                    // Tight is not safe: nobody should stock into water that a test would find fault with.
+                    if (State::Good !== $judgement->margin($id)->state && !('oxygen' === $id && State::Watch === $judgement->margin($id)->state)) {
+                        $forbids = $judgement->margin($id);
+
+                        return false;
+                    }
+                }
+
+                return true;
+            };
+            for ($week = $before; $week <= self::LATEST && null === $day; $week += self::WEEK) {
+                $day = $holds($week) ? $week : null;
+            }
+            if (null === $day) {
+                return Answer::none(\sprintf('%s could come on no day of the first half-year: %s', $group->kind->common, null === $forbids ? '' : lcfirst($forbids->sentence)), $terms, $trial->runs);
+            }
+            for ($earlier = $day - 1; $earlier > max($before, $day - self::WEEK) && $holds($earlier); --$earlier) {
+                $day = $earlier;
+            }
+            $edits["animals.$group->id.day"] = (string) $day;
+            $terms[] = new Term(\sprintf('%d × %s', $group->count, $group->kind->common), "from day $day".($group->day < $day ? ", not $group->day" : ''));
+            $settled[] = new Group($group->id, $group->kind, $group->count, $day);
+            // C: a week or more between groups.
+            $before = $day + self::WEEK;
+        }
+
+        return Answer::found(implode(', ', array_map(static fn (Term $t): string => "$t->label $t->value", $terms)).'.', $edits, $terms, $trial->runs);
+    }
+
+    /**
+     * The plan with these groups and no others, fed their share.
+     *
+     * @param non-empty-list<Group> $groups
+     */
+    private static function stocked(Plan $plan, array $groups): Plan
+    {
+        $feed = $plan->feed;
+        $all = array_sum(array_map(static fn (Group $g): float => $g->biomass(), $plan->groups));
+        $here = array_sum(array_map(static fn (Group $g): float => $g->biomass(), $groups));
+        $plan = $plan->withFeed(new Feed(0.0, $feed->protein), $plan->feedFrom);
+        foreach ($plan->groups as $group) {
+            $plan = $plan->withoutGroup($group->id);
+        }
+        foreach ($groups as $group) {
+            $plan = $plan->withGroup($group);
+        }
+
+        return $plan->withFeed(new Feed($feed->grams * $here / $all, $feed->protein), $plan->feedFrom);
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Solve;
+
+use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Margin\Term;
+use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Unit\Decimal;
+
+/** The least plant mass that keeps the water fit, and which roles it should come from. */
+final readonly class LeastPlants implements Question
+{
+    private const OF = ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'stock', 'algae', 'losses', 'fed', 'light', 'planted'];
+    /** Pieces of one kind beyond which nobody plants. J. */
+    private const MOST = 400;
+    /** Mixes of roles tried, in parts of pieces. C: fast stems, floaters and root feeders do the work of the first months. */
+    private const MIXES = [
+        'fast stems' => ['hygrophila-polysperma' => 10],
+        'fast stems and floaters' => ['hygrophila-polysperma' => 8, 'salvinia-natans' => 1],
+        'fast stems and root feeders' => ['hygrophila-polysperma' => 8, 'cryptocoryne-wendtii' => 2],
+        'floaters' => ['salvinia-natans' => 2],
+        'fast stems, root feeders and floaters' => ['hygrophila-polysperma' => 6, 'cryptocoryne-wendtii' => 2, 'salvinia-natans' => 1],
+    ];
+
+    public function __construct(private Editor $editor, private Catalogue $catalogue)
+    {
+    }
+
+    public function solve(Plan $plan): Answer
+    {
+        $trial = new Trial($this->editor);
+        $bare = $plan;
+        foreach ($plan->clumps as $clump) {
+            $bare = $bare->withoutClump($clump->id);
+        }
+        $best = null;
+        $why = '';
+        $terms = [];
+        foreach ($this->mixes($plan) as $words => $parts) {
+            $holds = static function (int $share) use ($trial, $bare, $parts, &$why): bool {
+                $failing = Trial::failing($trial->judged(self::planted($bare, $parts, $share)), self::OF);
+                $why = null === $failing ? $why : Trial::reason($failing);
+
+                return null === $failing;
+            };
+            $least = $this->smallest($holds);
+            if (null === $least) {
+                $terms[] = new Term($words, 'never enough: '.strtok($why, ':'));
+                continue;
+            }
+            $grams = array_sum(array_map(static fn (Clump $c): float => $c->biomass(), self::planted($bare, $parts, $least)->clumps));
+            $terms[] = new Term($words, Decimal::significant($grams, 2).' g dry');
+            if (null === $best || $grams < $best[0]) {
+                $best = [$grams, $words, self::planted($bare, $parts, $least)];
+            }
+        }
+        if (null === $best) {
+            return Answer::none('no amount of plants keeps this tank: '.$why, $terms, $trial->runs);
+        }
+        [$grams, $words, $planted] = $best;
+        $list = implode(' and ', array_map(static fn (Clump $c): string => \sprintf('%d × %s', $c->pieces, $c->kind->common), $planted->clumps));
+        $have = array_sum(array_map(static fn (Clump $c): float => $c->biomass(), $plan->clumps));
+
+        return Answer::found(
+            \sprintf('At least %s g dry, as %s: %s. The plan has %s g.', Decimal::significant($grams, 2), $words, $list, Decimal::significant($have, 2)),
+            $this->edits($plan, $planted), $terms, $trial->runs);
+    }
+
+    /** @return array<string, list<array{Clump, float}>> clumps and pieces at a whole share of 100 */
+    private function mixes(Plan $plan): array
+    {
+        $mixes = [];
+        if ([] !== $plan->clumps) {
+            $mixes['the plants of the plan'] = array_map(static fn (Clump $c): array => [$c, (float) $c->pieces], $plan->clumps);
+        }
+        $floor = $plan->floor() * 1e4;
+        foreach (self::MIXES as $words => $parts) {
+            $mix = [];
+            $n = 0;
+            foreach ($parts as $kind => $part) {
+                $kind = $this->catalogue->plants[$kind];
+                ++$n;
+                // A whole share plants about the whole floor with stems and covers the rest in proportion.
+                $mix[] = [new Clump("s$n", $kind, 1, $n / (1 + \count($parts)), $kind->zone->row()), $part * $floor / 120];
+            }
+            $mixes[$words] = $mix;
+        }
+
+        return $mixes;
+    }
+
+    /** @param list<array{Clump, float}> $parts */
+    private static function planted(Plan $bare, array $parts, int $share): Plan
+    {
+        foreach ($parts as [$clump, $pieces]) {
+            $bare = $bare->withClump(new Clump($clump->id, $clump->kind, max(1, min(5000, (int) round($pieces * $share / 100))), $clump->place, $clump->row, $clump->planting));
+        }
+
+        return $bare;
+    }
+
+    /** @param \Closure(int): bool $holds */
+    private function smallest(\Closure $holds): ?int
+    {
+        $high = null;
+        foreach ([25, 50, 100, 200, self::MOST] as $share) {
+            if ($holds($share)) {
+                $high = $share;
+                break;
+            }
+        }
+        if (null === $high) {
+            return null;
+        }
+        $low = 25 === $high ? 0 : intdiv($high, 2);
+        while ($high - $low > max(2, intdiv($high, 12))) {
+            $middle = intdiv($low + $high, 2);
+            if ($holds($middle)) {
+                $high = $middle;
+            } else {
+                $low = $middle;
+            }
+        }
+
+        return $high;
+    }
+
+    /** @return array<string, string> */
+    private function edits(Plan $plan, Plan $planted): array
+    {
+        $edits = [];
+        $kept = array_map(static fn (Clump $c): string => $c->id, $planted->clumps);
+        foreach ($plan->clumps as $clump) {
+            if (!\in_array($clump->id, $kept, true)) {
+                $edits["plants.$clump->id.remove"] = '1';
+            }
+        }
+        foreach ($planted->clumps as $clump) {
+            if (\in_array($clump->id, array_map(static fn (Clump $c): string => $c->id, $plan->clumps), true)) {
+                $edits["plants.$clump->id.pieces"] = (string) $clump->pieces;
+            } else {
+                $edits['plants.add.'.$clump->kind->id] = (string) $clump->pieces;
+            }
+        }
+
+        return $edits;
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Solve;
+
+use Olvek\Core\Animal\Kind;
+use Olvek\Core\Animal\Shape;
+use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\Term;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Unit\Decimal;
+
+/** How many of a kind may live here, all else held, each fed as its kind usually eats. */
+final readonly class MostStock implements Question
+{
+    /** Head beyond which nothing is tried. J. */
+    private const MOST = 2000;
+    /** Margins that animals move; what fails without them is not theirs to answer for. */
+    private const OF = ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'room', 'stock', 'losses', 'temperature'];
+
+    public function __construct(private Editor $editor, private Kind $kind)
+    {
+    }
+
+    public function solve(Plan $plan): Answer
+    {
+        $trial = new Trial($this->editor);
+        if ($plan->site->sealed) {
+            return Answer::none('a sealed vessel is no place for animals that must be fed; micro-life comes with the plants.', [], 0);
+        }
+        $one = Shape::Fish === $this->kind->shape ? max(1, (int) $this->kind->group->value) : 1;
+        [$first] = $this->with($trial, $plan, $one);
+        if (null === $first) {
+            return Answer::none(lcfirst($trial->refusal), [], 0);
+        }
+        $forbids = Trial::failing($trial->judged($first), self::OF);
+        if (null !== $forbids) {
+            return Answer::none(\sprintf('even %d of %s are too many: %s', $one, $this->kind->common, Trial::reason($forbids)), [new Term('tried', (string) $one)], $trial->runs);
+        }
+        $limit = null;
+        $most = Trial::largest($one, self::MOST, function (int $count) use ($trial, $plan, &$limit): bool {
+            [$changed] = $this->with($trial, $plan, $count);
+            $failing = null === $changed ? null : Trial::failing($trial->judged($changed), self::OF);
+            if (null !== $failing) {
+                $limit = $failing;
+            }
+
+            return null !== $changed && null === $failing;
+        });
+        [$full, $edits] = $this->with($trial, $plan, $most);
+        \assert(null !== $full);
+
+        return Answer::found(
+            \sprintf('%d of %s, no more%s.', $most, $this->kind->common, $limit instanceof Margin ? ': with more, '.lcfirst($limit->name).' fails' : ' than Olvek tries'),
+            $edits,
+            [
+                new Term('animals', \sprintf('%s g', Decimal::significant($most * $this->kind->grams->value, 2)), $this->kind->grams->provenance),
+                new Term('food, with them', Decimal::significant($full->feed->grams, 2).' g a day', $this->kind->food->provenance),
+                ...($limit instanceof Margin ? [new Term('what forbids more', $limit->sentence)] : []),
+            ],
+            $trial->runs,
+        );
+    }
+
+    /** @return array{Plan|null, array<string, string>} */
+    private function with(Trial $trial, Plan $plan, int $count): array
+    {
+        $here = null;
+        foreach ($plan->groups as $group) {
+            $here = $group->kind->id === $this->kind->id ? $group : $here;
+        }
+        $each = $this->kind->grams->value * $this->kind->food->value * (Shape::Fish === $this->kind->shape ? 1.0 : 0.25);
+        $food = max(0.0, $plan->feed->grams + ($count - ($here->count ?? 0)) * $each);
+        $edits = ['feeding.grams' => \sprintf('%.4f', $food)];
+        if (null !== $here) {
+            return [$trial->edited($plan, $edits += ["animals.$here->id.count" => (string) $count]), $edits];
+        }
+        $edits = ['animals.add.'.$this->kind->id => (string) $count, ...$edits];
+
+        return [$trial->edited($plan, $edits), $edits];
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Solve;
+
+use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\Judgement;
+use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\State;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Run\Event\Event;
+use Olvek\Core\Unit\UnitSystem;
+
+/** Tries plans for a question, and counts how many years it ran. */
+final class Trial
+{
+    public int $runs = 0;
+    /** Why the plan's rules last forbade an edit, and what to do about it. */
+    public string $refusal = '';
+
+    public function __construct(private readonly Editor $editor)
+    {
+    }
+
+    /**
+     * A plan with edits made; null where the plan's rules forbid them, which then say why in $refusal.
+     *
+     * @param array<string, string> $edits
+     */
+    public function edited(Plan $plan, array $edits): ?Plan
+    {
+        try {
+            return $this->editor->apply($plan, $edits, UnitSystem::Metric)->plan;
+        } catch (InvalidPlan $refused) {
+            $this->refusal = implode(' ', $refused->messages(UnitSystem::Metric));
+
+            return null;
+        }
+    }
+
+    /** @param list<Event> $events */
+    public function judged(Plan $plan, array $events = []): Judgement
+    {
+        ++$this->runs;
+
+        return Judge::judge($plan, events: $events);
+    }
+
+    /**
+     * The first margin that fails, of those named; of all where none is named.
+     *
+     * @param list<string> $of
+     */
+    public static function failing(Judgement $judgement, array $of = []): ?Margin
+    {
+        foreach ($judgement->margins as $margin) {
+            if (State::Act === $margin->state && ([] === $of || \in_array($margin->id, $of, true))) {
+                return $margin;
+            }
+        }
+
+        return null;
+    }
+
+    /** Why a margin forbids something, as the end of a sentence. */
+    public static function reason(Margin $margin): string
+    {
+        return lcfirst($margin->name).' fails: '.lcfirst($margin->sentence);
+    }
+
+    /**
+     * The largest whole number from $low (known to do) up to $high for which something holds, taking it to hold no more once it stops.
+     *
+     * @param \Closure(int): bool $holds
+     */
+    public static function largest(int $low, int $high, \Closure $holds): int
+    {
+        $step = 1;
+        $top = $low;
+        while ($top < $high && $holds(min($high, $low + $step))) {
+            $top = min($high, $low + $step);
+            $step *= 2;
+        }
+        $beyond = min($high + 1, $low + $step);
+        while ($beyond - $top > 1) {
+            $middle = intdiv($top + $beyond, 2);
+            if ($holds($middle)) {
+                $top = $middle;
+            } else {
+                $beyond = $middle;
+            }
+        }
+
+        return $top;
+    }
+}

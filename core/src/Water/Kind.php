@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Water;
+
+use Olvek\Core\Unit\Estimate;
+
+/** A kind of water that a tank may be filled or topped up with. */
+final readonly class Kind
+{
+    /**
+     * @param Estimate $kh      °dH
+     * @param Estimate $gh      °dH
+     * @param Estimate $nitrate mg N/L
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Estimate $pH,
+        public Estimate $kh,
+        public Estimate $gh,
+        public Estimate $nitrate,
+        public string $remarks,
+    ) {
+    }
+
+    public function likely(): SourceWater
+    {
+        return new SourceWater($this->pH->value, $this->kh->value, $this->gh->value, $this->nitrate->value);
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests\Run;
+
+use Olvek\Core\Margin\Band;
+use Olvek\Core\Margin\Judge;
+use Olvek\Core\Run\Ensemble;
+use Olvek\Core\Run\Parameters;
+use Olvek\Core\Run\Workers;
+use Olvek\Core\Tests\Sample;
+use PHPUnit\Framework\TestCase;
+
+final class EnsembleTest extends TestCase
+{
+    /** A Latin hypercube: along each dimension every member stands in a stratum of its own, within the range, half on each side of the likely value. */
+    public function testEveryStratumIsTakenOnce(): void
+    {
+        $ensemble = new Ensemble(Sample::planted(), 16);
+        $members = array_map(static fn (int $n): Parameters => $ensemble->member($n)[1], range(0, 15));
+        $likely = (new Parameters())->values();
+        self::assertGreaterThan(40, \count(Parameters::ranges()));
+        foreach (Parameters::ranges() as $name => $range) {
+            $values = array_map(static fn (Parameters $p): float => $p->values()[$name], $members);
+            self::assertCount(16, array_unique(array_map(strval(...), $values)), $name);
+            self::assertGreaterThanOrEqual($range->low, min($values), $name);
+            self::assertLessThanOrEqual($range->high, max($values), $name);
+            self::assertCount(8, array_filter($values, static fn (float $v): bool => $v < $likely[$name]), $name);
+        }
+        $growth = array_map(static fn (int $n): float => $ensemble->member($n)[0]->clumps[0]->kind->growth->value, range(0, 15));
+        self::assertCount(16, array_unique(array_map(strval(...), $growth)), 'the kinds differ too');
+    }
+
+    public function testEveryRangeHoldsItsLikelyValueAndEveryJudgementHasARange(): void
+    {
+        $likely = (new Parameters())->values();
+        foreach (Parameters::ranges() as $name => $range) {
+            self::assertLessThan($likely[$name], $range->low, $name);
+            self::assertGreaterThan($likely[$name], $range->high, $name);
+        }
+        // Published alone: the quota at which growth stops.
+        self::assertSame(['leafNitrogenLeast'], array_keys(array_diff_key($likely, Parameters::ranges())));
+    }
+
+    public function testTheSameSeedGivesTheSameBand(): void
+    {
+        $band = new Band(Sample::planted(), 4);
+        $members = array_map($band->member(...), range(0, 3));
+        self::assertEquals($members, (new Workers(2))->map(4, (new Band(Sample::planted(), 4))->member(...)), 'whoever does the work');
+        $spread = Band::spreads($members)['oxygen'];
+        self::assertLessThan($spread->high, $spread->low);
+        self::assertSame(4, $spread->of);
+        // A likely tank lies within the spread of its like.
+        $oxygen = Judge::judge(Sample::planted())->margin('oxygen')->measure;
+        $wide = Band::spreads(array_map((new Band(Sample::planted(), 32))->member(...), range(0, 31)))['oxygen'];
+        self::assertGreaterThan($wide->low, $oxygen);
+        self::assertLessThan($wide->high, $oxygen);
+    }
+
+    /** By hand: of 1, 2, 3, 4, 5 the 10th percentile is 1.4, the 90th 4.6. */
+    public function testPercentiles(): void
+    {
+        self::assertEqualsWithDelta(1.4, Band::percentile([1.0, 2.0, 3.0, 4.0, 5.0], 0.1), 1e-12);
+        self::assertEqualsWithDelta(4.6, Band::percentile([1.0, 2.0, 3.0, 4.0, 5.0], 0.9), 1e-12);
+        self::assertSame(7.0, Band::percentile([7.0], 0.5));
+    }
+
+    public function testWorkersReportAndStop(): void
+    {
+        foreach ([1, 2] as $processes) {
+            $heard = [];
+            $results = (new Workers($processes))->map(6, static fn (int $n): int => $n * $n, static function (int $done, int $of) use (&$heard): bool {
+                $heard[] = [$done, $of];
+
+                return true;
+            });
+            self::assertSame([0, 1, 4, 9, 16, 25], $results);
+            self::assertSame([6, 6], $heard[5]);
+            $few = (new Workers($processes))->map(50, static fn (int $n): int => $n, static fn (int $done): bool => $done < 3);
+            self::assertCount(3, $few, 'stopped after three');
+        }
+    }
+
+    public function testAWorkerThatDiesIsNotSilence(): void
+    {
+        $this->expectException(\RuntimeException::class);
+        (new Workers(2))->map(4, static function (int $n): int {
+            if (3 === $n) {
+                posix_kill(posix_getpid(), \SIGKILL);
+            }
+
+            return $n;
+        });
+    }
+}

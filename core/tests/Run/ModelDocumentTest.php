@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests\Run;
+
+use Olvek\Core\Margin\Judge;
+use Olvek\Core\Run\Parameters;
+use Olvek\Core\Tests\Sample;
+use PHPUnit\Framework\TestCase;
+
+/** The document says what the code does: every parameter with its value and range, every class it names, every margin. */
+final class ModelDocumentTest extends TestCase
+{
+    private const DOCUMENT = __DIR__.'/../../../docs/model.md';
+
+    public function testEveryParameterStandsThereWithItsRange(): void
+    {
+        $text = (string) file_get_contents(self::DOCUMENT);
+        $ranges = Parameters::ranges();
+        foreach ((new Parameters())->values() as $name => $value) {
+            $range = $ranges[$name] ?? null;
+            $row = \sprintf('| `%s` | %s | %s | %s |', $name, self::plain($value), null === $range ? '–' : self::plain($range->low).'–'.self::plain($range->high), null === $range ? 'P' : $range->provenance->value);
+            self::assertStringContainsString($row, $text);
+        }
+    }
+
+    public function testEveryClassThatItNamesExists(): void
+    {
+        self::assertGreaterThan(30, preg_match_all('/`((?:Run|Margin|Light|Plan|Animal|Water)\\\\\w+)`/', (string) file_get_contents(self::DOCUMENT), $names));
+        foreach (array_unique($names[1]) as $class) {
+            self::assertTrue(class_exists('Olvek\\Core\\'.$class) || interface_exists('Olvek\\Core\\'.$class), $class);
+        }
+    }
+
+    public function testEveryMarginIsExplained(): void
+    {
+        $text = mb_strtolower((string) file_get_contents(self::DOCUMENT));
+        foreach (Judge::judge(Sample::planted())->margins as $margin) {
+            self::assertStringContainsString(mb_strtolower(explode(' ', $margin->name)[0]), $text, $margin->name);
+        }
+    }
+
+    private static function plain(float $value): string
+    {
+        return rtrim(rtrim(number_format($value, 5, '.', ''), '0'), '.');
+    }
+}

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests\Solve;
+
+use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\State;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Run\Event\Holiday;
+use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\UsualCare;
+use Olvek\Core\Solve\Answer;
+use Olvek\Core\Solve\BedDepth;
+use Olvek\Core\Solve\EarliestStart;
+use Olvek\Core\Solve\LeastPlants;
+use Olvek\Core\Solve\LightHours;
+use Olvek\Core\Solve\LongestHoliday;
+use Olvek\Core\Solve\MostStock;
+use Olvek\Core\Solve\Trial;
+use Olvek\Core\Solve\WeeklyTrim;
+use Olvek\Core\Tests\Sample;
+use Olvek\Core\Unit\UnitSystem;
+use PHPUnit\Framework\TestCase;
+
+/** Each inverse question: the answer taken holds, a step beyond it does not, and where there is none it says why. */
+final class SolveTest extends TestCase
+{
+    private static function editor(): Editor
+    {
+        return new Editor(Sample::catalogue());
+    }
+
+    private static function taken(Plan $plan, Answer $answer): Plan
+    {
+        return self::editor()->apply($plan, $answer->edits, UnitSystem::Metric)->plan;
+    }
+
+    public function testTheMostStock(): void
+    {
+        $plan = Sample::planted();
+        $question = new MostStock(self::editor(), Sample::catalogue()->animals['neocaridina-davidi']);
+        $answer = $question->solve($plan);
+        self::assertTrue($answer->found, $answer->sentence);
+        $full = self::taken($plan, $answer);
+        $of = ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'room', 'stock', 'losses', 'temperature'];
+        self::assertNull(Trial::failing(Judge::judge($full), $of));
+        $group = $full->groups[\count($full->groups) - 1];
+        $more = Sample::edit($full, ["animals.$group->id.count" => (string) ($group->count + 3)]);
+        self::assertNotNull(Trial::failing(Judge::judge($more), $of), 'three more are too many');
+        $none = $question->solve(Sample::edit($plan, ['site.temperature' => '5 °C']));
+        self::assertFalse($none->found);
+        self::assertMatchesRegularExpression('/^No answer, because even 1 of .* fails/', $none->sentence);
+    }
+
+    public function testTheLeastPlants(): void
+    {
+        $plan = Sample::planted();
+        $answer = (new LeastPlants(self::editor(), Sample::catalogue()))->solve($plan);
+        self::assertTrue($answer->found, $answer->sentence);
+        $lean = self::taken($plan, $answer);
+        $mass = static fn (Plan $p): float => array_sum(array_map(static fn ($c): float => $c->biomass(), $p->clumps));
+        self::assertLessThan($mass($plan), $mass($lean));
+        self::assertNull(Trial::failing(Judge::judge($lean), ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'stock', 'algae', 'losses', 'fed', 'light', 'planted']));
+        self::assertFalse((new LeastPlants(self::editor(), Sample::catalogue()))->solve(Sample::edit($plan, ['light.lumens' => '0']))->found);
+    }
+
+    public function testTheHoursOfLight(): void
+    {
+        $answer = (new LightHours(self::editor()))->solve(Sample::planted());
+        self::assertTrue($answer->found);
+        self::assertNull(Trial::failing(Judge::judge(self::taken(Sample::planted(), $answer)), ['light', 'fed', 'algae', 'oxygen', 'carbon']));
+        $dim = (new LightHours(self::editor()))->solve(Sample::edit(Sample::planted(), ['light.lumens' => '60']));
+        self::assertFalse($dim->found);
+        self::assertStringContainsString('light for plants fails', $dim->sentence);
+    }
+
+    public function testTheDepthsOfTheBed(): void
+    {
+        $answer = (new BedDepth(self::editor(), 2.0))->solve(Sample::planted());
+        self::assertTrue($answer->found, $answer->sentence);
+        $laid = Judge::judge(self::taken(Sample::planted(), $answer));
+        self::assertGreaterThanOrEqual(2.0, $laid->margin('soil')->measure);
+        self::assertSame(State::Good, $laid->margin('cap')->state);
+        self::assertFalse((new BedDepth(self::editor(), 9.9))->solve(Sample::planted())->found);
+        self::assertFalse((new BedDepth(self::editor()))->solve(Sample::edit(Sample::planted(), ['bed.soil.material' => 'none']))->found);
+    }
+
+    public function testWhereThePlansOwnRulesForbidEveryTryTheyAreQuoted(): void
+    {
+        $shallow = Sample::edit(Plan::starting('Dish', Sample::catalogue()), ['bed.soil.front' => '0.5 cm', 'bed.soil.back' => '0.5 cm', 'bed.cap.front' => '0.5 cm', 'bed.cap.back' => '0.5 cm', 'waterLine' => '3.5 cm']);
+        $depth = (new BedDepth(self::editor()))->solve($shallow);
+        self::assertFalse($depth->found);
+        self::assertMatchesRegularExpression('/^No answer, because .*water/', $depth->sentence);
+        $stuffed = Sample::edit(Sample::planted(), ['feeding.grams' => '1000']);
+        $stock = (new MostStock(self::editor(), Sample::catalogue()->animals['neocaridina-davidi']))->solve($stuffed);
+        self::assertSame('No answer, because feed from 0 to 1000 g of dry food a day.', $stock->sentence);
+    }
+
+    public function testTheEarliestDays(): void
+    {
+        $plan = Sample::edit(Sample::edit(Sample::planted(), ['animals.a1.day' => '0', 'animals.add' => 'physella-acuta', 'feeding.grams' => '0.15', 'animals.a1.count' => '20']), ['animals.a2.day' => '0']);
+        $answer = (new EarliestStart(self::editor()))->solve($plan);
+        self::assertTrue($answer->found, $answer->sentence);
+        $waiting = self::taken($plan, $answer);
+        $days = array_column(array_map(static fn ($g): array => [$g->kind->id, $g->day], $waiting->groups), 1, 0);
+        self::assertGreaterThanOrEqual($days['physella-acuta'] + 7, $days['heterandria-formosa'], 'snails first, fish a week after them');
+        self::assertLessThan(Judge::judge($plan)->margin('nitrite')->measure, Judge::judge($waiting)->margin('nitrite')->measure);
+        self::assertFalse((new EarliestStart(self::editor()))->solve(Sample::edit($plan, ['site.temperature' => '6 °C']))->found);
+    }
+
+    /** What is trimmed holds what was fed, less what gas and changes take: by hand from the answer's own terms. */
+    public function testTheWeeklyTrim(): void
+    {
+        $plan = Sample::edit(Sample::planted(), ['plants.add.salvinia-natans' => '3', 'feeding.grams' => '0.12', 'animals.a1.count' => '14']);
+        $answer = (new WeeklyTrim(self::editor()))->solve($plan);
+        self::assertTrue($answer->found, $answer->sentence);
+        $numbers = array_map(static fn ($t): float => (float) $t->value, array_column($answer->terms, null, 'label'));
+        self::assertEqualsWithDelta(7 * 0.12 * 1000 * 0.4 * 0.16, $numbers['fed'], 1.0);
+        self::assertEqualsWithDelta($numbers['fed'] - $numbers['turned to gas in the bed'] - $numbers['carried out by water changes'], $numbers['must leave with plants'], 0.05 * $numbers['fed']);
+        self::assertStringContainsString('g wet a week', $answer->sentence);
+        $overfed = (new WeeklyTrim(self::editor()))->solve(Sample::edit($plan, ['feeding.grams' => '3', 'animals.a1.count' => '200']));
+        self::assertFalse($overfed->found);
+        self::assertStringContainsString('plants take up only', $overfed->sentence);
+    }
+
+    public function testTheLongestHoliday(): void
+    {
+        $plan = Sample::planted();
+        $answer = (new LongestHoliday(self::editor()))->solve($plan);
+        self::assertTrue($answer->found, $answer->sentence);
+        $days = (int) $answer->sentence;
+        self::assertGreaterThan(14, $days, 'a fortnight harms nothing in a grown tank (C)');
+        $left = (new Runner($plan))->run(365, [...UsualCare::events(), new Holiday(182, $days)]);
+        self::assertGreaterThanOrEqual(0.74 * $plan->netWater(), $left->lowest('volume')[0]);
+        self::assertEqualsWithDelta($plan->netWater(), $left->columns['volume'][182 + $days + 1], 1e-6, 'topped up on return');
+        $jar = Sample::edit(Sample::edit($plan, ['feeding.grams' => '0']), ['site.sealed' => 'yes']);
+        self::assertStringContainsString('sealed', (new LongestHoliday(self::editor()))->solve($jar)->sentence);
+    }
+}
