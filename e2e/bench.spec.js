@@ -24,19 +24,22 @@ test('from an empty shelf to a judged tank', async ({ page }, info) => {
     await openStage(page, 'animals');
     await choose(page, 'animals-add', 'heterandria-formosa');
     await change(page, 'feeding-grams', '40 mg');
-    await expect(verdict(page)).toContainText(/This should hold\. .*\d(\.\d)? times the \d/);
+    await openStage(page, 'water');
+    await choose(page, 'topUp-kind', 'rain');
+    await expect(verdict(page)).toContainText(/This (should hold|can work)/);
+    await openStage(page, 'animals');
 
     await change(page, 'feeding-grams', '2 g');
-    await expect(verdict(page)).toContainText(/Not yet\. On day \d+ animals, soil and rot give off \d+ mg of nitrogen/);
-    await expect(page.locator('.last-change')).toContainText(/waste taken up .* → /);
+    await expect(verdict(page)).toContainText(/Not yet: \d+ margins fail\. /);
+    await expect(page.locator('.last-change')).toContainText(/nitrate .* → /);
     await change(page, 'feeding-grams', '40 mg');
 
     await page.reload();
-    await expect(verdict(page)).toContainText('This should hold.');
+    await expect(verdict(page)).toContainText(/This (should hold|can work)/);
     await openStage(page, 'animals');
     await expect(page.locator('#f-feeding-grams')).toHaveValue('0.04');
     await page.getByRole('link', { name: 'Olvek' }).click();
-    await expect(page.locator('.shelf-tank', { hasText: name })).toContainText('This should hold.');
+    await expect(page.locator('.shelf-tank', { hasText: name })).toContainText(/This (should hold|can work)/);
 });
 
 test('a cap made thinner changes the drawing, the margin and its reasons', async ({ page }, info) => {
@@ -50,7 +53,124 @@ test('a cap made thinner changes the drawing, the margin and its reasons', async
     await expect(margin.locator('.state')).toHaveText('fails');
     await margin.locator('summary').click();
     await expect(margin.locator('.why-panel')).toContainText('1 cm of cap lies on 2.5 cm of soil');
-    await expect(margin.locator('.help')).toContainText('Lay the cap');
+    // What would help is tried, and taken with one click like any other change.
+    const help = margin.locator('.help-list li', { hasText: /lay the (cap|soil)/i }).first();
+    await expect(help).toContainText('→');
+    const answered = page.waitForResponse((response) => response.url().includes('/edit'));
+    await help.getByRole('button').click();
+    expect((await answered).status()).toBe(200);
+    await expect(margin.locator('.state')).not.toHaveText('fails');
+    await expect(page.locator('.last-change')).toContainText(/cap over soil .* → /);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(margin.locator('.state')).toHaveText('fails');
+});
+
+test('every shape of vessel can be chosen, drawn and judged', async ({ page }, info) => {
+    test.slow();
+    await startTank(page, `Shapes ${info.project.name}`);
+    for (const shape of ['bow-front', 'cylinder', 'bowl', 'tilted-flask', 'jar-lying', 'barrel', 'tub', 'pool', 'glass-box']) {
+        await choose(page, 'vessel-shape', shape);
+        await expect(page.locator('#f-vessel-shape')).toHaveValue(shape);
+        await expect(page.locator('#vessel .field-error')).toHaveCount(0);
+        await expect(page.locator('.drawing-whole .water').first()).toHaveAttribute('d', /^M[\d. LZ-]+$/);
+    }
+});
+
+test('a question is asked where it arises, and its answer taken', async ({ page }, info) => {
+    await startTank(page, `Asked ${info.project.name}`);
+    await openStage(page, 'plants');
+    await choose(page, 'plants-add', 'hygrophila-polysperma');
+    await change(page, 'plants-c1-pieces', '80');
+    await openStage(page, 'light');
+    await change(page, 'light-hours', '15');
+    await page.getByRole('link', { name: 'How long a day?' }).click();
+    const answer = page.locator('#light .answer');
+    await expect(answer).toContainText(/\d+ hours are best; from \d+ to \d+ hours do/);
+    const best = /^\s*(\d+) hours/.exec(await answer.textContent())[1];
+    const answered = page.waitForResponse((response) => response.url().includes('/edit'));
+    await answer.getByRole('button', { name: 'Take this answer' }).click();
+    await answered;
+    await expect(page.locator('#f-light-hours')).toHaveValue(best);
+    await expect(page.locator('.last-change')).toContainText('hours of light');
+});
+
+test('a question that could not be answered says so and can be asked again', async ({ page }, info) => {
+    await startTank(page, `Unanswered ${info.project.name}`);
+    await openStage(page, 'light');
+    // In place of the network, whose own faults the browser would log as errors of the page.
+    await page.evaluate(() => {
+        const real = window.fetch;
+        window.fetch = () => {
+            window.fetch = real;
+            return Promise.reject(new TypeError('unreachable'));
+        };
+    });
+    const ask = page.getByRole('link', { name: 'How long a day?' });
+    await ask.click();
+    await expect(page.locator('#light .ask-answer')).toContainText('could not answer this now');
+    await ask.click();
+    await expect(page.locator('#light .ask-answer')).toHaveCount(0);
+    await ask.click();
+    await expect(page.locator('#light .answer')).toBeVisible();
+});
+
+test('a school is looked at, taken, changed and undone', async ({ page }, info) => {
+    await startTank(page, `School ${info.project.name}`);
+    await openStage(page, 'bed');
+    await page.locator('#schools > summary').click();
+    await page.getByRole('link', { name: 'Leaf sandwich' }).click();
+    const answer = page.locator('#schools .answer');
+    await expect(answer).toContainText('It would change: soil potting soil');
+    await expect(page.locator('#f-bed-soil-material')).toHaveValue('bagged-topsoil');
+    const answered = page.waitForResponse((response) => response.url().includes('/edit'));
+    await answer.getByRole('button', { name: /Take this school/ }).click();
+    await answered;
+    await expect(page.locator('.last-change')).toContainText('school: Leaf sandwich');
+    await expect(page.locator('#f-bed-soil-material')).toHaveValue('mix');
+    expect(await change(page, 'bed-cap-back', '8')).toBe(200);
+    for (const words of ['cap at the back', 'school: Leaf sandwich']) {
+        const undone = page.waitForResponse((response) => response.url().includes('/undo'));
+        await page.getByRole('button', { name: 'Undo' }).click();
+        expect((await undone).status(), words).toBe(200);
+    }
+    await expect(page.locator('#f-bed-soil-material')).toHaveValue('bagged-topsoil');
+});
+
+test('single keys move about the Bench, and can be switched off', async ({ page }, info) => {
+    test.skip(info.project.name === 'phone', 'a phone has no keys');
+    await startTank(page, 'Keys');
+    await page.locator('h1').click();
+    await page.keyboard.press('l');
+    await expect(page.locator('#light')).toHaveAttribute('open', '');
+    await page.locator('#f-light-hours').focus();
+    await page.keyboard.press('b');
+    await expect(page.locator('#bed'), 'not while something is typed').not.toHaveAttribute('open', '');
+    expect(await change(page, 'light-hours', '11')).toBe(200);
+    await page.locator('h1').click();
+    const undone = page.waitForResponse((response) => response.url().includes('/undo'));
+    await page.keyboard.press('<');
+    expect((await undone).status()).toBe(200);
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys on the Bench' })).toBeVisible();
+    await expectAccessible(page);
+    await page.getByLabel('Single keys do this').uncheck();
+    await page.getByRole('button', { name: 'Close' }).click();
+    await page.keyboard.press('a');
+    await expect(page.locator('#animals')).not.toHaveAttribute('open', '');
+});
+
+test('how sure the margins are is reckoned while one rests, and can be stopped', async ({ page }, info) => {
+    await startTank(page, `Sure ${info.project.name}`);
+    await openStage(page, 'plants');
+    await choose(page, 'plants-add', 'hygrophila-polysperma');
+    await expect(page.locator('#margin-light .margin-sure')).toHaveText(/^\d+ of \/?64$|^\d+\s*of\s*\/64$/, { timeout: 20_000 });
+    await page.locator('#margin-light summary').click();
+    await expect(page.locator('#margin-light .why-panel')).toContainText(/In eight of ten tanks .* holds in \d+ of 64/);
+    // Another change begins anew; the button ends it.
+    await change(page, 'plants-c1-pieces', '33');
+    await expect(page.locator('#margin-light .margin-sure')).toHaveCount(0);
+    await page.locator('[data-sure-stop]').click();
+    await expect(page.locator('[data-sure]')).toBeHidden();
 });
 
 test('bad input is told beside its cause, keeps what was typed, and saves nothing', async ({ page }, info) => {
@@ -256,13 +376,19 @@ for (const colorScheme of ['light', 'dark']) {
         test('nothing for axe to find on the Bench, at any stage', async ({ page }) => {
             await openShelf(page);
             await page.getByRole('heading', { name: 'Waiting hall' }).click();
-            for (const stage of ['vessel', 'bed', 'light', 'plants', 'water', 'animals']) {
+            for (const stage of ['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals']) {
                 await openStage(page, stage);
                 await expectAccessible(page);
             }
-            await page.locator('#margin-uptake summary').click();
+            await page.locator('#margin-nitrite summary').click();
             await expectAccessible(page);
             await page.getByLabel('Ledger and materials').check();
+            await expect(page.locator('.ledger-bars').first()).toBeAttached();
+            await expectAccessible(page);
+            await openStage(page, 'bed');
+            await page.locator('#schools > summary').click();
+            await page.getByRole('link', { name: 'Slow swamp' }).click();
+            await expect(page.locator('#schools .answer')).toBeVisible();
             await expectAccessible(page);
         });
     });

@@ -38,16 +38,23 @@ export async function startTank(page, name) {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
 }
 
+/** Opens a stage; the page's own script may be opening one at the same moment, so a click that closed it is made good. */
 export async function openStage(page, id) {
     const stage = page.locator(`#${id}`);
-    if (!(await stage.evaluate((details) => details.open))) {
-        await stage.locator('> summary').click();
-    }
-    await expect(stage.locator('.stage-body')).toBeVisible();
+    await expect(async () => {
+        if (!(await stage.evaluate((details) => details.open))) {
+            await stage.locator('> summary').click();
+        }
+        await expect(stage.locator('.stage-body')).toBeVisible({ timeout: 500 });
+    }).toPass();
 }
+
+/** The Bench's scripts have come: what is changed now is sent at once. */
+const ready = (page) => expect(page.locator('html[data-bench="ready"]')).toBeAttached();
 
 /** Types into a field and leaves it; waits until the answer is in. */
 export async function change(page, id, text) {
+    await ready(page);
     const answered = page.waitForResponse((response) => response.url().includes('/edit'));
     const field = page.locator(`#f-${id}`);
     await field.fill(text);
@@ -58,6 +65,7 @@ export async function change(page, id, text) {
 }
 
 export async function choose(page, id, value) {
+    await ready(page);
     const answered = page.waitForResponse((response) => response.url().includes('/edit'));
     await page.locator(`#f-${id}`).selectOption(value);
     await answered;

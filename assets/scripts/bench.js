@@ -5,11 +5,16 @@
 import { swap, fingerprints } from './parts.js';
 import { inTurn } from './queue.js';
 import { say } from './notice.js';
+import { tryHelps } from './helps.js';
+import './asks.js';
+import './keys.js';
+import { reckon, rest } from './sure.js';
 
 const form = document.querySelector('form[data-bench]');
 const look = document.querySelector('form[data-look]');
 
 const send = inTurn(async (url, options, sent = new Set()) => {
+    rest();
     document.body.setAttribute('aria-busy', 'true');
     try {
         const response = await fetch(url, {
@@ -24,6 +29,8 @@ const send = inTurn(async (url, options, sent = new Set()) => {
         }
         form.elements.base.value = answer.base;
         swap(answer.parts, sent);
+        tryHelps();
+        reckon(form, () => send(() => [lookUrl(), {}]));
         const refused = response.status === 422 && !answer.notice;
         say(refused ? 'Nothing was saved: the reason stands beside the entry.' : answer.notice ?? '');
         if (refused) {
@@ -40,13 +47,15 @@ function post(url, entries) {
     // The base is read when the request's turn comes, so that quick changes build on one another.
     return send(() => {
         const body = new FormData();
-        for (const name of ['_token', 'base', 'day', 'bag']) {
+        for (const name of ['_token', 'base', 'day', 'bag', 'below']) {
             body.set(name, form.elements[name].value);
         }
         entries.forEach(([name, value]) => body.set(name, value));
         return [url, { method: 'POST', body }, new Set(entries.map(([name]) => name))];
     });
 }
+
+const lookUrl = () => `${look.action}?${new URLSearchParams(new FormData(look))}`;
 
 const isOurs = (element) => element.form === form && element.name.startsWith('edits[');
 
@@ -59,6 +68,7 @@ document.addEventListener('change', (event) => {
         const asked = new URLSearchParams(new FormData(look));
         form.elements.day.value = asked.get('day') ?? '';
         form.elements.bag.value = asked.get('bag') ?? '';
+        form.elements.below.value = asked.get('below') ?? 'year';
         history.replaceState(null, '', `${look.action}?${asked}`);
         send(() => [`${look.action}?${asked}`, {}]);
     }
@@ -77,6 +87,14 @@ form.addEventListener('submit', (event) => {
 });
 
 look.addEventListener('submit', (event) => event.preventDefault());
+
+// A change that was tried is taken like any other.
+document.addEventListener('submit', (event) => {
+    if (event.target.matches('[data-apply]')) {
+        event.preventDefault();
+        post(form.action, [...new FormData(event.target)].filter(([name]) => name.startsWith('edits[')));
+    }
+});
 
 // The stage at work stays open over a reload; a fresh visit begins with the first.
 const STAGE = `olvek.stage.${location.pathname}`;
@@ -97,3 +115,18 @@ document.querySelectorAll('input[name="below"][type="radio"]').forEach((choice) 
     choice.checked = asked === null ? choice.checked : choice.value === asked;
     choice.addEventListener('change', () => localStorage.setItem(BELOW, choice.value));
 });
+const below = new FormData(look).get('below') ?? 'year';
+if (below !== form.elements.below.value) {
+    form.elements.below.value = below;
+    send(() => [lookUrl(), {}]);
+} else {
+    reckon(form, () => send(() => [lookUrl(), {}]));
+}
+document.addEventListener('toggle', tryHelps, true);
+
+// What was changed before this script had come is sent now: nothing that stands in a field is lost.
+const touched = (field) => (field.tagName === 'SELECT'
+    ? field.value !== '' && [...field.options].some((option) => option.selected !== option.defaultSelected)
+    : field.value !== field.defaultValue);
+[...form.elements].filter((field) => isOurs(field) && field.tagName !== 'BUTTON' && touched(field)).forEach((field) => post(form.action, [[field.name, field.value]]));
+document.documentElement.dataset.bench = 'ready';

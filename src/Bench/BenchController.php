@@ -102,7 +102,7 @@ final class BenchController extends AbstractController
     private function answer(Request $request, Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], ?string $notice = null, int $status = Response::HTTP_OK): Response
     {
         $view = View::asked($request, $keeper->units());
-        $parts = $this->page->parts($tank, $keeper->units(), $view, $typed, $errors, !self::wantsParts($request));
+        $parts = $this->page->parts($tank, $keeper->units(), $view, $typed, $errors);
         if (!self::wantsParts($request)) {
             return $this->render('bench/show.html.twig', ['tank' => $tank, 'parts' => $parts, 'notice' => $notice, 'view' => $view, 'errors' => $errors], new Response(status: $status));
         }

@@ -8,8 +8,8 @@ use Olvek\Bench\Drawing\LedgerChart;
 use Olvek\Bench\Drawing\Section;
 use Olvek\Core\Build\MaterialNeed;
 use Olvek\Core\Build\Quantities;
-use Olvek\Core\Margin\Judge;
-use Olvek\Core\Margin\Judgement;
+use Olvek\Core\Margin\ClumpLight;
+use Olvek\Core\Margin\Ledger;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\UnitSystem;
@@ -29,43 +29,47 @@ final readonly class BenchPage
         private TankRepository $tanks,
         private Road $road,
         private Stages $stages,
-        private Years $years,
+        private Outcomes $outcomes,
     ) {
     }
 
     /**
      * @param array<string, string> $typed  texts that were not saved
      * @param array<string, string> $errors why, by place
-     * @param bool $keep whether the year's run is worth keeping for another look
      *
      * @return array<string, string> HTML by part
      */
-    public function parts(Tank $tank, UnitSystem $units, View $view, array $typed = [], array $errors = [], bool $keep = true): array
+    public function parts(Tank $tank, UnitSystem $units, View $view, array $typed = [], array $errors = []): array
     {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
-        $judgement = Judge::judge($plan, $units, $view->day);
-        $stages = $this->stages->of($plan, $judgement->quantities, $units, $typed, $errors);
+        $outcome = $this->outcomes->of($revision, $plan, $units);
+        $quantities = Quantities::of($plan);
+        $day = $view->day ?? $outcome->hardestDay;
+        $light = ClumpLight::onDay($plan, $day);
+        $ledger = 'ledger' === $view->below ? Ledger::onDay($plan, $day) : null;
+        $stages = $this->stages->of($plan, $quantities, $units, $typed, $errors);
         $shown = self::shown($stages);
         $context = [
-            'tank' => $tank, 'plan' => $plan, 'judgement' => $judgement, 'units' => $units, 'view' => $view,
-            'section' => Section::of($plan, $judgement->light, $units, $judgement->ledger->day),
-            'year' => $this->years->of($revision, $plan, $keep),
-            'chart' => LedgerChart::of($judgement->ledger, $plan),
-            'differences' => $this->differences($tank, $revision, $judgement, $units),
+            'tank' => $tank, 'plan' => $plan, 'judgement' => $outcome, 'units' => $units, 'view' => $view,
+            'section' => Section::of($plan, $light, $units, $day),
+            'year' => $outcome->year,
+            'day' => $day,
+            'chart' => null === $ledger ? null : LedgerChart::of($ledger),
+            'differences' => $this->differences($tank, $revision, $outcome, $units),
             'words' => $revision->words,
             'undoes' => null === $revision->parent ? null : $revision->words,
             'redoes' => $this->tanks->next($tank)?->words,
             'homeless' => array_diff_key($errors, $shown),
             'typed' => $typed,
-            'take' => $this->take($judgement, $units, $view),
+            'take' => $this->take($quantities, $units, $view),
         ];
         $parts = [];
         foreach (['head', 'verdict', 'section', 'margins', 'year', 'ledger', 'take'] as $name) {
             $parts[$name] = $this->twig->render("bench/_$name.html.twig", $context);
         }
         foreach ($stages as $stage) {
-            $parts['stage-'.$stage->id] = $this->twig->render('bench/_stage.html.twig', ['stage' => $stage]);
+            $parts['stage-'.$stage->id] = $this->twig->render('bench/_stage.html.twig', ['stage' => $stage, 'tank' => $tank]);
         }
 
         return $parts;
@@ -115,26 +119,18 @@ final readonly class BenchPage
     }
 
     /** @return list<array{name: string, before: string, after: string}> margins that the last change moved */
-    private function differences(Tank $tank, Revision $revision, Judgement $now, UnitSystem $units): array
+    private function differences(Tank $tank, Revision $revision, Outcome $now, UnitSystem $units): array
     {
         $parent = null === $revision->parent ? null : $this->tanks->revision($tank, $revision->parent);
         if (null === $parent) {
             return [];
         }
-        $before = Judge::judge($this->road->plan($parent), $units);
-        $moved = [];
-        foreach ($now->margins as $margin) {
-            $old = $before->margin($margin->id);
-            if ($old->shown !== $margin->shown) {
-                $moved[] = ['name' => $margin->name, 'before' => $old->shown, 'after' => $margin->shown];
-            }
-        }
 
-        return $moved;
+        return $now->differences($this->outcomes->of($parent, $this->road->plan($parent), $units));
     }
 
     /** @return array{rows: list<array{need: MaterialNeed, volume: string, mass: string, bags: ?int}>, error: ?string} */
-    private function take(Judgement $judgement, UnitSystem $units, View $view): array
+    private function take(Quantities $quantities, UnitSystem $units, View $view): array
     {
         $bag = null;
         $error = null;
@@ -147,7 +143,7 @@ final readonly class BenchPage
             $error = $unreadable->getMessage();
         }
         $rows = [];
-        foreach ($judgement->quantities->materials as $need) {
+        foreach ($quantities->materials as $need) {
             $rows[] = [
                 'need' => $need,
                 'volume' => $units->show(Dimension::Volume, $need->litres),

@@ -5,36 +5,41 @@ declare(strict_types=1);
 namespace Olvek\Bench;
 
 use Olvek\Core\Build\MaterialNeed;
-use Olvek\Core\Margin\Flow;
+use Olvek\Core\Margin\Band;
+use Olvek\Core\Margin\ClumpLight;
+use Olvek\Core\Margin\Help;
+use Olvek\Core\Margin\Helps;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Judgement;
+use Olvek\Core\Margin\Ledger;
 use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Run\Flow;
+use Olvek\Core\Run\Workers;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
-use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
-use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('olvek:judge', 'Judges a plan: verdict, margins, ledger, quantities')]
+#[AsCommand('olvek:judge', 'Judges a plan from a run of its first year: verdict, margins, ledger, quantities')]
 final class JudgeCommand extends Command
 {
-    public function __construct(private readonly PlanDocument $document)
+    public function __construct(private readonly PlanArgument $plans, private readonly Helps $helps)
     {
         parent::__construct();
     }
 
     protected function configure(): void
     {
-        $this->addArgument('plan', InputArgument::REQUIRED, 'A plan as JSON, or - for standard input')
-            ->addOption('units', null, InputOption::VALUE_REQUIRED, 'metric or us', 'metric')
+        PlanArgument::add($this);
+        $this->addOption('units', null, InputOption::VALUE_REQUIRED, 'metric or us', 'metric')
             ->addOption('day', null, InputOption::VALUE_REQUIRED, 'Day whose ledger is wanted; the hardest where left out')
+            ->addOption('band', null, InputOption::VALUE_REQUIRED, 'Judge so many tanks whose uncertain numbers differ (0: none)', '0')
+            ->addOption('helps', null, InputOption::VALUE_NONE, 'For each margin that is tight or fails, the changes that would help most, found by trying')
             ->setHelp('Ends with 0 when the plan could be judged, whatever the verdict; 1 when it is no valid plan; 2 when the call is wrong.');
         FormatOption::add($this);
     }
@@ -44,51 +49,65 @@ final class JudgeCommand extends Command
         $format = FormatOption::read($input);
         $units = UnitSystem::tryFrom(FormatOption::text($input, 'units')) ?? throw FormatOption::wrong('--units is metric or us');
         $day = FormatOption::text($input, 'day');
-        if ('' !== $day && (!ctype_digit($day) || \strlen($day) > 4)) {
-            throw FormatOption::wrong('--day is a whole number from 0');
+        if ('' !== $day && (!ctype_digit($day) || (int) $day > 1094 || \strlen($day) > 4)) {
+            throw FormatOption::wrong('--day is a whole number from 0 to 1094');
         }
-        $file = $input->getArgument('plan');
-        \assert(\is_string($file));
-        $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
-        $json = FormatOption::content($file);
-        if (null === $json) {
-            $errors->writeln("$file cannot be read.");
-
+        $errors = PlanArgument::errors($output);
+        $plan = $this->plans->plan($input, $errors, $units);
+        if (null === $plan) {
             return Command::FAILURE;
         }
-        try {
-            $plan = $this->document->fromJson($json);
-        } catch (InvalidPlan $refused) {
-            FormatOption::reasons($errors, $refused, $units);
-
-            return Command::FAILURE;
+        $members = (int) FormatOption::needed($input, 'band', 0, 256);
+        $judgement = Judge::judge($plan, $units);
+        $ledger = Ledger::onDay($plan, '' === $day ? $judgement->hardestDay() : (int) $day);
+        if ($members > 0) {
+            $spreads = Band::spreads((new Workers())->map($members, (new Band($plan, $members))->member(...), FormatOption::progress($errors)));
+            $judgement = $judgement->withSpreads($spreads);
         }
-        $judgement = Judge::judge($plan, $units, '' === $day ? null : (int) $day);
-        $output->writeln('json' === $format ? FormatOption::json(self::data($judgement)) : self::lines($judgement), OutputInterface::OUTPUT_RAW);
+        $helps = [];
+        foreach (true === $input->getOption('helps') ? $judgement->margins : [] as $margin) {
+            if (State::Good !== $margin->state) {
+                $helps[$margin->id] = $this->helps->for($plan, $margin->id, $units, $judgement);
+            }
+        }
+        $output->writeln('json' === $format ? FormatOption::json(self::data($judgement, $ledger, $helps, ClumpLight::onDay($plan, $ledger->day))) : self::lines($judgement, $ledger, $helps), OutputInterface::OUTPUT_RAW);
 
         return Command::SUCCESS;
     }
 
-    /** @return list<string> */
-    private static function lines(Judgement $judgement): array
+    /**
+     * @param array<string, list<Help>> $helps by margin
+     *
+     * @return list<string>
+     */
+    private static function lines(Judgement $judgement, Ledger $ledger, array $helps): array
     {
         $lines = [$judgement->verdict, ''];
         foreach ($judgement->margins as $margin) {
-            $lines[] = \sprintf('%-6s %-18s %8s  %s', $margin->state->words(), $margin->name, $margin->shown, $margin->sentence);
+            $lines[] = \sprintf('%-6s %-18s %12s  %s', $margin->state->words(), $margin->name, $margin->shown, $margin->sentence);
+            if (null !== $margin->spread) {
+                $lines[] = \sprintf('       %s, holds in %d of %d', '' === $margin->spreadWords() ? 'no spread' : 'eight in ten tanks: '.$margin->spreadWords(), $margin->spread->holds, $margin->spread->of);
+            }
+            foreach ($helps[$margin->id] ?? [] as $help) {
+                $lines[] = \sprintf('       tried: %s: %s -> %s%s', $help->words, $help->before, $help->after, '' === $help->cost ? '' : ", but $help->cost");
+            }
         }
         $lines[] = '';
-        $lines[] = \sprintf('Nitrogen on day %d, mg N a day:', $judgement->ledger->day);
-        foreach ($judgement->ledger->flows as $flow) {
+        $lines[] = \sprintf('Nitrogen on day %d, mg N a day:', $ledger->day);
+        foreach ($ledger->flows as $flow) {
             $lines[] = \sprintf('  %-8s -> %-8s %9.4f  %s', $flow->from, $flow->to, $flow->amount, $flow->through);
         }
 
         return $lines;
     }
 
-    /** @return array<string, mixed> */
-    private static function data(Judgement $judgement): array
+    /**
+     * @param array<string, list<Help>> $helps by margin
+     *
+     * @return array<string, mixed>
+     */
+    private static function data(Judgement $judgement, Ledger $ledger, array $helps, ClumpLight $light): array
     {
-        $ledger = $judgement->ledger;
         $quantities = $judgement->quantities;
 
         return [
@@ -96,15 +115,16 @@ final class JudgeCommand extends Command
             'verdict' => $judgement->verdict,
             'margins' => array_map(static fn (Margin $m): array => [
                 'id' => $m->id, 'name' => $m->name, 'state' => $m->state->value, 'value' => $m->value, 'limit' => $m->limit, 'good' => $m->good,
-                'worstDay' => $m->worstDay, 'shown' => $m->shown, 'sentence' => $m->sentence, 'help' => $m->help,
+                'worstDay' => $m->worstDay, 'measure' => $m->measure, 'unit' => $m->unit, 'shown' => $m->shown, 'bound' => $m->bound, 'sentence' => $m->sentence,
+                'spread' => null === $m->spread ? null : ['p10' => $m->spread->low, 'p90' => $m->spread->high, 'holds' => $m->spread->holds, 'of' => $m->spread->of],
+                'helps' => array_map(static fn (Help $h): array => ['words' => $h->words, 'edits' => $h->edits, 'before' => $h->before, 'after' => $h->after, 'state' => $h->state->value, 'cost' => $h->cost], $helps[$m->id] ?? []),
                 'terms' => array_map(static fn (Term $t): array => ['label' => $t->label, 'value' => $t->value, 'provenance' => $t->provenance?->value, 'source' => $t->source], $m->terms),
             ], $judgement->margins),
             'ledger' => [
-                'day' => $ledger->day, 'unit' => 'mg N/d', 'ammonia' => $ledger->ammonia, 'nitrate' => $ledger->nitrate, 'supply' => $ledger->supply,
-                'capacity' => $ledger->capacity, 'safe' => $ledger->safe, 'unionisedShare' => $ledger->unionised, 'keepsUp' => $ledger->keepsUp,
+                'day' => $ledger->day, 'unit' => 'mg N/d', 'ammonia' => $ledger->ammonia, 'nitrate' => $ledger->nitrate, 'before' => $ledger->before, 'after' => $ledger->after,
                 'flows' => array_map(static fn (Flow $f): array => ['from' => $f->from, 'to' => $f->to, 'amount' => $f->amount, 'through' => $f->through], $ledger->flows),
             ],
-            'light' => ['unit' => 'umol/m2/s', 'surface' => $judgement->light->surface, 'bed' => $judgement->light->bed, 'clumps' => $judgement->light->clumps],
+            'light' => ['unit' => 'umol/m2/s', 'surface' => $light->surface, 'bed' => $light->bed, 'clumps' => $light->clumps],
             'quantities' => [
                 'grossWater' => $quantities->grossWater, 'netWater' => $quantities->netWater, 'poreWater' => $quantities->poreWater, 'soil' => $quantities->soilVolume, 'cap' => $quantities->capVolume,
                 'bedMass' => $quantities->bedMass, 'glassMass' => $quantities->glassMass, 'fullMass' => $quantities->fullMass, 'load' => $quantities->load, 'pieces' => $quantities->pieces,

@@ -7,7 +7,10 @@ namespace Olvek\Bench;
 /** A clump or group in its stage: what it is, its controls, and how to take it out. */
 final readonly class RowView
 {
-    /** @param list<FieldView> $fields */
+    /**
+     * @param list<FieldView> $fields
+     * @param list<Ask>       $asks
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -15,6 +18,7 @@ final readonly class RowView
         public string $about,
         public array $fields,
         public string $remove,
+        public array $asks = [],
     ) {
     }
 }

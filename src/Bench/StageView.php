@@ -14,6 +14,8 @@ final readonly class StageView
      * @param list<list<FieldView>> $lines   controls, a line each
      * @param list<RowView>         $rows
      * @param string                $caution the caution that applies here
+     * @param list<Ask>             $asks    what may be asked the other way round
+     * @param list<Ask>             $schools recipes that may be looked at
      */
     public function __construct(
         public string $id,
@@ -24,6 +26,8 @@ final readonly class StageView
         public array $rows = [],
         public ?FieldView $add = null,
         public string $caution = '',
+        public array $asks = [],
+        public array $schools = [],
     ) {
     }
 

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Shelf;
 
 use Olvek\Bench\Drawing\Section;
+use Olvek\Bench\Outcomes;
 use Olvek\Bench\Road;
+use Olvek\Core\Build\Quantities;
 use Olvek\Core\Margin\ClumpLight;
-use Olvek\Core\Margin\Judge;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
@@ -21,6 +22,7 @@ final readonly class Summaries
     public function __construct(
         private CacheInterface $cache,
         private Road $road,
+        private Outcomes $outcomes,
         private Environment $twig,
         #[Autowire('%olvek.build%')]
         private string $build,
@@ -33,16 +35,16 @@ final readonly class Summaries
 
         return $this->cache->get($key, function () use ($revision, $units): Summary {
             $plan = $this->road->plan($revision);
-            $judgement = Judge::judge($plan, $units);
+            $outcome = $this->outcomes->of($revision, $plan, $units);
             $drawing = $this->twig->render('shelf/_thumbnail.html.twig', [
                 'section' => Section::thumbnail($plan, ClumpLight::onDay($plan, 60)), 'clip' => 'clip-'.$revision->tank->id()->toBase58(),
             ]);
 
             $side = static fn (float $metres): string => Decimal::trimmed($units->length()->fromBase($metres), 0);
 
-            return new Summary($judgement->state, $judgement->verdict, \sprintf('%s × %s × %s %s, %s free',
+            return new Summary($outcome->state, $outcome->verdict, \sprintf('%s × %s × %s %s, %s free',
                 $side($plan->vessel->outerLength()), $side($plan->vessel->outerWidth()), $side($plan->vessel->outerHeight()), $units->length()->symbol(),
-                $units->show(Dimension::Volume, $judgement->quantities->netWater, 0)), $drawing);
+                $units->show(Dimension::Volume, Quantities::of($plan)->netWater, 0)), $drawing);
         });
     }
 }

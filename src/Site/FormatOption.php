@@ -70,6 +70,28 @@ final class FormatOption
         }
     }
 
+    /**
+     * Says on the error stream how far long work has come, and stops it when the keeper interrupts: what is done by then counts.
+     *
+     * @return \Closure(int, int): bool
+     */
+    public static function progress(OutputInterface $errors): \Closure
+    {
+        $stopped = false;
+        pcntl_async_signals(true);
+        pcntl_signal(\SIGINT, static function () use (&$stopped): void {
+            $stopped = true;
+        });
+
+        return static function (int $done, int $of) use ($errors, &$stopped): bool {
+            if ($errors->isDecorated()) {
+                $errors->write("\r$done of $of".($done === $of || $stopped ? "\n" : ''), false, OutputInterface::OUTPUT_RAW);
+            }
+
+            return !$stopped;
+        };
+    }
+
     public static function wrong(string $why): InvalidOptionException
     {
         return new InvalidOptionException($why.'.');

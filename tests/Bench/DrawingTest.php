@@ -8,11 +8,13 @@ use Olvek\Bench\Drawing\AnimalFigure;
 use Olvek\Bench\Drawing\LedgerChart;
 use Olvek\Bench\Drawing\Pen;
 use Olvek\Bench\Drawing\PlantFigure;
+use Olvek\Bench\Drawing\Profile;
 use Olvek\Bench\Drawing\Section;
 use Olvek\Bench\Drawing\YearChart;
 use Olvek\Core\Animal\Shape;
 use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\ClumpLight;
+use Olvek\Core\Margin\Ledger;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Plant\Role;
@@ -30,7 +32,7 @@ final class DrawingTest extends TestCase
 
     private static function section(Plan $plan): Section
     {
-        return Section::of($plan, Judge::judge($plan)->light, UnitSystem::Metric, 28);
+        return Section::of($plan, ClumpLight::onDay($plan, 28), UnitSystem::Metric, 28);
     }
 
     public function testEveryRoleAndShapeHasItsFigure(): void
@@ -60,15 +62,34 @@ final class DrawingTest extends TestCase
     public function testTheSectionIsToScale(): void
     {
         $plan = self::demo('waiting-hall');
-        self::assertSame(1, preg_match('/^M[\d.]+ [\d.]+h([\d.]+)v([\d.]+)/', self::section($plan)->back[0]->d, $match));
-        self::assertEqualsWithDelta(0.588 / 0.335, (float) $match[1] / (float) $match[2], 0.005);
+        self::assertSame(1, preg_match('/^M([\d.]+) ([\d.]+)L([\d.]+) [\d.]+L[\d.]+ ([\d.]+)/', self::section($plan)->back[0]->d, $match));
+        self::assertEqualsWithDelta(0.588 / 0.335, ((float) $match[3] - (float) $match[1]) / ((float) $match[4] - (float) $match[2]), 0.005);
         self::assertNotSame([], self::section($plan)->words);
+    }
+
+    /** Every shape's strata lie within its walls: the soil of a bowl is narrower than its belly. */
+    public function testRoundVesselsCurve(): void
+    {
+        foreach (Catalogue::shipped()->vessels as $preset) {
+            $profile = Profile::front($preset->vessel);
+            foreach ($profile->wall() as [$x, $height]) {
+                self::assertGreaterThanOrEqual(-1e-9, $x, $preset->id);
+                self::assertLessThanOrEqual($profile->width + 1e-9, $x, $preset->id);
+                self::assertLessThanOrEqual($preset->vessel->height() + 1e-9, $height);
+            }
+            $middle = $profile->width / 2;
+            self::assertEqualsWithDelta(0.0, $profile->bottom($middle), 1e-6, $preset->id);
+            self::assertEqualsWithDelta($preset->vessel->lengthAt($profile->height / 2), $profile->at($profile->height / 2), 1e-12);
+            foreach ($profile->stations() as $station) {
+                self::assertLessThanOrEqual($profile->top($station) + 1e-6, $profile->bottom($station), $preset->id);
+            }
+        }
     }
 
     public function testThumbnailsShowTheFrontOnly(): void
     {
         $plan = self::demo('waiting-hall');
-        $light = Judge::judge($plan)->light;
+        $light = ClumpLight::onDay($plan, 28);
         $small = Section::thumbnail($plan, $light);
         self::assertLessThan(\count(self::section($plan)->plants), \count($small->plants));
         self::assertSame([], $small->labels);
@@ -78,7 +99,7 @@ final class DrawingTest extends TestCase
     {
         foreach (['waiting-hall', 'ticket-window', 'galley', 'terrace'] as $name) {
             $plan = self::demo($name);
-            $chart = LedgerChart::of(Judge::judge($plan)->ledger, $plan);
+            $chart = LedgerChart::of(Ledger::onDay($plan, 60));
             foreach ([$chart->in, $chart->out] as $row) {
                 self::assertEqualsWithDelta(LedgerChart::WIDTH, array_sum(array_map(static fn ($bar): float => $bar->width, $row)), 4.0, $name);
             }

@@ -29,19 +29,26 @@ final class CommandsTest extends TestCase
     {
         [$code, $out, $err] = self::run_('olvek:judge demo/waiting-hall.plan.json');
         self::assertSame([0, ''], [$code, $err]);
-        self::assertStringContainsString('This should hold.', $out);
-        self::assertStringContainsString('Waste taken up', $out);
+        self::assertStringContainsString('This can work, but', $out);
+        self::assertStringContainsString('Stock balance', $out);
     }
 
     public function testJudgesAPlanForMachines(): void
     {
-        [$code, $out] = self::run_('olvek:judge - --format=json --day=60', (string) file_get_contents(self::ROOT.'/demo/waiting-hall.plan.json'));
+        [$code, $out] = self::run_('olvek:judge - --format=json --day=60 --band=8 --helps', (string) file_get_contents(self::ROOT.'/demo/waiting-hall.plan.json'));
         $data = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
         self::assertSame(0, $code);
         self::assertIsArray($data);
-        self::assertSame('good', $data['state']);
-        self::assertSame(60.0, $data['ledger']['day'] ?? null);
-        self::assertSame(['uptake', 'planted', 'cap', 'light', 'room'], array_column($data['margins'], 'id'));
+        self::assertSame('watch', $data['state']);
+        self::assertSame(60, $data['ledger']['day'] ?? null);
+        self::assertCount(18, $data['margins']);
+        $margins = array_column($data['margins'], null, 'id');
+        self::assertSame(8, $margins['oxygen']['spread']['of']);
+        self::assertLessThanOrEqual($margins['oxygen']['spread']['p90'], $margins['oxygen']['spread']['p10']);
+        foreach ($margins as $margin) {
+            self::assertTrue('good' === $margin['state'] ? [] === $margin['helps'] : \count($margin['helps']) <= 3);
+        }
+        self::assertNotSame([], $margins['nitrite']['helps']);
     }
 
     public function testABadPlanEndsWithOneAndItsReasons(): void
@@ -49,7 +56,9 @@ final class CommandsTest extends TestCase
         [$code, $out, $err] = self::run_('olvek:judge -', '{"format": "olvek.plan", "version": 1}');
         self::assertSame([1, ''], [$code, $out]);
         self::assertStringContainsString('vessel: This is missing', $err);
-        self::assertSame(1, self::run_('olvek:judge no-such-file.json')[0]);
+        foreach (['olvek:judge no-such.json', 'olvek:solve no-such.json --for=light', 'olvek:run no-such.json', 'olvek:run demo/galley.plan.json --events=no-such.json'] as $call) {
+            self::assertSame([1, '', "no-such.json cannot be read.\n"], self::run_($call), $call);
+        }
     }
 
     public function testRunsAPlan(): void
@@ -75,6 +84,48 @@ final class CommandsTest extends TestCase
         self::assertSame(['units', 'columns', 'clumps', 'mass', 'leafNitrogen'], array_keys($data));
     }
 
+    public function testRunsByTheHourAndWithABand(): void
+    {
+        [$code, $out] = self::run_('olvek:run demo/galley.plan.json --days=2 --every=hour');
+        $rows = explode("\n", trim($out));
+        self::assertSame([0, 49, 'day,hour,ammonia,nitrite,nitrate,oxygen,pH,carbonDioxide'], [$code, \count($rows), $rows[0]]);
+        [$code, $out] = self::run_('olvek:run demo/galley.plan.json --days=5 --band=6');
+        $rows = array_map(static fn (string $line): array => explode(',', $line), explode("\n", trim($out)));
+        self::assertSame([0, 6], [$code, \count($rows)]);
+        $low = (int) array_search('nitrate.10', $rows[0], true);
+        self::assertSame('nitrate.90', $rows[0][$low + 1]);
+        self::assertLessThan((float) $rows[5][$low + 1], (float) $rows[5][$low]);
+        self::assertSame($out, self::run_('olvek:run demo/galley.plan.json --days=5 --band=6')[1], 'the seed is fixed');
+    }
+
+    #[TestWith(['stock --kind=neocaridina-davidi', 'animals.'])]
+    #[TestWith(['light', 'light.hours'])]
+    #[TestWith(['depth', 'bed.soil.front'])]
+    #[TestWith(['start', 'animals.a2.day'])]
+    public function testSolvesWithEditsThatTakeTheAnswer(string $question, string $edit): void
+    {
+        [$code, $out] = self::run_("olvek:solve demo/waiting-hall.plan.json --format=json --for=$question");
+        $data = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertSame(0, $code);
+        self::assertIsArray($data);
+        self::assertTrue($data['found']);
+        self::assertNotSame([], array_filter(array_keys($data['edits']), static fn (int|string $place): bool => str_starts_with((string) $place, $edit)));
+    }
+
+    public function testSaysWhyThereIsNoAnswer(): void
+    {
+        [$code, $out] = self::run_('olvek:solve demo/terrace.plan.json --for=light');
+        self::assertSame(3, $code);
+        self::assertStringStartsWith('No answer, because there is no lamp', $out);
+    }
+
+    #[TestWith(['olvek:run demo/galley.plan.json --every=minute'])]
+    #[TestWith(['olvek:run demo/galley.plan.json --every=hour --band=4'])]
+    #[TestWith(['olvek:run demo/galley.plan.json --band=9000'])]
+    #[TestWith(['olvek:solve demo/galley.plan.json'])]
+    #[TestWith(['olvek:solve demo/galley.plan.json --for=happiness'])]
+    #[TestWith(['olvek:solve demo/galley.plan.json --for=stock'])]
+    #[TestWith(['olvek:solve demo/galley.plan.json --for=stock --kind=whale'])]
     #[TestWith(['olvek:run demo/galley.plan.json --days=0'])]
     #[TestWith(['olvek:run demo/galley.plan.json --format=xml'])]
     #[TestWith(['olvek:judge'])]

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Bench\Drawing;
 
-use Olvek\Core\Margin\Flow;
 use Olvek\Core\Margin\Ledger;
-use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
 
 /** A day's nitrogen as two rows to one scale: what comes into the water, and where it goes. */
@@ -22,26 +20,26 @@ final readonly class LedgerChart
     {
     }
 
-    public static function of(Ledger $ledger, Plan $plan): self
+    public static function of(Ledger $ledger): self
     {
-        $names = [];
-        foreach ($plan->clumps as $clump) {
-            $names[$clump->id] = $clump->kind->common;
-        }
         $in = [
-            ['excreted by animals', $ledger->along('animals', 'ammonia'), 'animal'],
+            ['excreted by animals', $ledger->along('animals', 'ammonia') + $ledger->along('food', 'ammonia'), 'animal'],
             ['rotting mulm and melt', $ledger->along('mulm', 'ammonia'), 'mulm'],
             ['through the cap', $ledger->along('soil', 'ammonia'), 'soil'],
+            ['grazed and leaked from leaves and algae', $ledger->along('algae', 'ammonia') + $ledger->along('plants', 'ammonia'), 'leaf'],
+            ['from what was there', max(0.0, -$ledger->change('ammonia')), 'excess'],
+            ['dosed', $ledger->along('tap', 'ammonia'), 'water'],
         ];
-        $out = array_map(static fn (Flow $f): array => [$names[$f->through] ?? $f->through, $f->amount, 'leaf'],
-            array_values(array_filter($ledger->flows, static fn (Flow $f): bool => 'ammonia' === $f->from && 'plants' === $f->to)));
-        usort($out, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
-        $out[] = ['bacteria, to nitrate', $ledger->along('ammonia', 'nitrate'), 'bacteria'];
+        $out = [
+            ['taken by plants', $ledger->along('ammonia', 'plants'), 'leaf'],
+            ['taken by algae', $ledger->along('ammonia', 'algae'), 'algae'],
+            ['bacteria, to nitrite and nitrate', $ledger->along('ammonia', 'nitrate'), 'bacteria'],
+        ];
         $out[] = ['water change', $ledger->along('ammonia', 'drain'), 'water'];
         $out[] = ['left over, building up', max(0.0, $ledger->change('ammonia')), 'excess'];
         $scale = self::WIDTH / max(1e-9, array_sum(array_column($in, 1)), array_sum(array_column($out, 1)));
 
-        return new self(self::row($in, $scale), self::row($out, $scale), self::amount($ledger->supply), self::amount(array_sum(array_column($out, 1))));
+        return new self(self::row($in, $scale), self::row($out, $scale), self::amount(array_sum(array_column($in, 1))), self::amount(array_sum(array_column($out, 1))));
     }
 
     /**

@@ -31,6 +31,12 @@ final class Pen
         return 'M'.implode('L', array_map(static fn (array $p): string => self::at(...$p), $points)).'Z';
     }
 
+    /** @param list<array{float, float}> $points */
+    public static function polyline(array $points): string
+    {
+        return 'M'.implode('L', array_map(static fn (array $p): string => self::at(...$p), $points));
+    }
+
     public static function line(float $x1, float $y1, float $x2, float $y2): string
     {
         return 'M'.self::at($x1, $y1).'L'.self::at($x2, $y2);

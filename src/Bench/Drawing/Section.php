@@ -15,6 +15,7 @@ use Olvek\Core\Plant\Role;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Vessel\TiltedFlask;
 
 /**
  * The tank to scale, twice side by side at one scale: seen from the front, cut through the bed's middle, and cut from
@@ -93,6 +94,7 @@ final class Section
         $this->water();
         $this->lamp();
         $this->bed();
+        $this->hardscape();
         $this->plants();
         $this->animals();
         $this->glass();
@@ -103,8 +105,14 @@ final class Section
     {
         $top = 0.0;
 
-        return Pen::rectangle($this->x(0), $top, $this->plan->vessel->length() * $this->scale, $this->floor - $top)
-            .Pen::rectangle($this->side(0), $top, $this->plan->vessel->width() * $this->scale, $this->floor - $top);
+        $path = '';
+        foreach ($this->views() as [$x, $profile]) {
+            $wall = $profile->wall();
+            $rim = [[$wall[\count($wall) - 1][0], $profile->height], [$wall[0][0], $profile->height]];
+            $path .= Pen::polygon($this->placed($x, $wall)).Pen::polygon([[$x + $rim[1][0] * $this->scale, $top], [$x + $rim[0][0] * $this->scale, $top], ...$this->placed($x, $rim)]);
+        }
+
+        return $path;
     }
 
     public function viewBox(): string
@@ -164,19 +172,48 @@ final class Section
         return $this->floor - $metres * $this->scale;
     }
 
-    /** @return list<array{float, float}> left edge and length (m) of each view */
+    /** @return list<array{float, Profile}> left edge and profile of each view */
     private function views(): array
     {
-        $front = [$this->x(0), $this->plan->vessel->length()];
+        $front = [$this->x(0), Profile::front($this->plan->vessel)];
 
-        return $this->frontOnly ? [$front] : [$front, [$this->side(0), $this->plan->vessel->width()]];
+        return $this->frontOnly ? [$front] : [$front, [$this->side(0), Profile::side($this->plan->vessel)]];
+    }
+
+    /**
+     * @param list<array{float, float}> $points m from a view's left edge, m above the bottom
+     *
+     * @return list<array{float, float}> in drawing units
+     */
+    private function placed(float $left, array $points): array
+    {
+        return array_map(fn (array $p): array => [$left + $p[0] * $this->scale, $this->y($p[1])], $points);
+    }
+
+    /**
+     * What lies within the vessel between two surfaces, each given as a height (m) at a share (0–1) of the way across.
+     *
+     * @param \Closure(float): float $low
+     * @param \Closure(float): float $high
+     */
+    private function stratum(float $left, Profile $profile, \Closure $low, \Closure $high): string
+    {
+        $above = $below = [];
+        foreach ($profile->stations() as $station) {
+            $share = $station / $profile->width;
+            $bottom = $profile->bottom($station);
+            $top = $profile->top($station);
+            $above[] = [$station, max($bottom, min($top, $high($share)))];
+            array_unshift($below, [$station, max($bottom, min($top, $low($share)))]);
+        }
+
+        return Pen::polygon($this->placed($left, [...$above, ...$below]));
     }
 
     private function water(): void
     {
-        $height = $this->plan->waterLine * $this->scale;
-        foreach ($this->views() as [$x, $length]) {
-            $this->back[] = new Shape(Pen::rectangle($x, $this->y($this->plan->waterLine), $length * $this->scale, $height), 'water');
+        foreach ($this->views() as [$x, $profile]) {
+            $this->back[] = new Shape($this->stratum($x, $profile, static fn (): float => 0.0, fn (): float => $this->plan->waterLine), 'water');
         }
     }
 
@@ -187,12 +224,13 @@ final class Section
         }
         $rim = $this->y($this->plan->vessel->height());
         $line = $this->y($this->plan->waterLine);
-        $bed = $this->y($this->plan->bed->meanDepth());
-        foreach ($this->views() as [$x, $length]) {
-            $w = $length * $this->scale;
+        foreach ($this->views() as [$x, $profile]) {
+            $w = $profile->width * $this->scale;
+            $open = $profile->at($this->plan->waterLine) * $this->scale;
+            $edge = $x + ($w - $open) / 2;
             $top = $rim - 22;
-            $this->back[] = new Shape(Pen::polygon([[$x + $w * 0.14, $top], [$x + $w * 0.86, $top], [$x + $w, $line], [$x, $line]]), 'light-air');
-            $this->back[] = new Shape(Pen::rectangle($x, $line, $w, $bed - $line), 'light-water');
+            $this->back[] = new Shape(Pen::polygon([[$x + $w * 0.14, $top], [$x + $w * 0.86, $top], [$edge + $open, $line], [$edge, $line]]), 'light-air');
+            $this->back[] = new Shape($this->stratum($x, $profile, fn (): float => $this->plan->bed->meanDepth(), fn (): float => $this->plan->waterLine), 'light-water');
             $this->front[] = new Shape(Pen::rectangle($x + $w * 0.12, $top - 7, $w * 0.76, 7), 'lamp');
         }
     }
@@ -200,28 +238,40 @@ final class Section
     private function bed(): void
     {
         $bed = $this->plan->bed;
-        $length = $this->plan->vessel->length();
-        $width = $this->plan->vessel->width();
         $soil = $bed->soil?->meanDepth() ?? 0.0;
-        $behind = max(0.0, $bed->depth(Side::Back) - $bed->meanDepth());
-        if ($behind > 0) {
-            $this->back[] = new Shape(Pen::rectangle($this->x(0), $this->y($bed->depth(Side::Back)), $length * $this->scale, $behind * $this->scale), 'cap-far');
+        $level = static fn (float $height): \Closure => static fn (): float => $height;
+        $front = Profile::front($this->plan->vessel);
+        if ($bed->depth(Side::Back) > $bed->meanDepth()) {
+            $this->back[] = new Shape($this->stratum($this->x(0), $front, $level(0.0), $level($bed->depth(Side::Back))), 'cap-far');
         }
-        $this->front[] = new Shape(Pen::rectangle($this->x(0), $this->y($bed->meanDepth()), $length * $this->scale, ($bed->meanDepth() - $soil) * $this->scale), 'cap');
-        $this->front[] = new Shape(Pen::rectangle($this->x(0), $this->y($soil), $length * $this->scale, $soil * $this->scale), 'soil');
-
+        $this->front[] = new Shape($this->stratum($this->x(0), $front, $level($soil), $level($bed->meanDepth())), 'cap');
+        $this->front[] = new Shape($this->stratum($this->x(0), $front, $level(0.0), $level($soil)), 'soil');
         if ($this->frontOnly) {
             return;
         }
-        $soilFront = $bed->soil?->depth(Side::Front) ?? 0.0;
-        $soilBack = $bed->soil?->depth(Side::Back) ?? 0.0;
-        $this->front[] = new Shape(Pen::polygon([
-            [$this->side(0), $this->y($soilFront)], [$this->side(0), $this->y($bed->depth(Side::Front))],
-            [$this->side($width), $this->y($bed->depth(Side::Back))], [$this->side($width), $this->y($soilBack)],
-        ]), 'cap');
-        $this->front[] = new Shape(Pen::polygon([
-            [$this->side(0), $this->y(0)], [$this->side(0), $this->y($soilFront)], [$this->side($width), $this->y($soilBack)], [$this->side($width), $this->y(0)],
-        ]), 'soil');
+        $slope = static fn (float $from, float $to): \Closure => static fn (float $share): float => $from + ($to - $from) * $share;
+        $soils = $slope($bed->soil?->depth(Side::Front) ?? 0.0, $bed->soil?->depth(Side::Back) ?? 0.0);
+        $side = Profile::side($this->plan->vessel);
+        $this->front[] = new Shape($this->stratum($this->side(0), $side, $soils, $slope($bed->depth(Side::Front), $bed->depth(Side::Back))), 'cap');
+        $this->front[] = new Shape($this->stratum($this->side(0), $side, $level(0.0), $soils), 'soil');
+    }
+
+    /** Stones and wood stand on the bed, each about as wide as it is high. */
+    private function hardscape(): void
+    {
+        $bed = $this->plan->bed;
+        foreach ($this->plan->pieces as $piece) {
+            $pen = new Pen($piece->id.$piece->kind->id);
+            $size = ($piece->litres / 1000) ** (1 / 3);
+            $views = [[$this->x($piece->place * $this->plan->vessel->length()), $bed->meanDepth()]];
+            if (!$this->frontOnly) {
+                $views[] = [$this->side($piece->row * $this->plan->vessel->width()), $bed->depth(Side::Front) + ($bed->depth(Side::Back) - $bed->depth(Side::Front)) * $piece->row];
+            }
+            foreach ($views as [$x, $ground]) {
+                $this->plants[] = new Shape(HardscapeFigure::draw($piece->kind->wood, $pen, $x, $this->y($ground), $size * $this->scale), $piece->kind->wood ? 'wood' : 'stone');
+            }
+            $this->words[] = \sprintf('%s, %s.', $piece->kind->name, $this->units->show(Dimension::Volume, $piece->litres));
+        }
     }
 
     private function plants(): void
@@ -264,12 +314,10 @@ final class Section
         $this->words[] = \sprintf('%d %s of %s, %s %% along the front.', $clump->pieces, $clump->kind->piece.(1 === $clump->pieces ? '' : 's'), $clump->kind->common, Decimal::trimmed($clump->place * 100, 0));
     }
 
-    /** m from the front pane at which a clump stands: the low in front, the tall behind. */
+    /** m from the front pane at which a clump stands. */
     private function zone(Clump $clump, float $width, float $deep): float
     {
-        $share = min(1.0, $clump->kind->height->value / max(0.1, $this->plan->waterLine));
-
-        return max($deep / 2, min($width - $deep / 2, $width * (0.15 + 0.7 * $share)));
+        return max($deep / 2, min($width - $deep / 2, $clump->row * $width));
     }
 
     private function animals(): void
@@ -295,17 +343,22 @@ final class Section
 
     private function glass(): void
     {
-        $height = $this->plan->vessel->height();
-        foreach ($this->views() as [$x, $length]) {
-            $w = $length * $this->scale;
-            $this->front[] = new Shape('M'.Pen::at($x, $this->y($height)).'V'.Pen::n($this->floor).'H'.Pen::n($x + $w).'V'.Pen::n($this->y($height)), 'glass');
-            if ($this->plan->vessel->isRound()) {
+        $vessel = $this->plan->vessel;
+        $line = $this->y($this->plan->waterLine);
+        foreach ($this->views() as [$x, $profile]) {
+            $middle = $x + $profile->width / 2 * $this->scale;
+            $half = static fn (float $across, float $scale): float => $across / 2 * $scale;
+            $this->front[] = new Shape(Pen::polyline($this->placed($x, $profile->wall())), 'glass');
+            $water = $half($profile->at($this->plan->waterLine), $this->scale);
+            if ($vessel instanceof TiltedFlask) {
+                $this->front[] = new Shape(Pen::disc($middle, $this->y($vessel->radius()), $vessel->radius() * $this->scale, $vessel->radius() * $this->scale), 'glass glass-far');
+            } elseif ($vessel->isRound()) {
                 // Rim and water of a round vessel are seen a little from above.
-                $this->front[] = new Shape(Pen::disc($x + $w / 2, $this->y($height), $w / 2, self::ROUND), 'glass glass-far');
-                $this->front[] = new Shape(Pen::disc($x + $w / 2, $this->y($this->plan->waterLine), $w / 2, self::ROUND), 'water-line');
+                $this->front[] = new Shape(Pen::disc($middle, $this->y($profile->height), $half($profile->at($profile->height), $this->scale), self::ROUND), 'glass glass-far');
+                $this->front[] = new Shape(Pen::disc($middle, $line, $water, self::ROUND), 'water-line');
                 continue;
             }
-            $this->front[] = new Shape(Pen::line($x, $this->y($this->plan->waterLine), $x + $w, $this->y($this->plan->waterLine)), 'water-line');
+            $this->front[] = new Shape(Pen::line($middle - $water, $line, $middle + $water, $line), 'water-line');
         }
     }
 

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Bench\Drawing;
 
-use Olvek\Core\Margin\Account;
+use Olvek\Core\Margin\Ammonia;
+use Olvek\Core\Margin\DawnOxygen;
+use Olvek\Core\Margin\Nitrate;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Ion;
@@ -19,11 +21,6 @@ final readonly class YearChart
     private const STRIP = 38.0;
     private const GAP = 6.0;
     private const TOP = 4.0;
-    /** mg/L as NO₃. C. */
-    private const NITRATE_START = 30.0;
-    /** mg/L at dawn. M. */
-    private const OXYGEN_WATCH = 4.0;
-    private const OXYGEN_ACT = 3.0;
     /** Algae weigh little; their line is drawn this much taller than it is. */
     private const ALGAE_DRAWN = 10.0;
 
@@ -44,9 +41,9 @@ final readonly class YearChart
         $bands = [
             self::band(0, 'ammonia, nitrite', 'mg N/L', 0.5, $x, [
                 ['ammonia %s', $trace->columns['ammonia'], 'curve-ammonia', 1, 1.0], ['nitrite %s', $trace->columns['nitrite'], 'curve-nitrite', 1, 1.0],
-            ], [[Account::TEST_SHOWS, 'a drop test shows it']]),
-            self::band(1, 'nitrate', 'mg/L as NO₃', 10.0, $x, [['nitrate %s', $nitrate, 'curve-nitrate', 1, 1.0]], [[self::NITRATE_START, 'at most this for a start']]),
-            self::band(2, 'dawn oxygen', 'mg/L', 9.0, $x, [['dawn oxygen %s', $trace->columns['oxygen'], 'curve-oxygen', -1, 1.0]], [[self::OXYGEN_WATCH, 'watch below'], [self::OXYGEN_ACT, 'act below']]),
+            ], [[Ammonia::TEST_SHOWS, 'a drop test shows it']]),
+            self::band(1, 'nitrate', 'mg/L as NO₃', 10.0, $x, [['nitrate %s', $nitrate, 'curve-nitrate', 1, 1.0]], [[Nitrate::START, 'at most this for a start']]),
+            self::band(2, 'dawn oxygen', 'mg/L', 9.0, $x, [['dawn oxygen %s', $trace->columns['oxygen'], 'curve-oxygen', -1, 1.0]], [[DawnOxygen::WATCH, 'watch below'], [DawnOxygen::ACT, 'act below']]),
             self::band(3, 'what grows', 'g dry, %', 20.0, $x, [
                 ['plants %s g', $trace->columns['plants'], 'curve-plants', 1, 1.0], ['floaters cover %s %%', $cover, 'curve-floaters', 1, 1.0],
                 ['algae %s g/m²', array_map(static fn (float $g): float => self::ALGAE_DRAWN * $g, $trace->columns['algae']), 'curve-algae', 1, 1 / self::ALGAE_DRAWN],

@@ -1,0 +1,29 @@
+/** Fetches what would help a margin once its panel is open: trying takes longer than looking. */
+
+const known = new Map();
+
+export function tryHelps() {
+    document.querySelectorAll('.margin[open] [data-helps]:not([data-asked])').forEach(async (place) => {
+        const base = document.querySelector('form[data-bench]').elements.base.value;
+        const key = `${base} ${place.dataset.helps}`;
+        place.dataset.asked = 'yes';
+        if (!known.has(key)) {
+            place.setAttribute('aria-busy', 'true');
+            place.textContent = 'Trying what would help…';
+            try {
+                const response = await fetch(place.dataset.helps, { headers: { 'Olvek-Parts': '{}' }, credentials: 'same-origin' });
+                if (!response.ok) {
+                    throw new Error(response.statusText);
+                }
+                known.set(key, await response.text());
+            } catch {
+                place.textContent = 'Olvek could not try this now; close and open the panel to ask again.';
+                delete place.dataset.asked;
+                return;
+            } finally {
+                place.removeAttribute('aria-busy');
+            }
+        }
+        place.innerHTML = known.get(key);
+    });
+}

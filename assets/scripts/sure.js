@@ -1,0 +1,74 @@
+/**
+ * How sure the margins are: while the keeper rests, the server judges more tanks whose uncertain numbers differ, a few a request and
+ * two requests at once. Any change, or the stop button, ends it; what is done is kept.
+ */
+
+const REST = 1200;
+let turn = 0;
+let timer = null;
+let stopped = false;
+
+/** Stops what is under way: something more urgent is being asked. */
+export function rest() {
+    turn += 1;
+    clearTimeout(timer);
+    const line = document.querySelector('[data-sure]');
+    if (line) {
+        line.hidden = true;
+    }
+}
+
+/** Begins, after a while without changes; calls done once all tanks are judged. */
+export function reckon(form, done) {
+    rest();
+    const line = document.querySelector('[data-sure]');
+    if (!line || line.dataset.known === 'yes' || stopped) {
+        return;
+    }
+    const mine = turn;
+    timer = setTimeout(() => run(form, line, mine, done), REST);
+}
+
+async function run(form, line, mine, done) {
+    let next = 0;
+    let of = Infinity;
+    let finished = 0;
+    let all = false;
+    const words = line.querySelector('[data-sure-words]');
+    line.querySelector('[data-sure-stop]').addEventListener('click', () => {
+        stopped = true;
+        rest();
+    }, { once: true });
+    const worker = async () => {
+        while (next < of && mine === turn) {
+            const part = next;
+            next += 1;
+            const body = new FormData();
+            body.set('_token', form.elements._token.value);
+            const response = await fetch(`${line.dataset.sure}/${part}`, { method: 'POST', body, credentials: 'same-origin' });
+            if (!response.ok) {
+                return;
+            }
+            const answer = await response.json();
+            if (mine !== turn || String(answer.base) !== form.elements.base.value) {
+                return;
+            }
+            of = answer.of;
+            finished += 1;
+            all = all || answer.done;
+            line.hidden = false;
+            words.textContent = `How sure is this? ${Math.round((100 * finished) / of)} % of the tanks judged`;
+        }
+    };
+    try {
+        await Promise.all([worker(), worker()]);
+    } catch {
+        // Not reachable: the margins stand without their spread.
+    }
+    if (mine === turn) {
+        line.hidden = true;
+        if (all) {
+            done();
+        }
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Bench;
+
+use Olvek\Account\Keeper;
+use Olvek\Core\Margin\Helps;
+use Olvek\Core\Margin\Judge;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\School;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Shelf\Tank;
+use Olvek\Shelf\TankRepository;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** What takes longer than a look: which changes would help a margin, and how sure the margins are. */
+#[Route('/tanks/{tank}', requirements: ['tank' => Requirement::UUID])]
+final class WhyController extends AbstractController
+{
+    public function __construct(
+        private readonly TankRepository $tanks,
+        private readonly Road $road,
+        private readonly Outcomes $outcomes,
+        private readonly Helps $helps,
+        private readonly Questions $questions,
+        private readonly Editor $editor,
+    ) {
+    }
+
+    /** The two or three changes that would help a margin most, each tried; as a fragment where a script asks, else as a page. */
+    #[Route('/helps/{margin}', name: 'bench_helps', requirements: ['margin' => '[a-z]{2,20}'], methods: ['GET'])]
+    public function helps(Request $request, Tank $tank, string $margin, #[CurrentUser] Keeper $keeper): Response
+    {
+        $revision = $this->tanks->head($tank);
+        $plan = $this->road->plan($revision);
+        $known = $this->outcomes->of($revision, $plan, $keeper->units())->margin($margin) ?? throw $this->createNotFoundException('There is no such margin.');
+
+        return $this->shown($request, 'helps', ['tank' => $tank, 'margin' => $known, 'helps' => $this->helps->for($plan, $margin, $keeper->units())]);
+    }
+
+    /** An inverse question, answered by trying; the answer can be taken like any other change. */
+    #[Route('/solve/{question}/{kind}', name: 'bench_solve', requirements: ['question' => '[a-z]{2,20}', 'kind' => '[a-z0-9-]{1,60}'], defaults: ['kind' => null], methods: ['GET'])]
+    public function solve(Request $request, Tank $tank, string $question, ?string $kind): Response
+    {
+        $asked = $this->questions->named($question, $kind) ?? throw $this->createNotFoundException('Olvek has no such question.');
+        $answer = $asked->solve($this->road->plan($this->tanks->head($tank)));
+
+        return $this->shown($request, 'answer', ['tank' => $tank, 'answer' => $answer]);
+    }
+
+    /** What a school would change here, and what it would come to. */
+    #[Route('/school/{school}', name: 'bench_school', methods: ['GET'])]
+    public function school(Request $request, Tank $tank, string $school, #[CurrentUser] Keeper $keeper): Response
+    {
+        $recipe = School::tryFrom($school) ?? throw $this->createNotFoundException('There is no such school.');
+        $revision = $this->tanks->head($tank);
+        $plan = $this->road->plan($revision);
+        $words = [];
+        $then = $refused = null;
+        try {
+            $edited = $this->editor->apply($plan, $recipe->edits($plan), UnitSystem::Metric);
+            $words = $edited->words;
+            $then = Outcome::of(Judge::judge($edited->plan, $keeper->units()));
+        } catch (InvalidPlan $broken) {
+            $refused = array_values($broken->messages($keeper->units()));
+        }
+
+        return $this->shown($request, 'school', [
+            'tank' => $tank, 'school' => $recipe, 'words' => $words, 'refused' => $refused, 'then' => $then, 'differences' => null === $then ? [] : $then->differences($this->outcomes->of($revision, $plan, $keeper->units())),
+        ]);
+    }
+
+    /**
+     * A fragment where a script asks, else a page around it.
+     *
+     * @param array<string, mixed> $context
+     */
+    private function shown(Request $request, string $what, array $context): Response
+    {
+        return $request->headers->has('Olvek-Parts') ? $this->render("bench/_$what.html.twig", $context) : $this->render('bench/asked.html.twig', ['inner' => "bench/_$what.html.twig", ...$context]);
+    }
+
+    /** Judges a few more of the tanks whose uncertain numbers differ. */
+    #[Route('/sure/{part}', name: 'bench_sure', requirements: ['part' => '\d{1,3}'], methods: ['POST'])]
+    public function sure(Request $request, Tank $tank, int $part): Response
+    {
+        if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
+            return new JsonResponse(['message' => 'This page had been open too long to be trusted; reload it.'], Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
+        if ($part >= Outcomes::PARTS) {
+            throw $this->createNotFoundException('There are only so many parts.');
+        }
+        $revision = $this->tanks->head($tank);
+
+        return new JsonResponse(['base' => $tank->head(), 'done' => $this->outcomes->reckon($revision, $this->road->plan($revision), $part), 'of' => Outcomes::PARTS]);
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Bench;
+
+use Olvek\Bench\Outcomes;
+use Olvek\Core\Plan\School;
+use Olvek\Tests\BenchTestCase;
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** What takes longer than a look: helps, questions, schools, and how sure it all is. */
+final class WhyTest extends BenchTestCase
+{
+    private const PARTS = ['HTTP_Olvek-Parts' => '{}'];
+
+    public function testHelpsCanBeTaken(): void
+    {
+        $page = $this->browser->request('GET', "/tanks/$this->tank/helps/nitrite");
+        self::assertResponseIsSuccessful();
+        $form = $page->filter('form[data-apply]')->first();
+        self::assertStringContainsString('→', $form->text());
+        $this->browser->submit($form->form());
+        self::assertResponseRedirects();
+        self::assertSame(2, $this->stored()->head());
+    }
+
+    public function testNoSuchMarginQuestionOrSchool(): void
+    {
+        foreach (['helps/happiness', 'solve/happiness', 'solve/stock', 'solve/stock/whale', 'school/dragons', 'helps/x1'] as $address) {
+            $this->browser->request('GET', "/tanks/$this->tank/$address");
+            self::assertResponseStatusCodeSame(404, $address);
+        }
+    }
+
+    #[TestWith(['stock/neocaridina-davidi'])]
+    #[TestWith(['light'])]
+    #[TestWith(['trim'])]
+    public function testAQuestionIsAnsweredInAFragment(string $question): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank/solve/$question", server: self::PARTS);
+        self::assertResponseIsSuccessful();
+        $html = (string) $this->browser->getResponse()->getContent();
+        self::assertStringNotContainsString('<html', $html);
+        self::assertStringContainsString('class="answer', $html);
+    }
+
+    public function testASchoolIsLookedAtBeforeItIsTakenAndUndone(): void
+    {
+        $before = $this->plan()->bed;
+        $page = $this->browser->request('GET', "/tanks/$this->tank/school/".School::LeafSandwich->value);
+        self::assertResponseIsSuccessful();
+        self::assertStringContainsString('It would change:', $page->text());
+        self::assertEquals($before, $this->plan()->bed, 'looking changes nothing');
+        $this->browser->submit($page->selectButton('Take this school: Leaf sandwich')->form());
+        self::assertSame('potting-soil', $this->plan()->bed->soil?->mix->parts[0][0]->id);
+        self::assertSame(2, $this->stored()->head());
+        $this->browser->followRedirect();
+        self::assertStringContainsString('school: Leaf sandwich', $this->text('.last-change'));
+    }
+
+    public function testHowSureItIsIsReckonedInParts(): void
+    {
+        $token = $this->browser->request('GET', "/tanks/$this->tank")->filter('#edit [name=_token]')->attr('value');
+        for ($part = 0; $part < Outcomes::PARTS; ++$part) {
+            $this->browser->request('POST', "/tanks/$this->tank/sure/$part", ['_token' => $token]);
+            self::assertResponseIsSuccessful();
+            $answer = json_decode((string) $this->browser->getResponse()->getContent(), true, flags: \JSON_THROW_ON_ERROR);
+            self::assertIsArray($answer);
+            self::assertSame(Outcomes::PARTS - 1 === $part, $answer['done']);
+        }
+        $this->browser->request('GET', "/tanks/$this->tank");
+        self::assertMatchesRegularExpression('#^\d+ of /64$#', $this->text('#margin-oxygen .margin-sure'));
+        $this->browser->request('POST', "/tanks/$this->tank/sure/".Outcomes::PARTS, ['_token' => $token]);
+        self::assertResponseStatusCodeSame(404);
+        $this->browser->request('POST', "/tanks/$this->tank/sure/0", ['_token' => 'stolen']);
+        self::assertResponseStatusCodeSame(422);
+    }
+}
