@@ -6,21 +6,57 @@ namespace Olvek\Core\Bed;
 
 use Olvek\Core\Vessel\Vessel;
 
-/** Soil under its cap; either may be missing (null). */
+/**
+ * What lies on the bottom, from below: a plate with water under it, soil (with bags of lava in it, and kept back from the front pane
+ * where wanted), a layer of leaves, a cap. Anything may be missing.
+ */
 final readonly class Bed
 {
     /** m above its lowest point at which a round bottom counts as floor. J. */
     private const LOWEST_FLOOR = 0.02;
 
-    /** @param list<Dose> $doses what is mixed into or laid under the soil */
-    public function __construct(public ?Layer $soil, public ?Layer $cap, public array $doses = [])
-    {
+    /**
+     * @param list<Dose> $doses   what is mixed into or laid under the soil
+     * @param Layer|null $leaves  dead leaves between soil and cap
+     * @param float      $plate   m of water under a plate on which all else lies
+     * @param float      $core    litres of inert bags that lift the soil from within
+     * @param float      $setback m from the front pane in which cap takes the soil's place
+     * @param bool       $bagged  soil tied into mesh bags, so that it cannot be stirred up
+     */
+    public function __construct(
+        public ?Layer $soil,
+        public ?Layer $cap,
+        public array $doses = [],
+        public ?Layer $leaves = null,
+        public float $plate = 0.0,
+        public float $core = 0.0,
+        public float $setback = 0.0,
+        public bool $bagged = false,
+    ) {
     }
 
-    /** Thickness at a pane, m. */
+    /** The same bed with other soil and leaves in their places. */
+    public function withContents(?Layer $soil, ?Layer $leaves): self
+    {
+        return new self($soil, $this->cap, $this->doses, $leaves, $this->plate, $this->core, $this->setback, $this->bagged);
+    }
+
+    /** Height of the upper face over the bottom at a pane, m. */
     public function depth(Side $side): float
     {
-        return ($this->soil?->depth($side) ?? 0.0) + ($this->cap?->depth($side) ?? 0.0);
+        return $this->underCap($side) + ($this->cap?->depth($side) ?? 0.0);
+    }
+
+    /** Height of the soil's upper face at a pane, m. */
+    public function soilTop(Side $side): float
+    {
+        return $this->plate + ($this->soil?->depth($side) ?? 0.0);
+    }
+
+    /** Height at a pane on which the cap lies, m. */
+    public function underCap(Side $side): float
+    {
+        return $this->soilTop($side) + ($this->leaves?->depth($side) ?? 0.0);
     }
 
     public function meanDepth(): float
@@ -34,21 +70,70 @@ final readonly class Bed
         return max($vessel->areaAt(min($this->meanDepth(), $vessel->height())), $vessel->areaAt(min(self::LOWEST_FLOOR, $vessel->height() / 2)));
     }
 
-    /** Litres of the whole bed as laid. */
+    /** Litres of all that lies below the upper face, water under a plate included. */
     public function volume(Vessel $vessel): float
     {
         return $vessel->volumeUnderSlope($this->depth(Side::Front), $this->depth(Side::Back));
     }
 
+    /** Litres of water under the plate. */
+    public function voidVolume(Vessel $vessel): float
+    {
+        return $this->plate > 0 ? $vessel->volumeBelow($this->plate) : 0.0;
+    }
+
     /** Litres of soil as laid. */
     public function soilVolume(Vessel $vessel): float
     {
-        return null === $this->soil ? 0.0 : $vessel->volumeUnderSlope($this->soil->front, $this->soil->back);
+        return max(0.0, $this->soilRoom($vessel) - $this->heldBack($vessel) - $this->core);
     }
 
-    /** Litres of cap as laid: what lies above the soil. */
+    /** Litres between bottom or plate and the soil's upper face. */
+    public function soilRoom(Vessel $vessel): float
+    {
+        return null === $this->soil ? 0.0 : $vessel->volumeUnderSlope($this->soilTop(Side::Front), $this->soilTop(Side::Back)) - $this->voidVolume($vessel);
+    }
+
+    /** Litres of leaves as laid. */
+    public function leafVolume(Vessel $vessel): float
+    {
+        return null === $this->leaves ? 0.0
+            : $vessel->volumeUnderSlope($this->underCap(Side::Front), $this->underCap(Side::Back)) - $vessel->volumeUnderSlope($this->soilTop(Side::Front), $this->soilTop(Side::Back));
+    }
+
+    /** Litres of cap as laid: what lies above soil and leaves, and before the soil where that is kept back. */
     public function capVolume(Vessel $vessel): float
     {
-        return $this->volume($vessel) - $this->soilVolume($vessel);
+        return $this->volume($vessel) - $vessel->volumeUnderSlope($this->underCap(Side::Front), $this->underCap(Side::Back)) + $this->heldBack($vessel);
+    }
+
+    /**
+     * What of the bed rots and feeds, each with its litres.
+     *
+     * @return list<array{Mix, float}>
+     */
+    public function contents(Vessel $vessel): array
+    {
+        $contents = [];
+        foreach ([[$this->soil, $this->soilVolume($vessel)], [$this->leaves, $this->leafVolume($vessel)]] as [$layer, $litres]) {
+            if (null !== $layer && $litres > 0) {
+                $contents[] = [$layer->mix, $litres];
+            }
+        }
+
+        return $contents;
+    }
+
+    /** Litres in front of soil that is kept back from the pane. */
+    private function heldBack(Vessel $vessel): float
+    {
+        if (null === $this->soil || $this->setback <= 0 || null === $this->cap) {
+            return 0.0;
+        }
+        $share = min(1.0, $this->setback / $vessel->width());
+        $mean = $this->soil->meanDepth();
+        $there = $this->soil->front + ($this->soil->back - $this->soil->front) * $share / 2;
+
+        return $mean > 0 ? min(1.0, $share * $there / $mean) * $this->soilRoom($vessel) : 0.0;
     }
 }

@@ -39,14 +39,13 @@ final readonly class Release
 
     public function __construct(private Bed $bed, Vessel $vessel, private float $temperatureFactor)
     {
-        $soil = $bed->soil;
-        $volume = $bed->soilVolume($vessel);
+        $contents = $bed->contents($vessel);
         $capDepth = max($bed->cap?->meanDepth() ?? 0.0, self::FILM);
         $capPorosity = $bed->cap?->mix->porosity() ?? 0.9;
-        $this->flush = null === $soil ? 0.0 : $volume * $soil->mix->flushNitrogenPerLitre();
-        $this->slow = null === $soil ? 0.0 : $volume * $soil->mix->slowNitrogenPerLitre();
+        $this->flush = self::held($contents, static fn (Mix $m): float => $m->flushNitrogenPerLitre());
+        $this->slow = self::held($contents, static fn (Mix $m): float => $m->slowNitrogenPerLitre());
         // Litres of pore water that would hold as much ammonium as the soil and its pores do at the same pore concentration.
-        $this->holdUp = null === $soil ? 1.0 : max(1e-9, $volume * $soil->mix->porosity() * $soil->mix->retardation());
+        $this->holdUp = [] === $contents ? 1.0 : max(1e-9, self::held($contents, static fn (Mix $m): float => $m->porosity() * $m->retardation()));
         $this->conductance = $capPorosity * self::DIFFUSION / self::tortuosity($capPorosity) / $capDepth * $bed->face($vessel) * 1000;
     }
 
@@ -54,6 +53,23 @@ final readonly class Release
     public static function tortuosity(float $porosity): float
     {
         return 1 - log($porosity ** 2);
+    }
+
+    /** Litres of pore water that would hold what the bed holds at the same concentration. */
+    public function holdUp(): float
+    {
+        return $this->holdUp;
+    }
+
+    /** mg N that is soluble in the bed before filling, and that rots out over years. */
+    public function flushNitrogen(): float
+    {
+        return $this->flush;
+    }
+
+    public function slowNitrogen(): float
+    {
+        return $this->slow;
     }
 
     /** L/d that the cap lets through per unit of stirring. */
@@ -77,7 +93,7 @@ final readonly class Release
     /** mg N that enters the water at filling. */
     public function atFilling(): float
     {
-        $soil = $this->bed->soil?->meanDepth() ?? 0.0;
+        $soil = ($this->bed->soil?->meanDepth() ?? 0.0) + ($this->bed->leaves?->meanDepth() ?? 0.0);
         $cap = $this->bed->cap?->meanDepth() ?? 0.0;
         $share = match (true) {
             $cap < self::THIN_CAP => self::FILLING_SHARE_BARE,
@@ -102,6 +118,15 @@ final readonly class Release
         }
 
         return $rate * $pore;
+    }
+
+    /**
+     * @param list<array{Mix, float}> $contents
+     * @param \Closure(Mix): float    $perLitre
+     */
+    private static function held(array $contents, \Closure $perLitre): float
+    {
+        return array_sum(array_map(static fn (array $c): float => $c[1] * $perLitre($c[0]), $contents));
     }
 
     private function flushLeft(): float

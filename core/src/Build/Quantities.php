@@ -46,8 +46,9 @@ final readonly class Quantities
     {
         $soil = $plan->bed->soilVolume($plan->vessel);
         $cap = $plan->bed->capVolume($plan->vessel);
-        $needs = [...self::layer($plan->bed->soil, $soil), ...self::layer($plan->bed->cap, $cap)];
-        $pores = ($plan->bed->soil?->mix->porosity() ?? 0.0) * $soil + ($plan->bed->cap?->mix->porosity() ?? 0.0) * $cap;
+        $leaves = $plan->bed->leafVolume($plan->vessel);
+        $needs = [...self::layer($plan->bed->soil, $soil), ...self::layer($plan->bed->leaves, $leaves), ...self::layer($plan->bed->cap, $cap)];
+        $pores = ($plan->bed->soil?->mix->porosity() ?? 0.0) * $soil + ($plan->bed->leaves?->mix->porosity() ?? 0.0) * $leaves + ($plan->bed->cap?->mix->porosity() ?? 0.0) * $cap;
         $dry = array_sum(array_map(static fn (MaterialNeed $n): float => $n->kilograms, $needs));
         $stones = array_sum(array_map(static fn (Piece $p): float => $p->mass(), $plan->pieces));
         $full = $plan->vessel->mass() + $dry + $stones + ($plan->netWater() + $pores) * self::WATER_DENSITY;

@@ -12,6 +12,8 @@ final readonly class Piece
      * @param float  $litres what it takes up
      * @param float  $place  0 (left) – 1 (right)
      * @param float  $row    0 (front) – 1 (back)
+     * @param bool   $fixed  glued, tied or weighed down
+     * @param bool   $soaked stood in water until it was proved sound
      */
     public function __construct(
         public string $id,
@@ -19,6 +21,8 @@ final readonly class Piece
         public float $litres,
         public float $place,
         public float $row,
+        public bool $fixed = false,
+        public bool $soaked = false,
     ) {
     }
 

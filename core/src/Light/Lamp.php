@@ -4,33 +4,52 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Light;
 
-/** A lamp over the tank, known by its lumens, and the hours it burns. */
+/** A lamp over the tank, known by its lumens, the hours it burns and how high it hangs. */
 final readonly class Lamp
 {
     /** lm per µmol s⁻¹ of white light-emitting diodes. M (67–75). */
     public const LUMENS_PER_MICROMOLE = 70.0;
+    /** m over the rim at which the share that lands is told. C: most lamps rest on the rim or hang a hand above it. */
+    public const USUAL_HEIGHT = 0.10;
 
     /**
      * @param float $lumens  luminous flux, lm
      * @param float $hours   per day, 0–24
-     * @param float $landing share of the light that lands on the water; J (0.5–0.8)
+     * @param float $landing share of the light that lands on the water where the lamp hangs 10 cm over the rim; J (0.5–0.8)
+     * @param float $height  m over the rim
      */
     public function __construct(
         public float $lumens,
         public float $hours,
         public float $landing = 0.6,
+        public float $height = self::USUAL_HEIGHT,
+        public Programme $programme = new Programme(),
     ) {
     }
 
     /** Mean PPFD on a water surface in m², µmol m⁻² s⁻¹. */
     public function atSurface(float $area): float
     {
-        return $this->lumens / self::LUMENS_PER_MICROMOLE * $this->landing / $area;
+        return $this->lumens / self::LUMENS_PER_MICROMOLE * $this->landed($area) / $area;
+    }
+
+    /** Share of the light that lands on a water surface in m²: less, the higher the lamp hangs. */
+    public function landed(float $area): float
+    {
+        return min(1.0, $this->landing * self::seen($area, $this->height) / self::seen($area, self::USUAL_HEIGHT));
     }
 
     /** Moles of photons per m² and day at a PPFD, for the lamp's hours. */
     public function dailyIntegral(float $photonFluxDensity): float
     {
         return $photonFluxDensity * 3600 * $this->hours / 1e6;
+    }
+
+    /** Share of a small flat source's light that falls on a disc of an area below it. P: Lambert (1760), Photometria: sin² of half the angle at which it sees the disc. */
+    private static function seen(float $area, float $height): float
+    {
+        $square = $area / \M_PI;
+
+        return $square / ($square + $height * $height);
     }
 }

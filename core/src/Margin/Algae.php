@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
+use Olvek\Core\Run\Alga;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
@@ -11,7 +12,7 @@ use Olvek\Core\Unit\Provenance;
 final class Algae implements Criterion
 {
     /** g dry of film per m² that one sees, and that covers leaves. J. */
-    private const FILM_WATCH = 2.5;
+    private const FILM_WATCH = Alga::SHOWS;
     private const FILM_ACT = 4.5;
     /** mg dry/L of green water that hides the back wall a little, and whole. J. */
     private const GREEN_ACT = 30.0;

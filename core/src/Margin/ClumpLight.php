@@ -9,6 +9,7 @@ use Olvek\Core\Light\WaterColumn;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Growth;
+use Olvek\Core\Run\Snapshot;
 
 /**
  * The light that reaches the bed and each clump on a day: floaters take first, then the tallest.
@@ -32,11 +33,31 @@ final readonly class ClumpLight
     ) {
     }
 
+    /** As planted, less what melts by a day. */
     public static function onDay(Plan $plan, float $day): self
     {
+        $masses = [];
+        foreach ($plan->clumps as $clump) {
+            $masses[$clump->id] = $clump->biomass() * Growth::shareAlive($clump->kind, $day);
+        }
+
+        return self::fall($plan, $masses, 1.0, WaterColumn::ATTENUATION);
+    }
+
+    /** As a run has it. */
+    public static function seen(Plan $plan, Snapshot $snapshot): self
+    {
+        $masses = array_combine(array_map(static fn (Clump $c): string => $c->id, $plan->clumps), $snapshot->clumps);
+
+        return self::fall($plan, $masses, $snapshot->lampShare, WaterColumn::ATTENUATION + WaterColumn::TANNIN * $snapshot->tannin + WaterColumn::GREEN * $snapshot->green);
+    }
+
+    /** @param array<string, float> $masses g dry by clump */
+    private static function fall(Plan $plan, array $masses, float $share, float $attenuation): self
+    {
         $area = $plan->surface();
-        $surface = $plan->lamp->atSurface($area);
-        $alive = static fn (Clump $c): float => $c->biomass() * Growth::shareAlive($c->kind, $day);
+        $surface = $plan->lamp->atSurface($area) * $share;
+        $alive = static fn (Clump $c): float => $masses[$c->id];
         $mat = 0.0;
         $light = [];
         $standing = [];
@@ -57,10 +78,10 @@ final readonly class ClumpLight
         $down = $surface * Canopy::underFloaters($cover);
         foreach ($standing as $index => $clump) {
             $leaves = Canopy::LEAF_AREA * $alive($clump) / $area;
-            $light[$clump->id] = Canopy::meanWithin($down * WaterColumn::transmission($plan->waterLine - $tops[$index]), $leaves);
+            $light[$clump->id] = Canopy::meanWithin($down * WaterColumn::transmission($plan->waterLine - $tops[$index], $attenuation), $leaves);
             $down *= Canopy::transmission($leaves);
         }
-        $water = WaterColumn::transmission($plan->waterLine - $bedTop);
+        $water = WaterColumn::transmission($plan->waterLine - $bedTop, $attenuation);
 
         return new self($light, $surface, $down * $water, $surface * $water, $cover);
     }

@@ -13,6 +13,7 @@ final readonly class Clump
      * @param string $id    unique among the plan's clumps
      * @param float  $place 0 (left) – 1 (right): middle of the clump along the front
      * @param float  $row   0 (front) – 1 (back): middle of the clump across it
+     * @param int    $day   on which it is planted, after filling
      */
     public function __construct(
         public string $id,
@@ -21,7 +22,18 @@ final readonly class Clump
         public float $place,
         public float $row = 0.5,
         public Planting $planting = Planting::Right,
+        public int $day = 0,
     ) {
+    }
+
+    public function withKind(Kind $kind): self
+    {
+        return new self($this->id, $kind, $this->pieces, $this->place, $this->row, $this->planting, $this->day);
+    }
+
+    public function withPieces(int $pieces): self
+    {
+        return new self($this->id, $this->kind, $pieces, $this->place, $this->row, $this->planting, $this->day);
     }
 
     /** g dry as planted. */

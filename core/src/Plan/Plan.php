@@ -31,6 +31,7 @@ final readonly class Plan
      * @param int         $feedFrom  day on which feeding starts
      * @param list<Piece> $pieces    stones and wood
      * @param SourceWater|null $topUp what evaporation is made up with; null for the water it was filled with
+     * @param list<Occasion> $occasions what is written into its days
      *
      * @throws InvalidPlan when a rule is broken; all broken rules are listed
      */
@@ -50,6 +51,8 @@ final readonly class Plan
         public Inoculum $inoculum,
         public array $pieces = [],
         public ?SourceWater $topUp = null,
+        public Preparation $preparation = new Preparation(),
+        public array $occasions = [],
     ) {
         $problems = Rules::broken($this);
         if ([] !== $problems) {
@@ -126,11 +129,11 @@ final readonly class Plan
     }
 
     /**
-     * Litres of free water: below the water line, above the bed, beside stones and wood. Pore water is not counted.
+     * Litres of free water: below the water line, above the bed and under its plate, beside stones and wood. Pore water is not counted.
      */
     public function netWater(): float
     {
-        return $this->vessel->volumeBelow($this->waterLine) - $this->bed->volume($this->vessel) - $this->displaced();
+        return $this->vessel->volumeBelow($this->waterLine) - $this->bed->volume($this->vessel) + $this->bed->voidVolume($this->vessel) - $this->displaced();
     }
 
     /** Litres that stones and wood take up. */
@@ -156,7 +159,11 @@ final readonly class Plan
     {
         $soil = $this->bed->soil;
 
-        return null === $soil ? 0.0 : $soil->front + ($soil->back - $soil->front) * $clump->row;
+        if (null === $soil || $clump->row * $this->vessel->width() < $this->bed->setback) {
+            return 0.0;
+        }
+
+        return $soil->front + ($soil->back - $soil->front) * $clump->row;
     }
 
     /** m² on which bacteria settle: the upper grains of the bed, the wetted walls, stones and wood. */

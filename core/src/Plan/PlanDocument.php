@@ -14,6 +14,7 @@ use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Aspect;
 use Olvek\Core\Light\Lamp;
+use Olvek\Core\Light\Programme;
 use Olvek\Core\Vessel\Shape;
 use Olvek\Core\Vessel\Vessel;
 use Olvek\Core\Water\SourceWater;
@@ -70,12 +71,14 @@ final readonly class PlanDocument
         $care = $root->child('care');
         $start = $root->child('start');
         $topUp = $root->optionalChild('topUp');
+        $leaves = $this->layer($bed->optionalChild('leaves'), Role::Soil);
         $parts = [
-            $root->text('name'), $vessel, $root->number('waterLine'), self::site($site), new Bed($soil, $cap, $this->doses($bed)),
-            new Lamp($light->number('lumens'), $light->number('hours'), $light->number('landing')),
+            $root->text('name'), $vessel, $root->number('waterLine'), self::site($site), new Bed($soil, $cap, $this->doses($bed), $leaves, $bed->numberOr('plate', 0.0), $bed->numberOr('core', 0.0), $bed->numberOr('setback', 0.0), $bed->truthOr('bagged', false)),
+            self::lamp($light),
             $this->clumps($root), self::water($water),
             $this->groups($root), new Feed($feeding->number('grams'), $feeding->number('protein')), $feeding->whole('fromDay'),
             new Care($care->number('changeShare'), $care->whole('changeEvery')), $start->choice('inoculum', Inoculum::class), $this->pieces($root), null === $topUp ? null : self::water($topUp),
+            self::preparation($root->optionalChild('preparation'), $start), $this->occasions($root),
         ];
         $root->finish();
 
@@ -94,17 +97,19 @@ final readonly class PlanDocument
             'site' => [
                 'temperature' => $plan->site->temperature, 'swing' => $plan->site->swing, 'filledOn' => $plan->site->filledOn, 'latitude' => $plan->site->latitude,
                 'aspect' => $plan->site->aspect->value, 'sky' => $plan->site->sky, 'lid' => $plan->site->lid, 'sealed' => $plan->site->sealed,
+                'bears' => $plan->site->bears, 'above' => $plan->site->above,
             ],
             'bed' => [
-                'soil' => self::layerData($plan->bed->soil), 'cap' => self::layerData($plan->bed->cap),
+                'soil' => self::layerData($plan->bed->soil), 'leaves' => self::layerData($plan->bed->leaves), 'cap' => self::layerData($plan->bed->cap),
+                'plate' => $plan->bed->plate, 'core' => $plan->bed->core, 'setback' => $plan->bed->setback, 'bagged' => $plan->bed->bagged,
                 'doses' => array_map(static fn (Dose $d): array => ['kind' => $d->amendment->id, 'grams' => $d->grams], $plan->bed->doses),
             ],
             'hardscape' => array_map(static fn (Piece $p): array => [
-                'id' => $p->id, 'kind' => $p->kind->id, 'litres' => $p->litres, 'place' => $p->place, 'row' => $p->row,
+                'id' => $p->id, 'kind' => $p->kind->id, 'litres' => $p->litres, 'place' => $p->place, 'row' => $p->row, 'fixed' => $p->fixed, 'soaked' => $p->soaked,
             ], $plan->pieces),
-            'light' => ['lumens' => $plan->lamp->lumens, 'hours' => $plan->lamp->hours, 'landing' => $plan->lamp->landing],
+            'light' => self::lampData($plan->lamp),
             'plants' => array_map(static fn (Clump $c): array => [
-                'id' => $c->id, 'kind' => $c->kind->id, 'pieces' => $c->pieces, 'place' => $c->place, 'row' => $c->row, 'planting' => $c->planting->value,
+                'id' => $c->id, 'kind' => $c->kind->id, 'pieces' => $c->pieces, 'place' => $c->place, 'row' => $c->row, 'planting' => $c->planting->value, 'day' => $c->day,
             ], $plan->clumps),
             'water' => self::waterData($plan->water),
             'topUp' => null === $plan->topUp ? null : self::waterData($plan->topUp),
@@ -113,7 +118,14 @@ final readonly class PlanDocument
             ], $plan->groups),
             'feeding' => ['grams' => $plan->feed->grams, 'protein' => $plan->feed->protein, 'fromDay' => $plan->feedFrom],
             'care' => ['changeShare' => $plan->care->changeShare, 'changeEvery' => $plan->care->changeEvery],
-            'start' => ['inoculum' => $plan->inoculum->value],
+            'start' => ['inoculum' => $plan->inoculum->value, 'way' => $plan->preparation->way->value],
+            'preparation' => [
+                'treatment' => $plan->preparation->treatment->value, 'filling' => $plan->preparation->filling->value,
+                'rinsed' => $plan->preparation->rinsed, 'sieved' => $plan->preparation->sieved,
+            ],
+            'events' => array_map(static fn (Occasion $o): array => [
+                'id' => $o->id, 'do' => $o->kind->value, 'day' => $o->day, ...(null === $o->clump ? [] : ['clump' => $o->clump]), ...$o->values,
+            ], $plan->occasions),
         ];
     }
 
@@ -131,7 +143,49 @@ final readonly class PlanDocument
     private static function site(DocumentReader $reader): Site
     {
         return new Site($reader->number('temperature'), $reader->numberOr('swing', 0.0), $reader->wholeOr('filledOn', 121), $reader->numberOr('latitude', 50.0),
-            $reader->choice('aspect', Aspect::class, Aspect::None->value), $reader->numberOr('sky', 0.2), $reader->truthOr('lid', false), $reader->truthOr('sealed', false));
+            $reader->choice('aspect', Aspect::class, Aspect::None->value), $reader->numberOr('sky', 0.2), $reader->truthOr('lid', false), $reader->truthOr('sealed', false),
+            $reader->numberOr('bears', 0.0), $reader->numberOr('above', 0.5));
+    }
+
+    private static function lamp(DocumentReader $light): Lamp
+    {
+        return new Lamp($light->number('lumens'), $light->number('hours'), $light->number('landing'), $light->numberOr('height', Lamp::USUAL_HEIGHT), new Programme(
+            $light->numberOr('on', 10.0), $light->numberOr('pause', 0.0), $light->wholeOr('allDay', 0), $light->numberOr('startShare', 1.0), $light->numberOr('stepShare', 0.0), $light->truthOr('held', true)));
+    }
+
+    /** @return array<string, mixed> */
+    private static function lampData(Lamp $lamp): array
+    {
+        return [
+            'lumens' => $lamp->lumens, 'hours' => $lamp->hours, 'landing' => $lamp->landing, 'height' => $lamp->height,
+            'on' => $lamp->programme->on, 'pause' => $lamp->programme->pause, 'allDay' => $lamp->programme->allDay,
+            'startShare' => $lamp->programme->startShare, 'stepShare' => $lamp->programme->stepShare, 'held' => $lamp->programme->held,
+        ];
+    }
+
+    private static function preparation(?DocumentReader $reader, DocumentReader $start): Preparation
+    {
+        $way = $start->choice('way', StartWay::class, StartWay::Undecided->value);
+
+        return null === $reader ? new Preparation(way: $way) : new Preparation(
+            $reader->choice('treatment', Treatment::class, Treatment::Undecided->value), $reader->choice('filling', Filling::class, Filling::Undecided->value),
+            $reader->truthOr('rinsed', false), $reader->truthOr('sieved', false), $way);
+    }
+
+    /** @return list<Occasion> */
+    private function occasions(DocumentReader $root): array
+    {
+        $occasions = [];
+        foreach ($root->itemsOrNone('events') as $item) {
+            $kind = $item->choice('do', OccasionKind::class);
+            $values = [];
+            foreach ($kind->values() as $name => [$usual]) {
+                $values[$name] = \is_int($usual) ? $item->whole($name) : $item->number($name);
+            }
+            $occasions[] = new Occasion($item->text('id'), $kind, $item->whole('day'), $values, $kind->ofClump() ? $item->text('clump') : null);
+        }
+
+        return $occasions;
     }
 
     private static function water(DocumentReader $reader): SourceWater
@@ -170,8 +224,10 @@ final readonly class PlanDocument
             $litres = $item->number('litres');
             $place = $item->number('place');
             $row = $item->number('row');
+            $fixed = $item->truthOr('fixed', false);
+            $soaked = $item->truthOr('soaked', false);
             if (null !== $kind) {
-                $pieces[] = new Piece($id, $kind, $litres, $place, $row);
+                $pieces[] = new Piece($id, $kind, $litres, $place, $row, $fixed, $soaked);
             }
         }
 
@@ -220,8 +276,9 @@ final readonly class PlanDocument
             $row = $item->numberOr('row', $kind?->zone->row() ?? 0.5);
             $planting = $item->choice('planting', Planting::class, Planting::Right->value);
             $id = $item->text('id');
+            $day = $item->wholeOr('day', 0);
             if (null !== $kind) {
-                $clumps[] = new Clump($id, $kind, $pieces, $place, $row, $planting);
+                $clumps[] = new Clump($id, $kind, $pieces, $place, $row, $planting, $day);
             }
         }
 

@@ -22,6 +22,8 @@ final class Rules
     private const LEAST_WATER = 0.02;
     /** Share of the room above the bed that stones and wood may fill. */
     private const MOST_DISPLACED = 0.5;
+    /** Share of a soil layer's room that bags may take up. */
+    private const MOST_CORE = 0.8;
 
     /** @var list<Problem> */
     private array $problems = [];
@@ -42,6 +44,7 @@ final class Rules
         $rules->plants();
         $rules->water();
         $rules->animals();
+        $rules->occasions();
 
         return $rules->problems;
     }
@@ -78,9 +81,12 @@ final class Rules
     {
         $bed = $this->plan->bed;
         $sound = true;
-        foreach (['soil' => $bed->soil, 'cap' => $bed->cap] as $name => $layer) {
+        foreach (['soil' => $bed->soil, 'leaves' => $bed->leaves, 'cap' => $bed->cap] as $name => $layer) {
             $sound = $this->layer($name, $layer) && $sound;
         }
+        $sound = $this->within('bed.plate', 'The room under the plate', $bed->plate, 0.0, 0.5, Dimension::Length) && $sound;
+        $sound = $this->within('bed.setback', 'The strip without soil', $bed->setback, 0.0, $this->plan->vessel->width(), Dimension::Length) && $sound;
+        $sound = $this->within('bed.core', 'The bags', $bed->core, 0.0, 2000.0, Dimension::Volume) && $sound;
         $rim = $this->plan->vessel->height();
         $line = $this->plan->waterLine;
         if (!is_finite($line) || $line <= 0 || $line > $rim + 1e-9) {
@@ -105,6 +111,10 @@ final class Rules
                     'Soil and cap together reach %s at the %s; the water line at %s must stand at least %s above them. Raise the water or make a layer thinner.',
                     self::length($u, $depth), $where, self::length($u, $line), self::length($u, self::LEAST_WATER)));
             }
+        }
+        $soil = $bed->soilRoom($this->plan->vessel);
+        if ($faults === \count($this->problems) && $bed->core > 0 && $bed->core > self::MOST_CORE * $soil) {
+            $this->add('bed.core', static fn (UnitSystem $u): string => \sprintf('The bags take up %s, but soil and bags together have only %s: at most four fifths of it can be bags.', $u->show(Dimension::Volume, $bed->core), $u->show(Dimension::Volume, $soil)));
         }
         foreach ($bed->doses as $dose) {
             $this->within('bed.doses.'.$dose->amendment->id, 'The dose', $dose->grams, 0.001, 50000.0, Dimension::Mass);
@@ -139,7 +149,9 @@ final class Rules
     {
         $bed = $this->plan->bed;
 
-        return ($bed->soil?->depth($side) ?? 0.0) > ($bed->cap?->depth($side) ?? 0.0) ? 'bed.soil' : 'bed.cap';
+        $depths = ['bed.soil' => $bed->soil?->depth($side) ?? 0.0, 'bed.leaves' => $bed->leaves?->depth($side) ?? 0.0, 'bed.cap' => $bed->cap?->depth($side) ?? 0.0];
+
+        return (string) array_search(max($depths), $depths, true);
     }
 
     private function layer(string $name, ?Layer $layer): bool
@@ -147,7 +159,11 @@ final class Rules
         if (null === $layer) {
             return true;
         }
-        $words = 'soil' === $name ? 'The soil' : 'The cap';
+        $words = match ($name) {
+            'soil' => 'The soil',
+            'leaves' => 'The leaf layer',
+            default => 'The cap',
+        };
         $front = $this->within("bed.$name.front", $words, $layer->front, 0.0, 2.0, Dimension::Length);
 
         return $this->within("bed.$name.back", $words, $layer->back, 0.0, 2.0, Dimension::Length) && $front;
@@ -157,7 +173,16 @@ final class Rules
     {
         $this->within('light.lumens', 'The lamp', $this->plan->lamp->lumens, 0.0, 200000.0, Dimension::LuminousFlux, 0);
         $this->within('light.hours', 'The light', $this->plan->lamp->hours, 0.0, 24.0, Dimension::Duration);
-        $this->within('light.landing', 'The share of light that lands on the water', $this->plan->lamp->landing, 0.05, 1.0, Dimension::Share, 0);
+        $lamp = $this->plan->lamp;
+        $this->within('light.landing', 'The share of light that lands on the water', $lamp->landing, 0.05, 1.0, Dimension::Share, 0);
+        $this->within('light.height', 'The lamp over the rim', $lamp->height, 0.0, 1.5, Dimension::Length);
+        $this->within('light.on', 'The hour at which the lamp goes on', $lamp->programme->on, 0.0, 24.0, Dimension::Duration);
+        $this->within('light.pause', 'The pause', $lamp->programme->pause, 0.0, max(0.0, 24.0 - $lamp->hours), Dimension::Duration);
+        if ($lamp->programme->allDay < 0 || $lamp->programme->allDay > 60) {
+            $this->add('light.allDay', 'Light day and night for 0 to 60 days.');
+        }
+        $this->within('light.startShare', 'The strength in the first week', $lamp->programme->startShare, 0.05, 1.0, Dimension::Share, 0);
+        $this->within('light.stepShare', 'The weekly step', $lamp->programme->stepShare, 0.0, 1.0, Dimension::Share, 0);
     }
 
     private function plants(): void
@@ -166,6 +191,9 @@ final class Rules
         foreach ($this->plan->clumps as $clump) {
             if ($clump->pieces < 1 || $clump->pieces > 5000) {
                 $this->add("plants.$clump->id.pieces", 'Plant from 1 to 5000 pieces, or remove the clump.');
+            }
+            if ($clump->day < 0 || $clump->day > 365) {
+                $this->add("plants.$clump->id.day", 'Plant on a day from 0 (filling) to 365.');
             }
             $this->within("plants.$clump->id.place", 'The place', $clump->place, 0.0, 1.0, Dimension::Count, 2);
             $this->within("plants.$clump->id.row", 'The place between front and back', $clump->row, 0.0, 1.0, Dimension::Count, 2);
@@ -204,6 +232,8 @@ final class Rules
         if ($site->filledOn < 1 || $site->filledOn > 365) {
             $this->add('site.filledOn', 'The day of filling is a day of the year, 1 (1 January) to 365.');
         }
+        $this->within('site.bears', 'What the support bears', 1000 * $site->bears, 0.0, 20e6, Dimension::Mass, 0);
+        $this->within('site.above', 'The room over the rim', $site->above, 0.0, 10.0, Dimension::Length);
         $this->within('site.latitude', 'The latitude', $site->latitude, -70.0, 70.0, Dimension::Count);
         $this->within('site.sky', 'The share of sky', $site->sky, 0.0, 1.0, Dimension::Share, 0);
     }
@@ -230,6 +260,28 @@ final class Rules
         $this->within('feeding.protein', 'The protein in the food', $feed->protein, 0.0, 0.8, Dimension::Share, 0);
         if ($this->plan->feedFrom < 0 || $this->plan->feedFrom > 1095) {
             $this->add('feeding.fromDay', 'Feeding starts on a day from 0 to 1095.');
+        }
+    }
+
+    private function occasions(): void
+    {
+        $this->ids('events', array_map(static fn (Occasion $o): string => $o->id, $this->plan->occasions), 60, 'entries in the days');
+        $clumps = array_column($this->plan->clumps, 'id');
+        foreach ($this->plan->occasions as $occasion) {
+            $path = "events.$occasion->id";
+            if ($occasion->day < 0 || $occasion->day > 1095) {
+                $this->add("$path.day", 'It happens on a day from 0 (filling) to 1095 (three years).');
+            }
+            foreach ($occasion->kind->values() as $name => [, $least, $most]) {
+                $value = (float) ($occasion->values[$name] ?? \NAN);
+                if (!is_finite($value) || $value < $least || $value > $most) {
+                    $field = Field::at("$path.$name");
+                    $this->add("$path.$name", static fn (UnitSystem $u): string => null === $field ? 'This is no number.' : \sprintf('This must be between %s and %s.', $field->say((float) $least, $u), $field->say((float) $most, $u)));
+                }
+            }
+            if (null !== $occasion->clump && !\in_array($occasion->clump, $clumps, true)) {
+                $this->add("$path.clump", 'The plan has no such clump.');
+            }
         }
     }
 

@@ -68,18 +68,18 @@ enum School: string
     public function edits(Plan $plan): array
     {
         return match ($this) {
-            self::ThinSoil => [...self::bed('bagged-topsoil 1', 2.5, 2.5, 'fine-gravel 1', 2.5, 2.5), ...self::start(Inoculum::Nothing), ...self::lit($plan, 8)],
-            self::HumusBed => [...self::humus($plan), ...self::start(Inoculum::Cuttings), ...self::lit($plan, 10)],
-            self::SunnySill => [...self::bed('coir 1, garden-compost 1, bagged-topsoil 1', 2.5, 2.5, 'coarse-sand 1', 5, 5), ...self::start(Inoculum::Nothing), 'site.aspect' => 'south', 'site.sky' => '25'],
-            self::SoilWithGravel => [...self::bed('bagged-topsoil 1, fine-gravel 1', 2.5, 4, 'coarse-sand 1', 2.5, 3.5), ...self::start(Inoculum::Bottled), ...self::lit($plan, 8), 'bed.doses.root-tab' => self::tabs($plan)],
-            self::DeepClay => [...self::bed('baked-clay 1, bagged-topsoil 1', 6.5, 7, 'seasoned-gravel 1', 6.5, 7), ...self::start(Inoculum::SeasonedBed), ...self::lit($plan, 8)],
-            self::HillBed => [...self::bed('bagged-topsoil 1', 4, 8, 'coarse-sand 1', 4, 8), ...self::start(Inoculum::Nothing), ...self::lit($plan, 8), 'bed.doses.gypsum' => '2 g', 'bed.doses.epsom-salt' => '1 g', 'bed.doses.potassium-sulphate' => '1 g'],
-            self::LeafSandwich => [...self::bed('potting-soil 3, fallen-leaves 1', 3, 4.5, 'coarse-sand 1', 6, 7), ...self::start(Inoculum::Nothing), ...self::lit($plan, 8)],
-            self::BaggedSoil => [...self::bed('bagged-topsoil 1, seasoned-gravel 1', 2.5, 2.5, 'fine-sand 1', 3, 3), ...self::start(Inoculum::SeasonedBed), ...self::lit($plan, 9)],
-            self::SlowSwamp => [...self::bed('garden-compost 1', 0.3, 0.5, 'coarse-sand 1', 3, 5), ...self::start(Inoculum::Cuttings), ...self::lit($plan, 8), ...([] === $plan->groups ? [] : ['feeding.grams' => '0'])],
-            self::LeanBed => ['bed.soil.material' => 'none', 'bed.cap.mix' => 'coarse-sand 1, fine-gravel 1', 'bed.cap.front' => '4 cm', 'bed.cap.back' => '6 cm', ...self::start(Inoculum::Sponge), ...self::lit($plan, 8)],
-            self::VoidPlate => [...self::bed('baked-clay 1, coarse-sand 1', 4, 5, 'coarse-sand 1', 3, 3), ...self::start(Inoculum::Nothing), ...self::lit($plan, 9), 'care.changeEvery' => '0'],
-            self::SealedJar => [...self::bed('bagged-topsoil 1', 0.5, 0.5, 'coarse-sand 1', 2, 2), ...self::start(Inoculum::Nothing), 'site.sealed' => 'yes'],
+            self::ThinSoil => [...self::bed('bagged-topsoil 1', 2.5, 2.5, 'fine-gravel 1', 2.5, 2.5), ...self::start(StartWay::Dosing), ...self::lit($plan, 8)],
+            self::HumusBed => [...self::humus($plan), ...self::start(StartWay::Plants), ...self::lit($plan, 10, 21)],
+            self::SunnySill => [...self::bed('coir 1, garden-compost 1, bagged-topsoil 1', 2.5, 2.5, 'coarse-sand 1', 5, 5), ...self::start(StartWay::Waiting), 'site.aspect' => 'south', 'site.sky' => '25'],
+            self::SoilWithGravel => [...self::bed('bagged-topsoil 1, fine-gravel 1', 2.5, 4, 'coarse-sand 1', 2.5, 3.5), ...self::start(StartWay::Bottled), ...self::lit($plan, 8), 'bed.doses.root-tab' => self::tabs($plan)],
+            self::DeepClay => [...self::bed('baked-clay 1, bagged-topsoil 1', 6.5, 7, 'seasoned-gravel 1', 6.5, 7), ...self::start(StartWay::Borrowed), 'start.inoculum' => Inoculum::SeasonedBed->value, ...self::lit($plan, 8)],
+            self::HillBed => [...self::bed('bagged-topsoil 1', 4, 8, 'coarse-sand 1', 4, 8), 'bed.core' => self::hill($plan), ...self::start(StartWay::Dosing), ...self::lit($plan, 8), 'bed.doses.gypsum' => '2 g', 'bed.doses.epsom-salt' => '1 g', 'bed.doses.potassium-sulphate' => '1 g'],
+            self::LeafSandwich => [...self::bed('potting-soil 1', 2.5, 4, 'coarse-sand 1', 6, 7), 'bed.leaves.mix' => 'fallen-leaves 1', 'bed.leaves.front' => '1.3 cm', 'bed.leaves.back' => '1.3 cm', ...self::start(StartWay::Plants), ...self::lit($plan, 8)],
+            self::BaggedSoil => [...self::bed('bagged-topsoil 1, seasoned-gravel 1', 2.5, 2.5, 'fine-sand 1', 3, 3), 'bed.bagged' => 'yes', ...self::start(StartWay::Bottled), 'start.inoculum' => Inoculum::SeasonedBed->value, ...self::lit($plan, 9)],
+            self::SlowSwamp => [...self::bed('garden-compost 1', 0.3, 0.5, 'coarse-sand 1', 3, 5), ...self::start(StartWay::Waiting), 'start.inoculum' => Inoculum::Cuttings->value, ...self::lit($plan, 8), ...([] === $plan->groups ? [] : ['feeding.grams' => '0'])],
+            self::LeanBed => ['bed.soil.material' => 'none', 'bed.cap.mix' => 'coarse-sand 1, fine-gravel 1', 'bed.cap.front' => '4 cm', 'bed.cap.back' => '6 cm', ...self::plain(), ...self::start(StartWay::Borrowed), ...self::lit($plan, 8)],
+            self::VoidPlate => [...self::bed('baked-clay 1, coarse-sand 1', 4, 5, 'coarse-sand 1', 3, 3), 'bed.plate' => '2 cm', ...self::start(StartWay::Waiting), ...self::lit($plan, 9), 'care.changeEvery' => '0'],
+            self::SealedJar => [...self::bed('bagged-topsoil 1', 0.5, 0.5, 'coarse-sand 1', 2, 2), ...self::start(StartWay::Waiting), 'site.sealed' => 'yes'],
         };
     }
 
@@ -103,21 +103,21 @@ enum School: string
     private static function bed(string $soil, float $soilFront, float $soilBack, string $cap, float $capFront, float $capBack): array
     {
         return [
-            'bed.soil.mix' => $soil, 'bed.soil.front' => "$soilFront cm", 'bed.soil.back' => "$soilBack cm",
+            ...self::plain(), 'bed.soil.mix' => $soil, 'bed.soil.front' => "$soilFront cm", 'bed.soil.back' => "$soilBack cm",
             'bed.cap.mix' => $cap, 'bed.cap.front' => "$capFront cm", 'bed.cap.back' => "$capBack cm",
         ];
     }
 
     /** @return array<string, string> */
-    private static function start(Inoculum $inoculum): array
+    private static function start(StartWay $way): array
     {
-        return ['start.inoculum' => $inoculum->value];
+        return ['start.way' => $way->value, ...(null === $way->inoculum() ? [] : ['start.inoculum' => $way->inoculum()->value])];
     }
 
     /** @return array<string, string> */
-    private static function lit(Plan $plan, float $hours): array
+    private static function lit(Plan $plan, float $hours, int $allDay = 0): array
     {
-        return $plan->lamp->lumens > 0 ? ['light.hours' => (string) $hours] : [];
+        return $plan->lamp->lumens > 0 ? ['light.hours' => (string) $hours, 'light.allDay' => (string) $allDay] : [];
     }
 
     /**
@@ -137,6 +137,22 @@ enum School: string
         $soil = $plan->floor() * $depth * 10;
 
         return [...self::bed('coir 2, garden-compost 1, garden-loam 1', $depth, $depth, 'coarse-sand 1', 2 * $depth, 2 * $depth), 'bed.doses.mineral-mix' => \sprintf('%.1f g', 20 * $soil)];
+    }
+
+    /**
+     * What another school may have left behind.
+     *
+     * @return array<string, string>
+     */
+    private static function plain(): array
+    {
+        return ['bed.leaves.material' => 'none', 'bed.plate' => '0', 'bed.core' => '0', 'bed.setback' => '0', 'bed.bagged' => 'no'];
+    }
+
+    /** Bags of lava for a seventh of the hill. J: a bag or two under its back. */
+    private static function hill(Plan $plan): string
+    {
+        return \sprintf('%.1f L', $plan->floor() * 60 / 7);
     }
 
     /** A tab for every 100 cm² of floor. */

@@ -21,6 +21,8 @@ final readonly class Site
      * @param float $sky         share (0–1) of the sky that lights the tank
      * @param bool  $lid         covered, so that little dries up and nothing jumps out
      * @param bool  $sealed      closed for good: no air, food or water goes in or out
+     * @param float $bears       kg that the support is known to bear; 0 where nobody knows
+     * @param float $above       m of free room over the rim
      */
     public function __construct(
         public float $temperature,
@@ -31,6 +33,8 @@ final readonly class Site
         public float $sky = 0.2,
         public bool $lid = false,
         public bool $sealed = false,
+        public float $bears = 0.0,
+        public float $above = 0.5,
     ) {
     }
 

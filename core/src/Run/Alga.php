@@ -7,6 +7,9 @@ namespace Olvek\Core\Run;
 /** The three ways in which algae live in a tank; their places in the state's lists. */
 enum Alga: int
 {
+    /** g dry of film per m² that one sees. J. */
+    public const SHOWS = 2.5;
+
     /** Film, dust and threads on glass, stones and leaves. */
     case Film = 0;
     /** Green water. */

@@ -87,7 +87,7 @@ final class BedDay
      */
     private static function sulphide(Facts $facts, float $carbon, float $appetite, float $burrowers): float
     {
-        $depth = $facts->plan->bed->meanDepth();
+        $depth = $facts->plan->bed->meanDepth() - $facts->plan->bed->plate;
         $perFloor = $carbon / 1000 / $facts->floor;
         $roots = $appetite / $facts->floor / self::WELL_ROOTED;
 

@@ -14,6 +14,8 @@ final class Conditions
     public float $lightHours;
     /** Factor on the lamp's strength. */
     public float $lightShare = 1.0;
+    /** Share of its strength to which the first weeks' programme has brought the lamp. */
+    public float $ramp;
     public float $food;
     public float $protein;
     /** Last day (exclusive) of a warm or cold spell, and its difference in °C. */
@@ -35,6 +37,7 @@ final class Conditions
         $this->change = PouredWater::of($plan->water, $plan->site->temperature);
         $this->topUp = null === $plan->topUp ? $this->change : PouredWater::of($plan->topUp, $plan->site->temperature);
         $this->lightHours = $plan->lamp->hours;
+        $this->ramp = $plan->lamp->programme->startShare;
         $this->food = $plan->feed->grams;
         $this->protein = $plan->feed->protein;
     }

@@ -15,6 +15,11 @@ final class Day
     /** Factor of growth and decay at this temperature against 25 °C. */
     public float $theta = 1.0;
     public float $lightHours = 8.0;
+    /** Hours of dark in the middle of them. */
+    public float $pause = 0.0;
+    /** Hours for which the lamp burns, and share of its full strength. */
+    public float $lampHours = 0.0;
+    public float $lampShare = 0.0;
     /** PPFD on the water, µmol/m²/s. */
     public float $surfaceLight = 0.0;
     public float $cover = 0.0;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
-use Olvek\Core\Bed\Bed;
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Material;
 use Olvek\Core\Bed\Mix;
@@ -56,15 +55,18 @@ final readonly class Ensemble
             $kind = $clump->kind;
             $varied = $kind->with($this->vary("$kind->id growth", $kind->growth, $n), $this->vary("$kind->id light", $kind->halfLight, $n),
                 $this->vary("$kind->id melt", $kind->melt, $n), $this->vary("$kind->id densest", $kind->densest, $n));
-            $plan = $plan->withClump(new Clump($clump->id, $varied, $clump->pieces, $clump->place, $clump->row, $clump->planting));
+            $plan = $plan->withClump($clump->withKind($varied));
         }
         $bed = $plan->bed;
 
-        return null === $bed->soil ? $plan : $plan->withBed(new Bed($this->layer($bed->soil, $n), $bed->cap, $bed->doses));
+        return null === $bed->soil && null === $bed->leaves ? $plan : $plan->withBed($bed->withContents($this->layer($bed->soil, $n), $this->layer($bed->leaves, $n)));
     }
 
-    private function layer(Layer $layer, int $n): Layer
+    private function layer(?Layer $layer, int $n): ?Layer
     {
+        if (null === $layer) {
+            return null;
+        }
         $parts = array_map(fn (array $part): array => [$this->material($part[0], $n), $part[1]], $layer->mix->parts);
 
         return new Layer(new Mix($parts), $layer->front, $layer->back);

@@ -96,7 +96,8 @@ final class PlantDay
             $fed = max(0.0, 1 - $p->leafNitrogenLeast / $quota) / (1 - $p->leafNitrogenLeast / $p->leafNitrogenMost);
             $growth = $kind->growth->value * $p->plantGrowth * $day->theta * $this->seat($i, $age - $s->plantedOn[$i]);
             $lit = $day->light[$i] / ($kind->halfLight->value + $day->light[$i]) * $dayLength;
-            $this->fed[$i] = $this->nitrogenFed[$i] = min(1.0, $fed);
+            // What has not been planted yet wants for nothing.
+            $this->fed[$i] = $this->nitrogenFed[$i] = $s->plantedMass[$i] > 0 ? min(1.0, $fed) : 1.0;
             $this->shortOf[$i] = 'nitrogen';
             $want[$i] = $growth * $lit * min(1.0, $fed) * max(0.0, 1 - $crowd[$i]) * $b;
             $most = 2 * $growth * $p->leafNitrogenMost * $b * $hunger;

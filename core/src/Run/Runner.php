@@ -8,6 +8,8 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Growth;
 use Olvek\Core\Run\Event\Dated;
 use Olvek\Core\Run\Event\Event;
+use Olvek\Core\Run\Event\Plant;
+use Olvek\Core\Run\Event\Planned;
 use Olvek\Core\Unit\Unit;
 
 /**
@@ -22,12 +24,15 @@ final class Runner
     private const ALL_TURNED = 50.0;
 
     private readonly Facts $facts;
+    /** @var list<Event> what the plan has written into its days */
+    private readonly array $planned;
     /** @var array<int, array{float, float}> */
     private array $suns = [];
 
     public function __construct(private readonly Plan $plan, Parameters $parameters = new Parameters())
     {
         $this->facts = new Facts($plan, $parameters);
+        $this->planned = Planned::events($plan);
     }
 
     /**
@@ -74,8 +79,8 @@ final class Runner
     private function live(int $n, State $state, Books $books, Conditions $conditions, array $events, DayLight $light, PlantDay $plants, AlgaeDay $algae, Vitality $vitality, int $hourSteps, ?\Closure $hourly = null, ?Tally $tally = null): Day
     {
         $facts = $this->facts;
-        $this->arrive($state, $books, $n);
-        foreach ($events as $event) {
+        $this->arrive($state, $conditions, $books, $n);
+        foreach ([...$this->planned, ...$events] as $event) {
             // Rules are the keeper's own doing: nobody there, nobody thins.
             if (($event instanceof Dated || $n >= $conditions->awayUntil) && $event->due($n, $state, $facts)) {
                 $event->happen($n, $state, $conditions, $facts, $books);
@@ -88,6 +93,9 @@ final class Runner
         $plants->dawn($state);
         $algae->dawn($state, $books);
         $tally?->mark('care', $state, null);
+        if ($n > 0 && 0 === $n % 7) {
+            $conditions->ramp = $this->plan->lamp->programme->next($conditions->ramp, $state->algae[Alga::Film->value] / $facts->litSurface > Alga::SHOWS);
+        }
         $day = $this->day($conditions, $n);
         $light->fall($state, $day, $plants->mean);
         WaterKeeping::evaporate($state, $facts, $day->celsius);
@@ -133,8 +141,13 @@ final class Runner
         return $this->facts;
     }
 
-    private function arrive(State $s, Books $books, int $n): void
+    private function arrive(State $s, Conditions $conditions, Books $books, int $n): void
     {
+        foreach ($this->plan->clumps as $i => $clump) {
+            if ($n > 0 && $clump->day === $n) {
+                (new Plant($n, $i, $clump->biomass()))->happen($n, $s, $conditions, $this->facts, $books);
+            }
+        }
         foreach ($this->plan->groups as $i => $group) {
             if ($group->day === $n) {
                 $grams = $group->biomass();
@@ -151,11 +164,21 @@ final class Runner
         $site = $this->plan->site;
         $day->celsius = $site->temperatureOn($n) + $conditions->warmer + ($n < $conditions->spellUntil ? $conditions->spell : 0.0);
         $day->theta = Growth::temperatureFactor($day->celsius);
-        $lamp = $n < $conditions->darkUntil ? 0.0 : $conditions->lightHours;
-        $photons = $this->facts->lampAtSurface * $conditions->lightShare * $lamp;
+        $programme = $this->plan->lamp->programme;
+        $lamp = match (true) {
+            $n < $conditions->darkUntil => 0.0,
+            $n < $programme->allDay => 24.0,
+            default => $conditions->lightHours,
+        };
+        $share = $conditions->lightShare * $conditions->ramp;
+        $photons = $this->facts->lampAtSurface * $share * $lamp;
+        $day->lampHours = $photons > 0 ? $lamp : 0.0;
+        $day->lampShare = $photons > 0 ? $share : 0.0;
         [$sun, $daylight] = $this->sun($n);
         // Lamp and sun together are spread evenly over the longer of their days.
-        $day->lightHours = max($photons > 0 ? $lamp : 0.0, $sun);
+        $day->lightHours = max($day->lampHours, $sun);
+        // Where the sun shines too, it fills a pause of the lamp.
+        $day->pause = 0.0 === $sun && $day->lampHours > 0 ? min($programme->pause, 24 - $day->lampHours) : 0.0;
         $day->surfaceLight = $day->lightHours > 0 ? ($photons + $daylight * 1e6 / 3600) / $day->lightHours : 0.0;
 
         return $day;
@@ -195,7 +218,7 @@ final class Runner
             'carbonateHardness' => Unit::MilliequivalentPerLitre->convertTo(Unit::GermanDegree, $s->alkalinity / $v), 'generalHardness' => $s->hardness / $v,
             'unionised' => $day->mostUnionised, 'tannin' => $s->tannin / $v, 'light' => $day->surfaceLight * $day->lightHours * 3600 / 1e6, 'greenWater' => 1000 * $s->algae[Alga::Drift->value] / $v, 'diatoms' => $s->algae[Alga::Diatom->value] / $facts->litSurface,
             'heads' => array_sum($s->heads), 'deaths' => $day->deaths, 'sulphide' => $day->sulphide, 'bubbles' => $day->bubbles, 'soilNitrogen' => $s->slowNitrogen + $s->flushNitrogen + $s->poreNitrogen, 'soilPotassium' => $s->soilPotassium, 'soilIron' => $s->soilIron,
-            'food' => $day->food, 'supply' => $day->ammoniaIn, 'taken' => $day->plantNitrogen, 'rooted' => $day->rooted, 'rootNeed' => $day->rootNeed, 'denitrified' => $day->denitrified, 'evaporated' => WaterKeeping::evaporation($facts, $day->celsius),
+            'lampHours' => $day->lampHours, 'lampShare' => $day->lampShare, 'food' => $day->food, 'supply' => $day->ammoniaIn, 'taken' => $day->plantNitrogen, 'rooted' => $day->rooted, 'rootNeed' => $day->rootNeed, 'denitrified' => $day->denitrified, 'evaporated' => WaterKeeping::evaporation($facts, $day->celsius),
             'leak' => $day->bedOut, 'plants' => array_sum($s->biomass), 'cover' => $day->cover, 'algae' => $s->algae[Alga::Film->value] / $facts->litSurface, 'animals' => array_sum($s->animals), 'mulm' => $s->mulmCarbon / 1000,
             'ammoniaOxidisers' => $s->ammoniaOxidisers / $facts->filmMost,
             'nitriteOxidisers' => $s->nitriteOxidisers / ($facts->filmMost * $facts->parameters->ammoniaOxidiserRate / $facts->parameters->nitriteOxidiserRate),

@@ -117,10 +117,11 @@ final class State
         $this->soilPotassium = $facts->soilPotassium;
         $this->soilIron = $facts->soilIron;
         foreach ($facts->plan->clumps as $clump) {
-            $this->biomass[] = $clump->biomass();
-            $this->leafNitrogen[] = $clump->biomass() * $parameters->leafNitrogenPlanted;
-            $this->plantedOn[] = 0.0;
-            $this->plantedMass[] = $clump->biomass();
+            $mass = 0 === $clump->day ? $clump->biomass() : 0.0;
+            $this->biomass[] = $mass;
+            $this->leafNitrogen[] = $mass * $parameters->leafNitrogenPlanted;
+            $this->plantedOn[] = (float) $clump->day;
+            $this->plantedMass[] = $mass;
         }
         $this->animals = $this->heads = array_fill(0, \count($facts->plan->groups), 0.0);
         $this->algae = self::FIRST_ALGAE;

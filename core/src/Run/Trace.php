@@ -16,7 +16,7 @@ final class Trace
         'phosphate' => 'mg P/L', 'potassium' => 'mg/L', 'iron' => 'mg/L', 'carbonateHardness' => '°dH', 'generalHardness' => '°dH',
         'unionised' => 'mg NH3-N/L, the day’s highest', 'tannin' => 'mg C/L', 'light' => 'mol/m²/d on the water', 'greenWater' => 'mg dry/L', 'diatoms' => 'g dry per m² of lit surface',
         'heads' => 'animals', 'deaths' => 'animals/d', 'sulphide' => 'index, 1 being a bed to worry about', 'bubbles' => 'mL/d', 'soilNitrogen' => 'mg N', 'soilPotassium' => 'mg', 'soilIron' => 'mg',
-        'food' => 'mg N/d', 'supply' => 'mg N/d reaching the water as ammonia', 'taken' => 'mg N/d by plants from the water', 'rooted' => 'mg N/d by roots from the bed', 'rootNeed' => 'mg N/d that roots would bring if leaves grew as light allows', 'denitrified' => 'mg N/d', 'evaporated' => 'L/d',
+        'lampHours' => 'h/d', 'lampShare' => 'share of the lamp’s full strength', 'food' => 'mg N/d', 'supply' => 'mg N/d reaching the water as ammonia', 'taken' => 'mg N/d by plants from the water', 'rooted' => 'mg N/d by roots from the bed', 'rootNeed' => 'mg N/d that roots would bring if leaves grew as light allows', 'denitrified' => 'mg N/d', 'evaporated' => 'L/d',
         'leak' => 'mg N/d into water and roots', 'plants' => 'g dry', 'cover' => 'share of the surface', 'algae' => 'g dry per m² of lit surface', 'animals' => 'g wet', 'mulm' => 'g C',
         'ammoniaOxidisers' => 'share of the mature film', 'nitriteOxidisers' => 'share of the mature film',
     ];
@@ -64,6 +64,15 @@ final class Trace
     public function days(): int
     {
         return \count($this->columns['day']);
+    }
+
+    /** What shows in the tank on a day; on the last where the run is shorter. */
+    public function on(int $day): Snapshot
+    {
+        $day = max(0, min($this->days() - 1, $day));
+        $of = fn (string $column): float => $this->columns[$column][$day];
+
+        return new Snapshot($day, array_values($this->clumps[$day]), array_values($this->heads[$day]), $of('cover'), $of('algae'), $of('diatoms'), $of('greenWater'), $of('tannin'), $of('lampHours'), $of('lampShare'));
     }
 
     /**

@@ -12,7 +12,7 @@ use Olvek\Core\Run\Event\TrimOvergrown;
 final class UsualCare
 {
     /** Shares of the surface at which floaters are thinned, and to which. */
-    private const FLOATERS_ABOVE = 0.6;
+    public const FLOATERS_ABOVE = 0.6;
     private const FLOATERS_TO = 0.3;
     /** Times the planted mass at which a clump is cut, and to which. */
     private const OVERGROWN = 2.5;

@@ -100,7 +100,6 @@ final class WaterHours
         $halfAmmonia = $p->halfAmmonia;
         $halfNitrite = $p->halfNitrite;
         $halfAlgae = $p->algaeHalfNitrogen;
-        $dark = 24.0 - $day->lightHours;
 
         $tan = $s->ammonia;
         $no2 = $s->nitrite;
@@ -125,16 +124,13 @@ final class WaterHours
         $fixAlgaeMost = $day->fixAlgae;
         $yieldA = $p->ammoniaOxidiserYield;
         $yieldN = $p->nitriteOxidiserYield;
-        $from = $dark / 2;
-        $to = 24.0 - $dark / 2;
+        $lights = self::lights($day, $steps, $dt);
         $busyDecay = (1 - self::DORMANT) * $decay;
         $idleDecay = self::DORMANT * $decay;
 
         for ($n = 0; $n < $steps; ++$n) {
             $ammoniaIn = $ammoniaNoon + $ammoniaStep * ($n + 0.5 - $steps / 2);
-            // The day begins at midnight; light is centred on noon, and an hour half lit counts half.
-            $hour = $n * $dt;
-            $lit = max(0.0, min($to, $hour + $dt) - max($from, $hour)) / $dt;
+            $lit = $lights[$n];
             $awake = 0.5 + 0.5 * $lit;
 
             if ($sealed && $headspace > 0) {
@@ -346,5 +342,18 @@ final class WaterHours
         $day->oxidisedSecond = $allSecond;
         $day->denitrified = $den;
         $day->meanCarbonDioxide = $potential > 0 ? $sumCo2 * $dt / $potential : 0.0;
+    }
+
+    /**
+     * Share of each step that is lit: the day begins at midnight, light is centred on noon, and an hour half lit counts half.
+     *
+     * @return list<float>
+     */
+    private static function lights(Day $day, int $steps, float $dt): array
+    {
+        $span = min(24.0, $day->lightHours + $day->pause);
+        $within = static fn (float $hour, float $length): float => max(0.0, min(12 + $length / 2, $hour + $dt) - max(12 - $length / 2, $hour));
+
+        return array_map(static fn (int $n): float => ($within($n * $dt, $span) - $within($n * $dt, $span - $day->lightHours)) / $dt, range(0, $steps - 1));
     }
 }

@@ -97,7 +97,7 @@ final readonly class LeastPlants implements Question
     private static function planted(Plan $bare, array $parts, int $share): Plan
     {
         foreach ($parts as [$clump, $pieces]) {
-            $bare = $bare->withClump(new Clump($clump->id, $clump->kind, max(1, min(5000, (int) round($pieces * $share / 100))), $clump->place, $clump->row, $clump->planting));
+            $bare = $bare->withClump($clump->withPieces(max(1, min(5000, (int) round($pieces * $share / 100)))));
         }
 
         return $bare;

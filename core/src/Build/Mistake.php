@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Build;
+
+/** Something in a plan that keepers come to regret, or that it still lacks. */
+final readonly class Mistake
+{
+    /**
+     * @param string                $stage where it is mended: vessel, bed, hardscape, light, plants, water, animals, start
+     * @param bool                  $lack  true where something is only undecided or missing yet
+     * @param array<string, string> $edits that would mend it, typed in metric units; none where that is the keeper's choice
+     * @param string                $mend  what those would do, for a button
+     */
+    public function __construct(public string $id, public string $stage, public string $words, public bool $lack = false, public array $edits = [], public string $mend = '')
+    {
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+/** How water is let in over a new bed. */
+enum Filling: string
+{
+    case Undecided = 'undecided';
+    case Plate = 'plate';
+    case Hose = 'hose';
+    case Pour = 'pour';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Undecided => 'not decided',
+            self::Plate => 'slowly over a plate or bag',
+            self::Hose => 'slowly through a thin hose',
+            self::Pour => 'poured in',
+        };
+    }
+}

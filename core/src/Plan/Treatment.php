@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+/** What is done to tap water before it goes in. */
+enum Treatment: string
+{
+    case Undecided = 'undecided';
+    case Dechlorinated = 'dechlorinated';
+    case Stood = 'stood';
+    case Unchlorinated = 'unchlorinated';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Undecided => 'not decided',
+            self::Dechlorinated => 'treated for chlorine and chloramine',
+            self::Stood => 'left to stand for a day',
+            self::Unchlorinated => 'has no chlorine: rain, spring or tank water',
+        };
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run;
+
+use Olvek\Core\Plan\Plan;
+
+/** What of a run shows in the tank on one day. */
+final readonly class Snapshot
+{
+    /** Share of its grown height at which a plant is set. J. */
+    private const SET_HEIGHT = 0.5;
+    /** A clump drawn or mapped spreads between these times the area that it was planted on. J. */
+    private const LEAST_SPREAD = 0.3;
+    private const MOST_SPREAD = 3.0;
+
+    /**
+     * @param list<float> $clumps     g dry of each clump
+     * @param list<float> $heads      of each group
+     * @param float       $cover      share of the surface under floaters
+     * @param float       $film       g dry of algae per m² of lit surface
+     * @param float       $brown      g dry of diatoms per m² of lit surface
+     * @param float       $green      mg dry/L of green water
+     * @param float       $tannin     mg C/L
+     * @param float       $lampHours  for which the lamp burns
+     * @param float       $lampShare  of its full strength
+     */
+    public function __construct(
+        public int $day,
+        public array $clumps,
+        public array $heads,
+        public float $cover,
+        public float $film,
+        public float $brown,
+        public float $green,
+        public float $tannin,
+        public float $lampHours,
+        public float $lampShare,
+    ) {
+    }
+
+    /** The tank as its plan has it, on no day of a run. */
+    public static function planned(Plan $plan): self
+    {
+        return new self(0, array_map(static fn ($c): float => $c->biomass(), $plan->clumps), array_map(static fn ($g): float => (float) $g->count, $plan->groups), 0.0, 0.0, 0.0, 0.0, 0.0, $plan->lamp->hours, 1.0);
+    }
+
+    /** Mass of a clump against what was planted. */
+    public function growth(Plan $plan, int $clump): float
+    {
+        return $this->clumps[$clump] / max(1e-9, $plan->clumps[$clump]->biomass());
+    }
+
+    /** m² that a clump covers: as it grows, it spreads as its mass to the two thirds. */
+    public function spread(Plan $plan, int $clump): float
+    {
+        $growth = $this->growth($plan, $clump);
+
+        return $growth <= 0 ? 0.0 : $plan->clumps[$clump]->area() * max(self::LEAST_SPREAD, min(self::MOST_SPREAD, $growth ** (2 / 3)));
+    }
+
+    /** m that a clump stands high: as it grows, as its mass to the third, up to its grown height. */
+    public function height(Plan $plan, int $clump): float
+    {
+        $growth = $this->growth($plan, $clump);
+
+        return $plan->clumps[$clump]->kind->height->value * min(1.0, self::SET_HEIGHT * $growth ** (1 / 3));
+    }
+}
