@@ -8,6 +8,8 @@ import { say } from './notice.js';
 import { tryHelps } from './helps.js';
 import './asks.js';
 import './keys.js';
+import { handles } from './handles.js';
+import { days } from './days.js';
 import { reckon, rest } from './sure.js';
 
 const form = document.querySelector('form[data-bench]');
@@ -46,14 +48,20 @@ const send = inTurn(async (url, options, sent = new Set()) => {
 function post(url, entries) {
     // The base is read when the request's turn comes, so that quick changes build on one another.
     return send(() => {
-        const body = new FormData();
-        for (const name of ['_token', 'base', 'day', 'bag', 'below']) {
-            body.set(name, form.elements[name].value);
-        }
+        const body = frame();
         entries.forEach(([name, value]) => body.set(name, value));
         return [url, { method: 'POST', body }, new Set(entries.map(([name]) => name))];
     });
 }
+
+/** The names that every request carries beside its edits. */
+const frame = () => {
+    const body = new FormData();
+    for (const name of ['_token', 'base', 'day', 'bag', 'below']) {
+        body.set(name, form.elements[name].value);
+    }
+    return body;
+};
 
 const lookUrl = () => `${look.action}?${new URLSearchParams(new FormData(look))}`;
 
@@ -129,4 +137,14 @@ const touched = (field) => (field.tagName === 'SELECT'
     ? field.value !== '' && [...field.options].some((option) => option.selected !== option.defaultSelected)
     : field.value !== field.defaultValue);
 [...form.elements].filter((field) => isOurs(field) && field.tagName !== 'BUTTON' && touched(field)).forEach((field) => post(form.action, [[field.name, field.value]]));
+
+const moveDay = days(form, look);
+handles({
+    base: look.action,
+    frame,
+    day: moveDay,
+    take: (edits) => post(form.action, Object.entries(edits).map(([place, typed]) => [`edits[${place}]`, typed])),
+    rest,
+    still: () => send(() => [lookUrl(), {}]),
+});
 document.documentElement.dataset.bench = 'ready';

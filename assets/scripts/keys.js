@@ -2,7 +2,7 @@
 
 const OFF = 'olvek.keys.off';
 const list = document.querySelector('[data-keys]');
-const stages = { v: 'vessel', b: 'bed', s: 'hardscape', l: 'light', p: 'plants', w: 'water', a: 'animals' };
+const stages = { v: 'vessel', b: 'bed', s: 'hardscape', l: 'light', p: 'plants', w: 'water', a: 'animals', o: 'start' };
 
 const open = (id) => {
     const stage = document.getElementById(id);
@@ -28,6 +28,9 @@ const doing = {
     '>': () => press('redo'),
     m: nextTrouble,
     y: below,
+    d: () => document.getElementById('h-day')?.focus(),
+    '.': () => document.querySelector('[data-day-play]')?.click(),
+    i: () => document.querySelector('#written > summary')?.click(),
 };
 
 if (list) {

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Account;
 
-use Olvek\Bench\Drawing\Section;
-use Olvek\Core\Margin\ClumpLight;
+use Olvek\Bench\Drawing\Elevation;
+use Olvek\Bench\Drawing\View;
 use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Run\Snapshot;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /** The tank that greets people: the demo's waiting hall, drawn from its plan like any other. */
@@ -16,10 +17,10 @@ final readonly class Picture
     {
     }
 
-    public function section(): Section
+    public function section(): View
     {
         $plan = $this->document->fromJson((string) file_get_contents($this->file));
 
-        return Section::thumbnail($plan, ClumpLight::onDay($plan, 60));
+        return Elevation::thumbnail($plan, Snapshot::planned($plan));
     }
 }

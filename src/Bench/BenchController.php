@@ -49,6 +49,29 @@ final class BenchController extends AbstractController
         return $this->travel($request, $tank, $keeper, $edits, fn (Tank $tank, int $base) => $this->road->edit($tank, $base, $edits, $keeper->units()));
     }
 
+    /** The tank on a day: drawings and year only. */
+    #[Route('/day', name: 'bench_day', methods: ['GET'])]
+    public function day(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        return $this->parts($request, $tank, $this->page->glance($tank, $keeper->units(), View::asked($request, $keeper->units())));
+    }
+
+    /** Judges a change while a hand is still at it; nothing is saved. */
+    #[Route('/try', name: 'bench_try', methods: ['POST'])]
+    public function try(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
+            return new JsonResponse(['message' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
+        try {
+            $plan = $this->road->tried($tank, self::texts($request->request->all('edits')), $keeper->units());
+        } catch (InvalidPlan $refused) {
+            return new JsonResponse(['message' => implode(' ', $refused->messages($keeper->units()))], Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
+
+        return $this->parts($request, $tank, $this->page->glance($tank, $keeper->units(), View::asked($request, $keeper->units()), $plan));
+    }
+
     #[Route('/undo', name: 'bench_undo', methods: ['POST'])]
     public function undo(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
@@ -106,6 +129,13 @@ final class BenchController extends AbstractController
         if (!self::wantsParts($request)) {
             return $this->render('bench/show.html.twig', ['tank' => $tank, 'parts' => $parts, 'notice' => $notice, 'view' => $view, 'errors' => $errors], new Response(status: $status));
         }
+
+        return $this->parts($request, $tank, $parts, $notice, $status);
+    }
+
+    /** @param array<string, string> $parts of which only those travel that the page does not have already */
+    private function parts(Request $request, Tank $tank, array $parts, ?string $notice = null, int $status = Response::HTTP_OK): JsonResponse
+    {
         $known = json_decode($request->headers->get('Olvek-Parts', '{}'), true);
         $fresh = array_filter($parts, static fn (string $html, string $name): bool => !\is_array($known) || ($known[$name] ?? '') !== BenchPage::fingerprint($html), \ARRAY_FILTER_USE_BOTH);
 

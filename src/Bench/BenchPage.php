@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
+use Olvek\Bench\Drawing\Elevation;
+use Olvek\Bench\Drawing\FloorPlan;
+use Olvek\Bench\Drawing\HoursStrip;
 use Olvek\Bench\Drawing\LedgerChart;
-use Olvek\Bench\Drawing\Section;
+use Olvek\Bench\Drawing\YearMarks;
 use Olvek\Core\Build\MaterialNeed;
 use Olvek\Core\Build\Quantities;
 use Olvek\Core\Margin\ClumpLight;
+use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Ledger;
+use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\UnitSystem;
@@ -24,6 +29,9 @@ use Twig\Environment;
  */
 final readonly class BenchPage
 {
+    /** Parts that are drawings of the tank. */
+    private const DRAWN = ['front', 'side', 'floor', 'hours'];
+
     public function __construct(
         private Environment $twig,
         private TankRepository $tanks,
@@ -46,15 +54,11 @@ final readonly class BenchPage
         $outcome = $this->outcomes->of($revision, $plan, $units);
         $quantities = Quantities::of($plan);
         $day = $view->day ?? $outcome->hardestDay;
-        $light = ClumpLight::onDay($plan, $day);
         $ledger = 'ledger' === $view->below ? Ledger::onDay($plan, $day) : null;
         $stages = $this->stages->of($plan, $quantities, $units, $typed, $errors);
         $shown = self::shown($stages);
         $context = [
-            'tank' => $tank, 'plan' => $plan, 'judgement' => $outcome, 'units' => $units, 'view' => $view,
-            'section' => Section::of($plan, $light, $units, $day),
-            'year' => $outcome->year,
-            'day' => $day,
+            ...$this->seen($tank, $plan, $outcome, $units, $day, $view),
             'chart' => null === $ledger ? null : LedgerChart::of($ledger),
             'differences' => $this->differences($tank, $revision, $outcome, $units),
             'words' => $revision->words,
@@ -63,9 +67,10 @@ final readonly class BenchPage
             'homeless' => array_diff_key($errors, $shown),
             'typed' => $typed,
             'take' => $this->take($quantities, $units, $view),
+            'written' => $this->stages->written($plan, $units, $day, $typed, $errors),
         ];
         $parts = [];
-        foreach (['head', 'verdict', 'section', 'margins', 'year', 'ledger', 'take'] as $name) {
+        foreach (['head', 'verdict', ...self::DRAWN, 'margins', 'year', 'written', 'ledger', 'take'] as $name) {
             $parts[$name] = $this->twig->render("bench/_$name.html.twig", $context);
         }
         foreach ($stages as $stage) {
@@ -73,6 +78,46 @@ final readonly class BenchPage
         }
 
         return $parts;
+    }
+
+    /**
+     * The tank on another day, or with a change that is only tried: drawings, year, verdict and margins; nothing that is typed into.
+     *
+     * @return array<string, string> HTML by part
+     */
+    public function glance(Tank $tank, UnitSystem $units, View $view, ?Plan $tried = null): array
+    {
+        $revision = $this->tanks->head($tank);
+        $plan = $tried ?? $this->road->plan($revision);
+        $saved = $this->outcomes->of($revision, null === $tried ? $plan : $this->road->plan($revision), $units);
+        $outcome = null === $tried ? $saved : Outcome::of(Judge::judge($tried, $units), $tried);
+        $context = $this->seen($tank, $plan, $outcome, $units, $view->day ?? $saved->hardestDay, $view);
+        $names = [...self::DRAWN, 'year'];
+        if (null !== $tried) {
+            $context += ['tried' => true, 'differences' => $outcome->differences($saved), 'words' => null, 'undoes' => null, 'homeless' => [], 'typed' => []];
+            $names = [...$names, 'verdict', 'margins'];
+        }
+        $parts = [];
+        foreach ($names as $name) {
+            $parts[$name] = $this->twig->render("bench/_$name.html.twig", $context);
+        }
+
+        return $parts;
+    }
+
+    /** @return array<string, mixed> what drawings, year, verdict and margins are rendered from */
+    private function seen(Tank $tank, Plan $plan, Outcome $outcome, UnitSystem $units, int $day, View $view): array
+    {
+        $snapshot = $outcome->album->on($day);
+
+        return [
+            'tank' => $tank, 'plan' => $plan, 'judgement' => $outcome, 'units' => $units, 'view' => $view, 'day' => $snapshot->day,
+            'drawings' => [
+                'front' => Elevation::front($plan, $snapshot, ClumpLight::seen($plan, $snapshot), $units), 'side' => Elevation::side($plan, $snapshot, $units),
+                'floor' => FloorPlan::of($plan, $snapshot, $units), 'hours' => HoursStrip::of($plan, $snapshot, $units),
+            ],
+            'year' => $outcome->year, 'marks' => YearMarks::of($plan, $outcome->year, $units), 'hardest' => $outcome->hardestDay,
+        ];
     }
 
     /**

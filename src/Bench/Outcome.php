@@ -5,22 +5,24 @@ declare(strict_types=1);
 namespace Olvek\Bench;
 
 use Olvek\Bench\Drawing\YearChart;
+use Olvek\Core\Margin\Gate;
 use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\Spread;
 use Olvek\Core\Margin\State;
+use Olvek\Core\Plan\Plan;
 
 /** What of a judgement the Bench shows, small enough to be kept. */
 final readonly class Outcome
 {
     /** @param non-empty-list<Margin> $margins */
-    private function __construct(public State $state, public string $verdict, public array $margins, public int $hardestDay, public YearChart $year)
+    private function __construct(public State $state, public string $verdict, public array $margins, public int $hardestDay, public YearChart $year, public Album $album)
     {
     }
 
-    public static function of(Judgement $judgement): self
+    public static function of(Judgement $judgement, Plan $plan): self
     {
-        return new self($judgement->state, $judgement->verdict, $judgement->margins, $judgement->hardestDay(), YearChart::of($judgement->trace));
+        return new self($judgement->state, $judgement->verdict, $judgement->margins, $judgement->hardestDay(), YearChart::of($judgement->trace, Gate::of($plan, $judgement->trace)), Album::of($judgement->trace));
     }
 
     /** More than these are not read. */
@@ -60,7 +62,7 @@ final readonly class Outcome
     /** @param array<string, Spread> $spreads by margin */
     public function withSpreads(array $spreads): self
     {
-        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => isset($spreads[$m->id]) ? $m->withSpread($spreads[$m->id]) : $m, $this->margins), $this->hardestDay, $this->year);
+        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => isset($spreads[$m->id]) ? $m->withSpread($spreads[$m->id]) : $m, $this->margins), $this->hardestDay, $this->year, $this->album);
     }
 
     /** True once it is known how sure the margins are. */

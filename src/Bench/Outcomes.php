@@ -33,7 +33,7 @@ final readonly class Outcomes
 
     public function of(Revision $revision, Plan $plan, UnitSystem $units): Outcome
     {
-        $outcome = $this->kept("outcome.$units->value", $revision, static fn (): Outcome => Outcome::of(Judge::judge($plan, $units)));
+        $outcome = $this->kept("outcome.$units->value", $revision, static fn (): Outcome => Outcome::of(Judge::judge($plan, $units), $plan));
         $spreads = $this->cache->getItem($this->key('spreads', $revision))->get();
 
         return \is_array($spreads) ? $outcome->withSpreads($spreads) : $outcome;

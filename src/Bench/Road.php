@@ -65,6 +65,18 @@ final readonly class Road
         }
     }
 
+    /**
+     * The plan that edits would make of what stands; nothing is saved.
+     *
+     * @param array<string, string> $edits typed text by place
+     *
+     * @throws InvalidPlan
+     */
+    public function tried(Tank $tank, array $edits, UnitSystem $units): Plan
+    {
+        return $this->editor->apply($this->plan($this->tanks->head($tank)), $edits, $units)->plan;
+    }
+
     /** @throws StaleEdit */
     public function undo(Tank $tank, int $base): void
     {

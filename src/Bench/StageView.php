@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
+use Olvek\Core\Build\Mistake;
+
 /** One stage of the rail, in working order. */
 final readonly class StageView
 {
@@ -16,6 +18,8 @@ final readonly class StageView
      * @param string                $caution the caution that applies here
      * @param list<Ask>             $asks    what may be asked the other way round
      * @param list<Ask>             $schools recipes that may be looked at
+     * @param string                $reasons why it is done so, as its school says
+     * @param list<Mistake>         $mistakes what keepers would regret here, and what is still open
      */
     public function __construct(
         public string $id,
@@ -28,7 +32,21 @@ final readonly class StageView
         public string $caution = '',
         public array $asks = [],
         public array $schools = [],
+        public string $reasons = '',
+        public array $mistakes = [],
     ) {
+    }
+
+    /** @param list<Mistake> $mistakes */
+    public function with(array $mistakes): self
+    {
+        return new self($this->id, $this->name, $this->stratum, $this->decided, $this->lines, $this->rows, $this->add, $this->caution, $this->asks, $this->schools, $this->reasons, $mistakes);
+    }
+
+    /** How many regrets are in it, beside what is only undecided. */
+    public function regrets(): int
+    {
+        return \count(array_filter($this->mistakes, static fn (Mistake $m): bool => !$m->lack));
     }
 
     public function faulty(): bool

@@ -68,7 +68,7 @@ final class WhyController extends AbstractController
         try {
             $edited = $this->editor->apply($plan, $recipe->edits($plan), UnitSystem::Metric);
             $words = $edited->words;
-            $then = Outcome::of(Judge::judge($edited->plan, $keeper->units()));
+            $then = Outcome::of(Judge::judge($edited->plan, $keeper->units()), $edited->plan);
         } catch (InvalidPlan $broken) {
             $refused = array_values($broken->messages($keeper->units()));
         }

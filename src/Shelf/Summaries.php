@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Shelf;
 
-use Olvek\Bench\Drawing\Section;
+use Olvek\Bench\Drawing\Elevation;
 use Olvek\Bench\Outcomes;
 use Olvek\Bench\Road;
 use Olvek\Core\Build\Quantities;
-use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
@@ -19,6 +18,9 @@ use Twig\Environment;
 /** Tanks at a glance, kept per revision: a shelf of two hundred is not judged anew at every visit. */
 final readonly class Summaries
 {
+    /** Day on which a tank is shown: grown in. */
+    private const GROWN = 60;
+
     public function __construct(
         private CacheInterface $cache,
         private Road $road,
@@ -37,7 +39,7 @@ final readonly class Summaries
             $plan = $this->road->plan($revision);
             $outcome = $this->outcomes->of($revision, $plan, $units);
             $drawing = $this->twig->render('shelf/_thumbnail.html.twig', [
-                'section' => Section::thumbnail($plan, ClumpLight::onDay($plan, 60)), 'clip' => 'clip-'.$revision->tank->id()->toBase58(),
+                'section' => Elevation::thumbnail($plan, $outcome->album->on(self::GROWN)), 'clip' => 'clip-'.$revision->tank->id()->toBase58(),
             ]);
 
             $side = static fn (float $metres): string => Decimal::trimmed($units->length()->fromBase($metres), 0);

@@ -12,7 +12,7 @@ use Olvek\Core\Unit\Provenance;
 final class Nitrite implements Criterion
 {
     /** mg N/L. M (chloride in the water makes fish bear more). */
-    private const WATCH = 0.1;
+    public const WATCH = 0.1;
     public const ACT = 0.3;
 
     public static function margin(Outlook $outlook): Margin

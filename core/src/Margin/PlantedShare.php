@@ -14,10 +14,12 @@ final class PlantedShare implements Criterion
 {
     private const LEAST = 0.4;
     private const GOOD = 0.5;
+    /** Days within which what is planted counts as planted at the start. C: sensitive kinds follow after a week or two. */
+    private const SOON = 14;
 
     public static function of(Plan $plan): float
     {
-        $planted = array_sum(array_map(static fn (Clump $c): float => $c->kind->role->coversFloor() ? $c->area() : 0.0, $plan->clumps));
+        $planted = array_sum(array_map(static fn (Clump $c): float => $c->kind->role->coversFloor() && $c->day <= self::SOON ? $c->area() : 0.0, $plan->clumps));
 
         return min(1.0, $planted / $plan->floor());
     }
@@ -29,7 +31,7 @@ final class PlantedShare implements Criterion
         $percent = Decimal::trimmed($share * 100, 0)."\u{202F}%";
         $terms = [];
         foreach ($plan->clumps as $clump) {
-            if ($clump->kind->role->coversFloor()) {
+            if ($clump->kind->role->coversFloor() && $clump->day <= self::SOON) {
                 $terms[] = new Term(\sprintf('%d × %s', $clump->pieces, $clump->kind->common), Decimal::trimmed($clump->area() * 1e4, 0).' cm²', $clump->kind->spread->provenance);
             }
         }

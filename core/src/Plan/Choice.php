@@ -18,7 +18,7 @@ final readonly class Choice
     public static function at(string $path): ?self
     {
         return match (preg_replace('/^(plants|hardscape)\.[a-z0-9-]{1,31}\./', '$1.*.', $path)) {
-            'site.aspect' => self::of('daylight', Aspect::class),
+            'site.aspect' => self::of('daylight from', Aspect::class),
             'site.lid' => self::truth('lid', 'a lid', 'open'),
             'site.sealed' => self::truth('closed for good', 'sealed', 'no'),
             'bed.bagged' => self::truth('soil in bags', 'tied into mesh bags', 'loose'),
@@ -50,7 +50,7 @@ final readonly class Choice
     public function read(string $typed): string|bool
     {
         if (!isset($this->options[$typed])) {
-            throw new RefusedEdit($this->truth ? 'Choose yes or no.' : 'Choose one from the list.');
+            throw new RefusedEdit($this->truth ? 'Choose yes or no.' : "Choose from the list: $this->label.");
         }
 
         return $this->truth ? 'yes' === $typed : $typed;

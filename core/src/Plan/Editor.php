@@ -95,6 +95,7 @@ final readonly class Editor
         foreach ($school->edits($this->document->fromArray($draft->data)) as $place => $text) {
             $this->edit($draft, $place, $text, UnitSystem::Metric);
         }
+        $draft->put(['school'], $school->value, '', '');
 
         return $before === $draft->data ? null : 'school: '.$school->words();
     }

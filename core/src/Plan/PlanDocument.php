@@ -78,7 +78,7 @@ final readonly class PlanDocument
             $this->clumps($root), self::water($water),
             $this->groups($root), new Feed($feeding->number('grams'), $feeding->number('protein')), $feeding->whole('fromDay'),
             new Care($care->number('changeShare'), $care->whole('changeEvery')), $start->choice('inoculum', Inoculum::class), $this->pieces($root), null === $topUp ? null : self::water($topUp),
-            self::preparation($root->optionalChild('preparation'), $start), $this->occasions($root),
+            self::preparation($root, $start), $this->occasions($root),
         ];
         $root->finish();
 
@@ -119,6 +119,7 @@ final readonly class PlanDocument
             'feeding' => ['grams' => $plan->feed->grams, 'protein' => $plan->feed->protein, 'fromDay' => $plan->feedFrom],
             'care' => ['changeShare' => $plan->care->changeShare, 'changeEvery' => $plan->care->changeEvery],
             'start' => ['inoculum' => $plan->inoculum->value, 'way' => $plan->preparation->way->value],
+            'school' => $plan->preparation->school?->value,
             'preparation' => [
                 'treatment' => $plan->preparation->treatment->value, 'filling' => $plan->preparation->filling->value,
                 'rinsed' => $plan->preparation->rinsed, 'sieved' => $plan->preparation->sieved,
@@ -163,13 +164,15 @@ final readonly class PlanDocument
         ];
     }
 
-    private static function preparation(?DocumentReader $reader, DocumentReader $start): Preparation
+    private static function preparation(DocumentReader $root, DocumentReader $start): Preparation
     {
+        $reader = $root->optionalChild('preparation');
+        $school = '' === $root->textOr('school', '') ? null : $root->choice('school', School::class);
         $way = $start->choice('way', StartWay::class, StartWay::Undecided->value);
 
-        return null === $reader ? new Preparation(way: $way) : new Preparation(
+        return null === $reader ? new Preparation(way: $way, school: $school) : new Preparation(
             $reader->choice('treatment', Treatment::class, Treatment::Undecided->value), $reader->choice('filling', Filling::class, Filling::Undecided->value),
-            $reader->truthOr('rinsed', false), $reader->truthOr('sieved', false), $way);
+            $reader->truthOr('rinsed', false), $reader->truthOr('sieved', false), $way, $school);
     }
 
     /** @return list<Occasion> */

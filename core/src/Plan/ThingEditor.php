@@ -195,14 +195,16 @@ final readonly class ThingEditor
 
     private function addOccasion(Draft $draft, string $what): string
     {
-        $kind = OccasionKind::tryFrom($what) ?? throw new RefusedEdit('Choose from the list what is to happen.');
+        // With or without the day: "change 42".
+        [$word, $day] = [...explode(' ', $what, 2), (string) self::USUAL_DAY];
+        $kind = OccasionKind::tryFrom($word) ?? throw new RefusedEdit('Choose from the list what is to happen.');
         $occasions = Draft::records($draft->data['events']);
         $clumps = Draft::records($draft->data['plants']);
         if ($kind->ofClump() && [] === $clumps) {
             throw new RefusedEdit('There is nothing to trim yet: add plants first.');
         }
         $occasions[] = [
-            'id' => self::freeId($occasions, 'e'), 'do' => $kind->value, 'day' => self::USUAL_DAY,
+            'id' => self::freeId($occasions, 'e'), 'do' => $kind->value, 'day' => ctype_digit($day) ? (int) substr($day, 0, 5) : self::USUAL_DAY,
             ...($kind->ofClump() ? ['clump' => $clumps[0]['id']] : []), ...array_map(static fn (array $v): float|int => $v[0], $kind->values()),
         ];
         $draft->data['events'] = $occasions;

@@ -41,7 +41,7 @@ final class RulesTest extends TestCase
         yield 'a swing that freezes' => [['site.swing' => '20', 'site.temperature' => '12 °C'], 'site.swing', 'would go from'];
         yield 'beyond the pole' => [['site.latitude' => '95'], 'site.latitude', 'between'];
         yield 'the day after New Year’s Eve' => [['site.filledOn' => '366'], 'site.filledOn', '1 (1 January) to 365'];
-        yield 'a sky of its own' => [['site.aspect' => 'down'], 'site.aspect', 'Choose which sky'];
+        yield 'a sky of its own' => [['site.aspect' => 'down'], 'site.aspect', 'daylight from'];
         yield 'half a lid' => [['site.lid' => 'perhaps'], 'site.lid', 'yes or no'];
         yield 'unknown stone' => [['hardscape.add' => 'kryptonite'], 'hardscape.add', 'Choose a stone'];
         yield 'more stone than room' => [['hardscape.add' => 'granite', 'hardscape.h1.litres' => '40 L'], 'hardscape.h1.litres', 'more than half'];
@@ -52,7 +52,7 @@ final class RulesTest extends TestCase
         yield 'a mix in no words' => [['bed.soil.mix' => 'coir and peat'], 'bed.soil.mix', 'coir 2, garden-compost 1'];
         yield 'soil mixed into a cap' => [['bed.cap.mix' => 'coir 1'], 'bed.cap.mix', 'Choose a cap'];
         yield 'a school of thought' => [['school' => 'stoics'], 'school', 'Choose a school'];
-        yield 'upside down' => [['plants.c1.planting' => 'upside-down'], 'plants.c1.planting', 'how the clump is set'];
+        yield 'upside down' => [['plants.c1.planting' => 'upside-down'], 'plants.c1.planting', 'from the list: set'];
         yield 'many of what is none' => [['plants.add.plastic-palm' => '3'], 'plants.add.plastic-palm', 'Choose a plant'];
         yield 'so many that it bursts' => [['animals.add.betta-splendens' => 'lots'], 'animals.add.betta-splendens', 'not a number'];
         yield 'a sealed jar that is fed' => [['site.sealed' => 'yes', 'feeding.grams' => '0.1'], 'feeding.grams', 'never opened to feed'];

@@ -60,7 +60,7 @@ final class Elevation
 
     public static function front(Plan $plan, Snapshot $day, ClumpLight $light, UnitSystem $units): View
     {
-        $drawing = new self($plan, $day, $units, false, false, 600, 348, 74, 74, 40);
+        $drawing = new self($plan, $day, $units, false, false, 600, 316, 74, 74, 38);
         $drawing->draw();
         $drawing->frontMeasures($light);
         $drawing->frontHandles();
@@ -70,7 +70,7 @@ final class Elevation
 
     public static function side(Plan $plan, Snapshot $day, UnitSystem $units): View
     {
-        $drawing = new self($plan, $day, $units, true, false, 356, 168, 84, 84, 30);
+        $drawing = new self($plan, $day, $units, true, false, 356, 152, 84, 84, 30);
         $drawing->draw();
         $drawing->sideMeasures();
         $drawing->sideHandles();
@@ -92,7 +92,8 @@ final class Elevation
     {
         $air = [] !== array_filter($this->plan->clumps, static fn (Clump $c): bool => \in_array($c->kind->role, [Role::Marsh, Role::HousePlant], true)) ? 0.3 * $this->plan->vessel->height() : 0.0;
 
-        return max(0.02, $air, $this->hasLamp() ? $this->plan->lamp->height + 0.05 * $this->plan->vessel->height() : 0.0);
+        // Room to move the lamp in, so that the scale stays while it is moved.
+        return max(0.02, $air, $this->hasLamp() ? max(0.13, 0.3 * $this->plan->vessel->height(), $this->plan->lamp->height + 0.03) : 0.0);
     }
 
     private function hasLamp(): bool
@@ -459,7 +460,7 @@ final class Elevation
         $half = UnitSystem::Us === $this->units ? 0.25 : 0.5;
         $this->view->handles[] = Handle::on('waterLine', 'water line', 'grip', 'y', $frame->x($plan->vessel->length() / 2 + $this->profile->at($plan->waterLine) / 2), $frame->y($plan->waterLine), $plan->waterLine, $plan->bed->meanDepth() + 0.02, $rim, -$scale, $half, $this->units);
         if ($this->hasLamp()) {
-            $this->view->handles[] = Handle::on('light.height', 'lamp over the rim', 'grip', 'y', $frame->x($plan->vessel->length() * 0.88) + 12, $frame->y($rim + $plan->lamp->height) - 3, $plan->lamp->height, 0.0, 1.0, -$scale, 2 * $half, $this->units);
+            $this->view->handles[] = Handle::on('light.height', 'lamp over the rim', 'grip', 'y', $frame->x($plan->vessel->length() * 0.88) + 12, $frame->y($rim + $plan->lamp->height) - 3, $plan->lamp->height, 0.0, $this->headroom() - 0.03, -$scale, 2 * $half, $this->units);
         }
         foreach ($plan->clumps as $clump) {
             $this->view->handles[] = Handle::on("plants.$clump->id.place", $clump->kind->common.', along the front', 'peg', 'x', $frame->x($clump->place * $this->profile->width), $frame->floor - 8, $clump->place, 0.0, 1.0, $this->profile->width * $scale, 1.0, $this->units);

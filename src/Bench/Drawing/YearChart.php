@@ -6,6 +6,7 @@ namespace Olvek\Bench\Drawing;
 
 use Olvek\Core\Margin\Ammonia;
 use Olvek\Core\Margin\DawnOxygen;
+use Olvek\Core\Margin\Gate;
 use Olvek\Core\Margin\Nitrate;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Unit\Decimal;
@@ -15,24 +16,36 @@ use Olvek\Core\Unit\Ion;
 final readonly class YearChart
 {
     public const WIDTH = 920.0;
-    public const HEIGHT = 190.0;
+    public const HEIGHT = 204.0;
     private const LEFT = 104.0;
     private const RIGHT = 210.0;
-    private const STRIP = 38.0;
+    private const STRIP = 36.0;
     private const GAP = 6.0;
-    private const TOP = 4.0;
+    private const TOP = 26.0;
     /** Algae weigh little; their line is drawn this much taller than it is. */
     private const ALGAE_DRAWN = 10.0;
 
     /**
      * @param list<Band> $bands
      * @param list<array{x: float, words: string}> $months
+     * @param list<array{x: float, day: int, words: string}> $gates days from which the next step may be taken, or had to wait
      */
-    private function __construct(public array $bands, public array $months, public float $left, public float $right, public float $foot)
+    private function __construct(public array $bands, public array $months, public float $left, public float $right, public float $foot, public int $days, public array $gates)
     {
     }
 
-    public static function of(Trace $trace): self
+    public function x(int $day): float
+    {
+        return self::LEFT + (self::WIDTH - self::LEFT - self::RIGHT) * min($day, $this->days - 1) / max(1, $this->days - 1);
+    }
+
+    public function top(): float
+    {
+        return self::TOP;
+    }
+
+    /** @param list<Gate> $gates */
+    public static function of(Trace $trace, array $gates = []): self
     {
         $days = $trace->days();
         $x = static fn (int $day): float => self::LEFT + (self::WIDTH - self::LEFT - self::RIGHT) * $day / max(1, $days - 1);
@@ -54,7 +67,8 @@ final readonly class YearChart
             $months[] = ['x' => $x((int) round($month * 30.4)), 'words' => 0 === $month ? 'filled' : "month $month"];
         }
 
-        return new self($bands, $months, self::LEFT, self::WIDTH - self::RIGHT, self::TOP + 4 * (self::STRIP + self::GAP) - self::GAP);
+        return new self($bands, $months, self::LEFT, self::WIDTH - self::RIGHT, self::TOP + 4 * (self::STRIP + self::GAP) - self::GAP, $days,
+            array_map(static fn (Gate $g): array => ['x' => $x($g->day), 'day' => $g->day, 'words' => $g->words], $gates));
     }
 
     /**

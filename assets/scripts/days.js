@@ -1,0 +1,79 @@
+/** The day cursor: shows the tank as the run has it on a day; plays through the year, a few days a step, until it is stopped. */
+import { swap, fingerprints } from './parts.js';
+
+/** Days a step while playing, and ms between steps; fewer steps where motion is to be reduced. */
+const STRIDE = 3;
+const PACE = matchMedia('(prefers-reduced-motion: reduce)').matches ? 1200 : 90;
+
+/** @returns a function that shows a day */
+export function days(form, look) {
+    let wanted = null;
+    let busy = false;
+    let playing = null;
+    const year = () => document.querySelector('[data-year]');
+    const shown = () => Number(document.getElementById('h-day').getAttribute('aria-valuenow'));
+
+    async function fetchDay() {
+        if (busy || wanted === null) {
+            return;
+        }
+        busy = true;
+        const day = wanted;
+        wanted = null;
+        try {
+            form.elements.day.value = day;
+            const asked = new URLSearchParams(new FormData(look));
+            asked.set('day', day);
+            const response = await fetch(`${look.action}/day?${asked}`, { headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) }, credentials: 'same-origin' });
+            const answer = await response.json();
+            if (answer.parts && wanted === null) {
+                swap(answer.parts, new Set());
+                history.replaceState(null, '', `${look.action}?${asked}`);
+            }
+        } catch {
+            stop();
+        } finally {
+            busy = false;
+            if (wanted !== null) {
+                fetchDay();
+            }
+        }
+    }
+
+    function show(day) {
+        wanted = Math.max(0, Math.min(Number(year().dataset.days) - 1, Math.round(day)));
+        return fetchDay();
+    }
+
+    const button = document.querySelector('[data-day-play]');
+    function stop() {
+        clearInterval(playing);
+        playing = null;
+        button.setAttribute('aria-pressed', 'false');
+        button.textContent = 'Play';
+    }
+    button.addEventListener('click', () => {
+        if (playing !== null) {
+            stop();
+            return;
+        }
+        button.setAttribute('aria-pressed', 'true');
+        button.textContent = 'Stop';
+        let day = shown() >= Number(year().dataset.days) - 1 ? 0 : shown();
+        playing = setInterval(() => {
+            if (busy) {
+                return;
+            }
+            day += STRIDE;
+            show(day);
+            if (day >= Number(year().dataset.days) - 1) {
+                stop();
+            }
+        }, PACE);
+    });
+    document.querySelectorAll('[data-day-step]').forEach((step) => step.addEventListener('click', () => {
+        stop();
+        show(shown() + Number(step.dataset.dayStep));
+    }));
+    return show;
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Bench\Drawing;
+
+use Olvek\Core\Plan\OccasionKind;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Unit\UnitSystem;
+
+/** What the plan has written into its days, as marks that can be moved along the year. */
+final class YearMarks
+{
+    private const Y = 13.0;
+
+    /** @return list<Handle> */
+    public static function of(Plan $plan, YearChart $chart, UnitSystem $units): array
+    {
+        $marks = [];
+        $per = ($chart->right - $chart->left) / max(1, $chart->days - 1);
+        $mark = static function (string $place, string $label, string $form, int $day) use (&$marks, $chart, $per, $units): void {
+            if ($day < $chart->days) {
+                $marks[] = Handle::on($place, $label, "mark mark-$form", 'x', $chart->x($day), self::Y, (float) $day, 0.0, (float) ($chart->days - 1), $per, 1.0, $units);
+            }
+        };
+        foreach ($plan->clumps as $clump) {
+            if ($clump->day > 0) {
+                $mark("plants.$clump->id.day", $clump->kind->common.' planted, day', 'plant', $clump->day);
+            }
+        }
+        foreach ($plan->groups as $group) {
+            $mark("animals.$group->id.day", \sprintf('%d %s come, day', $group->count, $group->kind->common), 'animal', $group->day);
+        }
+        foreach ($plan->occasions as $occasion) {
+            $mark("events.$occasion->id.day", $occasion->kind->words().', day', match ($occasion->kind) {
+                OccasionKind::Change, OccasionKind::Dose => 'water',
+                OccasionKind::Trim, OccasionKind::Leaves => 'plant',
+                OccasionKind::Light, OccasionKind::LampOff => 'light',
+                OccasionKind::Feed => 'animal',
+                OccasionKind::Spell, OccasionKind::Holiday => 'stretch',
+            }, $occasion->day);
+        }
+
+        return $marks;
+    }
+}
