@@ -45,7 +45,7 @@ test('from an empty shelf to a judged tank', async ({ page }, info) => {
 test('a cap made thinner changes the drawing, the margin and its reasons', async ({ page }, info) => {
     await startTank(page, `Cap ${info.project.name}`);
     await openStage(page, 'bed');
-    const drawing = () => page.locator('.drawing-whole .cap').last().getAttribute('d');
+    const drawing = () => page.locator('.view-side .cap').last().getAttribute('d');
     const before = await drawing();
     expect(await change(page, 'bed-cap-front', '1')).toBe(200);
     expect(await drawing()).not.toBe(before);
@@ -72,7 +72,7 @@ test('every shape of vessel can be chosen, drawn and judged', async ({ page }, i
         await choose(page, 'vessel-shape', shape);
         await expect(page.locator('#f-vessel-shape')).toHaveValue(shape);
         await expect(page.locator('#vessel .field-error')).toHaveCount(0);
-        await expect(page.locator('.drawing-whole .water').first()).toHaveAttribute('d', /^M[\d. LZ-]+$/);
+        await expect(page.locator('.view-front .water').first()).toHaveAttribute('d', /^M[\d. LZ-]+$/);
     }
 });
 
@@ -126,7 +126,10 @@ test('a school is looked at, taken, changed and undone', async ({ page }, info) 
     await answer.getByRole('button', { name: /Take this school/ }).click();
     await answered;
     await expect(page.locator('.last-change')).toContainText('school: Leaf sandwich');
-    await expect(page.locator('#f-bed-soil-material')).toHaveValue('mix');
+    await expect(page.locator('#f-bed-soil-material')).toHaveValue('potting-soil');
+    await expect(page.locator('#f-bed-leaves-material')).toHaveValue('fallen-leaves');
+    await expect(page.locator('.view-side .litter')).toBeAttached();
+    await expect(page.locator('#bed .reasons')).toContainText('Leaf sandwich');
     expect(await change(page, 'bed-cap-back', '8')).toBe(200);
     for (const words of ['cap at the back', 'school: Leaf sandwich']) {
         const undone = page.waitForResponse((response) => response.url().includes('/undo'));
@@ -321,7 +324,7 @@ test('by keyboard alone', async ({ page }, info) => {
     await page.keyboard.type('7');
     await page.keyboard.press('Tab');
     await expect(page.locator('.last-change')).toContainText('hours of light 8 h → 7 h');
-    await expect(page.locator('#f-light-landing')).toBeFocused();
+    await expect(page.locator('#f-light-on')).toBeFocused();
     await tabTo('#plants > summary');
     await page.keyboard.press('Space');
     await tabTo('#f-plants-add');
@@ -377,7 +380,7 @@ for (const colorScheme of ['light', 'dark']) {
         test('nothing for axe to find on the Bench, at any stage', async ({ page }) => {
             await openShelf(page);
             await page.getByRole('heading', { name: 'Waiting hall' }).click();
-            for (const stage of ['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals']) {
+            for (const stage of ['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals', 'start']) {
                 await openStage(page, stage);
                 await expectAccessible(page);
             }
@@ -391,6 +394,13 @@ for (const colorScheme of ['light', 'dark']) {
             await page.getByRole('link', { name: 'Slow swamp' }).click();
             await expect(page.locator('#schools .answer')).toBeVisible();
             await expectAccessible(page);
+            await page.locator('#written > summary').click();
+            await page.locator('#files > summary').click();
+            await expectAccessible(page);
+            for (const address of ['history', 'import']) {
+                await page.goto(`${page.url().split('?')[0].replace(/\/(history|import)$/, '')}/${address}`);
+                await expectAccessible(page);
+            }
         });
     });
 }

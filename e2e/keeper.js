@@ -72,6 +72,16 @@ export async function choose(page, id, value) {
     await expect(page.locator('body')).not.toHaveAttribute('aria-busy', 'true');
 }
 
+/** Waits for the answer to an edit that something sets off. */
+export async function edited(page, act) {
+    await ready(page);
+    const answered = page.waitForResponse((response) => response.url().includes('/edit'));
+    await act();
+    const response = await answered;
+    await expect(page.locator('body')).not.toHaveAttribute('aria-busy', 'true');
+    return response.status();
+}
+
 export async function expectAccessible(page) {
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
     expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join('; ')}`)).toEqual([]);

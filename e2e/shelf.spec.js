@@ -11,6 +11,7 @@ test('a plan goes out as a file and comes back', async ({ page }, info) => {
     await openShelf(page);
     await page.getByRole('heading', { name: 'Galley' }).first().click();
     const download = page.waitForEvent('download');
+    await page.locator('#files > summary').click();
     await page.getByRole('link', { name: 'Plan as file' }).click();
     const file = await (await download).path();
     await page.goto('/tanks/new');

@@ -147,4 +147,15 @@ handles({
     rest,
     still: () => send(() => [lookUrl(), {}]),
 });
+
+document.addEventListener('click', (event) => {
+    if (event.target.closest('[data-print]')) {
+        window.print();
+    }
+});
+document.addEventListener('toggle', (event) => {
+    if (event.target.id === 'files') {
+        event.target.querySelector('[data-print-item]').hidden = false;
+    }
+}, true);
 document.documentElement.dataset.bench = 'ready';

@@ -7,7 +7,7 @@ import { swap, fingerprints } from './parts.js';
 import { say } from './notice.js';
 
 /** ms without another key after which a change made by keys is sent. */
-const PAUSE = 700;
+const PAUSE = 900;
 /** Steps by which Page Up and Page Down go. */
 const LEAP = 5;
 
@@ -31,7 +31,6 @@ export function handles(bench) {
     let timer = null;
 
     const edits = () => Object.fromEntries(held.now.map((axis) => [axis.place, String(axis.value)]));
-    const moved = () => held.now.some((axis, n) => axis.value !== held.start.axes[n].value);
 
     function show() {
         const handle = document.getElementById(held.start.id);
@@ -74,6 +73,7 @@ export function handles(bench) {
         const late = setTimeout(() => verdict?.classList.add('verdict-late'), 60);
         try {
             const mine = held;
+            mine.tried = true;
             const body = bench.frame();
             Object.entries(edits()).forEach(([place, typed]) => body.set(`edits[${place}]`, typed));
             const response = await fetch(`${bench.base}/try`, { method: 'POST', body, headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) }, credentials: 'same-origin' });
@@ -142,7 +142,7 @@ export function handles(bench) {
         }
         if (keep && changed) {
             bench.take(Object.fromEntries(mine.now.filter((axis, n) => axis.value !== mine.first[n]).map((axis) => [axis.place, String(axis.value)])));
-        } else if (changed || moved.call(null)) {
+        } else if (mine.tried) {
             mine.now.forEach((axis, n) => {
                 const field = document.getElementById(`f-${axis.place.replaceAll('.', '-')}`);
                 if (field) {

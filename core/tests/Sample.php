@@ -72,8 +72,17 @@ final class Sample
             $last = $plan->groups[\count($plan->groups) - 1]->id;
             $plan = self::edit($plan, ["animals.$last.count" => (string) $dice->getInt(1, 40), "animals.$last.day" => (string) $dice->getInt(0, 200)]);
         }
+        if (0 !== $seed % 4) {
+            return $plan;
+        }
+        // What a plan may say besides: the lamp's weeks, what lies between, days of planting, what is written into the days.
+        $plan = self::edit($plan, [
+            'light.pause' => \sprintf('%.2f', $between(0, 24 - $plan->lamp->hours)), 'light.allDay' => (string) $dice->getInt(0, 30), 'light.startShare' => (string) $dice->getInt(10, 100), 'light.stepShare' => (string) $dice->getInt(0, 20),
+            'bed.plate' => \sprintf('%.4f m', $between(0, 0.015)), 'bed.setback' => \sprintf('%.4f m', $between(0, 0.1)), 'bed.leaves.material' => 'fallen-leaves',
+        ]);
+        $plan = self::edit($plan, ['events.add.change' => (string) $dice->getInt(0, 300), 'events.add.dose' => (string) $dice->getInt(0, 300), 'events.add.leaves' => (string) $dice->getInt(0, 300), 'events.add.holiday' => (string) $dice->getInt(0, 300)]);
 
-        return $plan;
+        return [] === $plan->clumps ? $plan : self::edit($plan, ['plants.c1.day' => (string) $dice->getInt(0, 60), 'events.add.trim' => (string) $dice->getInt(0, 300)]);
     }
 
     /** @param array<mixed> $things */

@@ -19,7 +19,7 @@ final readonly class Album
         $days = '';
         for ($day = 0; $day < $trace->days(); ++$day) {
             $s = $trace->on($day);
-            $days .= pack('g*', $s->cover, $s->film, $s->brown, $s->green, $s->tannin, $s->lampHours, $s->lampShare, ...$s->clumps, ...$s->heads);
+            $days .= pack('g*', $s->cover, $s->film, $s->brown, $s->green, $s->tannin, $s->lampHours, $s->lampShare, $s->light, ...$s->clumps, ...$s->heads);
         }
         $first = $trace->on(0);
 
@@ -30,12 +30,12 @@ final readonly class Album
     public function on(int $day): Snapshot
     {
         $day = max(0, min($this->length - 1, $day));
-        $size = 4 * (7 + $this->clumps + $this->groups);
-        $read = unpack("g".intdiv($size, 4), $this->days, $day * $size);
+        $size = 4 * (8 + $this->clumps + $this->groups);
+        $read = unpack('g'.intdiv($size, 4), $this->days, $day * $size);
         \assert(false !== $read);
         $values = array_map(floatval(...), array_values($read));
-        [$cover, $film, $brown, $green, $tannin, $hours, $share] = $values;
+        [$cover, $film, $brown, $green, $tannin, $hours, $share, $light] = $values;
 
-        return new Snapshot($day, \array_slice($values, 7, $this->clumps), \array_slice($values, 7 + $this->clumps, $this->groups), $cover, $film, $brown, $green, $tannin, $hours, $share);
+        return new Snapshot($day, \array_slice($values, 8, $this->clumps), \array_slice($values, 8 + $this->clumps, $this->groups), $cover, $film, $brown, $green, $tannin, $hours, $share, $light);
     }
 }

@@ -6,8 +6,11 @@ namespace Olvek\Bench;
 
 use Olvek\Bench\Drawing\Elevation;
 use Olvek\Bench\Drawing\FloorPlan;
+use Olvek\Bench\Drawing\Handle;
 use Olvek\Bench\Drawing\HoursStrip;
 use Olvek\Bench\Drawing\LedgerChart;
+use Olvek\Bench\Drawing\View as DrawingView;
+use Olvek\Bench\Drawing\YearChart;
 use Olvek\Bench\Drawing\YearMarks;
 use Olvek\Core\Build\MaterialNeed;
 use Olvek\Core\Build\Quantities;
@@ -56,7 +59,8 @@ final readonly class BenchPage
         $day = $view->day ?? $outcome->hardestDay;
         $ledger = 'ledger' === $view->below ? Ledger::onDay($plan, $day) : null;
         $stages = $this->stages->of($plan, $quantities, $units, $typed, $errors);
-        $shown = self::shown($stages);
+        $written = $this->stages->written($plan, $units, $day, $typed, $errors);
+        $shown = self::shown($stages, $written['rows'], $written['add']);
         $context = [
             ...$this->seen($tank, $plan, $outcome, $units, $day, $view),
             'chart' => null === $ledger ? null : LedgerChart::of($ledger),
@@ -67,7 +71,7 @@ final readonly class BenchPage
             'homeless' => array_diff_key($errors, $shown),
             'typed' => $typed,
             'take' => $this->take($quantities, $units, $view),
-            'written' => $this->stages->written($plan, $units, $day, $typed, $errors),
+            'written' => $written,
         ];
         $parts = [];
         foreach (['head', 'verdict', ...self::DRAWN, 'margins', 'year', 'written', 'ledger', 'take'] as $name) {
@@ -105,7 +109,21 @@ final readonly class BenchPage
         return $parts;
     }
 
-    /** @return array<string, mixed> what drawings, year, verdict and margins are rendered from */
+    /**
+     * The drawings themselves, on the day asked for.
+     *
+     * @return array{drawings: array<string, DrawingView>, year: YearChart, marks: list<Handle>, day: int}
+     */
+    public function drawn(Tank $tank, UnitSystem $units, View $view): array
+    {
+        $revision = $this->tanks->head($tank);
+        $plan = $this->road->plan($revision);
+        $outcome = $this->outcomes->of($revision, $plan, $units);
+
+        return $this->seen($tank, $plan, $outcome, $units, $view->day ?? $outcome->hardestDay, $view);
+    }
+
+    /** @return array{tank: Tank, plan: Plan, judgement: Outcome, units: UnitSystem, view: View, day: int, drawings: array<string, DrawingView>, year: YearChart, marks: list<Handle>, hardest: int} what drawings, year, verdict and margins are rendered from */
     private function seen(Tank $tank, Plan $plan, Outcome $outcome, UnitSystem $units, int $day, View $view): array
     {
         $snapshot = $outcome->album->on($day);
@@ -134,7 +152,8 @@ final readonly class BenchPage
             return $edits;
         }
         $plan = $this->road->plan($revision);
-        $shown = self::shown($this->stages->of($plan, Quantities::of($plan), $units, [], []));
+        $written = $this->stages->written($plan, $units, 0, [], []);
+        $shown = self::shown($this->stages->of($plan, Quantities::of($plan), $units, [], []), $written['rows'], $written['add']);
 
         return array_filter($edits, static fn (string $typed, string $place): bool => ($shown[$place] ?? null) !== $typed, \ARRAY_FILTER_USE_BOTH);
     }
@@ -146,12 +165,16 @@ final readonly class BenchPage
 
     /**
      * @param list<StageView> $stages
+     * @param list<RowView>   $rows   and what else is typed into
      *
      * @return array<string, string> what each field shows, by place
      */
-    private static function shown(array $stages): array
+    private static function shown(array $stages, array $rows, FieldView $add): array
     {
-        $shown = [];
+        $shown = [$add->path => $add->value];
+        foreach ($rows as $row) {
+            $shown += array_column($row->fields, 'value', 'path');
+        }
         foreach ($stages as $stage) {
             foreach ([...$stage->lines, ...array_map(static fn (RowView $r): array => $r->fields, $stage->rows), [$stage->add]] as $fields) {
                 foreach (array_filter($fields) as $field) {

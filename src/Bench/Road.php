@@ -92,6 +92,46 @@ final readonly class Road
         $this->go($tank, $this->tanks->next($tank));
     }
 
+    /**
+     * Takes an earlier revision up again, as a new one.
+     *
+     * @throws StaleEdit
+     */
+    public function restore(Tank $tank, int $base, Revision $revision): void
+    {
+        $this->fresh($tank, $base);
+        if ($revision->number !== $tank->head()) {
+            $this->keep($tank, $this->plan($revision), \sprintf('taken up again: %s', $revision->label() ?? "revision $revision->number"));
+        }
+    }
+
+    /** A new tank that begins as a revision of another. */
+    public function branch(Keeper $keeper, Revision $revision): Tank
+    {
+        $plan = $this->plan($revision);
+        $name = mb_substr($plan->name, 0, 70).', variant';
+
+        return $this->begin($keeper, $plan->withName($name), \sprintf('branched off %s, revision %d', $plan->name, $revision->number));
+    }
+
+    /**
+     * Replaces the whole plan by one from a file.
+     *
+     * @throws StaleEdit
+     * @throws InvalidPlan
+     */
+    public function bring(Tank $tank, int $base, string $json): void
+    {
+        $this->fresh($tank, $base);
+        $this->keep($tank, $this->document->fromJson($json), 'brought in from a file');
+    }
+
+    public function label(Revision $revision, string $label): void
+    {
+        $revision->call($label);
+        $this->flush();
+    }
+
     private function go(Tank $tank, ?Revision $revision): void
     {
         if (null !== $revision) {

@@ -6,7 +6,6 @@ namespace Olvek\Bench;
 
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Role as BedRole;
-use Olvek\Core\Build\Mistake;
 use Olvek\Core\Build\Mistakes;
 use Olvek\Core\Build\Quantities;
 use Olvek\Core\Hardscape\Piece;

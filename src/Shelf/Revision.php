@@ -6,11 +6,16 @@ namespace Olvek\Shelf;
 
 use Doctrine\ORM\Mapping as ORM;
 
-/** One state of a tank's plan, never changed once written. */
+/** One state of a tank's plan, never changed once written; only a name may be given to it. */
 #[ORM\Entity]
 #[ORM\Table(name: 'revision')]
 class Revision
 {
+    public const LONGEST_LABEL = 60;
+
+    #[ORM\Column(type: 'string', length: self::LONGEST_LABEL, nullable: true)]
+    private ?string $label = null;
+
     /**
      * @param int|null $parent number of the revision it was made from
      * @param string   $plan   the plan's published JSON form
@@ -33,5 +38,16 @@ class Revision
         #[ORM\Column(type: 'datetime_immutable')]
         public readonly \DateTimeImmutable $at,
     ) {
+    }
+
+    public function label(): ?string
+    {
+        return $this->label;
+    }
+
+    /** Names it, or takes the name away again. */
+    public function call(string $label): void
+    {
+        $this->label = '' === $label ? null : $label;
     }
 }

@@ -70,14 +70,14 @@ final class ShelfController extends AbstractController
         $json = $file instanceof UploadedFile && $file->isValid() ? $file->getContent() : $request->request->getString('plan');
         $problems = [];
         if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
-            $problems[''] = 'This page had been open too long to be trusted. Nothing is lost: send it again.';
+            $problems[] = ['line' => null, 'place' => '', 'message' => 'This page had been open too long to be trusted. Nothing is lost: send it again.'];
         } else {
             try {
                 $tank = $this->road->begin($keeper, $this->document->fromJson($json), 'brought in from a file');
 
                 return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
             } catch (InvalidPlan $refused) {
-                $problems = $refused->messages($keeper->units());
+                $problems = ImportReport::of($json, $refused, $keeper->units());
             }
         }
 
@@ -87,7 +87,7 @@ final class ShelfController extends AbstractController
     /**
      * @param array<mixed>          $typed
      * @param array<string, string> $errors
-     * @param array<string, string> $problems of an import, by place in the document
+     * @param list<array{line: ?int, place: string, message: string}> $problems of an import
      */
     private function form(Keeper $keeper, Plan $plan, array $typed, array $errors, string $json, array $problems): Response
     {
@@ -102,7 +102,7 @@ final class ShelfController extends AbstractController
         $name = new FieldView('name', 'name of the tank', \is_string($typed['name'] ?? null) ? $typed['name'] : '', '', $errors['name'] ?? null, [], true);
 
         return $this->render('shelf/new.html.twig', [
-            'name' => $name, 'fields' => $fields, 'json' => $json, 'problems' => $problems,
+            'name' => $name, 'fields' => $fields, 'json' => mb_scrub($json), 'problems' => $problems,
             'others' => array_diff_key($errors, array_flip(['name', ...self::FIRST_FIELDS])),
         ], new Response(status: [] === $errors && [] === $problems ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }

@@ -46,6 +46,12 @@ final class TankRepository extends ServiceEntityRepository
         return $this->getEntityManager()->find(Revision::class, ['tank' => $tank->id(), 'number' => $number]);
     }
 
+    /** @return list<Revision> newest first */
+    public function revisions(Tank $tank, int $most, int $from): array
+    {
+        return $this->getEntityManager()->getRepository(Revision::class)->findBy(['tank' => $tank->id()], ['number' => 'DESC'], $most, $from);
+    }
+
     /** The newest revision made from the one that stands: where redo leads. */
     public function next(Tank $tank): ?Revision
     {

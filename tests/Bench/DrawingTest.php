@@ -5,21 +5,30 @@ declare(strict_types=1);
 namespace Olvek\Tests\Bench;
 
 use Olvek\Bench\Drawing\AnimalFigure;
+use Olvek\Bench\Drawing\Elevation;
+use Olvek\Bench\Drawing\FloorPlan;
+use Olvek\Bench\Drawing\Handle;
+use Olvek\Bench\Drawing\HoursStrip;
 use Olvek\Bench\Drawing\LedgerChart;
 use Olvek\Bench\Drawing\Pen;
 use Olvek\Bench\Drawing\PlantFigure;
 use Olvek\Bench\Drawing\Profile;
-use Olvek\Bench\Drawing\Section;
+use Olvek\Bench\Drawing\View;
 use Olvek\Bench\Drawing\YearChart;
-use Olvek\Core\Animal\Shape;
+use Olvek\Core\Animal\Shape as Form;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Margin\Ledger;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Plan\School;
 use Olvek\Core\Plant\Role;
 use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\Snapshot;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Vessel\Shape;
 use PHPUnit\Framework\TestCase;
 
 /** Laws of the drawings: to scale, whole, steady from one page to the next. */
@@ -30,9 +39,11 @@ final class DrawingTest extends TestCase
         return (new PlanDocument(Catalogue::shipped()))->fromJson((string) file_get_contents(__DIR__."/../../demo/$name.plan.json"));
     }
 
-    private static function section(Plan $plan): Section
+    private static function front(Plan $plan, UnitSystem $units = UnitSystem::Metric): View
     {
-        return Section::of($plan, ClumpLight::onDay($plan, 28), UnitSystem::Metric, 28);
+        $day = Snapshot::planned($plan);
+
+        return Elevation::front($plan, $day, ClumpLight::seen($plan, $day), $units);
     }
 
     public function testEveryRoleAndShapeHasItsFigure(): void
@@ -45,7 +56,7 @@ final class DrawingTest extends TestCase
                 self::assertMatchesRegularExpression('/^[MLHVQqahvlZ0-9 .\-]+$/', $shape->d, $role->value);
             }
         }
-        foreach (Shape::cases() as $shape) {
+        foreach (Form::cases() as $shape) {
             self::assertStringNotContainsString('N', AnimalFigure::draw($shape, 10, 10, 20, -1)->d);
         }
     }
@@ -58,13 +69,79 @@ final class DrawingTest extends TestCase
         self::assertLessThan(0.03, $length);
     }
 
-    /** The front view's water is as wide to its height as the tank's: 58.8 cm by 33.5 cm. */
+    /** The front view's water is as wide to its height as the tank's: 58.8 cm by its water line. */
     public function testTheSectionIsToScale(): void
     {
         $plan = self::demo('waiting-hall');
-        self::assertSame(1, preg_match('/^M([\d.]+) ([\d.]+)L([\d.]+) [\d.]+L[\d.]+ ([\d.]+)/', self::section($plan)->back[0]->d, $match));
-        self::assertEqualsWithDelta(0.588 / 0.335, ((float) $match[3] - (float) $match[1]) / ((float) $match[4] - (float) $match[2]), 0.005);
-        self::assertNotSame([], self::section($plan)->words);
+        self::assertSame(1, preg_match('/^M([\d.]+) ([\d.]+)L([\d.]+) [\d.]+L[\d.]+ ([\d.]+)/', self::front($plan)->back[0]->d, $match));
+        self::assertEqualsWithDelta(0.588 / $plan->waterLine, ((float) $match[3] - (float) $match[1]) / ((float) $match[4] - (float) $match[2]), 0.01);
+        self::assertNotSame([], self::front($plan)->words);
+    }
+
+    /** A handle's steps lie where its numbers are: moved by a centimetre it stands a centimetre to scale away; in either unit system the same. */
+    public function testHandlesAreToScale(): void
+    {
+        $plan = self::demo('waiting-hall');
+        $lower = $plan->withWaterLine($plan->waterLine - 0.02);
+        foreach ([[UnitSystem::Metric, 2.0], [UnitSystem::Us, 2.0 / 2.54]] as [$units, $two]) {
+            $handle = self::handle(self::front($plan, $units), 'waterLine');
+            $moved = self::handle(self::front($lower, $units), 'waterLine');
+            self::assertEqualsWithDelta($handle->y - $handle->per * $two, $moved->y, 0.6);
+            self::assertEqualsWithDelta((float) $handle->value - $two, (float) $moved->value, 0.011);
+            self::assertLessThan($handle->most, $handle->least);
+        }
+    }
+
+    /** What can be moved in one view stands where the other has it; everything that stands on the floor is on both. */
+    public function testWhatIsOnOneViewIsOnTheOther(): void
+    {
+        foreach (['waiting-hall', 'ticket-window', 'galley', 'terrace'] as $name) {
+            $plan = self::demo($name);
+            $floor = FloorPlan::of($plan, Snapshot::planned($plan), UnitSystem::Metric);
+            foreach ([...array_map(static fn ($c): string => "plants.$c->id.place", $plan->clumps), ...array_map(static fn ($p): string => "hardscape.$p->id.place", $plan->pieces)] as $place) {
+                self::assertSame(self::handle($floor, $place)->value, self::handle(self::front($plan), $place)->value);
+            }
+        }
+    }
+
+    /** A clump that has not been planted yet is not drawn, a later day shows it; algae and tannin show as paint. */
+    public function testADayIsDrawnAsTheRunHasIt(): void
+    {
+        $plan = (new Editor(Catalogue::shipped()))->apply(self::demo('waiting-hall'), ['plants.c1.day' => '30'], UnitSystem::Metric)->plan;
+        $trace = (new Runner($plan))->run(61);
+        $drawn = static fn (Snapshot $day): View => Elevation::front($plan, $day, ClumpLight::seen($plan, $day), UnitSystem::Metric);
+        self::assertLessThan(\count($drawn($trace->on(60))->plants), \count($drawn($trace->on(10))->plants));
+        self::assertStringContainsString('planted on day 30', implode(' ', $drawn($trace->on(10))->words));
+        $day = $trace->on(10);
+        $foul = new Snapshot(10, $day->clumps, $day->heads, 0.2, 5.0, 3.0, 40.0, 12.0, 8.0, 1.0, 3.0);
+        $classes = array_map(static fn ($s): string => $s->class, [...$drawn($foul)->back, ...$drawn($foul)->front]);
+        self::assertSame([], array_diff(['film', 'film-brown', 'water-brown tint-5', 'water-green tint-5'], $classes));
+    }
+
+    /** Whatever a school puts in, every view of it can be drawn in numbers. */
+    public function testEverySchoolInEveryShapeIsDrawn(): void
+    {
+        $editor = new Editor(Catalogue::shipped());
+        foreach (School::cases() as $n => $school) {
+            $shape = Shape::cases()[$n % \count(Shape::cases())];
+            $plan = $editor->apply(self::demo('waiting-hall'), ['feeding.grams' => '0'], UnitSystem::Metric)->plan;
+            try {
+                $plan = $editor->apply($plan, ['school' => $school->value, 'vessel.shape' => $shape->value, 'bed.leaves.material' => 'fallen-leaves'], UnitSystem::Metric)->plan;
+            } catch (InvalidPlan) {
+                continue;
+            }
+            $day = Snapshot::planned($plan);
+            foreach ([self::front($plan), Elevation::side($plan, $day, UnitSystem::Us), FloorPlan::of($plan, $day, UnitSystem::Metric), HoursStrip::of($plan, $day, UnitSystem::Metric)] as $view) {
+                foreach ([...$view->back, ...$view->plants, ...$view->front] as $drawn) {
+                    self::assertMatchesRegularExpression('/^[MLHVQqahvlZ0-9 .\-]+$/', $drawn->d, "$school->value in $shape->value, $view->name");
+                }
+            }
+        }
+    }
+
+    private static function handle(View $view, string $place): Handle
+    {
+        return array_column($view->handles, null, 'place')[$place] ?? self::fail("no handle for $place");
     }
 
     /** Every shape's strata lie within its walls: the soil of a bowl is narrower than its belly. */
@@ -86,13 +163,12 @@ final class DrawingTest extends TestCase
         }
     }
 
-    public function testThumbnailsShowTheFrontOnly(): void
+    public function testThumbnailsAreWithoutWordsAndHandles(): void
     {
         $plan = self::demo('waiting-hall');
-        $light = ClumpLight::onDay($plan, 28);
-        $small = Section::thumbnail($plan, $light);
-        self::assertLessThan(\count(self::section($plan)->plants), \count($small->plants));
-        self::assertSame([], $small->labels);
+        $small = Elevation::thumbnail($plan, Snapshot::planned($plan));
+        self::assertLessThan(\count(self::front($plan)->plants), \count($small->plants));
+        self::assertSame([], [...$small->labels, ...$small->handles]);
     }
 
     public function testTheLedgersRowsFillTheSameWidth(): void

@@ -140,7 +140,7 @@ final class EditTest extends BenchTestCase
         self::assertIsArray($answer['parts']);
         $names = array_keys($answer['parts']);
         self::assertContains('stage-plants', $names);
-        self::assertContains('section', $names);
+        self::assertContains('front', $names);
         self::assertNotContains('stage-vessel', $names);
         self::assertNotContains('stage-light', $names);
     }

@@ -22,7 +22,9 @@ final class OutcomeTest extends TestCase
     {
         $plan = (new PlanDocument(Catalogue::shipped()))->fromJson((string) file_get_contents(__DIR__.'/../../demo/waiting-hall.plan.json'));
 
-        return Outcome::of(Judge::judge('' === $edit ? $plan : (new Editor(Catalogue::shipped()))->apply($plan, [$edit => $text], UnitSystem::Metric)->plan));
+        $plan = '' === $edit ? $plan : (new Editor(Catalogue::shipped()))->apply($plan, [$edit => $text], UnitSystem::Metric)->plan;
+
+        return Outcome::of(Judge::judge($plan), $plan);
     }
 
     public function testEveryMarginIsShownOnce(): void

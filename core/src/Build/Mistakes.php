@@ -92,7 +92,7 @@ final readonly class Mistakes
             $deeper = null !== $soil && $soil->depth($side) > ($bed->cap?->depth($side) ?? 0.0) + 1e-9 ? $side : $deeper;
         }
         $rootFeeders = array_filter($plan->clumps, static fn (Clump $c): bool => \in_array($c->kind->role, [Role::Rosette, Role::Runner, Role::Lily], true));
-        $starved = array_filter($plan->clumps, fn (Clump $c): bool => Role::Carpet === $c->kind->role && null !== $soil && $c->row * $plan->vessel->width() < $bed->setback);
+        $starved = array_filter($plan->clumps, static fn (Clump $c): bool => Role::Carpet === $c->kind->role && null !== $soil && $c->row * $plan->vessel->width() < $bed->setback);
         $tabbed = \in_array(self::TAB, array_map(static fn ($d): string => $d->amendment->id, $bed->doses), true);
 
         return [
@@ -133,12 +133,14 @@ final readonly class Mistakes
     {
         $plan = $this->plan;
         $lamp = $plan->lamp;
-        $first = $lamp->atSurface($plan->surface()) * $lamp->programme->startShare;
+        $full = $lamp->atSurface($plan->surface());
+        $first = $full * $lamp->programme->startShare;
+        $share = max(5, 5 * (int) floor(20 * min(0.6, self::BRIGHT / max(1.0, $full))));
 
         return [
             $first > self::BRIGHT && 0 === $lamp->programme->allDay
                 ? new Mistake('bright', 'light', \sprintf('%d µmol/m²/s from the first day is light for two tanks: algae take it before the plants can. Start dim and go up week by week.', (int) round($first)), false,
-                    ['light.startShare' => '60', 'light.stepShare' => '5', 'light.held' => 'yes'], 'Start at 60 %, 5 more a week') : null,
+                    ['light.startShare' => (string) $share, 'light.stepShare' => '5', 'light.held' => 'yes'], "Start at $share %, 5 more a week") : null,
             $lamp->lumens <= 0 && !$plan->site->daylight()->any()
                 ? new Mistake('dark', 'light', 'There is neither lamp nor daylight.', true) : null,
         ];

@@ -41,22 +41,23 @@ final readonly class ClumpLight
             $masses[$clump->id] = $clump->biomass() * Growth::shareAlive($clump->kind, $day);
         }
 
-        return self::fall($plan, $masses, 1.0, WaterColumn::ATTENUATION);
+        return self::fall($plan, $masses, $plan->lamp->atSurface($plan->surface()), WaterColumn::ATTENUATION);
     }
 
-    /** As a run has it. */
+    /** As a run has it: the lamp's PPFD; where the sun shines too, mol m⁻² of the whole day instead. */
     public static function seen(Plan $plan, Snapshot $snapshot): self
     {
         $masses = array_combine(array_map(static fn (Clump $c): string => $c->id, $plan->clumps), $snapshot->clumps);
 
-        return self::fall($plan, $masses, $snapshot->lampShare, WaterColumn::ATTENUATION + WaterColumn::TANNIN * $snapshot->tannin + WaterColumn::GREEN * $snapshot->green);
+        $surface = $plan->site->daylight()->any() ? $snapshot->light : $plan->lamp->atSurface($plan->surface()) * $snapshot->lampShare;
+
+        return self::fall($plan, $masses, $surface, WaterColumn::ATTENUATION + WaterColumn::TANNIN * $snapshot->tannin + WaterColumn::GREEN * $snapshot->green);
     }
 
     /** @param array<string, float> $masses g dry by clump */
-    private static function fall(Plan $plan, array $masses, float $share, float $attenuation): self
+    private static function fall(Plan $plan, array $masses, float $surface, float $attenuation): self
     {
         $area = $plan->surface();
-        $surface = $plan->lamp->atSurface($area) * $share;
         $alive = static fn (Clump $c): float => $masses[$c->id];
         $mat = 0.0;
         $light = [];

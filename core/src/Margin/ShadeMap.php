@@ -16,8 +16,8 @@ use Olvek\Core\Run\Snapshot;
 final readonly class ShadeMap
 {
     /**
-     * @param list<list<float>> $light PPFD on the bed, µmol m⁻² s⁻¹, by row from front to back and column from left to right
-     * @param float             $most  PPFD on a bare bed
+     * @param list<list<float>> $light PPFD on the bed, µmol m⁻² s⁻¹ (under the sky mol m⁻² d⁻¹), by row from front to back and column from left to right
+     * @param float             $most  the same on a bare bed
      */
     private function __construct(public array $light, public float $most)
     {
@@ -28,7 +28,7 @@ final readonly class ShadeMap
         $length = $plan->vessel->length();
         $width = $plan->vessel->width();
         $water = WaterColumn::transmission($plan->waterLine - $plan->bed->meanDepth(), WaterColumn::ATTENUATION + WaterColumn::TANNIN * $snapshot->tannin + WaterColumn::GREEN * $snapshot->green);
-        $bare = $plan->lamp->atSurface($plan->surface()) * $snapshot->lampShare * $water;
+        $bare = ($plan->site->daylight()->any() ? $snapshot->light : $plan->lamp->atSurface($plan->surface()) * $snapshot->lampShare) * $water;
         $open = $bare * Canopy::underFloaters($snapshot->cover);
         $stands = [];
         foreach ($plan->clumps as $i => $clump) {

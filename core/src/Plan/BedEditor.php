@@ -112,7 +112,6 @@ final readonly class BedEditor
 
     /**
      * A whole mix at once, as "coir 2, garden-compost 1".
-     *
      */
     private function setMix(Draft $draft, string $layer, string $typed): ?string
     {

@@ -137,7 +137,6 @@ final readonly class Editor
 
     /**
      * Another shape of about the same size.
-     *
      */
     private function setShape(Draft $draft, string $typed): ?string
     {

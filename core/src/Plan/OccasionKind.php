@@ -43,7 +43,7 @@ enum OccasionKind: string
             self::Change => ['share' => [0.3, 0.01, 1.0]],
             self::Trim => ['share' => [0.4, 0.01, 1.0]],
             self::Feed => ['grams' => [0.1, 0.0, 1000.0]],
-            self::Light => ['hours' => [8.0, 0.0, 24.0], 'strength' => [1.0, 0.0, 5.0]],
+            self::Light => ['hours' => [6.0, 0.0, 24.0], 'strength' => [1.0, 0.0, 5.0]],
             self::LampOff => ['days' => [3, 1, 1095]],
             self::Spell => ['days' => [5, 1, 1095], 'degrees' => [4.0, -20.0, 20.0]],
             self::Holiday => ['days' => [14, 1, 1095]],

@@ -186,7 +186,7 @@ final readonly class ThingEditor
         $plan = $this->document->fromArray($draft->data);
         $pieces[] = [
             'id' => self::freeId($pieces, 'h'), 'kind' => $id, 'litres' => round($plan->vessel->volumeBelow($plan->waterLine) / 50, 2),
-            'place' => self::widestGap($pieces), 'row' => 0.5, 'fixed' => false, 'soaked' => false,
+            'place' => self::widestGap([...$pieces, ...Draft::records($draft->data['plants'])]), 'row' => 0.5, 'fixed' => false, 'soaked' => false,
         ];
         $draft->data['hardscape'] = $pieces;
 

@@ -7,7 +7,6 @@ namespace Olvek\Core\Run;
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Material;
 use Olvek\Core\Bed\Mix;
-use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Estimate;
 

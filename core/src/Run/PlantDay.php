@@ -96,8 +96,7 @@ final class PlantDay
             $fed = max(0.0, 1 - $p->leafNitrogenLeast / $quota) / (1 - $p->leafNitrogenLeast / $p->leafNitrogenMost);
             $growth = $kind->growth->value * $p->plantGrowth * $day->theta * $this->seat($i, $age - $s->plantedOn[$i]);
             $lit = $day->light[$i] / ($kind->halfLight->value + $day->light[$i]) * $dayLength;
-            // What has not been planted yet wants for nothing.
-            $this->fed[$i] = $this->nitrogenFed[$i] = $s->plantedMass[$i] > 0 ? min(1.0, $fed) : 1.0;
+            $this->fed[$i] = $this->nitrogenFed[$i] = min(1.0, $fed);
             $this->shortOf[$i] = 'nitrogen';
             $want[$i] = $growth * $lit * min(1.0, $fed) * max(0.0, 1 - $crowd[$i]) * $b;
             $most = 2 * $growth * $p->leafNitrogenMost * $b * $hunger;
@@ -111,6 +110,10 @@ final class PlantDay
             $this->fromBed[0][$i] = $this->fromBed[1][$i] = $this->fromBed[2][$i] = $rooted;
         }
         $this->potential = $this->limited($s, $want);
+        foreach ($s->plantedMass as $i => $mass) {
+            // What has not been planted yet wants for nothing.
+            $this->fed[$i] = $mass > 0 ? $this->fed[$i] : 1.0;
+        }
         foreach ($this->kinds as $i => $kind) {
             if ($this->aerial[$i]) {
                 continue;

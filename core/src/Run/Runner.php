@@ -8,8 +8,8 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Growth;
 use Olvek\Core\Run\Event\Dated;
 use Olvek\Core\Run\Event\Event;
-use Olvek\Core\Run\Event\Plant;
 use Olvek\Core\Run\Event\Planned;
+use Olvek\Core\Run\Event\Plant;
 use Olvek\Core\Unit\Unit;
 
 /**

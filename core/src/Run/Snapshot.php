@@ -25,6 +25,7 @@ final readonly class Snapshot
      * @param float       $tannin     mg C/L
      * @param float       $lampHours  for which the lamp burns
      * @param float       $lampShare  of its full strength
+     * @param float       $light      mol of photons per m² on the water, lamp and sun together
      */
     public function __construct(
         public int $day,
@@ -37,13 +38,14 @@ final readonly class Snapshot
         public float $tannin,
         public float $lampHours,
         public float $lampShare,
+        public float $light,
     ) {
     }
 
     /** The tank as its plan has it, on no day of a run. */
     public static function planned(Plan $plan): self
     {
-        return new self(0, array_map(static fn ($c): float => $c->biomass(), $plan->clumps), array_map(static fn ($g): float => (float) $g->count, $plan->groups), 0.0, 0.0, 0.0, 0.0, 0.0, $plan->lamp->hours, 1.0);
+        return new self(0, array_map(static fn ($c): float => $c->biomass(), $plan->clumps), array_map(static fn ($g): float => (float) $g->count, $plan->groups), 0.0, 0.0, 0.0, 0.0, 0.0, $plan->lamp->hours, 1.0, $plan->lamp->dailyIntegral($plan->lamp->atSurface($plan->surface())));
     }
 
     /** Mass of a clump against what was planted. */

@@ -72,7 +72,7 @@ final class Trace
         $day = max(0, min($this->days() - 1, $day));
         $of = fn (string $column): float => $this->columns[$column][$day];
 
-        return new Snapshot($day, array_values($this->clumps[$day]), array_values($this->heads[$day]), $of('cover'), $of('algae'), $of('diatoms'), $of('greenWater'), $of('tannin'), $of('lampHours'), $of('lampShare'));
+        return new Snapshot($day, array_values($this->clumps[$day]), array_values($this->heads[$day]), $of('cover'), $of('algae'), $of('diatoms'), $of('greenWater'), $of('tannin'), $of('lampHours'), $of('lampShare'), $of('light'));
     }
 
     /**

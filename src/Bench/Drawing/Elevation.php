@@ -8,6 +8,7 @@ use Olvek\Core\Animal\Level;
 use Olvek\Core\Animal\Shape as Form;
 use Olvek\Core\Bed\Bed;
 use Olvek\Core\Bed\Side;
+use Olvek\Core\Light\Aspect;
 use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
@@ -24,6 +25,8 @@ final class Elevation
 {
     /** Half height of the ellipse by which round vessels show. */
     private const ROUND = 6.0;
+    /** Room that a peg needs. */
+    private const PEG = 15.0;
     /** Most figures drawn of one clump or group; more would only blur. */
     private const MOST_FIGURES = 16;
     private const FEW_FIGURES = 6;
@@ -93,7 +96,7 @@ final class Elevation
         $air = [] !== array_filter($this->plan->clumps, static fn (Clump $c): bool => \in_array($c->kind->role, [Role::Marsh, Role::HousePlant], true)) ? 0.3 * $this->plan->vessel->height() : 0.0;
 
         // Room to move the lamp in, so that the scale stays while it is moved.
-        return max(0.02, $air, $this->hasLamp() ? max(0.13, 0.3 * $this->plan->vessel->height(), $this->plan->lamp->height + 0.03) : 0.0);
+        return max(0.02, $air, $this->hasLamp() ? max(0.15, 0.35 * $this->plan->vessel->height(), $this->plan->lamp->height + 0.01) : 0.0);
     }
 
     private function hasLamp(): bool
@@ -172,8 +175,31 @@ final class Elevation
         }
     }
 
+    /** Daylight falls in aslant, from the left where a window looks, from above under the open sky. */
+    private function sun(): void
+    {
+        $frame = $this->frame;
+        $w = $this->profile->width;
+        $line = $frame->y($this->plan->waterLine);
+        $open = $this->profile->at($this->plan->waterLine);
+        $left = $frame->x(($w - $open) / 2);
+        $right = $frame->x(($w + $open) / 2);
+        $lean = Aspect::Open === $this->plan->site->aspect ? 0.0 : 60.0;
+        foreach ([0.08, 0.36, 0.64] as $share) {
+            $from = $left + ($right - $left) * $share;
+            $width = ($right - $left) * 0.2;
+            $this->view->back[] = new Shape(Pen::polygon([[$from - $lean, 4.0], [$from + $width - $lean, 4.0], [$from + $width, $line], [$from, $line]]), 'light-air');
+        }
+        if (!$this->hasLamp()) {
+            $this->view->back[] = new Shape($this->stratum(fn (): float => $this->plan->bed->meanDepth(), fn (): float => $this->plan->waterLine), 'light-water');
+        }
+    }
+
     private function lamp(): void
     {
+        if ($this->plan->site->daylight()->any() && !$this->side) {
+            $this->sun();
+        }
         if (!$this->hasLamp() || $this->side) {
             return;
         }
@@ -413,15 +439,17 @@ final class Elevation
             $this->view->labels[] = new Label($left - 6, min($line - 6, ($line + $frame->y($vessel->height())) / 2 + 4), '↕ '.$this->length($gap), 'end', 'dim dim-faint');
             $this->view->words[] = \sprintf('The rim stands %s over the water.', $this->length($gap));
         }
-        if ($this->plan->lamp->lumens > 0) {
+        $sun = $this->plan->site->daylight()->any();
+        $shown = static fn (float $light): string => $sun ? Decimal::significant($light, 2) : Decimal::trimmed($light, 0);
+        if ($light->surface > 0) {
             $x = $frame->x($vessel->length()) + 38;
             $bed = $frame->y($this->plan->bed->meanDepth());
             $this->view->labels[] = new Label($x, $line - 18, 'light', 'middle', 'dim dim-faint');
-            $this->view->labels[] = new Label($x, $line + 4, Decimal::trimmed($light->surface, 0), 'middle', 'light-number');
-            $this->view->labels[] = new Label($x, $bed + 4, Decimal::trimmed($light->bed, 0), 'middle', 'light-number');
+            $this->view->labels[] = new Label($x, $line + 4, $shown($light->surface), 'middle', 'light-number');
+            $this->view->labels[] = new Label($x, $bed + 4, $shown($light->bed), 'middle', 'light-number');
             $this->view->front[] = new Shape(Pen::line($x, $line + 12, $x, $bed - 12), 'light-fall');
-            $this->view->labels[] = new Label($x, $bed + 18, 'µmol/m²/s', 'middle', 'dim dim-faint');
-            $this->view->words[] = \sprintf('Light falls from %s at the surface to %s micromoles per square metre and second on the bed.', Decimal::trimmed($light->surface, 0), Decimal::trimmed($light->bed, 0));
+            $this->view->labels[] = new Label($x, $bed + 18, $sun ? 'mol/m² a day' : 'µmol/m²/s', 'middle', 'dim dim-faint');
+            $this->view->words[] = \sprintf('Light falls from %s at the surface to %s %s on the bed.', $shown($light->surface), $shown($light->bed), $sun ? 'moles per square metre and day' : 'micromoles per square metre and second');
         }
     }
 
@@ -460,14 +488,25 @@ final class Elevation
         $half = UnitSystem::Us === $this->units ? 0.25 : 0.5;
         $this->view->handles[] = Handle::on('waterLine', 'water line', 'grip', 'y', $frame->x($plan->vessel->length() / 2 + $this->profile->at($plan->waterLine) / 2), $frame->y($plan->waterLine), $plan->waterLine, $plan->bed->meanDepth() + 0.02, $rim, -$scale, $half, $this->units);
         if ($this->hasLamp()) {
-            $this->view->handles[] = Handle::on('light.height', 'lamp over the rim', 'grip', 'y', $frame->x($plan->vessel->length() * 0.88) + 12, $frame->y($rim + $plan->lamp->height) - 3, $plan->lamp->height, 0.0, $this->headroom() - 0.03, -$scale, 2 * $half, $this->units);
+            $this->view->handles[] = Handle::on('light.height', 'lamp over the rim', 'grip', 'y', $frame->x($plan->vessel->length() * 0.88) + 12, $frame->y($rim + $plan->lamp->height) - 3, $plan->lamp->height, 0.0, $this->headroom() - 0.005, -$scale, 2 * $half, $this->units);
         }
         foreach ($plan->clumps as $clump) {
-            $this->view->handles[] = Handle::on("plants.$clump->id.place", $clump->kind->common.', along the front', 'peg', 'x', $frame->x($clump->place * $this->profile->width), $frame->floor - 8, $clump->place, 0.0, 1.0, $this->profile->width * $scale, 1.0, $this->units);
+            $this->peg("plants.$clump->id.place", $clump->kind->common, $clump->place, 'peg');
         }
         foreach ($plan->pieces as $piece) {
-            $this->view->handles[] = Handle::on("hardscape.$piece->id.place", $piece->kind->name.', along the front', 'peg', 'x', $frame->x($piece->place * $this->profile->width), $frame->floor - 8, $piece->place, 0.0, 1.0, $this->profile->width * $scale, 1.0, $this->units);
+            $this->peg("hardscape.$piece->id.place", $piece->kind->name, $piece->place, 'peg peg-stone');
         }
+    }
+
+    /** A peg under something that stands on the bed; where another is in its way it stands higher. */
+    private function peg(string $place, string $name, float $at, string $form): void
+    {
+        $x = $this->frame->x($at * $this->profile->width);
+        $y = $this->frame->floor - 8;
+        while ([] !== array_filter($this->view->handles, static fn (Handle $h): bool => str_starts_with($h->form, 'peg') && abs($h->x - $x) < self::PEG && abs($h->y - $y) < self::PEG)) {
+            $y -= self::PEG;
+        }
+        $this->view->handles[] = Handle::on($place, "$name, along the front", $form, 'x', $x, $y, $at, 0.0, 1.0, $this->profile->width * $this->frame->scale, 1.0, $this->units);
     }
 
     private function sideHandles(): void

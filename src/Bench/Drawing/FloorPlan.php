@@ -82,7 +82,7 @@ final class FloorPlan
         }
         $this->view->front[] = new Shape($outline, 'glass glass-far');
         $lights = array_merge([$shade->most], ...$shade->light);
-        $this->view->words[] = \sprintf('On the bed light lies from %s to %s micromoles per square metre and second.', Decimal::trimmed(min($lights), 0), Decimal::trimmed($shade->most, 0));
+        $this->view->words[] = \sprintf('On the bed light lies from %s to %s %s.', Decimal::significant(min($lights), 2), Decimal::significant($shade->most, 2), $this->plan->site->daylight()->any() ? 'moles per square metre and day' : 'micromoles per square metre and second');
     }
 
     private function pieces(): void

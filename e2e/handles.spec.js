@@ -1,0 +1,220 @@
+import { test, expect, startTank, openStage, change, choose, edited } from './keeper.js';
+
+/** A tank with one of everything that can be taken hold of. */
+async function furnish(page, name) {
+    await startTank(page, name);
+    await openStage(page, 'plants');
+    await choose(page, 'plants-add', 'vallisneria-spiralis');
+    await openStage(page, 'hardscape');
+    await choose(page, 'hardscape-add', 'granite');
+}
+
+const number = async (page, id, attribute = 'aria-valuenow') => Number(await page.locator(`#${id}`).getAttribute(attribute));
+
+async function middle(page, id) {
+    const handle = page.locator(`#${id} .handle-reach`);
+    await handle.scrollIntoViewIfNeeded();
+    const box = await handle.boundingBox();
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+async function dragByMouse(page, id, dx, dy) {
+    const from = await middle(page, id);
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    for (let step = 1; step <= 6; step += 1) {
+        await page.mouse.move(from.x + (dx * step) / 6, from.y + (dy * step) / 6);
+    }
+    await page.mouse.up();
+}
+
+async function dragByFinger(page, id, dx, dy) {
+    const from = await middle(page, id);
+    const touch = await page.context().newCDPSession(page);
+    const at = (share) => [{ x: from.x + dx * share, y: from.y + dy * share }];
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: at(0) });
+    for (let step = 1; step <= 6; step += 1) {
+        await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: at(step / 6) });
+    }
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+}
+
+/** Every handle: its id, the way it is moved, and which way its value must go. */
+const HANDLES = [
+    ['h-waterLine', 0, 30, -1], ['h-light-height', 0, -20, 1],
+    ['h-plants-c1-place', 40, 0, 1], ['h-hardscape-h1-place', -40, 0, -1],
+    ['h-bed-soil-front', 0, -8, 1], ['h-bed-soil-back', 0, -8, 1], ['h-bed-cap-front', 0, -8, 1], ['h-bed-cap-back', 0, 8, -1],
+    ['h-floor-plants-c1-place', -30, 0, -1], ['h-floor-hardscape-h1-place', 30, 0, 1], ['h-floor-plants-c1-pieces', 12, 0, 1],
+    ['h-light-on', -20, 0, -1], ['h-light-hours', 20, 0, 1],
+];
+
+for (const [way, drag] of [['mouse', dragByMouse], ['finger', dragByFinger]]) {
+    test(`every handle is moved by ${way}, judged on the way, and saved once`, async ({ page }, info) => {
+        test.skip((way === 'finger') !== (info.project.name === 'phone'), 'each screen with its own pointer');
+        test.slow();
+        await furnish(page, `Hand ${way}`);
+        for (const [id, dx, dy, sign] of HANDLES) {
+            const before = await number(page, id);
+            expect(await edited(page, () => drag(page, id, dx, dy)), id).toBe(200);
+            const after = await number(page, id);
+            expect(Math.sign(after - before), `${id}: ${before} to ${after}`).toBe(sign);
+            const field = `#f-${id.replace(/^h-(floor-)?/, '')}`;
+            await expect(page.locator(field)).toHaveValue(String(after));
+            await expect(page.locator('.last-change')).toContainText('Last change');
+        }
+    });
+}
+
+test('every handle is moved by keys, one step at a time', async ({ page }, info) => {
+    test.skip(info.project.name === 'phone', 'a phone has no keys');
+    test.slow();
+    await furnish(page, 'Hand keys');
+    for (const [id] of HANDLES) {
+        const handle = page.locator(`#${id}`);
+        const before = await number(page, id);
+        const step = await number(page, id, 'data-step');
+        await handle.focus();
+        expect(await edited(page, () => page.keyboard.press('ArrowLeft').then(() => page.keyboard.press('ArrowLeft'))), id).toBe(200);
+        const after = await number(page, id);
+        expect(after, id).toBeLessThan(before);
+        expect(before - after, `${id} by two steps`).toBeLessThanOrEqual(2 * step + 1e-6);
+        await expect(handle, 'the hand stays where it was').toBeFocused();
+    }
+    // The other way across the floor, to an end, and not at all.
+    const row = () => number(page, 'h-floor-plants-c1-place', 'data-second-value');
+    const before = await row();
+    await page.locator('#h-floor-plants-c1-place').focus();
+    await edited(page, () => page.keyboard.press('ArrowDown'));
+    expect(await row()).toBe(before - 1);
+    await edited(page, () => page.keyboard.press('Home'));
+    expect(await number(page, 'h-floor-plants-c1-place')).toBe(0);
+    const line = await number(page, 'h-waterLine');
+    await page.locator('#h-waterLine').focus();
+    await page.keyboard.press('PageDown');
+    await page.keyboard.press('Escape');
+    await expect(page.locator('#f-waterLine')).toHaveValue(String(line));
+    await expect(page.locator('.last-change')).not.toContainText('Not saved yet');
+});
+
+test('while a handle is held the tank is judged and nothing is saved', async ({ page }, info) => {
+    test.skip(info.project.name === 'phone', 'held by mouse');
+    await furnish(page, 'Held');
+    const said = await page.locator('.last-change').textContent();
+    const from = await middle(page, 'h-waterLine');
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(from.x, from.y + 60, { steps: 5 });
+    await expect(page.locator('.last-change')).toContainText('Not saved yet. It would move');
+    await expect(page.locator('.handle-tip')).toContainText('cm');
+    await page.reload();
+    expect(await page.locator('.last-change').textContent()).toBe(said);
+    await page.mouse.up();
+});
+
+test('a day is looked at, stepped to and played', async ({ page }, info) => {
+    await furnish(page, `Days ${info.project.name}`);
+    const drawing = () => page.locator('.view-front svg').innerHTML();
+    const shown = () => number(page, 'h-day');
+    const look = (act) => Promise.all([page.waitForResponse((response) => response.url().includes('/day?')), act()]);
+    await look(() => page.locator('#h-day').focus().then(() => page.keyboard.press('End')));
+    await expect.poll(shown).toBe(364);
+    await look(() => page.keyboard.press('Home'));
+    await expect.poll(shown).toBe(0);
+    const first = await drawing();
+    await look(() => page.getByRole('button', { name: 'a week on' }).click());
+    await expect.poll(shown).toBe(7);
+    expect(await drawing()).not.toBe(first);
+    await look(() => page.locator('[data-day-play]').click());
+    await expect.poll(shown, { timeout: 30_000 }).toBeGreaterThan(20);
+    await page.locator('[data-day-play]').click();
+    await page.waitForTimeout(500);
+    const stopped = await shown();
+    await page.waitForTimeout(800);
+    expect(await shown(), 'it stays where it was stopped').toBe(stopped);
+    expect(page.url()).toContain(`day=${stopped}`);
+    await page.reload();
+    await expect.poll(shown).toBe(stopped);
+});
+
+test('what is written into the days is added, moved along the year, and taken out', async ({ page }, info) => {
+    await furnish(page, `Written ${info.project.name}`);
+    await page.locator('#written > summary').click();
+    const add = page.locator('#f-events-add');
+    const change42 = await add.locator('option', { hasText: 'water change' }).getAttribute('value');
+    expect(await edited(page, () => add.selectOption(change42))).toBe(200);
+    await expect(page.locator('.last-change')).toContainText('water change added');
+    expect(await change(page, 'events-e1-day', '42')).toBe(200);
+    expect(await change(page, 'events-e1-share', '50')).toBe(200);
+    const mark = page.locator('#h-events-e1-day');
+    await expect(mark).toHaveAttribute('aria-valuenow', '42');
+    await mark.focus();
+    expect(await edited(page, () => page.keyboard.press('PageUp'))).toBe(200);
+    await expect(page.locator('#f-events-e1-day')).toHaveValue('47');
+    await mark.focus();
+    await page.keyboard.press('Enter');
+    await expect(page.locator('#f-events-e1-day')).toBeFocused();
+    await mark.focus();
+    expect(await edited(page, () => page.keyboard.press('Delete'))).toBe(200);
+    await expect(mark).toHaveCount(0);
+});
+
+test('a mistake is caught where it is made and mended with one click', async ({ page }, info) => {
+    await startTank(page, `Mistake ${info.project.name}`);
+    await openStage(page, 'bed');
+    await change(page, 'bed-soil-back', '6');
+    const mistake = page.locator('#bed .regret', { hasText: 'deeper than its cap' });
+    await expect(mistake).toBeVisible();
+    await expect(page.locator('#bed .regrets')).toContainText('1');
+    expect(await edited(page, () => mistake.getByRole('button', { name: 'Cap as deep as the soil' }).click())).toBe(200);
+    await expect(mistake).toHaveCount(0);
+    await expect(page.locator('#f-bed-cap-back')).toHaveValue('6');
+});
+
+test('history: a revision is named, taken up again, branched off', async ({ page }, info) => {
+    await startTank(page, `Past ${info.project.name}`);
+    await openStage(page, 'light');
+    await change(page, 'light-hours', '11');
+    await page.getByRole('link', { name: 'History' }).click();
+    await page.getByLabel('name of revision 1').fill('As begun');
+    await page.locator('#r1').getByRole('button', { name: 'Name' }).click();
+    await expect(page.locator('#r1')).toContainText('As begun');
+    await page.getByRole('button', { name: 'Take up again revision 1' }).click();
+    await expect(page.locator('.last-change')).toContainText('taken up again: As begun');
+    await openStage(page, 'light');
+    await expect(page.locator('#f-light-hours')).toHaveValue('8');
+    await page.getByRole('link', { name: 'History' }).click();
+    await page.getByRole('button', { name: 'Branch off a variant of revision 2' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Past ${info.project.name}, variant`);
+    await openStage(page, 'light');
+    await expect(page.locator('#f-light-hours')).toHaveValue('11');
+});
+
+test('at twice the size nothing is lost and nothing scrolls sideways', async ({ page }, info) => {
+    test.skip(info.project.name === 'phone', 'a desk’s page at 200 %');
+    await furnish(page, 'Zoom');
+    await page.setViewportSize({ width: 640, height: 400 });
+    const { wide, width } = await page.evaluate(() => ({ wide: document.documentElement.scrollWidth, width: innerWidth }));
+    expect(wide).toBeLessThanOrEqual(width);
+    for (const place of ['.verdict-sentence', '.view-front svg', '.view-side svg', '.view-floor svg', '#margin-oxygen', '#plants > summary', '#h-day']) {
+        await page.locator(place).scrollIntoViewIfNeeded();
+        await expect(page.locator(place)).toBeInViewport();
+    }
+    expect(await edited(page, () => dragByMouse(page, 'h-waterLine', 0, 20))).toBe(200);
+});
+
+test.describe('with less motion', () => {
+    test.use({ contextOptions: { reducedMotion: 'reduce' } });
+    test('nothing moves by itself, and the year plays in few steps', async ({ page }, info) => {
+        await furnish(page, `Still ${info.project.name}`);
+        const moving = await page.evaluate(() => document.getAnimations().length);
+        expect(moving).toBe(0);
+        let looks = 0;
+        page.on('request', (request) => {
+            looks += request.url().includes('/day?') ? 1 : 0;
+        });
+        await page.locator('[data-day-play]').click();
+        await page.waitForTimeout(2000);
+        await page.locator('[data-day-play]').click();
+        expect(looks).toBeLessThanOrEqual(2);
+    });
+});

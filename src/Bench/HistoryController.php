@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Bench;
+
+use Olvek\Account\Keeper;
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Shelf\ImportReport;
+use Olvek\Shelf\Revision;
+use Olvek\Shelf\Tank;
+use Olvek\Shelf\TankRepository;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** A tank's revisions: looked through, named, taken up again, branched off; and a whole plan brought in as one of them. */
+#[Route('/tanks/{tank}', requirements: ['tank' => Requirement::UUID, 'number' => '\d{1,9}'])]
+final class HistoryController extends AbstractController
+{
+    private const PAGE = 40;
+    private const EXPIRED = 'This page had been open too long to be trusted, so nothing was done. Send it again.';
+
+    public function __construct(private readonly TankRepository $tanks, private readonly Road $road)
+    {
+    }
+
+    #[Route('/history', name: 'bench_history', methods: ['GET'])]
+    public function history(Request $request, Tank $tank): Response
+    {
+        return $this->shown($tank, max(1, $request->query->getInt('page', 1)));
+    }
+
+    #[Route('/history/{number}/restore', name: 'bench_restore', methods: ['POST'])]
+    public function restore(Request $request, Tank $tank, int $number): Response
+    {
+        $revision = $this->revision($tank, $number);
+
+        return $this->done($request, $tank, function () use ($request, $tank, $revision): Response {
+            $this->road->restore($tank, $request->request->getInt('base'), $revision);
+
+            return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
+        });
+    }
+
+    #[Route('/history/{number}/name', name: 'bench_name_revision', methods: ['POST'])]
+    public function name(Request $request, Tank $tank, int $number): Response
+    {
+        $revision = $this->revision($tank, $number);
+
+        return $this->done($request, $tank, function () use ($request, $tank, $revision): Response {
+            $label = trim($request->request->getString('label'));
+            if (mb_strlen($label) > Revision::LONGEST_LABEL || !mb_check_encoding($label, 'UTF-8')) {
+                return $this->shown($tank, 1, \sprintf('A name has at most %d characters.', Revision::LONGEST_LABEL), [$revision->number => $label]);
+            }
+            $this->road->label($revision, $label);
+
+            return $this->redirectToRoute('bench_history', ['tank' => $tank->id(), 'page' => max(1, $request->request->getInt('page', 1))], Response::HTTP_SEE_OTHER);
+        });
+    }
+
+    #[Route('/history/{number}/branch', name: 'bench_branch', methods: ['POST'])]
+    public function branch(Request $request, Tank $tank, int $number, #[CurrentUser] Keeper $keeper): Response
+    {
+        $revision = $this->revision($tank, $number);
+
+        return $this->done($request, $tank, function () use ($keeper, $revision): Response {
+            $variant = $this->road->branch($keeper, $revision);
+
+            return $this->redirectToRoute('bench', ['tank' => $variant->id()], Response::HTTP_SEE_OTHER);
+        });
+    }
+
+    #[Route('/import', name: 'bench_import', methods: ['GET', 'POST'])]
+    public function import(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $json = '';
+        $report = [];
+        $notice = '';
+        if ($request->isMethod('POST')) {
+            $file = $request->files->get('file');
+            $json = $file instanceof UploadedFile && $file->isValid() ? $file->getContent() : $request->request->getString('plan');
+            try {
+                if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
+                    $notice = self::EXPIRED;
+                } else {
+                    $this->road->bring($tank, $request->request->getInt('base'), $json);
+
+                    return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
+                }
+            } catch (StaleEdit $stale) {
+                $notice = $stale->getMessage();
+            } catch (InvalidPlan $refused) {
+                $report = ImportReport::of($json, $refused, $keeper->units());
+            }
+        }
+        $fine = [] === $report && '' === $notice;
+
+        return $this->render('bench/import.html.twig', ['tank' => $tank, 'json' => mb_scrub($json), 'report' => $report, 'notice' => $notice], new Response(status: $fine ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+    }
+
+    private function revision(Tank $tank, int $number): Revision
+    {
+        return $this->tanks->revision($tank, $number) ?? throw $this->createNotFoundException('This tank has no such revision.');
+    }
+
+    /** @param \Closure(): Response $do */
+    private function done(Request $request, Tank $tank, \Closure $do): Response
+    {
+        if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
+            return $this->shown($tank, 1, self::EXPIRED);
+        }
+        try {
+            return $do();
+        } catch (StaleEdit $stale) {
+            return $this->shown($tank, 1, $stale->getMessage());
+        }
+    }
+
+    /** @param array<int, string> $typed names that were not saved, by revision */
+    private function shown(Tank $tank, int $page, string $notice = '', array $typed = []): Response
+    {
+        $revisions = $this->tanks->revisions($tank, self::PAGE + 1, ($page - 1) * self::PAGE);
+
+        return $this->render('bench/history.html.twig', [
+            'tank' => $tank, 'revisions' => \array_slice($revisions, 0, self::PAGE), 'page' => $page, 'more' => \count($revisions) > self::PAGE, 'notice' => $notice, 'typed' => $typed,
+        ], new Response(status: '' === $notice ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+    }
+}

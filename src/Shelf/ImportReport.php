@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Shelf;
+
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Unit\UnitSystem;
+
+/** What of a brought-in file was not understood, line by line. */
+final class ImportReport
+{
+    /** @return list<array{line: ?int, place: string, message: string}> in the order of the lines */
+    public static function of(string $json, InvalidPlan $refused, UnitSystem $units): array
+    {
+        $lines = JsonLines::of($json);
+        $report = [];
+        foreach ($refused->messages($units) as $place => $message) {
+            $place = (string) $place;
+            $report[] = ['line' => self::line($lines, $place), 'place' => $place, 'message' => $message];
+        }
+        usort($report, static fn (array $a, array $b): int => ($a['line'] ?? 0) <=> ($b['line'] ?? 0));
+
+        return $report;
+    }
+
+    /**
+     * Of what is missing, the line of what it is missing from.
+     *
+     * @param array<string, int> $lines
+     */
+    private static function line(array $lines, string $place): ?int
+    {
+        while ('' !== $place && !isset($lines[$place])) {
+            $place = str_contains($place, '.') ? substr($place, 0, (int) strrpos($place, '.')) : '';
+        }
+
+        return $lines[$place] ?? null;
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Bench;
+
+use Olvek\Tests\BenchTestCase;
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** The tank at a glance: a change that is only tried, another day, a drawing on its own. */
+final class GlanceTest extends BenchTestCase
+{
+    /**
+     * @param array<string, string> $edits
+     *
+     * @return array{parts?: array<string, array{html: string}>, message?: string}
+     */
+    private function tried(array $edits, ?string $token = null): array
+    {
+        $page = $this->browser->request('GET', "/tanks/$this->tank");
+        $this->browser->request('POST', "/tanks/$this->tank/try", ['_token' => $token ?? $page->filter('#edit input[name="_token"]')->attr('value'), 'edits' => $edits], server: ['HTTP_OLVEK_PARTS' => '{}']);
+        $answer = json_decode((string) $this->browser->getResponse()->getContent(), true);
+        self::assertIsArray($answer);
+
+        /** @var array{parts?: array<string, array{html: string}>, message?: string} $answer */
+        return $answer;
+    }
+
+    public function testAChangeIsJudgedWithoutBeingSaved(): void
+    {
+        $parts = $this->tried(['waterLine' => '25'])['parts'] ?? [];
+        self::assertResponseIsSuccessful();
+        self::assertSame([], array_diff(['front', 'side', 'floor', 'hours', 'year', 'verdict', 'margins'], array_keys($parts)));
+        self::assertStringContainsString('Not saved yet', $parts['verdict']['html']);
+        self::assertStringContainsString('aria-valuenow="25"', $parts['front']['html']);
+        self::assertSame(1, $this->revisions());
+        self::assertEqualsWithDelta(0.335, $this->plan()->waterLine, 1e-9);
+    }
+
+    /** @param array<string, string> $edits */
+    #[TestWith([['waterLine' => '400'], 'must lie above the bottom'])]
+    #[TestWith([['bed.cap.back' => '-2'], 'between'])]
+    #[TestWith([['plants.c1.place' => '140'], 'The place'])]
+    #[TestWith([['nonsense' => '1'], 'does not know'])]
+    public function testWhatCannotBeIsTold(array $edits, string $why): void
+    {
+        $answer = $this->tried($edits);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString($why, $answer['message'] ?? '');
+    }
+
+    public function testNothingIsTriedWithoutTheToken(): void
+    {
+        $this->tried(['waterLine' => '25'], 'forged');
+        self::assertResponseStatusCodeSame(422);
+    }
+
+    public function testADayShowsTheTankAsTheRunHasIt(): void
+    {
+        $day = function (string $asked): string {
+            $this->browser->request('GET', "/tanks/$this->tank/day?day=$asked", server: ['HTTP_OLVEK_PARTS' => '{}']);
+            self::assertResponseIsSuccessful();
+
+            return (string) $this->browser->getResponse()->getContent();
+        };
+        self::assertStringContainsString('aria-valuetext=\u0022day 120\u0022', $day('120'));
+        self::assertNotSame($day('0'), $day('200'));
+        self::assertStringContainsString('aria-valuetext=\u0022day 364\u0022', $day('900'), 'the run has no later day');
+        self::assertStringContainsString('"front"', $day('never'));
+    }
+
+    #[TestWith(['front'])]
+    #[TestWith(['side'])]
+    #[TestWith(['floor'])]
+    #[TestWith(['hours'])]
+    #[TestWith(['year'])]
+    public function testDrawingsStandOnTheirOwn(string $name): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank/drawing/$name.svg?day=60");
+        self::assertResponseIsSuccessful();
+        self::assertResponseHeaderSame('Content-Type', 'image/svg+xml');
+        $svg = (string) $this->browser->getResponse()->getContent();
+        $document = new \DOMDocument();
+        self::assertTrue($document->loadXML($svg), 'well-formed');
+        self::assertStringNotContainsString('var(--', $svg, 'no variable that only the page knows');
+        self::assertStringNotContainsString('light-dark', $svg);
+        self::assertStringNotContainsString('color-mix', $svg);
+        self::assertStringNotContainsString('role="slider"', $svg);
+        self::assertGreaterThan(5, $document->getElementsByTagName('path')->length);
+    }
+
+    public function testWhatIsWrittenIntoTheDaysIsShownAndMarked(): void
+    {
+        $this->send(['events.add' => 'change 42']);
+        $this->browser->followRedirect();
+        self::assertSelectorExists('#h-events-e1-day[aria-valuenow="42"]');
+        self::assertSelectorExists('#f-events-e1-share');
+        $this->send(['events.e1.share' => '400']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('between', $this->text('#f-events-e1-share-error'));
+    }
+}
