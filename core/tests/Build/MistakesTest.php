@@ -37,39 +37,38 @@ final class MistakesTest extends TestCase
     /** @return iterable<string, array{string, array<string, string>}> the mistake, and the edits by which it is made */
     public static function made(): iterable
     {
-        $one = static fn (string $id, array $edits): array => [$id, $edits];
-        yield 'a support too weak' => $one('support', ['site.bears' => '50 kg']);
-        yield 'a support that nobody knows' => $one('support-unknown', ['site.bears' => '0']);
-        yield 'too tall to reach into' => $one('reach', ['vessel.height' => '75 cm', 'waterLine' => '70 cm']);
-        yield 'no room above' => $one('room-above', ['site.above' => '10 cm']);
-        yield 'water up to the rim' => $one('rim', ['waterLine' => '35.2 cm']);
-        yield 'no lid over jumpers' => $one('lid', ['site.lid' => 'no', 'animals.add' => 'oryzias-latipes']);
-        yield 'soil deeper than its cap' => $one('cap', ['bed.soil.back' => '6 cm']);
-        yield 'soil without a cap' => $one('no-cap', ['bed.cap.material' => 'none']);
-        yield 'root tabs forgotten' => $one('tabs', ['bed.soil.material' => 'none']);
-        yield 'a carpet before the soil' => $one('setback', ['bed.setback' => '8 cm', 'plants.add' => 'eleocharis-acicularis']);
-        yield 'sand unrinsed' => $one('rinse', ['preparation.rinsed' => 'no']);
-        yield 'chips in the soil' => $one('sieve', ['preparation.sieved' => 'no']);
-        yield 'wood that floats' => $one('float-h1', ['hardscape.add' => 'root-wood']);
-        yield 'wood untested' => $one('soak-h1', ['hardscape.add' => 'root-wood']);
-        yield 'light for two tanks' => $one('bright', ['light.lumens' => '5000']);
-        yield 'no light at all' => $one('dark', ['light.lumens' => '0']);
-        yield 'tender kinds on day one' => $one('sensitive-c2', ['plants.c2.day' => '0']);
-        yield 'down in raw soil' => $one('deep-c1', ['plants.c1.planting' => 'deep']);
-        yield 'a rhizome buried' => $one('deep-c4', ['plants.add' => 'anubias-nana']);
-        yield 'hard to get out' => $one('removal-c4', ['plants.add' => 'sagittaria-subulata']);
-        yield 'nothing fast' => $one('lacks-fast', ['plants.c1.remove' => '1', 'plants.c3.remove' => '1']);
-        yield 'nothing that exports' => $one('lacks-export', ['plants.c3.remove' => '1']);
-        yield 'no root feeder' => $one('lacks-roots', ['plants.c2.remove' => '1']);
-        yield 'chlorine' => $one('chlorine', ['preparation.treatment' => 'undecided']);
-        yield 'chloramine' => $one('chloramine', ['preparation.treatment' => 'stood']);
-        yield 'filling undecided' => $one('filling', ['preparation.filling' => 'undecided']);
-        yield 'poured in' => $one('pour', ['preparation.filling' => 'pour']);
-        yield 'all on one day' => $one('all-at-once', ['animals.a1.count' => '20', 'animals.add' => 'neocaridina-davidi']);
-        yield 'fish first' => $one('order', ['animals.a1.day' => '21', 'animals.add' => 'neocaridina-davidi']);
-        yield 'fed in week one' => $one('fed-early', ['animals.a1.day' => '21', 'feeding.fromDay' => '22']);
-        yield 'no way of starting' => $one('way', ['start.way' => 'undecided']);
-        yield 'too soon' => $one('too-soon', ['animals.a1.day' => '4']);
+        yield 'a support too weak' => ['support', ['site.bears' => '50 kg']];
+        yield 'a support that nobody knows' => ['support-unknown', ['site.bears' => '0']];
+        yield 'too tall to reach into' => ['reach', ['vessel.height' => '75 cm', 'waterLine' => '70 cm']];
+        yield 'no room above' => ['room-above', ['site.above' => '10 cm']];
+        yield 'water up to the rim' => ['rim', ['waterLine' => '35.2 cm']];
+        yield 'no lid over jumpers' => ['lid', ['site.lid' => 'no', 'animals.add' => 'oryzias-latipes']];
+        yield 'soil deeper than its cap' => ['cap', ['bed.soil.back' => '6 cm']];
+        yield 'soil without a cap' => ['no-cap', ['bed.cap.material' => 'none']];
+        yield 'root tabs forgotten' => ['tabs', ['bed.soil.material' => 'none']];
+        yield 'a carpet before the soil' => ['setback', ['bed.setback' => '8 cm', 'plants.add' => 'eleocharis-acicularis']];
+        yield 'sand unrinsed' => ['rinse', ['preparation.rinsed' => 'no']];
+        yield 'chips in the soil' => ['sieve', ['preparation.sieved' => 'no']];
+        yield 'wood that floats' => ['float-h1', ['hardscape.add' => 'root-wood']];
+        yield 'wood untested' => ['soak-h1', ['hardscape.add' => 'root-wood']];
+        yield 'light for two tanks' => ['bright', ['light.lumens' => '5000']];
+        yield 'no light at all' => ['dark', ['light.lumens' => '0']];
+        yield 'tender kinds on day one' => ['sensitive-c2', ['plants.c2.day' => '0']];
+        yield 'down in raw soil' => ['deep-c1', ['plants.c1.planting' => 'deep']];
+        yield 'a rhizome buried' => ['deep-c4', ['plants.add' => 'anubias-nana']];
+        yield 'hard to get out' => ['removal-c4', ['plants.add' => 'sagittaria-subulata']];
+        yield 'nothing fast' => ['lacks-fast', ['plants.c1.remove' => '1', 'plants.c3.remove' => '1']];
+        yield 'nothing that exports' => ['lacks-export', ['plants.c3.remove' => '1']];
+        yield 'no root feeder' => ['lacks-roots', ['plants.c2.remove' => '1']];
+        yield 'chlorine' => ['chlorine', ['preparation.treatment' => 'undecided']];
+        yield 'chloramine' => ['chloramine', ['preparation.treatment' => 'stood']];
+        yield 'filling undecided' => ['filling', ['preparation.filling' => 'undecided']];
+        yield 'poured in' => ['pour', ['preparation.filling' => 'pour']];
+        yield 'all on one day' => ['all-at-once', ['animals.a1.count' => '20', 'animals.add' => 'neocaridina-davidi']];
+        yield 'fish first' => ['order', ['animals.a1.day' => '21', 'animals.add' => 'neocaridina-davidi']];
+        yield 'fed in week one' => ['fed-early', ['animals.a1.day' => '21', 'feeding.fromDay' => '22']];
+        yield 'no way of starting' => ['way', ['start.way' => 'undecided']];
+        yield 'too soon' => ['too-soon', ['animals.a1.day' => '4']];
     }
 
     /** @param array<string, string> $edits */

@@ -433,7 +433,7 @@ final class Elevation
         $this->across($this->length($vessel->outerLength()));
         $this->view->front[] = new Shape(Pen::line($left - 4, $frame->floor, $left + 4, $frame->floor).Pen::line($left, $frame->floor, $left, $line).Pen::line($left - 4, $line, $left + 4, $line), 'dim-line');
         $this->view->labels[] = new Label($left - 6, ($line + $frame->floor) / 2 + 4, $this->length($this->plan->waterLine), 'end');
-        $this->view->labels[] = new Label($left - 6, ($line + $frame->floor) / 2 - 10, 'water', 'end', 'dim dim-faint');
+        $this->view->labels[] = new Label($left - 6, ($line + $frame->floor) / 2 - 14, 'water', 'end', 'dim dim-faint');
         $gap = $this->plan->vessel->height() - $this->plan->waterLine;
         if ($gap > 0.004) {
             $this->view->labels[] = new Label($left - 6, min($line - 6, ($line + $frame->y($vessel->height())) / 2 + 4), '↕ '.$this->length($gap), 'end', 'dim dim-faint');
