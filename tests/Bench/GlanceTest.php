@@ -93,10 +93,10 @@ final class GlanceTest extends BenchTestCase
     {
         $this->send(['events.add' => 'change 42']);
         $this->browser->followRedirect();
-        self::assertSelectorExists('#h-events-e1-day[aria-valuenow="42"]');
-        self::assertSelectorExists('#f-events-e1-share');
-        $this->send(['events.e1.share' => '400']);
+        self::assertSelectorExists('#h-events-e4-day[aria-valuenow="42"]');
+        self::assertSelectorExists('#f-events-e4-share');
+        $this->send(['events.e4.share' => '400']);
         self::assertResponseStatusCodeSame(422);
-        self::assertStringContainsString('between', $this->text('#f-events-e1-share-error'));
+        self::assertStringContainsString('between', $this->text('#f-events-e4-share-error'));
     }
 }

@@ -29,8 +29,9 @@ final readonly class YearChart
      * @param list<Band> $bands
      * @param list<array{x: float, words: string}> $months
      * @param list<array{x: float, day: int, words: string}> $gates days from which the next step may be taken, or had to wait
+     * @param string $lamp how bright the lamp burns from day to day, within the topmost lane; its hours as the height of what is lit
      */
-    private function __construct(public array $bands, public array $months, public float $left, public float $right, public float $foot, public int $days, public array $gates)
+    private function __construct(public array $bands, public array $months, public float $left, public float $right, public float $foot, public int $days, public array $gates, public string $lamp)
     {
     }
 
@@ -68,7 +69,24 @@ final readonly class YearChart
         }
 
         return new self($bands, $months, self::LEFT, self::WIDTH - self::RIGHT, self::TOP + 4 * (self::STRIP + self::GAP) - self::GAP, $days,
-            array_map(static fn (Gate $g): array => ['x' => $x($g->day), 'day' => $g->day, 'words' => $g->words], $gates));
+            array_map(static fn (Gate $g): array => ['x' => $x($g->day), 'day' => $g->day, 'words' => $g->words], $gates), self::lamp($trace, $x));
+    }
+
+    /** @param \Closure(int): float $x */
+    private static function lamp(Trace $trace, \Closure $x): string
+    {
+        $foot = self::TOP - 3;
+        $path = 'M'.Pen::at($x(0), $foot);
+        $before = -1.0;
+        foreach ($trace->columns['lampShare'] as $day => $share) {
+            $lit = min(1.0, $share * $trace->columns['lampHours'][$day] / 12);
+            if (abs($lit - $before) > 0.005) {
+                $path .= ($before < 0 ? '' : 'H'.Pen::n($x($day))).'V'.Pen::n($foot - (self::TOP - 5) * $lit);
+                $before = $lit;
+            }
+        }
+
+        return $path.'H'.Pen::n($x($trace->days() - 1)).'V'.Pen::n($foot).'Z';
     }
 
     /**
