@@ -382,18 +382,18 @@ for (const colorScheme of ['light', 'dark']) {
             await page.getByRole('heading', { name: 'Waiting hall' }).click();
             for (const stage of ['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals', 'start']) {
                 await openStage(page, stage);
-                await expectAccessible(page);
+                await expectAccessible(page, '.bench-stages');
             }
             await page.locator('#margin-nitrite summary').click();
-            await expectAccessible(page);
+            await expectAccessible(page, '.margins');
             await page.getByLabel('Ledger and materials').check();
             await expect(page.locator('.ledger-bars').first()).toBeAttached();
-            await expectAccessible(page);
+            await expectAccessible(page, '.bench-below');
             await openStage(page, 'bed');
             await page.locator('#schools > summary').click();
             await page.getByRole('link', { name: 'Slow swamp' }).click();
             await expect(page.locator('#schools .answer')).toBeVisible();
-            await expectAccessible(page);
+            await expectAccessible(page, '.bench-stages');
             await page.locator('#written > summary').click();
             await page.locator('#files > summary').click();
             await expectAccessible(page);
