@@ -64,16 +64,36 @@ const edit = token(bench, 'id="edit"');
 let revision = Number(bench.match(/name="base" value="(\d+)"/)[1]);
 let fingerprints = Object.fromEntries([...bench.matchAll(/data-part="([^"]+)" data-fingerprint="([^"]+)"/g)].map((match) => [match[1], match[2]]));
 let weight = 0;
-console.log(`change to judged          ${await time(150, async (n) => {
-    const answer = await ask(`${tank}/edit`, {
-        method: 'POST', headers: { accept: 'application/json', 'olvek-parts': JSON.stringify(fingerprints) },
-        body: new URLSearchParams({ _token: edit, base: String(revision), 'edits[bed.soil.back]': `${2 + (n % 20) / 10} cm` }),
+async function send(path, edits, kind) {
+    const answer = await ask(`${tank}/${path}`, {
+        method: 'POST', headers: { accept: 'application/json', 'olvek-parts': JSON.stringify(kind === 'try' ? {} : fingerprints) },
+        body: new URLSearchParams({ _token: edit, base: String(revision), ...Object.fromEntries(Object.entries(edits).map(([place, typed]) => [`edits[${place}]`, typed])) }),
     });
     if (answer.status !== 200) {
         throw new Error(`${answer.status} ${answer.text.slice(0, 200)}`);
     }
     const { base: head, parts } = JSON.parse(answer.text);
-    revision = head;
-    fingerprints = { ...fingerprints, ...Object.fromEntries(Object.entries(parts).map(([name, part]) => [name, part.fingerprint])) };
+    if (kind !== 'try') {
+        revision = head;
+        fingerprints = { ...fingerprints, ...Object.fromEntries(Object.entries(parts).map(([name, part]) => [name, part.fingerprint])) };
+    }
     weight = gzipSync(answer.body).length;
-})}   ${(weight / 1024).toFixed(0)} KB compressed`);
+}
+const change = (n) => send('edit', { 'bed.soil.back': `${2 + (n % 20) / 10} cm` });
+const report = async (words, work) => console.log(`${words.padEnd(38)} ${await time(150, work)}   ${(weight / 1024).toFixed(0)} KB compressed`);
+await report('change to judged, the demo’s tank', change);
+// A full plan: twelve clumps and six groups.
+const ids = (page, list) => new Set([...page.matchAll(new RegExp(`edits\\[${list}\\.([a-z0-9]+)\\.`, 'g'))].map((match) => match[1]));
+const kinds = (page, list) => [...page.slice(page.indexOf(`id="f-${list}-add"`)).split('</select>')[0].matchAll(/<option value="([a-z0-9-]+)"/g)].map((match) => match[1]);
+for (const [list, wanted] of [['plants', 12], ['animals', 6]]) {
+    const have = ids(bench, list).size;
+    for (const kind of kinds(bench, list).slice(3, 3 + wanted - have)) {
+        await send('edit', { [`${list}.add`]: kind });
+    }
+}
+const full = (await ask(tank)).text;
+console.log(`a full plan: ${ids(full, 'plants').size} clumps, ${ids(full, 'animals').size} groups`);
+await report('change to judged, a full plan', change);
+await report('a handle held, judged not saved', (n) => send('try', { waterLine: `${28 + (n % 40) / 10} cm` }, 'try'));
+console.log(`${'another day of a full plan'.padEnd(38)} ${await time(150, (n) => ask(`${tank}/day?day=${n * 2}`, { headers: { 'olvek-parts': '{}' } }))}`);
+console.log(`${'the Bench of a full plan'.padEnd(38)} ${await time(60, () => ask(tank))}   ${((await weigh((await ask(tank)).text)) / 1024).toFixed(0)} KB compressed, all it links included`);

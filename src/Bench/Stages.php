@@ -8,6 +8,7 @@ use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Role as BedRole;
 use Olvek\Core\Build\Mistakes;
 use Olvek\Core\Build\Quantities;
+use Olvek\Core\Build\SchoolDepths;
 use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Aspect;
 use Olvek\Core\Plan\Clump;
@@ -47,9 +48,9 @@ final readonly class Stages
             $this->bed($plan, $units, $controls),
             $this->hardscape($plan, $units, $controls),
             $this->light($plan, $controls),
-            $this->plants($plan, $quantities, $controls),
+            $this->plants($plan, $quantities, $units, $controls),
             $this->water($plan, $controls),
-            $this->animals($plan, $controls),
+            $this->animals($plan, $units, $controls),
             $this->start($plan, $controls),
         ];
 
@@ -130,7 +131,17 @@ final readonly class Stages
             caution: 'Damp dusty soil before you pour it, wear a mask and cover cuts. No fertiliser, pesticide or wetting agent in it.',
             asks: [new Ask('bench_solve', ['question' => 'depth'], 'How deep must it be?')],
             schools: array_map(static fn (School $s): Ask => new Ask('bench_school', ['school' => $s->value], $s->words()), School::cases()),
-            reasons: self::reasons($plan));
+            reasons: trim(self::reasons($plan).' '.self::depths($plan)));
+    }
+
+    /** Who lays a bed like this one, and who disagrees. */
+    private static function depths(Plan $plan): string
+    {
+        $depths = SchoolDepths::of($plan);
+        $names = static fn (array $schools): string => implode(', ', array_map(static fn (School $s): string => lcfirst($s->words()), $schools));
+        $say = static fn (array $schools, string $words): string => [] === $schools ? '' : ucfirst($names($schools)).' '.$words.' ';
+
+        return trim($say($depths->alike, 'lay about as much soil here;').$say($depths->more, 'more;').$say($depths->less, 'less or none.').([] === $depths->thicker ? '' : 'A thicker cap for its soil: '.$names($depths->thicker).'.'));
     }
 
     /** @return list<list<FieldView>> */
@@ -186,10 +197,10 @@ final readonly class Stages
             asks: [new Ask('bench_solve', ['question' => 'light'], 'How long a day?')]);
     }
 
-    private function plants(Plan $plan, Quantities $quantities, Controls $controls): StageView
+    private function plants(Plan $plan, Quantities $quantities, UnitSystem $units, Controls $controls): StageView
     {
         $rows = array_map(static fn (Clump $c): RowView => new RowView($c->id, $c->kind->common, $c->kind->scientific,
-            implode(' ', [\sprintf('%s, %s.', ucfirst($c->kind->role->words()), $c->kind->removal->words()), $c->kind->remarks, ...$c->kind->cautions()]),
+            implode(' ', [\sprintf('%s, %s.', ucfirst($c->kind->role->words()), $c->kind->removal->words()), self::needs($c, $units), $c->kind->remarks, ...$c->kind->cautions()]),
             [
                 $controls->number("plants.$c->id.pieces", $c->kind->piece.'s', ''), $controls->number("plants.$c->id.place"), $controls->number("plants.$c->id.row"),
                 $controls->number("plants.$c->id.day"), $controls->pick("plants.$c->id.planting"),
@@ -218,9 +229,9 @@ final readonly class Stages
             caution: 'Treat tap water for chlorine and chloramine. Wash hands after working in the tank; never start a siphon by mouth.');
     }
 
-    private function animals(Plan $plan, Controls $controls): StageView
+    private function animals(Plan $plan, UnitSystem $units, Controls $controls): StageView
     {
-        $rows = array_map(static fn (Group $g): RowView => new RowView($g->id, $g->kind->common, $g->kind->scientific, implode(' ', [$g->kind->remarks, ...$g->kind->cautions()]),
+        $rows = array_map(static fn (Group $g): RowView => new RowView($g->id, $g->kind->common, $g->kind->scientific, implode(' ', [self::room($g, $units), $g->kind->remarks, ...$g->kind->cautions()]),
             [$controls->number("animals.$g->id.count"), $controls->number("animals.$g->id.day")], "animals.$g->id.remove",
             [new Ask('bench_solve', ['question' => 'stock', 'kind' => $g->kind->id], 'How many at most?')]), $plan->groups);
 
@@ -242,6 +253,28 @@ final readonly class Stages
             caution: 'Reagents and ammonia: read the label, wear goggles, keep children away. Readings open the next step, not dates.',
             asks: [new Ask('bench_solve', ['question' => 'start'], 'How soon may animals come?')],
             reasons: $way->reasons().(null === $first ? '' : " The first animals come on day $first."));
+    }
+
+    /** What a kind of plant asks for, in a line. */
+    private static function needs(Clump $clump, UnitSystem $units): string
+    {
+        $kind = $clump->kind;
+        $set = match (true) {
+            $kind->role->coversSurface() => 'floats',
+            0.0 === $kind->planting->value => 'never buried: tie it to stone or wood, or lay it down',
+            default => \sprintf('set %s deep', $units->show(Dimension::Length, $kind->planting->value)),
+        };
+
+        return \sprintf('Half growth at %s µmol/m²/s, grows to %s, %s; of pots grown in air %s %% melts.', Decimal::trimmed($kind->halfLight->value, 0), $units->show(Dimension::Length, $kind->height->value, 0), $set, Decimal::trimmed(100 * $kind->melt->value, 0));
+    }
+
+    /** What a kind of animal asks for, in a line. */
+    private static function room(Group $group, UnitSystem $units): string
+    {
+        $kind = $group->kind;
+
+        return \sprintf('From %s, %s each; %s or more together; %s to %s, pH %s–%s, %s.', $units->show(Dimension::Volume, $kind->leastTank->value, 0), $units->show(Dimension::Volume, $kind->litresEach->value), Decimal::trimmed($kind->group->value, 0),
+            $units->show(Dimension::Temperature, $kind->coolest->value, 0), $units->show(Dimension::Temperature, $kind->warmest->value, 0), Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1), $kind->temper->value);
     }
 
     private static function reasons(Plan $plan): string

@@ -8,11 +8,13 @@ use Olvek\Core\Animal\Level;
 use Olvek\Core\Animal\Shape as Form;
 use Olvek\Core\Bed\Bed;
 use Olvek\Core\Bed\Side;
+use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Aspect;
 use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Role;
+use Olvek\Core\Plant\Zone;
 use Olvek\Core\Run\Alga;
 use Olvek\Core\Run\Snapshot;
 use Olvek\Core\Unit\Decimal;
@@ -25,6 +27,8 @@ final class Elevation
 {
     /** Half height of the ellipse by which round vessels show. */
     private const ROUND = 6.0;
+    /** Share of the tank within which a plant is on a stone. */
+    private const NEAR = 0.15;
     /** Room that a peg needs. */
     private const PEG = 15.0;
     /** Most figures drawn of one clump or group; more would only blur. */
@@ -314,12 +318,27 @@ final class Elevation
         $tall = $this->day->height($this->plan, $index);
         for ($n = 0; $n < $count; ++$n) {
             $at = $start + $span * ($n + 0.5) / $count + $pen->between(-0.2, 0.2) * $span / $count;
-            $ground = $this->ground($at / $width);
+            $ground = $this->perch($clump) ?? $this->ground($at / $width);
             $room = max(0.01, $line - $ground);
             $height = $tall * $pen->between(0.78, 1.0);
             $height = Role::Runner === $role || $role->hasLeavesInAir() ? $height : min($height, $room * $pen->between(0.86, 0.97));
             array_push($this->view->plants, ...PlantFigure::draw($role, $clump->id.$n, $this->frame->x($at), $this->frame->y($ground), $height * $this->frame->scale, $this->frame->y($line)));
         }
+    }
+
+    /** m above the floor of the stone or wood that a plant is tied to: the nearest one, where the plant is of those that grow on it. */
+    private function perch(Clump $clump): ?float
+    {
+        if (Zone::Hardscape !== $clump->kind->zone || [] === $this->plan->pieces) {
+            return null;
+        }
+        $pieces = $this->plan->pieces;
+        usort($pieces, static fn (Piece $a, Piece $b): int => hypot($a->place - $clump->place, $a->row - $clump->row) <=> hypot($b->place - $clump->place, $b->row - $clump->row));
+        if (hypot($pieces[0]->place - $clump->place, $pieces[0]->row - $clump->row) > self::NEAR) {
+            return null;
+        }
+
+        return $this->ground($pieces[0]->row) + 0.75 * ($pieces[0]->litres / 1000) ** (1 / 3);
     }
 
     private function clumpWords(Clump $clump, int $index): string
