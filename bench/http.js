@@ -79,7 +79,7 @@ async function send(path, edits, kind) {
     }
     weight = gzipSync(answer.body).length;
 }
-const change = (n) => send('edit', { 'bed.soil.back': `${2 + (n % 20) / 10} cm` });
+const change = (n) => send('edit', { 'bed.soil.back': `${(2 + (n % 170) / 100).toFixed(2)} cm` });
 const report = async (words, work) => console.log(`${words.padEnd(38)} ${await time(150, work)}   ${(weight / 1024).toFixed(0)} KB compressed`);
 await report('change to judged, the demo’s tank', change);
 // A full plan: twelve clumps and six groups.
@@ -94,6 +94,6 @@ for (const [list, wanted] of [['plants', 12], ['animals', 6]]) {
 const full = (await ask(tank)).text;
 console.log(`a full plan: ${ids(full, 'plants').size} clumps, ${ids(full, 'animals').size} groups`);
 await report('change to judged, a full plan', change);
-await report('a handle held, judged not saved', (n) => send('try', { waterLine: `${28 + (n % 40) / 10} cm` }, 'try'));
+await report('a handle held, judged not saved', (n) => send('try', { waterLine: `${(28 + (n % 170) / 50).toFixed(2)} cm` }, 'try'));
 console.log(`${'another day of a full plan'.padEnd(38)} ${await time(150, (n) => ask(`${tank}/day?day=${n * 2}`, { headers: { 'olvek-parts': '{}' } }))}`);
 console.log(`${'the Bench of a full plan'.padEnd(38)} ${await time(60, () => ask(tank))}   ${((await weigh((await ask(tank)).text)) / 1024).toFixed(0)} KB compressed, all it links included`);

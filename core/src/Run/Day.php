@@ -17,6 +17,8 @@ final class Day
     public float $lightHours = 8.0;
     /** Hours of dark in the middle of them. */
     public float $pause = 0.0;
+    /** @var list<float> share of each step that is lit */
+    public array $lights = [];
     /** Hours for which the lamp burns, and share of its full strength. */
     public float $lampHours = 0.0;
     public float $lampShare = 0.0;

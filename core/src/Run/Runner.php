@@ -28,6 +28,8 @@ final class Runner
     private readonly array $planned;
     /** @var array<int, array{float, float}> */
     private array $suns = [];
+    /** @var array<string, list<float>> steps that are lit, by hours and pause; few days differ */
+    private array $lights = [];
 
     public function __construct(private readonly Plan $plan, Parameters $parameters = new Parameters())
     {
@@ -45,6 +47,7 @@ final class Runner
     public function run(int $days, array $events = [], int $hourSteps = 1, ?\Closure $watch = null, ?\Closure $hourly = null, ?Tally $tally = null): Trace
     {
         $facts = $this->facts;
+        $this->lights = [];
         $state = new State($facts);
         $books = new Books();
         $conditions = new Conditions($this->plan);
@@ -97,6 +100,7 @@ final class Runner
             $conditions->ramp = $this->plan->lamp->programme->next($conditions->ramp, $state->algae[Alga::Film->value] / $facts->litSurface > Alga::SHOWS);
         }
         $day = $this->day($conditions, $n);
+        $day->lights = $this->lights["$day->lightHours $day->pause"] ??= self::lights($day, 24 * $hourSteps, 1.0 / $hourSteps);
         $light->fall($state, $day, $plants->mean);
         WaterKeeping::evaporate($state, $facts, $day->celsius);
         if ($n >= $conditions->awayUntil) {
@@ -182,6 +186,19 @@ final class Runner
         $day->surfaceLight = $day->lightHours > 0 ? ($photons + $daylight * 1e6 / 3600) / $day->lightHours : 0.0;
 
         return $day;
+    }
+
+    /**
+     * Share of each step that is lit: the day begins at midnight, light is centred on noon, and an hour half lit counts half.
+     *
+     * @return list<float>
+     */
+    private static function lights(Day $day, int $steps, float $dt): array
+    {
+        $span = min(24.0, $day->lightHours + $day->pause);
+        $within = static fn (float $hour, float $length): float => max(0.0, min(12 + $length / 2, $hour + $dt) - max(12 - $length / 2, $hour));
+
+        return array_map(static fn (int $n): float => ($within($n * $dt, $span) - $within($n * $dt, $span - $day->lightHours)) / $dt, range(0, $steps - 1));
     }
 
     /** @return array{float, float} hours of daylight and mol/m² on the water, of the week that a day is in */

@@ -124,7 +124,7 @@ final class WaterHours
         $fixAlgaeMost = $day->fixAlgae;
         $yieldA = $p->ammoniaOxidiserYield;
         $yieldN = $p->nitriteOxidiserYield;
-        $lights = self::lights($day, $steps, $dt);
+        $lights = $day->lights;
         $busyDecay = (1 - self::DORMANT) * $decay;
         $idleDecay = self::DORMANT * $decay;
 
@@ -342,18 +342,5 @@ final class WaterHours
         $day->oxidisedSecond = $allSecond;
         $day->denitrified = $den;
         $day->meanCarbonDioxide = $potential > 0 ? $sumCo2 * $dt / $potential : 0.0;
-    }
-
-    /**
-     * Share of each step that is lit: the day begins at midnight, light is centred on noon, and an hour half lit counts half.
-     *
-     * @return list<float>
-     */
-    private static function lights(Day $day, int $steps, float $dt): array
-    {
-        $span = min(24.0, $day->lightHours + $day->pause);
-        $within = static fn (float $hour, float $length): float => max(0.0, min(12 + $length / 2, $hour + $dt) - max(12 - $length / 2, $hour));
-
-        return array_map(static fn (int $n): float => ($within($n * $dt, $span) - $within($n * $dt, $span - $day->lightHours)) / $dt, range(0, $steps - 1));
     }
 }

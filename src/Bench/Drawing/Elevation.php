@@ -34,6 +34,7 @@ final class Elevation
     /** Most figures drawn of one clump or group; more would only blur. */
     private const MOST_FIGURES = 16;
     private const FEW_FIGURES = 6;
+    private const ALL_FIGURES = 90;
     /** Tannin (mg C/L) and green water (mg dry/L) at which the water is painted half over. */
     private const BROWN_WATER = 15.0;
     private const GREEN_WATER = 40.0;
@@ -313,7 +314,7 @@ final class Elevation
         $start = max(0.0, min($width - $span, $middle - $span / 2));
         $pen = new Pen($clump->id.$clump->kind->id.($this->side ? 's' : ''));
         $line = $this->plan->waterLine;
-        $most = $this->small ? self::FEW_FIGURES : ($this->side ? self::FEW_FIGURES : self::MOST_FIGURES);
+        $most = $this->small || $this->side ? self::FEW_FIGURES : max(self::FEW_FIGURES, min(self::MOST_FIGURES, intdiv(self::ALL_FIGURES, \count($this->plan->clumps))));
         $count = $role->coversSurface() ? max(1, min($most, (int) round($span * $this->frame->scale / 22))) : min($most, $clump->pieces);
         $tall = $this->day->height($this->plan, $index);
         for ($n = 0; $n < $count; ++$n) {

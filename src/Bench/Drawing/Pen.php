@@ -76,8 +76,6 @@ final class Pen
 
     public static function n(float $value): string
     {
-        $text = number_format($value, 1, '.', '');
-
-        return str_ends_with($text, '.0') ? substr($text, 0, -2) : $text;
+        return (string) round($value, 1);
     }
 }
