@@ -138,10 +138,9 @@ final readonly class Stages
     private static function depths(Plan $plan): string
     {
         $depths = SchoolDepths::of($plan);
-        $names = static fn (array $schools): string => implode(', ', array_map(static fn (School $s): string => lcfirst($s->words()), $schools));
-        $say = static fn (array $schools, string $words): string => [] === $schools ? '' : ucfirst($names($schools)).' '.$words.' ';
+        $say = static fn (string $words, array $schools): string => [] === $schools ? '' : $words.': '.implode(' · ', array_map(static fn (School $s): string => explode(',', $s->words())[0], $schools)).'. ';
 
-        return trim($say($depths->alike, 'lay about as much soil here;').$say($depths->more, 'more;').$say($depths->less, 'less or none.').([] === $depths->thicker ? '' : 'A thicker cap for its soil: '.$names($depths->thicker).'.'));
+        return trim($say('About as much soil is laid by', $depths->alike).$say('More by', $depths->more).$say('Less or none by', $depths->less).$say('A thicker cap for its soil by', $depths->thicker));
     }
 
     /** @return list<list<FieldView>> */

@@ -71,6 +71,9 @@ final class Draft
             return null;
         }
         $after = $field->read($typed, $units);
+        if (abs($after - $before) < 1e-9) {
+            return null;
+        }
 
         return $this->put($keys, $after, $field->label, \sprintf('%s → %s', $field->say((float) $before, $units), $field->say((float) $after, $units)));
     }

@@ -193,7 +193,7 @@ final class Elevation
         foreach ([0.08, 0.36, 0.64] as $share) {
             $from = $left + ($right - $left) * $share;
             $width = ($right - $left) * 0.2;
-            $this->view->back[] = new Shape(Pen::polygon([[$from - $lean, 4.0], [$from + $width - $lean, 4.0], [$from + $width, $line], [$from, $line]]), 'light-air');
+            $this->view->back[] = new Shape(Pen::polygon([[$from - $lean, 4.0], [$from + $width - $lean, 4.0], [$from + $width, $line], [$from, $line]]), 'light-sun');
         }
         if (!$this->hasLamp()) {
             $this->view->back[] = new Shape($this->stratum(fn (): float => $this->plan->bed->meanDepth(), fn (): float => $this->plan->waterLine), 'light-water');
