@@ -113,6 +113,12 @@ final readonly class Plan
         return $this->with(['clumps' => array_values(array_filter($this->clumps, static fn (Clump $c): bool => $c->id !== $id))]);
     }
 
+    /** @param list<Piece> $pieces */
+    public function withPieces(array $pieces): self
+    {
+        return $this->with(['pieces' => $pieces]);
+    }
+
     public function withGroup(Group $group): self
     {
         return $this->with(['groups' => self::replaced($this->groups, $group)]);

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Build;
+
+use Olvek\Core\Bed\Layer;
+use Olvek\Core\Bed\Material;
+use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Plan\Plan;
+
+/** The build sheet of a plan: what to buy, how it is mixed, what it costs and weighs. */
+final readonly class Sheet
+{
+    /** Share that soils settle when they are wetted and stand. C (10–20 %). */
+    public const SETTLES = 0.15;
+    /** Share of sand and gravel that is rinsed away or spilt. C. */
+    public const SPILLS = 0.05;
+    /** Litres of a bucket that a hand can still stir. C. */
+    public const BUCKET = 10.0;
+    /** Pieces into which a root tab is broken, and cm² that each is to feed. C: broken into quarters and spread. */
+    public const TAB_PIECES = 4;
+    private const MOST_SUBSTITUTES = 2;
+
+    /**
+     * @param list<BuyLine>  $materials
+     * @param list<MixTable> $mixes
+     * @param float          $carry    kg of all bed materials, stones and wood that are carried in dry
+     * @param float          $standing kg when full
+     * @param float|null     $cost     of the bags whose price is known; null where none is
+     * @param int            $unpriced materials to buy whose price is not known
+     */
+    private function __construct(public array $materials, public array $mixes, public float $carry, public float $standing, public ?float $cost, public int $unpriced)
+    {
+    }
+
+    public static function of(Plan $plan, Catalogue $catalogue, Shop $shop = new Shop(), float $bucket = self::BUCKET): self
+    {
+        $quantities = Quantities::of($plan);
+        $laid = [];
+        $kinds = [];
+        $wanted = [];
+        foreach (self::layers($plan) as $name => [$layer, $litres]) {
+            foreach ($layer->mix->shares as [$material, $share]) {
+                $laid[$material->id] = ($laid[$material->id] ?? 0.0) + $litres * $share;
+                $wanted[$material->id] = ($wanted[$material->id] ?? 0.0) + $litres * $share * self::allowance($name);
+                $kinds[$material->id] = $material;
+            }
+        }
+        $lines = [];
+        foreach ($kinds as $id => $material) {
+            $needed = $wanted[$id];
+            $toBuy = max(0.0, $needed - ($shop->have[$id] ?? 0.0));
+            $bag = $shop->bags[$id] ?? null;
+            $bags = null === $bag ? null : (new MaterialNeed($material, $toBuy, 0.0))->bags($bag);
+            $price = $shop->prices[$id] ?? null;
+            $lines[] = new BuyLine($material, $laid[$id], $needed, $toBuy, $needed * $material->density->value, $bags,
+                null === $bags || null === $price ? null : $bags * $price, self::substitutes($material, $catalogue, array_keys($kinds)));
+        }
+        $priced = array_filter($lines, static fn (BuyLine $l): bool => null !== $l->cost);
+        $stones = array_sum(array_map(static fn ($p): float => $p->mass(), $plan->pieces));
+
+        return new self($lines, self::mixes($plan, $bucket), array_sum(array_map(static fn (BuyLine $l): float => $l->kilograms, $lines)) + $stones + $plan->vessel->mass(), $quantities->fullMass,
+            [] === $priced ? null : array_sum(array_map(static fn (BuyLine $l): float => (float) $l->cost, $priced)),
+            \count(array_filter($lines, static fn (BuyLine $l): bool => null === $l->cost && $l->toBuy > 0)));
+    }
+
+    /** Litres to have for each litre laid: a layer's parts settle together. */
+    private static function allowance(string $layer): float
+    {
+        return 1 + ('cap' === $layer ? self::SPILLS : self::SETTLES);
+    }
+
+    /** @return array<string, array{Layer, float}> layers and their litres as laid, by name */
+    private static function layers(Plan $plan): array
+    {
+        $bed = $plan->bed;
+        $layers = [];
+        foreach (['soil' => [$bed->soil, $bed->soilVolume($plan->vessel)], 'leaves' => [$bed->leaves, $bed->leafVolume($plan->vessel)], 'cap' => [$bed->cap, $bed->capVolume($plan->vessel)]] as $name => [$layer, $litres]) {
+            if (null !== $layer && $litres > 0) {
+                $layers[$name] = [$layer, $litres];
+            }
+        }
+
+        return $layers;
+    }
+
+    /** @return list<MixTable> of layers that are mixed of several */
+    private static function mixes(Plan $plan, float $bucket): array
+    {
+        $tables = [];
+        foreach (self::layers($plan) as $name => [$layer, $litres]) {
+            if (\count($layer->mix->parts) > 1) {
+                $tables[] = self::mix($name, $layer, $litres * self::allowance($name), $bucket);
+            }
+        }
+
+        return $tables;
+    }
+
+    private static function mix(string $name, Layer $layer, float $litres, float $bucket): MixTable
+    {
+        // Less than a bucketful is mixed at once.
+        $bucket = min($bucket, $litres);
+        $rows = [];
+        foreach ($layer->mix->shares as $n => [$material, $share]) {
+            $rows[] = ['material' => $material, 'parts' => $layer->mix->parts[$n][1], 'litres' => $litres * $share, 'kilograms' => $litres * $share * $material->density->value, 'inBucket' => $bucket * $share];
+        }
+
+        return new MixTable($name, $rows, $bucket, $litres / $bucket);
+    }
+
+    /**
+     * Materials of the same role that hold most nearly as much nitrogen, soluble and bound.
+     *
+     * @param list<string> $taken ids that the plan has already
+     *
+     * @return list<Material>
+     */
+    private static function substitutes(Material $material, Catalogue $catalogue, array $taken): array
+    {
+        $far = static fn (Material $m): float => abs(log((1 + $m->flushNitrogen->value) / (1 + $material->flushNitrogen->value))) + abs(log((1 + $m->slowNitrogen->value) / (1 + $material->slowNitrogen->value)));
+        $others = array_filter($catalogue->materials, static fn (Material $m): bool => $m->role === $material->role && !\in_array($m->id, $taken, true));
+        usort($others, static fn (Material $a, Material $b): int => [$far($a), $a->id] <=> [$far($b), $b->id]);
+
+        return \array_slice($others, 0, self::MOST_SUBSTITUTES);
+    }
+}

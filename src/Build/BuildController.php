@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Build;
+
+use Olvek\Account\Keeper;
+use Olvek\Bench\Road;
+use Olvek\Core\Build\Ammonium;
+use Olvek\Core\Build\BuyLine;
+use Olvek\Core\Build\Kit;
+use Olvek\Core\Build\Sheet;
+use Olvek\Core\Build\Steps;
+use Olvek\Core\Build\WaterChange;
+use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Unit\QuantityReader;
+use Olvek\Core\Unit\Unit;
+use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Shelf\Tank;
+use Olvek\Shelf\TankRepository;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** From plan to planted tank: what to buy, how to do it, how much to dose. */
+#[Route('/tanks/{tank}/build', requirements: ['tank' => Requirement::UUID])]
+final class BuildController extends AbstractController
+{
+    private const EXPIRED = 'This page had been open too long to be trusted, so nothing was kept. What you typed still stands here: send it again.';
+
+    public function __construct(
+        private readonly TankRepository $tanks,
+        private readonly Road $road,
+        private readonly Book $book,
+        private readonly Catalogue $catalogue,
+    ) {
+    }
+
+    #[Route('', name: 'build', methods: ['GET'])]
+    public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        return $this->page($request, $tank, $keeper);
+    }
+
+    #[Route('/sheet', name: 'build_sheet', methods: ['POST'])]
+    public function sheet(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $typed = array_map(static fn (mixed $column): array => \is_array($column) ? array_filter($column, is_string(...)) : [], $request->request->all('sheet'));
+        /** @var array<string, array<string, string>> $typed */
+        $ticks = array_values(array_filter($request->request->all('ticked'), is_string(...)));
+        if (!$this->isCsrfTokenValid('build', $request->request->getString('_token'))) {
+            return $this->page($request, $tank, $keeper, typed: $typed, notice: self::EXPIRED);
+        }
+        $progress = $this->book->progress($tank);
+        if ($progress->version() !== $request->request->getInt('base')) {
+            return $this->page($request, $tank, $keeper, typed: $typed, notice: 'The sheet was changed in another window meanwhile, so this was not kept. What you typed still stands here: look, and send it again.');
+        }
+        $plan = $this->road->plan($this->tanks->head($tank));
+        $materials = array_map(static fn (BuyLine $l): string => $l->material->id, Sheet::of($plan, $this->catalogue)->materials);
+        $errors = $this->book->keepSheet($progress, $typed, $ticks, $materials, $keeper->units());
+
+        return [] === $errors ? $this->redirectToRoute('build', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER) : $this->page($request, $tank, $keeper, typed: $typed, errors: $errors);
+    }
+
+    #[Route('/steps/{step}', name: 'build_step', requirements: ['step' => '[a-z-]{2,40}'], methods: ['POST'])]
+    public function step(Request $request, Tank $tank, string $step, #[CurrentUser] Keeper $keeper): Response
+    {
+        $plan = $this->road->plan($this->tanks->head($tank));
+        if (!\in_array($step, array_map(static fn ($s): string => $s->id, Steps::of($plan, $keeper->units())), true)) {
+            throw $this->createNotFoundException('This plan has no such step.');
+        }
+        $note = $request->request->getString('note');
+        if (!$this->isCsrfTokenValid('build', $request->request->getString('_token'))) {
+            return $this->page($request, $tank, $keeper, errors: ["step.$step" => self::EXPIRED], typed: ['note' => [$step => $note]]);
+        }
+        $done = match ($request->request->getString('state')) {
+            'done' => true,
+            'skipped' => false,
+            default => null,
+        };
+        $refused = $this->book->mark($tank, $step, $done, $request->request->getString('day'), $note);
+
+        return null === $refused ? $this->redirectToRoute('build', ['tank' => $tank->id(), '_fragment' => "step-$step"], Response::HTTP_SEE_OTHER)
+            : $this->page($request, $tank, $keeper, errors: ["step.$step" => $refused], typed: ['note' => [$step => $note]]);
+    }
+
+    /**
+     * @param array<string, array<string, string>> $typed
+     * @param array<string, string>                $errors
+     */
+    private function page(Request $request, Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], string $notice = ''): Response
+    {
+        $plan = $this->road->plan($this->tanks->head($tank));
+        $units = $keeper->units();
+        $progress = $this->book->progress($tank);
+        $marks = $this->book->marks($tank);
+        $steps = [];
+        $later = false;
+        foreach (array_reverse(Steps::of($plan, $units)) as $step) {
+            $mark = $marks[$step->id] ?? null;
+            $steps[] = new StepView($step, $mark, $later && null === $mark, null === $step->draw ? null : StepDrawing::of($plan, $step->draw, $units), $typed['note'][$step->id] ?? '', $errors["step.$step->id"] ?? null);
+            $later = $later || true === $mark?->done;
+        }
+
+        return $this->render('build/build.html.twig', [
+            'tank' => $tank, 'plan' => $plan, 'units' => $units, 'sheet' => Sheet::of($plan, $this->catalogue, $this->book->shop($progress)), 'progress' => $progress, 'kept' => $progress->sheet(),
+            'steps' => array_reverse($steps), 'kit' => Kit::of($plan), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => $this->sums($request, $plan->netWater()),
+        ], new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+    }
+
+    /** @return array{asked: array<string, string>, errors: array<string, string>, dose: ?array{grams: float, drops: ?float, millilitres: ?float}, change: WaterChange|false|null} change: false where none gets there, null where none was asked for */
+    private function sums(Request $request, float $litres): array
+    {
+        $asked = [];
+        $numbers = [];
+        $errors = [];
+        foreach (['dose' => '2', 'strength' => '', 'from' => '', 'to' => '', 'tap' => '0'] as $name => $usual) {
+            $asked[$name] = mb_substr($request->query->getString($name, $usual), 0, 40);
+            try {
+                $numbers[$name] = '' === trim($asked[$name]) ? null : QuantityReader::read($asked[$name], Unit::MilligramPerLitre);
+                if ($numbers[$name] < 0 || $numbers[$name] > 1e6) {
+                    $errors[$name] = 'This must be 0 or more.';
+                }
+            } catch (UnreadableQuantity $unreadable) {
+                $errors[$name] = $unreadable->getMessage();
+            }
+        }
+        $fine = [] === $errors;
+        // A strength typed in g/L is read as a bare number.
+        $millilitres = $fine && isset($numbers['dose'], $numbers['strength']) && $numbers['strength'] > 0 ? Ammonium::millilitres($numbers['dose'], $litres, $numbers['strength']) : null;
+
+        return [
+            'asked' => $asked, 'errors' => $errors,
+            'dose' => $fine && isset($numbers['dose']) ? ['grams' => Ammonium::grams($numbers['dose'], $litres), 'millilitres' => $millilitres, 'drops' => null === $millilitres ? null : $millilitres / Ammonium::DROP] : null,
+            'change' => $fine && isset($numbers['from'], $numbers['to']) ? WaterChange::of($numbers['from'], $numbers['to'], $numbers['tap'] ?? 0.0, $litres) ?? false : null,
+        ];
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Build;
+
+use Olvek\Bench\Drawing\Elevation;
+use Olvek\Bench\Drawing\View;
+use Olvek\Core\Animal\Feed;
+use Olvek\Core\Bed\Bed;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Run\Snapshot;
+use Olvek\Core\Unit\UnitSystem;
+
+/** The tank as far as it is built after a step: the bed from front to back while layers are laid, the whole from the front after. */
+final class StepDrawing
+{
+    public static function of(Plan $plan, string $upTo, UnitSystem $units): View
+    {
+        $bed = $plan->bed;
+        $empty = $plan->withFeed(new Feed(0.0, $plan->feed->protein), $plan->feedFrom);
+        foreach ($plan->groups as $group) {
+            $empty = $empty->withoutGroup($group->id);
+        }
+        $bare = $empty;
+        foreach ($plan->clumps as $clump) {
+            $bare = $bare->withoutClump($clump->id);
+        }
+        $laid = match ($upTo) {
+            'plate' => new Bed(null, null, [], null, $bed->plate),
+            'soil' => new Bed($bed->soil, null, [], null, $bed->plate, $bed->core, 0.0, $bed->bagged),
+            'leaves' => new Bed($bed->soil, null, [], $bed->leaves, $bed->plate, $bed->core, 0.0, $bed->bagged),
+            default => $bed,
+        };
+        if (\in_array($upTo, ['plate', 'soil', 'leaves', 'cap'], true)) {
+            $now = $bare->withPieces([])->withBed($laid);
+
+            return Elevation::side($now, Snapshot::planned($now), $units);
+        }
+        $now = 'hardscape' === $upTo ? $bare : $empty;
+
+        return Elevation::thumbnail($now, Snapshot::planned($now));
+    }
+}

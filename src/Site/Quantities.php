@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Site;
+
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\UnitSystem;
+use Twig\Attribute\AsTwigFunction;
+
+/** Quantities as pages print them, in the keeper's units. */
+final class Quantities
+{
+    #[AsTwigFunction('volume')]
+    public function volume(float $litres, UnitSystem $units): string
+    {
+        return $units->show(Dimension::Volume, $litres);
+    }
+
+    /** The bare number, for fields. */
+    #[AsTwigFunction('bare_volume')]
+    public function bareVolume(float $litres, UnitSystem $units): string
+    {
+        return Decimal::trimmed($units->volume()->fromBase($litres), 2);
+    }
+
+    #[AsTwigFunction('mass')]
+    public function mass(float $kilograms, UnitSystem $units, int $decimals = 1): string
+    {
+        return $units->show(Dimension::Mass, 1000 * $kilograms, $decimals);
+    }
+}
