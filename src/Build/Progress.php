@@ -16,9 +16,10 @@ class Progress
     #[ORM\Column(type: 'json')]
     private array $sheet = ['bags' => [], 'prices' => [], 'have' => [], 'ticked' => []];
 
+    /** 0 before anything has been kept. */
     #[ORM\Version]
     #[ORM\Column(type: 'integer')]
-    private int $version = 1;
+    private int $version = 0;
 
     public function __construct(
         #[ORM\Id]

@@ -70,7 +70,7 @@ final class WhyTest extends BenchTestCase
             self::assertSame(Outcomes::PARTS - 1 === $part, $answer['done']);
         }
         $this->browser->request('GET', "/tanks/$this->tank");
-        self::assertMatchesRegularExpression('#^\d+ of /64$#', $this->text('#margin-oxygen .margin-sure'));
+        self::assertMatchesRegularExpression('#^\d+ of 64$#', $this->text('#margin-oxygen .margin-sure'));
         $this->browser->request('POST', "/tanks/$this->tank/sure/".Outcomes::PARTS, ['_token' => $token]);
         self::assertResponseStatusCodeSame(404);
         $this->browser->request('POST', "/tanks/$this->tank/sure/0", ['_token' => 'stolen']);

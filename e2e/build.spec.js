@@ -1,0 +1,72 @@
+import { test, expect, startTank, openStage, choose, expectAccessible } from './keeper.js';
+
+async function planned(page, name) {
+    await startTank(page, name);
+    await openStage(page, 'plants');
+    await choose(page, 'plants-add', 'hygrophila-polysperma');
+    await page.getByRole('link', { name: 'Build', exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Build ${name}`);
+}
+
+test('from the plan to the sheet: bags, costs, ticks', async ({ page }, info) => {
+    await planned(page, `Sheet ${info.project.name}`);
+    await page.getByLabel('bag size of coarse sand').fill('2.5');
+    await page.getByLabel('price of a bag of coarse sand').fill('4');
+    await page.getByLabel('two clean buckets').check();
+    await page.getByRole('button', { name: 'Keep the sheet' }).click();
+    // 3 to 4 cm on 58.8 × 28.8 cm are 5.93 L; with 5 % 6.22: three bags of 2.5 L.
+    await expect(page.locator('.materials tr', { hasText: 'Coarse sand' })).toContainText('12.00');
+    await expect(page.getByLabel('two clean buckets')).toBeChecked();
+    await page.getByLabel('bag size of coarse sand').fill('none');
+    await page.getByRole('button', { name: 'Keep the sheet' }).click();
+    await expect(page.locator('#error-bags-coarse-sand')).toContainText('not a number');
+    await expect(page.getByLabel('bag size of coarse sand')).toHaveValue('none');
+});
+
+test('steps are done, left out, asked about and undone', async ({ page }, info) => {
+    await planned(page, `Steps ${info.project.name}`);
+    await page.locator('#step-soil').getByLabel('note').fill('level to a finger');
+    await page.getByRole('button', { name: 'Done Lay the soil' }).click();
+    await expect(page.locator('#step-soil')).toContainText('level to a finger');
+    await expect(page.locator('#step-sieve')).toContainText('done too, or left out on purpose');
+    await page.getByRole('button', { name: 'Leave out Sieve or pick over the soil' }).click();
+    await expect(page.locator('#step-sieve')).toContainText('Left out');
+    await page.getByRole('button', { name: 'Undo Lay the soil' }).click();
+    await expect(page.getByRole('button', { name: 'Done Lay the soil' })).toBeVisible();
+    await expect(page.locator('#step-cap .step-drawing .cap').first()).toBeAttached();
+});
+
+test('sums by the tank', async ({ page }, info) => {
+    await planned(page, `Sums ${info.project.name}`);
+    await page.getByLabel('reads now, mg/L').fill('40');
+    await page.getByLabel('is to read, mg/L').fill('25');
+    await page.getByLabel('the new water reads, mg/L').fill('5');
+    await page.locator('.sum-columns form').nth(1).getByRole('button').click();
+    await expect(page.locator('.sums')).toContainText('43 % of the water');
+});
+
+for (const colorScheme of ['light', 'dark']) {
+    test.describe(colorScheme, () => {
+        test.use({ colorScheme });
+        test('nothing for axe to find on the build sheet', async ({ page }, info) => {
+            await planned(page, `Axe ${colorScheme} ${info.project.name}`);
+            await expectAccessible(page);
+            expect(await page.evaluate(() => document.documentElement.scrollWidth), 'nothing scrolls sideways').toBeLessThanOrEqual(page.viewportSize().width);
+        });
+    });
+}
+
+test('the sheet prints on A4 and Letter, without the interface', async ({ page }, info) => {
+    test.skip(info.project.name === 'phone', 'printed from a desk');
+    await planned(page, 'Print');
+    await page.emulateMedia({ media: 'print' });
+    for (const gone of ['.masthead form', '.step-do button', '.sums']) {
+        await expect(page.locator(gone).first()).toBeHidden();
+    }
+    await expect(page.locator('#step-cap .step-drawing')).toBeVisible();
+    for (const format of ['A4', 'Letter']) {
+        const pdf = await page.pdf({ format });
+        expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+        expect(pdf.length).toBeGreaterThan(20_000);
+    }
+});

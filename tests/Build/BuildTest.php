@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Build;
+
+use Olvek\Tests\BenchTestCase;
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** The build sheet's page: what is typed, ticked and done is kept; what cannot be is told beside it. */
+final class BuildTest extends BenchTestCase
+{
+    /** @param array<string, array<string, string>> $sheet */
+    private function keep(array $sheet, ?string $token = null, ?int $base = null): void
+    {
+        $page = $this->browser->request('GET', "/tanks/$this->tank/build");
+        $this->browser->request('POST', "/tanks/$this->tank/build/sheet", [
+            '_token' => $token ?? $page->filter('#sheet input[name="_token"]')->attr('value'), 'base' => $base ?? $page->filter('#sheet input[name="base"]')->attr('value'), 'sheet' => $sheet, 'ticked' => ['kit.bucket', 'not <a> tick'],
+        ]);
+    }
+
+    /** @param array<string, string> $more */
+    private function mark(string $step, string $state, array $more = []): void
+    {
+        $page = $this->browser->request('GET', "/tanks/$this->tank/build");
+        $this->browser->request('POST', "/tanks/$this->tank/build/steps/$step", ['_token' => $page->filter('#sheet input[name="_token"]')->attr('value'), 'state' => $state, ...$more]);
+    }
+
+    /** 6.8 L of sand laid in the waiting hall, 7.1 with 5 %; 2 L on hand: 5.1 to buy, two bags of 1 gal (3.79 L) at 4.50. */
+    public function testBagsPricesAndTicksAreKept(): void
+    {
+        $this->keep(['bags' => ['coarse-sand' => '1 gal'], 'prices' => ['coarse-sand' => '4.50'], 'have' => ['coarse-sand' => '2']]);
+        self::assertResponseRedirects("/tanks/$this->tank/build");
+        $this->browser->followRedirect();
+        $row = $this->browser->getCrawler()->filter('.materials tbody tr')->reduce(static fn ($r): bool => str_contains($r->text(), 'Coarse sand'));
+        self::assertSame('2', trim($row->filter('td')->eq(6)->text()));
+        self::assertSame('9.00', trim($row->filter('td')->eq(7)->text()));
+        self::assertSame('3.79', $this->browser->getCrawler()->filter('#bags-coarse-sand')->attr('value'));
+        self::assertSelectorExists('input[value="kit.bucket"][checked]');
+        self::assertStringContainsString('9.00 for what has a price', $this->text('.totals'));
+    }
+
+    #[TestWith(['bags', '0', 'more than nothing'])]
+    #[TestWith(['prices', 'dear', 'number'])]
+    #[TestWith(['have', '-2', '0 or more'])]
+    public function testWhatCannotBeReadIsToldBesideIt(string $column, string $typed, string $why): void
+    {
+        $this->keep([$column => ['coarse-sand' => $typed], 'bags' => ['peat' => '5'] + ('bags' === $column ? ['coarse-sand' => $typed] : [])]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString($why, $this->text("#error-$column-coarse-sand"));
+        self::assertSame($typed, $this->browser->getCrawler()->filter("#$column-coarse-sand")->attr('value'));
+        $this->browser->request('GET', "/tanks/$this->tank/build");
+        self::assertSame('', $this->browser->getCrawler()->filter('#bags-peat')->attr('value'), 'nothing was kept by halves');
+    }
+
+    public function testTwoWindowsOnOneSheet(): void
+    {
+        $this->keep(['bags' => ['coarse-sand' => '4']]);
+        $this->keep(['bags' => ['coarse-sand' => '6']], base: 0);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('another window', $this->text('[role="alert"]'));
+        self::assertSame('6', $this->browser->getCrawler()->filter('#bags-coarse-sand')->attr('value'), 'what was typed stands');
+    }
+
+    public function testNothingIsKeptWithoutTheToken(): void
+    {
+        $this->keep(['bags' => ['coarse-sand' => '4']], 'forged');
+        self::assertResponseStatusCodeSame(422);
+        $this->browser->request('POST', "/tanks/$this->tank/build/steps/soil", ['_token' => 'forged', 'state' => 'done']);
+        self::assertResponseStatusCodeSame(422);
+        $this->browser->request('GET', "/tanks/$this->tank/build");
+        self::assertSelectorNotExists('.step-done');
+    }
+
+    public function testAStepIsTickedWithDateAndNoteAndUndone(): void
+    {
+        $this->mark('soil', 'done', ['day' => '2026-01-02', 'note' => ' a little <b>wet</b> ']);
+        self::assertResponseRedirects("/tanks/$this->tank/build#step-soil");
+        $this->browser->followRedirect();
+        self::assertStringContainsString('Done 2 January 2026: a little <b>wet</b>', $this->text('#step-soil'));
+        self::assertStringContainsString('done too, or left out on purpose', $this->text('#step-rinse'), 'what stands open before it is asked about');
+        self::assertSelectorNotExists('#step-fill .asked');
+        $this->mark('rinse', 'skipped');
+        $this->browser->followRedirect();
+        self::assertStringContainsString('Left out', $this->text('#step-rinse'));
+        $this->mark('soil', 'undo');
+        $this->browser->followRedirect();
+        self::assertSelectorExists('#step-soil button[value="done"]');
+    }
+
+    #[TestWith(['2026-02-31', 'year-month-day'])]
+    #[TestWith(['2999-01-01', 'today or earlier'])]
+    #[TestWith(['soon', 'year-month-day'])]
+    public function testDaysThatAreNone(string $day, string $why): void
+    {
+        $this->mark('soil', 'done', ['day' => $day]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString($why, $this->text('#error-step-soil'));
+    }
+
+    public function testANoteTooLongIsToldAndKeptInItsField(): void
+    {
+        $this->mark('soil', 'done', ['note' => str_repeat('long ', 100)]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('at most 300', $this->text('#error-step-soil'));
+        self::assertStringStartsWith('long long', (string) $this->browser->getCrawler()->filter('#step-soil input[name="note"]')->attr('value'));
+    }
+
+    public function testAStepThatThePlanDoesNotHaveIsNone(): void
+    {
+        $this->mark('mud', 'done');
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testTheSums(): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank/build?dose=2&strength=10&from=40&to=25&tap=5");
+        $net = $this->plan()->netWater();
+        self::assertStringContainsString(\sprintf('%.3f g', 2 * $net / 1000 * 53.489 / 14.007), $this->text('.sums'));
+        self::assertStringContainsString('43 % of the water', $this->text('.sums'));
+        $this->browser->request('GET', "/tanks/$this->tank/build?from=40&to=4&tap=5");
+        self::assertStringContainsString('No change gets there', $this->text('.sums'));
+        $this->browser->request('GET', "/tanks/$this->tank/build?from=lots&to=4");
+        self::assertStringContainsString('not a number', $this->text('#error-from'));
+    }
+}
