@@ -97,7 +97,11 @@ final readonly class BenchPage
         $outcome = null === $tried ? $saved : Outcome::of(Judge::judge($tried, $units), $tried);
         $context = $this->seen($tank, $plan, $outcome, $units, $view->day ?? $saved->hardestDay, $view);
         $names = [...self::DRAWN, 'year'];
-        if (null !== $tried) {
+        if (null === $tried) {
+            // What is written is written into the day that is shown.
+            $context += ['written' => $this->stages->written($plan, $units, $context['day'], [], [])];
+            $names[] = 'written';
+        } else {
             $context += ['tried' => true, 'differences' => $outcome->differences($saved), 'words' => null, 'undoes' => null, 'homeless' => [], 'typed' => []];
             $names = [...$names, 'verdict', 'margins'];
         }

@@ -9,6 +9,7 @@ use Olvek\Bench\Road;
 use Olvek\Core\Build\Ammonium;
 use Olvek\Core\Build\BuyLine;
 use Olvek\Core\Build\Kit;
+use Olvek\Core\Build\LightPlan;
 use Olvek\Core\Build\Sheet;
 use Olvek\Core\Build\Steps;
 use Olvek\Core\Build\WaterChange;
@@ -19,6 +20,8 @@ use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\HeaderUtils;
+use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -43,6 +46,15 @@ final class BuildController extends AbstractController
     public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         return $this->page($request, $tank, $keeper);
+    }
+
+    /** The lamp's programme as a file for a timer. */
+    #[Route('/light.json', name: 'build_light', methods: ['GET'])]
+    public function light(Tank $tank): Response
+    {
+        return new JsonResponse(LightPlan::document($this->road->plan($this->tanks->head($tank))), headers: [
+            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', preg_replace('/[\/\\\\%]/', '-', $tank->name()).'.light.json', 'light.json'),
+        ]);
     }
 
     #[Route('/sheet', name: 'build_sheet', methods: ['POST'])]
@@ -107,7 +119,7 @@ final class BuildController extends AbstractController
 
         return $this->render('build/build.html.twig', [
             'tank' => $tank, 'plan' => $plan, 'units' => $units, 'sheet' => Sheet::of($plan, $this->catalogue, $this->book->shop($progress)), 'progress' => $progress, 'kept' => $progress->sheet(),
-            'steps' => array_reverse($steps), 'kit' => Kit::of($plan), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => $this->sums($request, $plan->netWater()),
+            'steps' => array_reverse($steps), 'kit' => Kit::of($plan), 'light' => LightPlan::of($plan), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => $this->sums($request, $plan->netWater()),
         ], new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 

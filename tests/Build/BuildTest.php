@@ -123,4 +123,17 @@ final class BuildTest extends BenchTestCase
         $this->browser->request('GET', "/tanks/$this->tank/build?from=lots&to=4");
         self::assertStringContainsString('not a number', $this->text('#error-from'));
     }
+
+    public function testTheLampsProgrammeLeavesAsAFile(): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank/build/light.json");
+        self::assertResponseIsSuccessful();
+        $file = json_decode((string) $this->browser->getResponse()->getContent(), true);
+        self::assertIsArray($file);
+        self::assertSame('olvek.light', $file['format']);
+        self::assertIsArray($file['entries']);
+        self::assertCount(5, $file['entries'], '80 % and 5 more a week: 80, 85, 90, 95, 100');
+        $this->browser->request('GET', "/tanks/$this->tank/build");
+        self::assertStringContainsString('only if no algae show', $this->text('.build'));
+    }
 }

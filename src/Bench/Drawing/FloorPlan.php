@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Bench\Drawing;
 
+use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Margin\PlantedShare;
 use Olvek\Core\Margin\ShadeMap;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Role;
+use Olvek\Core\Plant\Zone;
 use Olvek\Core\Run\Snapshot;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\UnitSystem;
@@ -109,12 +111,28 @@ final class FloorPlan
             $this->view->plants[] = new Shape($this->tuft($clump, $x, $y, max(3.0, $now)), ($role->hasLeavesInAir() || Role::FloatingStem === $role ? 'clump clump-surface ' : 'clump ').self::paint($role));
         }
         $this->view->plants[] = new Shape(Pen::disc($x, $y, max(3.0, $planted), max(3.0, $planted)), 'clump-planted');
-        $handle = $this->mover("plants.$clump->id", $clump->kind->common, $x, $y, $clump->place, $clump->row);
+        $handle = $this->mover("plants.$clump->id", $clump->kind->common.', '.$this->zone($clump), $x, $y, $clump->place, $clump->row);
         $this->view->handles[] = $handle;
         // Its rim is as far out as so many pieces reach: pieces by distance, at the size that they have now.
         $each = $clump->kind->spread->value / 1e4;
         $perPiece = $each * $frame->scale ** 2 / (2 * \M_PI * max(4.0, $planted));
         $this->view->handles[] = Handle::on("plants.$clump->id.pieces", $clump->kind->common.', pieces', 'edge', 'x', $x + max(9.0, $planted), $y, (float) $clump->pieces, 1.0, (float) max(2 * $clump->pieces, 40), $perPiece, 1.0, $this->units, 'floor-');
+    }
+
+    /** Where in the tank a clump stands, in the trade's words. */
+    private function zone(Clump $clump): string
+    {
+        $role = $clump->kind->role;
+        $onPiece = Zone::Hardscape === $clump->kind->zone && [] !== array_filter($this->plan->pieces, static fn (Piece $p): bool => hypot($p->place - $clump->place, $p->row - $clump->row) < 0.15);
+
+        return match (true) {
+            $role->coversSurface() || Role::FloatingStem === $role => 'on the surface',
+            Role::HousePlant === $role || max($clump->row, $clump->place, 1 - $clump->place) > 0.94 => 'at the edge',
+            $onPiece => 'on stone or wood',
+            $clump->row <= 1 / 3 => 'fore',
+            $clump->row <= 2 / 3 => 'mid',
+            default => 'back',
+        };
     }
 
     /** A clump from above: a ragged ring, the same every time. */

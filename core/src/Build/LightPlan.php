@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Build;
+
+use Olvek\Core\Plan\Plan;
+
+/** The lamp's programme over the first weeks, as a timer is set: one entry wherever it changes. */
+final readonly class LightPlan
+{
+    /** Weeks beyond which nothing changes any more, whatever the steps. */
+    private const LAST_WEEK = 52;
+
+    /**
+     * @param int                        $day       after filling, from which it holds
+     * @param list<array{string, string}> $stretches on and off, as HH:MM; none while it burns day and night
+     * @param float                      $hours     a day
+     * @param float                      $share     of its strength, 0–1
+     * @param bool                       $gated     true where it waits, or goes back, as long as algae show
+     */
+    private function __construct(public int $day, public array $stretches, public float $hours, public float $share, public bool $gated)
+    {
+    }
+
+    /** @return list<self> in the order of days; none without a lamp */
+    public static function of(Plan $plan): array
+    {
+        $lamp = $plan->lamp;
+        if ($lamp->lumens <= 0 || $lamp->hours <= 0) {
+            return [];
+        }
+        $programme = $lamp->programme;
+        $days = [0, $programme->allDay];
+        for ($week = 1; $week <= self::LAST_WEEK && $programme->stepShare > 0; ++$week) {
+            $days[] = 7 * $week;
+        }
+        $days = array_values(array_unique($days));
+        sort($days);
+        $entries = [];
+        $before = null;
+        foreach ($days as $day) {
+            $share = min(1.0, $programme->startShare + $programme->stepShare * intdiv($day, 7));
+            $hours = $day < $programme->allDay ? 24.0 : $lamp->hours;
+            if ([$share, $hours] !== $before) {
+                $entries[] = new self($day, array_map(static fn (array $s): array => [self::clock($s[0]), self::clock($s[1])], $hours >= 24 ? [] : $programme->stretches($hours)), $hours, $share,
+                    $programme->held && $share > $programme->startShare);
+                $before = [$share, $hours];
+            }
+        }
+
+        return $entries;
+    }
+
+    /** @return array{format: string, version: int, entries: list<array{day: int, allDay: bool, stretches: list<array{on: string, off: string}>, percent: int, waitsForAlgae: bool}>} as a timer's file (docs/formats.md) */
+    public static function document(Plan $plan): array
+    {
+        return ['format' => 'olvek.light', 'version' => 1, 'entries' => array_map(static fn (self $e): array => [
+            'day' => $e->day, 'allDay' => [] === $e->stretches, 'stretches' => array_map(static fn (array $s): array => ['on' => $s[0], 'off' => $s[1]], $e->stretches),
+            'percent' => (int) round(100 * $e->share), 'waitsForAlgae' => $e->gated,
+        ], self::of($plan))];
+    }
+
+    /** An hour of the day as a clock shows it; what runs past midnight comes round. */
+    private static function clock(float $hour): string
+    {
+        $minutes = (int) round(60 * $hour) % 1440;
+
+        return \sprintf('%02d:%02d', intdiv($minutes, 60), $minutes % 60);
+    }
+}
