@@ -1,3 +1,4 @@
+import ICAL from 'ical.js';
 import { test, expect, startTank, openStage, choose, expectAccessible } from './keeper.js';
 
 async function planned(page, name) {
@@ -34,6 +35,29 @@ test('steps are done, left out, asked about and undone', async ({ page }, info) 
     await page.getByRole('button', { name: 'Undo Lay the soil' }).click();
     await expect(page.getByRole('button', { name: 'Done Lay the soil' })).toBeVisible();
     await expect(page.locator('#step-cap .step-drawing .cap').first()).toBeAttached();
+});
+
+test('care leaves as a calendar that another reader understands', async ({ page }, info) => {
+    await planned(page, `Care ${info.project.name}`);
+    await expect(page.locator('.care')).toContainText('every 7 days from day 7');
+    await page.getByLabel('filled on').fill('2026-05-01');
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'As a calendar file' }).click();
+    const { readFile } = await import('node:fs/promises');
+    const calendar = new ICAL.Component(ICAL.parse(await readFile(await (await download).path(), 'utf8')));
+    const events = calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
+    const look = events.find((event) => event.summary.includes('Look: who is missing'));
+    expect(look.startDate.toString()).toBe('2026-05-08');
+    const times = look.iterator();
+    expect([times.next(), times.next(), times.next()].map(String)).toEqual(['2026-05-08', '2026-05-15', '2026-05-22']);
+    const tests = events.find((event) => event.summary.includes('Test ammonia'));
+    const days = tests.iterator();
+    let last = days.next();
+    for (let next = last; next; next = days.next()) {
+        last = next;
+    }
+    // Days 1, 4, … 28 after 1 May.
+    expect(last.toString()).toBe('2026-05-29');
 });
 
 test('sums by the tank', async ({ page }, info) => {

@@ -76,6 +76,19 @@ final readonly class Book
         return $errors;
     }
 
+    /** The day of filling: as typed, else as ticked, else today; null where what was typed is no day. */
+    public function filled(Tank $tank, string $typed): ?\DateTimeImmutable
+    {
+        if ('' === $typed) {
+            $mark = $this->marks($tank)['fill'] ?? null;
+
+            return null !== $mark && $mark->done ? $mark->on : $this->clock->now()->setTime(0, 0);
+        }
+        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $typed);
+
+        return false === $day || $day->format('Y-m-d') !== $typed ? null : $day;
+    }
+
     /** @return array<string, StepMark> by step */
     public function marks(Tank $tank): array
     {

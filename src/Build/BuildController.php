@@ -8,18 +8,24 @@ use Olvek\Account\Keeper;
 use Olvek\Bench\Road;
 use Olvek\Core\Build\Ammonium;
 use Olvek\Core\Build\BuyLine;
+use Olvek\Core\Build\Care;
 use Olvek\Core\Build\Kit;
 use Olvek\Core\Build\LightPlan;
 use Olvek\Core\Build\Sheet;
 use Olvek\Core\Build\Steps;
+use Olvek\Core\Build\Task;
 use Olvek\Core\Build\WaterChange;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\Unit;
+use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -27,6 +33,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Contracts\Cache\CacheInterface;
 
 /** From plan to planted tank: what to buy, how to do it, how much to dose. */
 #[Route('/tanks/{tank}/build', requirements: ['tank' => Requirement::UUID])]
@@ -39,6 +46,9 @@ final class BuildController extends AbstractController
         private readonly Road $road,
         private readonly Book $book,
         private readonly Catalogue $catalogue,
+        private readonly CacheInterface $cache,
+        #[Autowire('%olvek.build%')]
+        private readonly string $build,
     ) {
     }
 
@@ -46,6 +56,33 @@ final class BuildController extends AbstractController
     public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         return $this->page($request, $tank, $keeper);
+    }
+
+    /** What the tank asks for through its first year, as a calendar. */
+    #[Route('/care.ics', name: 'build_care', methods: ['GET'])]
+    public function care(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, Calendar $calendar): Response
+    {
+        $filled = $this->book->filled($tank, $request->query->getString('filled'));
+        if (null === $filled) {
+            return $this->page($request, $tank, $keeper, errors: ['filled' => 'Give the day of filling as year-month-day.']);
+        }
+
+        return new Response($calendar->write($tank, $this->tasks($tank, $keeper->units()), $filled), Response::HTTP_OK, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', preg_replace('/[\/\\\\%]/', '-', $tank->name()).'.ics', 'care.ics'),
+        ]);
+    }
+
+    /** @return list<Task> of the plan that stands; kept, since they take a run */
+    private function tasks(Tank $tank, UnitSystem $units): array
+    {
+        $revision = $this->tanks->head($tank);
+
+        return $this->cache->get(implode('.', ['care', $this->build, $units->value, hash('xxh128', $revision->plan)]), function () use ($revision, $units): array {
+            $plan = $this->road->plan($revision);
+
+            return Care::of($plan, (new Runner($plan))->run(365, UsualCare::events()), $units);
+        });
     }
 
     /** The lamp's programme as a file for a timer. */
@@ -119,7 +156,7 @@ final class BuildController extends AbstractController
 
         return $this->render('build/build.html.twig', [
             'tank' => $tank, 'plan' => $plan, 'units' => $units, 'sheet' => Sheet::of($plan, $this->catalogue, $this->book->shop($progress)), 'progress' => $progress, 'kept' => $progress->sheet(),
-            'steps' => array_reverse($steps), 'kit' => Kit::of($plan), 'light' => LightPlan::of($plan), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => $this->sums($request, $plan->netWater()),
+            'steps' => array_reverse($steps), 'kit' => Kit::of($plan), 'light' => LightPlan::of($plan), 'tasks' => $this->tasks($tank, $units), 'filled' => $this->book->filled($tank, ''), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => $this->sums($request, $plan->netWater()),
         ], new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 

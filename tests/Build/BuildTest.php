@@ -6,6 +6,8 @@ namespace Olvek\Tests\Build;
 
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Reader;
 
 /** The build sheet's page: what is typed, ticked and done is kept; what cannot be is told beside it. */
 final class BuildTest extends BenchTestCase
@@ -135,5 +137,32 @@ final class BuildTest extends BenchTestCase
         self::assertCount(5, $file['entries'], '80 % and 5 more a week: 80, 85, 90, 95, 100');
         $this->browser->request('GET', "/tanks/$this->tank/build");
         self::assertStringContainsString('only if no algae show', $this->text('.build'));
+    }
+
+    /** Written by one library; read back here by its own reader, in the browser tests by another's. */
+    public function testTheCareLeavesAsACalendar(): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank/build/care.ics?filled=2026-05-01");
+        self::assertResponseIsSuccessful();
+        $calendar = Reader::read((string) $this->browser->getResponse()->getContent());
+        self::assertInstanceOf(VCalendar::class, $calendar);
+        self::assertSame([], $calendar->validate(), 'valid by RFC 5545');
+        $days = [];
+        foreach ($calendar->select('VEVENT') as $event) {
+            $days[(string) $event->__get('SUMMARY')] = (string) $event->__get('DTSTART');
+        }
+        self::assertSame('20260508', $days['Waiting hall: Look: who is missing, what shades what, is the front clean'], 'a week after filling');
+        $uids = array_map(static fn ($e): string => (string) $e->__get('UID'), $calendar->select('VEVENT'));
+        self::assertSame($uids, array_unique($uids));
+        $this->browser->request('GET', "/tanks/$this->tank/build/care.ics?filled=yesterday");
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('year-month-day', $this->text('#error-filled'));
+    }
+
+    public function testTheDayOfFillingIsTheOneThatWasTicked(): void
+    {
+        $this->mark('fill', 'done', ['day' => '2026-03-04']);
+        $this->browser->request('GET', "/tanks/$this->tank/build/care.ics");
+        self::assertStringContainsString('20260311', (string) $this->browser->getResponse()->getContent());
     }
 }
