@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Build;
 
+use Olvek\Core\Plan\OccasionKind;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\StartWay;
+use Olvek\Core\Plant\Role;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
@@ -46,6 +48,10 @@ final class Care
             $tasks[] = new Task('feed', $plan->feedFrom, \sprintf('Begin to feed, %s g a day', Decimal::trimmed($plan->feed->grams, 3)));
         }
         foreach ($plan->occasions as $occasion) {
+            // Weather and failures are nobody's task.
+            if (\in_array($occasion->kind, [OccasionKind::Spell, OccasionKind::LampOff], true)) {
+                continue;
+            }
             $share = isset($occasion->values['share']) ? \sprintf(', %s %%', Decimal::trimmed(100 * $occasion->values['share'], 0)) : '';
             $tasks[] = new Task("event-$occasion->id", $occasion->day, ucfirst($occasion->kind->words()).$share);
         }
@@ -98,7 +104,7 @@ final class Care
             for ($day = max(1, $clump->day + 1); $day < $trace->days(); ++$day) {
                 $before = $trace->clumps[$day - 1][$i];
                 if ($before > $clump->biomass() && $trace->clumps[$day][$i] < (1 - self::CUT) * $before) {
-                    $tasks[] = new Task("cut-$clump->id-$day", $day, \sprintf('Cut back %s and replant tops if wanted', $clump->kind->common));
+                    $tasks[] = new Task("cut-$clump->id-$day", $day, 'Cut back '.$clump->kind->common.(\in_array($clump->kind->role, [Role::FastStem, Role::SlowStem], true) ? '; tops may be replanted' : ''));
                 }
             }
         }
