@@ -13,7 +13,8 @@ const number = async (page, id, attribute = 'aria-valuenow') => Number(await pag
 
 async function middle(page, id) {
     const handle = page.locator(`#${id} .handle-reach`);
-    await handle.scrollIntoViewIfNeeded();
+    // In the middle of the screen, where nothing that stays in sight lies over it.
+    await handle.evaluate((element) => element.scrollIntoView({ block: 'center' }));
     const box = await handle.boundingBox();
     return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 }

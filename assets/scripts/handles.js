@@ -166,6 +166,12 @@ export function handles(bench) {
         tip.style.top = `${Math.max(4, box.top - 26)}px`;
     }
 
+    // A finger on a handle moves it, not the page; the style alone does not hold within a drawing.
+    document.addEventListener('touchstart', (event) => {
+        if (event.target.closest?.('[data-handle]') && event.cancelable) {
+            event.preventDefault();
+        }
+    }, { passive: false });
     document.addEventListener('pointerdown', (event) => {
         const handle = event.target.closest('[data-handle]');
         if (!handle || event.button !== 0 || held?.pointer !== undefined) {
