@@ -63,7 +63,8 @@ const frame = () => {
     return body;
 };
 
-const lookUrl = () => `${look.action}?${new URLSearchParams(new FormData(look))}`;
+/** What is looked at stands in the form's hidden fields, and nowhere else; the page's own controls only change it. */
+const lookUrl = (below = '') => `${look.action}${below}?${new URLSearchParams(['day', 'bag', 'below'].map((name) => [name, form.elements[name].value]))}`;
 
 const isOurs = (element) => element.form === form && element.name.startsWith('edits[');
 
@@ -73,12 +74,9 @@ document.addEventListener('change', (event) => {
         post(form.action, [[field.name, field.value]]);
     }
     if (field.matches('[data-look-field]')) {
-        const asked = new URLSearchParams(new FormData(look));
-        form.elements.day.value = asked.get('day') ?? '';
-        form.elements.bag.value = asked.get('bag') ?? '';
-        form.elements.below.value = asked.get('below') ?? 'year';
-        history.replaceState(null, '', `${look.action}?${asked}`);
-        send(() => [`${look.action}?${asked}`, {}]);
+        form.elements[field.name].value = field.value;
+        history.replaceState(null, '', lookUrl());
+        send(() => [lookUrl(), {}]);
     }
 });
 
@@ -138,7 +136,11 @@ const touched = (field) => (field.tagName === 'SELECT'
     : field.value !== field.defaultValue);
 [...form.elements].filter((field) => isOurs(field) && field.tagName !== 'BUTTON' && touched(field)).forEach((field) => post(form.action, [[field.name, field.value]]));
 
-const moveDay = days(form, look);
+const moveDay = days((day) => {
+    form.elements.day.value = day;
+    history.replaceState(null, '', lookUrl());
+    return lookUrl('/day');
+});
 handles({
     base: look.action,
     frame,

@@ -1,12 +1,16 @@
 /** The day cursor: shows the tank as the run has it on a day; plays through the year, a few days a step, until it is stopped. */
 import { swap, fingerprints } from './parts.js';
+import { say } from './notice.js';
 
 /** Days a step while playing, and ms between steps; fewer steps where motion is to be reduced. */
 const STRIDE = 3;
 const PACE = matchMedia('(prefers-reduced-motion: reduce)').matches ? 1200 : 90;
 
-/** @returns a function that shows a day */
-export function days(form, look) {
+/**
+ * @param look takes note of a day and says the address that answers with it
+ * @returns a function that shows a day
+ */
+export function days(look) {
     let wanted = null;
     let busy = false;
     let playing = null;
@@ -21,22 +25,18 @@ export function days(form, look) {
         const day = wanted;
         wanted = null;
         try {
-            form.elements.day.value = day;
-            const asked = new URLSearchParams(new FormData(look));
-            asked.set('day', day);
-            const response = await fetch(`${look.action}/day?${asked}`, { headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) }, credentials: 'same-origin' });
+            const response = await fetch(look(day), { headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) }, credentials: 'same-origin' });
             const answer = await response.json();
-            if (answer.parts && wanted === null) {
-                swap(answer.parts, new Set());
-                history.replaceState(null, '', `${look.action}?${asked}`);
+            if (answer.parts === undefined) {
+                throw new Error(answer.message);
             }
+            swap(answer.parts, new Set());
         } catch {
             stop();
+            say('Olvek could not show this day. Check that you are still signed in, and move the cursor again.');
         } finally {
             busy = false;
-            if (wanted !== null) {
-                fetchDay();
-            }
+            fetchDay();
         }
     }
 

@@ -20,7 +20,7 @@ function read(handle) {
     const data = handle.dataset;
     const two = data.second === undefined ? null : { place: data.second, value: Number(data.secondValue), least: Number(data.secondLeast), most: Number(data.secondMost), step: Number(data.secondStep), per: Number(data.secondPer), axis: one.axis === 'x' ? 'y' : 'x' };
     const [, x, y] = /translate\(([-\d.]+) ([-\d.]+)\)/.exec(handle.getAttribute('transform'));
-    return { id: handle.id, unit: data.unit, label: handle.getAttribute('aria-label'), axes: two === null ? [one] : [one, two], x: Number(x), y: Number(y) };
+    return { id: handle.id, unit: data.unit, axes: two === null ? [one] : [one, two], x: Number(x), y: Number(y) };
 }
 
 /** @param bench base address, frame() of every request, day(n) to show a day, take(edits) to save, rest() before more urgent work, still() to show what is saved */
@@ -80,7 +80,6 @@ export function handles(bench) {
             const answer = await response.json();
             if (held === mine && answer.parts) {
                 swap(answer.parts, new Set());
-                place(mine);
                 say('');
             } else if (held === mine && answer.message) {
                 say(answer.message);
@@ -99,16 +98,13 @@ export function handles(bench) {
     }
 
     /** After a swap the handle stands where the server drew it; what is under the hand is the newest value. */
-    function place(mine) {
-        const handle = document.getElementById(mine.start.id);
+    document.addEventListener('parts-swapped', () => {
+        const handle = held && document.getElementById(held.start.id);
         if (handle) {
-            const drawn = read(handle);
-            mine.start = { ...drawn, axes: drawn.axes };
-            mine.element = handle;
-            mine.origin = { ...mine.origin };
+            held.start = read(handle);
             show();
         }
-    }
+    });
 
     function set(values) {
         const before = JSON.stringify(held.now);
@@ -123,7 +119,7 @@ export function handles(bench) {
         clearTimeout(timer);
         bench.rest();
         const start = read(handle);
-        held = { start, first: start.axes.map((axis) => axis.value), limits: start.axes, now: start.axes.map((axis) => ({ ...axis })), element: handle };
+        held = { start, first: start.axes.map((axis) => axis.value), limits: start.axes, now: start.axes };
     }
 
     function release(keep) {

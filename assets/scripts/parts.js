@@ -27,6 +27,7 @@ export function swap(fresh, sent) {
         document.getElementById(id)?.closest('.field').replaceWith(field);
     });
     restore(place);
+    document.dispatchEvent(new CustomEvent('parts-swapped'));
 }
 
 const nameIn = (field) => field.querySelector('[aria-invalid]').name;

@@ -57,13 +57,12 @@ final readonly class BenchPage
         $outcome = $this->outcomes->of($revision, $plan, $units);
         $quantities = Quantities::of($plan);
         $day = $view->day ?? $outcome->hardestDay;
-        $ledger = 'ledger' === $view->below ? Ledger::onDay($plan, $day) : null;
         $stages = $this->stages->of($plan, $quantities, $units, $typed, $errors);
         $written = $this->stages->written($plan, $units, $day, $typed, $errors);
         $shown = self::shown($stages, $written['rows'], $written['add']);
         $context = [
             ...$this->seen($tank, $plan, $outcome, $units, $day, $view),
-            'chart' => null === $ledger ? null : LedgerChart::of($ledger),
+            'chart' => self::chart($plan, $view, $day),
             'differences' => $this->differences($tank, $revision, $outcome, $units),
             'words' => $revision->words,
             'undoes' => null === $revision->parent ? null : $revision->words,
@@ -92,18 +91,23 @@ final readonly class BenchPage
     public function glance(Tank $tank, UnitSystem $units, View $view, ?Plan $tried = null): array
     {
         $revision = $this->tanks->head($tank);
-        $plan = $tried ?? $this->road->plan($revision);
-        $saved = $this->outcomes->of($revision, null === $tried ? $plan : $this->road->plan($revision), $units);
-        $outcome = null === $tried ? $saved : Outcome::of(Judge::judge($tried, $units), $tried);
-        $context = $this->seen($tank, $plan, $outcome, $units, $view->day ?? $saved->hardestDay, $view);
-        $names = [...self::DRAWN, 'year'];
+        $plan = $this->road->plan($revision);
+        $saved = $this->outcomes->of($revision, $plan, $units);
+        $day = $view->day ?? $saved->hardestDay;
         if (null === $tried) {
-            // What is written is written into the day that is shown.
-            $context += ['written' => $this->stages->written($plan, $units, $context['day'], [], [])];
-            $names[] = 'written';
+            // What is written is written into the day that is shown; so is the account of it.
+            $context = [
+                ...$this->seen($tank, $plan, $saved, $units, $day, $view),
+                'written' => $this->stages->written($plan, $units, $day, [], []), 'chart' => self::chart($plan, $view, $day),
+            ];
+            $names = [...self::DRAWN, 'year', 'written', 'ledger'];
         } else {
-            $context += ['tried' => true, 'differences' => $outcome->differences($saved), 'words' => null, 'undoes' => null, 'homeless' => [], 'typed' => []];
-            $names = [...$names, 'verdict', 'margins'];
+            $outcome = Outcome::of(Judge::judge($tried, $units), $tried);
+            $context = [
+                ...$this->seen($tank, $tried, $outcome, $units, $day, $view),
+                'tried' => true, 'differences' => $outcome->differences($saved), 'words' => null, 'undoes' => null, 'homeless' => [], 'typed' => [],
+            ];
+            $names = [...self::DRAWN, 'year', 'verdict', 'margins'];
         }
         $parts = [];
         foreach ($names as $name) {
@@ -111,6 +115,12 @@ final readonly class BenchPage
         }
 
         return $parts;
+    }
+
+    /** The day's account; null where it is not looked at: it takes a run. */
+    private static function chart(Plan $plan, View $view, int $day): ?LedgerChart
+    {
+        return 'ledger' === $view->below ? LedgerChart::of(Ledger::onDay($plan, $day)) : null;
     }
 
     /**
