@@ -16,6 +16,7 @@ use Olvek\Core\Build\Steps;
 use Olvek\Core\Build\Task;
 use Olvek\Core\Build\WaterChange;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Margin\Judge;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Unit\QuantityReader;
@@ -81,7 +82,7 @@ final class BuildController extends AbstractController
         return $this->cache->get(implode('.', ['care', $this->build, $units->value, hash('xxh128', $revision->plan)]), function () use ($revision, $units): array {
             $plan = $this->road->plan($revision);
 
-            return Care::of($plan, (new Runner($plan))->run(365, UsualCare::events()), $units);
+            return Care::of($plan, (new Runner($plan))->run(Judge::FIRST_YEAR, UsualCare::events()), $units);
         });
     }
 
@@ -156,7 +157,7 @@ final class BuildController extends AbstractController
 
         return $this->render('build/build.html.twig', [
             'tank' => $tank, 'plan' => $plan, 'units' => $units, 'sheet' => Sheet::of($plan, $this->catalogue, $this->book->shop($progress)), 'progress' => $progress, 'kept' => $progress->sheet(),
-            'steps' => array_reverse($steps), 'kit' => Kit::of($plan), 'light' => LightPlan::of($plan), 'tasks' => $this->tasks($tank, $units), 'filled' => $this->book->filled($tank, ''), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => $this->sums($request, $plan->netWater()),
+            'steps' => array_reverse($steps), 'kit' => Kit::of($plan, $units), 'light' => LightPlan::of($plan), 'tasks' => $this->tasks($tank, $units), 'filled' => $this->book->filled($tank, ''), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => $this->sums($request, $plan->netWater()),
         ], new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 

@@ -59,9 +59,15 @@ final readonly class Bed
         return $this->soilTop($side) + ($this->leaves?->depth($side) ?? 0.0);
     }
 
+    /** Height of the upper face at a share (0–1) of the way from front to back, m. */
+    public function at(float $row): float
+    {
+        return $this->depth(Side::Front) + ($this->depth(Side::Back) - $this->depth(Side::Front)) * $row;
+    }
+
     public function meanDepth(): float
     {
-        return ($this->depth(Side::Front) + $this->depth(Side::Back)) / 2;
+        return $this->at(0.5);
     }
 
     /** m² of its upper face; without a bed, of the vessel's bottom, which where it is round is reckoned a little above its lowest point. */
@@ -132,8 +138,7 @@ final readonly class Bed
         }
         $share = min(1.0, $this->setback / $vessel->width());
         $mean = $this->soil->meanDepth();
-        $there = $this->soil->front + ($this->soil->back - $this->soil->front) * $share / 2;
 
-        return $mean > 0 ? min(1.0, $share * $there / $mean) * $this->soilRoom($vessel) : 0.0;
+        return $mean > 0 ? min(1.0, $share * $this->soil->at($share / 2) / $mean) * $this->soilRoom($vessel) : 0.0;
     }
 }

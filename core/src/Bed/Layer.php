@@ -23,6 +23,12 @@ final readonly class Layer
         return ($this->front + $this->back) / 2;
     }
 
+    /** m thick at a share (0–1) of the way from front to back. */
+    public function at(float $row): float
+    {
+        return $this->front + ($this->back - $this->front) * $row;
+    }
+
     /** m thick at a pane. */
     public function depth(Side $side): float
     {

@@ -8,13 +8,15 @@ use Olvek\Core\Plan\Filling;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Treatment;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Vessel\Shape;
 
 /** What a plan takes beside materials, plants and animals. C. */
 final class Kit
 {
     /** @return array<string, string> words by id */
-    public static function of(Plan $plan): array
+    public static function of(Plan $plan, UnitSystem $units): array
     {
         $glass = !\in_array($plan->vessel->shape(), [Shape::Barrel, Shape::Tub, Shape::Pool], true);
         $coldest = $plan->site->temperature - $plan->site->swing;
@@ -25,13 +27,13 @@ final class Kit
             'lamp' => $plan->lamp->lumens > 0 ? \sprintf('lamp of %s lm', Decimal::trimmed($plan->lamp->lumens, 0)) : null,
             'timer' => $plan->lamp->lumens > 0 ? 'timer for the lamp' : null,
             'socket' => $plan->lamp->lumens > 0 || [] !== $warm ? 'socket with a residual-current device' : null,
-            'heater' => [] !== $warm ? \sprintf('heater: some of the animals want more than %s °C', Decimal::trimmed($coldest, 0)) : null,
+            'heater' => [] !== $warm ? \sprintf('heater: some of the animals want more than %s', $units->show(Dimension::Temperature, $coldest, 0)) : null,
             'lid' => $plan->site->lid || $plan->site->sealed ? 'lid' : null,
             'sieve' => null !== $plan->bed->soil ? 'sieve, gloves and a mask for dusty soil' : null,
             'mesh' => $plan->bed->bagged || $plan->bed->core > 0 ? 'fine mesh and ties for the bags' : null,
             'bucket' => 'two clean buckets',
             'pour' => Filling::Hose === $plan->preparation->filling ? 'thin hose' : 'plate to fill over',
-            'treatment' => Treatment::Unchlorinated === $plan->preparation->treatment ? null : \sprintf('water treatment for %s L, by its label', Decimal::trimmed(ceil($plan->netWater()), 0)),
+            'treatment' => Treatment::Unchlorinated === $plan->preparation->treatment ? null : \sprintf('water treatment for %s, by its label', $units->show(Dimension::Volume, $plan->netWater())),
             'tweezers' => 'long tweezers',
             'tests' => 'tests for ammonia, nitrite, nitrate, pH and hardness',
             'thermometer' => 'thermometer',

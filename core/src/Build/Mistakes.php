@@ -11,6 +11,7 @@ use Olvek\Core\Plan\Filling;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Planting;
+use Olvek\Core\Plan\School;
 use Olvek\Core\Plan\StartWay;
 use Olvek\Core\Plan\Treatment;
 use Olvek\Core\Plant\Removal;
@@ -30,15 +31,20 @@ final readonly class Mistakes
     private const ROOM = 0.25;
     /** µmol/m²/s on the water of a new tank above which algae come before plants take hold. J. */
     private const BRIGHT = 130.0;
-    /** m of rim gap below which evaporation and a hand spill it, and m² per L by which water is thin to settle animals. C. */
+    /** m of rim gap that a hand takes up, and that jumpers clear. J. */
     private const RIM_GAP = 0.015;
+    private const LEAP = 0.06;
+    /** kg above which a support should be known to bear it. J. */
+    private const HEAVY = 40.0;
+    /** Day from which a tank is no new one for feeding. C: four weeks. */
+    private const NEW = 28;
     /** Animals beyond which they come in groups. J. */
     private const MANY = 12;
     /** Days in which nothing is fed. C. */
     private const UNFED = 7;
-    /** Day from which kinds that melt easily may go in. C: one to two weeks after the rest. */
+    /** Day from which kinds that melt easily may go in, and a good one for it. C: one to two weeks after the rest. */
     private const SETTLED = 7;
-    /** Kinds of root feeder that ask for tabs where there is no soil. C. */
+    private const TENDER_DAY = 10;
     private const TAB = 'root-tab';
 
     private function __construct(private Plan $plan, private UnitSystem $units)
@@ -63,11 +69,12 @@ final readonly class Mistakes
         $full = Quantities::of($plan)->fullMass;
         $height = $plan->vessel->height();
         $gap = $height - $plan->waterLine;
+        $lower = max(0.6 * $height, $height - 2 * self::RIM_GAP);
 
         return [
             $site->bears > 0 && $full > $site->bears
-                ? new Mistake('support', 'vessel', \sprintf('Full it stands at %s; the support bears %s.', $this->mass($full), $this->mass($site->bears))) : null,
-            0.0 === $site->bears && $full > 40
+                ? new Mistake('support', 'vessel', \sprintf('Full it stands at %s; the support bears %s. Find a stronger one, or build a smaller tank.', $this->mass($full), $this->mass($site->bears))) : null,
+            0.0 === $site->bears && $full > self::HEAVY
                 ? new Mistake('support-unknown', 'vessel', \sprintf('Full it stands at %s: find out what the support bears.', $this->mass($full)), true) : null,
             $height - $plan->bed->meanDepth() > self::REACH
                 ? new Mistake('reach', 'vessel', \sprintf('From rim to bed it is %s: farther than an arm reaches. Plan for tongs, or a deeper bed.', $this->length($height - $plan->bed->meanDepth()))) : null,
@@ -75,8 +82,8 @@ final readonly class Mistakes
                 ? new Mistake('room-above', 'vessel', \sprintf('Only %s of room over the rim: no hand, tongs or lamp gets in. Leave at least %s.', $this->length($site->above), $this->length(self::ROOM))) : null,
             $gap < self::RIM_GAP && !$site->sealed
                 ? new Mistake('rim', 'vessel', \sprintf('The water stands %s under the rim: a hand in it and it runs over.', $this->length($gap)), false,
-                    ['waterLine' => \sprintf('%.2f cm', 100 * max(0.6 * $height, $height - 2 * self::RIM_GAP))], \sprintf('Water line at %s', $this->length(max(0.6 * $height, $height - 2 * self::RIM_GAP)))) : null,
-            $this->jumpers() && !$site->lid && !$site->sealed && $gap < 0.06
+                    ['waterLine' => \sprintf('%.2f cm', 100 * $lower)], \sprintf('Water line at %s', $this->length($lower))) : null,
+            $this->jumpers() && !$site->lid && !$site->sealed && $gap < self::LEAP
                 ? new Mistake('lid', 'vessel', 'Jumpers, no lid, and the water close under the rim: cover it, or lower the water line while they settle.', false, ['site.lid' => 'yes'], 'Put a lid on') : null,
         ];
     }
@@ -103,7 +110,7 @@ final readonly class Mistakes
                 ? new Mistake('no-cap', 'bed', 'Soil without a cap clouds the water and feeds algae.', false, ['bed.cap.material' => 'coarse-sand'], 'Add a sand cap') : null,
             null === $soil && [] !== $rootFeeders && !$tabbed
                 ? new Mistake('tabs', 'bed', 'Root feeders in a bed without soil, and no root tabs: they are easily pushed in before the cap is on, hardly after.', false,
-                    ['bed.doses.'.self::TAB => \sprintf('%.1f g', max(1.0, $plan->floor() * 100))], 'Lay root tabs') : null,
+                    ['bed.doses.'.self::TAB => School::tabs($plan)], 'Lay root tabs') : null,
             [] !== $starved
                 ? new Mistake('setback', 'bed', \sprintf('%s will carpet where the soil is kept back from the glass, and starve there.', array_values($starved)[0]->kind->common), false, ['bed.setback' => '0'], 'Soil up to the glass') : null,
             null !== $bed->cap && !$plan->preparation->rinsed
@@ -142,7 +149,7 @@ final readonly class Mistakes
                 ? new Mistake('bright', 'light', \sprintf('%d µmol/m²/s from the first day is light for two tanks: algae take it before the plants can. Start dim and go up week by week.', (int) round($first)), false,
                     ['light.startShare' => (string) $share, 'light.stepShare' => '5', 'light.held' => 'yes'], "Start at $share %, 5 more a week") : null,
             $lamp->lumens <= 0 && !$plan->site->daylight()->any()
-                ? new Mistake('dark', 'light', 'There is neither lamp nor daylight.', true) : null,
+                ? new Mistake('dark', 'light', 'There is neither lamp nor daylight: say how many lumens the lamp has, or which sky the tank sees.', true) : null,
         ];
     }
 
@@ -155,7 +162,7 @@ final readonly class Mistakes
         foreach ($clumps as $clump) {
             $name = $clump->kind->common;
             $found[] = $clump->kind->sensitive && $clump->day < self::SETTLED
-                ? new Mistake("sensitive-$clump->id", 'plants', "$name melts easily: plant it a week or two after the rest.", false, ["plants.$clump->id.day" => '10'], 'Plant it on day 10') : null;
+                ? new Mistake("sensitive-$clump->id", 'plants', "$name melts easily: plant it a week or two after the rest.", false, ["plants.$clump->id.day" => (string) self::TENDER_DAY], 'Plant it on day '.self::TENDER_DAY) : null;
             $found[] = Planting::Deep === $clump->planting
                 ? new Mistake("deep-$clump->id", 'plants', 0.0 === $clump->kind->planting->value ? "The rhizome of $name rots when it is buried: tie it on." : "$name stands down in raw soil, which burns its roots: keep them in the cap.", false,
                     ["plants.$clump->id.planting" => Planting::Right->value], 'Set it right') : null;
@@ -211,7 +218,7 @@ final readonly class Mistakes
                 ? new Mistake('all-at-once', 'animals', \sprintf('All %d animals on one day: snails first, then shrimp, then fish in small groups a week or more apart.', $heads), false, $this->staggered(), 'Spread them out') : null,
             1 !== \count($days) && $firstOf(Form::Fish) < min($firstOf(Form::Snail), $firstOf(Form::Shrimp)) && \PHP_INT_MAX !== min($firstOf(Form::Snail), $firstOf(Form::Shrimp))
                 ? new Mistake('order', 'animals', 'Fish come before snails and shrimp, and will eat their young.', false, $this->staggered(), 'Snails, shrimp, then fish') : null,
-            null !== $first && $plan->feed->grams > 0 && $plan->feedFrom < $first + self::UNFED && $first < 28
+            null !== $first && $plan->feed->grams > 0 && $plan->feedFrom < $first + self::UNFED && $first < self::NEW
                 ? new Mistake('fed-early', 'animals', \sprintf('Feeding starts on day %d, in the first week of the first animals: in a new tank they live off what grows there.', $plan->feedFrom), false,
                     ['feeding.fromDay' => (string) ($first + self::UNFED)], \sprintf('Feed from day %d', $first + self::UNFED)) : null,
         ];
@@ -225,9 +232,9 @@ final readonly class Mistakes
         $first = $plan->firstAnimals();
 
         return [
-            StartWay::Undecided === $way ? new Mistake('way', 'start', 'The way of starting is not decided.', true) : null,
+            StartWay::Undecided === $way ? new Mistake('way', 'start', 'Choose a way of starting: it says what is tested and when animals may come.', true) : null,
             null !== $first && $first < $way->soonest()
-                ? new Mistake('too-soon', 'start', \sprintf('Animals come on day %d; this way of starting has them from day %d.', $first, $way->soonest())) : null,
+                ? new Mistake('too-soon', 'start', \sprintf('Animals come on day %d; this way of starting has them from day %d. Let them come later, or choose another way.', $first, $way->soonest())) : null,
         ];
     }
 

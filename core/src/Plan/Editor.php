@@ -80,12 +80,11 @@ final readonly class Editor
         if (null === $choice) {
             return $draft->type(explode('.', $place), $place, $typed, $units);
         }
-        $words = $draft->put(explode('.', $place), $choice->read($typed), $choice->label, $choice->options[$typed]);
-        if ('site.sealed' === $place && 'yes' === $typed) {
-            $draft->put(['feeding', 'grams'], 0.0, '', '');
-        }
+        $stored = $choice->read($typed);
+        // A sealed vessel is never opened to feed.
+        $unfed = 'site.sealed' === $place && true === $stored && null !== $draft->put(['feeding', 'grams'], 0.0, '', '');
 
-        return $words;
+        return $draft->put(explode('.', $place), $stored, "$choice->label:", $choice->options[$typed].($unfed ? ', nothing fed' : ''));
     }
 
     private function takeSchool(Draft $draft, string $typed): ?string

@@ -11,6 +11,7 @@ use Olvek\Core\Bed\Mix;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Lamp;
+use Olvek\Core\Plant\Zone;
 use Olvek\Core\Vessel\GlassBox;
 use Olvek\Core\Vessel\Vessel;
 use Olvek\Core\Water\SourceWater;
@@ -23,6 +24,8 @@ final readonly class Plan
 {
     /** Wetted surface of the upper bed grains per floor area. J (2–10). */
     private const GRAIN_SURFACE = 4.0;
+    /** Share of the tank within which a plant is on a stone, not beside it. J. */
+    private const NEAR = 0.15;
 
     /**
      * @param float       $waterLine m above the inside of the bottom
@@ -169,7 +172,22 @@ final readonly class Plan
             return 0.0;
         }
 
-        return $soil->front + ($soil->back - $soil->front) * $clump->row;
+        return $soil->at($clump->row);
+    }
+
+    /** The stone or wood that a clump is tied to: the nearest, where its kind grows on such and one stands near; null for none. */
+    public function pieceUnder(Clump $clump): ?Piece
+    {
+        $nearest = null;
+        $least = self::NEAR;
+        foreach (Zone::Hardscape === $clump->kind->zone ? $this->pieces : [] as $piece) {
+            $distance = hypot($piece->place - $clump->place, $piece->row - $clump->row);
+            if ($distance < $least) {
+                [$nearest, $least] = [$piece, $distance];
+            }
+        }
+
+        return $nearest;
     }
 
     /** m² on which bacteria settle: the upper grains of the bed, the wetted walls, stones and wood. */

@@ -149,14 +149,14 @@ enum School: string
         return ['bed.leaves.material' => 'none', 'bed.plate' => '0', 'bed.core' => '0', 'bed.setback' => '0', 'bed.bagged' => 'no'];
     }
 
-    /** Bags of lava for a seventh of the hill. J: a bag or two under its back. */
+    /** Bags of lava for a seventh of the hill, whose mean depth of 6 cm is 60 L to the square metre. J: a bag or two under its back. */
     private static function hill(Plan $plan): string
     {
         return \sprintf('%.1f L', $plan->floor() * 60 / 7);
     }
 
-    /** A tab for every 100 cm² of floor. */
-    private static function tabs(Plan $plan): string
+    /** Grams of root tabs, typed: one of a gram for every 100 cm² of floor. C. */
+    public static function tabs(Plan $plan): string
     {
         return \sprintf('%.1f g', max(1.0, $plan->floor() * 100));
     }

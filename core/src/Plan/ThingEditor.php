@@ -197,6 +197,9 @@ final readonly class ThingEditor
     {
         // With or without the day: "change 42".
         [$word, $day] = [...explode(' ', $what, 2), (string) self::USUAL_DAY];
+        if (!ctype_digit($day) || \strlen($day) > 4) {
+            throw new RefusedEdit('Say the day as a number after the word: change 42.');
+        }
         $kind = OccasionKind::tryFrom($word) ?? throw new RefusedEdit('Choose from the list what is to happen.');
         $occasions = Draft::records($draft->data['events']);
         $clumps = Draft::records($draft->data['plants']);
@@ -204,7 +207,7 @@ final readonly class ThingEditor
             throw new RefusedEdit('There is nothing to trim yet: add plants first.');
         }
         $occasions[] = [
-            'id' => self::freeId($occasions, 'e'), 'do' => $kind->value, 'day' => ctype_digit($day) ? (int) substr($day, 0, 5) : self::USUAL_DAY,
+            'id' => self::freeId($occasions, 'e'), 'do' => $kind->value, 'day' => (int) $day,
             ...($kind->ofClump() ? ['clump' => $clumps[0]['id']] : []), ...array_map(static fn (array $v): float|int => $v[0], $kind->values()),
         ];
         $draft->data['events'] = $occasions;

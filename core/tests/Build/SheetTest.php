@@ -13,6 +13,7 @@ use Olvek\Core\Build\Shop;
 use Olvek\Core\Build\WaterChange;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Tests\Sample;
+use Olvek\Core\Unit\UnitSystem;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -90,11 +91,11 @@ final class SheetTest extends TestCase
 
     public function testOnlyTheKitThatIsNeeded(): void
     {
-        $kit = Kit::of(self::plan());
+        $kit = Kit::of(self::plan(), UnitSystem::Metric);
         self::assertArrayNotHasKey('heater', $kit);
         self::assertArrayHasKey('foam', $kit);
-        $warm = Kit::of(Sample::edit(self::plan(), ['site.temperature' => '14 °C', 'vessel.shape' => 'barrel', 'light.lumens' => '0']));
-        self::assertArrayHasKey('heater', $warm);
+        $warm = Kit::of(Sample::edit(self::plan(), ['site.temperature' => '14 °C', 'vessel.shape' => 'barrel', 'light.lumens' => '0']), UnitSystem::Us);
+        self::assertStringContainsString('57', $warm['heater'] ?? '', '14 °C for someone who thinks in °F');
         self::assertArrayNotHasKey('foam', $warm);
         self::assertArrayNotHasKey('timer', $warm);
     }

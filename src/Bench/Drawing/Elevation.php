@@ -14,7 +14,6 @@ use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Role;
-use Olvek\Core\Plant\Zone;
 use Olvek\Core\Run\Alga;
 use Olvek\Core\Run\Snapshot;
 use Olvek\Core\Unit\Decimal;
@@ -27,8 +26,6 @@ final class Elevation
 {
     /** Half height of the ellipse by which round vessels show. */
     private const ROUND = 6.0;
-    /** Share of the tank within which a plant is on a stone. */
-    private const NEAR = 0.15;
     /** Room that a peg needs. */
     private const PEG = 15.0;
     /** Most figures drawn of one clump or group; more would only blur. */
@@ -278,14 +275,14 @@ final class Elevation
     {
         $bed = $this->plan->bed;
 
-        return $this->side ? $bed->depth(Side::Front) + ($bed->depth(Side::Back) - $bed->depth(Side::Front)) * $row : $bed->meanDepth();
+        return $this->side ? $bed->at($row) : $bed->meanDepth();
     }
 
     /** Stones and wood stand on the bed, each about as wide as it is high. */
     private function hardscape(): void
     {
         foreach ($this->plan->pieces as $piece) {
-            $size = ($piece->litres / 1000) ** (1 / 3);
+            $size = self::size($piece);
             $x = $this->frame->x(($this->side ? $piece->row : $piece->place) * $this->profile->width);
             $this->view->plants[] = new Shape(HardscapeFigure::draw($piece->kind->wood, new Pen($piece->id.$piece->kind->id), $x, $this->frame->y($this->ground($piece->row)), $size * $this->frame->scale), $piece->kind->wood ? 'wood' : 'stone');
             $this->view->words[] = \sprintf('%s, %s.', $piece->kind->name, $this->units->show(Dimension::Volume, $piece->litres));
@@ -327,19 +324,18 @@ final class Elevation
         }
     }
 
-    /** m above the floor of the stone or wood that a plant is tied to: the nearest one, where the plant is of those that grow on it. */
+    /** m above the floor of the stone or wood that a plant is tied to; null where it stands in the bed. */
     private function perch(Clump $clump): ?float
     {
-        if (Zone::Hardscape !== $clump->kind->zone || [] === $this->plan->pieces) {
-            return null;
-        }
-        $pieces = $this->plan->pieces;
-        usort($pieces, static fn (Piece $a, Piece $b): int => hypot($a->place - $clump->place, $a->row - $clump->row) <=> hypot($b->place - $clump->place, $b->row - $clump->row));
-        if (hypot($pieces[0]->place - $clump->place, $pieces[0]->row - $clump->row) > self::NEAR) {
-            return null;
-        }
+        $piece = $this->plan->pieceUnder($clump);
 
-        return $this->ground($pieces[0]->row) + 0.75 * ($pieces[0]->litres / 1000) ** (1 / 3);
+        return null === $piece ? null : $this->ground($piece->row) + 0.75 * self::size($piece);
+    }
+
+    /** m: edge of a cube as large as the piece. */
+    private static function size(Piece $piece): float
+    {
+        return ($piece->litres / 1000) ** (1 / 3);
     }
 
     private function clumpWords(Clump $clump, int $index): string

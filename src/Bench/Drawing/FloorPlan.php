@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Bench\Drawing;
 
-use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Margin\PlantedShare;
 use Olvek\Core\Margin\ShadeMap;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Role;
-use Olvek\Core\Plant\Zone;
 use Olvek\Core\Run\Snapshot;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\UnitSystem;
@@ -27,8 +25,10 @@ final class FloorPlan
     /** Cells of the shade map along the front and across. */
     private const COLUMNS = 28;
     private const ROWS = 12;
-    /** Share of the floor's depth at which one zone ends and the next begins, and its name. */
-    private const ZONES = [[1 / 3, 'fore'], [2 / 3, 'mid'], [1.0, 'back']];
+    /** Thirds of the floor from front to back. C. */
+    private const ZONES = ['fore', 'mid', 'back'];
+    /** Share of the floor along the panes that counts as its edge. J. */
+    private const RIM = 0.06;
 
     private readonly View $view;
     private readonly Frame $frame;
@@ -111,8 +111,7 @@ final class FloorPlan
             $this->view->plants[] = new Shape($this->tuft($clump, $x, $y, max(3.0, $now)), ($role->hasLeavesInAir() || Role::FloatingStem === $role ? 'clump clump-surface ' : 'clump ').self::paint($role));
         }
         $this->view->plants[] = new Shape(Pen::disc($x, $y, max(3.0, $planted), max(3.0, $planted)), 'clump-planted');
-        $handle = $this->mover("plants.$clump->id", $clump->kind->common.', '.$this->zone($clump), $x, $y, $clump->place, $clump->row);
-        $this->view->handles[] = $handle;
+        $this->view->handles[] = $this->mover("plants.$clump->id", $clump->kind->common.', '.$this->zone($clump), $x, $y, $clump->place, $clump->row);
         // Its rim is as far out as so many pieces reach: pieces by distance, at the size that they have now.
         $each = $clump->kind->spread->value / 1e4;
         $perPiece = $each * $frame->scale ** 2 / (2 * \M_PI * max(4.0, $planted));
@@ -123,15 +122,12 @@ final class FloorPlan
     private function zone(Clump $clump): string
     {
         $role = $clump->kind->role;
-        $onPiece = Zone::Hardscape === $clump->kind->zone && [] !== array_filter($this->plan->pieces, static fn (Piece $p): bool => hypot($p->place - $clump->place, $p->row - $clump->row) < 0.15);
 
         return match (true) {
             $role->coversSurface() || Role::FloatingStem === $role => 'on the surface',
-            Role::HousePlant === $role || max($clump->row, $clump->place, 1 - $clump->place) > 0.94 => 'at the edge',
-            $onPiece => 'on stone or wood',
-            $clump->row <= 1 / 3 => 'fore',
-            $clump->row <= 2 / 3 => 'mid',
-            default => 'back',
+            Role::HousePlant === $role || max($clump->row, $clump->place, 1 - $clump->place) > 1 - self::RIM => 'at the edge',
+            null !== $this->plan->pieceUnder($clump) => 'on stone or wood',
+            default => self::ZONES[min(2, (int) ($clump->row * \count(self::ZONES)))],
         };
     }
 
@@ -171,15 +167,13 @@ final class FloorPlan
 
     private function zones(): void
     {
-        $from = 0.0;
-        foreach (self::ZONES as [$to, $name]) {
-            $y = $this->frame->y(($from + $to) / 2 * $this->plan->vessel->width());
-            $this->view->labels[] = new Label($this->frame->left - 6, $y + 4, $name, 'end', 'dim dim-faint');
-            if ($to < 1) {
-                $edge = $this->frame->y($to * $this->plan->vessel->width());
+        $depth = $this->plan->vessel->width() / \count(self::ZONES);
+        foreach (self::ZONES as $n => $name) {
+            $this->view->labels[] = new Label($this->frame->left - 6, $this->frame->y(($n + 0.5) * $depth) + 4, $name, 'end', 'dim dim-faint');
+            if ($n > 0) {
+                $edge = $this->frame->y($n * $depth);
                 $this->view->back[] = new Shape(Pen::line($this->frame->left - 5, $edge, $this->frame->left, $edge), 'dim-line');
             }
-            $from = $to;
         }
         $this->view->words[] = \sprintf('%s %% of the floor is planted.', Decimal::trimmed(100 * PlantedShare::of($this->plan), 0));
     }

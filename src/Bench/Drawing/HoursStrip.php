@@ -53,7 +53,6 @@ final class HoursStrip
         if ($programme->pause > 0) {
             $view->handles[] = Handle::on('light.pause', 'pause', 'edge edge-tall', 'x', $x(fmod($programme->on + $lamp->hours / 2 + $programme->pause, 24.0001)), $y, $programme->pause, 0.0, 24.0 - $lamp->hours, $hour, 0.5, $units);
         }
-        $view->labels[] = new Label($x(12), self::TOP + self::BAR + 16, '', 'middle', 'dim dim-faint');
 
         return $view;
     }
