@@ -9,8 +9,8 @@ use Olvek\Account\Keeper;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
+use Olvek\Site\Attachment;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -87,10 +87,7 @@ final class BenchController extends AbstractController
     #[Route('/plan.json', name: 'bench_export', methods: ['GET'])]
     public function export(Tank $tank): Response
     {
-        return new Response($this->tanks->head($tank)->plan, Response::HTTP_OK, [
-            'Content-Type' => 'application/json',
-            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', preg_replace('/[\/\\\\%]/', '-', $tank->name()).'.plan.json', 'plan.json'),
-        ]);
+        return new Response($this->tanks->head($tank)->plan, headers: Attachment::headers('application/json', $tank->name().'.plan.json', 'plan.json'));
     }
 
     /**

@@ -137,7 +137,7 @@ final readonly class BenchPage
         return $this->seen($tank, $plan, $outcome, $units, $view->day ?? $outcome->hardestDay, $view);
     }
 
-    /** @return array{tank: Tank, plan: Plan, judgement: Outcome, units: UnitSystem, view: View, day: int, drawings: array<string, DrawingView>, year: YearChart, marks: list<Handle>, hardest: int} what drawings, year, verdict and margins are rendered from */
+    /** @return array{tank: Tank, plan: Plan, judgement: Outcome, units: UnitSystem, view: View, day: int, drawings: array<string, DrawingView>, year: YearChart, marks: list<Handle>, cursor: Handle, hardest: int} what drawings, year, verdict and margins are rendered from */
     private function seen(Tank $tank, Plan $plan, Outcome $outcome, UnitSystem $units, int $day, View $view): array
     {
         $snapshot = $outcome->album->on($day);
@@ -148,7 +148,7 @@ final readonly class BenchPage
                 'front' => Elevation::front($plan, $snapshot, ClumpLight::seen($plan, $snapshot), $units), 'side' => Elevation::side($plan, $snapshot, $units),
                 'floor' => FloorPlan::of($plan, $snapshot, $units), 'hours' => HoursStrip::of($plan, $snapshot, $units),
             ],
-            'year' => $outcome->year, 'marks' => YearMarks::of($plan, $outcome->year, $units), 'hardest' => $outcome->hardestDay,
+            'year' => $outcome->year, 'marks' => YearMarks::of($plan, $outcome->year, $units), 'cursor' => Handle::cursor($outcome->year, $snapshot->day), 'hardest' => $outcome->hardestDay,
         ];
     }
 

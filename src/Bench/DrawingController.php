@@ -6,8 +6,8 @@ namespace Olvek\Bench;
 
 use Olvek\Account\Keeper;
 use Olvek\Shelf\Tank;
+use Olvek\Site\Attachment;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -34,9 +34,6 @@ final class DrawingController extends AbstractController
                 'viewBox' => $drawing->viewBox(), 'width' => $drawing->width, 'height' => $drawing->height];
         }
 
-        return new Response($this->renderView('bench/drawing.svg.twig', $context), Response::HTTP_OK, [
-            'Content-Type' => 'image/svg+xml',
-            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', preg_replace('/[\/\\\\%]/', '-', $tank->name())." $name.svg", "$name.svg"),
-        ]);
+        return new Response($this->renderView('bench/drawing.svg.twig', $context), headers: Attachment::headers('image/svg+xml', $tank->name()." $name.svg", "$name.svg"));
     }
 }

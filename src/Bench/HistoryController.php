@@ -11,7 +11,6 @@ use Olvek\Shelf\Revision;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -81,9 +80,9 @@ final class HistoryController extends AbstractController
         $json = '';
         $report = [];
         $notice = '';
+        $status = Response::HTTP_UNPROCESSABLE_ENTITY;
         if ($request->isMethod('POST')) {
-            $file = $request->files->get('file');
-            $json = $file instanceof UploadedFile && $file->isValid() ? $file->getContent() : $request->request->getString('plan');
+            $json = ImportReport::sent($request);
             try {
                 if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
                     $notice = self::EXPIRED;
@@ -94,13 +93,14 @@ final class HistoryController extends AbstractController
                 }
             } catch (StaleEdit $stale) {
                 $notice = $stale->getMessage();
+                $status = Response::HTTP_CONFLICT;
             } catch (InvalidPlan $refused) {
                 $report = ImportReport::of($json, $refused, $keeper->units());
             }
         }
         $fine = [] === $report && '' === $notice;
 
-        return $this->render('bench/import.html.twig', ['tank' => $tank, 'json' => mb_scrub($json), 'report' => $report, 'notice' => $notice], new Response(status: $fine ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->render('bench/import.html.twig', ['tank' => $tank, 'json' => mb_scrub($json), 'report' => $report, 'notice' => $notice], new Response(status: $fine ? Response::HTTP_OK : $status));
     }
 
     private function revision(Tank $tank, int $number): Revision
@@ -117,17 +117,17 @@ final class HistoryController extends AbstractController
         try {
             return $do();
         } catch (StaleEdit $stale) {
-            return $this->shown($tank, 1, $stale->getMessage());
+            return $this->shown($tank, 1, $stale->getMessage(), status: Response::HTTP_CONFLICT);
         }
     }
 
     /** @param array<int, string> $typed names that were not saved, by revision */
-    private function shown(Tank $tank, int $page, string $notice = '', array $typed = []): Response
+    private function shown(Tank $tank, int $page, string $notice = '', array $typed = [], int $status = Response::HTTP_UNPROCESSABLE_ENTITY): Response
     {
         $revisions = $this->tanks->revisions($tank, self::PAGE + 1, ($page - 1) * self::PAGE);
 
         return $this->render('bench/history.html.twig', [
             'tank' => $tank, 'revisions' => \array_slice($revisions, 0, self::PAGE), 'page' => $page, 'more' => \count($revisions) > self::PAGE, 'notice' => $notice, 'typed' => $typed,
-        ], new Response(status: '' === $notice ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        ], new Response(status: '' === $notice ? Response::HTTP_OK : $status));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
+use Olvek\Core\Bed\Role as BedRole;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Plant\Role;
 
@@ -60,7 +61,7 @@ final readonly class Options
     }
 
     /** @return array<string, string> materials, of one role or of all */
-    public function materials(?\Olvek\Core\Bed\Role $role): array
+    public function materials(?BedRole $role): array
     {
         return array_map(static fn ($m): string => $m->name, array_filter($this->catalogue->materials, static fn ($m): bool => null === $role || $m->role === $role));
     }

@@ -6,7 +6,6 @@ namespace Olvek\Build;
 
 use Olvek\Account\Keeper;
 use Olvek\Bench\Road;
-use Olvek\Core\Build\Ammonium;
 use Olvek\Core\Build\BuyLine;
 use Olvek\Core\Build\Care;
 use Olvek\Core\Build\Kit;
@@ -14,20 +13,16 @@ use Olvek\Core\Build\LightPlan;
 use Olvek\Core\Build\Sheet;
 use Olvek\Core\Build\Steps;
 use Olvek\Core\Build\Task;
-use Olvek\Core\Build\WaterChange;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\UsualCare;
-use Olvek\Core\Unit\QuantityReader;
-use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
+use Olvek\Site\Attachment;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Symfony\Component\HttpFoundation\HeaderUtils;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -68,10 +63,7 @@ final class BuildController extends AbstractController
             return $this->page($request, $tank, $keeper, errors: ['filled' => 'Give the day of filling as year-month-day.']);
         }
 
-        return new Response($calendar->write($tank, $this->tasks($tank, $keeper->units()), $filled), Response::HTTP_OK, [
-            'Content-Type' => 'text/calendar; charset=utf-8',
-            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', preg_replace('/[\/\\\\%]/', '-', $tank->name()).'.ics', 'care.ics'),
-        ]);
+        return new Response($calendar->write($tank, $this->tasks($tank, $keeper->units()), $filled), headers: Attachment::headers('text/calendar; charset=utf-8', $tank->name().'.ics', 'care.ics'));
     }
 
     /** @return list<Task> of the plan that stands; kept, since they take a run */
@@ -90,9 +82,7 @@ final class BuildController extends AbstractController
     #[Route('/light.json', name: 'build_light', methods: ['GET'])]
     public function light(Tank $tank): Response
     {
-        return new JsonResponse(LightPlan::document($this->road->plan($this->tanks->head($tank))), headers: [
-            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', preg_replace('/[\/\\\\%]/', '-', $tank->name()).'.light.json', 'light.json'),
-        ]);
+        return new JsonResponse(LightPlan::document($this->road->plan($this->tanks->head($tank))), headers: Attachment::headers('application/json', $tank->name().'.light.json', 'light.json'));
     }
 
     #[Route('/sheet', name: 'build_sheet', methods: ['POST'])]
@@ -106,7 +96,7 @@ final class BuildController extends AbstractController
         }
         $progress = $this->book->progress($tank);
         if ($progress->version() !== $request->request->getInt('base')) {
-            return $this->page($request, $tank, $keeper, typed: $typed, notice: 'The sheet was changed in another window meanwhile, so this was not kept. What you typed still stands here: look, and send it again.');
+            return $this->page($request, $tank, $keeper, typed: $typed, notice: 'The sheet was changed in another window meanwhile, so this was not kept. What you typed still stands here: look, and send it again.', status: Response::HTTP_CONFLICT);
         }
         $plan = $this->road->plan($this->tanks->head($tank));
         $materials = array_map(static fn (BuyLine $l): string => $l->material->id, Sheet::of($plan, $this->catalogue)->materials);
@@ -141,7 +131,7 @@ final class BuildController extends AbstractController
      * @param array<string, array<string, string>> $typed
      * @param array<string, string>                $errors
      */
-    private function page(Request $request, Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], string $notice = ''): Response
+    private function page(Request $request, Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], string $notice = '', int $status = Response::HTTP_UNPROCESSABLE_ENTITY): Response
     {
         $plan = $this->road->plan($this->tanks->head($tank));
         $units = $keeper->units();
@@ -157,35 +147,7 @@ final class BuildController extends AbstractController
 
         return $this->render('build/build.html.twig', [
             'tank' => $tank, 'plan' => $plan, 'units' => $units, 'sheet' => Sheet::of($plan, $this->catalogue, $this->book->shop($progress)), 'progress' => $progress, 'kept' => $progress->sheet(),
-            'steps' => array_reverse($steps), 'kit' => Kit::of($plan, $units), 'light' => LightPlan::of($plan), 'tasks' => $this->tasks($tank, $units), 'filled' => $this->book->filled($tank, ''), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => $this->sums($request, $plan->netWater()),
-        ], new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
-    }
-
-    /** @return array{asked: array<string, string>, errors: array<string, string>, dose: ?array{grams: float, drops: ?float, millilitres: ?float}, change: WaterChange|false|null} change: false where none gets there, null where none was asked for */
-    private function sums(Request $request, float $litres): array
-    {
-        $asked = [];
-        $numbers = [];
-        $errors = [];
-        foreach (['dose' => '2', 'strength' => '', 'from' => '', 'to' => '', 'tap' => '0'] as $name => $usual) {
-            $asked[$name] = mb_substr($request->query->getString($name, $usual), 0, 40);
-            try {
-                $numbers[$name] = '' === trim($asked[$name]) ? null : QuantityReader::read($asked[$name], Unit::MilligramPerLitre);
-                if ($numbers[$name] < 0 || $numbers[$name] > 1e6) {
-                    $errors[$name] = 'This must be 0 or more.';
-                }
-            } catch (UnreadableQuantity $unreadable) {
-                $errors[$name] = $unreadable->getMessage();
-            }
-        }
-        $fine = [] === $errors;
-        // A strength typed in g/L is read as a bare number.
-        $millilitres = $fine && isset($numbers['dose'], $numbers['strength']) && $numbers['strength'] > 0 ? Ammonium::millilitres($numbers['dose'], $litres, $numbers['strength']) : null;
-
-        return [
-            'asked' => $asked, 'errors' => $errors,
-            'dose' => $fine && isset($numbers['dose']) ? ['grams' => Ammonium::grams($numbers['dose'], $litres), 'millilitres' => $millilitres, 'drops' => null === $millilitres ? null : $millilitres / Ammonium::DROP] : null,
-            'change' => $fine && isset($numbers['from'], $numbers['to']) ? WaterChange::of($numbers['from'], $numbers['to'], $numbers['tap'] ?? 0.0, $litres) ?? false : null,
-        ];
+            'steps' => array_reverse($steps), 'kit' => Kit::of($plan, $units), 'light' => LightPlan::of($plan), 'tasks' => $this->tasks($tank, $units), 'filled' => $this->book->filled($tank, ''), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => Sums::asked($request, $plan->netWater()),
+        ], new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : $status));
     }
 }

@@ -6,10 +6,20 @@ namespace Olvek\Shelf;
 
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Unit\UnitSystem;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Request;
 
 /** What of a brought-in file was not understood, line by line. */
 final class ImportReport
 {
+    /** The text that was sent: as a file, else as typed. */
+    public static function sent(Request $request): string
+    {
+        $file = $request->files->get('file');
+
+        return $file instanceof UploadedFile && $file->isValid() ? $file->getContent() : $request->request->getString('plan');
+    }
+
     /** @return list<array{line: ?int, place: string, message: string}> in the order of the lines */
     public static function of(string $json, InvalidPlan $refused, UnitSystem $units): array
     {

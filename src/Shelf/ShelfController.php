@@ -14,7 +14,6 @@ use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -66,8 +65,7 @@ final class ShelfController extends AbstractController
     #[Route('/tanks/import', name: 'shelf_import', methods: ['POST'])]
     public function import(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
-        $file = $request->files->get('file');
-        $json = $file instanceof UploadedFile && $file->isValid() ? $file->getContent() : $request->request->getString('plan');
+        $json = ImportReport::sent($request);
         $problems = [];
         if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
             $problems[] = ['line' => null, 'place' => '', 'message' => 'This page had been open too long to be trusted. Nothing is lost: send it again.'];

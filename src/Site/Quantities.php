@@ -18,6 +18,13 @@ final class Quantities
         return $units->show(Dimension::Volume, $litres);
     }
 
+    /** A share (0–1) in whole percent. */
+    #[AsTwigFunction('percent')]
+    public function percent(float $share): string
+    {
+        return Decimal::trimmed(100 * $share, 0)."\u{202F}%";
+    }
+
     /** The bare number, for fields. */
     #[AsTwigFunction('bare_volume')]
     public function bareVolume(float $litres, UnitSystem $units): string

@@ -47,7 +47,7 @@ final class HistoryTest extends BenchTestCase
     {
         $this->send(['light.hours' => '9']);
         $this->press('1/restore', base: 1);
-        self::assertResponseStatusCodeSame(422);
+        self::assertResponseStatusCodeSame(409);
         self::assertSame(9.0, $this->plan()->lamp->hours);
         self::assertSelectorExists('[role="alert"]');
     }

@@ -59,7 +59,7 @@ final class BuildTest extends BenchTestCase
     {
         $this->keep(['bags' => ['coarse-sand' => '4']]);
         $this->keep(['bags' => ['coarse-sand' => '6']], base: 0);
-        self::assertResponseStatusCodeSame(422);
+        self::assertResponseStatusCodeSame(409);
         self::assertStringContainsString('another window', $this->text('[role="alert"]'));
         self::assertSame('6', $this->browser->getCrawler()->filter('#bags-coarse-sand')->attr('value'), 'what was typed stands');
     }

@@ -16,4 +16,10 @@ final readonly class Spread
     public function __construct(public float $low, public float $high, public int $holds, public int $of)
     {
     }
+
+    /** Of the members, those in which it holds, whole percent. */
+    public function percent(): int
+    {
+        return (int) round(100 * $this->holds / $this->of);
+    }
 }

@@ -42,6 +42,12 @@ final readonly class Clump
         return $this->pieces * $this->kind->dryPerPiece->value;
     }
 
+    /** g wet as planted. */
+    public function wetMass(): float
+    {
+        return $this->biomass() * $this->kind->wetRatio->value;
+    }
+
     /** m² of floor or surface as planted. */
     public function area(): float
     {

@@ -15,9 +15,8 @@ final readonly class Handle
 {
     /**
      * @param string                    $id     unique in the page
-     * @param string                    $form   how it is drawn: grip, peg, knob, block, edge
+     * @param string                    $form   how it is drawn: grip, peg, knob, edge, mark, cursor, and classes of its paint
      * @param 'x'|'y'                   $axis   along which the first value moves
-     * @param string|null               $holds  id of the drawn part that moves with it while it is dragged
      * @param array<string, int|float|string>|null $second place, value, least, most, step, per of the other axis
      */
     private function __construct(
@@ -35,7 +34,6 @@ final readonly class Handle
         public float $per,
         public string $unit,
         public ?array $second = null,
-        public ?string $holds = null,
     ) {
     }
 
@@ -61,18 +59,19 @@ final readonly class Handle
     {
         return new self($this->id, $this->place, $this->label, $this->form, $this->axis, $this->x, $this->y, $this->value, $this->least, $this->most, $this->step, $this->per, $this->unit, [
             'place' => $other->place, 'label' => $other->label, 'value' => $other->value, 'least' => $other->least, 'most' => $other->most, 'step' => $other->step, 'per' => $other->per, 'unit' => $other->unit,
-        ], $this->holds);
+        ]);
     }
 
-    public function holding(string $id): self
+    /** The cursor of a year: moves along its days, and changes nothing in the plan. */
+    public static function cursor(YearChart $year, int $day): self
     {
-        return new self($this->id, $this->place, $this->label, $this->form, $this->axis, $this->x, $this->y, $this->value, $this->least, $this->most, $this->step, $this->per, $this->unit, $this->second, $id);
+        return new self('h-day', '@day', 'day shown', 'cursor', 'x', $year->x($day), $year->foot + 8, (string) $day, 0.0, (float) ($year->days - 1), 1.0, $year->perDay(), '');
     }
 
     /** What a screen reader says of where it stands. */
     public function words(): string
     {
-        $one = trim("$this->value $this->unit");
+        $one = 'cursor' === $this->form ? "day $this->value" : trim("$this->value $this->unit");
 
         return null === $this->second ? $one : \sprintf('%s along the front, %s from the front pane', $one, trim($this->second['value'].' '.$this->second['unit']));
     }

@@ -37,7 +37,13 @@ final readonly class YearChart
 
     public function x(int $day): float
     {
-        return self::LEFT + (self::WIDTH - self::LEFT - self::RIGHT) * min($day, $this->days - 1) / max(1, $this->days - 1);
+        return $this->left + $this->perDay() * min($day, $this->days - 1);
+    }
+
+    /** Drawing units from one day to the next. */
+    public function perDay(): float
+    {
+        return ($this->right - $this->left) / max(1, $this->days - 1);
     }
 
     public function top(): float

@@ -17,10 +17,9 @@ final class YearMarks
     public static function of(Plan $plan, YearChart $chart, UnitSystem $units): array
     {
         $marks = [];
-        $per = ($chart->right - $chart->left) / max(1, $chart->days - 1);
-        $mark = static function (string $place, string $label, string $form, int $day) use (&$marks, $chart, $per, $units): void {
+        $mark = static function (string $place, string $label, string $form, int $day) use (&$marks, $chart, $units): void {
             if ($day < $chart->days) {
-                $marks[] = Handle::on($place, $label, "mark mark-$form", 'x', $chart->x($day), self::Y, (float) $day, 0.0, (float) ($chart->days - 1), $per, 1.0, $units);
+                $marks[] = Handle::on($place, $label, "mark mark-$form", 'x', $chart->x($day), self::Y, (float) $day, 0.0, (float) ($chart->days - 1), $chart->perDay(), 1.0, $units);
             }
         };
         foreach ($plan->clumps as $clump) {

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Build;
+
+use Olvek\Core\Build\Ammonium;
+use Olvek\Core\Build\WaterChange;
+use Olvek\Core\Unit\QuantityReader;
+use Olvek\Core\Unit\Unit;
+use Olvek\Core\Unit\UnreadableQuantity;
+use Symfony\Component\HttpFoundation\Request;
+
+/** The sums by the tank, as asked for in an address: a dose of ammonia, a change of water. */
+final readonly class Sums
+{
+    /** What each field says before anybody types. */
+    private const USUAL = ['dose' => '2', 'strength' => '', 'from' => '', 'to' => '', 'tap' => '0'];
+
+    /**
+     * @param array<string, string>  $asked       as typed
+     * @param array<string, string>  $errors      why, by field
+     * @param float|null             $grams       of ammonium chloride
+     * @param float|null             $millilitres of its solution
+     * @param float|null             $drops       of its solution
+     * @param WaterChange|false|null $change      false where none gets there, null where none was asked for
+     */
+    private function __construct(public array $asked, public array $errors, public ?float $grams = null, public ?float $millilitres = null, public ?float $drops = null, public WaterChange|false|null $change = null)
+    {
+    }
+
+    /** @param float $litres of free water */
+    public static function asked(Request $request, float $litres): self
+    {
+        $asked = $numbers = $errors = [];
+        foreach (self::USUAL as $name => $usual) {
+            $asked[$name] = mb_substr($request->query->getString($name, $usual), 0, 40);
+            try {
+                $numbers[$name] = '' === trim($asked[$name]) ? null : QuantityReader::read($asked[$name], Unit::MilligramPerLitre);
+                if ($numbers[$name] < 0 || $numbers[$name] > 1e6) {
+                    $errors[$name] = 'Type 0 or more.';
+                }
+            } catch (UnreadableQuantity $unreadable) {
+                $errors[$name] = $unreadable->getMessage();
+            }
+        }
+        if ([] !== $errors) {
+            return new self($asked, $errors);
+        }
+        $dose = $numbers['dose'] ?? null;
+        // A solution's strength, in g/L, is read as a bare number.
+        $millilitres = null !== $dose && ($numbers['strength'] ?? 0.0) > 0 ? Ammonium::millilitres($dose, $litres, $numbers['strength']) : null;
+
+        return new self($asked, [], null === $dose ? null : Ammonium::grams($dose, $litres), $millilitres, null === $millilitres ? null : $millilitres / Ammonium::DROP,
+            isset($numbers['from'], $numbers['to']) ? WaterChange::of($numbers['from'], $numbers['to'], $numbers['tap'] ?? 0.0, $litres) ?? false : null);
+    }
+}
