@@ -7,24 +7,26 @@ namespace Olvek\Shelf;
 /** On which line of a JSON text each place of its document stands; items of a list are named by their "id", where they have one. */
 final class JsonLines
 {
-    /** Nesting beyond which nothing is placed: no plan goes so deep. */
+    /** Nesting and number of places beyond which nothing more is placed: no plan goes so deep or so wide. */
     private const DEEPEST = 32;
+    private const MOST = 20000;
+    private const TOKEN = '/\s*+("(?:[^"\\\\]++|\\\\.)*+"|[{}\[\]:,]|[^\s{}\[\]:,"]++)/As';
 
     /** @var array<string, int> */
     private array $lines = [];
     /** @var array<string, string> id by the path of the item with its index */
     private array $names = [];
-    /** @var list<array{string, int}> token and its offset */
-    private array $tokens;
-    private int $at = 0;
-    /** Line, counted from 1, of the last token that was looked at, and its offset. */
+    /** The token at hand, '' at the end, where it begins, and where the next may. */
+    private string $token = '';
+    private int $offset = 0;
+    private int $next = 0;
+    /** Line, counted from 1, up to which has been counted, and to which offset. */
     private int $line = 1;
     private int $counted = 0;
 
     private function __construct(private readonly string $json)
     {
-        preg_match_all('/"(?:[^"\\\\]++|\\\\.)*+"|[{}\[\]:,]|[^\s{}\[\]:,"]+/s', $json, $found, \PREG_OFFSET_CAPTURE);
-        $this->tokens = $found[0];
+        $this->step();
     }
 
     /** @return array<string, int> line by place; what comes after a fault of grammar is missing */
@@ -42,15 +44,15 @@ final class JsonLines
 
     private function value(string $path, int $depth): void
     {
-        $token = $this->tokens[$this->at] ?? null;
-        if (null === $token || $depth > self::DEEPEST) {
-            $this->at = \count($this->tokens);
+        if ('' === $this->token || $depth > self::DEEPEST || \count($this->lines) >= self::MOST) {
+            $this->stop();
 
             return;
         }
-        $this->lines[$path] ??= $this->lineAt($token[1]);
-        ++$this->at;
-        match ($token[0]) {
+        $this->lines[$path] ??= $this->lineHere();
+        $opens = $this->token;
+        $this->step();
+        match ($opens) {
             '{' => $this->object($path, $depth + 1),
             '[' => $this->list($path, $depth + 1),
             default => null,
@@ -59,52 +61,66 @@ final class JsonLines
 
     private function object(string $path, int $depth): void
     {
-        while (($this->tokens[$this->at][0] ?? '}') !== '}') {
-            [$key, $offset] = $this->tokens[$this->at];
-            if (',' === $key) {
-                ++$this->at;
+        while ('' !== $this->token && '}' !== $this->token) {
+            if (',' === $this->token) {
+                $this->step();
                 continue;
             }
-            $name = json_decode($key);
-            if (!\is_string($name) || ':' !== ($this->tokens[$this->at + 1][0] ?? '')) {
-                $this->at = \count($this->tokens);
+            $name = json_decode($this->token);
+            $line = $this->lineHere();
+            $this->step();
+            if (!\is_string($name) || ':' !== $this->token) {
+                $this->stop();
 
                 return;
             }
+            $this->step();
             $here = '' === $path ? $name : "$path.$name";
-            $this->lines[$here] = $this->lineAt($offset);
-            $this->at += 2;
-            $text = json_decode($this->tokens[$this->at][0] ?? '');
-            if ('id' === $name && \is_string($text)) {
+            $this->lines[$here] = $line;
+            $text = 'id' === $name ? json_decode($this->token) : null;
+            if (\is_string($text)) {
                 $this->names[$path] = mb_substr($text, 0, 40);
             }
             $this->value($here, $depth);
         }
-        ++$this->at;
+        $this->step();
     }
 
     private function list(string $path, int $depth): void
     {
         $index = 0;
-        while (($this->tokens[$this->at][0] ?? ']') !== ']') {
-            if (',' === $this->tokens[$this->at][0]) {
-                ++$this->at;
+        while ('' !== $this->token && ']' !== $this->token) {
+            if (',' === $this->token) {
+                $this->step();
                 continue;
             }
-            $before = $this->at;
             $this->value("$path.".$index++, $depth);
-            if ($before === $this->at) {
-                $this->at = \count($this->tokens);
-            }
         }
-        ++$this->at;
+        $this->step();
     }
 
-    /** Line of an offset; offsets only grow, so each line is counted once. */
-    private function lineAt(int $offset): int
+    private function step(): void
     {
-        $this->line += substr_count($this->json, "\n", $this->counted, $offset - $this->counted);
-        $this->counted = $offset;
+        if (1 !== preg_match(self::TOKEN, $this->json, $found, \PREG_OFFSET_CAPTURE, $this->next)) {
+            $this->stop();
+
+            return;
+        }
+        [$this->token, $this->offset] = $found[1];
+        $this->next = $this->offset + \strlen($this->token);
+    }
+
+    private function stop(): void
+    {
+        $this->token = '';
+        $this->next = \strlen($this->json);
+    }
+
+    /** Line of the token at hand; tokens only go on, so each line is counted once. */
+    private function lineHere(): int
+    {
+        $this->line += substr_count($this->json, "\n", $this->counted, $this->offset - $this->counted);
+        $this->counted = $this->offset;
 
         return $this->line;
     }
