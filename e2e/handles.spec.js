@@ -137,6 +137,105 @@ test('a day is looked at, stepped to and played', async ({ page }, info) => {
     await expect.poll(shown).toBe(stopped);
 });
 
+test('the day that is looked at stays, whatever is answered meanwhile', async ({ page }, info) => {
+    await furnish(page, `Stays ${info.project.name}`);
+    const shown = () => number(page, 'h-day');
+    await page.locator('#h-day').focus();
+    await page.keyboard.press('End');
+    await expect.poll(shown).toBe(364);
+    // The ledger is that day's, and choosing it does not move the cursor.
+    const account = page.waitForResponse((response) => response.url().includes('below=ledger'));
+    await page.getByLabel('Ledger and materials').check();
+    expect((await account).url()).toContain('day=364');
+    await expect(page.locator('#ledger-title')).toHaveText('Nitrogen ledger, day 364');
+    const back = page.waitForResponse((response) => response.url().includes('below=year'));
+    await page.getByRole('radio', { name: /^First year/ }).check();
+    expect((await back).url()).toContain('day=364');
+    await openStage(page, 'plants');
+    expect(await change(page, 'plants-c1-pieces', '12')).toBe(200);
+    await expect.poll(shown).toBe(364);
+    // So does how sure it is, which asks for the page anew once it is reckoned.
+    test.slow();
+    const sure = page.waitForResponse((response) => /\?day=\d+/.test(response.url()) && !response.url().includes('/day?'), { timeout: 120_000 });
+    expect((await sure).url()).toContain('day=364');
+    await expect.poll(shown).toBe(364);
+});
+
+test('the drawing follows the cursor while it is still being dragged', async ({ page }, info) => {
+    test.skip(info.project.name === 'phone', 'dragged by mouse');
+    await furnish(page, 'Follows');
+    const from = await middle(page, 'h-day');
+    const drawing = () => page.locator('.view-front svg').innerHTML();
+    const before = await drawing();
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    let seen = before;
+    for (let step = 1; step <= 60 && seen === before; step += 1) {
+        await page.mouse.move(from.x + (step % 2 === 0 ? 100 : 105) + step, from.y);
+        await page.waitForTimeout(25);
+        seen = await drawing();
+    }
+    expect(seen, 'it changed before the hand let go').not.toBe(before);
+    const handle = await middle(page, 'h-day');
+    expect(Math.abs(handle.x - from.x)).toBeGreaterThan(50);
+    await page.mouse.up();
+});
+
+test('a plan is brought in on the Bench, its faults told by line; drawings leave as files', async ({ page }, info) => {
+    const name = `Files ${info.project.name}`;
+    await furnish(page, name);
+    await page.locator('#files > summary').click();
+    const download = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'The tank, as a drawing' }).click();
+    const drawing = await download;
+    expect(drawing.suggestedFilename()).toBe(`${name} front.svg`);
+    const plan = await (await page.request.get(`${page.url().split('?')[0]}/plan.json`)).text();
+    await page.getByRole('link', { name: 'Bring in a plan' }).click();
+    const lines = plan.split('\n');
+    const at = lines.findIndex((line) => line.includes('"lumens"'));
+    await page.getByLabel('or its text').fill([...lines.slice(0, at), '"lumens": "bright",', ...lines.slice(at + 1)].join('\n'));
+    await page.getByRole('button', { name: 'Bring it in' }).click();
+    await expect(page.getByRole('alert')).toContainText(`Line ${at + 1}, light.lumens: This must be a number.`);
+    await expect(page.getByLabel('or its text')).toHaveValue(/"bright"/);
+    await page.getByLabel('or its text').fill(plan.replace(name, 'Brought in'));
+    await page.getByRole('button', { name: 'Bring it in' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Brought in');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
+});
+
+test('two windows: a handle moved in the one that is behind is told, and nothing is lost', async ({ page, context }, info) => {
+    test.skip(info.project.name === 'phone', 'moved by keys');
+    await furnish(page, 'Behind');
+    const second = await context.newPage();
+    await second.goto(page.url());
+    await openStage(page, 'light');
+    expect(await change(page, 'light-hours', '9')).toBe(200);
+    await second.locator('#h-waterLine').focus();
+    expect(await edited(second, () => second.keyboard.press('ArrowDown'))).toBe(409);
+    await expect(second.locator('[data-notice]')).toContainText('changed in another window');
+    await page.reload();
+    await openStage(page, 'light');
+    await expect(page.locator('#f-light-hours')).toHaveValue('9');
+});
+
+test.describe('without scripts', () => {
+    test.use({ javaScriptEnabled: false });
+    test('mistakes are mended, days written into and steps ticked by plain forms', async ({ page }, info) => {
+        await startTank(page, `Plainly ${info.project.name}`);
+        await page.locator('#bed > summary').click();
+        await page.locator('#bed').getByRole('button', { name: 'It will be rinsed' }).click();
+        await expect(page.locator('.last-change')).toContainText('rinsed clear');
+        await page.locator('#written > summary').click();
+        await page.locator('#f-events-add').selectOption({ label: 'water change' });
+        await page.locator('#written').getByRole('button', { name: 'Judge and save' }).click();
+        await expect(page.locator('.last-change')).toContainText('water change added');
+        await page.getByRole('link', { name: 'Build', exact: true }).click();
+        await page.getByRole('button', { name: 'Done Lay the soil' }).click();
+        await expect(page.locator('#step-soil')).toContainText('Done');
+    });
+});
+
 test('what is written into the days is added, moved along the year, and taken out', async ({ page }, info) => {
     await furnish(page, `Written ${info.project.name}`);
     await page.locator('#written > summary').click();
