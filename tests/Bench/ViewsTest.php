@@ -104,7 +104,7 @@ final class ViewsTest extends TestCase
             $shape = array_values(array_filter($side->front, static fn (Shape $s): bool => $class === $s->class))[0];
             preg_match_all('/[ML ]?([\d.]+) ([\d.]+)/', $shape->d, $points);
 
-            return max(array_map(floatval(...), $points[2]));
+            return max([0.0, ...array_map(floatval(...), $points[2])]);
         };
         self::assertGreaterThan($lowest('soil'), $lowest('void'));
         self::assertGreaterThan($lowest('litter'), $lowest('soil'));

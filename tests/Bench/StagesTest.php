@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Bench;
+
+use Olvek\Tests\BenchTestCase;
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** Each stage of the rail: what is decided, what is open, what would be regretted, why it is done so, and the caution that applies. */
+final class StagesTest extends BenchTestCase
+{
+    /** @param array<string, string> $edits */
+    private function after(array $edits): void
+    {
+        $this->send($edits);
+        self::assertResponseRedirects();
+        $this->browser->followRedirect();
+    }
+
+    public function testStagesStandInWorkingOrder(): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank");
+        self::assertSame(['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals', 'start'], $this->browser->getCrawler()->filter('details.stage')->extract(['id']));
+        foreach (['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals', 'start'] as $stage) {
+            self::assertNotSame('', $this->text("#$stage .stage-decided"), "$stage says what is decided");
+            self::assertNotSame('', $this->text("#$stage .caution"), "$stage says what to mind");
+        }
+    }
+
+    #[TestWith(['vessel', 'site.bears', '20 kg', 'the support bears 20 kg', 'to mend'])]
+    #[TestWith(['bed', 'bed.soil.back', '8', 'deeper than its cap', 'to mend'])]
+    #[TestWith(['bed', 'preparation.rinsed', 'no', 'rinse until it runs clear', ''])]
+    #[TestWith(['hardscape', 'hardscape.add', 'root-wood', 'glue it, tie it or weigh it down', 'to mend'])]
+    #[TestWith(['light', 'light.lumens', '9000', 'is light for two tanks', 'to mend'])]
+    #[TestWith(['plants', 'plants.c1.planting', 'deep', 'raw soil, which burns its roots', 'to mend'])]
+    #[TestWith(['water', 'preparation.treatment', 'stood', 'drives off chlorine, not chloramine', ''])]
+    #[TestWith(['animals', 'feeding.fromDay', '3', 'in the first week of the first animals', 'to mend'])]
+    #[TestWith(['start', 'start.way', 'undecided', 'Choose a way of starting', ''])]
+    public function testAMistakeStandsInTheStageWhereItIsMade(string $stage, string $place, string $typed, string $words, string $marked): void
+    {
+        $this->after([$place => $typed]);
+        self::assertStringContainsString($words, $this->text("#$stage"));
+        if ('' !== $marked) {
+            self::assertStringContainsString($marked, $this->text("#$stage > summary"));
+        }
+    }
+
+    /** What is offered is an edit like any other: sent as its form has it, the mistake is gone and can be undone. */
+    public function testWhatIsOfferedMends(): void
+    {
+        $this->after(['bed.soil.back' => '8']);
+        $form = $this->browser->getCrawler()->filter('#bed .regret form')->form();
+        $this->browser->submit($form);
+        $this->browser->followRedirect();
+        self::assertSelectorNotExists('#bed .regret');
+        self::assertStringContainsString('cap at the back', $this->text('.last-change'));
+        $this->send([], step: 'undo');
+        $this->browser->followRedirect();
+        self::assertSelectorExists('#bed .regret');
+    }
+
+    public function testASchoolLeavesItsReasons(): void
+    {
+        $this->after(['school' => 'thin-soil']);
+        self::assertStringContainsString('Thin soil, equal cap: little soil cannot go foul', $this->text('#bed .reasons'));
+        self::assertMatchesRegularExpression('/About as much soil is laid by: [^.]*Thin soil/', $this->text('#bed .reasons'));
+        self::assertStringContainsString('fishless, by doses of ammonia', $this->text('#start > summary'));
+        self::assertStringContainsString('ready when a dose is gone in a day', $this->text('#start .reasons'));
+        self::assertSelectorExists('#h-events-e4-day', 'its dose stands in the year');
+    }
+
+    public function testPlantsAndAnimalsSayWhatTheyAskFor(): void
+    {
+        $this->after(['plants.add' => 'anubias-nana', 'animals.add' => 'oryzias-latipes']);
+        self::assertStringContainsString('never buried', $this->text('#plants'));
+        self::assertMatchesRegularExpression('/Half growth at \d+ µmol/', $this->text('#plants'));
+        self::assertStringContainsString('From 40 L, 4 L each; 6 or more together; 10 °C to 28 °C, pH 6.5–8.2', $this->text('#animals'));
+        self::assertStringContainsString('Jumps', $this->text('#animals'));
+    }
+
+    /** A choice's change is told in words that read. */
+    public function testChangesOfChoicesRead(): void
+    {
+        $this->after(['site.lid' => 'no']);
+        self::assertStringContainsString('lid: open', $this->text('.last-change'));
+        $this->after(['site.sealed' => 'yes']);
+        self::assertStringContainsString('closed for good: sealed, nothing fed', $this->text('.last-change'));
+    }
+}
