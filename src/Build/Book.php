@@ -11,14 +11,14 @@ use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Shelf\Tank;
-use Psr\Clock\ClockInterface;
+use Olvek\Site\Today;
 
 /** Keeps what is ticked and typed while a tank is being built. */
 final readonly class Book
 {
     private const MOST_TICKS = 400;
 
-    public function __construct(private EntityManagerInterface $entities, private ClockInterface $clock)
+    public function __construct(private EntityManagerInterface $entities, private Today $today)
     {
     }
 
@@ -82,11 +82,10 @@ final readonly class Book
         if ('' === $typed) {
             $mark = $this->marks($tank)['fill'] ?? null;
 
-            return null !== $mark && $mark->done ? $mark->on : $this->clock->now()->setTime(0, 0);
+            return null !== $mark && $mark->done ? $mark->on : $this->today->of($tank->keeper);
         }
-        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $typed);
 
-        return false === $day || $day->format('Y-m-d') !== $typed ? null : $day;
+        return Today::read($typed);
     }
 
     /** @return array<string, StepMark> by step */
@@ -120,9 +119,9 @@ final readonly class Book
         if (mb_strlen($note) > StepMark::LONGEST_NOTE || !mb_check_encoding($note, 'UTF-8')) {
             return \sprintf('A note has at most %d characters; this one has %d.', StepMark::LONGEST_NOTE, mb_strlen($note));
         }
-        $on = '' === $day ? $this->clock->now()->setTime(0, 0) : \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
-        if (false === $on || ('' !== $day && $on->format('Y-m-d') !== $day) || $on > $this->clock->now()->modify('+1 day')) {
-            return 'Give the day as year-month-day, today or earlier.';
+        $on = $this->today->orEarlier($tank->keeper, $day);
+        if (null === $on) {
+            return Today::REFUSED;
         }
         if (null === $mark) {
             $this->entities->persist(new StepMark($tank, $step, $done, $on, $note));

@@ -6,6 +6,7 @@ namespace Olvek\Core\Margin;
 
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Trace;
+use Olvek\Core\Water\Measure;
 
 /** A day from which, as the run has it, the next step may be taken; or on which it had to wait. */
 final readonly class Gate
@@ -41,7 +42,7 @@ final readonly class Gate
     {
         $quiet = 0;
         for ($day = $soonest; $day < $trace->days(); ++$day) {
-            $quiet = $trace->columns['ammonia'][$day] < Ammonia::TEST_SHOWS && $trace->columns['nitrite'][$day] < Nitrite::WATCH ? $quiet + 1 : 0;
+            $quiet = $trace->columns['ammonia'][$day] < Measure::Ammonia->nothingBelow() && $trace->columns['nitrite'][$day] < Measure::Nitrite->nothingBelow() ? $quiet + 1 : 0;
             if (self::QUIET_DAYS === $quiet) {
                 return $day - self::QUIET_DAYS + 1;
             }

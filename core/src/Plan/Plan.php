@@ -24,6 +24,8 @@ final readonly class Plan
 {
     /** Wetted surface of the upper bed grains per floor area. J (2–10). */
     private const GRAIN_SURFACE = 4.0;
+    /** Last day after filling on which anything can be planned: three years. */
+    public const LAST_DAY = 1095;
     /** Share of the tank within which a plant is on a stone, not beside it. J. */
     private const NEAR = 0.15;
 
@@ -130,6 +132,12 @@ final readonly class Plan
     public function withoutGroup(string $id): self
     {
         return $this->with(['groups' => array_values(array_filter($this->groups, static fn (Group $g): bool => $g->id !== $id))]);
+    }
+
+    /** @param list<Occasion> $occasions */
+    public function withOccasions(array $occasions): self
+    {
+        return $this->with(['occasions' => $occasions]);
     }
 
     public function withFeed(Feed $feed, int $from): self

@@ -16,6 +16,8 @@ final class Conditions
     public float $lightShare = 1.0;
     /** Share of its strength to which the first weeks' programme has brought the lamp. */
     public float $ramp;
+    /** Whether algae showed when somebody looked since the lamp's last step; null where nobody did. */
+    public ?bool $algaeSeen = null;
     public float $food;
     public float $protein;
     /** Last day (exclusive) of a warm or cold spell, and its difference in °C. */

@@ -84,8 +84,8 @@ final readonly class Ensemble
         return Estimate::of(self::quantile($estimate->value, $estimate->low, $estimate->high, $this->place($dimension, $n)), $estimate->provenance);
     }
 
-    /** Where (0–1) a member stands along one dimension: each takes the middle of a stratum of its own. */
-    private function place(string $dimension, int $n): float
+    /** Where (0–1) a member stands along one dimension, by its name: each takes the middle of a stratum of its own. */
+    public function place(string $dimension, int $n): float
     {
         $strata = range(0, $this->members - 1);
         $strata = (new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(self::SEED + crc32($dimension))))->shuffleArray($strata);

@@ -44,6 +44,7 @@ final readonly class Parameters
      * @param float $nitriteOxidiserYield mg VSS per mg N
      * @param float $nitrifierDecay       d⁻¹
      * @param float $inoculum             factor on the share of a mature film on day 0
+     * @param float $nitriteInoculum      factor on the share of it that turns nitrite on: the second kind is slower to settle
      * @param float $leafFilm             share of a mature film that plants bring in on their leaves
      * @param float $soilFilm             share of a mature film that live soil brings along, most of it shut in under the cap
      * @param float $flushFactor          factor on the soil's flush nitrogen, over and above the material's own range
@@ -123,6 +124,8 @@ final readonly class Parameters
         public float $nitrifierDecay = 0.05,
         #[Range(0.3, 3.0, Provenance::Judgement)]
         public float $inoculum = 1.0,
+        #[Range(0.3, 2.0, Provenance::Judgement)]
+        public float $nitriteInoculum = 1.0,
         #[Range(0.001, 0.05, Provenance::Judgement)]
         public float $leafFilm = 0.01,
         #[Range(0.0003, 0.01, Provenance::Judgement)]

@@ -97,7 +97,8 @@ final class Runner
         $algae->dawn($state, $books);
         $tally?->mark('care', $state, null);
         if ($n > 0 && 0 === $n % 7) {
-            $conditions->ramp = $this->plan->lamp->programme->next($conditions->ramp, $state->algae[Alga::Film->value] / $facts->litSurface > Alga::SHOWS);
+            $conditions->ramp = $this->plan->lamp->programme->next($conditions->ramp, $conditions->algaeSeen ?? $state->algae[Alga::Film->value] / $facts->litSurface > Alga::SHOWS);
+            $conditions->algaeSeen = null;
         }
         $day = $this->day($conditions, $n);
         $day->lights = $this->lights["$day->lightHours $day->pause"] ??= self::lights($day, 24 * $hourSteps, 1.0 / $hourSteps);

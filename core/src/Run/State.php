@@ -132,6 +132,6 @@ final class State
         }
         $share = $facts->firstFilm;
         $this->ammoniaOxidisers = $facts->filmMost * $share;
-        $this->nitriteOxidisers = $facts->filmMost * $share * $parameters->ammoniaOxidiserRate / $parameters->nitriteOxidiserRate;
+        $this->nitriteOxidisers = $facts->filmMost * min(1.0, $share * $parameters->nitriteInoculum) * $parameters->ammoniaOxidiserRate / $parameters->nitriteOxidiserRate;
     }
 }

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Build\Start;
+
+use Olvek\Core\Build\LightPlan;
+use Olvek\Core\Build\WaterChange;
+use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Margin\Ammonia as AmmoniaMargin;
+use Olvek\Core\Margin\Nitrate;
+use Olvek\Core\Margin\Nitrite;
+use Olvek\Core\Margin\State;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\Ion;
+use Olvek\Core\Water\Ammonia;
+use Olvek\Core\Water\Measure;
+
+/** Says of the newest readings what they mean and what to do: wait, change so many litres, feed nothing, take out melt, dim the lamp. */
+final readonly class Adviser
+{
+    /** mg N/L of ammonia and of nitrite without animals, above which even plants and bacteria are better off with less. C (6 mg/L as NH4; some say 5 as NO2 × 3). */
+    private const TOO_MUCH_AMMONIA = 4.7;
+    private const TOO_MUCH_NITRITE = 5.0;
+    /** Days in which leaves grown in air dissolve. C: weeks 1 to 3. */
+    private const MELT = [3, 21];
+    /** Share of a kind's mass above which its melt is worth a word. J. */
+    private const MELTS = 0.1;
+    /** Share of the mulm that hands take out. J. */
+    private const MELT_OUT = 0.5;
+    /** Days for which a look at algae holds. C: a week. */
+    private const LOOK_HOLDS = 7;
+
+    /** @return list<Advice> the gravest first */
+    public static function on(Situation $situation): array
+    {
+        $advice = array_values(array_filter([self::old($situation), ...self::stocked($situation), ...self::bare($situation), self::nitrate($situation), self::algae($situation)]));
+        if ([] === $advice && null !== $situation->lastTest()) {
+            $advice[] = new Advice(State::Good, 'Ammonia and nitrite read 0: nothing to do but look.');
+        }
+        usort($advice, static fn (Advice $a, Advice $b): int => $b->state->rank() <=> $a->state->rank());
+
+        return $advice;
+    }
+
+    private static function old(Situation $situation): ?Advice
+    {
+        $last = $situation->lastTest();
+        if (null !== $last && $situation->today - $last > Situation::FRESH && null !== $situation->stockedOn()) {
+            return new Advice(State::Watch, \sprintf('The last test is %d days old, and animals are in.', $situation->today - $last), ['Test today: what follows goes by an old reading.']);
+        }
+
+        return null;
+    }
+
+    /** @return list<Advice> with animals in */
+    private static function stocked(Situation $situation): array
+    {
+        $last = $situation->lastTest() ?? -1;
+        if (null === $situation->stockedOn() || $last < $situation->stockedOn()) {
+            return [];
+        }
+        $advice = [];
+        $ammonia = $situation->log->tests()[$last][Measure::Ammonia->value] ?? null;
+        if (null !== $ammonia && !$ammonia->isNothing()) {
+            $pH = $situation->latest(Measure::Acidity)->value ?? $situation->plan->water->pH;
+            $celsius = $situation->latest(Measure::Temperature)->value ?? $situation->plan->site->temperature;
+            $free = $ammonia->value * Ammonia::unionisedShare($pH, $celsius);
+            $grave = $free > AmmoniaMargin::SAFE_UNIONISED || $ammonia->value > 2 * AmmoniaMargin::TEST_SHOWS;
+            $advice[] = self::changed($situation, $grave ? State::Act : State::Watch, \sprintf('Ammonia reads %s with animals in; at pH %s and %s that is %s mg N/L of the poisonous kind, which harms from %s.',
+                $situation->kit->show(Measure::Ammonia, $ammonia->value), Decimal::trimmed($pH, 1), $situation->units->show(Dimension::Temperature, $celsius, 0), Decimal::significant($free, 2), Decimal::significant(AmmoniaMargin::SAFE_UNIONISED, 2)),
+                $ammonia->value, Measure::Ammonia->nothingBelow());
+        }
+        $nitrite = $situation->log->tests()[$last][Measure::Nitrite->value] ?? null;
+        if (null !== $nitrite && !$nitrite->isNothing()) {
+            $advice[] = self::changed($situation, $nitrite->value > Nitrite::ACT ? State::Act : State::Watch, \sprintf('Nitrite reads %s with animals in: it keeps their blood from carrying oxygen.', $situation->kit->show(Measure::Nitrite, $nitrite->value)), $nitrite->value, Measure::Nitrite->nothingBelow());
+        }
+
+        return $advice;
+    }
+
+    private static function changed(Situation $situation, State $state, string $means, float $from, float $to): Advice
+    {
+        $change = WaterChange::of($from, $to, 0.0, $situation->plan->netWater());
+        $share = null === $change ? WaterChange::MOST_AT_ONCE : min(WaterChange::MOST_AT_ONCE, max(0.25, $change->each));
+        $litres = $situation->units->show(Dimension::Volume, $share * $situation->plan->netWater());
+        $do = [\sprintf('Change %s, %s %% of the water, treated and as warm as the tank%s.', $litres, Decimal::trimmed(100 * $share, 0), null !== $change && $change->times > 1 ? \sprintf('; again tomorrow: it takes %d such changes', $change->times) : ''), 'Feed nothing until both read 0.', 'Add no animals. Test again tomorrow.'];
+        $offers = [new Offer(DeedKind::Change, round($share, 2), "Changed $litres"), new Offer(DeedKind::Feed, 0.0, 'Feeding stopped')];
+
+        return self::withMelt($situation, new Advice($state, $means, $do, $offers));
+    }
+
+    /** @return list<Advice> while nobody lives there */
+    private static function bare(Situation $situation): array
+    {
+        $last = $situation->lastTest();
+        if (null === $last || null !== $situation->stockedOn()) {
+            return [];
+        }
+        $advice = [];
+        $test = $situation->log->tests()[$last];
+        $half = new Offer(DeedKind::Change, WaterChange::MOST_AT_ONCE, 'Changed half');
+        foreach ([[Measure::Ammonia, self::TOO_MUCH_AMMONIA, 'plants and bacteria take it; that is what they live on'], [Measure::Nitrite, self::TOO_MUCH_NITRITE, 'the first bacteria are at work, those that take nitrite are still growing']] as [$measure, $most, $why]) {
+            $reading = $test[$measure->value] ?? null;
+            if (null === $reading || $reading->isNothing()) {
+                continue;
+            }
+            $shown = ucfirst($measure->label()).' reads '.$situation->kit->show($measure, $reading->value);
+            $advice[] = self::withMelt($situation, $reading->value > $most
+                ? new Advice(State::Watch, "$shown: more than bacteria and plants bear well.", [\sprintf('Change half of the water, %s, and test tomorrow.', $situation->units->show(Dimension::Volume, $situation->plan->netWater() * WaterChange::MOST_AT_ONCE))], [$half])
+                : new Advice(State::Good, "$shown. Nobody lives there yet: $why.", ['Wait; change nothing.']));
+        }
+
+        return $advice;
+    }
+
+    /** Melting leaves add to what was read: worth a hand, in the weeks in which they do. */
+    private static function withMelt(Situation $situation, Advice $advice): Advice
+    {
+        $melting = array_filter($situation->plan->clumps, static fn ($c): bool => $c->kind->melt->value > self::MELTS && $situation->today >= $c->day + self::MELT[0] && $situation->today <= $c->day + self::MELT[1]);
+        if ([] === $melting) {
+            return $advice;
+        }
+        $names = implode(', ', array_unique(array_map(static fn ($c): string => $c->kind->common, $melting)));
+
+        return new Advice($advice->state, $advice->means, [...$advice->do, "Leaves of $names may be dissolving: take out what is slimy, leave roots and crowns."], [...$advice->offers, new Offer(DeedKind::MeltOut, self::MELT_OUT, 'Melt taken out')]);
+    }
+
+    private static function nitrate(Situation $situation): ?Advice
+    {
+        $nitrate = $situation->latest(Measure::Nitrate);
+        $limit = Ion::Nitrate->toElement(Nitrate::START);
+        if (null === $nitrate || $nitrate->value <= $limit || $situation->today - $nitrate->day > self::LOOK_HOLDS) {
+            return null;
+        }
+        $change = WaterChange::of($nitrate->value, $limit, $situation->plan->water->nitrate, $situation->plan->netWater());
+
+        return new Advice(State::Watch, \sprintf('Nitrate reads %s; before animals come it should be at most %s.', $situation->kit->show(Measure::Nitrate, $nitrate->value), $situation->kit->show(Measure::Nitrate, $limit)),
+            [null === $change ? 'The tap holds as much: let plants take it.' : \sprintf('Change %s%s.', $situation->units->show(Dimension::Volume, $change->litres), $change->times > 1 ? ", in $change->times goes, a day apart" : '')],
+            null === $change ? [] : [new Offer(DeedKind::Change, round($change->each, 2), 'Changed')]);
+    }
+
+    private static function algae(Situation $situation): ?Advice
+    {
+        if (true !== $situation->log->algaeWithin($situation->today - self::LOOK_HOLDS, $situation->today)) {
+            return null;
+        }
+        $now = LightPlan::on(LightPlan::of($situation->plan, $situation->log), $situation->today + 7);
+
+        return new Advice(State::Watch, 'Algae show.', [null === $now ? 'More shade.' : \sprintf('Lamp back a step, to %d %% for %s h, until a week passes without them.', (int) round(100 * $now->share), Decimal::trimmed($now->hours, 1)), 'More fast plants before anything else; take threads out by hand.']);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Build\Start;
+
+use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Plan\StartWay;
+
+/** Bacteria from a bottle, the first animals with them, and a test every day until a week of tests has shown nothing. */
+final readonly class BottledBacteria implements Protocol
+{
+    /** Tests in a row that must read nothing. C: "a week or so". */
+    private const WEEK = 7;
+
+    public function lay(Course $course, Situation $situation, Stocking $stocking): void
+    {
+        $course->gate('bacteria', 'Bacteria in', 'the bottle’s dose for the free water', 0,
+            static fn (int $from): ?int => $situation->firstDeed(DeedKind::Bacteria),
+            static fn (int $from): array => [true, 'Shake it, pour it over the bed, lamp off for the first hours.', new Offer(DeedKind::Bacteria, 1.0, 'Poured in', 'By its label, for the free water of this tank.')], true);
+        $stocking->first($course);
+        $first = $situation->stockedOn();
+        $course->gate('week', 'A week of nothing', \sprintf('ammonia and nitrite at 0 in %d daily tests one after another', self::WEEK), max(1, $first ?? 1),
+            static fn (int $from): ?int => null === $situation->stockedOn() ? null : $situation->quietBy($from, self::WEEK, self::WEEK - 1),
+            static function (int $from) use ($situation): array {
+                if (null === $situation->stockedOn()) {
+                    return [false, 'The bacteria need something to live on: the first few animals come with them. '.$situation->standing(), null];
+                }
+                $run = $situation->quietRun($from);
+                $missed = self::missed($situation, $from);
+
+                return [false, \sprintf('%d of %d tests. %s', min($run, self::WEEK), self::WEEK, $situation->standing()).([] === $missed ? '' : \sprintf(' Day %s went untested: a day without a test does not count.', implode(', ', $missed))), null];
+            });
+    }
+
+    public function testEvery(Situation $situation): int
+    {
+        return null === $situation->stockedOn() || $situation->quietRun() < self::WEEK ? 1 : 3;
+    }
+
+    public function readyBy(Situation $situation, int $quietFrom): int
+    {
+        // Animals come first here; what waits for the water is the rest of them.
+        return null === $situation->stockedOn() ? max(StartWay::Bottled->soonest(), $quietFrom) : $quietFrom + self::WEEK - 1;
+    }
+
+    /** @return list<int> days of the last week without a test */
+    private static function missed(Situation $situation, int $from): array
+    {
+        $missed = [];
+        for ($day = max($from, $situation->today - self::WEEK); $day < $situation->today; ++$day) {
+            if (null === $situation->quiet($day)) {
+                $missed[] = $day;
+            }
+        }
+
+        return $missed;
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Build\Start;
+
+use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Plan\StartWay;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Water\Measure;
+
+/** The first weeks of a tank as its way of starting has them: gates in their order, the next test, and what readings mean. */
+final readonly class FirstWeeks
+{
+    /** Days of quiet tests after the last group, by which the start is over. C. */
+    private const SETTLED = 7;
+    /** Days after a group came in which the water is tested every day. C. */
+    private const NEWCOMERS = 3;
+    /** Days between tests once all is settled. C. */
+    private const LATER_TESTS = 30;
+    /** Days between tests of nitrate. C. */
+    private const NITRATE_EVERY = 7;
+
+    /**
+     * @param list<Gate>    $gates
+     * @param int           $nextTest day on which the next test is due
+     * @param list<Measure> $measures that it should take in
+     * @param list<Advice>  $advice
+     */
+    private function __construct(public Situation $situation, public array $gates, public int $nextTest, public array $measures, public array $advice, public bool $over)
+    {
+    }
+
+    public static function of(Situation $situation): self
+    {
+        $protocol = self::protocol($situation->plan->preparation->way);
+        $course = new Course($situation);
+        $stocking = new Stocking($situation);
+        $protocol->lay($course, $situation, $stocking);
+        $stocking->rest($course);
+        self::settle($course, $situation);
+        $gates = [...$course->gates(), ...self::feeding($situation)];
+
+        return new self($situation, $gates, self::nextTest($situation, $protocol, $course->isThrough()), self::measures($situation), Adviser::on($situation), $course->isThrough());
+    }
+
+    public static function protocol(StartWay $way): Protocol
+    {
+        return match ($way) {
+            StartWay::Plants => new PlantsDoIt(),
+            StartWay::Bottled => new BottledBacteria(),
+            StartWay::Dosing => new FishlessDose(),
+            StartWay::Borrowed => new BorrowedBed(),
+            // Whoever has not decided waits: that is the careful way.
+            StartWay::Waiting, StartWay::Undecided => new Waiting(),
+        };
+    }
+
+    /** The gate whose turn it is; null when all are passed. */
+    public function current(): ?Gate
+    {
+        foreach ($this->gates as $gate) {
+            if (GateState::Ready === $gate->state || GateState::Waits === $gate->state) {
+                return $gate;
+            }
+        }
+
+        return null;
+    }
+
+    public function isTestDue(): bool
+    {
+        return $this->situation->today >= $this->nextTest;
+    }
+
+    private static function settle(Course $course, Situation $situation): void
+    {
+        $arrivals = array_map(static fn ($d): int => $d->day, $situation->log->of(DeedKind::Stock));
+        $last = [] === $arrivals ? 0 : max($arrivals);
+        if ([] === $situation->plan->groups) {
+            return;
+        }
+        $course->gate('settled', 'Settled', \sprintf('ammonia and nitrite at 0 for %d days after the last have come', self::SETTLED), $last + 1,
+            static fn (int $from): ?int => $situation->quietBy($from, 2, self::SETTLED - 1),
+            static fn (int $from): array => [false, $situation->standing(), null]);
+    }
+
+    /** @return list<Gate> */
+    private static function feeding(Situation $situation): array
+    {
+        $plan = $situation->plan;
+        if ($plan->feed->grams <= 0 || [] === $plan->groups) {
+            return [];
+        }
+        $came = $situation->stockedOn();
+        $notBefore = max($plan->feedFrom, StartWay::Plants === $plan->preparation->way ? ($came ?? $situation->today) + Stocking::APART : 0);
+        $course = new Course($situation);
+        $course->gate('feed', 'Feeding begins', 'ammonia and nitrite at 0, and somebody to feed', $notBefore,
+            static function (int $from) use ($situation): ?int {
+                foreach ($situation->log->of(DeedKind::Feed) as $deed) {
+                    if ($deed->amount > 0 && $deed->day <= $situation->today) {
+                        return $deed->day;
+                    }
+                }
+
+                return null;
+            },
+            static fn (int $from): array => null === $came ? [false, 'Nobody is in yet.', null] : ($situation->isFitNow()
+                ? [true, \sprintf('Begin with less than planned; %s g a day is all of it.', Decimal::trimmed($plan->feed->grams, 3)), new Offer(DeedKind::Feed, $plan->feed->grams, 'Feeding has begun')]
+                : [false, $situation->standing(), null]), true);
+
+        return $course->gates();
+    }
+
+    private static function nextTest(Situation $situation, Protocol $protocol, bool $over): int
+    {
+        $last = $situation->lastTest();
+        if (null === $last) {
+            return 1;
+        }
+        $arrivals = array_filter($situation->log->of(DeedKind::Stock), static fn ($d): bool => $d->day <= $situation->today);
+        $newest = [] === $arrivals ? null : end($arrivals)->day;
+        $daily = (null !== $newest && false === $situation->quiet($last)) || (null !== $newest && $situation->today - $newest <= self::NEWCOMERS);
+
+        return $last + ($daily ? 1 : ($over ? self::LATER_TESTS : $protocol->testEvery($situation)));
+    }
+
+    /** @return list<Measure> */
+    private static function measures(Situation $situation): array
+    {
+        $nitrate = $situation->latest(Measure::Nitrate);
+        $measures = [Measure::Ammonia, Measure::Nitrite];
+        if (null === $nitrate || $situation->today - $nitrate->day >= self::NITRATE_EVERY) {
+            $measures[] = Measure::Nitrate;
+        }
+        if (null === $situation->latest(Measure::Acidity)) {
+            $measures[] = Measure::Acidity;
+        }
+
+        return $measures;
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Build\Start;
+
+/** A way of starting a tank: its gates up to where animals may come, and how often to test meanwhile. All C, common practice. */
+interface Protocol
+{
+    /** @param Stocking $stocking whose first group a way may want before its last gate */
+    public function lay(Course $course, Situation $situation, Stocking $stocking): void;
+
+    /** Days from one test to the next, as things stand. */
+    public function testEvery(Situation $situation): int;
+
+    /**
+     * The day on which animals may come, if the water reads nothing from a day on.
+     *
+     * @return int|null null where that cannot be said yet
+     */
+    public function readyBy(Situation $situation, int $quietFrom): ?int;
+}

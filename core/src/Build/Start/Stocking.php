@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Build\Start;
+
+use Olvek\Core\Animal\Shape;
+use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Plan\Group;
+
+/** The plan's animals as gates, group by group: each into water that reads nothing, a week or more after the last. C. */
+final class Stocking
+{
+    /** Days between groups. C: a week or more. */
+    public const APART = 7;
+
+    /** @var list<Group> in the order in which they come */
+    public readonly array $groups;
+    private int $laid = 0;
+    private int $lastDay = 0;
+
+    public function __construct(private readonly Situation $situation)
+    {
+        $order = [Shape::Snail->value => 0, Shape::Shrimp->value => 1, Shape::Fish->value => 2];
+        $groups = array_filter($situation->plan->groups, static fn (Group $g): bool => $g->count > 0);
+        // Who is in already came first, whatever was planned.
+        $rank = static fn (Group $g): array => [null === $situation->firstDeed(DeedKind::Stock, $g->id) ? 1 : 0, $situation->firstDeed(DeedKind::Stock, $g->id) ?? $g->day, $order[$g->kind->shape->value]];
+        usort($groups, static fn (Group $a, Group $b): int => $rank($a) <=> $rank($b));
+        $this->groups = $groups;
+    }
+
+    public function first(Course $course): void
+    {
+        if (0 === $this->laid && [] !== $this->groups) {
+            $this->lay($course, $this->groups[0]);
+        }
+    }
+
+    public function rest(Course $course): void
+    {
+        while ($this->laid < \count($this->groups)) {
+            $this->lay($course, $this->groups[$this->laid]);
+        }
+    }
+
+    private function lay(Course $course, Group $group): void
+    {
+        $situation = $this->situation;
+        $came = $situation->firstDeed(DeedKind::Stock, $group->id);
+        $notBefore = max($group->day, $situation->plan->preparation->way->soonest(), 0 === $this->laid ? 0 : $this->lastDay + self::APART);
+        $course->gate("group-$group->id", \sprintf('%d × %s', $group->count, $group->kind->common),
+            \sprintf('ammonia and nitrite at 0 in a test not older than %d days', Situation::FRESH).(0 === $this->laid ? '' : \sprintf('; %d days or more after the last', self::APART)), $notBefore,
+            static fn (int $from): ?int => $came,
+            static fn (int $from): array => $situation->isFitNow()
+                ? [true, 'They may come. Float the bag to the tank’s warmth, drip if the water differs, lamp off for the day. '.$situation->standing(), new Offer(DeedKind::Stock, (float) $group->count, 'They have come', '', $group->id)]
+                : [false, $situation->standing().(null === $situation->lastTest() || $situation->today - $situation->lastTest() > Situation::FRESH ? ' Test first.' : ''), null], true);
+        $this->lastDay = $came ?? max($notBefore, $situation->today);
+        ++$this->laid;
+    }
+}

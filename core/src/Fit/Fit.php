@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Fit;
+
+use Olvek\Core\Log\Lived;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Run\Parameters;
+use Olvek\Core\Run\Runner;
+
+/**
+ * A tank's own numbers, from its readings: the factors on soil, bacteria and plants that bring its run closest to them, held to
+ * what is likely before anything was read. Bounded least squares on logarithms.
+ */
+final readonly class Fit
+{
+    /** Readings below which there is nothing to learn from. J. */
+    public const FEWEST = 3;
+    /** Share of a factor's first uncertainty above which the readings have told next to nothing of it. J. */
+    private const UNTOLD = 0.8;
+    /** Step in a logarithm by which slopes are felt. */
+    private const STEP = 0.03;
+    /** Share of the misfit below which another turn is not worth its runs, and turns at most. */
+    private const ENOUGH = 1e-3;
+    private const MOST_TURNS = 12;
+
+    /**
+     * @param array<string, float> $factors     by parameter
+     * @param array<string, float> $spreads     standard deviation of each factor's logarithm
+     * @param list<list<float>>    $covariance  of the logarithms, in the order of Tuned
+     * @param list<float>          $before      residuals of the plan's own run
+     * @param list<float>          $after       residuals with the factors
+     */
+    private function __construct(public array $factors, public array $spreads, public array $covariance, public array $before, public array $after, public int $runs)
+    {
+    }
+
+    /** Null where too little has been read. */
+    public static function of(Lived $lived, Log $log): ?self
+    {
+        $misfit = new Misfit($log);
+        if (\count($misfit->readings) < self::FEWEST) {
+            return null;
+        }
+        $days = 2 + max(array_map(static fn ($r): int => $r->day, $misfit->readings));
+        $residuals = static fn (float ...$logs): array => self::residuals($lived, $misfit, $days, array_values($logs));
+        $found = LeastSquares::minimise($residuals, array_map(static fn (Tuned $t): array => [0.0, $t->bounds()[0], $t->bounds()[1], self::STEP], Tuned::cases()), self::ENOUGH, self::MOST_TURNS);
+        $count = \count($misfit->readings);
+        $spreads = [];
+        foreach (Tuned::cases() as $i => $tuned) {
+            $spreads[$tuned->value] = sqrt(max(0.0, $found->covariance[$i][$i]));
+        }
+
+        return new self(self::values($found->at), $spreads, $found->covariance, \array_slice($residuals(...array_map(static fn (Tuned $t): float => 0.0, Tuned::cases())), 0, $count), \array_slice($found->residuals, 0, $count), $found->runs + 1);
+    }
+
+    /**
+     * How far a run with these factors is from what was read, and how far they are from what was likely.
+     *
+     * @param list<float> $logs
+     *
+     * @return list<float>
+     */
+    private static function residuals(Lived $lived, Misfit $misfit, int $days, array $logs): array
+    {
+        $trace = (new Runner($lived->plan, (new Parameters())->with(self::values($logs))))->run($days, $lived->events);
+
+        return [...$misfit->residuals($trace), ...array_map(static fn (Tuned $t, float $log): float => $log / $t->prior(), Tuned::cases(), $logs)];
+    }
+
+    /** @return list<Tuned> of which the readings have told next to nothing */
+    public function untold(): array
+    {
+        return array_values(array_filter(Tuned::cases(), fn (Tuned $t): bool => $this->spreads[$t->value] > self::UNTOLD * $t->prior()));
+    }
+
+    /**
+     * Within which a factor lies in eight of ten cases.
+     *
+     * @return array{float, float}
+     */
+    public function range(Tuned $tuned): array
+    {
+        // 1.2816: the normal distribution's 90th percentile.
+        $half = 1.2816 * $this->spreads[$tuned->value];
+
+        return [$this->factors[$tuned->value] * exp(-$half), $this->factors[$tuned->value] * exp($half)];
+    }
+
+    /**
+     * How far readings are from a run, on the mean; 1 being as far as a test may well be off.
+     *
+     * @param list<float> $residuals
+     */
+    public static function distance(array $residuals): float
+    {
+        return [] === $residuals ? 0.0 : sqrt(array_sum(array_map(static fn (float $r): float => $r * $r, $residuals)) / \count($residuals));
+    }
+
+    /**
+     * @param list<float> $logs
+     *
+     * @return array<string, float> factor by parameter
+     */
+    public static function values(array $logs): array
+    {
+        $values = [];
+        foreach (Tuned::cases() as $i => $tuned) {
+            $values[$tuned->value] = exp($logs[$i]);
+        }
+
+        return $values;
+    }
+}

@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Fit;
+
+use Olvek\Core\Log\Lived;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Log\Reading;
+use Olvek\Core\Run\Ensemble;
+use Olvek\Core\Run\Runner;
+use Olvek\Core\Water\Measure;
+
+/**
+ * What a tank's water will hold, as many tanks whose uncertain numbers differ have it; those that agree with the readings count more.
+ * Without a fit it is what the plan alone would have said.
+ */
+final readonly class Forecast
+{
+    public const MEMBERS = 48;
+    /** Members that must go on counting, whatever the readings say: as share of all. J: fewer would leave a band of chance. */
+    private const LEAST_COUNTING = 0.3;
+    /** What is kept of each tank. */
+    public const MEASURES = [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate];
+
+    /**
+     * @param non-empty-list<Member> $members
+     * @param non-empty-list<float>  $weights of the members, together 1
+     */
+    private function __construct(public array $members, private array $weights)
+    {
+    }
+
+    /** One of the tanks; the same for the same plan, log, fit and number. */
+    public static function member(Lived $lived, Log $log, ?Fit $fit, int $days, int $n): Member
+    {
+        $ensemble = new Ensemble($lived->plan, self::MEMBERS);
+        [$plan, $parameters] = $ensemble->member($n);
+        if (null !== $fit) {
+            // What soil gives off has been learned: its own range no longer counts.
+            $plan = $plan->withBed($lived->plan->bed);
+            $parameters = $parameters->with(self::drawn($fit, $ensemble, $n));
+        }
+        $trace = (new Runner($plan, $parameters))->run($days, $lived->events);
+        $columns = [];
+        foreach (self::MEASURES as $measure) {
+            $columns[$measure->value] = array_map(static fn (float $v): float => round($v, 5), $trace->columns[$measure->value]);
+        }
+
+        return new Member($columns, array_sum(array_map(static fn (float $r): float => $r * $r, (new Misfit($log))->residuals($trace))));
+    }
+
+    /**
+     * @param non-empty-list<Member> $members
+     * @param bool                   $weigh   whether readings decide how much each counts
+     */
+    public static function of(array $members, bool $weigh): self
+    {
+        $weights = self::weights($members, $weigh ? 1.0 : 0.0);
+        if ($weigh && self::counting($weights) < self::LEAST_COUNTING * \count($members)) {
+            [$soft, $hard] = [0.0, 1.0];
+            for ($turn = 0; $turn < 24; ++$turn) {
+                $middle = ($soft + $hard) / 2;
+                self::counting(self::weights($members, $middle)) < self::LEAST_COUNTING * \count($members) ? $hard = $middle : $soft = $middle;
+            }
+            $weights = self::weights($members, $soft);
+        }
+
+        return new self($members, $weights);
+    }
+
+    public function days(): int
+    {
+        return \count($this->members[0]->columns[Measure::Ammonia->value]);
+    }
+
+    /** The value that a share (0–1) of tanks lies below on a day, mg N/L. */
+    public function at(Measure $measure, int $day, float $share): float
+    {
+        $day = max(0, min($this->days() - 1, $day));
+
+        return $this->quantile(array_map(static fn (Member $m): float => $m->columns[$measure->value][$day], $this->members), $share);
+    }
+
+    /**
+     * First days from which, for so many days on, neither ammonia nor nitrite would show: the day by which one, five and nine of ten
+     * tanks have come to it; null for those that do not within the forecast.
+     *
+     * @return array{early: ?int, likely: ?int, late: ?int}
+     */
+    public function quiet(int $from, int $for = 2): array
+    {
+        $days = array_map(static fn (Member $m): float => self::firstQuiet($m, $from, $for), $this->members);
+        $day = function (float $share) use ($days): ?int {
+            $at = $this->quantile($days, $share);
+
+            return is_infinite($at) ? null : (int) ceil($at);
+        };
+
+        return ['early' => $day(0.1), 'likely' => $day(0.5), 'late' => $day(0.9)];
+    }
+
+    /**
+     * Whether a reading lies above (1) or below (−1) what eight of ten tanks have on its day, by more than a test may well be off; else 0.
+     */
+    public function stands(Reading $reading): int
+    {
+        $least = $reading->measure->nothingBelow();
+        $low = $this->at($reading->measure, $reading->day, 0.1);
+        $high = $this->at($reading->measure, $reading->day, 0.9);
+        $off = exp(Misfit::NOISE);
+
+        return match (true) {
+            $reading->value > max($least, $high * $off) => 1,
+            $reading->isNothing() ? $low > 2 * $least : $reading->value < $low / $off => -1,
+            default => 0,
+        };
+    }
+
+    private static function firstQuiet(Member $member, int $from, int $for): float
+    {
+        $quiet = 0;
+        foreach ($member->columns[Measure::Ammonia->value] as $day => $ammonia) {
+            if ($day < $from) {
+                continue;
+            }
+            $quiet = $ammonia < Measure::Ammonia->nothingBelow() && $member->columns[Measure::Nitrite->value][$day] < Measure::Nitrite->nothingBelow() ? $quiet + 1 : 0;
+            if ($quiet === $for) {
+                return (float) ($day - $for + 1);
+            }
+        }
+
+        return \INF;
+    }
+
+    /** @param non-empty-list<float> $values of the members */
+    private function quantile(array $values, float $share): float
+    {
+        asort($values);
+        $sum = 0.0;
+        $last = 0.0;
+        foreach ($values as $n => $value) {
+            $sum += $this->weights[$n];
+            $last = $value;
+            if ($sum >= $share) {
+                return $value;
+            }
+        }
+
+        return $last;
+    }
+
+    /**
+     * Fitted parameters of a member: drawn around the fit as sure as the fit is.
+     *
+     * @return array<string, float>
+     */
+    private static function drawn(Fit $fit, Ensemble $ensemble, int $n): array
+    {
+        $root = self::root($fit->covariance);
+        $normal = [];
+        foreach (Tuned::cases() as $tuned) {
+            // P: Box & Muller (1958), A note on the generation of random normal deviates, Ann. Math. Stat. 29.
+            $normal[] = sqrt(-2 * log($ensemble->place("$tuned->value fitted, far", $n))) * cos(2 * \M_PI * $ensemble->place("$tuned->value fitted, way", $n));
+        }
+        $logs = [];
+        foreach (Tuned::cases() as $i => $tuned) {
+            $log = log($fit->factors[$tuned->value]);
+            for ($j = 0; $j <= $i; ++$j) {
+                $log += $root[$i][$j] * $normal[$j];
+            }
+            [$least, $most] = $tuned->bounds();
+            $logs[] = max($least, min($most, $log));
+        }
+
+        return Fit::values($logs);
+    }
+
+    /**
+     * The lower triangle whose product with its transpose is the matrix (Cholesky).
+     *
+     * @param list<list<float>> $matrix symmetric, not negative
+     *
+     * @return array<int, array<int, float>>
+     */
+    private static function root(array $matrix): array
+    {
+        $root = [];
+        foreach ($matrix as $i => $row) {
+            for ($j = 0; $j <= $i; ++$j) {
+                $sum = $row[$j];
+                for ($k = 0; $k < $j; ++$k) {
+                    $sum -= $root[$i][$k] * $root[$j][$k];
+                }
+                $root[$i][$j] = $i === $j ? sqrt(max(1e-12, $sum)) : $sum / $root[$j][$j];
+            }
+        }
+
+        return $root;
+    }
+
+    /**
+     * @param non-empty-list<Member> $members
+     *
+     * @return non-empty-list<float>
+     */
+    private static function weights(array $members, float $trust): array
+    {
+        $least = min(array_map(static fn (Member $m): float => $m->misfit, $members));
+        $weights = array_map(static fn (Member $m): float => exp(-0.5 * $trust * ($m->misfit - $least)), $members);
+        $sum = array_sum($weights);
+
+        return array_map(static fn (float $w): float => $w / $sum, $weights);
+    }
+
+    /**
+     * How many members count, as if evenly. P: Kish (1965), Survey sampling.
+     *
+     * @param non-empty-list<float> $weights
+     */
+    private static function counting(array $weights): float
+    {
+        return 1 / array_sum(array_map(static fn (float $w): float => $w * $w, $weights));
+    }
+}

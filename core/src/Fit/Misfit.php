@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Fit;
+
+use Olvek\Core\Log\Deed;
+use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Log\Reading;
+use Olvek\Core\Run\Trace;
+use Olvek\Core\Water\Measure;
+
+/** How far a run is from what was read: differences of logarithms, since a drop test's colours stand a factor apart, not a step. */
+final readonly class Misfit
+{
+    /** Standard deviation of a reading's natural logarithm. J: neighbouring colours are a factor of 1.5 to 2 apart. */
+    public const NOISE = 0.35;
+
+    /** @var list<Reading> that tell something */
+    public array $readings;
+    /** @var array<int, true> days on which something was done after the reading */
+    private array $disturbed;
+
+    public function __construct(Log $log)
+    {
+        $this->readings = array_values(array_filter($log->readings, static fn (Reading $r): bool => $r->measure->isNitrogen()));
+        $days = array_map(static fn (Deed $d): int => $d->day, array_filter($log->deeds, static fn (Deed $d): bool => \in_array($d->kind, [DeedKind::Dose, DeedKind::Change], true)));
+        $this->disturbed = array_fill_keys($days, true);
+    }
+
+    /** What a run has where something was read, mg N/L. */
+    public function modelled(Trace $trace, Reading $reading): float
+    {
+        $day = max(0, min($trace->days() - 1, isset($this->disturbed[$reading->day]) ? $reading->day - 1 : $reading->day));
+
+        return $trace->columns[$reading->measure->value][$day];
+    }
+
+    /** @return list<float> one for each reading, 1 being as far as a test may well be off */
+    public function residuals(Trace $trace): array
+    {
+        return array_map(fn (Reading $r): float => self::residual($r, $this->modelled($trace, $r)), $this->readings);
+    }
+
+    private static function residual(Reading $reading, float $modelled): float
+    {
+        $least = $reading->measure->nothingBelow();
+        if ($reading->isNothing()) {
+            // Nothing showed: all that would not have shown agrees.
+            return max(0.0, log(($modelled + $least / 2) / (1.5 * $least))) / self::NOISE;
+        }
+
+        return log(($modelled + $least / 2) / ($reading->value + $least / 2)) / self::NOISE;
+    }
+
+    /** @return list<Measure> that were read at all */
+    public function measures(): array
+    {
+        return array_values(array_unique(array_map(static fn (Reading $r): Measure => $r->measure, $this->readings), \SORT_REGULAR));
+    }
+}

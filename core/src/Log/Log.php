@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Log;
+
+use Olvek\Core\Water\Measure;
+
+/** What is written down of a tank since it was filled: readings, deeds, and on which days algae were looked for. */
+final readonly class Log
+{
+    /** @var list<Reading> by day */
+    public array $readings;
+    /** @var list<Deed> by day */
+    public array $deeds;
+    /** @var array<int, bool> whether algae showed, by day on which somebody looked */
+    public array $algae;
+
+    /**
+     * @param list<Reading>    $readings of one day, a later one of the same measure replaces the earlier
+     * @param list<Deed>       $deeds
+     * @param array<int, bool> $algae
+     */
+    public function __construct(array $readings = [], array $deeds = [], array $algae = [])
+    {
+        $last = [];
+        foreach ($readings as $reading) {
+            $last["$reading->day {$reading->measure->value}"] = $reading;
+        }
+        $last = array_values($last);
+        usort($last, static fn (Reading $a, Reading $b): int => $a->day <=> $b->day);
+        usort($deeds, static fn (Deed $a, Deed $b): int => $a->day <=> $b->day);
+        ksort($algae);
+        $this->readings = $last;
+        $this->deeds = $deeds;
+        $this->algae = $algae;
+    }
+
+    /** @return array<int, array<string, Reading>> readings by day and measure */
+    public function tests(): array
+    {
+        $tests = [];
+        foreach ($this->readings as $reading) {
+            $tests[$reading->day][$reading->measure->value] = $reading;
+        }
+
+        return $tests;
+    }
+
+    /** The newest reading of a measure up to a day. */
+    public function latest(Measure $measure, int $upTo): ?Reading
+    {
+        $latest = null;
+        foreach ($this->readings as $reading) {
+            if ($reading->measure === $measure && $reading->day <= $upTo) {
+                $latest = $reading;
+            }
+        }
+
+        return $latest;
+    }
+
+    /** @return list<Deed> of a kind, and of a group where one is named */
+    public function of(DeedKind $kind, ?string $group = null): array
+    {
+        return array_values(array_filter($this->deeds, static fn (Deed $d): bool => $d->kind === $kind && (null === $group || $d->of === $group)));
+    }
+
+    /** Whether algae showed when somebody last looked within a stretch of days; null where nobody did. */
+    public function algaeWithin(int $from, int $to): ?bool
+    {
+        $shown = null;
+        foreach ($this->algae as $day => $shows) {
+            if ($day >= $from && $day <= $to) {
+                $shown = $shows;
+            }
+        }
+
+        return $shown;
+    }
+}

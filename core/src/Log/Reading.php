@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Log;
+
+use Olvek\Core\Water\Measure;
+
+/** One reading of a tank's water. On a day on which something was also done, it was read before. */
+final readonly class Reading
+{
+    /**
+     * @param int   $day   after filling
+     * @param float $value on the measure's base scale; nitrogen always as mg N/L
+     */
+    public function __construct(public int $day, public Measure $measure, public float $value)
+    {
+    }
+
+    /** True where nothing showed. */
+    public function isNothing(): bool
+    {
+        return $this->value < $this->measure->nothingBelow();
+    }
+}

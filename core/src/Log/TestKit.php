@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Log;
+
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Ion;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Water\Measure;
+
+/** What a keeper's tests count: the ion, or nitrogen itself. Every threshold is told as that kit would show it. */
+final readonly class TestKit
+{
+    /** @param array<string, Ion|null> $ions by measure; null where the kit says mg/L of N */
+    private function __construct(private array $ions)
+    {
+    }
+
+    /** @param string $code as code() gives it; anything that is not understood is the usual kit */
+    public static function of(string $code = ''): self
+    {
+        $named = explode(',', $code);
+        $ions = [];
+        foreach ([Measure::Ammonia, Measure::Nitrite, Measure::Nitrate] as $n => $measure) {
+            $ion = Ion::tryFrom($named[$n] ?? '');
+            $ions[$measure->value] = 'N' === ($named[$n] ?? '') ? null : (\in_array($ion, $measure->ions(), true) ? $ion : $measure->ions()[0]);
+        }
+
+        return new self($ions);
+    }
+
+    /** "NH4,NO2,NO3": what is counted of ammonia, nitrite and nitrate. */
+    public function code(): string
+    {
+        return implode(',', array_map(static fn (?Ion $ion): string => $ion->value ?? 'N', $this->ions));
+    }
+
+    /** @return list<string> what this kit may count a measure as */
+    public static function choices(Measure $measure): array
+    {
+        return [...array_map(static fn (Ion $ion): string => $ion->value, $measure->ions()), 'N'];
+    }
+
+    /** "NH4", "N"; "" where there is nothing to choose. */
+    public function counts(Measure $measure): string
+    {
+        return $measure->isNitrogen() ? $this->ions[$measure->value]->value ?? 'N' : '';
+    }
+
+    /** The base value of what the kit shows: mg N/L of mg/L of its ion; all else as it is. */
+    public function toBase(Measure $measure, float $shown): float
+    {
+        return ($this->ions[$measure->value] ?? null)?->toElement($shown) ?? $shown;
+    }
+
+    /** What the kit shows of a base value. */
+    public function fromBase(Measure $measure, float $value): float
+    {
+        return ($this->ions[$measure->value] ?? null)?->fromElement($value) ?? $value;
+    }
+
+    /** "0.3 mg/L as NH₄", "7.2", "23 °C". */
+    public function show(Measure $measure, float $value, UnitSystem $units = UnitSystem::Metric): string
+    {
+        if (!$measure->isNitrogen()) {
+            return $units->show($measure->dimension(), $value, Measure::Iron === $measure ? 2 : 1);
+        }
+        // Colours of a drop test tell no more than two figures.
+        $shown = $this->fromBase($measure, $value);
+
+        return ($shown < 0.005 ? '0' : Decimal::significant($shown, 2))."\u{00A0}mg/L as ".self::ionText($this->counts($measure));
+    }
+
+    /** An ion as people write it: "NH₄". */
+    public static function ionText(string $ion): string
+    {
+        return strtr($ion, ['2' => '₂', '3' => '₃', '4' => '₄']);
+    }
+}

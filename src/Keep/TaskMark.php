@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Keep;
+
+use Doctrine\ORM\Mapping as ORM;
+use Olvek\Shelf\Tank;
+use Symfony\Bridge\Doctrine\Types\UuidType;
+use Symfony\Component\Uid\Uuid;
+
+/** What became of a task that was due on a day: done, left out, or moved to another day. */
+#[ORM\Entity]
+#[ORM\Table(name: 'task_mark')]
+class TaskMark
+{
+    /**
+     * @param string                  $task  its id within the tank
+     * @param \DateTimeImmutable      $due   the day on which it fell by itself
+     * @param \DateTimeImmutable|null $moved to which it was put off, while it is not settled
+     * @param bool                    $settled done or left out: nobody asks any more
+     * @param Uuid|null               $entry line of the logbook that says so
+     */
+    public function __construct(
+        #[ORM\Id]
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly Tank $tank,
+        #[ORM\Id]
+        #[ORM\Column(type: 'string', length: 80)]
+        public readonly string $task,
+        #[ORM\Id]
+        #[ORM\Column(name: 'due_day', type: 'string', length: 10)]
+        public readonly string $due,
+        #[ORM\Column(name: 'moved_to', type: 'date_immutable', nullable: true)]
+        public ?\DateTimeImmutable $moved,
+        #[ORM\Column(type: 'boolean')]
+        public bool $settled,
+        #[ORM\Column(type: UuidType::NAME, nullable: true)]
+        public ?Uuid $entry,
+    ) {
+    }
+}
