@@ -4,4 +4,5 @@ declare(strict_types=1);
 
 return [
     'bench' => ['path' => './assets/scripts/bench.js', 'entrypoint' => true],
+    'weeks' => ['path' => './assets/scripts/weeks.js', 'entrypoint' => true],
 ];

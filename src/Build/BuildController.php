@@ -7,29 +7,21 @@ namespace Olvek\Build;
 use Olvek\Account\Keeper;
 use Olvek\Bench\Road;
 use Olvek\Core\Build\BuyLine;
-use Olvek\Core\Build\Care;
 use Olvek\Core\Build\Kit;
 use Olvek\Core\Build\LightPlan;
 use Olvek\Core\Build\Sheet;
 use Olvek\Core\Build\Steps;
-use Olvek\Core\Build\Task;
 use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Margin\Judge;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\UsualCare;
-use Olvek\Core\Unit\UnitSystem;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
 use Olvek\Site\Attachment;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
-use Symfony\Contracts\Cache\CacheInterface;
 
 /** From plan to planted tank: what to buy, how to do it, how much to dose. */
 #[Route('/tanks/{tank}/build', requirements: ['tank' => Requirement::UUID])]
@@ -42,9 +34,7 @@ final class BuildController extends AbstractController
         private readonly Road $road,
         private readonly Book $book,
         private readonly Catalogue $catalogue,
-        private readonly CacheInterface $cache,
-        #[Autowire('%olvek.build%')]
-        private readonly string $build,
+        private readonly Tasks $tasks,
     ) {
     }
 
@@ -63,19 +53,7 @@ final class BuildController extends AbstractController
             return $this->page($request, $tank, $keeper, errors: ['filled' => 'Give the day of filling as year-month-day.']);
         }
 
-        return new Response($calendar->write($tank, $this->tasks($tank, $keeper->units()), $filled), headers: Attachment::headers('text/calendar; charset=utf-8', $tank->name().'.ics', 'care.ics'));
-    }
-
-    /** @return list<Task> of the plan that stands; kept, since they take a run */
-    private function tasks(Tank $tank, UnitSystem $units): array
-    {
-        $revision = $this->tanks->head($tank);
-
-        return $this->cache->get(implode('.', ['care', $this->build, $units->value, hash('xxh128', $revision->plan)]), function () use ($revision, $units): array {
-            $plan = $this->road->plan($revision);
-
-            return Care::of($plan, (new Runner($plan))->run(Judge::FIRST_YEAR, UsualCare::events()), $units);
-        });
+        return new Response($calendar->write($tank, $this->tasks->of($this->tanks->head($tank), $keeper->units()), $filled), headers: Attachment::headers('text/calendar; charset=utf-8', $tank->name().'.ics', 'care.ics'));
     }
 
     /** The lamp's programme as a file for a timer. */
@@ -147,7 +125,7 @@ final class BuildController extends AbstractController
 
         return $this->render('build/build.html.twig', [
             'tank' => $tank, 'plan' => $plan, 'units' => $units, 'sheet' => Sheet::of($plan, $this->catalogue, $this->book->shop($progress)), 'progress' => $progress, 'kept' => $progress->sheet(),
-            'steps' => array_reverse($steps), 'kit' => Kit::of($plan, $units), 'light' => LightPlan::of($plan), 'tasks' => $this->tasks($tank, $units), 'filled' => $this->book->filled($tank, ''), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => Sums::asked($request, $plan->netWater()),
+            'steps' => array_reverse($steps), 'kit' => Kit::of($plan, $units), 'light' => LightPlan::of($plan), 'tasks' => $this->tasks->of($this->tanks->head($tank), $units), 'filled' => $this->book->filled($tank, ''), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => Sums::asked($request, $plan->netWater()),
         ], new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : $status));
     }
 }

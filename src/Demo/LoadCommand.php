@@ -7,7 +7,11 @@ namespace Olvek\Demo;
 use Olvek\Account\KeeperRepository;
 use Olvek\Account\SignInController;
 use Olvek\Bench\Road;
+use Olvek\Core\Log\DeedKind;
 use Olvek\Core\Plan\PlanDocument;
+use Olvek\Device\DeviceKind;
+use Olvek\Device\Devices;
+use Olvek\Site\Today;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -21,6 +25,9 @@ final class LoadCommand extends Command
         private readonly KeeperRepository $keepers,
         private readonly Road $road,
         private readonly PlanDocument $document,
+        private readonly Diary $diary,
+        private readonly Devices $devices,
+        private readonly Today $today,
         #[Autowire('%kernel.project_dir%/demo')]
         private readonly string $folder,
     ) {
@@ -36,10 +43,21 @@ final class LoadCommand extends Command
         }
         // Nobody knows this password: the demo is entered by its button, where demo mode is on.
         $keeper = $this->keepers->enrol(SignInController::DEMO_KEEPER, 'The ferry landing', bin2hex(random_bytes(24)));
+        $today = $this->today->of($keeper);
         foreach (['waiting-hall', 'ticket-window', 'galley', 'terrace'] as $name) {
             $json = file_get_contents("$this->folder/$name.plan.json");
             \assert(\is_string($json));
-            $this->road->begin($keeper, $this->document->fromJson($json), 'begun');
+            $plan = $this->document->fromJson($json);
+            $tank = $this->road->begin($keeper, $plan, 'begun');
+            if ('waiting-hall' === $name) {
+                $this->diary->write($tank, $plan, $today, 243, [1, 2, 5, 8, 12, 16, 20, 24, 28, 29, 35, 42, 43, 49, 56, 70, 84, 98, 112, 140, 168, 196, 224, 240], [], [49 => false, 98 => true, 105 => true, 112 => true, 119 => true, 126 => false, 196 => false]);
+            } elseif ('galley' === $name) {
+                // Its soil gives off more than the plan thought, its plants melt, and the bottle held less.
+                $this->diary->write($tank, $plan, $today, 9, [1, 2, 3, 4, 5, 7, 8], ['flushFactor' => 4.0, 'inoculum' => 0.5, 'nitriteInoculum' => 0.4, 'plantGrowth' => 0.3], [7 => false]);
+                $this->diary->deed($tank, $today->modify('-9 days'), DeedKind::Bacteria, 1.0);
+                $this->devices->wire($tank, DeviceKind::Lamp, 'galley-lamp');
+                $this->devices->wire($tank, DeviceKind::Probe, 'galley-probe');
+            }
         }
         $output->writeln('The ferry landing’s shelf is ready.');
 

@@ -16,7 +16,7 @@ class TaskMark
 {
     /**
      * @param string                  $task  its id within the tank
-     * @param \DateTimeImmutable      $due   the day on which it fell by itself
+     * @param string                  $due   the day on which it fell by itself, year-month-day
      * @param \DateTimeImmutable|null $moved to which it was put off, while it is not settled
      * @param bool                    $settled done or left out: nobody asks any more
      * @param Uuid|null               $entry line of the logbook that says so

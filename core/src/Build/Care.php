@@ -6,9 +6,11 @@ namespace Olvek\Core\Build;
 
 use Olvek\Core\Plan\OccasionKind;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\School;
 use Olvek\Core\Plan\StartWay;
 use Olvek\Core\Plant\Role;
 use Olvek\Core\Run\Trace;
+use Olvek\Core\Solve\WeeklyTrim;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
@@ -20,6 +22,9 @@ final class Care
     private const SEASON = 90;
     /** Share that a clump must lose from one day to the next to have been cut, not to have faded. J. */
     private const CUT = 0.15;
+    /** Ways whose litter is fed on, and days for which it lasts. C. */
+    private const LITTERED = [School::SunnySill, School::SlowSwamp, School::VoidPlate];
+    private const LEAF_DAYS = 60;
     /** Test days: every so many until a day. C: daily with bottled bacteria, else twice a week at first, then rarer and rarer. */
     private const TESTS = [[3, 28], [7, 84], [30, 365]];
 
@@ -87,10 +92,28 @@ final class Care
             $tasks[] = new Task('top-up', 7, \sprintf('Top up, some %s', $units->show(Dimension::Volume, $litres)), 7);
         }
         if ([] !== array_filter($plan->clumps, static fn ($c): bool => $c->kind->role->coversSurface())) {
-            $tasks[] = new Task('floaters', 14, 'Take floaters out by the handful, down to a third of the surface', 7);
+            $handfuls = self::floatersOut($plan, $trace);
+            $tasks[] = new Task('floaters', 14, 'Take floaters out, down to a third of the surface'.($handfuls < 0.2 ? ', once there are more' : \sprintf(': %s handful%s a week on the mean', $handfuls < 0.75 ? 'half a' : Decimal::trimmed($handfuls, 0), $handfuls < 1.5 ? '' : 's')), 7);
+        }
+        if (\in_array($plan->preparation->school, self::LITTERED, true) || [] !== array_filter($plan->occasions, static fn ($o): bool => OccasionKind::Leaves === $o->kind)) {
+            $tasks[] = new Task('litter', self::LEAF_DAYS, 'Lay a few dead leaves in, where the old ones are skeletons', self::LEAF_DAYS);
         }
 
         return $tasks;
+    }
+
+    /** Handfuls of floaters that the run's usual care takes out in a week, on the mean of the year. */
+    private static function floatersOut(Plan $plan, Trace $trace): float
+    {
+        $wet = 0.0;
+        foreach ($plan->clumps as $i => $clump) {
+            for ($day = 1; $clump->kind->role->coversSurface() && $day < $trace->days(); ++$day) {
+                $lost = $trace->clumps[$day - 1][$i] - $trace->clumps[$day][$i];
+                $wet += $lost > self::CUT * $trace->clumps[$day - 1][$i] ? $lost * $clump->kind->wetRatio->value : 0.0;
+            }
+        }
+
+        return 7 * $wet / max(1, $trace->days()) / WeeklyTrim::HANDFUL;
     }
 
     /** @return list<Task> days on which the run's usual care cuts a clump back */

@@ -30,7 +30,7 @@ enum Tuned: string
             self::Soil => 0.7,
             self::Bacteria => 0.9,
             self::NitriteBacteria => 0.6,
-            self::Plants => 0.2,
+            self::Plants => 0.35,
         };
     }
 

@@ -66,10 +66,21 @@ final readonly class TestKit
         if (!$measure->isNitrogen()) {
             return $units->show($measure->dimension(), $value, Measure::Iron === $measure ? 2 : 1);
         }
-        // Colours of a drop test tell no more than two figures.
+        return $this->figure($measure, $value)."\u{00A0}".$this->unit($measure);
+    }
+
+    /** The bare number as this kit shows it. Colours of a drop test tell no more than two figures, and no thousandths. */
+    public function figure(Measure $measure, float $value): string
+    {
         $shown = $this->fromBase($measure, $value);
 
-        return ($shown < 0.005 ? '0' : Decimal::significant($shown, 2))."\u{00A0}mg/L as ".self::ionText($this->counts($measure));
+        return $shown < 0.005 ? '0' : ($shown < 0.1 ? Decimal::trimmed($shown, 2) : Decimal::significant($shown, 2));
+    }
+
+    /** "mg/L as NH₄". */
+    public function unit(Measure $measure): string
+    {
+        return 'mg/L as '.self::ionText($this->counts($measure));
     }
 
     /** An ion as people write it: "NH₄". */

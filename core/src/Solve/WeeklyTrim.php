@@ -16,7 +16,7 @@ final readonly class WeeklyTrim implements Question
     /** Day from which a tank has settled. J. */
     private const SETTLED = 182;
     /** g wet in a loose, shaken handful. C (30–60). */
-    private const HANDFUL = 40.0;
+    public const HANDFUL = 40.0;
 
     public function __construct(private Editor $editor)
     {

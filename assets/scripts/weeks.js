@@ -1,0 +1,68 @@
+/** The first weeks' page: reckons what lies ahead a part at a time, and asks the devices, while the keeper reads on. */
+
+const ahead = document.querySelector('[data-ahead]');
+if (ahead?.dataset.known === 'no') {
+    reckon(ahead);
+}
+
+/** The first part learns from the readings, the others need what it learned; then two at a time. */
+async function reckon(section) {
+    const words = section.querySelector('[data-ahead-words]');
+    const stop = section.querySelector('[data-ahead-stop]');
+    const ended = new AbortController();
+    const parts = Number(section.dataset.parts);
+    let done = 0;
+    stop.hidden = false;
+    stop.addEventListener('click', () => ended.abort(), { once: true });
+    const one = async (part) => {
+        const body = new FormData();
+        body.set('_token', section.dataset.token);
+        const response = await fetch(`${section.dataset.ahead}/${part}`, { method: 'POST', body, credentials: 'same-origin', signal: ended.signal });
+        if (!response.ok) {
+            throw new Error(response.statusText);
+        }
+        done += 1;
+        words.textContent = `Reckoning: ${Math.round((100 * done) / parts)} %`;
+    };
+    let next = 1;
+    const worker = async () => {
+        while (next < parts) {
+            const part = next;
+            next += 1;
+            await one(part);
+        }
+    };
+    words.textContent = 'Reckoning…';
+    try {
+        await one(0);
+        await Promise.all([worker(), worker()]);
+        const response = await fetch(section.dataset.ahead, { credentials: 'same-origin', signal: ended.signal });
+        if (response.status !== 200) {
+            throw new Error(response.statusText);
+        }
+        section.querySelector('[data-ahead-place]').innerHTML = await response.text();
+        section.dataset.known = 'yes';
+    } catch {
+        words.textContent = ended.signal.aborted ? 'Stopped. Reload the page to reckon it after all.' : 'This could not be reckoned now; reload the page to try again. All else stands.';
+        stop.hidden = true;
+    }
+}
+
+const devices = document.querySelector('[data-devices]');
+if (devices?.querySelector('[data-devices-words]')) {
+    ask(devices);
+}
+
+/** Devices may be slow or silent; the page never waits for them. */
+async function ask(section) {
+    const place = section.querySelector('[data-devices-place]');
+    try {
+        const response = await fetch(section.dataset.devices, { headers: { 'Olvek-Parts': '{}' }, credentials: 'same-origin' });
+        if (!response.ok) {
+            throw new Error(response.statusText);
+        }
+        place.innerHTML = await response.text();
+    } catch {
+        place.querySelector('[data-devices-words]').textContent = 'They could not be asked now; reload the page to try again.';
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Build;
+
+use Olvek\Bench\Drawing\Pen;
+use Olvek\Core\Fit\Forecast;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Log\TestKit;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Water\Measure;
+
+/** Readings on the forecast: for each measure a strip with the plan's band, the learned band, its middle, and what was read. In the kit's own unit. */
+final readonly class ForecastChart
+{
+    public const WIDTH = 440.0;
+    public const HEIGHT = 340.0;
+    private const LEFT = 6.0;
+    private const RIGHT = 6.0;
+    private const TOP = 18.0;
+    private const STRIP = 82.0;
+    private const GAP = 22.0;
+    /** Bands are drawn at every so many days: finer than the line is wide. */
+    private const EVERY = 1;
+
+    /**
+     * @param list<array{name: string, top: string, y: float, height: float, class: string, planned: string, learned: string, middle: string, dots: list<array{x: float, y: float, words: string}>}> $strips
+     * @param list<array{x: float, words: string}> $weeks
+     */
+    private function __construct(public array $strips, public array $weeks, public float $today, public string $words)
+    {
+    }
+
+    public static function of(Ahead $ahead, Log $log, TestKit $kit, int $today): self
+    {
+        $best = $ahead->best();
+        $days = $best->days();
+        $x = static fn (float $day): float => self::LEFT + (self::WIDTH - self::LEFT - self::RIGHT) * $day / max(1, $days - 1);
+        $strips = $said = [];
+        foreach (Forecast::MEASURES as $n => $measure) {
+            $read = array_values(array_filter($log->readings, static fn ($r): bool => $r->measure === $measure && $r->day < $days));
+            $show = static fn (float $value): float => $kit->fromBase($measure, $value);
+            $band = static fn (Forecast $f, float $share): array => array_map(static fn (int $day): float => $show($f->at($measure, $day, $share)), range(0, $days - 1, self::EVERY));
+            $high = $band($best, 0.9);
+            $most = 1.12 * max(5 * $show($measure->nothingBelow()), max($high), ...array_map(static fn ($r): float => $show($r->value), $read));
+            $foot = self::TOP + $n * (self::STRIP + self::GAP) + self::STRIP;
+            $y = static fn (float $value): float => $foot - self::STRIP * min(1.0, max(0.0, $value / $most));
+            $area = static function (array $low, array $high) use ($x, $y): string {
+                $up = $down = [];
+                foreach ($high as $day => $value) {
+                    $up[] = [$x($day), $y($value)];
+                    $down[] = [$x($day), $y($low[$day])];
+                }
+
+                return Pen::polygon([...$up, ...array_reverse($down)]);
+            };
+            $middle = $band($best, 0.5);
+            $strips[] = [
+                'name' => $measure->label().', mg/L as '.TestKit::ionText($kit->counts($measure)), 'top' => Decimal::significant($most, 2), 'y' => $foot - self::STRIP, 'height' => self::STRIP, 'class' => 'curve-'.$measure->value,
+                'planned' => null === $ahead->learned ? '' : $area($band($ahead->planned, 0.1), $band($ahead->planned, 0.9)),
+                'learned' => $area($band($best, 0.1), $high),
+                'middle' => Pen::polyline(array_map(static fn (int $day, float $value): array => [$x($day), $y($value)], array_keys($middle), $middle)),
+                'dots' => array_map(static fn ($r): array => ['x' => $x($r->day), 'y' => $y($show($r->value)), 'words' => \sprintf('Day %d: %s', $r->day, $kit->show($measure, $r->value))], $read),
+            ];
+            $ahead14 = min($days - 1, $today + 14);
+            $said[] = \sprintf('%s: on day %d most likely %s, in eight of ten tanks %s to %s', ucfirst($measure->label()), $ahead14, $kit->show($measure, $best->at($measure, $ahead14, 0.5)), $kit->show($measure, $best->at($measure, $ahead14, 0.1)), $kit->show($measure, $best->at($measure, $ahead14, 0.9)));
+        }
+        $weeks = [];
+        for ($day = 0; $day < $days; $day += 7) {
+            $weeks[] = ['x' => $x($day), 'words' => 0 === $day ? 'filled' : (string) $day];
+        }
+
+        return new self($strips, $weeks, $x(min($today, $days - 1)), implode('. ', $said).'.');
+    }
+
+    public function foot(): float
+    {
+        return self::TOP + 3 * self::STRIP + 2 * self::GAP;
+    }
+}

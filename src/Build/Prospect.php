@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Build;
+
+use Olvek\Core\Fit\Fit;
+use Olvek\Core\Fit\Forecast;
+use Olvek\Core\Fit\Member;
+use Olvek\Core\Log\Lived;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Plan\Plan;
+use Psr\Cache\CacheItemPoolInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+
+/**
+ * Forecasts of tanks from their readings, reckoned a part at a time and each part kept: any process may do any part. The first part
+ * fits, the others run tanks.
+ */
+final readonly class Prospect
+{
+    public const PARTS = 5;
+    private const TANKS = Forecast::MEMBERS / (self::PARTS - 1);
+    /** Days ahead that are forecast, in whole weeks, so that it is not all made anew every morning. */
+    private const AHEAD = 4;
+    /** Last day on which one is made: by then nothing of the start is left to learn. J. */
+    public const LAST_DAY = 150;
+    /** Seconds that it is kept. */
+    private const KEPT = 172800;
+
+    public function __construct(private CacheItemPoolInterface $cache, #[Autowire('%olvek.build%')] private string $build)
+    {
+    }
+
+    /** @param int $part 0 to PARTS − 1; the first must have been done before the others, else each does it too */
+    public function reckon(Plan $plan, Log $log, int $today, int $part): bool
+    {
+        $key = $this->key($plan, $log, $today);
+        $lived = Lived::of($plan, $log);
+        $fit = $this->fit($key, $lived, $log);
+        if ($part > 0) {
+            $this->kept("$key.$part", static function () use ($lived, $log, $fit, $today, $part): array {
+                $members = [];
+                for ($n = ($part - 1) * self::TANKS; $n < $part * self::TANKS; ++$n) {
+                    $members[] = [Forecast::member($lived, $log, null, self::days($today), $n), null === $fit ? null : Forecast::member($lived, $log, $fit, self::days($today), $n)];
+                }
+
+                return $members;
+            });
+        }
+
+        return null !== $this->known($plan, $log, $today);
+    }
+
+    /** What has been reckoned; null where parts are missing. */
+    public function known(Plan $plan, Log $log, int $today): ?Ahead
+    {
+        $key = $this->key($plan, $log, $today);
+        $fit = $this->cache->getItem("$key.fit");
+        $pairs = [];
+        foreach ($this->cache->getItems(array_map(static fn (int $part): string => "$key.$part", range(1, self::PARTS - 1))) as $item) {
+            if (!$item->isHit()) {
+                return null;
+            }
+            $pairs = [...$pairs, ...$item->get()];
+        }
+        /** @var list<array{Member, Member|null}> $pairs */
+        $known = $fit->get();
+        $planned = array_column($pairs, 0);
+        $learned = array_values(array_filter(array_column($pairs, 1)));
+        if (!$fit->isHit() || [] === $planned) {
+            return null;
+        }
+
+        return new Ahead(Forecast::of($planned, false), $known instanceof Fit ? $known : null, $known instanceof Fit && [] !== $learned ? Forecast::of($learned, true) : null);
+    }
+
+    /** All of it at once, for whoever has no script. */
+    public function whole(Plan $plan, Log $log, int $today): ?Ahead
+    {
+        for ($part = 0; $part < self::PARTS; ++$part) {
+            $this->reckon($plan, $log, $today, $part);
+        }
+
+        return $this->known($plan, $log, $today);
+    }
+
+    private function fit(string $key, Lived $lived, Log $log): ?Fit
+    {
+        $fit = $this->kept("$key.fit", static fn (): Fit|false => Fit::of($lived, $log) ?? false);
+
+        return $fit instanceof Fit ? $fit : null;
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(): T $make
+     *
+     * @return T
+     */
+    private function kept(string $key, \Closure $make): mixed
+    {
+        $item = $this->cache->getItem($key);
+        if (!$item->isHit()) {
+            $this->cache->save($item->set($make())->expiresAfter(self::KEPT));
+        }
+
+        return $item->get();
+    }
+
+    private function key(Plan $plan, Log $log, int $today): string
+    {
+        return implode('.', ['ahead', $this->build, hash('xxh128', serialize([$plan, $log])), self::days($today)]);
+    }
+
+    private static function days(int $today): int
+    {
+        return 7 * (intdiv(max(0, $today), 7) + 1 + self::AHEAD);
+    }
+}

@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Build;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Account\Keeper;
+use Olvek\Bench\Road;
+use Olvek\Bench\StaleEdit;
+use Olvek\Core\Build\Start\Expected;
+use Olvek\Core\Build\Start\Situation;
+use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Log\TestKit;
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Water\Measure;
+use Olvek\Keep\Logbook;
+use Olvek\Shelf\Tank;
+use Olvek\Site\Attachment;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The first weeks of a tank: what to test today, what it means, what the next step waits for, and what lies ahead. */
+#[Route('/tanks/{tank}/weeks', requirements: ['tank' => Requirement::UUID])]
+final class WeeksController extends AbstractController
+{
+    private const EXPIRED = 'This page had been open too long to be trusted, so nothing was kept. What you typed still stands here: send it again.';
+
+    public function __construct(private readonly WeeksPage $page, private readonly Logbook $logbook, private readonly Prospect $prospect)
+    {
+    }
+
+    #[Route('', name: 'weeks', methods: ['GET'])]
+    public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        return $this->render('build/weeks.html.twig', $this->page->all($tank, $keeper, now: $request->query->has('ahead')));
+    }
+
+    #[Route('/test', name: 'weeks_test', methods: ['POST'])]
+    public function test(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, EntityManagerInterface $entities): Response
+    {
+        $typed = array_filter($request->request->all('test'), is_string(...));
+        /** @var array<string, string> $typed */
+        $day = $request->request->getString('day');
+        if (!$this->trusted($request)) {
+            return $this->refused($tank, $keeper, [...$typed, 'day' => $day], [], self::EXPIRED);
+        }
+        $counts = array_filter($request->request->all('counts'), is_string(...));
+        $kit = [] === $counts ? $keeper->kit() : TestKit::of(implode(',', array_map(static fn (string $m): string => $counts[$m] ?? '', ['ammonia', 'nitrite', 'nitrate'])));
+        $keeper->testWith($kit);
+        $errors = $this->logbook->test($tank, $typed, $day, $kit, $keeper->units());
+        if ([] === $errors) {
+            $entities->flush();
+        }
+
+        return [] === $errors ? $this->back($tank, 'today') : $this->refused($tank, $keeper, [...$typed, 'day' => $day], $errors);
+    }
+
+    #[Route('/deed', name: 'weeks_deed', methods: ['POST'])]
+    public function deed(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $day = $request->request->getString('day');
+        if (!$this->trusted($request)) {
+            return $this->refused($tank, $keeper, ['deed-day' => $day], [], self::EXPIRED);
+        }
+        $kind = DeedKind::tryFrom($request->request->getString('kind'));
+        $amount = filter_var($request->request->getString('amount', '0'), \FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => 0, 'max_range' => 10000]]);
+        $situation = $this->page->situation($tank, $keeper);
+        $of = $request->request->getString('of');
+        $groups = null === $situation ? [] : array_column($situation->plan->groups, null, 'id');
+        if (null === $kind || DeedKind::Task === $kind || false === $amount || null === $situation || (DeedKind::Stock === $kind && !isset($groups[$of])) || (\in_array($kind, [DeedKind::Change, DeedKind::MeltOut], true) && $amount > 1) || (DeedKind::Dose === $kind && $amount > 20)) {
+            return $this->refused($tank, $keeper, ['deed-day' => $day], [], 'That could not be understood, so nothing was written down. Try again from this page.');
+        }
+        $words = match ($kind) {
+            DeedKind::Stock => \sprintf('%d × %s came', (int) $amount, $groups[$of]->kind->common),
+            DeedKind::Dose => 'Ammonia dosed, '.$keeper->kit()->show(Measure::Ammonia, $amount),
+            DeedKind::Change => \sprintf('%d %% of the water changed', (int) round(100 * $amount)),
+            DeedKind::Feed => $amount > 0 ? \sprintf('Fed from now on, %s g a day', round($amount, 3)) : 'Feeding stopped',
+            default => ucfirst($kind->words()),
+        };
+        $refused = $this->logbook->deed($tank, $kind, DeedKind::Stock === $kind ? floor($amount) : $amount, '' === $of ? null : $of, $words, $day);
+
+        return null === $refused ? $this->back($tank, 'timeline') : $this->refused($tank, $keeper, ['deed-day' => $day], ['deed-day' => $refused]);
+    }
+
+    #[Route('/algae', name: 'weeks_algae', methods: ['POST'])]
+    public function algae(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $refused = $this->trusted($request) ? $this->logbook->algae($tank, 'yes' === $request->request->getString('show'), '') : self::EXPIRED;
+
+        return null === $refused ? $this->back($tank, 'lamp') : $this->refused($tank, $keeper, [], [], $refused);
+    }
+
+    /** The day on which it was filled: the days are counted from it. */
+    #[Route('/filled', name: 'weeks_filled', methods: ['POST'])]
+    public function filled(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, Book $book): Response
+    {
+        $day = $request->request->getString('day');
+        $refused = $this->trusted($request) ? $book->mark($tank, 'fill', true, $day, '') : self::EXPIRED;
+
+        return null === $refused ? $this->back($tank, 'today') : $this->refused($tank, $keeper, ['filled' => $day], ['filled' => $refused]);
+    }
+
+    #[Route('/entries/{entry}/undo', name: 'weeks_undo', requirements: ['entry' => Requirement::UUID], methods: ['POST'])]
+    public function undo(Request $request, Tank $tank, string $entry, #[CurrentUser] Keeper $keeper): Response
+    {
+        $found = $this->logbook->find($tank, $entry) ?? throw $this->createNotFoundException('This logbook has no such line.');
+        if (!$this->trusted($request)) {
+            return $this->refused($tank, $keeper, [], [], self::EXPIRED);
+        }
+        $this->logbook->takeBack($found);
+
+        return $this->back($tank, 'log');
+    }
+
+    /** Reckons one part of what lies ahead. */
+    #[Route('/ahead/{part}', name: 'weeks_reckon', requirements: ['part' => '\d{1,2}'], methods: ['POST'])]
+    public function reckon(Request $request, Tank $tank, int $part, #[CurrentUser] Keeper $keeper): Response
+    {
+        if (!$this->trusted($request)) {
+            return new JsonResponse(['message' => 'This page had been open too long to be trusted; reload it.'], Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
+        $situation = $this->counted($tank, $keeper);
+        if ($part >= Prospect::PARTS || $situation->today > Prospect::LAST_DAY) {
+            throw $this->createNotFoundException('There are only so many parts.');
+        }
+
+        return new JsonResponse(['done' => $this->prospect->reckon($situation->plan, $situation->log, $situation->today, $part), 'of' => Prospect::PARTS]);
+    }
+
+    /** What lies ahead, once it is known, as a fragment of the page. */
+    #[Route('/ahead', name: 'weeks_ahead', methods: ['GET'])]
+    public function ahead(Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $ahead = $this->page->forecast($tank, $this->counted($tank, $keeper));
+
+        return null === $ahead ? new Response('', Response::HTTP_NO_CONTENT) : $this->render('build/_ahead.html.twig', ['ahead' => $ahead, 'tank' => $tank, 'situation' => $this->page->situation($tank, $keeper)]);
+    }
+
+    /** Puts the days on which animals may be expected into the plan. */
+    #[Route('/replan', name: 'weeks_replan', methods: ['POST'])]
+    public function replan(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, Road $road): Response
+    {
+        $situation = $this->counted($tank, $keeper);
+        $ahead = $this->prospect->known($situation->plan, $situation->log, $situation->today);
+        if (!$this->trusted($request) || null === $ahead) {
+            return $this->refused($tank, $keeper, [], [], null === $ahead ? 'Something was written down since this was reckoned: look at the new forecast first.' : self::EXPIRED);
+        }
+        $edits = [];
+        foreach (Expected::of($situation, $ahead->best()) as $expected) {
+            if (0 !== $expected->moves()) {
+                $edits["animals.{$expected->group->id}.day"] = (string) $expected->likely;
+            }
+        }
+        try {
+            $road->edit($tank, $request->request->getInt('base'), $edits, UnitSystem::Metric);
+        } catch (StaleEdit|InvalidPlan $refused) {
+            return $this->refused($tank, $keeper, [], [], $refused instanceof StaleEdit ? $refused->getMessage() : implode(' ', $refused->messages($keeper->units())), Response::HTTP_CONFLICT);
+        }
+
+        return $this->back($tank, 'ahead');
+    }
+
+    /** The logbook as a file: one line an entry. */
+    #[Route('/log.csv', name: 'weeks_log', methods: ['GET'])]
+    public function log(Tank $tank): Response
+    {
+        $lines = [['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up']];
+        foreach (array_reverse($this->logbook->newest($tank, 50000)) as $entry) {
+            $lines[] = [$entry->on->format('Y-m-d'), $entry->kind->value, $entry->what, null === $entry->amount ? '' : (string) $entry->amount, $entry->of ?? '', $entry->words, $entry->madeUp ? 'yes' : ''];
+        }
+        $out = fopen('php://temp', 'r+');
+        \assert(false !== $out);
+        foreach ($lines as $line) {
+            fputcsv($out, $line, escape: '');
+        }
+        rewind($out);
+
+        return new Response((string) stream_get_contents($out), headers: Attachment::headers('text/csv; charset=utf-8', $tank->name().'.log.csv', 'log.csv'));
+    }
+
+    private function counted(Tank $tank, Keeper $keeper): Situation
+    {
+        return $this->page->situation($tank, $keeper) ?? throw $this->createNotFoundException('This tank has not been filled yet.');
+    }
+
+    private function trusted(Request $request): bool
+    {
+        return $this->isCsrfTokenValid('weeks', $request->request->getString('_token'));
+    }
+
+    private function back(Tank $tank, string $place): Response
+    {
+        return $this->redirectToRoute('weeks', ['tank' => $tank->id(), '_fragment' => $place], Response::HTTP_SEE_OTHER);
+    }
+
+    /**
+     * @param array<string, string> $typed
+     * @param array<string, string> $errors
+     */
+    private function refused(Tank $tank, Keeper $keeper, array $typed, array $errors, string $notice = '', int $status = Response::HTTP_UNPROCESSABLE_ENTITY): Response
+    {
+        return $this->render('build/weeks.html.twig', $this->page->all($tank, $keeper, $typed, $errors, $notice), new Response(status: $status));
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Build;
+
+use Olvek\Account\Keeper;
+use Olvek\Bench\Road;
+use Olvek\Core\Build\LightPlan;
+use Olvek\Core\Build\Start\Expected;
+use Olvek\Core\Build\Start\FirstWeeks;
+use Olvek\Core\Build\Start\Situation;
+use Olvek\Core\Fit\Fit;
+use Olvek\Core\Fit\Tuned;
+use Olvek\Core\Log\TestKit;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Water\Measure;
+use Olvek\Device\Devices;
+use Olvek\Keep\Logbook;
+use Olvek\Shelf\Tank;
+use Olvek\Shelf\TankRepository;
+use Olvek\Site\Today;
+
+/** Gathers what the page of the first weeks shows. */
+final readonly class WeeksPage
+{
+    private const NEWEST = 14;
+
+    public function __construct(
+        private TankRepository $tanks,
+        private Road $road,
+        private Book $book,
+        private Logbook $logbook,
+        private Prospect $prospect,
+        private Today $today,
+        private Devices $devices,
+    ) {
+    }
+
+    /** Where the tank stands today; null before it is filled. */
+    public function situation(Tank $tank, Keeper $keeper): ?Situation
+    {
+        $filled = $this->filled($tank);
+        if (null === $filled) {
+            return null;
+        }
+        $today = max(0, Today::between($filled, $this->today->of($keeper)));
+
+        return new Situation($this->road->plan($this->tanks->head($tank)), $this->logbook->since($tank, $filled, $today), $today, $keeper->kit(), $keeper->units());
+    }
+
+    /** The day on which it was filled; null where that has not been ticked. */
+    public function filled(Tank $tank): ?\DateTimeImmutable
+    {
+        $fill = $this->book->marks($tank)['fill'] ?? null;
+
+        return true === $fill?->done ? $fill->on : null;
+    }
+
+    /**
+     * @param array<string, string> $typed
+     * @param array<string, string> $errors
+     *
+     * @return array<string, mixed>
+     */
+    public function all(Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], string $notice = '', bool $now = false): array
+    {
+        $situation = $this->situation($tank, $keeper);
+        $common = [
+            'tank' => $tank, 'plan' => $this->road->plan($this->tanks->head($tank)), 'units' => $keeper->units(), 'kit' => $keeper->kit(), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'situation' => $situation, 'today' => $this->today->of($keeper),
+            'entries' => $this->logbook->newest($tank, self::NEWEST),
+            'fields' => array_map(static fn (Measure $m): array => ['id' => $m->value, 'label' => $m->label(), 'sign' => Logbook::sign($m, $keeper->kit(), $keeper->units())], Measure::cases()),
+            'ions' => array_map(static fn (Measure $m): array => ['id' => $m->value, 'label' => $m->label(), 'counts' => $keeper->kit()->counts($m), 'choices' => array_map(static fn (string $ion): array => ['id' => $ion, 'text' => TestKit::ionText($ion)], TestKit::choices($m))], [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate]),
+        ];
+        if (null === $situation) {
+            return $common;
+        }
+        $light = LightPlan::of($situation->plan, $situation->log);
+
+        return [...$common, 'weeks' => FirstWeeks::of($situation), 'filled' => $this->filled($tank), 'light' => $light, 'lamp' => LightPlan::on($light, $situation->today), 'devices' => $this->devices->wired($tank),
+            'ahead' => $this->forecast($tank, $situation, $now), 'parts' => Prospect::PARTS, 'forecastable' => $situation->today <= Prospect::LAST_DAY];
+    }
+
+    /** @return array<string, mixed>|null what is shown of the days ahead; null while it is not known */
+    public function forecast(Tank $tank, Situation $situation, bool $now = false): ?array
+    {
+        if ($situation->today > Prospect::LAST_DAY) {
+            return null;
+        }
+        $ahead = $now ? $this->prospect->whole($situation->plan, $situation->log, $situation->today) : $this->prospect->known($situation->plan, $situation->log, $situation->today);
+        if (null === $ahead) {
+            return null;
+        }
+        $surprises = [];
+        foreach ($situation->log->readings as $reading) {
+            $stands = $reading->measure->isNitrogen() && $reading->day < $ahead->planned->days() ? $ahead->planned->stands($reading) : 0;
+            if (0 !== $stands) {
+                $surprises[$reading->measure->value] = ['reading' => $reading, 'shown' => $situation->kit->show($reading->measure, $reading->value), 'above' => $stands > 0,
+                    'expected' => self::between($situation->kit->figure($reading->measure, $ahead->planned->at($reading->measure, $reading->day, 0.1)), $situation->kit->figure($reading->measure, $ahead->planned->at($reading->measure, $reading->day, 0.9))),
+                    'explained' => 0 === $ahead->best()->stands($reading)];
+            }
+        }
+        $fit = $ahead->fit;
+
+        return [
+            'chart' => ForecastChart::of($ahead, $situation->log, $situation->kit, $situation->today), 'surprises' => $surprises, 'expected' => Expected::of($situation, $ahead->best()), 'fit' => $fit, 'base' => $tank->head(),
+            'distance' => null === $fit ? null : ['before' => Decimal::significant(Fit::distance($fit->before), 2), 'after' => Decimal::significant(Fit::distance($fit->after), 2)], 'count' => null === $fit ? 0 : \count($fit->after),
+            'learned' => null === $fit ? [] : array_map(static fn (Tuned $t): array => ['words' => $t->words(), 'factor' => $fit->factors[$t->value], 'range' => $fit->range($t), 'told' => !\in_array($t, $fit->untold(), true)], Tuned::cases()),
+        ];
+    }
+
+    private static function between(string $low, string $high): string
+    {
+        return $low === $high ? $low : "$low to $high";
+    }
+}

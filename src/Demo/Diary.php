@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Demo;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Build\StepMark;
+use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Log\TestKit;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Run\Parameters;
+use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\Trace;
+use Olvek\Core\Run\UsualCare;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Water\Measure;
+use Olvek\Keep\Entry;
+use Olvek\Keep\EntryKind;
+use Olvek\Keep\Logbook;
+use Olvek\Shelf\Tank;
+
+/** Invented logbooks for the ferry landing: what the model would have, read with a drop test's colours and a fixed seed's noise. All marked as made up. */
+final readonly class Diary
+{
+    private const SEED = 20_260_524;
+    /** Colours of an invented kit, in mg/L of the ion. */
+    private const COLOURS = [Measure::Ammonia->value => [0, 0.05, 0.1, 0.25, 0.5, 1, 2, 4], Measure::Nitrite->value => [0, 0.05, 0.1, 0.2, 0.4, 0.8, 1.6, 3.3], Measure::Nitrate->value => [0, 1, 2, 5, 10, 20, 30, 50]];
+    private const NOISE = 0.2;
+
+    public function __construct(private EntityManagerInterface $entities)
+    {
+    }
+
+    /**
+     * @param int                      $age    days since it was filled
+     * @param list<int>                $tests  days on which it was tested
+     * @param array<string, float>     $unlike how this tank differs from the plan's own run, by parameter
+     * @param array<int, bool>         $algae  whether algae showed, by day
+     */
+    public function write(Tank $tank, Plan $plan, \DateTimeImmutable $today, int $age, array $tests, array $unlike = [], array $algae = []): void
+    {
+        $filled = $today->modify("-$age days");
+        $this->entities->persist(new StepMark($tank, 'fill', true, $filled, 'made up'));
+        $on = static fn (int $day): \DateTimeImmutable => $filled->modify("+$day days");
+        $trace = (new Runner($plan, (new Parameters())->with($unlike)))->run($age + 1, UsualCare::events());
+        $dice = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(self::SEED));
+        foreach ($tests as $day) {
+            foreach (self::read($trace, $day, $dice, $tank->keeper->units()) as [$measure, $value, $words]) {
+                $this->entities->persist(new Entry($tank, $on($day), EntryKind::Reading, $measure->value, $value, null, $words, true));
+            }
+        }
+        foreach ($plan->groups as $group) {
+            if ($group->day <= $age) {
+                $this->entities->persist(new Entry($tank, $on($group->day), EntryKind::Deed, DeedKind::Stock->value, (float) $group->count, $group->id, \sprintf('%d × %s came', $group->count, $group->kind->common), true));
+            }
+        }
+        if ($plan->feed->grams > 0 && $plan->feedFrom <= $age) {
+            $this->entities->persist(new Entry($tank, $on($plan->feedFrom), EntryKind::Deed, DeedKind::Feed->value, $plan->feed->grams, null, \sprintf('Fed from now on, %s g a day', $plan->feed->grams), true));
+        }
+        foreach ($algae as $day => $shows) {
+            $this->entities->persist(new Entry($tank, $on($day), EntryKind::Sighting, Logbook::ALGAE, $shows ? 1.0 : 0.0, null, $shows ? 'Algae show' : 'No algae to be seen', true));
+        }
+        $this->entities->flush();
+    }
+
+    /** One deed more. */
+    public function deed(Tank $tank, \DateTimeImmutable $on, DeedKind $kind, float $amount): void
+    {
+        $this->entities->persist(new Entry($tank, $on, EntryKind::Deed, $kind->value, $amount, null, ucfirst($kind->words()), true));
+        $this->entities->flush();
+    }
+
+    /** @return iterable<array{Measure, float, string}> */
+    private static function read(Trace $trace, int $day, \Random\Randomizer $dice, UnitSystem $units): iterable
+    {
+        $kit = TestKit::of();
+        $noise = static fn (): float => exp(self::NOISE * $dice->getInt(-1000, 1000) / 500);
+        foreach (self::COLOURS as $id => $colours) {
+            $measure = Measure::from($id);
+            $shown = $kit->fromBase($measure, $trace->columns[$id][$day] * $noise());
+            $colour = array_reduce($colours, static fn (float $best, float|int $c): float => abs($c - $shown) < abs($best - $shown) ? (float) $c : $best, 1e9);
+            yield [$measure, $kit->toBase($measure, $colour), Logbook::line($measure, $kit->toBase($measure, $colour), $kit, $units)];
+        }
+        $pH = round(5 * ($trace->columns['pH'][$day] + 0.1 * log($noise()))) / 5;
+        yield [Measure::Acidity, $pH, Logbook::line(Measure::Acidity, $pH, $kit, $units)];
+    }
+}

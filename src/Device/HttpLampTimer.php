@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Device;
+
+/** A lamp timer that speaks HTTP: PUT /programme takes one, GET /state tells how it stands (docs/formats.md). */
+final readonly class HttpLampTimer implements LampTimer
+{
+    public function __construct(private Wire $wire)
+    {
+    }
+
+    public function state(): LampState
+    {
+        $state = $this->wire->object($this->wire->ask('GET', '/state'));
+        $on = $state['on'] ?? null;
+        $percent = $state['percent'] ?? null;
+        $programme = $state['programme'] ?? '';
+        if ('olvek.lamp' !== ($state['format'] ?? null) || !\is_bool($on) || !\is_int($percent) || $percent < 0 || $percent > 100 || !\is_string($programme)) {
+            throw DeviceTrouble::wrong($this->wire->device, 'it does not say whether it burns, and how strongly.');
+        }
+
+        return new LampState($on, $percent, $programme);
+    }
+
+    public function write(array $programme): void
+    {
+        $this->wire->ask('PUT', '/programme', $programme);
+    }
+
+    /**
+     * Names a programme by what is in it, as the timer does.
+     *
+     * @param array<string, mixed> $programme
+     */
+    public static function fingerprint(array $programme): string
+    {
+        return substr(hash('sha256', json_encode($programme['entries'] ?? [], \JSON_THROW_ON_ERROR)), 0, 16);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Device;
+
+/** A water probe that speaks HTTP: GET /samples?last=N, one JSON object a line (docs/formats.md). */
+final readonly class HttpWaterProbe implements WaterProbe
+{
+    /** What water can be: °C, m, pH, µS/cm. */
+    private const BOUNDS = ['celsius' => [-5.0, 50.0], 'level' => [0.0, 5.0], 'pH' => [2.0, 12.0], 'conductivity' => [0.0, 20000.0]];
+
+    public function __construct(private Wire $wire)
+    {
+    }
+
+    public function samples(int $most): array
+    {
+        $samples = [];
+        foreach (explode("\n", trim($this->wire->ask('GET', "/samples?last=$most"))) as $line) {
+            $samples[] = $this->sample($this->wire->object($line));
+        }
+
+        return $samples;
+    }
+
+    /** @param array<string, mixed> $line */
+    private function sample(array $line): Sample
+    {
+        $values = [];
+        foreach (self::BOUNDS as $name => [$least, $most]) {
+            $value = $line[$name] ?? null;
+            if ((!\is_float($value) && !\is_int($value)) || $value < $least || $value > $most) {
+                throw DeviceTrouble::wrong($this->wire->device, \sprintf('its %s cannot be so.', 'celsius' === $name ? 'temperature' : $name));
+            }
+            $values[] = (float) $value;
+        }
+        $at = \is_string($line['at'] ?? null) ? \DateTimeImmutable::createFromFormat(\DATE_ATOM, $line['at']) : false;
+        if (false === $at) {
+            throw DeviceTrouble::wrong($this->wire->device, 'it does not say when it measured.');
+        }
+
+        return new Sample($at, ...$values);
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Keep;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Account\Keeper;
+use Olvek\Build\Calendar;
+use Olvek\Shelf\Tank;
+use Olvek\Site\Attachment;
+use Olvek\Site\Today;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** What is due over all tanks, and the calendar that leaves from it. */
+final class AlmanacController extends AbstractController
+{
+    private const EXPIRED = 'This page had been open too long to be trusted, so nothing was changed. Try again.';
+    /** Days ahead to which something can be put off. */
+    private const FARTHEST = 366;
+
+    public function __construct(private readonly Almanac $almanac, private readonly Today $today, private readonly EntityManagerInterface $entities)
+    {
+    }
+
+    #[Route('/almanac', name: 'almanac', methods: ['GET'])]
+    public function show(#[CurrentUser] Keeper $keeper): Response
+    {
+        return $this->page($keeper);
+    }
+
+    /** A task is done, left out, or put off. */
+    #[Route('/almanac/{tank}/{task}/{due}', name: 'almanac_mark', requirements: ['tank' => Requirement::UUID, 'task' => '[a-z0-9-]{1,80}', 'due' => '\d{4}-\d\d-\d\d'], methods: ['POST'])]
+    public function mark(Request $request, Tank $tank, string $task, string $due, #[CurrentUser] Keeper $keeper): Response
+    {
+        if (!$this->trusted($request)) {
+            return $this->page($keeper, self::EXPIRED);
+        }
+        $time = $this->almanac->find($tank, $keeper, $task, $due);
+        if (null === $time || '' !== $time->way) {
+            return $this->page($keeper, 'That is not asked for any more: it was settled in another window, or the plan has changed.', Response::HTTP_CONFLICT);
+        }
+        if ('move' === $request->request->getString('state')) {
+            $to = Today::read($request->request->getString('to'));
+            $ahead = null === $to ? 0 : Today::between($this->today->of($keeper), $to);
+            if (null === $to || $ahead < 1 || $ahead > self::FARTHEST) {
+                return $this->page($keeper, \sprintf('“%s” stays where it is: put it off to a day from tomorrow to a year ahead, as year-month-day.', $time->words));
+            }
+            $kept = $this->almanac->move($time, $to);
+        } else {
+            $kept = $this->almanac->settle($time, 'done' === $request->request->getString('state'));
+        }
+
+        return $kept ? $this->redirectToRoute('almanac', [], Response::HTTP_SEE_OTHER) : $this->page($keeper, 'Another window was faster; nothing was written twice.', Response::HTTP_CONFLICT);
+    }
+
+    /** All of it as one file. */
+    #[Route('/almanac.ics', name: 'almanac_file', methods: ['GET'])]
+    public function leave(#[CurrentUser] Keeper $keeper, Calendar $calendar): Response
+    {
+        return new Response($calendar->shelf($this->almanac->feed($keeper), $this->almanac->marks($keeper)), headers: Attachment::headers('text/calendar; charset=utf-8', $keeper->displayName.'.ics', 'almanac.ics'));
+    }
+
+    /** The calendar's private address is made, renewed or closed. */
+    #[Route('/almanac/address', name: 'almanac_address', methods: ['POST'])]
+    public function address(Request $request, #[CurrentUser] Keeper $keeper): Response
+    {
+        if (!$this->trusted($request)) {
+            return $this->page($keeper, self::EXPIRED);
+        }
+        'close' === $request->request->getString('do') ? $keeper->closeFeed() : $keeper->renewFeed();
+        $this->entities->flush();
+
+        return $this->redirectToRoute('almanac', ['_fragment' => 'address'], Response::HTTP_SEE_OTHER);
+    }
+
+    /** In which the keeper's days begin. */
+    #[Route('/almanac/zone', name: 'almanac_zone', methods: ['POST'])]
+    public function zone(Request $request, #[CurrentUser] Keeper $keeper): Response
+    {
+        $zone = $request->request->getString('zone');
+        if (!$this->trusted($request) || !\in_array($zone, \DateTimeZone::listIdentifiers(), true)) {
+            return $this->page($keeper, 'That time zone is not known; nothing was changed.');
+        }
+        $keeper->liveIn(new \DateTimeZone($zone));
+        $this->entities->flush();
+
+        return $this->redirectToRoute('almanac', ['_fragment' => 'address'], Response::HTTP_SEE_OTHER);
+    }
+
+    /** What calendar programs fetch: whoever knows the address, and nobody else. */
+    #[Route('/feed/{address}.ics', name: 'almanac_feed', requirements: ['address' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
+    public function feed(string $address, Calendar $calendar): Response
+    {
+        $keeper = $this->entities->getRepository(Keeper::class)->findOneBy(['feed' => $address]) ?? throw $this->createNotFoundException('There is no such calendar.');
+
+        return new Response($calendar->shelf($this->almanac->feed($keeper), $this->almanac->marks($keeper)), headers: ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=900', 'X-Robots-Tag' => 'noindex', 'Referrer-Policy' => 'no-referrer']);
+    }
+
+    private function page(Keeper $keeper, string $notice = '', int $status = Response::HTTP_UNPROCESSABLE_ENTITY): Response
+    {
+        $today = $this->today->of($keeper);
+        ['due' => $due, 'unfilled' => $unfilled] = $this->almanac->of($keeper);
+        $days = [];
+        foreach ($due as $time) {
+            $days[$time->on <= $today ? ($time->late > 0 ? 'late' : 'today') : $time->on->format('Y-m-d')][] = $time;
+        }
+
+        return $this->render('keep/almanac.html.twig', ['late' => $days['late'] ?? [], 'now' => $days['today'] ?? [], 'days' => array_diff_key($days, ['late' => 0, 'today' => 0]), 'unfilled' => $unfilled, 'today' => $today, 'notice' => $notice, 'keeper' => $keeper, 'zones' => \DateTimeZone::listIdentifiers()],
+            new Response(status: '' === $notice ? Response::HTTP_OK : $status));
+    }
+
+    private function trusted(Request $request): bool
+    {
+        return $this->isCsrfTokenValid('almanac', $request->request->getString('_token'));
+    }
+}

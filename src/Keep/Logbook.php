@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Keep;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Core\Log\Deed;
+use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Log\Reading;
+use Olvek\Core\Log\TestKit;
+use Olvek\Core\Unit\QuantityReader;
+use Olvek\Core\Unit\Unit;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Core\Water\Measure;
+use Olvek\Shelf\Tank;
+use Olvek\Site\Today;
+
+/** What is written down of tanks: the one place where lines are added and taken back. */
+final readonly class Logbook
+{
+    public const ALGAE = 'algae';
+
+    public function __construct(private EntityManagerInterface $entities, private Today $today)
+    {
+    }
+
+    /**
+     * Reads and keeps one test of the water; nothing is kept unless all of it can be read.
+     *
+     * @param array<string, string> $typed by measure
+     *
+     * @return array<string, string> why an entry was refused, by measure; "" for the whole, "day" for its day
+     */
+    public function test(Tank $tank, array $typed, string $day, TestKit $kit, UnitSystem $units): array
+    {
+        $on = $this->today->orEarlier($tank->keeper, $day);
+        $errors = null === $on ? ['day' => Today::REFUSED] : [];
+        $values = [];
+        foreach (Measure::cases() as $measure) {
+            $text = trim($typed[$measure->value] ?? '');
+            if ('' === $text) {
+                continue;
+            }
+            try {
+                $value = $kit->toBase($measure, QuantityReader::read($text, $units->unitFor($measure->dimension())));
+                [$least, $most] = $measure->bounds();
+                if ($value < $least || $value > $most) {
+                    $errors[$measure->value] = \sprintf('No water reads so; %s lies from %s to %s.', $measure->label(), $kit->show($measure, $least, $units), $kit->show($measure, $most, $units));
+                }
+                $values[$measure->value] = $value;
+            } catch (UnreadableQuantity $unreadable) {
+                $errors[$measure->value] = $unreadable->getMessage();
+            }
+        }
+        if ([] === $values && [] === $errors) {
+            $errors[''] = 'Type at least one reading; 0 where nothing showed.';
+        }
+        if ([] !== $errors || null === $on) {
+            return $errors;
+        }
+        foreach ($values as $id => $value) {
+            $measure = Measure::from($id);
+            $this->entities->persist(new Entry($tank, $on, EntryKind::Reading, $id, $value, null, self::line($measure, $value, $kit, $units)));
+        }
+        $this->entities->flush();
+
+        return [];
+    }
+
+    /** A reading as the logbook tells it. */
+    public static function line(Measure $measure, float $value, TestKit $kit, UnitSystem $units): string
+    {
+        return (Measure::Acidity === $measure ? $measure->label() : ucfirst($measure->label())).' '.$kit->show($measure, $value, $units);
+    }
+
+    /** @return string|null why it was refused */
+    public function deed(Tank $tank, DeedKind $kind, float $amount, ?string $of, string $words, string $day): ?string
+    {
+        $on = $this->today->orEarlier($tank->keeper, $day);
+        if (null === $on) {
+            return Today::REFUSED;
+        }
+        $this->write($tank, $on, $kind, $amount, $of, $words);
+        $this->entities->flush();
+
+        return null;
+    }
+
+    /** A line about something done, not yet flushed. */
+    public function write(Tank $tank, \DateTimeImmutable $on, DeedKind $kind, float $amount, ?string $of, string $words): Entry
+    {
+        $entry = new Entry($tank, $on, EntryKind::Deed, $kind->value, $amount, $of, mb_substr($words, 0, Entry::LONGEST_WORDS));
+        $this->entities->persist($entry);
+
+        return $entry;
+    }
+
+    /** Whether algae showed when somebody looked. */
+    public function algae(Tank $tank, bool $show, string $day): ?string
+    {
+        $on = $this->today->orEarlier($tank->keeper, $day);
+        if (null === $on) {
+            return Today::REFUSED;
+        }
+        $this->entities->persist(new Entry($tank, $on, EntryKind::Sighting, self::ALGAE, $show ? 1.0 : 0.0, null, $show ? 'Algae show' : 'No algae to be seen'));
+        $this->entities->flush();
+
+        return null;
+    }
+
+    public function find(Tank $tank, string $id): ?Entry
+    {
+        return $this->entities->getRepository(Entry::class)->findOneBy(['id' => $id, 'tank' => $tank->id()]);
+    }
+
+    public function takeBack(Entry $entry): void
+    {
+        foreach ($this->entities->getRepository(TaskMark::class)->findBy(['tank' => $entry->tank->id(), 'entry' => $entry->id]) as $mark) {
+            $this->entities->remove($mark);
+        }
+        $this->entities->remove($entry);
+        $this->entities->flush();
+    }
+
+    /** @return list<Entry> newest first */
+    public function newest(Tank $tank, int $most): array
+    {
+        return $this->entities->getRepository(Entry::class)->findBy(['tank' => $tank->id()], ['on' => 'DESC', 'id' => 'DESC'], $most);
+    }
+
+    /**
+     * What the core makes sense of, by days after filling; what was written before is left out.
+     *
+     * @param int $upTo last day that counts
+     */
+    public function since(Tank $tank, \DateTimeImmutable $filled, int $upTo = 1095): Log
+    {
+        $readings = $deeds = $algae = [];
+        /** @var list<Entry> $entries */
+        $entries = $this->entities->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank AND e.on >= :from AND e.on <= :to ORDER BY e.on, e.id')
+            ->setParameter('tank', $tank->id(), 'uuid')->setParameter('from', $filled, 'date_immutable')->setParameter('to', $filled->modify("+$upTo days"), 'date_immutable')->getResult();
+        foreach ($entries as $entry) {
+            $day = Today::between($filled, $entry->on);
+            if (EntryKind::Reading === $entry->kind && null !== ($measure = Measure::tryFrom($entry->what)) && null !== $entry->amount) {
+                $readings[] = new Reading($day, $measure, $entry->amount);
+            } elseif (EntryKind::Deed === $entry->kind && null !== ($kind = DeedKind::tryFrom($entry->what))) {
+                $deeds[] = new Deed($day, $kind, $entry->amount ?? 0.0, $entry->of);
+            } elseif (EntryKind::Sighting === $entry->kind && self::ALGAE === $entry->what) {
+                $algae[$day] = $entry->amount > 0;
+            }
+        }
+
+        return new Log($readings, $deeds, $algae);
+    }
+
+    /** The unit in which a measure is typed. */
+    public static function sign(Measure $measure, TestKit $kit, UnitSystem $units): string
+    {
+        $unit = $units->unitFor($measure->dimension());
+
+        return $measure->isNitrogen() ? Unit::MilligramPerLitre->symbol().' as '.TestKit::ionText($kit->counts($measure)) : $unit->symbol();
+    }
+}
