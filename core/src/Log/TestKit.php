@@ -66,6 +66,7 @@ final readonly class TestKit
         if (!$measure->isNitrogen()) {
             return $units->show($measure->dimension(), $value, Measure::Iron === $measure ? 2 : 1);
         }
+
         return $this->figure($measure, $value)."\u{00A0}".$this->unit($measure);
     }
 

@@ -19,9 +19,9 @@ final readonly class BorrowedBed implements Protocol
             static fn (int $from): array => [false, $situation->standing().($situation->quietRun($from) > 0 ? ' Once more, a day later.' : ''), null]);
     }
 
-    public function testEvery(Situation $situation): int
+    public function nextTest(Situation $situation, int $last): int
     {
-        return null === $situation->quietBy(1, 2, 1) ? 1 : 3;
+        return $last + (null === $situation->quietBy(1, 2, 1) ? 1 : 3);
     }
 
     public function readyBy(Situation $situation, int $quietFrom): int

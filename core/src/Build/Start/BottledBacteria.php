@@ -33,9 +33,9 @@ final readonly class BottledBacteria implements Protocol
             });
     }
 
-    public function testEvery(Situation $situation): int
+    public function nextTest(Situation $situation, int $last): int
     {
-        return null === $situation->stockedOn() || $situation->quietRun() < self::WEEK ? 1 : 3;
+        return $last + (null === $situation->stockedOn() || $situation->quietRun() < self::WEEK ? 1 : 3);
     }
 
     public function readyBy(Situation $situation, int $quietFrom): int

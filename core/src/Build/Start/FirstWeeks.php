@@ -122,7 +122,7 @@ final readonly class FirstWeeks
         $newest = [] === $arrivals ? null : end($arrivals)->day;
         $daily = (null !== $newest && false === $situation->quiet($last)) || (null !== $newest && $situation->today - $newest <= self::NEWCOMERS);
 
-        return $last + ($daily ? 1 : ($over ? self::LATER_TESTS : $protocol->testEvery($situation)));
+        return $daily ? $last + 1 : ($over ? $last + self::LATER_TESTS : $protocol->nextTest($situation, $last));
     }
 
     /** @return list<Measure> */

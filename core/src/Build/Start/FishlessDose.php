@@ -62,15 +62,15 @@ final readonly class FishlessDose implements Protocol
             });
     }
 
-    public function testEvery(Situation $situation): int
+    public function nextTest(Situation $situation, int $last): int
     {
-        $last = self::lastDose($situation);
+        $dose = self::lastDose($situation);
 
         return match (true) {
-            null === $last => 7,
+            null === $dose => $last + 7,
             // The day after a dose decides.
-            $situation->today - $last <= 1 => 1,
-            default => 2,
+            $last <= $dose => $dose + 1,
+            default => $last + 2,
         };
     }
 

@@ -16,9 +16,9 @@ final readonly class PlantsDoIt implements Protocol
             static fn (int $from): array => [false, $situation->standing().' The plants should take it within days; a change of water helps where they do not.', null]);
     }
 
-    public function testEvery(Situation $situation): int
+    public function nextTest(Situation $situation, int $last): int
     {
-        return $situation->today <= StartWay::Plants->soonest() ? 1 : 3;
+        return $last + ($situation->today <= StartWay::Plants->soonest() ? 1 : 3);
     }
 
     public function readyBy(Situation $situation, int $quietFrom): int

@@ -10,8 +10,12 @@ interface Protocol
     /** @param Stocking $stocking whose first group a way may want before its last gate */
     public function lay(Course $course, Situation $situation, Stocking $stocking): void;
 
-    /** Days from one test to the next, as things stand. */
-    public function testEvery(Situation $situation): int;
+    /**
+     * The day of the next test, as things stand.
+     *
+     * @param int $last day of the newest
+     */
+    public function nextTest(Situation $situation, int $last): int;
 
     /**
      * The day on which animals may come, if the water reads nothing from a day on.

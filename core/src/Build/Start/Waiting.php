@@ -19,9 +19,9 @@ final readonly class Waiting implements Protocol
             static fn (int $from): array => [false, ($situation->today < $soonest ? \sprintf('Plants only, until day %d. ', $soonest) : '').$situation->standing().($situation->today >= $soonest && $situation->quietRun($soonest - self::APART) > 0 ? \sprintf(' Once more, %d days later.', self::APART) : ''), null]);
     }
 
-    public function testEvery(Situation $situation): int
+    public function nextTest(Situation $situation, int $last): int
     {
-        return $situation->today < StartWay::Waiting->soonest() - self::APART ? 7 : self::APART;
+        return $last + ($situation->today < StartWay::Waiting->soonest() - self::APART ? 7 : self::APART);
     }
 
     public function readyBy(Situation $situation, int $quietFrom): int

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests\Log;
+
+use Olvek\Core\Log\Deed;
+use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Log\Lived;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Log\Reading;
+use Olvek\Core\Log\TestKit;
+use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\Trace;
+use Olvek\Core\Tests\Sample;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Water\Measure;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** What was written down, in the kit's own words and as a run lives it. */
+final class LogTest extends TestCase
+{
+    /** Ion to element from standard atomic weights (P: IUPAC 2021): NH4 1.2878, NH3 1.2159, NO2 3.2845, NO3 4.4266 mg per mg N. */
+    #[TestWith(['', Measure::Ammonia, 1.2878, '1.3 mg/L as NH₄'])]
+    #[TestWith(['NH3,NO2,NO3', Measure::Ammonia, 1.2159, '1.2 mg/L as NH₃'])]
+    #[TestWith(['N,N,N', Measure::Ammonia, 1.0, '1.0 mg/L as N'])]
+    #[TestWith(['', Measure::Nitrite, 3.2845, '3.3 mg/L as NO₂'])]
+    #[TestWith(['', Measure::Nitrate, 4.4266, '4.4 mg/L as NO₃'])]
+    public function testAKitCountsAnIonOrNitrogen(string $code, Measure $measure, float $shown, string $text): void
+    {
+        $kit = TestKit::of($code);
+        self::assertEqualsWithDelta(1.0, $kit->toBase($measure, $shown), 1e-4);
+        self::assertEqualsWithDelta($shown, $kit->fromBase($measure, 1.0), 1e-4);
+        self::assertSame($text, str_replace("\u{00A0}", ' ', $kit->show($measure, 1.0)));
+        self::assertSame($kit->code(), TestKit::of($kit->code())->code());
+    }
+
+    public function testWhatIsNoKitIsTheUsualOne(): void
+    {
+        self::assertSame('NH4,NO2,NO3', TestKit::of('gold,NO3,?')->code());
+        self::assertSame('7.4', TestKit::of()->show(Measure::Acidity, 7.4));
+        self::assertStringContainsString('73.4', TestKit::of()->show(Measure::Temperature, 23, UnitSystem::Us));
+        self::assertSame('0', TestKit::of()->figure(Measure::Ammonia, 0.001));
+        self::assertSame('0.01', TestKit::of()->figure(Measure::Nitrite, 0.0035));
+    }
+
+    public function testReadingsStandByDayAndTheLastOfADayCounts(): void
+    {
+        $log = new Log([new Reading(5, Measure::Ammonia, 0.3), new Reading(2, Measure::Ammonia, 0.1), new Reading(5, Measure::Ammonia, 0.2)], [], [9 => false, 3 => true]);
+        self::assertSame([2, 5], array_map(static fn (Reading $r): int => $r->day, $log->readings));
+        self::assertSame(0.2, $log->latest(Measure::Ammonia, 9)?->value);
+        self::assertSame(0.1, $log->latest(Measure::Ammonia, 4)?->value);
+        self::assertNull($log->latest(Measure::Nitrite, 9));
+        self::assertTrue($log->algaeWithin(1, 7));
+        self::assertFalse($log->algaeWithin(1, 9), 'who looked last is right');
+        self::assertNull($log->algaeWithin(4, 8));
+    }
+
+    private static function lives(Log $log): Trace
+    {
+        $lived = Lived::of(Sample::planted(), $log);
+
+        return (new Runner($lived->plan))->run(60, $lived->events);
+    }
+
+    public function testAnimalsAreInWhenTheyCameAndNotBefore(): void
+    {
+        $bare = self::lives(new Log());
+        self::assertSame(0.0, $bare->highest('animals')[0], 'planned for day 28, but nobody wrote that they came');
+        $stocked = self::lives(new Log([], [new Deed(12, DeedKind::Stock, 4, 'a1'), new Deed(20, DeedKind::Stock, 2, 'a1')]));
+        self::assertSame(0.0, $stocked->columns['heads'][11]);
+        self::assertEqualsWithDelta(4.0, $stocked->columns['heads'][12], 0.1);
+        self::assertEqualsWithDelta(2.0, $stocked->columns['heads'][20] - $stocked->columns['heads'][19], 0.1);
+    }
+
+    /** A dose is in the water on its day; half of the water changed takes half of what is in it. */
+    public function testDosesAndChangesHappenOnTheirDays(): void
+    {
+        $dosed = self::lives(new Log([], [new Deed(3, DeedKind::Dose, 2.0)]));
+        self::assertLessThan(0.3, $dosed->columns['ammonia'][2]);
+        self::assertGreaterThan(1.5, $dosed->columns['ammonia'][3]);
+        $changed = self::lives(new Log([], [new Deed(3, DeedKind::Dose, 2.0), new Deed(3, DeedKind::Change, 0.5)]));
+        self::assertEqualsWithDelta(0.5, $changed->columns['ammonia'][3] / $dosed->columns['ammonia'][3], 0.06);
+    }
+
+    public function testFeedingBeginsAndStopsAsWritten(): void
+    {
+        $trace = self::lives(new Log([], [new Deed(10, DeedKind::Stock, 10, 'a1'), new Deed(15, DeedKind::Feed, 0.05), new Deed(25, DeedKind::Feed, 0.0)]));
+        self::assertGreaterThan(0.0, $trace->columns['food'][16]);
+        self::assertSame(0.0, $trace->columns['food'][26]);
+    }
+
+    /** The lamp begins at 60 % and rises by 10 a week; a week with algae takes a step back, whatever the run thinks. */
+    public function testWhatWasSeenOfAlgaeDecidesTheLamp(): void
+    {
+        $plan = Sample::edit(Sample::planted(), ['light.startShare' => '60', 'light.stepShare' => '10']);
+        $share = static function (array $algae) use ($plan): array {
+            /** @var array<int, bool> $algae */
+            $lived = Lived::of($plan, new Log([], [], $algae));
+            $trace = (new Runner($lived->plan))->run(29, $lived->events);
+
+            return array_map(static fn (int $day): float => round($trace->columns['lampShare'][$day], 2), [0, 7, 14, 21, 28]);
+        };
+        self::assertSame([0.6, 0.7, 0.8, 0.9, 1.0], $share([6 => false, 13 => false, 20 => false, 27 => false]));
+        self::assertSame([0.6, 0.7, 0.6, 0.7, 0.8], $share([6 => false, 12 => true, 20 => false, 27 => false]));
+    }
+}
