@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Keep\Entry;
+
+/** A tank whose days are counted, and the forms of its first weeks. */
+trait FilledTank
+{
+    protected function fill(int $daysAgo): void
+    {
+        $this->post('filled', ['day' => $this->day(-$daysAgo)]);
+        self::assertResponseRedirects();
+    }
+
+    /** A day from today on, in the zone in which a new keeper lives. */
+    protected function day(int $fromToday): string
+    {
+        return (new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->modify("$fromToday days")->format('Y-m-d');
+    }
+
+    protected function token(string $page): string
+    {
+        $at = 'weeks' === $page ? "/tanks/$this->tank/weeks" : "/$page";
+
+        return (string) $this->browser->request('GET', $at)->filter('main input[name="_token"]')->attr('value');
+    }
+
+    /** @param array<string, mixed> $sent */
+    protected function post(string $where, array $sent): void
+    {
+        $this->browser->request('POST', "/tanks/$this->tank/weeks/$where", ['_token' => $this->token('weeks'), ...$sent]);
+    }
+
+    /** @return list<Entry> */
+    protected function entries(): array
+    {
+        $this->service(EntityManagerInterface::class)->clear();
+
+        return $this->service(EntityManagerInterface::class)->getRepository(Entry::class)->findBy(['tank' => $this->tank], ['id' => 'ASC']);
+    }
+}
