@@ -26,7 +26,7 @@ export default defineConfig({
     webServer: {
         command: 'rm -f var/e2e.db var/e2e.db-wal var/e2e.db-shm && exec bin/demo',
         url: `http://127.0.0.1:${port}/sign-in`,
-        env: { PORT: port, DATABASE_URL: 'sqlite:///%kernel.project_dir%/var/e2e.db' },
+        env: { PORT: port, DATABASE_URL: 'sqlite:///%kernel.project_dir%/var/e2e.db', OLVEK_TEST_CLOCK: '1' },
         timeout: 120_000,
         reuseExistingServer: false,
         gracefulShutdown: { signal: 'SIGTERM', timeout: 3000 },

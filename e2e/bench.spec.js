@@ -162,19 +162,22 @@ test('single keys move about the Bench, and can be switched off', async ({ page 
     await expect(page.locator('#animals')).not.toHaveAttribute('open', '');
 });
 
-test('how sure the margins are is reckoned while one rests, and can be stopped', async ({ page }, info) => {
-    await startTank(page, `Sure ${info.project.name}`);
-    await openStage(page, 'plants');
-    await choose(page, 'plants-add', 'hygrophila-polysperma');
-    test.slow();
-    await expect(page.locator('#margin-light .margin-sure')).toHaveText(/^\d+ of 64$/, { timeout: 60_000 });
-    await page.locator('#margin-light summary').click();
-    await expect(page.locator('#margin-light .why-panel')).toContainText(/In eight of ten tanks .* holds in \d+ of 64/);
-    // Another change begins anew; the button ends it.
-    await change(page, 'plants-c1-pieces', '33');
-    await expect(page.locator('#margin-light .margin-sure')).toHaveCount(0);
-    await page.locator('[data-sure-stop]').click();
-    await expect(page.locator('[data-sure]')).toBeHidden();
+test.describe('at rest', () => {
+    test.use({ sure: true });
+    test('how sure the margins are is reckoned while one rests, and can be stopped', async ({ page }, info) => {
+        await startTank(page, `Sure ${info.project.name}`);
+        await openStage(page, 'plants');
+        await choose(page, 'plants-add', 'hygrophila-polysperma');
+        test.slow();
+        await expect(page.locator('#margin-light .margin-sure')).toHaveText(/^\d+ of 64$/, { timeout: 60_000 });
+        await page.locator('#margin-light summary').click();
+        await expect(page.locator('#margin-light .why-panel')).toContainText(/In eight of ten tanks .* holds in \d+ of 64/);
+        // Another change begins anew; the button ends it.
+        await change(page, 'plants-c1-pieces', '33');
+        await expect(page.locator('#margin-light .margin-sure')).toHaveCount(0);
+        await page.locator('[data-sure-stop]').click();
+        await expect(page.locator('[data-sure]')).toBeHidden();
+    });
 });
 
 test('bad input is told beside its cause, keeps what was typed, and saves nothing', async ({ page }, info) => {

@@ -137,28 +137,31 @@ test('a day is looked at, stepped to and played', async ({ page }, info) => {
     await expect.poll(shown).toBe(stopped);
 });
 
-test('the day that is looked at stays, whatever is answered meanwhile', async ({ page }, info) => {
-    await furnish(page, `Stays ${info.project.name}`);
-    const shown = () => number(page, 'h-day');
-    await page.locator('#h-day').focus();
-    await page.keyboard.press('End');
-    await expect.poll(shown).toBe(364);
-    // The ledger is that day's, and choosing it does not move the cursor.
-    const account = page.waitForResponse((response) => response.url().includes('below=ledger'));
-    await page.getByLabel('Ledger and materials').check();
-    expect((await account).url()).toContain('day=364');
-    await expect(page.locator('#ledger-title')).toHaveText('Nitrogen ledger, day 364');
-    const back = page.waitForResponse((response) => response.url().includes('below=year'));
-    await page.getByRole('radio', { name: /^First year/ }).check();
-    expect((await back).url()).toContain('day=364');
-    await openStage(page, 'plants');
-    expect(await change(page, 'plants-c1-pieces', '12')).toBe(200);
-    await expect.poll(shown).toBe(364);
-    // So does how sure it is, which asks for the page anew once it is reckoned.
-    test.slow();
-    const sure = page.waitForResponse((response) => /\?day=\d+/.test(response.url()) && !response.url().includes('/day?'), { timeout: 120_000 });
-    expect((await sure).url()).toContain('day=364');
-    await expect.poll(shown).toBe(364);
+test.describe('at rest', () => {
+    test.use({ sure: true });
+    test('the day that is looked at stays, whatever is answered meanwhile', async ({ page }, info) => {
+        await furnish(page, `Stays ${info.project.name}`);
+        const shown = () => number(page, 'h-day');
+        await page.locator('#h-day').focus();
+        await page.keyboard.press('End');
+        await expect.poll(shown).toBe(364);
+        // The ledger is that day's, and choosing it does not move the cursor.
+        const account = page.waitForResponse((response) => response.url().includes('below=ledger'));
+        await page.getByLabel('Ledger and materials').check();
+        expect((await account).url()).toContain('day=364');
+        await expect(page.locator('#ledger-title')).toHaveText('Nitrogen ledger, day 364');
+        const back = page.waitForResponse((response) => response.url().includes('below=year'));
+        await page.getByRole('radio', { name: /^First year/ }).check();
+        expect((await back).url()).toContain('day=364');
+        await openStage(page, 'plants');
+        expect(await change(page, 'plants-c1-pieces', '12')).toBe(200);
+        await expect.poll(shown).toBe(364);
+        // So does how sure it is, which asks for the page anew once it is reckoned.
+        test.slow();
+        const sure = page.waitForResponse((response) => /\?day=\d+/.test(response.url()) && !response.url().includes('/day?'), { timeout: 120_000 });
+        expect((await sure).url()).toContain('day=364');
+        await expect.poll(shown).toBe(364);
+    });
 });
 
 test('the drawing follows the cursor while it is still being dragged', async ({ page }, info) => {

@@ -1,0 +1,80 @@
+import { execFileSync, spawn } from 'node:child_process';
+import ICAL from 'ical.js';
+import { test, expect, startTank, openShelf } from './keeper.js';
+
+async function filledLongAgo(page, name, baseURL) {
+    await startTank(page, name);
+    await page.getByRole('link', { name: 'First weeks' }).click();
+    await page.getByRole('button', { name: 'It is filled' }).click();
+    await page.context().addCookies([{ name: 'olvek-days-ahead', value: '16', url: baseURL }]);
+    await page.getByRole('link', { name: 'Almanac' }).click();
+}
+
+test('tasks are done and put off, and the logbook says so', async ({ page, baseURL }, info) => {
+    const name = `Kept ${info.project.name}`;
+    await filledLongAgo(page, name, baseURL);
+    const look = page.locator('.due', { hasText: name }).filter({ hasText: 'Look: who' });
+    await expect(look).toHaveCount(2);
+    await look.first().getByRole('button', { name: /^Done/ }).click();
+    await expect(look).toHaveCount(1);
+    await look.locator('summary').click();
+    await look.getByRole('button', { name: 'Put off' }).click();
+    await expect(page.locator('.due', { hasText: name }).filter({ hasText: 'put off from' })).toHaveCount(1);
+    await page.getByRole('link', { name, exact: true }).first().click();
+    await expect(page.locator('.log')).toContainText('Look: who is missing');
+    await expect(page.locator('.log')).toContainText('Put off to');
+});
+
+test('the private address is read by another’s parser without signing in, and dies when renewed', async ({ page, playwright, baseURL }, info) => {
+    test.skip(info.project.name === 'phone', 'one keeper has one address');
+    await filledLongAgo(page, 'Fed', baseURL);
+    await page.getByRole('button', { name: 'Make a private address' }).click();
+    const address = await page.getByLabel('private address').inputValue();
+    const stranger = await playwright.request.newContext();
+    const feed = await stranger.get(address);
+    expect(feed.status()).toBe(200);
+    const events = new ICAL.Component(ICAL.parse(await feed.text())).getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
+    const look = events.find((event) => event.summary.startsWith('Fed: Look: who'));
+    const times = look.iterator();
+    const [first, second] = [times.next(), times.next()];
+    expect(second.subtractDate(first).toSeconds()).toBe(7 * 86400);
+    await page.getByRole('button', { name: 'Renew the address' }).click();
+    await expect(page.getByLabel('private address')).not.toHaveValue(address);
+    expect((await stranger.get(address)).status()).toBe(404);
+    await stranger.dispose();
+});
+
+test('a device that is killed, slow or talks nonsense is told of, and the page goes on', async ({ page, baseURL }, info) => {
+    test.skip(info.project.name === 'phone', 'there is one lamp');
+    const port = Number(new URL(baseURL).port) + 1;
+    const lamp = `http://127.0.0.1:${port}`;
+    await openShelf(page);
+    await page.getByRole('link', { name: /Galley/ }).click();
+    await page.getByRole('link', { name: 'First weeks' }).click();
+    await expect(page.locator('#devices')).toContainText('The timer galley-lamp');
+    await page.getByRole('button', { name: 'Send the programme' }).click();
+    await expect(page.locator('main')).toContainText('The timer has taken the programme');
+    const held = await (await page.request.get(`${lamp}/programme`)).json();
+    expect(held.entries[0]).toMatchObject({ day: 0, percent: 60 });
+    await page.getByRole('link', { name: 'Back to the first weeks' }).click();
+    await expect(page.locator('#devices')).toContainText('It holds this programme');
+    await page.request.post(`${lamp}/fault`, { data: { mode: 'wrong' } });
+    await page.reload();
+    await expect(page.locator('#devices')).toContainText('answers, but not what such a device should');
+    await page.request.post(`${lamp}/fault`, { data: { mode: 'slow' } });
+    await page.reload();
+    await expect(page.locator('#today-title'), 'the page does not wait').toBeVisible();
+    await expect(page.locator('#devices')).toContainText('is too slow');
+    execFileSync('pkill', ['-f', `127.0.0.1:${port} standins/lamp.php`]);
+    await page.reload();
+    await expect(page.locator('#devices')).toContainText('“galley-lamp” is silent');
+    await expect(page.locator('#devices'), 'the probe is heard all the same').toContainText('The probe galley-probe reads');
+    const again = spawn('bin/standin', ['lamp', String(port)], { stdio: 'ignore' });
+    try {
+        await expect(async () => expect((await page.request.post(`${lamp}/fault`, { data: { mode: 'none' } })).status()).toBe(204)).toPass();
+        await page.reload();
+        await expect(page.locator('#devices')).toContainText('It holds this programme');
+    } finally {
+        again.kill();
+    }
+});
