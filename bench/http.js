@@ -51,7 +51,16 @@ const signIn = (await ask('/sign-in')).text;
 await ask('/demo', { method: 'POST', body: new URLSearchParams({ _token: token(signIn, 'action="/demo"') }) });
 const shelf = (await ask('/')).text;
 const tank = shelf.match(/href="(\/tanks\/[0-9a-f-]{36})"/)[1];
-const pages = { 'sign-in': null, shelf: '/', 'start a tank': '/tanks/new', bench: tank };
+const galley = shelf.match(/href="(\/tanks\/[0-9a-f-]{36})"(?:(?!href=)[\s\S])*?<h2>Galley/)[1];
+const pages = { 'sign-in': null, shelf: '/', 'start a tank': '/tanks/new', bench: tank, build: `${tank}/build`, 'first weeks': `${galley}/weeks`, almanac: '/almanac', 'its calendar': '/almanac.ics' };
+if (process.argv[3] === 'crowded') {
+    await ask('/');
+    await ask('/almanac');
+    for (const name of ['shelf', 'first weeks', 'almanac', 'its calendar']) {
+        console.log(`page  ${name.padEnd(14)} ${await time(20, () => ask(pages[name]))}   ${((await ask(pages[name])).body.length / 1024).toFixed(0)} KB`);
+    }
+    process.exit(0);
+}
 for (const [name, path] of Object.entries(pages)) {
     if (path !== null) {
         console.log(`page  ${name.padEnd(14)} ${await time(60, () => ask(path))}   ${((await weigh((await ask(path)).text)) / 1024).toFixed(0).padStart(4)} KB compressed, all it links included`);

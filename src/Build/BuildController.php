@@ -125,7 +125,7 @@ final class BuildController extends AbstractController
 
         return $this->render('build/build.html.twig', [
             'tank' => $tank, 'plan' => $plan, 'units' => $units, 'sheet' => Sheet::of($plan, $this->catalogue, $this->book->shop($progress)), 'progress' => $progress, 'kept' => $progress->sheet(),
-            'steps' => array_reverse($steps), 'kit' => Kit::of($plan, $units), 'light' => LightPlan::of($plan), 'tasks' => $this->tasks->of($this->tanks->head($tank), $units), 'filled' => $this->book->filled($tank, ''), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => Sums::asked($request, $plan->netWater()),
+            'steps' => array_reverse($steps), 'kit' => Kit::of($plan, $units), 'light' => LightPlan::of($plan), 'tasks' => $this->tasks->of($this->tanks->head($tank), $units), 'filled' => $this->book->filled($tank, ''), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => Sums::asked($request, $plan->netWater(), $units),
         ], new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : $status));
     }
 }

@@ -55,6 +55,22 @@ final class BuildTest extends BenchTestCase
         self::assertSame('', $this->browser->getCrawler()->filter('#bags-peat')->attr('value'), 'nothing was kept by halves');
     }
 
+    /** What the sheet lays and what stands full are the numbers that the command prints. */
+    public function testTheSheetSaysWhatJudgeSays(): void
+    {
+        exec(escapeshellarg(\PHP_BINARY).' '.escapeshellarg(\dirname(__DIR__, 2).'/bin/console').' --env=test olvek:judge '.escapeshellarg(\dirname(__DIR__, 2).'/demo/waiting-hall.plan.json').' --format=json', $lines, $code);
+        self::assertSame(0, $code);
+        $judged = json_decode(implode("\n", $lines), true);
+        self::assertIsArray($judged);
+        $quantities = $judged['quantities'];
+        self::assertIsArray($quantities);
+        self::assertIsArray($quantities['materials']);
+        $this->browser->request('GET', "/tanks/$this->tank/build");
+        $laid = $this->browser->getCrawler()->filter('.materials tbody tr')->each(static fn ($row): string => explode(' ', str_replace("\u{00A0}", ' ', $row->filter('td')->eq(0)->text()))[0]);
+        self::assertSame(array_map(static fn (array $m): string => (string) round($m['litres'], 1), $quantities['materials']), $laid);
+        self::assertStringContainsString(\sprintf('Standing, full: %d kg', (int) round($quantities['fullMass'])), $this->text('.totals'));
+    }
+
     public function testTwoWindowsOnOneSheet(): void
     {
         $this->keep(['bags' => ['coarse-sand' => '4']]);
@@ -120,6 +136,11 @@ final class BuildTest extends BenchTestCase
         $net = $this->plan()->netWater();
         self::assertStringContainsString(\sprintf('%.3f g', 2 * $net / 1000 * 53.489 / 14.007), $this->text('.sums'));
         self::assertStringContainsString('43 % of the water', $this->text('.sums'));
+        // A label of 5 mL for 40 L is 0.125 mL/L: for 15/35 of the free water, and for all of it.
+        $this->browser->request('GET', "/tanks/$this->tank/build?from=40&to=25&tap=5&treat=5&treats=40");
+        self::assertStringContainsString(\sprintf('with %.1f mL; the whole filling takes %.1f mL', 0.125 * $net * 15 / 35, 0.125 * $net), $this->text('.sums'));
+        $this->browser->request('GET', "/tanks/$this->tank/build?treat=5&treats=0");
+        self::assertStringContainsString('more than no water', $this->text('#error-treats'));
         $this->browser->request('GET', "/tanks/$this->tank/build?from=40&to=4&tap=5");
         self::assertStringContainsString('No change gets there', $this->text('.sums'));
         $this->browser->request('GET', "/tanks/$this->tank/build?from=lots&to=4");
