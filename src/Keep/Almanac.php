@@ -18,6 +18,9 @@ use Olvek\Shelf\Revision;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
 use Olvek\Site\Today;
+use Psr\Cache\CacheItemPoolInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Uid\Uuid;
 
 /** All that is due over a keeper's tanks: late, today and ahead. */
 final readonly class Almanac
@@ -29,7 +32,7 @@ final readonly class Almanac
     /** Days of a start on which its own gates, not the plan's calendar, say what to test and who may come. */
     private const STARTING = 120;
 
-    public function __construct(private EntityManagerInterface $entities, private TankRepository $tanks, private Tasks $tasks, private WeeksPage $weeks, private Logbook $logbook, private Today $today)
+    public function __construct(private EntityManagerInterface $entities, private TankRepository $tanks, private Tasks $tasks, private WeeksPage $weeks, private Logbook $logbook, private Today $today, private CacheItemPoolInterface $cache, #[Autowire('%olvek.build%')] private string $build)
     {
     }
 
@@ -43,6 +46,7 @@ final readonly class Almanac
         $today = $this->today->of($keeper);
         $filled = $this->filled($keeper);
         $marks = $this->marks($keeper);
+        $lines = $this->lines($keeper);
         $due = $unfilled = [];
         foreach ($this->tanks->shelf($keeper) as $revision) {
             $tank = $revision->tank;
@@ -56,10 +60,10 @@ final readonly class Almanac
             }
             $starting = Today::between($filled[$id], $today) <= self::STARTING;
             foreach ($this->calendar($revision, $keeper, $starting) as $task) {
-                $due = [...$due, ...self::times($tank, $task, $filled[$id], $today, $marks[$id] ?? [])];
+                array_push($due, ...self::times($tank, $task, $filled[$id], $today, $marks[$id] ?? []));
             }
             if ($starting) {
-                $due = [...$due, ...$this->start($tank, $keeper, $filled[$id], $today)];
+                array_push($due, ...$this->start($revision, $keeper, $filled[$id], $today, $lines[$id] ?? 0));
             }
         }
         usort($due, static fn (Due $a, Due $b): int => [$a->on, $a->tank->name(), $a->task] <=> [$b->on, $b->tank->name(), $b->task]);
@@ -100,6 +104,12 @@ final readonly class Almanac
         }
 
         return $marks;
+    }
+
+    /** @return array<string, string> names of a keeper's tanks by id */
+    public function tanks(Keeper $keeper): array
+    {
+        return array_column(array_map(static fn (Revision $r): array => [$r->tank->id()->toRfc4122(), $r->tank->name()], $this->tanks->shelf($keeper)), 1, 0);
     }
 
     /** The open time of a task that falls on a day; null where the tank does not ask for it then. */
@@ -192,24 +202,66 @@ final readonly class Almanac
         return $times;
     }
 
-    /** @return list<Due> what the gates of a start ask for */
-    private function start(Tank $tank, Keeper $keeper, \DateTimeImmutable $filled, \DateTimeImmutable $today): array
+    /**
+     * What the gates of a start ask for. Kept until something is written down, the plan changes or the day does: a shelf of two hundred
+     * is not gone through anew at every visit.
+     *
+     * @param int $lines in the tank's logbook
+     *
+     * @return list<Due>
+     */
+    private function start(Revision $revision, Keeper $keeper, \DateTimeImmutable $filled, \DateTimeImmutable $today, int $lines): array
+    {
+        $tank = $revision->tank;
+        $holds = [$this->build, hash('xxh128', $revision->plan), $today->format('Y-m-d'), $filled->format('Y-m-d'), $keeper->units()->value, $keeper->kit()->code(), $lines];
+        $item = $this->cache->getItem(Logbook::startKey($tank));
+        $known = $item->get();
+        if (!\is_array($known) || $known['holds'] !== $holds) {
+            $known = ['holds' => $holds, 'asks' => $this->asks($tank, $keeper)];
+            $this->cache->save($item->set($known)->expiresAfter(86400));
+        }
+        $due = [];
+        /** @var list<array{string, string, int}> $asks */
+        $asks = $known['asks'];
+        foreach ($asks as [$task, $words, $day]) {
+            $on = $day < 0 ? $today : $filled->modify("+$day days");
+            if (Today::between($today, $on) <= self::AHEAD) {
+                $due[] = new Due($tank, $task, $words, $on, $on, max(0, Today::between($on, $today)), false, 'weeks');
+            }
+        }
+
+        return $due;
+    }
+
+    /** @return list<array{string, string, int}> task, words and day after filling; −1 for as long as it stands open */
+    private function asks(Tank $tank, Keeper $keeper): array
     {
         $situation = $this->weeks->situation($tank, $keeper);
         if (null === $situation) {
             return [];
         }
         $weeks = FirstWeeks::of($situation);
-        $measures = implode(', ', array_map(static fn ($m): string => $m->label(), $weeks->measures));
-        $on = $filled->modify("+$weeks->nextTest days");
-        $due = [new Due($tank, 'weeks-test', "Test $measures", $on, $on, max(0, Today::between($on, $today)), false, 'weeks')];
+        $asks = [['weeks-test', 'Test '.implode(', ', array_map(static fn ($m): string => $m->label(), $weeks->measures)), $weeks->nextTest]];
         foreach ($weeks->gates as $gate) {
             if (GateState::Ready === $gate->state) {
-                $due[] = new Due($tank, "weeks-$gate->id", $gate->name.': the gate is open', $today, $today, 0, false, 'weeks');
+                $asks[] = ["weeks-$gate->id", "$gate->name: the gate is open", -1];
             }
         }
 
-        return array_values(array_filter($due, static fn (Due $d): bool => Today::between($today, $d->on) <= self::AHEAD));
+        return $asks;
+    }
+
+    /** @return array<string, int> lines in the logbook by tank */
+    private function lines(Keeper $keeper): array
+    {
+        $lines = [];
+        /** @var list<array{tank: Uuid, lines: int}> $rows */
+        $rows = $this->entities->createQuery('SELECT t.id AS tank, COUNT(e.id) AS lines FROM '.Entry::class.' e JOIN e.tank t WHERE t.keeper = :keeper GROUP BY t.id')->setParameter('keeper', $keeper->id(), 'uuid')->getResult();
+        foreach ($rows as $row) {
+            $lines[$row['tank']->toRfc4122()] = $row['lines'];
+        }
+
+        return $lines;
     }
 
     /** @return array<string, \DateTimeImmutable> day of filling by tank */

@@ -23,15 +23,17 @@ final class AlmanacController extends AbstractController
     private const EXPIRED = 'This page had been open too long to be trusted, so nothing was changed. Try again.';
     /** Days ahead to which something can be put off. */
     private const FARTHEST = 366;
+    /** More than these in a part of the page are not read; one tank's can be asked for alone. */
+    private const MOST = 40;
 
     public function __construct(private readonly Almanac $almanac, private readonly Today $today, private readonly EntityManagerInterface $entities)
     {
     }
 
     #[Route('/almanac', name: 'almanac', methods: ['GET'])]
-    public function show(#[CurrentUser] Keeper $keeper): Response
+    public function show(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
-        return $this->page($keeper);
+        return $this->page($keeper, which: $request->query->getString('tank'));
     }
 
     /** A task is done, left out, or put off. */
@@ -102,16 +104,21 @@ final class AlmanacController extends AbstractController
         return new Response($calendar->shelf($this->almanac->feed($keeper), $this->almanac->marks($keeper)), headers: ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=900', 'X-Robots-Tag' => 'noindex', 'Referrer-Policy' => 'no-referrer']);
     }
 
-    private function page(Keeper $keeper, string $notice = '', int $status = Response::HTTP_UNPROCESSABLE_ENTITY): Response
+    private function page(Keeper $keeper, string $notice = '', int $status = Response::HTTP_UNPROCESSABLE_ENTITY, string $which = ''): Response
     {
         $today = $this->today->of($keeper);
-        ['due' => $due, 'unfilled' => $unfilled] = $this->almanac->of($keeper);
+        ['due' => $due, 'unfilled' => $unfilled] = $this->almanac->of($keeper, $which);
+        $late = array_values(array_filter($due, static fn (Due $d): bool => $d->late > 0));
+        $now = array_values(array_filter($due, static fn (Due $d): bool => 0 === $d->late && $d->on <= $today));
+        $coming = array_values(array_filter($due, static fn (Due $d): bool => $d->on > $today));
         $days = [];
-        foreach ($due as $time) {
-            $days[$time->on <= $today ? ($time->late > 0 ? 'late' : 'today') : $time->on->format('Y-m-d')][] = $time;
+        foreach (\array_slice($coming, 0, self::MOST) as $time) {
+            $days[$time->on->format('Y-m-d')][] = $time;
         }
 
-        return $this->render('keep/almanac.html.twig', ['late' => $days['late'] ?? [], 'now' => $days['today'] ?? [], 'days' => array_diff_key($days, ['late' => 0, 'today' => 0]), 'unfilled' => $unfilled, 'today' => $today, 'notice' => $notice, 'keeper' => $keeper, 'zones' => \DateTimeZone::listIdentifiers()],
+        return $this->render('keep/almanac.html.twig', [
+            'late' => \array_slice($late, 0, self::MOST), 'now' => \array_slice($now, 0, self::MOST), 'days' => $days, 'more' => ['late' => max(0, \count($late) - self::MOST), 'now' => max(0, \count($now) - self::MOST), 'coming' => max(0, \count($coming) - self::MOST)],
+            'unfilled' => $unfilled, 'today' => $today, 'notice' => $notice, 'keeper' => $keeper, 'zones' => \DateTimeZone::listIdentifiers(), 'tanks' => $this->almanac->tanks($keeper), 'which' => $which],
             new Response(status: '' === $notice ? Response::HTTP_OK : $status));
     }
 

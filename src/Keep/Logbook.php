@@ -17,14 +17,21 @@ use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Core\Water\Measure;
 use Olvek\Shelf\Tank;
 use Olvek\Site\Today;
+use Psr\Cache\CacheItemPoolInterface;
 
 /** What is written down of tanks: the one place where lines are added and taken back. */
 final readonly class Logbook
 {
     public const ALGAE = 'algae';
 
-    public function __construct(private EntityManagerInterface $entities, private Today $today)
+    public function __construct(private EntityManagerInterface $entities, private Today $today, private CacheItemPoolInterface $cache)
     {
+    }
+
+    /** Where it is kept what a tank's start asks for; forgotten whenever something is written down. */
+    public static function startKey(Tank $tank): string
+    {
+        return 'start.'.$tank->id()->toBase58();
     }
 
     /**
@@ -65,7 +72,7 @@ final readonly class Logbook
             $measure = Measure::from($id);
             $this->entities->persist(new Entry($tank, $on, EntryKind::Reading, $id, $value, null, self::line($measure, $value, $kit, $units)));
         }
-        $this->entities->flush();
+        $this->flush($tank);
 
         return [];
     }
@@ -84,7 +91,7 @@ final readonly class Logbook
             return Today::REFUSED;
         }
         $this->write($tank, $on, $kind, $amount, $of, $words);
-        $this->entities->flush();
+        $this->flush($tank);
 
         return null;
     }
@@ -106,7 +113,7 @@ final readonly class Logbook
             return Today::REFUSED;
         }
         $this->entities->persist(new Entry($tank, $on, EntryKind::Sighting, self::ALGAE, $show ? 1.0 : 0.0, null, $show ? 'Algae show' : 'No algae to be seen'));
-        $this->entities->flush();
+        $this->flush($tank);
 
         return null;
     }
@@ -122,7 +129,7 @@ final readonly class Logbook
             $this->entities->remove($mark);
         }
         $this->entities->remove($entry);
-        $this->entities->flush();
+        $this->flush($entry->tank);
     }
 
     /** @return list<Entry> newest first */
@@ -154,6 +161,12 @@ final readonly class Logbook
         }
 
         return new Log($readings, $deeds, $algae);
+    }
+
+    private function flush(Tank $tank): void
+    {
+        $this->entities->flush();
+        $this->cache->deleteItem(self::startKey($tank));
     }
 
     /** The unit in which a measure is typed. */

@@ -21,6 +21,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 final class ShelfController extends AbstractController
 {
+    /** Tanks that stand on one page of the shelf. */
+    private const BOARD = 24;
     private const FIRST_FIELDS = ['vessel.length', 'vessel.width', 'vessel.height', 'waterLine'];
 
     public function __construct(
@@ -31,10 +33,16 @@ final class ShelfController extends AbstractController
     }
 
     #[Route('/', name: 'shelf', methods: ['GET'])]
-    public function shelf(#[CurrentUser] Keeper $keeper, TankRepository $tanks, Summaries $summaries): Response
+    public function shelf(Request $request, #[CurrentUser] Keeper $keeper, TankRepository $tanks, Summaries $summaries): Response
     {
-        return $this->render('shelf/shelf.html.twig', ['tanks' => array_map(
-            static fn (Revision $r): array => ['tank' => $r->tank, 'summary' => $summaries->of($r, $keeper->units())], $tanks->shelf($keeper))]);
+        $boards = max(1, (int) ceil($tanks->count(['keeper' => $keeper->id()]) / self::BOARD));
+        $board = filter_var($request->query->getString('board', '1'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => $boards]]);
+        if (false === $board) {
+            throw $this->createNotFoundException('The shelf has no such board.');
+        }
+
+        return $this->render('shelf/shelf.html.twig', ['board' => $board, 'boards' => $boards, 'tanks' => array_map(
+            static fn (Revision $r): array => ['tank' => $r->tank, 'summary' => $summaries->of($r, $keeper->units())], $tanks->shelf($keeper, self::BOARD, self::BOARD * ($board - 1)))]);
     }
 
     #[Route('/tanks/new', name: 'shelf_new', methods: ['GET', 'POST'])]

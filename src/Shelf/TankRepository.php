@@ -25,14 +25,17 @@ final class TankRepository extends ServiceEntityRepository
     /**
      * A keeper's tanks with the revisions that stand, oldest first.
      *
+     * @param int|null $most how many; null for all
+     * @param int      $from how many to leave out before them
+     *
      * @return list<Revision>
      */
-    public function shelf(Keeper $keeper): array
+    public function shelf(Keeper $keeper, ?int $most = null, int $from = 0): array
     {
         /** @var list<Revision> */
         return $this->getEntityManager()->createQuery(
             'SELECT r, t FROM '.Revision::class.' r JOIN r.tank t WHERE t.keeper = :keeper AND r.number = t.head ORDER BY t.createdAt, t.id')
-            ->setParameter('keeper', $keeper->id(), 'uuid')->getResult();
+            ->setParameter('keeper', $keeper->id(), 'uuid')->setMaxResults($most)->setFirstResult($from)->getResult();
     }
 
     /** The revision that stands. */

@@ -67,6 +67,35 @@ final class AlmanacTest extends BenchTestCase
         self::assertStringContainsString('Test ammonia', $this->text('.almanac'), 'the start’s own next test');
     }
 
+    public function testOneTankAlone(): void
+    {
+        $this->fill(16);
+        $first = $this->tank;
+        $this->tank = $this->newTank($this->service(KeeperRepository::class)->named('Runa') ?? self::fail('Runa is gone'));
+        $this->fill(40);
+        $this->open();
+        self::assertCount(2, array_unique($this->browser->getCrawler()->filter('.due-tank')->extract(['href'])));
+        $this->browser->request('GET', "/almanac?tank=$first");
+        self::assertSame(["/tanks/$first/weeks"], array_values(array_unique($this->browser->getCrawler()->filter('.due-tank')->extract(['href']))));
+        $this->browser->request('GET', '/almanac?tank=nobodys');
+        self::assertSelectorNotExists('.due');
+    }
+
+    /** What a start asks for is kept, and yet never older than the logbook. */
+    public function testAReadingMovesTheNextTest(): void
+    {
+        $this->fill(16);
+        $this->open();
+        self::assertStringContainsString('Test ammonia, nitrite, nitrate, pH', $this->text('.almanac'));
+        $this->post('test', ['test' => ['ammonia' => '0', 'nitrite' => '0', 'nitrate' => '5', 'ph' => '7']]);
+        $this->open();
+        self::assertStringNotContainsString('Test ammonia, nitrite, nitrate, pH', $this->text('.almanac'));
+        $this->browser->request('GET', "/tanks/$this->tank/weeks");
+        $this->browser->submit($this->browser->getCrawler()->filter('.log li')->reduce(static fn ($li): bool => str_contains($li->text(), 'pH'))->filter('button')->form());
+        $this->open();
+        self::assertStringContainsString(', pH', $this->text('.almanac'), 'taken back, it is asked for again');
+    }
+
     public function testDoneIsWrittenIntoTheLogbookAndAskedNoMore(): void
     {
         $this->fill(16);
