@@ -21,8 +21,6 @@ final readonly class ForecastChart
     private const TOP = 18.0;
     private const STRIP = 82.0;
     private const GAP = 22.0;
-    /** Bands are drawn at every so many days: finer than the line is wide. */
-    private const EVERY = 1;
 
     /**
      * @param list<array{name: string, top: string, y: float, height: float, class: string, planned: string, learned: string, middle: string, dots: list<array{x: float, y: float, words: string}>}> $strips
@@ -41,7 +39,7 @@ final readonly class ForecastChart
         foreach (Forecast::MEASURES as $n => $measure) {
             $read = array_values(array_filter($log->readings, static fn ($r): bool => $r->measure === $measure && $r->day < $days));
             $show = static fn (float $value): float => $kit->fromBase($measure, $value);
-            $band = static fn (Forecast $f, float $share): array => array_map(static fn (int $day): float => $show($f->at($measure, $day, $share)), range(0, $days - 1, self::EVERY));
+            $band = static fn (Forecast $f, float $share): array => array_map(static fn (int $day): float => $show($f->at($measure, $day, $share)), range(0, $days - 1));
             $high = $band($best, 0.9);
             $most = 1.12 * max(5 * $show($measure->nothingBelow()), max($high), ...array_map(static fn ($r): float => $show($r->value), $read));
             $foot = self::TOP + $n * (self::STRIP + self::GAP) + self::STRIP;

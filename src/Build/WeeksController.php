@@ -84,7 +84,7 @@ final class WeeksController extends AbstractController
             DeedKind::Feed => $amount > 0 ? \sprintf('Fed from now on, %s g a day', round($amount, 3)) : 'Feeding stopped',
             default => ucfirst($kind->words()),
         };
-        $refused = $this->logbook->deed($tank, $kind, DeedKind::Stock === $kind ? floor($amount) : $amount, '' === $of ? null : $of, $words, $day);
+        $refused = $this->logbook->deed($tank, $kind, DeedKind::Stock === $kind ? floor($amount) : $amount, DeedKind::Stock === $kind ? $of : null, $words, $day);
 
         return null === $refused ? $this->back($tank, 'timeline') : $this->refused($tank, $keeper, ['deed-day' => $day], ['deed-day' => $refused]);
     }

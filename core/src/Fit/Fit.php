@@ -6,8 +6,10 @@ namespace Olvek\Core\Fit;
 
 use Olvek\Core\Log\Lived;
 use Olvek\Core\Log\Log;
+use Olvek\Core\Log\Reading;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\Trace;
 
 /**
  * A tank's own numbers, from its readings: the factors on soil, bacteria and plants that bring its run closest to them, held to
@@ -29,10 +31,11 @@ final readonly class Fit
      * @param array<string, float> $factors     by parameter
      * @param array<string, float> $spreads     standard deviation of each factor's logarithm
      * @param list<list<float>>    $covariance  of the logarithms, in the order of Tuned
+     * @param list<array{Reading, float, float}> $readings each with what the plan's own run has there, and what the run with the factors has, mg N/L
      * @param list<float>          $before      residuals of the plan's own run
      * @param list<float>          $after       residuals with the factors
      */
-    private function __construct(public array $factors, public array $spreads, public array $covariance, public array $before, public array $after, public int $runs)
+    private function __construct(public array $factors, public array $spreads, public array $covariance, public array $readings, public array $before, public array $after)
     {
     }
 
@@ -44,29 +47,17 @@ final readonly class Fit
             return null;
         }
         $days = 2 + max(array_map(static fn ($r): int => $r->day, $misfit->readings));
-        $residuals = static fn (float ...$logs): array => self::residuals($lived, $misfit, $days, array_values($logs));
+        $run = static fn (float ...$logs): Trace => (new Runner($lived->plan, (new Parameters())->with(self::values(array_values($logs)))))->run($days, $lived->events);
+        $residuals = static fn (float ...$logs): array => [...$misfit->residuals($run(...$logs)), ...array_map(static fn (Tuned $t, float $log): float => $log / $t->prior(), Tuned::cases(), array_values($logs))];
         $found = LeastSquares::minimise($residuals, array_map(static fn (Tuned $t): array => [0.0, $t->bounds()[0], $t->bounds()[1], self::STEP], Tuned::cases()), self::ENOUGH, self::MOST_TURNS);
-        $count = \count($misfit->readings);
+        $planned = $run(...array_map(static fn (Tuned $t): float => 0.0, Tuned::cases()));
+        $learned = $run(...$found->at);
         $spreads = [];
         foreach (Tuned::cases() as $i => $tuned) {
             $spreads[$tuned->value] = sqrt(max(0.0, $found->covariance[$i][$i]));
         }
 
-        return new self(self::values($found->at), $spreads, $found->covariance, \array_slice($residuals(...array_map(static fn (Tuned $t): float => 0.0, Tuned::cases())), 0, $count), \array_slice($found->residuals, 0, $count), $found->runs + 1);
-    }
-
-    /**
-     * How far a run with these factors is from what was read, and how far they are from what was likely.
-     *
-     * @param list<float> $logs
-     *
-     * @return list<float>
-     */
-    private static function residuals(Lived $lived, Misfit $misfit, int $days, array $logs): array
-    {
-        $trace = (new Runner($lived->plan, (new Parameters())->with(self::values($logs))))->run($days, $lived->events);
-
-        return [...$misfit->residuals($trace), ...array_map(static fn (Tuned $t, float $log): float => $log / $t->prior(), Tuned::cases(), $logs)];
+        return new self(self::values($found->at), $spreads, $found->covariance, array_map(static fn (Reading $r): array => [$r, $misfit->modelled($planned, $r), $misfit->modelled($learned, $r)], $misfit->readings), $misfit->residuals($planned), $misfit->residuals($learned));
     }
 
     /** @return list<Tuned> of which the readings have told next to nothing */

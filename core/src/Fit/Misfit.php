@@ -9,7 +9,6 @@ use Olvek\Core\Log\DeedKind;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Run\Trace;
-use Olvek\Core\Water\Measure;
 
 /** How far a run is from what was read: differences of logarithms, since a drop test's colours stand a factor apart, not a step. */
 final readonly class Misfit
@@ -52,11 +51,5 @@ final readonly class Misfit
         }
 
         return log(($modelled + $least / 2) / ($reading->value + $least / 2)) / self::NOISE;
-    }
-
-    /** @return list<Measure> that were read at all */
-    public function measures(): array
-    {
-        return array_values(array_unique(array_map(static fn (Reading $r): Measure => $r->measure, $this->readings), \SORT_REGULAR));
     }
 }

@@ -15,6 +15,8 @@ final readonly class Log
     public array $deeds;
     /** @var array<int, bool> whether algae showed, by day on which somebody looked */
     public array $algae;
+    /** @var array<int, array<string, Reading>> readings by day and measure */
+    public array $tests;
 
     /**
      * @param list<Reading>    $readings of one day, a later one of the same measure replaces the earlier
@@ -34,17 +36,11 @@ final readonly class Log
         $this->readings = $last;
         $this->deeds = $deeds;
         $this->algae = $algae;
-    }
-
-    /** @return array<int, array<string, Reading>> readings by day and measure */
-    public function tests(): array
-    {
         $tests = [];
         foreach ($this->readings as $reading) {
             $tests[$reading->day][$reading->measure->value] = $reading;
         }
-
-        return $tests;
+        $this->tests = $tests;
     }
 
     /** The newest reading of a measure up to a day. */

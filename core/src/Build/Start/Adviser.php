@@ -62,7 +62,7 @@ final readonly class Adviser
             return [];
         }
         $advice = [];
-        $ammonia = $situation->log->tests()[$last][Measure::Ammonia->value] ?? null;
+        $ammonia = $situation->log->tests[$last][Measure::Ammonia->value] ?? null;
         if (null !== $ammonia && !$ammonia->isNothing()) {
             $pH = $situation->latest(Measure::Acidity)->value ?? $situation->plan->water->pH;
             $celsius = $situation->latest(Measure::Temperature)->value ?? $situation->plan->site->temperature;
@@ -72,7 +72,7 @@ final readonly class Adviser
                 $situation->kit->show(Measure::Ammonia, $ammonia->value), Decimal::trimmed($pH, 1), $situation->units->show(Dimension::Temperature, $celsius, 0), Decimal::significant($free, 2), Decimal::significant(AmmoniaMargin::SAFE_UNIONISED, 2)),
                 $ammonia->value, Measure::Ammonia->nothingBelow());
         }
-        $nitrite = $situation->log->tests()[$last][Measure::Nitrite->value] ?? null;
+        $nitrite = $situation->log->tests[$last][Measure::Nitrite->value] ?? null;
         if (null !== $nitrite && !$nitrite->isNothing()) {
             $advice[] = self::changed($situation, $nitrite->value > Nitrite::ACT ? State::Act : State::Watch, \sprintf('Nitrite reads %s with animals in: it keeps their blood from carrying oxygen.', $situation->kit->show(Measure::Nitrite, $nitrite->value)), $nitrite->value, Measure::Nitrite->nothingBelow());
         }
@@ -99,7 +99,7 @@ final readonly class Adviser
             return [];
         }
         $advice = [];
-        $test = $situation->log->tests()[$last];
+        $test = $situation->log->tests[$last];
         $half = new Offer(DeedKind::Change, WaterChange::MOST_AT_ONCE, 'Changed half');
         foreach ([[Measure::Ammonia, self::TOO_MUCH_AMMONIA, 'plants and bacteria take it; that is what they live on'], [Measure::Nitrite, self::TOO_MUCH_NITRITE, 'the first bacteria are at work, those that take nitrite are still growing']] as [$measure, $most, $why]) {
             $reading = $test[$measure->value] ?? null;

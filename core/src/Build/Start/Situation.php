@@ -27,7 +27,7 @@ final readonly class Situation
     /** Whether ammonia and nitrite both read nothing on a day; null where not both were tested. */
     public function quiet(int $day): ?bool
     {
-        $test = $this->log->tests()[$day] ?? [];
+        $test = $this->log->tests[$day] ?? [];
         $ammonia = $test[Measure::Ammonia->value] ?? null;
         $nitrite = $test[Measure::Nitrite->value] ?? null;
         if (false === $ammonia?->isNothing() || false === $nitrite?->isNothing()) {
@@ -41,7 +41,7 @@ final readonly class Situation
     public function tests(int $from = 0): array
     {
         $tests = [];
-        foreach (array_keys($this->log->tests()) as $day) {
+        foreach (array_keys($this->log->tests) as $day) {
             $quiet = $this->quiet($day);
             if (null !== $quiet && $day >= $from && $day <= $this->today) {
                 $tests[$day] = $quiet;
@@ -130,7 +130,7 @@ final readonly class Situation
         }
         $shown = [];
         foreach ([Measure::Ammonia, Measure::Nitrite] as $measure) {
-            $reading = $this->log->tests()[$last][$measure->value] ?? null;
+            $reading = $this->log->tests[$last][$measure->value] ?? null;
             if (null !== $reading && !$reading->isNothing()) {
                 $shown[] = $measure->label().' reads '.$this->kit->show($measure, $reading->value);
             }
