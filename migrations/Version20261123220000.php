@@ -35,8 +35,10 @@ final class Version20261123220000 extends AbstractMigration
         $entry->addColumn('of_id', Types::STRING, ['length' => 80, 'notnull' => false]);
         $entry->addColumn('words', Types::STRING, ['length' => 160]);
         $entry->addColumn('made_up', Types::BOOLEAN);
+        $entry->addColumn('written', Types::STRING, ['length' => 24]);
         $entry->setPrimaryKey(['id']);
         $entry->addIndex(['tank_id', 'on_day'], 'log_entry_tank_day');
+        $entry->addIndex(['tank_id', 'written'], 'log_entry_tank_written');
         $entry->addForeignKeyConstraint('tank', ['tank_id'], ['id'], ['onDelete' => 'CASCADE'], 'log_entry_tank');
 
         $mark = $schema->createTable('task_mark');

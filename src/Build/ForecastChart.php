@@ -39,9 +39,9 @@ final readonly class ForecastChart
         foreach (Forecast::MEASURES as $n => $measure) {
             $read = array_values(array_filter($log->readings, static fn ($r): bool => $r->measure === $measure && $r->day < $days));
             $show = static fn (float $value): float => $kit->fromBase($measure, $value);
-            $band = static fn (Forecast $f, float $share): array => array_map(static fn (int $day): float => $show($f->at($measure, $day, $share)), range(0, $days - 1));
-            $high = $band($best, 0.9);
-            $most = 1.12 * max(5 * $show($measure->nothingBelow()), max($high), ...array_map(static fn ($r): float => $show($r->value), $read));
+            $band = static fn (Forecast $f, int $which): array => array_map(static fn (array $b): float => $show($b[$which]), $f->bands[$measure->value]);
+            $high = $band($best, 2);
+            $most = 1.12 * max([5 * $show($measure->nothingBelow()), ...$high, ...array_map(static fn ($r): float => $show($r->value), $read)]);
             $foot = self::TOP + $n * (self::STRIP + self::GAP) + self::STRIP;
             $y = static fn (float $value): float => $foot - self::STRIP * min(1.0, max(0.0, $value / $most));
             $area = static function (array $low, array $high) use ($x, $y): string {
@@ -53,16 +53,17 @@ final readonly class ForecastChart
 
                 return Pen::polygon([...$up, ...array_reverse($down)]);
             };
-            $middle = $band($best, 0.5);
+            $middle = $band($best, 1);
             $strips[] = [
                 'name' => $measure->label().', mg/L as '.TestKit::ionText($kit->counts($measure)), 'top' => Decimal::significant($most, 2), 'y' => $foot - self::STRIP, 'height' => self::STRIP, 'class' => 'curve-'.$measure->value,
-                'planned' => null === $ahead->learned ? '' : $area($band($ahead->planned, 0.1), $band($ahead->planned, 0.9)),
-                'learned' => $area($band($best, 0.1), $high),
+                'planned' => null === $ahead->learned ? '' : $area($band($ahead->planned, 0), $band($ahead->planned, 2)),
+                'learned' => $area($band($best, 0), $high),
                 'middle' => Pen::polyline(array_map(static fn (int $day, float $value): array => [$x($day), $y($value)], array_keys($middle), $middle)),
                 'dots' => array_map(static fn ($r): array => ['x' => $x($r->day), 'y' => $y($show($r->value)), 'words' => \sprintf('Day %d: %s', $r->day, $kit->show($measure, $r->value))], $read),
             ];
-            $ahead14 = min($days - 1, $today + 14);
-            $said[] = \sprintf('%s: on day %d most likely %s, in eight of ten tanks %s to %s', ucfirst($measure->label()), $ahead14, $kit->show($measure, $best->at($measure, $ahead14, 0.5)), $kit->show($measure, $best->at($measure, $ahead14, 0.1)), $kit->show($measure, $best->at($measure, $ahead14, 0.9)));
+            $then = min($days - 1, $today + 14);
+            [$low, $likely, $top] = array_map(static fn (float $v): string => $kit->show($measure, $v), $best->band($measure, $then));
+            $said[] = \sprintf('%s: on day %d most likely %s, in eight of ten tanks %s to %s', ucfirst($measure->label()), $then, $likely, $low, $top);
         }
         $weeks = [];
         for ($day = 0; $day < $days; $day += 7) {

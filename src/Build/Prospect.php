@@ -56,6 +56,20 @@ final readonly class Prospect
     public function known(Plan $plan, Log $log, int $today): ?Ahead
     {
         $key = $this->key($plan, $log, $today);
+        $whole = $this->cache->getItem("$key.whole");
+        $ahead = $whole->isHit() ? $whole->get() : $this->gathered($key);
+        if (!$ahead instanceof Ahead) {
+            return null;
+        }
+        if (!$whole->isHit()) {
+            $this->cache->save($whole->set($ahead)->expiresAfter(self::KEPT));
+        }
+
+        return $ahead;
+    }
+
+    private function gathered(string $key): ?Ahead
+    {
         $fit = $this->cache->getItem("$key.fit");
         $pairs = [];
         foreach ($this->cache->getItems(array_map(static fn (int $part): string => "$key.$part", range(1, self::PARTS - 1))) as $item) {

@@ -96,7 +96,7 @@ final readonly class WeeksPage
             $stands = $reading->measure->isNitrogen() && $reading->day < $ahead->planned->days() ? $ahead->planned->stands($reading) : 0;
             if (0 !== $stands) {
                 $surprises[$reading->measure->value] = ['reading' => $reading, 'shown' => $situation->kit->show($reading->measure, $reading->value), 'above' => $stands > 0,
-                    'expected' => self::between($situation->kit->figure($reading->measure, $ahead->planned->at($reading->measure, $reading->day, 0.1)), $situation->kit->figure($reading->measure, $ahead->planned->at($reading->measure, $reading->day, 0.9))),
+                    'expected' => self::between($situation->kit->figure($reading->measure, $ahead->planned->band($reading->measure, $reading->day)[0]), $situation->kit->figure($reading->measure, $ahead->planned->band($reading->measure, $reading->day)[2])),
                     'explained' => 0 === $ahead->best()->stands($reading)];
             }
         }

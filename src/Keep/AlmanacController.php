@@ -6,8 +6,8 @@ namespace Olvek\Keep;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
-use Olvek\Build\Calendar;
 use Olvek\Shelf\Tank;
+use Olvek\Shelf\TankRepository;
 use Olvek\Site\Attachment;
 use Olvek\Site\Today;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -24,9 +24,9 @@ final class AlmanacController extends AbstractController
     /** Days ahead to which something can be put off. */
     private const FARTHEST = 366;
     /** More than these in a part of the page are not read; one tank's can be asked for alone. */
-    private const MOST = 40;
+    private const MOST = 25;
 
-    public function __construct(private readonly Almanac $almanac, private readonly Today $today, private readonly EntityManagerInterface $entities)
+    public function __construct(private readonly Almanac $almanac, private readonly Today $today, private readonly TankRepository $tanks, private readonly EntityManagerInterface $entities)
     {
     }
 
@@ -63,9 +63,9 @@ final class AlmanacController extends AbstractController
 
     /** All of it as one file. */
     #[Route('/almanac.ics', name: 'almanac_file', methods: ['GET'])]
-    public function leave(#[CurrentUser] Keeper $keeper, Calendar $calendar): Response
+    public function leave(#[CurrentUser] Keeper $keeper): Response
     {
-        return new Response($calendar->shelf($this->almanac->feed($keeper), $this->almanac->marks($keeper)), headers: Attachment::headers('text/calendar; charset=utf-8', $keeper->displayName.'.ics', 'almanac.ics'));
+        return new Response($this->almanac->calendarText($keeper), headers: Attachment::headers('text/calendar; charset=utf-8', $keeper->displayName.'.ics', 'almanac.ics'));
     }
 
     /** The calendar's private address is made, renewed or closed. */
@@ -97,28 +97,25 @@ final class AlmanacController extends AbstractController
 
     /** What calendar programs fetch: whoever knows the address, and nobody else. */
     #[Route('/feed/{address}.ics', name: 'almanac_feed', requirements: ['address' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
-    public function feed(string $address, Calendar $calendar): Response
+    public function feed(string $address): Response
     {
         $keeper = $this->entities->getRepository(Keeper::class)->findOneBy(['feed' => $address]) ?? throw $this->createNotFoundException('There is no such calendar.');
 
-        return new Response($calendar->shelf($this->almanac->feed($keeper), $this->almanac->marks($keeper)), headers: ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=900', 'X-Robots-Tag' => 'noindex', 'Referrer-Policy' => 'no-referrer']);
+        return new Response($this->almanac->calendarText($keeper), headers: ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=900', 'X-Robots-Tag' => 'noindex', 'Referrer-Policy' => 'no-referrer']);
     }
 
     private function page(Keeper $keeper, string $notice = '', int $status = Response::HTTP_UNPROCESSABLE_ENTITY, string $which = ''): Response
     {
         $today = $this->today->of($keeper);
-        ['due' => $due, 'unfilled' => $unfilled] = $this->almanac->of($keeper, $which);
-        $late = array_values(array_filter($due, static fn (Due $d): bool => $d->late > 0));
-        $now = array_values(array_filter($due, static fn (Due $d): bool => 0 === $d->late && $d->on <= $today));
-        $coming = array_values(array_filter($due, static fn (Due $d): bool => $d->on > $today));
+        $almanac = $this->almanac->of($keeper, $which, self::MOST);
         $days = [];
-        foreach (\array_slice($coming, 0, self::MOST) as $time) {
+        foreach ($almanac['coming'] as $time) {
             $days[$time->on->format('Y-m-d')][] = $time;
         }
 
         return $this->render('keep/almanac.html.twig', [
-            'late' => \array_slice($late, 0, self::MOST), 'now' => \array_slice($now, 0, self::MOST), 'days' => $days, 'more' => ['late' => max(0, \count($late) - self::MOST), 'now' => max(0, \count($now) - self::MOST), 'coming' => max(0, \count($coming) - self::MOST)],
-            'unfilled' => $unfilled, 'today' => $today, 'notice' => $notice, 'keeper' => $keeper, 'zones' => \DateTimeZone::listIdentifiers(), 'tanks' => $this->almanac->tanks($keeper), 'which' => $which],
+            'late' => $almanac['late'], 'now' => $almanac['now'], 'days' => $days, 'more' => $almanac['more'],
+            'unfilled' => $almanac['unfilled'], 'today' => $today, 'notice' => $notice, 'keeper' => $keeper, 'zones' => \DateTimeZone::listIdentifiers(), 'tanks' => $this->tanks->all($keeper), 'which' => $which],
             new Response(status: '' === $notice ? Response::HTTP_OK : $status));
     }
 

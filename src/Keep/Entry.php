@@ -13,6 +13,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 #[ORM\Table(name: 'log_entry')]
 #[ORM\Index(name: 'log_entry_tank_day', columns: ['tank_id', 'on_day'])]
+#[ORM\Index(name: 'log_entry_tank_written', columns: ['tank_id', 'written'])]
 class Entry
 {
     public const LONGEST_WORDS = 160;
@@ -20,6 +21,10 @@ class Entry
     #[ORM\Id]
     #[ORM\Column(type: UuidType::NAME)]
     public readonly Uuid $id;
+
+    /** When it was written, to the microsecond: of two states of a logbook with as many lines, which is which. */
+    #[ORM\Column(type: 'string', length: 24)]
+    public readonly string $written;
 
     /**
      * @param string      $what   measure, deed or sighting, by its id
@@ -48,5 +53,6 @@ class Entry
         public readonly bool $madeUp = false,
     ) {
         $this->id = Uuid::v7();
+        $this->written = \sprintf('%.6F', microtime(true));
     }
 }

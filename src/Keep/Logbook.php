@@ -17,21 +17,14 @@ use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Core\Water\Measure;
 use Olvek\Shelf\Tank;
 use Olvek\Site\Today;
-use Psr\Cache\CacheItemPoolInterface;
 
 /** What is written down of tanks: the one place where lines are added and taken back. */
 final readonly class Logbook
 {
     public const ALGAE = 'algae';
 
-    public function __construct(private EntityManagerInterface $entities, private Today $today, private CacheItemPoolInterface $cache)
+    public function __construct(private EntityManagerInterface $entities, private Today $today)
     {
-    }
-
-    /** Where it is kept what a tank's start asks for; forgotten whenever something is written down. */
-    public static function startKey(Tank $tank): string
-    {
-        return 'start.'.$tank->id()->toBase58();
     }
 
     /**
@@ -72,7 +65,7 @@ final readonly class Logbook
             $measure = Measure::from($id);
             $this->entities->persist(new Entry($tank, $on, EntryKind::Reading, $id, $value, null, self::line($measure, $value, $kit, $units)));
         }
-        $this->flush($tank);
+        $this->entities->flush();
 
         return [];
     }
@@ -91,7 +84,7 @@ final readonly class Logbook
             return Today::REFUSED;
         }
         $this->write($tank, $on, $kind, $amount, $of, $words);
-        $this->flush($tank);
+        $this->entities->flush();
 
         return null;
     }
@@ -113,7 +106,7 @@ final readonly class Logbook
             return Today::REFUSED;
         }
         $this->entities->persist(new Entry($tank, $on, EntryKind::Sighting, self::ALGAE, $show ? 1.0 : 0.0, null, $show ? 'Algae show' : 'No algae to be seen'));
-        $this->flush($tank);
+        $this->entities->flush();
 
         return null;
     }
@@ -129,7 +122,7 @@ final readonly class Logbook
             $this->entities->remove($mark);
         }
         $this->entities->remove($entry);
-        $this->flush($entry->tank);
+        $this->entities->flush();
     }
 
     /** @return list<Entry> newest first */
@@ -161,12 +154,6 @@ final readonly class Logbook
         }
 
         return new Log($readings, $deeds, $algae);
-    }
-
-    private function flush(Tank $tank): void
-    {
-        $this->entities->flush();
-        $this->cache->deleteItem(self::startKey($tank));
     }
 
     /** The unit in which a measure is typed. */

@@ -38,6 +38,17 @@ final class TankRepository extends ServiceEntityRepository
             ->setParameter('keeper', $keeper->id(), 'uuid')->setMaxResults($most)->setFirstResult($from)->getResult();
     }
 
+    /** @return array<string, Tank> all of a keeper's tanks by id, oldest first */
+    public function all(Keeper $keeper): array
+    {
+        $tanks = [];
+        foreach ($this->findBy(['keeper' => $keeper->id()], ['createdAt' => 'ASC', 'id' => 'ASC']) as $tank) {
+            $tanks[$tank->id()->toRfc4122()] = $tank;
+        }
+
+        return $tanks;
+    }
+
     /** The revision that stands. */
     public function head(Tank $tank): Revision
     {

@@ -23,12 +23,27 @@ final readonly class Forecast
     /** What is kept of each tank. */
     public const MEASURES = [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate];
 
+    /** Shares (0–1) of tanks that make a band: one, five and nine of ten. */
+    public const SHARES = [0.1, 0.5, 0.9];
+
+    /** @var array<string, list<array{float, float, float}>> mg N/L by measure and day, below which one, five and nine of ten tanks lie */
+    public array $bands;
+
     /**
      * @param non-empty-list<Member> $members
      * @param non-empty-list<float>  $weights of the members, together 1
      */
     private function __construct(public array $members, private array $weights)
     {
+        $bands = [];
+        foreach (self::MEASURES as $measure) {
+            for ($day = 0; $day < $this->days(); ++$day) {
+                /** @var array{float, float, float} $band */
+                $band = $this->quantiles(array_map(static fn (Member $m): float => $m->columns[$measure->value][$day], $members), self::SHARES);
+                $bands[$measure->value][] = $band;
+            }
+        }
+        $this->bands = $bands;
     }
 
     /** One of the tanks; the same for the same plan, log, fit and number. */
@@ -74,12 +89,16 @@ final readonly class Forecast
         return \count($this->members[0]->columns[Measure::Ammonia->value]);
     }
 
-    /** The value that a share (0–1) of tanks lies below on a day, mg N/L. */
-    public function at(Measure $measure, int $day, float $share): float
+    /**
+     * Within which eight of ten tanks lie on a day, and the middle one, mg N/L.
+     *
+     * @return array{float, float, float} low, middle, high
+     *
+     * @throws \OutOfBoundsException for a measure that is not forecast
+     */
+    public function band(Measure $measure, int $day): array
     {
-        $day = max(0, min($this->days() - 1, $day));
-
-        return $this->quantile(array_map(static fn (Member $m): float => $m->columns[$measure->value][$day], $this->members), $share);
+        return ($this->bands[$measure->value] ?? throw new \OutOfBoundsException("$measure->value is not forecast"))[max(0, min($this->days() - 1, $day))];
     }
 
     /**
@@ -90,14 +109,10 @@ final readonly class Forecast
      */
     public function quiet(int $from, int $for = 2): array
     {
-        $days = array_map(static fn (Member $m): float => self::firstQuiet($m, $from, $for), $this->members);
-        $day = function (float $share) use ($days): ?int {
-            $at = $this->quantile($days, $share);
+        $days = $this->quantiles(array_map(static fn (Member $m): float => self::firstQuiet($m, $from, $for), $this->members), self::SHARES);
+        [$early, $likely, $late] = array_map(static fn (float $day): ?int => is_infinite($day) ? null : (int) ceil($day), $days);
 
-            return is_infinite($at) ? null : (int) ceil($at);
-        };
-
-        return ['early' => $day(0.1), 'likely' => $day(0.5), 'late' => $day(0.9)];
+        return ['early' => $early, 'likely' => $likely, 'late' => $late];
     }
 
     /**
@@ -106,8 +121,7 @@ final readonly class Forecast
     public function stands(Reading $reading): int
     {
         $least = $reading->measure->nothingBelow();
-        $low = $this->at($reading->measure, $reading->day, 0.1);
-        $high = $this->at($reading->measure, $reading->day, 0.9);
+        [$low, , $high] = $this->band($reading->measure, $reading->day);
         $off = exp(Misfit::NOISE);
 
         return match (true) {
@@ -133,21 +147,28 @@ final readonly class Forecast
         return \INF;
     }
 
-    /** @param non-empty-list<float> $values of the members */
-    private function quantile(array $values, float $share): float
+    /**
+     * The values that shares of the tanks lie below.
+     *
+     * @param non-empty-list<float> $values of the members
+     * @param list<float>           $shares 0–1, rising
+     *
+     * @return list<float>
+     */
+    private function quantiles(array $values, array $shares): array
     {
         asort($values);
         $sum = 0.0;
-        $last = 0.0;
+        $found = [];
         foreach ($values as $n => $value) {
             $sum += $this->weights[$n];
-            $last = $value;
-            if ($sum >= $share) {
-                return $value;
+            while (\count($found) < \count($shares) && $sum >= $shares[\count($found)]) {
+                $found[] = $value;
             }
         }
 
-        return $last;
+        // Sums of weights may miss 1 by a rounding.
+        return array_pad($found, \count($shares), end($values));
     }
 
     /**
