@@ -12,6 +12,7 @@ use Olvek\Core\Build\Start\FirstWeeks;
 use Olvek\Core\Build\Start\Situation;
 use Olvek\Core\Fit\Fit;
 use Olvek\Core\Fit\Tuned;
+use Olvek\Core\Log\Log;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Water\Measure;
@@ -73,7 +74,8 @@ final readonly class WeeksPage
             'ions' => array_map(static fn (Measure $m): array => ['id' => $m->value, 'label' => $m->label(), 'counts' => $keeper->kit()->counts($m), 'choices' => array_map(static fn (string $ion): array => ['id' => $ion, 'text' => TestKit::ionText($ion)], TestKit::choices($m))], [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate]),
         ];
         if (null === $situation) {
-            return $common;
+            // What will be asked, once days are counted.
+            return [...$common, 'weeks' => FirstWeeks::of(new Situation($common['plan'], new Log(), 0, $keeper->kit(), $keeper->units()))];
         }
         $light = LightPlan::of($situation->plan, $situation->log);
 

@@ -30,7 +30,7 @@ final readonly class Almanac
     public const AHEAD = 21;
     /** Days for which something that was not done is still asked about; what comes again sooner is asked about only once. */
     private const LATE = 14;
-    /** Days of a start on which its own gates, not the plan's calendar, say what to test and who may come. */
+    /** Days in which the start's gates, not the plan's calendar, say what to test and who may come, even where nothing has been tested. */
     private const STARTING = 120;
 
     public function __construct(private EntityManagerInterface $entities, private TankRepository $tanks, private Tasks $tasks, private WeeksPage $weeks, private Logbook $logbook, private Calendar $writer, private Today $today, private CacheItemPoolInterface $cache, #[Autowire('%olvek.build%')] private string $build)
@@ -94,12 +94,14 @@ final readonly class Almanac
             if (!isset($filled[$id])) {
                 continue;
             }
-            $starting = Today::between($filled[$id], $today) <= self::STARTING;
-            foreach ($this->calendar($revision, $keeper, $starting) as $task) {
+            $situation = $this->weeks->situation($revision->tank, $keeper);
+            // Whoever tests is asked for the next test by the last one; whoever has never done so, by the calendar.
+            $own = null !== $situation && ($situation->today <= self::STARTING || null !== $situation->lastTest());
+            foreach ($this->calendar($revision, $keeper, $own) as $task) {
                 array_push($due, ...self::times($revision->tank, $task, $filled[$id], $today, $marks[$id] ?? []));
             }
-            if ($starting) {
-                array_push($due, ...$this->start($revision->tank, $keeper, $filled[$id], $today));
+            if ($own) {
+                array_push($due, ...$this->start($revision->tank, FirstWeeks::of($situation), $filled[$id], $today));
             }
         }
         usort($due, static fn (Due $a, Due $b): int => [$a->on, $a->tank->name(), $a->task] <=> [$b->on, $b->tank->name(), $b->task]);
@@ -266,13 +268,8 @@ final readonly class Almanac
     }
 
     /** @return list<Due> what the gates of a start ask for */
-    private function start(Tank $tank, Keeper $keeper, \DateTimeImmutable $filled, \DateTimeImmutable $today): array
+    private function start(Tank $tank, FirstWeeks $weeks, \DateTimeImmutable $filled, \DateTimeImmutable $today): array
     {
-        $situation = $this->weeks->situation($tank, $keeper);
-        if (null === $situation) {
-            return [];
-        }
-        $weeks = FirstWeeks::of($situation);
         $on = $filled->modify("+$weeks->nextTest days");
         $due = Today::between($today, $on) > self::AHEAD ? [] : [new Due($tank, 'weeks-test', 'Test '.implode(', ', array_map(static fn ($m): string => $m->label(), $weeks->measures)), $on, $on, max(0, Today::between($on, $today)), false, 'weeks')];
         foreach ($weeks->gates as $gate) {
