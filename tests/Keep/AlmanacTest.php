@@ -12,6 +12,7 @@ use PHPUnit\Framework\Attributes\TestWith;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Reader;
+use Symfony\Component\BrowserKit\Cookie;
 
 /** What is due over all tanks: done, put off, left out; and the calendar that leaves from it. */
 final class AlmanacTest extends BenchTestCase
@@ -207,6 +208,14 @@ final class AlmanacTest extends BenchTestCase
         self::assertStringContainsString((new \DateTimeImmutable('+14 hours', new \DateTimeZone('UTC')))->format('j F Y'), $this->text('.almanac'));
         $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token('almanac'), 'zone' => 'Moon/Tycho']);
         self::assertResponseStatusCodeSame(422);
+    }
+
+    /** The cookie by which browser tests move the clock means nothing to anybody else. */
+    public function testNobodyMovesTheClock(): void
+    {
+        $this->browser->getCookieJar()->set(new Cookie('olvek-days-ahead', '40'));
+        $this->open();
+        self::assertStringContainsString((new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->format('j F Y'), $this->text('.almanac'));
     }
 
     public function testNothingIsMarkedWithoutTheToken(): void

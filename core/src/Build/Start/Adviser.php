@@ -36,6 +36,9 @@ final readonly class Adviser
     public static function on(Situation $situation): array
     {
         $advice = array_values(array_filter([self::old($situation), ...self::stocked($situation), ...self::bare($situation), self::nitrate($situation), self::algae($situation)]));
+        if (0.0 === $situation->fed() && $situation->isFitNow() && $situation->plan->feed->grams > 0) {
+            $advice[] = new Advice(State::Good, 'Ammonia and nitrite read 0 again: feeding may go on, little at first.', [], [new Offer(DeedKind::Feed, $situation->plan->feed->grams, 'Fed again')]);
+        }
         if ([] === $advice && null !== $situation->lastTest()) {
             $advice[] = new Advice(State::Good, 'Ammonia and nitrite read 0: nothing to do but look.');
         }
@@ -85,8 +88,17 @@ final readonly class Adviser
         $change = WaterChange::of($from, $to, 0.0, $situation->plan->netWater());
         $share = null === $change ? WaterChange::MOST_AT_ONCE : min(WaterChange::MOST_AT_ONCE, max(0.25, $change->each));
         $litres = $situation->units->show(Dimension::Volume, $share * $situation->plan->netWater());
-        $do = [\sprintf('Change %s, %s %% of the water, treated and as warm as the tank%s.', $litres, Decimal::trimmed(100 * $share, 0), null !== $change && $change->times > 1 ? \sprintf('; again tomorrow: it takes %d such changes', $change->times) : ''), 'Feed nothing until both read 0.', 'Add no animals. Test again tomorrow.'];
-        $offers = [new Offer(DeedKind::Change, round($share, 2), "Changed $litres"), new Offer(DeedKind::Feed, 0.0, 'Feeding stopped')];
+        // What was done since the test was read need not be asked for again.
+        $tested = $situation->lastTest() ?? 0;
+        $changed = $situation->didSince(DeedKind::Change, $tested);
+        $stopped = 0.0 === $situation->fed();
+        $do = [
+            $changed ? 'Water has been changed since: the next test tells whether it was enough.'
+                : \sprintf('Change %s, %s %% of the water, treated and as warm as the tank%s.', $litres, Decimal::trimmed(100 * $share, 0), null !== $change && $change->times > 1 ? \sprintf('; again tomorrow: it takes %d such changes', $change->times) : ''),
+            $stopped ? 'Go on feeding nothing until both read 0.' : 'Feed nothing until both read 0.',
+            'Add no animals. Test again tomorrow.',
+        ];
+        $offers = [...($changed ? [] : [new Offer(DeedKind::Change, round($share, 2), "Changed $litres")]), ...($stopped ? [] : [new Offer(DeedKind::Feed, 0.0, 'Feeding stopped')])];
 
         return self::withMelt($situation, new Advice($state, $means, $do, $offers));
     }
@@ -124,7 +136,7 @@ final readonly class Adviser
         }
         $names = implode(', ', array_unique(array_map(static fn ($c): string => $c->kind->common, $melting)));
 
-        return new Advice($advice->state, $advice->means, [...$advice->do, "Leaves of $names may be dissolving: take out what is slimy, leave roots and crowns."], [...$advice->offers, new Offer(DeedKind::MeltOut, self::MELT_OUT, 'Melt taken out')]);
+        return new Advice($advice->state, $advice->means, [...$advice->do, "Leaves of $names may be dissolving: take out what is slimy, leave roots and crowns."], $situation->didSince(DeedKind::MeltOut, $situation->lastTest() ?? 0) ? $advice->offers : [...$advice->offers, new Offer(DeedKind::MeltOut, self::MELT_OUT, 'Melt taken out')]);
     }
 
     private static function nitrate(Situation $situation): ?Advice

@@ -104,6 +104,20 @@ final readonly class Situation
         return $this->log->latest($measure, $this->today);
     }
 
+    /** Whether something was done from a day on. */
+    public function didSince(DeedKind $kind, int $from): bool
+    {
+        return [] !== array_filter($this->log->of($kind), fn (Deed $d): bool => $d->day >= $from && $d->day <= $this->today);
+    }
+
+    /** g a day that are fed by what was last written down of it; null where nothing was. */
+    public function fed(): ?float
+    {
+        $fed = array_filter($this->log->of(DeedKind::Feed), fn (Deed $d): bool => $d->day <= $this->today);
+
+        return [] === $fed ? null : end($fed)->amount;
+    }
+
     public function firstDeed(DeedKind $kind, ?string $of = null): ?int
     {
         foreach ($this->log->of($kind, $of) as $deed) {
@@ -126,7 +140,7 @@ final readonly class Situation
     {
         $last = $this->lastTest();
         if (null === $last) {
-            return 'Nothing has been tested yet.';
+            return null === $this->latest(Measure::Ammonia) && null === $this->latest(Measure::Nitrite) ? 'Nothing has been tested yet.' : 'Only one of the two has been tested: both count.';
         }
         $shown = [];
         foreach ([Measure::Ammonia, Measure::Nitrite] as $measure) {

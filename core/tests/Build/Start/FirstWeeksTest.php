@@ -197,6 +197,27 @@ final class FirstWeeksTest extends TestCase
         self::assertStringContainsString('it takes 2 such changes', self::advice($weeks));
     }
 
+    public function testWhatWasDoneIsNotAskedForAgainAndFeedingGoesOn(): void
+    {
+        $deeds = [new Deed(0, DeedKind::Seed, 1.0), new Deed(2, DeedKind::Stock, 10, 'a1'), new Deed(5, DeedKind::Change, 0.42), new Deed(5, DeedKind::Feed, 0.0)];
+        $bad = [[1, 0.0, 0.0], [2, 0.0, 0.0], [5, 0.3, 0.0]];
+        $weeks = self::weeks('borrowed', 5, $bad, $deeds);
+        self::assertStringContainsString('has been changed since', self::advice($weeks));
+        self::assertSame(['Melt taken out'], array_merge(...array_map(static fn (Advice $a): array => array_map(static fn (Offer $o): string => $o->button, $a->offers), $weeks->advice)), 'crypts melt; that is all that is left to do');
+        $worse = self::weeks('borrowed', 6, [...$bad, [6, 0.3, 0.0]], $deeds);
+        self::assertStringContainsString('Change ', self::advice($worse), 'a new reading asks anew');
+        $well = self::weeks('borrowed', 7, [...$bad, [7, 0.0, 0.0]], $deeds);
+        self::assertStringContainsString('feeding may go on', self::advice($well));
+        self::assertSame(0.05, $well->advice[0]->offers[0]->amount);
+    }
+
+    public function testOneOfTwoTestsIsNotEnough(): void
+    {
+        $weeks = FirstWeeks::of(new Situation(self::plan('waiting'), new Log([new Reading(20, Measure::Ammonia, 0.0)]), 21, TestKit::of()));
+        self::assertStringContainsString('Only one of the two', self::gate($weeks, 'fit')->words);
+        self::assertTrue($weeks->isTestDue());
+    }
+
     public function testAlgaeTakeTheLampBackAStep(): void
     {
         $plan = Sample::edit(self::plan('waiting'), ['light.startShare' => '60', 'light.stepShare' => '10']);
