@@ -11,7 +11,7 @@ final readonly class BorrowedBed implements Protocol
 {
     public function lay(Course $course, Situation $situation, Stocking $stocking): void
     {
-        $course->gate('seed', 'Sponge or gravel in', 'from a healthy, running tank; wet all the way', 0,
+        $course->gate('seed', 'Sponge or gravel in', 'a sponge or gravel from a healthy, running tank, wet all the way', 0,
             static fn (int $from): ?int => $situation->firstDeed(DeedKind::Seed),
             static fn (int $from): array => [true, 'Carry it under water: bacteria that dry or stand without air for hours are lost. Sickness travels with it too.', new Offer(DeedKind::Seed, 1.0, 'Laid in')], true);
         $course->gate('fit', 'Two quiet tests', 'ammonia and nitrite at 0, twice, a day or more apart', 1,
