@@ -57,7 +57,7 @@ if (process.argv[3] === 'crowded') {
     await ask('/');
     await ask('/almanac');
     for (const name of ['shelf', 'first weeks', 'almanac', 'its calendar']) {
-        console.log(`page  ${name.padEnd(14)} ${await time(20, () => ask(pages[name]))}   ${((await ask(pages[name])).body.length / 1024).toFixed(0)} KB`);
+        console.log(`page  ${name.padEnd(14)} ${await time(20, () => ask(pages[name]))}   ${((await weigh((await ask(pages[name])).text)) / 1024).toFixed(0)} KB compressed, all it links included`);
     }
     process.exit(0);
 }

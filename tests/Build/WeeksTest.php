@@ -85,6 +85,7 @@ final class WeeksTest extends BenchTestCase
         self::assertSelectorExists('#gate-seed.gate-passed');
         self::assertSelectorExists('#gate-fit.gate-passed');
         self::assertSelectorExists('#gate-group-a1.gate-ready');
+        self::assertStringContainsString('open', $this->text('.weeks-next'));
         $this->post('deed', ['kind' => 'stock', 'amount' => '4', 'of' => 'a1']);
         $this->browser->followRedirect();
         self::assertStringContainsString('passed, day 2', $this->text('#gate-group-a1'));
