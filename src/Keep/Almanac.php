@@ -70,8 +70,8 @@ final readonly class Almanac
     }
 
     /**
-     * All that is due, as bare values. Kept for a day, until a plan, a logbook or a mark changes: two hundred tanks are not gone through
-     * anew at every visit.
+     * All that is due, as bare values in the order of days. What a tank asks for is kept until its plan, its logbook, its marks or the day
+     * change: two hundred tanks are not gone through anew at every visit.
      *
      * @param array<string, \DateTimeImmutable> $filled day of filling by tank
      * @param array<string, Tank>               $tanks  by id
@@ -81,49 +81,54 @@ final readonly class Almanac
     private function rows(Keeper $keeper, \DateTimeImmutable $today, array $filled, array $tanks): array
     {
         $marks = $this->marks($keeper);
-        $stamp = $this->stamp($keeper, $today, $filled, $tanks, $marks);
+        $lines = $this->lines($keeper);
         $item = $this->cache->getItem('almanac.'.$keeper->id()->toBase58());
-        $known = $item->get();
-        if (\is_array($known) && $known['stamp'] === $stamp) {
-            /** @var list<array{string, string, string, string, string, bool, string, int}> */
-            return $known['rows'];
+        /** @var array<string, array{stamp: string, rows: list<array{string, string, string, string, string, bool, string, int}>}> $known */
+        $known = \is_array($item->get()) ? $item->get() : [];
+        $kept = $rows = [];
+        foreach (array_intersect_key($tanks, $filled) as $id => $tank) {
+            $stamp = $this->stamp($keeper, $today, $filled[$id], $tank, $lines[$id] ?? [0, ''], $marks[$id] ?? []);
+            $kept[$id] = ($known[$id]['stamp'] ?? '') === $stamp ? $known[$id] : ['stamp' => $stamp, 'rows' => $this->asked($tank, $keeper, $filled[$id], $today, $marks[$id] ?? [])];
+            array_push($rows, ...$kept[$id]['rows']);
         }
-        $due = [];
-        foreach ($this->tanks->shelf($keeper) as $revision) {
-            $id = $revision->tank->id()->toRfc4122();
-            if (!isset($filled[$id])) {
-                continue;
-            }
-            $situation = $this->weeks->situation($revision->tank, $keeper);
-            // Whoever tests is asked for the next test by the last one; whoever has never done so, by the calendar.
-            $own = null !== $situation && ($situation->today <= self::STARTING || null !== $situation->lastTest());
-            foreach ($this->calendar($revision, $keeper, $own) as $task) {
-                array_push($due, ...self::times($revision->tank, $task, $filled[$id], $today, $marks[$id] ?? []));
-            }
-            if ($own) {
-                array_push($due, ...$this->start($revision->tank, FirstWeeks::of($situation), $filled[$id], $today));
-            }
+        if ($kept !== $known) {
+            $this->cache->save($item->set($kept)->expiresAfter(86400));
         }
-        usort($due, static fn (Due $a, Due $b): int => [$a->on, $a->tank->name(), $a->task] <=> [$b->on, $b->tank->name(), $b->task]);
-        $rows = array_map(static fn (Due $d): array => [$d->tank->id()->toRfc4122(), $d->task, $d->words, $d->due->format('Y-m-d'), $d->on->format('Y-m-d'), $d->moved, $d->way, $d->every], $due);
-        $this->cache->save($item->set(['stamp' => $stamp, 'rows' => $rows])->expiresAfter(86400));
+        usort($rows, static fn (array $a, array $b): int => [$a[4], $tanks[$a[0]]->name(), $a[1]] <=> [$b[4], $tanks[$b[0]]->name(), $b[1]]);
 
         return $rows;
     }
 
     /**
-     * Changes whenever anything changes of which the almanac speaks.
+     * What one tank asks for.
      *
-     * @param array<string, \DateTimeImmutable>      $filled
-     * @param array<string, Tank>                    $tanks
-     * @param array<string, array<string, TaskMark>> $marks
+     * @param array<string, TaskMark> $marks
+     *
+     * @return list<array{string, string, string, string, string, bool, string, int}>
      */
-    private function stamp(Keeper $keeper, \DateTimeImmutable $today, array $filled, array $tanks, array $marks): string
+    private function asked(Tank $tank, Keeper $keeper, \DateTimeImmutable $filled, \DateTimeImmutable $today, array $marks): array
     {
-        return hash('xxh128', serialize([
-            $this->build, $today, $filled, $keeper->units(), $keeper->kit()->code(), array_map(static fn (Tank $t): array => [$t->head(), $t->name()], $tanks), $this->lines($keeper),
-            array_map(static fn (array $own): array => array_map(static fn (TaskMark $m): array => [$m->moved, $m->settled], $own), $marks),
-        ]));
+        $situation = $this->weeks->situation($tank, $keeper);
+        // Whoever tests is asked for the next test by the last one; whoever has never done so, by the calendar.
+        $own = null !== $situation && ($situation->today <= self::STARTING || null !== $situation->lastTest());
+        $due = $own ? $this->start($tank, FirstWeeks::of($situation), $filled, $today) : [];
+        foreach ($this->calendar($this->tanks->head($tank), $keeper, $own) as $task) {
+            array_push($due, ...self::times($tank, $task, $filled, $today, $marks));
+        }
+
+        return array_map(static fn (Due $d): array => [$d->tank->id()->toRfc4122(), $d->task, $d->words, $d->due->format('Y-m-d'), $d->on->format('Y-m-d'), $d->moved, $d->way, $d->every], $due);
+    }
+
+    /**
+     * Changes whenever anything changes of which the almanac speaks for a tank.
+     *
+     * @param array{int, string}      $lines
+     * @param array<string, TaskMark> $marks
+     */
+    private function stamp(Keeper $keeper, \DateTimeImmutable $today, \DateTimeImmutable $filled, Tank $tank, array $lines, array $marks): string
+    {
+        return hash('xxh128', implode("\n", [$this->build, $today->format('Y-m-d'), $filled->format('Y-m-d'), $keeper->units()->value, $keeper->kit()->code(), $tank->head(), $tank->name(), ...$lines,
+            ...array_map(static fn (string $key, TaskMark $m): string => "$key {$m->moved?->format('Y-m-d')} ".($m->settled ? 'settled' : ''), array_keys($marks), $marks)]));
     }
 
     /**
@@ -165,7 +170,12 @@ final readonly class Almanac
     public function calendarText(Keeper $keeper): string
     {
         $marks = $this->marks($keeper);
-        $stamp = $this->stamp($keeper, $this->today->of($keeper), $this->filled($keeper), $this->tanks->all($keeper), $marks);
+        $filled = $this->filled($keeper);
+        $lines = $this->lines($keeper);
+        $stamp = '';
+        foreach (array_intersect_key($this->tanks->all($keeper), $filled) as $id => $tank) {
+            $stamp = hash('xxh128', $stamp.$this->stamp($keeper, $this->today->of($keeper), $filled[$id], $tank, $lines[$id] ?? [0, ''], $marks[$id] ?? []));
+        }
         $item = $this->cache->getItem('almanac.ics.'.$keeper->id()->toBase58());
         $known = $item->get();
         if (!\is_array($known) || $known['stamp'] !== $stamp) {
