@@ -85,16 +85,25 @@ final readonly class Almanac
         $item = $this->cache->getItem('almanac.'.$keeper->id()->toBase58());
         /** @var array<string, array{stamp: string, rows: list<array{string, string, string, string, string, bool, string, int}>}> $known */
         $known = \is_array($item->get()) ? $item->get() : [];
-        $kept = $rows = [];
+        $kept = $rows = $order = [];
+        $changed = \count($known) !== \count(array_intersect_key($tanks, $filled));
         foreach (array_intersect_key($tanks, $filled) as $id => $tank) {
             $stamp = $this->stamp($keeper, $today, $filled[$id], $tank, $lines[$id] ?? [0, ''], $marks[$id] ?? []);
-            $kept[$id] = ($known[$id]['stamp'] ?? '') === $stamp ? $known[$id] : ['stamp' => $stamp, 'rows' => $this->asked($tank, $keeper, $filled[$id], $today, $marks[$id] ?? [])];
-            array_push($rows, ...$kept[$id]['rows']);
+            if (($known[$id]['stamp'] ?? '') !== $stamp) {
+                $known[$id] = ['stamp' => $stamp, 'rows' => $this->asked($tank, $keeper, $filled[$id], $today, $marks[$id] ?? [])];
+                $changed = true;
+            }
+            $kept[$id] = $known[$id];
+            $name = $tank->name();
+            foreach ($known[$id]['rows'] as $row) {
+                $rows[] = $row;
+                $order[] = "$row[4] $name $row[1]";
+            }
         }
-        if ($kept !== $known) {
+        if ($changed) {
             $this->cache->save($item->set($kept)->expiresAfter(86400));
         }
-        usort($rows, static fn (array $a, array $b): int => [$a[4], $tanks[$a[0]]->name(), $a[1]] <=> [$b[4], $tanks[$b[0]]->name(), $b[1]]);
+        array_multisort($order, \SORT_STRING, $rows);
 
         return $rows;
     }
