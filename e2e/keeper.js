@@ -43,8 +43,12 @@ export async function startTank(page, name) {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
 }
 
+/** The Bench's scripts have come: what is changed now is sent at once, and a question is answered in its place. */
+const ready = (page) => expect(page.locator('html[data-bench="ready"]')).toBeAttached();
+
 /** Opens a stage; the page's own script may be opening one at the same moment, so a click that closed it is made good. */
 export async function openStage(page, id) {
+    await ready(page);
     const stage = page.locator(`#${id}`);
     await expect(async () => {
         if (!(await stage.evaluate((details) => details.open))) {
@@ -53,9 +57,6 @@ export async function openStage(page, id) {
         await expect(stage.locator('.stage-body')).toBeVisible({ timeout: 500 });
     }).toPass();
 }
-
-/** The Bench's scripts have come: what is changed now is sent at once. */
-const ready = (page) => expect(page.locator('html[data-bench="ready"]')).toBeAttached();
 
 /** Types into a field and leaves it; waits until the answer is in. */
 export async function change(page, id, text) {

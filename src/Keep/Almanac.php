@@ -38,24 +38,21 @@ final readonly class Almanac
     }
 
     /**
-     * @param string   $which id of a tank; '' for all
-     * @param int|null $most  of each part that is wanted; null for all
+     * @param list<string>|null $only ids of the tanks that are wanted; null for all
+     * @param int|null          $most of each part that is wanted; null for all
      *
      * @return array{late: list<Due>, now: list<Due>, coming: list<Due>, more: array{late: int, now: int, coming: int}, unfilled: list<Tank>} by day; how many more there are of each part
      */
-    public function of(Keeper $keeper, string $which = '', ?int $most = null): array
+    public function of(Keeper $keeper, ?array $only = null, ?int $most = null): array
     {
         $today = $this->today->of($keeper);
         $date = $today->format('Y-m-d');
         $filled = $this->filled($keeper);
         $all = $this->tanks->all($keeper);
-        $tanks = '' === $which ? $all : array_intersect_key($all, [$which => true]);
+        $tanks = null === $only ? $all : array_intersect_key($all, array_flip($only));
         $parts = ['late' => [], 'now' => [], 'coming' => []];
         $more = ['late' => 0, 'now' => 0, 'coming' => 0];
-        foreach ($this->rows($keeper, $today, $filled, $all) as $row) {
-            if (!isset($tanks[$row[0]])) {
-                continue;
-            }
+        foreach ($this->rows($keeper, $today, $filled, $tanks) as $row) {
             $part = $row[4] < $date ? 'late' : ($row[4] === $date ? 'now' : 'coming');
             if (null !== $most && \count($parts[$part]) >= $most) {
                 ++$more[$part];
@@ -85,15 +82,14 @@ final readonly class Almanac
         $item = $this->cache->getItem('almanac.'.$keeper->id()->toBase58());
         /** @var array<string, array{stamp: string, rows: list<array{string, string, string, string, string, bool, string, int}>}> $known */
         $known = \is_array($item->get()) ? $item->get() : [];
-        $kept = $rows = $order = [];
-        $changed = \count($known) !== \count(array_intersect_key($tanks, $filled));
+        $rows = $order = [];
+        $changed = false;
         foreach (array_intersect_key($tanks, $filled) as $id => $tank) {
             $stamp = $this->stamp($keeper, $today, $filled[$id], $tank, $lines[$id] ?? [0, ''], $marks[$id] ?? []);
             if (($known[$id]['stamp'] ?? '') !== $stamp) {
                 $known[$id] = ['stamp' => $stamp, 'rows' => $this->asked($tank, $keeper, $filled[$id], $today, $marks[$id] ?? [])];
                 $changed = true;
             }
-            $kept[$id] = $known[$id];
             $name = $tank->name();
             foreach ($known[$id]['rows'] as $row) {
                 $rows[] = $row;
@@ -101,7 +97,7 @@ final readonly class Almanac
             }
         }
         if ($changed) {
-            $this->cache->save($item->set($kept)->expiresAfter(86400));
+            $this->cache->save($item->set($known)->expiresAfter(86400));
         }
         array_multisort($order, \SORT_STRING, $rows);
 
@@ -198,7 +194,7 @@ final readonly class Almanac
     /** The open time of a task that falls on a day; null where the tank does not ask for it then. */
     public function find(Tank $tank, Keeper $keeper, string $task, string $due): ?Due
     {
-        ['late' => $late, 'now' => $now, 'coming' => $coming] = $this->of($keeper, $tank->id()->toRfc4122());
+        ['late' => $late, 'now' => $now, 'coming' => $coming] = $this->of($keeper, [$tank->id()->toRfc4122()]);
         foreach ([...$late, ...$now, ...$coming] as $time) {
             if ($time->task === $task && $time->due->format('Y-m-d') === $due) {
                 return $time;

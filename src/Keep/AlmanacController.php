@@ -107,7 +107,7 @@ final class AlmanacController extends AbstractController
     private function page(Keeper $keeper, string $notice = '', int $status = Response::HTTP_UNPROCESSABLE_ENTITY, string $which = ''): Response
     {
         $today = $this->today->of($keeper);
-        $almanac = $this->almanac->of($keeper, $which, self::MOST);
+        $almanac = $this->almanac->of($keeper, '' === $which ? null : [$which], self::MOST);
         $days = [];
         foreach ($almanac['coming'] as $time) {
             $days[$time->on->format('Y-m-d')][] = $time;

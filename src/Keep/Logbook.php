@@ -132,6 +132,34 @@ final readonly class Logbook
     }
 
     /**
+     * The newest readings of tanks: those of the last day on which anything was read.
+     *
+     * @param list<Tank> $tanks
+     *
+     * @return array<string, list<Entry>> by tank
+     */
+    public function lastRead(array $tanks): array
+    {
+        $read = [];
+        if ([] === $tanks) {
+            return [];
+        }
+        // Each tank a parameter of its own: how an id is bound differs from database to database.
+        $named = implode(', ', array_map(static fn (int $n): string => ":tank$n", array_keys($tanks)));
+        $query = $this->entities->createQuery("SELECT e FROM Olvek\\Keep\\Entry e WHERE e.tank IN ($named) AND e.kind = :kind AND e.on = (SELECT MAX(l.on) FROM Olvek\\Keep\\Entry l WHERE l.tank = e.tank AND l.kind = :kind) ORDER BY e.id")->setParameter('kind', EntryKind::Reading->value);
+        foreach ($tanks as $n => $tank) {
+            $query->setParameter("tank$n", $tank->id(), 'uuid');
+        }
+        /** @var list<Entry> $entries */
+        $entries = $query->getResult();
+        foreach ($entries as $entry) {
+            $read[$entry->tank->id()->toRfc4122()][] = $entry;
+        }
+
+        return $read;
+    }
+
+    /**
      * What the core makes sense of, by days after filling; what was written before is left out.
      *
      * @param int $upTo last day that counts

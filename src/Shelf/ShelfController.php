@@ -13,6 +13,9 @@ use Olvek\Core\Plan\Field;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
+use Olvek\Keep\Almanac;
+use Olvek\Keep\Due;
+use Olvek\Keep\Logbook;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -33,7 +36,7 @@ final class ShelfController extends AbstractController
     }
 
     #[Route('/', name: 'shelf', methods: ['GET'])]
-    public function shelf(Request $request, #[CurrentUser] Keeper $keeper, TankRepository $tanks, Summaries $summaries): Response
+    public function shelf(Request $request, #[CurrentUser] Keeper $keeper, TankRepository $tanks, Summaries $summaries, Almanac $almanac, Logbook $logbook): Response
     {
         $boards = max(1, (int) ceil($tanks->count(['keeper' => $keeper->id()]) / self::BOARD));
         $board = filter_var($request->query->getString('board', '1'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => $boards]]);
@@ -41,8 +44,14 @@ final class ShelfController extends AbstractController
             throw $this->createNotFoundException('The shelf has no such board.');
         }
 
+        $revisions = $tanks->shelf($keeper, self::BOARD, self::BOARD * ($board - 1));
+        $here = array_map(static fn (Revision $r): Tank => $r->tank, $revisions);
+        $asks = $almanac->of($keeper, array_map(static fn (Tank $t): string => $t->id()->toRfc4122(), $here));
+        $of = static fn (array $times, Tank $tank): array => array_values(array_filter($times, static fn (Due $d): bool => $d->tank === $tank));
+        $read = $logbook->lastRead($here);
+
         return $this->render('shelf/shelf.html.twig', ['board' => $board, 'boards' => $boards, 'tanks' => array_map(
-            static fn (Revision $r): array => ['tank' => $r->tank, 'summary' => $summaries->of($r, $keeper->units())], $tanks->shelf($keeper, self::BOARD, self::BOARD * ($board - 1)))]);
+            static fn (Revision $r): array => ['tank' => $r->tank, 'summary' => $summaries->of($r, $keeper->units()), 'late' => $of($asks['late'], $r->tank), 'now' => $of($asks['now'], $r->tank), 'read' => $read[$r->tank->id()->toRfc4122()] ?? []], $revisions)]);
     }
 
     #[Route('/tanks/new', name: 'shelf_new', methods: ['GET', 'POST'])]

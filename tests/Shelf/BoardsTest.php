@@ -6,10 +6,13 @@ namespace Olvek\Tests\Shelf;
 
 use Olvek\Bench\Road;
 use Olvek\Tests\BenchTestCase;
+use Olvek\Tests\FilledTank;
 
 /** A long shelf has several boards. */
 final class BoardsTest extends BenchTestCase
 {
+    use FilledTank;
+
     public function testTwentyFourTanksStandOnABoard(): void
     {
         for ($n = 2; $n <= 26; ++$n) {
@@ -24,6 +27,21 @@ final class BoardsTest extends BenchTestCase
             $this->browser->request('GET', "/?board=$none");
             self::assertResponseStatusCodeSame(404);
         }
+    }
+
+    /** Filled 16 days ago and tested three days ago: what came every week is two days late, and the next test is due. */
+    public function testATankSaysWhatIsDueAndWhatWasRead(): void
+    {
+        $this->newTank($this->keeper);
+        $this->fill(16);
+        $this->post('test', ['test' => ['ammonia' => '0.5', 'nitrite' => '0'], 'day' => $this->day(-6)]);
+        $this->post('test', ['test' => ['ammonia' => '0', 'nitrite' => '0.2'], 'day' => $this->day(-3)]);
+        $this->browser->request('GET', '/');
+        self::assertStringContainsString('Test ammonia, nitrite', $this->text('.shelf-due'));
+        self::assertMatchesRegularExpression('/(one thing|\d+ things) late/', $this->text('.shelf-due'));
+        self::assertSelectorCount(1, '.shelf-due', 'the other one is not filled');
+        self::assertStringContainsString('Ammonia 0 mg/L as NH₄, Nitrite 0.20 mg/L as NO₂', $this->text('.shelf'));
+        self::assertStringNotContainsString('0.50', $this->text('.shelf'), 'only what was read last');
     }
 
     public function testAShortShelfHasNone(): void
