@@ -15,7 +15,12 @@ async function middle(page, id) {
     const handle = page.locator(`#${id} .handle-reach`);
     // In the middle of the screen, where nothing that stays in sight lies over it.
     await handle.evaluate((element) => element.scrollIntoView({ block: 'center' }));
-    const box = await handle.boundingBox();
+    // A drawing may be swapped for the next day's between one look and the next.
+    let box = null;
+    await expect(async () => {
+        box = await handle.boundingBox();
+        expect(box).not.toBeNull();
+    }).toPass();
     return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 }
 
