@@ -103,9 +103,10 @@ final readonly class WeeksPage
             }
         }
         $fit = $ahead->fit;
+        $expected = Expected::of($situation, $ahead->best());
 
         return [
-            'chart' => ForecastChart::of($ahead, $situation->log, $situation->kit, $situation->today), 'surprises' => $surprises, 'expected' => Expected::of($situation, $ahead->best()), 'fit' => $fit, 'base' => $tank->head(),
+            'chart' => ForecastChart::of($ahead, $situation->log, $situation->kit, $situation->today), 'surprises' => $surprises, 'expected' => $expected, 'moves' => [] !== array_filter($expected, static fn (Expected $e): bool => 0 !== $e->moves()), 'fit' => $fit, 'base' => $tank->head(),
             'distance' => null === $fit ? null : ['before' => Decimal::significant(Fit::distance($fit->before), 2), 'after' => Decimal::significant(Fit::distance($fit->after), 2)], 'residuals' => null === $fit ? [] : array_map(static fn (array $r): array => ['day' => $r[0]->day, 'measure' => $r[0]->measure->label(), 'read' => $situation->kit->figure($r[0]->measure, $r[0]->value), 'planned' => $situation->kit->figure($r[0]->measure, $r[1]), 'learned' => $situation->kit->figure($r[0]->measure, $r[2])], $fit->readings),
             'learned' => null === $fit ? [] : array_map(static fn (Tuned $t): array => ['words' => $t->words(), 'factor' => $fit->factors[$t->value], 'range' => $fit->range($t), 'told' => !\in_array($t, $fit->untold(), true)], Tuned::cases()),
         ];

@@ -38,7 +38,7 @@ final readonly class LightPlan
         $programme = $lamp->programme;
         $shares = [$programme->startShare];
         for ($week = 1; $week <= self::LAST_WEEK && $programme->stepShare > 0; ++$week) {
-            $shares[] = $programme->next($shares[$week - 1], true === $log->algaeWithin(7 * ($week - 1) + 1, 7 * $week));
+            $shares[] = $programme->next($shares[$week - 1], null !== $log->algaeOn(1 === $week ? 0 : 7 * ($week - 1) + 1, 7 * $week));
         }
         $days = array_unique([...array_map(static fn (int $week): int => 7 * $week, array_keys($shares)), $programme->allDay]);
         sort($days);
@@ -70,6 +70,18 @@ final readonly class LightPlan
         }
 
         return $on;
+    }
+
+    /**
+     * The entries that begin within a stretch of days.
+     *
+     * @param list<self> $entries
+     *
+     * @return list<self>
+     */
+    public static function within(array $entries, int $from, int $to): array
+    {
+        return array_values(array_filter($entries, static fn (self $e): bool => $e->day >= $from && $e->day <= $to));
     }
 
     /** What it says of the lamp, in words: "65 % from 10:00 to 18:00". */

@@ -17,6 +17,7 @@ use Olvek\Core\Water\Measure;
  */
 final readonly class Forecast
 {
+    /** J: enough for a band that does not jump, few enough to be reckoned while a keeper reads. */
     public const MEMBERS = 48;
     /** Members that must go on counting, whatever the readings say: as share of all. J: fewer would leave a band of chance. */
     private const LEAST_COUNTING = 0.3;
@@ -24,7 +25,9 @@ final readonly class Forecast
     public const MEASURES = [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate];
 
     /** Shares (0–1) of tanks that make a band: one, five and nine of ten. */
-    public const SHARES = [0.1, 0.5, 0.9];
+    private const SHARES = [0.1, 0.5, 0.9];
+    /** By which a sum of weights may miss what it should be. */
+    private const ROUNDING = 1e-9;
 
     /** @var array<string, list<array{float, float, float}>> mg N/L by measure and day, below which one, five and nine of ten tanks lie */
     public array $bands;
@@ -162,13 +165,12 @@ final readonly class Forecast
         $found = [];
         foreach ($values as $n => $value) {
             $sum += $this->weights[$n];
-            while (\count($found) < \count($shares) && $sum >= $shares[\count($found)]) {
+            while (\count($found) < \count($shares) && $sum >= $shares[\count($found)] - self::ROUNDING) {
                 $found[] = $value;
             }
         }
 
-        // Sums of weights may miss 1 by a rounding.
-        return array_pad($found, \count($shares), end($values));
+        return $found;
     }
 
     /**

@@ -43,14 +43,22 @@ final readonly class Log
         $this->tests = $tests;
     }
 
-    /** The newest reading of a measure up to a day. */
-    public function latest(Measure $measure, int $upTo): ?Reading
+    /** What of it was there at the end of a day. */
+    public function upTo(int $day): self
+    {
+        return new self(
+            array_values(array_filter($this->readings, static fn (Reading $r): bool => $r->day <= $day)),
+            array_values(array_filter($this->deeds, static fn (Deed $d): bool => $d->day <= $day)),
+            array_filter($this->algae, static fn (int $seen): bool => $seen <= $day, \ARRAY_FILTER_USE_KEY),
+        );
+    }
+
+    /** The newest reading of a measure. */
+    public function latest(Measure $measure): ?Reading
     {
         $latest = null;
         foreach ($this->readings as $reading) {
-            if ($reading->measure === $measure && $reading->day <= $upTo) {
-                $latest = $reading;
-            }
+            $latest = $reading->measure === $measure ? $reading : $latest;
         }
 
         return $latest;
@@ -62,16 +70,16 @@ final readonly class Log
         return array_values(array_filter($this->deeds, static fn (Deed $d): bool => $d->kind === $kind && (null === $group || $d->of === $group)));
     }
 
-    /** Whether algae showed when somebody last looked within a stretch of days; null where nobody did. */
-    public function algaeWithin(int $from, int $to): ?bool
+    /** The day within a stretch on which somebody last looked for algae, if they showed then; null where they did not, or nobody looked. */
+    public function algaeOn(int $from, int $to): ?int
     {
-        $shown = null;
+        $last = null;
         foreach ($this->algae as $day => $shows) {
             if ($day >= $from && $day <= $to) {
-                $shown = $shows;
+                $last = $shows ? $day : null;
             }
         }
 
-        return $shown;
+        return $last;
     }
 }

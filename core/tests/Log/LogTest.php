@@ -49,12 +49,13 @@ final class LogTest extends TestCase
     {
         $log = new Log([new Reading(5, Measure::Ammonia, 0.3), new Reading(2, Measure::Ammonia, 0.1), new Reading(5, Measure::Ammonia, 0.2)], [], [9 => false, 3 => true]);
         self::assertSame([2, 5], array_map(static fn (Reading $r): int => $r->day, $log->readings));
-        self::assertSame(0.2, $log->latest(Measure::Ammonia, 9)?->value);
-        self::assertSame(0.1, $log->latest(Measure::Ammonia, 4)?->value);
-        self::assertNull($log->latest(Measure::Nitrite, 9));
-        self::assertTrue($log->algaeWithin(1, 7));
-        self::assertFalse($log->algaeWithin(1, 9), 'who looked last is right');
-        self::assertNull($log->algaeWithin(4, 8));
+        self::assertSame(0.2, $log->latest(Measure::Ammonia)?->value);
+        self::assertSame(0.1, $log->upTo(4)->latest(Measure::Ammonia)?->value);
+        self::assertSame([3 => true], $log->upTo(4)->algae);
+        self::assertNull($log->latest(Measure::Nitrite));
+        self::assertSame(3, $log->algaeOn(1, 7));
+        self::assertNull($log->algaeOn(1, 9), 'who looked last is right');
+        self::assertNull($log->algaeOn(4, 8), 'nobody looked');
     }
 
     private static function lives(Log $log): Trace

@@ -20,9 +20,12 @@ use Olvek\Core\Water\Measure;
 /** Says of the newest readings what they mean and what to do: wait, change so many litres, feed nothing, take out melt, dim the lamp. */
 final readonly class Adviser
 {
-    /** mg N/L of ammonia and of nitrite without animals, above which even plants and bacteria are better off with less. C (6 mg/L as NH4; some say 5 as NO2 × 3). */
+    /** mg N/L of ammonia without animals, above which even plants and bacteria are better off with less. C: no school doses beyond 6 mg/L as NH4. */
     private const TOO_MUCH_AMMONIA = 4.7;
+    /** The same of nitrite. J (3–10): much of it is said to slow the bacteria that take it. */
     private const TOO_MUCH_NITRITE = 5.0;
+    /** Share of the water below which a change for animals' sake is not worth the buckets. J. */
+    private const LEAST_CHANGE = 0.25;
     /** Days in which leaves grown in air dissolve. C: weeks 1 to 3. */
     private const MELT = [3, 21];
     /** Share of a kind's mass above which its melt is worth a word. J. */
@@ -70,7 +73,7 @@ final readonly class Adviser
             $pH = $situation->latest(Measure::Acidity)->value ?? $situation->plan->water->pH;
             $celsius = $situation->latest(Measure::Temperature)->value ?? $situation->plan->site->temperature;
             $free = $ammonia->value * Ammonia::unionisedShare($pH, $celsius);
-            $grave = $free > AmmoniaMargin::SAFE_UNIONISED || $ammonia->value > 2 * AmmoniaMargin::TEST_SHOWS;
+            $grave = $free > AmmoniaMargin::SAFE_UNIONISED || $ammonia->value > AmmoniaMargin::TEST_ACT;
             $advice[] = self::changed($situation, $grave ? State::Act : State::Watch, \sprintf('Ammonia reads %s with animals in; at pH %s and %s that is %s mg N/L of the poisonous kind, which harms from %s.',
                 $situation->kit->show(Measure::Ammonia, $ammonia->value), Decimal::trimmed($pH, 1), $situation->units->show(Dimension::Temperature, $celsius, 0), Decimal::significant($free, 2), Decimal::significant(AmmoniaMargin::SAFE_UNIONISED, 2)),
                 $ammonia->value, Measure::Ammonia->nothingBelow());
@@ -85,8 +88,10 @@ final readonly class Adviser
 
     private static function changed(Situation $situation, State $state, string $means, float $from, float $to): Advice
     {
+        // Treated tap water holds neither ammonia nor nitrite, so there always is such a change.
         $change = WaterChange::of($from, $to, 0.0, $situation->plan->netWater());
-        $share = null === $change ? WaterChange::MOST_AT_ONCE : min(WaterChange::MOST_AT_ONCE, max(0.25, $change->each));
+        $share = max(self::LEAST_CHANGE, $change->each ?? WaterChange::MOST_AT_ONCE);
+        $times = $change->times ?? 1;
         $litres = $situation->units->show(Dimension::Volume, $share * $situation->plan->netWater());
         // What was done since the test was read need not be asked for again.
         $tested = $situation->lastTest() ?? 0;
@@ -94,7 +99,7 @@ final readonly class Adviser
         $stopped = 0.0 === $situation->fed();
         $do = [
             $changed ? 'Water has been changed since: the next test tells whether it was enough.'
-                : \sprintf('Change %s, %s %% of the water, treated and as warm as the tank%s.', $litres, Decimal::trimmed(100 * $share, 0), null !== $change && $change->times > 1 ? \sprintf('; again tomorrow: it takes %d such changes', $change->times) : ''),
+                : \sprintf('Change %s, %s %% of the water, treated and as warm as the tank%s.', $litres, Decimal::trimmed(100 * $share, 0), $times > 1 ? \sprintf('; again tomorrow: it takes %d such changes', $times) : ''),
             $stopped ? 'Go on feeding nothing until both read 0.' : 'Feed nothing until both read 0.',
             'Add no animals. Test again tomorrow.',
         ];
@@ -139,7 +144,8 @@ final readonly class Adviser
         return new Advice($advice->state, $advice->means, [...$advice->do, "Leaves of $names may be dissolving: take out what is slimy, leave roots and crowns."], $situation->didSince(DeedKind::MeltOut, $situation->lastTest() ?? 0) ? $advice->offers : [...$advice->offers, new Offer(DeedKind::MeltOut, self::MELT_OUT, 'Melt taken out')]);
     }
 
-    private static function nitrate(Situation $situation): ?Advice
+    /** What to do about a recent reading of nitrate above what is right for a start; null where there is none. */
+    public static function nitrate(Situation $situation): ?Advice
     {
         $nitrate = $situation->latest(Measure::Nitrate);
         $limit = Ion::Nitrate->toElement(Nitrate::START);
@@ -147,19 +153,32 @@ final readonly class Adviser
             return null;
         }
         $change = WaterChange::of($nitrate->value, $limit, $situation->plan->water->nitrate, $situation->plan->netWater());
+        $means = \sprintf('Nitrate reads %s; %s it should be at most %s.', $situation->kit->show(Measure::Nitrate, $nitrate->value), null === $situation->stockedOn() ? 'before animals come' : 'with animals in', $situation->kit->show(Measure::Nitrate, $limit));
+        if (null === $change) {
+            return new Advice(State::Watch, $means, ['The tap holds as much: only plants bring it down. More fast ones, and less food.']);
+        }
 
-        return new Advice(State::Watch, \sprintf('Nitrate reads %s; before animals come it should be at most %s.', $situation->kit->show(Measure::Nitrate, $nitrate->value), $situation->kit->show(Measure::Nitrate, $limit)),
-            [null === $change ? 'The tap holds as much: let plants take it.' : \sprintf('Change %s%s.', $situation->units->show(Dimension::Volume, $change->litres), $change->times > 1 ? ", in $change->times goes, a day apart" : '')],
-            null === $change ? [] : [new Offer(DeedKind::Change, round($change->each, 2), 'Changed')]);
+        return new Advice(State::Watch, $means, [\sprintf('Change %s, %s %% of the water%s.', $situation->units->show(Dimension::Volume, $change->litres), Decimal::trimmed(100 * $change->share, 0), $change->times > 1 ? ", in $change->times goes, a day apart" : '')],
+            $situation->didSince(DeedKind::Change, $nitrate->day) ? [] : [new Offer(DeedKind::Change, round($change->each, 2), 'Changed')]);
     }
 
     private static function algae(Situation $situation): ?Advice
     {
-        if (true !== $situation->log->algaeWithin($situation->today - self::LOOK_HOLDS, $situation->today)) {
+        $seen = $situation->log->algaeOn($situation->today - self::LOOK_HOLDS, $situation->today);
+        if (null === $seen) {
             return null;
         }
-        $now = LightPlan::on(LightPlan::of($situation->plan, $situation->log), $situation->today + 7);
+        // The step that follows the week in which they were seen.
+        $step = 7 * max(1, (int) ceil($seen / 7));
+        $plan = LightPlan::of($situation->plan, $situation->log);
+        $before = LightPlan::on($plan, $step - 1);
+        $after = LightPlan::on($plan, $step);
+        $dim = match (true) {
+            null === $before || null === $after => 'Shade the tank from the sun, or turn it.',
+            $after->share < $before->share => \sprintf('Lamp back a step, to %d %% for %s h, until a week passes without them.', (int) round(100 * $after->share), Decimal::trimmed($after->hours, 1)),
+            default => 'Let the lamp burn an hour less, and no brighter, until a week passes without them.',
+        };
 
-        return new Advice(State::Watch, 'Algae show.', [null === $now ? 'More shade.' : \sprintf('Lamp back a step, to %d %% for %s h, until a week passes without them.', (int) round(100 * $now->share), Decimal::trimmed($now->hours, 1)), 'More fast plants before anything else; take threads out by hand.']);
+        return new Advice(State::Watch, 'Algae show.', [$dim, 'More fast plants before anything else; take threads out by hand.']);
     }
 }

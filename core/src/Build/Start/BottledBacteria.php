@@ -20,10 +20,10 @@ final readonly class BottledBacteria implements Protocol
             static fn (int $from): array => [true, 'Shake it, pour it over the bed, lamp off for the first hours.', new Offer(DeedKind::Bacteria, 1.0, 'Poured in', 'By its label, for the free water of this tank.')], true);
         $stocking->first($course);
         $first = $situation->stockedOn();
-        $course->gate('week', 'A week of nothing', \sprintf('ammonia and nitrite at 0 in %d daily tests one after another', self::WEEK), max(1, $first ?? 1),
-            static fn (int $from): ?int => null === $situation->stockedOn() ? null : $situation->quietBy($from, self::WEEK, self::WEEK - 1),
-            static function (int $from) use ($situation): array {
-                if (null === $situation->stockedOn()) {
+        $course->gate('week', 'A week of nothing', \sprintf('ammonia and nitrite at 0 in %d daily tests one after another', self::WEEK), $first ?? 1,
+            static fn (int $from): ?int => null === $first ? null : $situation->quietBy($from, self::WEEK, self::WEEK - 1),
+            static function (int $from) use ($situation, $first): array {
+                if (null === $first) {
                     return [false, 'The bacteria need something to live on: the first few animals come with them. '.$situation->standing(), null];
                 }
                 $run = $situation->quietRun($from);
@@ -35,7 +35,9 @@ final readonly class BottledBacteria implements Protocol
 
     public function nextTest(Situation $situation, int $last): int
     {
-        return $last + (null === $situation->stockedOn() || $situation->quietRun() < self::WEEK ? 1 : 3);
+        $first = $situation->stockedOn();
+
+        return $last + (null === $first || $situation->quietRun($first) < self::WEEK ? 1 : 3);
     }
 
     public function readyBy(Situation $situation, int $quietFrom): int

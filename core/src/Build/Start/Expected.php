@@ -8,48 +8,60 @@ use Olvek\Core\Fit\Forecast;
 use Olvek\Core\Log\DeedKind;
 use Olvek\Core\Plan\Group;
 
-/** When each group may well come, by the forecast: what becomes of the plan's days as readings come in. */
+/** When a group may well come, by the forecast: what becomes of the plan's days as readings come in. */
 final readonly class Expected
 {
-    /** @param int|null $early nine of ten tanks not before; null where it cannot be said, or not within the forecast */
+    /**
+     * @param int|null $early  nine of ten tanks not before; null where it cannot be said, or not within the forecast
+     * @param int|null $late   nine of ten by then
+     */
     private function __construct(public Group $group, public ?int $early, public ?int $likely, public ?int $late, public bool $came)
     {
     }
 
-    /** @return list<self> by the order in which they come */
+    /** @return list<self> in the order in which they come */
     public static function of(Situation $situation, Forecast $forecast): array
     {
-        $weeks = FirstWeeks::of($situation);
-        $protocol = FirstWeeks::protocol($situation->plan->preparation->way);
-        $fit = $forecast->quiet($situation->today);
-        $waits = array_filter($weeks->gates, static fn (Gate $g): bool => !str_starts_with($g->id, 'group-') && !\in_array($g->id, ['settled', 'feed'], true) && GateState::Passed !== $g->state);
-        $ready = [];
-        foreach ($fit as $how => $day) {
-            $ready[$how] = [] === $waits ? $situation->today : (null === $day ? null : $protocol->readyBy($situation, $day));
-        }
-        $expected = [];
-        $before = null;
-        foreach ((new Stocking($situation))->groups as $group) {
-            $came = $situation->firstDeed(DeedKind::Stock, $group->id);
-            $day = static fn (string $how): ?int => null !== $came ? $came : (null === $ready[$how] ? null : max($group->day, $situation->today, $ready[$how]));
-            $days = ['early' => $day('early'), 'likely' => $day('likely'), 'late' => $day('late')];
-            if (null !== $before && null === $came) {
-                // As far apart as planned, and never less than a week.
-                $apart = max(Stocking::APART, $group->day - $before->group->day);
-                foreach (['early' => $before->early, 'likely' => $before->likely, 'late' => $before->late] as $how => $last) {
-                    $days[$how] = null === $days[$how] || null === $last ? null : max($days[$how], $last + ($last > $before->group->day || $before->came ? $apart : Stocking::APART));
-                }
+        $way = $situation->plan->preparation->way;
+        $protocol = FirstWeeks::protocol($way);
+        $stocking = new Stocking($situation);
+        $course = new Course($situation);
+        $protocol->lay($course, $situation, new Stocking($situation));
+        $expected = array_map(static fn (Group $g): array => ['group' => $g, 'came' => null !== $situation->firstDeed(DeedKind::Stock, $g->id)], $stocking->groups);
+        foreach ($forecast->quiet($situation->today) as $how => $quiet) {
+            $ready = match (true) {
+                $course->isThrough() => $situation->today,
+                null === $quiet => null,
+                default => $protocol->readyBy($situation, $quiet),
+            };
+            $before = null;
+            foreach ($expected as $n => ['group' => $group]) {
+                $before = $situation->firstDeed(DeedKind::Stock, $group->id) ?? (null === $ready ? null : max($situation->today, $ready, Stocking::notBefore($group, $before, $way)));
+                $expected[$n][$how] = $before;
             }
-            $before = new self($group, $days['early'], $days['likely'], $days['late'], null !== $came);
-            $expected[] = $before;
         }
 
-        return $expected;
+        return array_map(static fn (array $e): self => new self($e['group'], $e['early'] ?? null, $e['likely'] ?? null, $e['late'] ?? null, $e['came']), $expected);
     }
 
     /** Days by which the plan would have to move; 0 where it stands, or where nothing can be said. */
     public function moves(): int
     {
         return null === $this->likely || $this->came ? 0 : $this->likely - $this->group->day;
+    }
+
+    /** "about day 26 (day 21 to 38), planned for day 21". */
+    public function words(): string
+    {
+        $planned = "planned for day {$this->group->day}";
+        if ($this->came) {
+            return "in since day $this->likely";
+        }
+        if (null === $this->likely) {
+            return "not to be foretold yet; $planned";
+        }
+        $spread = $this->early === $this->late ? '' : \sprintf(' (day %d to %s)', $this->early, $this->late ?? 'beyond this forecast');
+
+        return "about day $this->likely$spread, ".(0 === $this->moves() ? 'as planned' : $planned);
     }
 }

@@ -73,13 +73,18 @@ final readonly class FirstWeeks
         return $this->situation->today >= $this->nextTest;
     }
 
+    /** True where the day of the next test has gone by. */
+    public function isTestLate(): bool
+    {
+        return $this->situation->today > max(1, $this->nextTest);
+    }
+
     private static function settle(Course $course, Situation $situation): void
     {
-        $arrivals = array_map(static fn ($d): int => $d->day, $situation->log->of(DeedKind::Stock));
-        $last = [] === $arrivals ? 0 : max($arrivals);
         if ([] === $situation->plan->groups) {
             return;
         }
+        $last = $situation->lastDeed(DeedKind::Stock)->day ?? 0;
         $course->gate('settled', 'Settled', \sprintf('ammonia and nitrite at 0 for %d days after the last have come', self::SETTLED), $last + 1,
             static fn (int $from): ?int => $situation->quietBy($from, 2, self::SETTLED - 1),
             static fn (int $from): array => [false, $situation->standing(), null]);
@@ -98,7 +103,7 @@ final readonly class FirstWeeks
         $course->gate('feed', 'Feeding begins', 'ammonia and nitrite at 0, and somebody to feed', $notBefore,
             static function (int $from) use ($situation): ?int {
                 foreach ($situation->log->of(DeedKind::Feed) as $deed) {
-                    if ($deed->amount > 0 && $deed->day <= $situation->today) {
+                    if ($deed->amount > 0) {
                         return $deed->day;
                     }
                 }
@@ -118,9 +123,8 @@ final readonly class FirstWeeks
         if (null === $last) {
             return 1;
         }
-        $arrivals = array_filter($situation->log->of(DeedKind::Stock), static fn ($d): bool => $d->day <= $situation->today);
-        $newest = [] === $arrivals ? null : end($arrivals)->day;
-        $daily = (null !== $newest && false === $situation->quiet($last)) || (null !== $newest && $situation->today - $newest <= self::NEWCOMERS);
+        $newest = $situation->lastDeed(DeedKind::Stock)?->day;
+        $daily = null !== $newest && (false === $situation->quiet($last) || $situation->today - $newest <= self::NEWCOMERS);
 
         return $daily ? $last + 1 : ($over ? $last + self::LATER_TESTS : $protocol->nextTest($situation, $last));
     }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Olvek\Core\Build\Start;
 
 use Olvek\Core\Build\Ammonium;
-use Olvek\Core\Build\WaterChange;
-use Olvek\Core\Log\Deed;
 use Olvek\Core\Log\DeedKind;
 use Olvek\Core\Margin\Nitrate;
 use Olvek\Core\Plan\Occasion;
@@ -33,7 +31,7 @@ final readonly class FishlessDose implements Protocol
                 $after = null === $last ? null : $situation->quietBy($last + 1, 1);
 
                 return match (true) {
-                    null !== $after && $after <= $situation->today => [true, \sprintf('The dose of day %d was gone by day %d. Dose again: if tomorrow’s test reads 0, the tank is ready.', $last, $after), self::offer($situation, $dose)],
+                    null !== $after => [true, \sprintf('The dose of day %d was gone by day %d. Dose again: if tomorrow’s test reads 0, the tank is ready.', $last, $after), self::offer($situation, $dose)],
                     null !== $last && $last === $situation->today => [false, 'Dosed today: test tomorrow, at about this hour.', null],
                     default => [false, $situation->standing().self::since($situation), null],
                 };
@@ -42,23 +40,18 @@ final readonly class FishlessDose implements Protocol
         $course->gate('nitrate', 'Nitrate low', \sprintf('nitrate at most %s, if need be after a large change', $situation->kit->show(Measure::Nitrate, $limit)), 0,
             static function (int $from) use ($situation, $limit): ?int {
                 foreach ($situation->log->readings as $reading) {
-                    if ($reading->day >= $from && $reading->day <= $situation->today && Measure::Nitrate === $reading->measure && $reading->value <= $limit) {
+                    if ($reading->day >= $from && Measure::Nitrate === $reading->measure && $reading->value <= $limit) {
                         return $reading->day;
                     }
                 }
 
                 return null;
             },
-            static function (int $from) use ($situation, $limit): array {
+            static function (int $from) use ($situation): array {
                 $nitrate = $situation->latest(Measure::Nitrate);
-                if (null === $nitrate || $nitrate->day < $from) {
-                    return [false, 'Test nitrate.', null];
-                }
-                $change = WaterChange::of($nitrate->value, $limit, $situation->plan->water->nitrate, $situation->plan->netWater());
+                $advice = null === $nitrate || $nitrate->day < $from ? null : Adviser::nitrate($situation);
 
-                return [false, \sprintf('It reads %s. %s', $situation->kit->show(Measure::Nitrate, $nitrate->value), null === $change ? 'The tap holds as much: only plants will bring it down.'
-                    : \sprintf('Change %s, %s %% of the water%s, then test again.', $situation->units->show(Dimension::Volume, $change->litres), Decimal::trimmed(100 * $change->share, 0), $change->times > 1 ? ", in $change->times goes" : '')),
-                    null === $change ? null : new Offer(DeedKind::Change, round($change->each, 2), 'Changed')];
+                return null === $advice ? [false, 'Test nitrate.', null] : [false, "$advice->means ".implode(' ', $advice->do).' Then test again.', $advice->offers[0] ?? null];
             });
     }
 
@@ -91,15 +84,13 @@ final readonly class FishlessDose implements Protocol
 
     private static function lastDose(Situation $situation): ?int
     {
-        $doses = array_filter($situation->log->of(DeedKind::Dose), static fn (Deed $d): bool => $d->day <= $situation->today);
-
-        return [] === $doses ? null : end($doses)->day;
+        return $situation->lastDeed(DeedKind::Dose)?->day;
     }
 
     private static function goneInADay(Situation $situation): ?int
     {
         foreach ($situation->log->of(DeedKind::Dose) as $dose) {
-            if ($dose->day < $situation->today && true === $situation->quiet($dose->day + 1)) {
+            if (true === $situation->quiet($dose->day + 1)) {
                 return $dose->day + 1;
             }
         }
@@ -112,7 +103,7 @@ final readonly class FishlessDose implements Protocol
     {
         $since = null;
         foreach ($situation->log->readings as $reading) {
-            if (Measure::Nitrite === $reading->measure && $reading->day <= $situation->today) {
+            if (Measure::Nitrite === $reading->measure) {
                 $since = $reading->isNothing() ? null : $since ?? $reading->day;
             }
         }

@@ -19,9 +19,13 @@ final readonly class Situation
     /** Days after which a test no longer tells how the water is. C. */
     public const FRESH = 3;
 
+    /** What was written down up to today: of what comes after, nobody knows yet. */
+    public Log $log;
+
     /** @param int $today days after filling */
-    public function __construct(public Plan $plan, public Log $log, public int $today, public TestKit $kit, public UnitSystem $units = UnitSystem::Metric)
+    public function __construct(public Plan $plan, Log $log, public int $today, public TestKit $kit, public UnitSystem $units = UnitSystem::Metric)
     {
+        $this->log = $log->upTo($today);
     }
 
     /** Whether ammonia and nitrite both read nothing on a day; null where not both were tested. */
@@ -37,13 +41,13 @@ final readonly class Situation
         return null === $ammonia || null === $nitrite ? null : true;
     }
 
-    /** @return array<int, bool> whether a test was quiet, by day, from one day up to today; days without a whole test are left out */
+    /** @return array<int, bool> whether a test was quiet, by day, from a day on; days without a whole test are left out */
     public function tests(int $from = 0): array
     {
         $tests = [];
         foreach (array_keys($this->log->tests) as $day) {
             $quiet = $this->quiet($day);
-            if (null !== $quiet && $day >= $from && $day <= $this->today) {
+            if (null !== $quiet && $day >= $from) {
                 $tests[$day] = $quiet;
             }
         }
@@ -93,40 +97,37 @@ final readonly class Situation
     /** Day on which animals first came; null while there are none. */
     public function stockedOn(): ?int
     {
-        $came = array_filter($this->log->of(DeedKind::Stock), fn (Deed $d): bool => $d->amount > 0 && $d->day <= $this->today);
-
-        return [] === $came ? null : reset($came)->day;
+        return $this->firstDeed(DeedKind::Stock);
     }
 
     /** The newest reading of a measure. */
     public function latest(Measure $measure): ?Reading
     {
-        return $this->log->latest($measure, $this->today);
+        return $this->log->latest($measure);
     }
 
     /** Whether something was done from a day on. */
     public function didSince(DeedKind $kind, int $from): bool
     {
-        return [] !== array_filter($this->log->of($kind), fn (Deed $d): bool => $d->day >= $from && $d->day <= $this->today);
+        return [] !== array_filter($this->log->of($kind), static fn (Deed $d): bool => $d->day >= $from);
     }
 
     /** g a day that are fed by what was last written down of it; null where nothing was. */
     public function fed(): ?float
     {
-        $fed = array_filter($this->log->of(DeedKind::Feed), fn (Deed $d): bool => $d->day <= $this->today);
-
-        return [] === $fed ? null : end($fed)->amount;
+        return $this->lastDeed(DeedKind::Feed)?->amount;
     }
 
     public function firstDeed(DeedKind $kind, ?string $of = null): ?int
     {
-        foreach ($this->log->of($kind, $of) as $deed) {
-            if ($deed->day <= $this->today) {
-                return $deed->day;
-            }
-        }
+        return ($this->log->of($kind, $of)[0] ?? null)?->day;
+    }
 
-        return null;
+    public function lastDeed(DeedKind $kind): ?Deed
+    {
+        $deeds = $this->log->of($kind);
+
+        return $deeds[\count($deeds) - 1] ?? null;
     }
 
     /** What counts as 0 by the keeper's kit, in words. */

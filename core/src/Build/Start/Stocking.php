@@ -7,6 +7,7 @@ namespace Olvek\Core\Build\Start;
 use Olvek\Core\Animal\Shape;
 use Olvek\Core\Log\DeedKind;
 use Olvek\Core\Plan\Group;
+use Olvek\Core\Plan\StartWay;
 
 /** The plan's animals as gates, group by group: each into water that reads nothing, a week or more after the last. C. */
 final class Stocking
@@ -17,7 +18,8 @@ final class Stocking
     /** @var list<Group> in the order in which they come */
     public readonly array $groups;
     private int $laid = 0;
-    private int $lastDay = 0;
+    /** Day on which the group before came, or could at the earliest. */
+    private ?int $before = null;
 
     public function __construct(private readonly Situation $situation)
     {
@@ -43,18 +45,28 @@ final class Stocking
         }
     }
 
+    /**
+     * The first day on which a group may come, as far as days decide.
+     *
+     * @param int|null $before day on which the one before came, or is expected; null for the first
+     */
+    public static function notBefore(Group $group, ?int $before, StartWay $way): int
+    {
+        return max($group->day, $way->soonest(), null === $before ? 0 : $before + self::APART);
+    }
+
     private function lay(Course $course, Group $group): void
     {
         $situation = $this->situation;
         $came = $situation->firstDeed(DeedKind::Stock, $group->id);
-        $notBefore = max($group->day, $situation->plan->preparation->way->soonest(), 0 === $this->laid ? 0 : $this->lastDay + self::APART);
+        $notBefore = self::notBefore($group, $this->before, $situation->plan->preparation->way);
         $course->gate("group-$group->id", \sprintf('%d × %s', $group->count, $group->kind->common),
             \sprintf('ammonia and nitrite at 0 in a test not older than %d days', Situation::FRESH).(0 === $this->laid ? '' : \sprintf('; %d days or more after the last', self::APART)), $notBefore,
             static fn (int $from): ?int => $came,
             static fn (int $from): array => $situation->isFitNow()
                 ? [true, 'They may come. Float the bag to the tank’s warmth, drip if the water differs, lamp off for the day. '.$situation->standing(), new Offer(DeedKind::Stock, (float) $group->count, 'They have come', '', $group->id)]
                 : [false, $situation->standing().(null === $situation->lastTest() || $situation->today - $situation->lastTest() > Situation::FRESH ? ' Test first.' : ''), null], true);
-        $this->lastDay = $came ?? max($notBefore, $situation->today);
+        $this->before = $came ?? max($notBefore, $situation->today);
         ++$this->laid;
     }
 }

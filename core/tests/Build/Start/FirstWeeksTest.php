@@ -218,10 +218,42 @@ final class FirstWeeksTest extends TestCase
         self::assertTrue($weeks->isTestDue());
     }
 
+    /** 60 % at first, 10 more a week: seen on day 12, the step of day 14 goes back from 70 to 60 %, and that stays the advice for the week in which the look holds. */
     public function testAlgaeTakeTheLampBackAStep(): void
     {
         $plan = Sample::edit(self::plan('waiting'), ['light.startShare' => '60', 'light.stepShare' => '10']);
-        $weeks = FirstWeeks::of(new Situation($plan, new Log([], [], [7 => false, 12 => true]), 12, TestKit::of()));
-        self::assertStringContainsString('Lamp back a step, to 60 %', self::advice($weeks));
+        $on = static fn (int $today): string => self::advice(FirstWeeks::of(new Situation($plan, new Log([], [], [7 => false, 12 => true]), $today, TestKit::of())));
+        foreach ([12, 14, 16, 19] as $today) {
+            self::assertStringContainsString('Lamp back a step, to 60 %', $on($today), "day $today");
+        }
+        self::assertStringNotContainsString('Algae show', $on(20), 'a look holds for a week');
+        self::assertStringNotContainsString('Algae show', $on(11), 'not seen yet');
+    }
+
+    public function testALampThatHasNoStepsToGoBackBurnsAnHourLess(): void
+    {
+        $weeks = FirstWeeks::of(new Situation(self::plan('waiting'), new Log([], [], [3 => true]), 4, TestKit::of()));
+        self::assertStringContainsString('burn an hour less', self::advice($weeks));
+    }
+
+    public function testWhatIsWrittenOfLaterDaysIsNotKnownYet(): void
+    {
+        $log = new Log([new Reading(5, Measure::Ammonia, 0.4), new Reading(9, Measure::Ammonia, 0.0), new Reading(9, Measure::Nitrite, 0.0)], [new Deed(8, DeedKind::Stock, 10, 'a1')], [9 => true]);
+        $weeks = FirstWeeks::of(new Situation(self::plan('plants'), $log, 6, TestKit::of()));
+        self::assertSame('waits', self::states($weeks)['fit']);
+        self::assertStringNotContainsString('with animals in', self::advice($weeks));
+        self::assertStringNotContainsString('Algae', self::advice($weeks));
+    }
+
+    public function testNitrateIsToldOfOnce(): void
+    {
+        $deeds = [new Deed(14, DeedKind::Dose, 2.0), new Deed(30, DeedKind::Dose, 2.0)];
+        $tests = [[30, 0.0, 0.0], [31, 0.0, 0.0, 60 / 4.4266]];
+        $weeks = self::weeks('dosing', 31, $tests, $deeds);
+        self::assertStringContainsString('before animals come', self::gate($weeks, 'nitrate')->words);
+        self::assertEquals(self::gate($weeks, 'nitrate')->offer, $weeks->advice[0]->offers[0], 'the gate offers what is advised');
+        $changed = self::weeks('dosing', 31, $tests, [...$deeds, new Deed(31, DeedKind::Change, 0.5)]);
+        self::assertNull(self::gate($changed, 'nitrate')->offer, 'changed already: test again');
+        self::assertStringContainsString('with animals in', self::advice(self::weeks('borrowed', 9, [[8, 0.0, 0.0, 60 / 4.4266]], [new Deed(2, DeedKind::Stock, 10, 'a1')])));
     }
 }
