@@ -14,7 +14,6 @@ use Olvek\Core\Log\DeedKind;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Water\Measure;
 use Olvek\Keep\Logbook;
 use Olvek\Shelf\Tank;
 use Olvek\Site\Attachment;
@@ -70,21 +69,14 @@ final class WeeksController extends AbstractController
             return $this->refused($tank, $keeper, ['deed-day' => $day], [], self::EXPIRED);
         }
         $kind = DeedKind::tryFrom($request->request->getString('kind'));
-        $amount = filter_var($request->request->getString('amount', '0'), \FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => 0, 'max_range' => 10000]]);
         $situation = $this->page->situation($tank, $keeper);
-        $of = $request->request->getString('of');
-        $groups = null === $situation ? [] : array_column($situation->plan->groups, null, 'id');
-        if (null === $kind || DeedKind::Task === $kind || false === $amount || null === $situation || (DeedKind::Stock === $kind && !isset($groups[$of])) || (\in_array($kind, [DeedKind::Change, DeedKind::MeltOut], true) && $amount > 1) || (DeedKind::Dose === $kind && $amount > 20)) {
+        [$least, $most] = $kind?->bounds() ?? [0, 0];
+        $amount = filter_var($request->request->getString('amount', '0'), DeedKind::Stock === $kind ? \FILTER_VALIDATE_INT : \FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => $least, 'max_range' => $most]]);
+        $group = DeedKind::Stock === $kind ? array_column($situation->plan->groups ?? [], null, 'id')[$request->request->getString('of')] ?? null : null;
+        if (null === $kind || DeedKind::Task === $kind || !is_numeric($amount) || null === $situation || (DeedKind::Stock === $kind && null === $group)) {
             return $this->refused($tank, $keeper, ['deed-day' => $day], [], 'That could not be understood, so nothing was written down. Try again from this page.');
         }
-        $words = match ($kind) {
-            DeedKind::Stock => \sprintf('%d × %s came', (int) $amount, $groups[$of]->kind->common),
-            DeedKind::Dose => 'Ammonia dosed, '.$keeper->kit()->show(Measure::Ammonia, $amount),
-            DeedKind::Change => \sprintf('%d %% of the water changed', (int) round(100 * $amount)),
-            DeedKind::Feed => $amount > 0 ? \sprintf('Fed from now on, %s g a day', round($amount, 3)) : 'Feeding stopped',
-            default => ucfirst($kind->words()),
-        };
-        $refused = $this->logbook->deed($tank, $kind, DeedKind::Stock === $kind ? floor($amount) : $amount, DeedKind::Stock === $kind ? $of : null, $words, $day);
+        $refused = $this->logbook->deed($tank, $kind, (float) $amount, $group?->id, $kind->line((float) $amount, $keeper->kit(), $group), $day);
 
         return null === $refused ? $this->back($tank, 'timeline') : $this->refused($tank, $keeper, ['deed-day' => $day], ['deed-day' => $refused]);
     }

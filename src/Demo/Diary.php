@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Build\StepMark;
 use Olvek\Core\Log\DeedKind;
 use Olvek\Core\Log\TestKit;
+use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
@@ -52,11 +53,11 @@ final readonly class Diary
         }
         foreach ($plan->groups as $group) {
             if ($group->day <= $age) {
-                $this->entities->persist(new Entry($tank, $on($group->day), EntryKind::Deed, DeedKind::Stock->value, (float) $group->count, $group->id, \sprintf('%d × %s came', $group->count, $group->kind->common), true));
+                $this->deed($tank, $on($group->day), DeedKind::Stock, (float) $group->count, $group);
             }
         }
         if ($plan->feed->grams > 0 && $plan->feedFrom <= $age) {
-            $this->entities->persist(new Entry($tank, $on($plan->feedFrom), EntryKind::Deed, DeedKind::Feed->value, $plan->feed->grams, null, \sprintf('Fed from now on, %s g a day', $plan->feed->grams), true));
+            $this->deed($tank, $on($plan->feedFrom), DeedKind::Feed, $plan->feed->grams);
         }
         foreach ($algae as $day => $shows) {
             $this->entities->persist(new Entry($tank, $on($day), EntryKind::Sighting, Logbook::ALGAE, $shows ? 1.0 : 0.0, null, $shows ? 'Algae show' : 'No algae to be seen', true));
@@ -64,11 +65,10 @@ final readonly class Diary
         $this->entities->flush();
     }
 
-    /** One deed more. */
-    public function deed(Tank $tank, \DateTimeImmutable $on, DeedKind $kind, float $amount): void
+    /** Something done; kept with the next write(). */
+    public function deed(Tank $tank, \DateTimeImmutable $on, DeedKind $kind, float $amount, ?Group $group = null): void
     {
-        $this->entities->persist(new Entry($tank, $on, EntryKind::Deed, $kind->value, $amount, null, ucfirst($kind->words()), true));
-        $this->entities->flush();
+        $this->entities->persist(new Entry($tank, $on, EntryKind::Deed, $kind->value, $amount, $group?->id, $kind->line($amount, TestKit::of(), $group), true));
     }
 
     /** @return iterable<array{Measure, float, string}> */

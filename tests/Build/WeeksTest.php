@@ -100,6 +100,10 @@ final class WeeksTest extends BenchTestCase
     #[TestWith([['kind' => 'change', 'amount' => '3']])]
     #[TestWith([['kind' => 'dose', 'amount' => 'much']])]
     #[TestWith([['kind' => 'stock', 'amount' => '3', 'of' => 'whales']])]
+    #[TestWith([['kind' => 'stock', 'amount' => '0', 'of' => 'a1']])]
+    #[TestWith([['kind' => 'stock', 'amount' => '9999', 'of' => 'a1']])]
+    #[TestWith([['kind' => 'feed', 'amount' => '1001']])]
+    #[TestWith([['kind' => 'melt-out', 'amount' => 'NAN']])]
     #[TestWith([['kind' => 'task', 'amount' => '0']])]
     public function testDeedsThatCannotBeAreTurnedAway(array $deed): void
     {
@@ -111,11 +115,15 @@ final class WeeksTest extends BenchTestCase
 
     public function testAlgaeSeenTakeTheLampBack(): void
     {
-        // The waiting hall begins at 80 % and rises by 5 a week.
-        $this->fill(6);
+        // The waiting hall begins at 80 % and rises by 5 a week: in the second week there is a step to go back.
+        $this->fill(12);
+        $this->browser->request('GET', "/tanks/$this->tank/weeks");
+        self::assertStringContainsString('This week 85 %', $this->text('#lamp'));
+        self::assertStringContainsString('From day 14: 90 %', $this->text('#lamp'));
         $this->post('algae', ['show' => 'yes']);
         $this->browser->followRedirect();
         self::assertStringContainsString('Lamp back a step, to 80 %', $this->text('#today'));
+        self::assertStringContainsString('From day 14: 80 %', $this->text('#lamp'));
     }
 
     /** The forecast comes in parts, as the page's script asks for them, and all at once for whoever has none. */

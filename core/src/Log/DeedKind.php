@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Log;
 
+use Olvek\Core\Plan\Group;
+use Olvek\Core\Plan\OccasionKind;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Water\Measure;
+
 /** What keepers do to a tank and write down. */
 enum DeedKind: string
 {
@@ -24,17 +29,39 @@ enum DeedKind: string
     /** Something else that was asked for, in words only. */
     case Task = 'task';
 
-    public function words(): string
+    /**
+     * Least and most that can be written down of it: what a plan's days may hold, and what its rules allow.
+     *
+     * @return array{float|int, float|int}
+     */
+    public function bounds(): array
     {
         return match ($this) {
-            self::Dose => 'ammonia dosed',
-            self::Change => 'water changed',
-            self::Bacteria => 'bottled bacteria poured in',
-            self::Seed => 'sponge or gravel of a running tank laid in',
-            self::Stock => 'animals came',
-            self::Feed => 'food from now on',
-            self::MeltOut => 'melting leaves taken out',
-            self::Task => 'done',
+            self::Dose => \array_slice(OccasionKind::Dose->values()['milligramsPerLitre'], 1),
+            self::Change => \array_slice(OccasionKind::Change->values()['share'], 1),
+            self::Feed => \array_slice(OccasionKind::Feed->values()['grams'], 1),
+            self::MeltOut => [0.01, 1.0],
+            self::Stock => [1, Group::MOST],
+            self::Bacteria, self::Seed, self::Task => [0, 1],
+        };
+    }
+
+    /**
+     * What the logbook says of it.
+     *
+     * @param Group|null $group that it concerns
+     */
+    public function line(float $amount, TestKit $kit, ?Group $group = null): string
+    {
+        return match ($this) {
+            self::Stock => \sprintf('%d × %s came', (int) $amount, $group->kind->common ?? 'animals'),
+            self::Dose => 'Ammonia dosed, '.$kit->show(Measure::Ammonia, $amount),
+            self::Change => \sprintf('%d %% of the water changed', (int) round(100 * $amount)),
+            self::Feed => $amount > 0 ? \sprintf('Fed from now on, %s g a day', Decimal::trimmed($amount, 3)) : 'Feeding stopped',
+            self::Bacteria => 'Bottled bacteria poured in',
+            self::Seed => 'Sponge or gravel of a running tank laid in',
+            self::MeltOut => 'Melting leaves taken out',
+            self::Task => 'Done',
         };
     }
 }

@@ -9,6 +9,9 @@ use Olvek\Core\Animal\Kind;
 /** Animals of one kind that come together on one day. */
 final readonly class Group
 {
+    /** Animals of one group that Olvek reckons with. */
+    public const MOST = 5000;
+
     /**
      * @param string $id  unique among the plan's groups
      * @param int    $day days after filling

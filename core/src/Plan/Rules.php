@@ -242,8 +242,8 @@ final class Rules
     {
         $this->ids('animals', array_map(static fn (Group $g): string => $g->id, $this->plan->groups), 30, 'groups');
         foreach ($this->plan->groups as $group) {
-            if ($group->count < 1 || $group->count > 5000) {
-                $this->add("animals.$group->id.count", 'Stock from 1 to 5000 animals, or remove the group.');
+            if ($group->count < 1 || $group->count > Group::MOST) {
+                $this->add("animals.$group->id.count", \sprintf('Stock from 1 to %d animals, or remove the group.', Group::MOST));
             }
             if ($group->day < 0 || $group->day > 1095) {
                 $this->add("animals.$group->id.day", 'Animals come on a day from 0 (filling) to 1095 (three years).');
