@@ -10,8 +10,7 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Shelf\Revision;
-use Psr\Cache\CacheItemPoolInterface;
-use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Olvek\Site\Kept;
 
 /**
  * What a plan's first year comes to, kept per plan, so that looking again, undoing and comparing do not run it anew.
@@ -24,17 +23,15 @@ final readonly class Outcomes
     /** Tanks in a part, and parts in the whole. */
     public const TANKS = 2;
     public const PARTS = Ensemble::MEMBERS / self::TANKS;
-    /** Seconds that an outcome is kept. */
-    private const KEPT = 86400;
 
-    public function __construct(private CacheItemPoolInterface $cache, #[Autowire('%olvek.build%')] private string $build)
+    public function __construct(private Kept $kept)
     {
     }
 
     public function of(Revision $revision, Plan $plan, UnitSystem $units): Outcome
     {
-        $outcome = $this->kept("outcome.$units->value", $revision, static fn (): Outcome => Outcome::of(Judge::judge($plan, $units), $plan));
-        $spreads = $this->cache->getItem($this->key('spreads', $revision))->get();
+        $outcome = $this->kept->get(self::key("outcome.$units->value", $revision), static fn (): Outcome => Outcome::of(Judge::judge($plan, $units), $plan));
+        $spreads = $this->kept->known(self::key('spreads', $revision));
 
         return \is_array($spreads) ? $outcome->withSpreads($spreads) : $outcome;
     }
@@ -48,7 +45,7 @@ final readonly class Outcomes
      */
     public function reckon(Revision $revision, Plan $plan, int $part): bool
     {
-        $this->kept("band.$part", $revision, static function () use ($plan, $part): array {
+        $this->kept->get(self::key("band.$part", $revision), static function () use ($plan, $part): array {
             $band = new Band($plan);
             $judged = [];
             for ($n = $part * self::TANKS; $n < ($part + 1) * self::TANKS; ++$n) {
@@ -57,37 +54,18 @@ final readonly class Outcomes
 
             return $judged;
         });
-        $all = [];
-        foreach ($this->cache->getItems(array_map(fn (int $n): string => $this->key("band.$n", $revision), range(0, self::PARTS - 1))) as $item) {
-            if (!$item->isHit()) {
-                return false;
-            }
-            $all += $item->get();
+        $parts = $this->kept->all(array_map(static fn (int $n): string => self::key("band.$n", $revision), range(0, self::PARTS - 1)));
+        if (null === $parts) {
+            return false;
         }
-        $this->kept('spreads', $revision, static fn (): array => Band::spreads($all));
+        /** @var list<array<int, array<string, array{float, bool}>>> $parts */
+        $this->kept->get(self::key('spreads', $revision), static fn (): array => Band::spreads(array_replace(...$parts)));
 
         return true;
     }
 
-    /**
-     * @template T
-     *
-     * @param \Closure(): T $make
-     *
-     * @return T
-     */
-    private function kept(string $what, Revision $revision, \Closure $make): mixed
+    private static function key(string $what, Revision $revision): string
     {
-        $item = $this->cache->getItem($this->key($what, $revision));
-        if (!$item->isHit()) {
-            $this->cache->save($item->set($make())->expiresAfter(self::KEPT));
-        }
-
-        return $item->get();
-    }
-
-    private function key(string $what, Revision $revision): string
-    {
-        return implode('.', [$what, $this->build, hash('xxh128', $revision->plan)]);
+        return $what.'.'.hash('xxh128', $revision->plan);
     }
 }

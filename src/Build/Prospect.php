@@ -10,8 +10,7 @@ use Olvek\Core\Fit\Member;
 use Olvek\Core\Log\Lived;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Plan\Plan;
-use Psr\Cache\CacheItemPoolInterface;
-use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Olvek\Site\Kept;
 
 /**
  * Forecasts of tanks from their readings, reckoned a part at a time and each part kept: any process may do any part. The first part
@@ -25,21 +24,19 @@ final readonly class Prospect
     private const AHEAD = 4;
     /** Last day on which one is made: by then nothing of the start is left to learn. J. */
     public const LAST_DAY = 150;
-    /** Seconds that it is kept. */
-    private const KEPT = 172800;
 
-    public function __construct(private CacheItemPoolInterface $cache, #[Autowire('%olvek.build%')] private string $build)
+    public function __construct(private Kept $kept)
     {
     }
 
     /** @param int $part 0 to PARTS − 1; the first must have been done before the others, else each does it too */
     public function reckon(Plan $plan, Log $log, int $today, int $part): bool
     {
-        $key = $this->key($plan, $log, $today);
+        $key = self::key($plan, $log, $today);
         $lived = Lived::of($plan, $log);
         $fit = $this->fit($key, $lived, $log);
         if ($part > 0) {
-            $this->kept("$key.$part", static function () use ($lived, $log, $fit, $today, $part): array {
+            $this->kept->get("$key.$part", static function () use ($lived, $log, $fit, $today, $part): array {
                 $members = [];
                 for ($n = ($part - 1) * self::TANKS; $n < $part * self::TANKS; ++$n) {
                     $members[] = [Forecast::member($lived, $log, null, self::days($today), $n), null === $fit ? null : Forecast::member($lived, $log, $fit, self::days($today), $n)];
@@ -55,38 +52,30 @@ final readonly class Prospect
     /** What has been reckoned; null where parts are missing. */
     public function known(Plan $plan, Log $log, int $today): ?Ahead
     {
-        $key = $this->key($plan, $log, $today);
-        $whole = $this->cache->getItem("$key.whole");
-        $ahead = $whole->isHit() ? $whole->get() : $this->gathered($key);
-        if (!$ahead instanceof Ahead) {
-            return null;
-        }
-        if (!$whole->isHit()) {
-            $this->cache->save($whole->set($ahead)->expiresAfter(self::KEPT));
-        }
+        $key = self::key($plan, $log, $today);
+        $ahead = $this->kept->known("$key.whole") ?? $this->gathered($key);
 
-        return $ahead;
+        return $ahead instanceof Ahead ? $ahead : null;
     }
 
     private function gathered(string $key): ?Ahead
     {
-        $fit = $this->cache->getItem("$key.fit");
-        $pairs = [];
-        foreach ($this->cache->getItems(array_map(static fn (int $part): string => "$key.$part", range(1, self::PARTS - 1))) as $item) {
-            if (!$item->isHit()) {
-                return null;
-            }
-            $pairs = [...$pairs, ...$item->get()];
-        }
-        /** @var list<array{Member, Member|null}> $pairs */
-        $known = $fit->get();
-        $planned = array_column($pairs, 0);
-        $learned = array_values(array_filter(array_column($pairs, 1)));
-        if (!$fit->isHit() || [] === $planned) {
+        $parts = $this->kept->all(array_map(static fn (int $part): string => "$key.$part", range(0, self::PARTS - 1)));
+        if (null === $parts) {
             return null;
         }
+        $fit = array_shift($parts);
+        /** @var list<list<array{Member, Member|null}>> $parts */
+        $pairs = array_merge(...$parts);
+        $planned = array_column($pairs, 0);
+        $learned = array_values(array_filter(array_column($pairs, 1)));
+        if ([] === $planned) {
+            return null;
+        }
+        $ahead = new Ahead(Forecast::of($planned, false), $fit instanceof Fit ? $fit : null, [] === $learned ? null : Forecast::of($learned, true));
+        $this->kept->put("$key.whole", $ahead);
 
-        return new Ahead(Forecast::of($planned, false), $known instanceof Fit ? $known : null, $known instanceof Fit && [] !== $learned ? Forecast::of($learned, true) : null);
+        return $ahead;
     }
 
     /** All of it at once, for whoever has no script. */
@@ -101,31 +90,14 @@ final readonly class Prospect
 
     private function fit(string $key, Lived $lived, Log $log): ?Fit
     {
-        $fit = $this->kept("$key.fit", static fn (): Fit|false => Fit::of($lived, $log) ?? false);
+        $fit = $this->kept->get("$key.0", static fn (): Fit|false => Fit::of($lived, $log) ?? false);
 
         return $fit instanceof Fit ? $fit : null;
     }
 
-    /**
-     * @template T
-     *
-     * @param \Closure(): T $make
-     *
-     * @return T
-     */
-    private function kept(string $key, \Closure $make): mixed
+    private static function key(Plan $plan, Log $log, int $today): string
     {
-        $item = $this->cache->getItem($key);
-        if (!$item->isHit()) {
-            $this->cache->save($item->set($make())->expiresAfter(self::KEPT));
-        }
-
-        return $item->get();
-    }
-
-    private function key(Plan $plan, Log $log, int $today): string
-    {
-        return implode('.', ['ahead', $this->build, hash('xxh128', serialize([$plan, $log])), self::days($today)]);
+        return implode('.', ['ahead', hash('xxh128', serialize([$plan, $log])), self::days($today)]);
     }
 
     private static function days(int $today): int

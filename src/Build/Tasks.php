@@ -12,20 +12,19 @@ use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Shelf\Revision;
-use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Symfony\Contracts\Cache\CacheInterface;
+use Olvek\Site\Kept;
 
 /** What plans ask of their keepers; kept, since it takes a run of the year to know. */
 final readonly class Tasks
 {
-    public function __construct(private Road $road, private CacheInterface $cache, #[Autowire('%olvek.build%')] private string $build)
+    public function __construct(private Road $road, private Kept $kept)
     {
     }
 
     /** @return list<Task> */
     public function of(Revision $revision, UnitSystem $units): array
     {
-        return $this->cache->get(implode('.', ['care', $this->build, $units->value, hash('xxh128', $revision->plan)]), function () use ($revision, $units): array {
+        return $this->kept->get("care.$units->value.".hash('xxh128', $revision->plan), function () use ($revision, $units): array {
             $plan = $this->road->plan($revision);
 
             return Care::of($plan, (new Runner($plan))->run(Judge::FIRST_YEAR, UsualCare::events()), $units);

@@ -18,9 +18,8 @@ use Olvek\Core\Log\DeedKind;
 use Olvek\Shelf\Revision;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
+use Olvek\Site\Kept;
 use Olvek\Site\Today;
-use Psr\Cache\CacheItemPoolInterface;
-use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Uid\Uuid;
 
 /** All that is due over a keeper's tanks: late, today and ahead. */
@@ -33,7 +32,7 @@ final readonly class Almanac
     /** Days in which the start's gates, not the plan's calendar, say what to test and who may come, even where nothing has been tested. */
     private const STARTING = 120;
 
-    public function __construct(private EntityManagerInterface $entities, private TankRepository $tanks, private Tasks $tasks, private WeeksPage $weeks, private Logbook $logbook, private Calendar $writer, private Today $today, private CacheItemPoolInterface $cache, #[Autowire('%olvek.build%')] private string $build)
+    public function __construct(private EntityManagerInterface $entities, private TankRepository $tanks, private Tasks $tasks, private WeeksPage $weeks, private Logbook $logbook, private Calendar $writer, private Today $today, private Kept $kept)
     {
     }
 
@@ -79,9 +78,9 @@ final readonly class Almanac
     {
         $marks = $this->marks($keeper);
         $lines = $this->lines($keeper);
-        $item = $this->cache->getItem('almanac.'.$keeper->id()->toBase58());
+        $name = 'almanac.'.$keeper->id()->toBase58();
         /** @var array<string, array{stamp: string, rows: list<array{string, string, string, string, string, bool, string, int}>}> $known */
-        $known = \is_array($item->get()) ? $item->get() : [];
+        $known = $this->kept->known($name) ?? [];
         $rows = $order = [];
         $changed = false;
         foreach (array_intersect_key($tanks, $filled) as $id => $tank) {
@@ -90,14 +89,13 @@ final readonly class Almanac
                 $known[$id] = ['stamp' => $stamp, 'rows' => $this->asked($tank, $keeper, $filled[$id], $today, $marks[$id] ?? [])];
                 $changed = true;
             }
-            $name = $tank->name();
             foreach ($known[$id]['rows'] as $row) {
                 $rows[] = $row;
-                $order[] = "$row[4] $name $row[1]";
+                $order[] = "$row[4] {$tank->name()} $row[1]";
             }
         }
         if ($changed) {
-            $this->cache->save($item->set($known)->expiresAfter(86400));
+            $this->kept->put($name, $known);
         }
         array_multisort($order, \SORT_STRING, $rows);
 
@@ -132,7 +130,7 @@ final readonly class Almanac
      */
     private function stamp(Keeper $keeper, \DateTimeImmutable $today, \DateTimeImmutable $filled, Tank $tank, array $lines, array $marks): string
     {
-        return hash('xxh128', implode("\n", [$this->build, $today->format('Y-m-d'), $filled->format('Y-m-d'), $keeper->units()->value, $keeper->kit()->code(), $tank->head(), $tank->name(), ...$lines,
+        return hash('xxh128', implode("\n", [$today->format('Y-m-d'), $filled->format('Y-m-d'), $keeper->units()->value, $keeper->kit()->code(), $tank->head(), $tank->name(), ...$lines,
             ...array_map(static fn (string $key, TaskMark $m): string => "$key {$m->moved?->format('Y-m-d')} ".($m->settled ? 'settled' : ''), array_keys($marks), $marks)]));
     }
 
@@ -181,14 +179,8 @@ final readonly class Almanac
         foreach (array_intersect_key($this->tanks->all($keeper), $filled) as $id => $tank) {
             $stamp = hash('xxh128', $stamp.$this->stamp($keeper, $this->today->of($keeper), $filled[$id], $tank, $lines[$id] ?? [0, ''], $marks[$id] ?? []));
         }
-        $item = $this->cache->getItem('almanac.ics.'.$keeper->id()->toBase58());
-        $known = $item->get();
-        if (!\is_array($known) || $known['stamp'] !== $stamp) {
-            $known = ['stamp' => $stamp, 'text' => $this->writer->shelf($this->feed($keeper), $marks)];
-            $this->cache->save($item->set($known)->expiresAfter(86400));
-        }
 
-        return \is_string($known['text']) ? $known['text'] : '';
+        return $this->kept->get('almanac.ics.'.$keeper->id()->toBase58().'.'.$stamp, fn (): string => $this->writer->shelf($this->feed($keeper), $marks));
     }
 
     /** The open time of a task that falls on a day; null where the tank does not ask for it then. */

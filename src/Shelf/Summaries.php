@@ -11,8 +11,7 @@ use Olvek\Core\Build\Quantities;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
-use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Symfony\Contracts\Cache\CacheInterface;
+use Olvek\Site\Kept;
 use Twig\Environment;
 
 /** Tanks at a glance, kept per revision: a shelf of two hundred is not judged anew at every visit. */
@@ -22,20 +21,16 @@ final readonly class Summaries
     private const GROWN = 60;
 
     public function __construct(
-        private CacheInterface $cache,
+        private Kept $kept,
         private Road $road,
         private Outcomes $outcomes,
         private Environment $twig,
-        #[Autowire('%olvek.build%')]
-        private string $build,
     ) {
     }
 
     public function of(Revision $revision, UnitSystem $units): Summary
     {
-        $key = implode('.', ['summary', $this->build, $revision->tank->id()->toBase58(), $revision->number, $units->value]);
-
-        return $this->cache->get($key, function () use ($revision, $units): Summary {
+        return $this->kept->get(implode('.', ['summary', $revision->tank->id()->toBase58(), $revision->number, $units->value]), function () use ($revision, $units): Summary {
             $plan = $this->road->plan($revision);
             $outcome = $this->outcomes->of($revision, $plan, $units);
             $drawing = $this->twig->render('shelf/_thumbnail.html.twig', [
