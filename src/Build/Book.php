@@ -6,6 +6,7 @@ namespace Olvek\Build;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Core\Build\Shop;
+use Olvek\Core\Build\Steps;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
@@ -80,12 +81,18 @@ final readonly class Book
     public function filled(Tank $tank, string $typed): ?\DateTimeImmutable
     {
         if ('' === $typed) {
-            $mark = $this->marks($tank)['fill'] ?? null;
-
-            return null !== $mark && $mark->done ? $mark->on : $this->today->of($tank->keeper);
+            return $this->filledOn($tank) ?? $this->today->of($tank->keeper);
         }
 
         return Today::read($typed);
+    }
+
+    /** The day on which filling was ticked; null where it was not. */
+    public function filledOn(Tank $tank): ?\DateTimeImmutable
+    {
+        $mark = $this->marks($tank)[Steps::FILL] ?? null;
+
+        return true === $mark?->done ? $mark->on : null;
     }
 
     /** @return array<string, StepMark> by step */

@@ -10,6 +10,7 @@ use Olvek\Bench\Road;
 use Olvek\Bench\StaleEdit;
 use Olvek\Core\Build\Start\Expected;
 use Olvek\Core\Build\Start\Situation;
+use Olvek\Core\Build\Steps;
 use Olvek\Core\Log\DeedKind;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\InvalidPlan;
@@ -94,7 +95,7 @@ final class WeeksController extends AbstractController
     public function filled(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, Book $book): Response
     {
         $day = $request->request->getString('day');
-        $refused = $this->trusted($request) ? $book->mark($tank, 'fill', true, $day, '') : self::EXPIRED;
+        $refused = $this->trusted($request) ? $book->mark($tank, Steps::FILL, true, $day, '') : self::EXPIRED;
 
         return null === $refused ? $this->back($tank, 'today') : $this->refused($tank, $keeper, ['filled' => $day], ['filled' => $refused]);
     }

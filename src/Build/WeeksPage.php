@@ -41,21 +41,13 @@ final readonly class WeeksPage
     /** Where the tank stands today; null before it is filled. */
     public function situation(Tank $tank, Keeper $keeper): ?Situation
     {
-        $filled = $this->filled($tank);
+        $filled = $this->book->filledOn($tank);
         if (null === $filled) {
             return null;
         }
         $today = max(0, Today::between($filled, $this->today->of($keeper)));
 
         return new Situation($this->road->plan($this->tanks->head($tank)), $this->logbook->since($tank, $filled, $today), $today, $keeper->kit(), $keeper->units());
-    }
-
-    /** The day on which it was filled; null where that has not been ticked. */
-    public function filled(Tank $tank): ?\DateTimeImmutable
-    {
-        $fill = $this->book->marks($tank)['fill'] ?? null;
-
-        return true === $fill?->done ? $fill->on : null;
     }
 
     /**
@@ -79,7 +71,7 @@ final readonly class WeeksPage
         }
         $light = LightPlan::of($situation->plan, $situation->log);
 
-        return [...$common, 'weeks' => FirstWeeks::of($situation), 'filled' => $this->filled($tank), 'light' => $light, 'lamp' => LightPlan::on($light, $situation->today), 'devices' => $this->devices->wired($tank),
+        return [...$common, 'weeks' => FirstWeeks::of($situation), 'filled' => $this->book->filledOn($tank), 'light' => $light, 'lamp' => LightPlan::on($light, $situation->today), 'devices' => $this->devices->wired($tank),
             'ahead' => $this->forecast($tank, $situation, $now), 'parts' => Prospect::PARTS, 'forecastable' => $situation->today <= Prospect::LAST_DAY];
     }
 

@@ -6,6 +6,7 @@ namespace Olvek\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Build\StepMark;
+use Olvek\Core\Build\Steps;
 use Olvek\Core\Log\DeedKind;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\Group;
@@ -42,7 +43,7 @@ final readonly class Diary
     public function write(Tank $tank, Plan $plan, \DateTimeImmutable $today, int $age, array $tests, array $unlike = [], array $algae = []): void
     {
         $filled = $today->modify("-$age days");
-        $this->entities->persist(new StepMark($tank, 'fill', true, $filled, 'made up'));
+        $this->entities->persist(new StepMark($tank, Steps::FILL, true, $filled, 'made up'));
         $on = static fn (int $day): \DateTimeImmutable => $filled->modify("+$day days");
         $trace = (new Runner($plan, (new Parameters())->with($unlike)))->run($age + 1, UsualCare::events());
         $dice = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(self::SEED));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Device;
 
 use Olvek\Account\Keeper;
+use Olvek\Build\Book;
 use Olvek\Build\WeeksPage;
 use Olvek\Core\Build\LightPlan;
 use Olvek\Core\Build\Start\Situation;
@@ -25,7 +26,7 @@ final class DeviceController extends AbstractController
 {
     private const SAMPLES = 24;
 
-    public function __construct(private readonly Devices $devices, private readonly WeeksPage $weeks)
+    public function __construct(private readonly Devices $devices, private readonly WeeksPage $weeks, private readonly Book $book)
     {
     }
 
@@ -56,7 +57,7 @@ final class DeviceController extends AbstractController
             return $this->told($request, $tank, $keeper, 'This page had been open too long to be trusted, so nothing was sent. Send it again.', Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         try {
-            ($this->devices->lamp($tank) ?? throw $this->createNotFoundException('This tank has no lamp timer.'))->write([...$this->programme($situation), 'filled' => $this->weeks->filled($tank)?->format('Y-m-d')]);
+            ($this->devices->lamp($tank) ?? throw $this->createNotFoundException('This tank has no lamp timer.'))->write([...$this->programme($situation), 'filled' => $this->book->filledOn($tank)?->format('Y-m-d')]);
         } catch (DeviceTrouble $trouble) {
             return $this->told($request, $tank, $keeper, $trouble->getMessage().' The programme was not sent; the lamp goes on as it did.', Response::HTTP_BAD_GATEWAY);
         }

@@ -13,9 +13,9 @@ use Olvek\Build\Tasks;
 use Olvek\Build\WeeksPage;
 use Olvek\Core\Build\Start\FirstWeeks;
 use Olvek\Core\Build\Start\GateState;
+use Olvek\Core\Build\Steps;
 use Olvek\Core\Build\Task;
 use Olvek\Core\Log\DeedKind;
-use Olvek\Shelf\Revision;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
 use Olvek\Site\Kept;
@@ -27,9 +27,9 @@ final readonly class Almanac
 {
     /** Days ahead that are shown. */
     public const AHEAD = 21;
-    /** Days for which something that was not done is still asked about; what comes again sooner is asked about only once. */
+    /** Days for which something that was not done is still asked about. J: what nobody did for two weeks was not meant to be done. */
     private const LATE = 14;
-    /** Days in which the start's gates, not the plan's calendar, say what to test and who may come, even where nothing has been tested. */
+    /** Days in which the start's gates, not the plan's calendar, say what to test and who may come, even where nothing has been tested. J. */
     private const STARTING = 120;
 
     public function __construct(private EntityManagerInterface $entities, private TankRepository $tanks, private Tasks $tasks, private WeeksPage $weeks, private Logbook $logbook, private Calendar $writer, private Today $today, private Kept $kept)
@@ -115,8 +115,10 @@ final readonly class Almanac
         // Whoever tests is asked for the next test by the last one; whoever has never done so, by the calendar.
         $own = null !== $situation && ($situation->today <= self::STARTING || null !== $situation->lastTest());
         $due = $own ? $this->start($tank, FirstWeeks::of($situation), $filled, $today) : [];
-        foreach ($this->calendar($this->tanks->head($tank), $keeper, $own) as $task) {
-            array_push($due, ...self::times($tank, $task, $filled, $today, $marks));
+        foreach ($this->tasks->of($this->tanks->head($tank), $keeper->units()) as $task) {
+            if (!$own || !$task->start) {
+                array_push($due, ...self::times($tank, $task, $filled, $today, $marks));
+            }
         }
 
         return array_map(static fn (Due $d): array => [$d->tank->id()->toRfc4122(), $d->task, $d->words, $d->due->format('Y-m-d'), $d->on->format('Y-m-d'), $d->moved, $d->way, $d->every], $due);
@@ -148,7 +150,7 @@ final readonly class Almanac
             if (null === $day) {
                 continue;
             }
-            foreach ($this->calendar($revision, $keeper, false) as $task) {
+            foreach ($this->tasks->of($revision, $keeper->units()) as $task) {
                 $all[] = [$revision->tank, $task, $day];
             }
         }
@@ -232,12 +234,6 @@ final readonly class Almanac
         return true;
     }
 
-    /** @return list<Task> */
-    private function calendar(Revision $revision, Keeper $keeper, bool $starting): array
-    {
-        return array_values(array_filter($this->tasks->of($revision, $keeper->units()), static fn (Task $t): bool => !$starting || !(str_starts_with($t->id, 'test-') || str_starts_with($t->id, 'stock-') || 'feed' === $t->id)));
-    }
-
     /**
      * @param array<string, TaskMark> $marks by task and day
      *
@@ -245,23 +241,15 @@ final readonly class Almanac
      */
     private static function times(Tank $tank, Task $task, \DateTimeImmutable $filled, \DateTimeImmutable $today, array $marks): array
     {
-        $now = Today::between($filled, $today);
-        $days = [];
-        if (0 === $task->every) {
-            $days[] = $task->day;
-        } else {
-            // Of what comes again, the last time that has come, the next, and what was put off.
-            $last = $task->day + $task->every * intdiv(max(0, $now - $task->day), $task->every);
-            $days = array_values(array_filter([$last, $last + $task->every], static fn (int $day): bool => null === $task->until || $day <= $task->until));
-            foreach ($marks as $mark) {
-                $day = $mark->task === $task->id && !$mark->settled ? Today::between($filled, new \DateTimeImmutable($mark->due, new \DateTimeZone('UTC'))) : null;
-                if (null !== $day && !\in_array($day, $days, true)) {
-                    $days[] = $day;
-                }
+        $days = $task->around(Today::between($filled, $today));
+        foreach ($marks as $mark) {
+            // What was put off is asked for on its new day, however often the task has come since.
+            if ($mark->task === $task->id && !$mark->settled) {
+                $days[] = Today::between($filled, new \DateTimeImmutable($mark->due, new \DateTimeZone('UTC')));
             }
         }
         $times = [];
-        foreach ($days as $day) {
+        foreach (array_unique($days) as $day) {
             $due = $filled->modify("+$day days");
             $mark = $marks[$task->id.' '.$due->format('Y-m-d')] ?? null;
             $on = $mark->moved ?? $due;
@@ -309,7 +297,7 @@ final readonly class Almanac
         $filled = [];
         /** @var list<array{tank: Uuid, day: \DateTimeImmutable}> $rows */
         $rows = $this->entities->createQuery('SELECT t.id AS tank, m.on AS day FROM '.StepMark::class.' m JOIN m.tank t WHERE t.keeper = :keeper AND m.step = :step AND m.done = true')
-            ->setParameter('keeper', $keeper->id(), 'uuid')->setParameter('step', 'fill')->getResult();
+            ->setParameter('keeper', $keeper->id(), 'uuid')->setParameter('step', Steps::FILL)->getResult();
         foreach ($rows as $row) {
             $filled[$row['tank']->toRfc4122()] = $row['day'];
         }

@@ -47,10 +47,10 @@ final class Care
             }
         }
         foreach ($plan->groups as $group) {
-            $tasks[] = new Task("stock-$group->id", $group->day, \sprintf('%d × %s may come, if ammonia and nitrite read 0', $group->count, $group->kind->common));
+            $tasks[] = new Task("stock-$group->id", $group->day, \sprintf('%d × %s may come, if ammonia and nitrite read 0', $group->count, $group->kind->common), start: true);
         }
         if ($plan->feed->grams > 0) {
-            $tasks[] = new Task('feed', $plan->feedFrom, \sprintf('Begin to feed, %s g a day', Decimal::trimmed($plan->feed->grams, 3)));
+            $tasks[] = new Task('feed', $plan->feedFrom, \sprintf('Begin to feed, %s g a day', Decimal::trimmed($plan->feed->grams, 3)), start: true);
         }
         foreach ($plan->occasions as $occasion) {
             // Weather and failures are nobody's task.
@@ -76,7 +76,7 @@ final class Care
         $tasks = [];
         $from = 1;
         foreach (StartWay::Bottled === $plan->preparation->way ? [[1, 14], ...self::TESTS] : self::TESTS as [$every, $until]) {
-            $tasks[] = new Task("test-$from", $from, 'Test ammonia, nitrite and nitrate', $every, $until);
+            $tasks[] = new Task("test-$from", $from, 'Test ammonia, nitrite and nitrate', $every, $until, true);
             $from = $until + $every;
         }
 

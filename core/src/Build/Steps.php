@@ -20,6 +20,8 @@ use Olvek\Core\Vessel\Shape;
 /** The steps by which this plan is built, from the empty vessel to the timer; only those that it needs. All C, common practice; minutes J. */
 final readonly class Steps
 {
+    /** The step from which a tank's days are counted. */
+    public const FILL = 'fill';
     /** Depth to which a tank is filled before planting, of the water over the bed. C. */
     private const PART_FILL = 0.15;
     /** Minutes a litre of hose water takes to run in gently, and a stem or pot to plant. J. */
@@ -139,7 +141,7 @@ final readonly class Steps
         $treat = Treatment::Unchlorinated === $plan->preparation->treatment ? '' : ' Treat it for chlorine and chloramine first.';
 
         return [
-            new Step('fill', 'Fill slowly', \sprintf('%s, %s, to %s over the bottom.%s', $this->litres($net), $how, $this->length($plan->waterLine), $treat), 'Stones can be seen through it by evening; a haze of sand settles in a day.', 'It is poured in, and soil comes up through the cap.', 'Never start a siphon by mouth. Wash hands.', max(10, (int) round(self::PER_LITRE * $net)), 0, 'full'),
+            new Step(self::FILL, 'Fill slowly', \sprintf('%s, %s, to %s over the bottom.%s', $this->litres($net), $how, $this->length($plan->waterLine), $treat), 'Stones can be seen through it by evening; a haze of sand settles in a day.', 'It is poured in, and soil comes up through the cap.', 'Never start a siphon by mouth. Wash hands.', max(10, (int) round(self::PER_LITRE * $net)), 0, 'full'),
             [] === $float ? null : new Step('float', 'Lay in floaters and house plants', implode('; ', array_map(static fn (Clump $c): string => \sprintf('%d × %s', $c->pieces, $c->kind->common), $float)), 'Leaves are dry above, roots hang free; half of the surface is open.', '', '', 5),
             $plan->lamp->lumens <= 0 ? null : new Step('lamp', 'Hang the lamp and set its timer', \sprintf('%s over the rim, on at %s for %s h%s, at %s %% of its strength', $this->length($plan->lamp->height), Decimal::trimmed($plan->lamp->programme->on, 2), Decimal::trimmed($plan->lamp->hours, 2),
                 $plan->lamp->programme->allDay > 0 ? \sprintf(' (day and night for the first %d days)', $plan->lamp->programme->allDay) : '', Decimal::trimmed(100 * $plan->lamp->programme->startShare, 0)), 'It goes on and off by itself once, watched.', 'Two lamps’ worth of light on a new tank.', 'Drip loop in the cable, socket with a residual-current device, unplugged whenever hands go in. Fixed wiring is a licensed electrician’s work.', 10),

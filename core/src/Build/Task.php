@@ -12,9 +12,25 @@ final readonly class Task
      * @param int      $day   after filling, of its first time
      * @param int      $every days between its times; 0 for once
      * @param int|null $until last day on which it may fall; null for open end
+     * @param bool     $start whether the gates of a start ask for it themselves, while there is one
      */
-    public function __construct(public string $id, public int $day, public string $words, public int $every = 0, public ?int $until = null)
+    public function __construct(public string $id, public int $day, public string $words, public int $every = 0, public ?int $until = null, public bool $start = false)
     {
+    }
+
+    /**
+     * The days on which it falls, of those that a keeper is asked about: once, or of what comes again the last time that has come and the next.
+     *
+     * @return list<int> after filling
+     */
+    public function around(int $today): array
+    {
+        if (0 === $this->every) {
+            return [$this->day];
+        }
+        $last = $this->day + $this->every * intdiv(max(0, $today - $this->day), $this->every);
+
+        return array_values(array_filter([$last, $last + $this->every], fn (int $day): bool => null === $this->until || $day <= $this->until));
     }
 
     /** "day 14", "every 7 days from day 14 to day 84". */

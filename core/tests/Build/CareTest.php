@@ -61,4 +61,33 @@ final class CareTest extends TestCase
             self::assertLessThan(0.85 * $trace->clumps[$cut->day - 1][0], $trace->clumps[$cut->day][0]);
         }
     }
+
+    /** Every week from day 7: on day 16 the 14th is the last time that has come and the 21st the next; before it ever came, the first two. */
+    public function testATaskIsAskedAboutWhenItLastCameAndNext(): void
+    {
+        self::assertSame([14, 21], (new Task('look', 7, 'Look', 7))->around(16));
+        self::assertSame([14, 21], (new Task('look', 7, 'Look', 7))->around(14), 'on its day');
+        self::assertSame([7, 14], (new Task('look', 7, 'Look', 7))->around(3));
+        self::assertSame([40], (new Task('change', 40, 'Change'))->around(90), 'once is once');
+        self::assertSame([28], (new Task('test', 1, 'Test', 3, 28))->around(30), 'not beyond its last day');
+        self::assertSame([], (new Task('test', 1, 'Test', 3, 28))->around(60));
+    }
+
+    public function testWhatTheGatesAskForIsMarked(): void
+    {
+        foreach (self::tasks(Sample::planted()) as $id => $task) {
+            self::assertSame(1 === preg_match('/^(test-|stock-|feed$)/', $id), $task->start, $id);
+        }
+    }
+
+    /** Amazon frogbit doubles in days: what the run takes out over the year, in 40 g handfuls, is said; litter is asked for where a school feeds on it. */
+    public function testFloatersComeOutByTheHandfulAndLitterGoesIn(): void
+    {
+        $floating = Sample::edit(Sample::planted(), ['plants.add' => 'limnobium-laevigatum', 'feeding.grams' => '0.3']);
+        self::assertMatchesRegularExpression('/(half a|\d+) handfuls? a week/', self::tasks($floating)['floaters']->words);
+        self::assertArrayNotHasKey('floaters', self::tasks(Sample::planted()));
+        self::assertArrayNotHasKey('litter', self::tasks(Sample::planted()));
+        self::assertSame(60, self::tasks(Sample::edit(Sample::planted(), ['school' => 'slow-swamp']))['litter']->every);
+        self::assertArrayHasKey('litter', self::tasks(Sample::edit(Sample::planted(), ['events.add.leaves' => '30'])));
+    }
 }
