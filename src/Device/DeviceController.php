@@ -24,6 +24,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/tanks/{tank}/devices', requirements: ['tank' => Requirement::UUID])]
 final class DeviceController extends AbstractController
 {
+    /** An hour apart: a day, in which temperature and pH swing. */
     private const SAMPLES = 24;
 
     public function __construct(private readonly Devices $devices, private readonly WeeksPage $weeks, private readonly Book $book)
@@ -40,9 +41,12 @@ final class DeviceController extends AbstractController
     #[Route('/wire', name: 'devices_wire', methods: ['POST'])]
     public function wire(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
+        if (!$this->trusted($request)) {
+            return $this->told($request, $tank, $keeper, 'This page had been open too long to be trusted, so nothing was changed. Choose again.', Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
         $kind = DeviceKind::tryFrom($request->request->getString('kind'));
-        if (null === $kind || !$this->trusted($request) || !$this->devices->wire($tank, $kind, $request->request->getString('device'))) {
-            return $this->told($request, $tank, $keeper, 'That device is not known here, or the page had been open too long. Nothing was changed: choose again.', Response::HTTP_UNPROCESSABLE_ENTITY);
+        if (null === $kind || !$this->devices->wire($tank, $kind, $request->request->getString('device'))) {
+            return $this->told($request, $tank, $keeper, 'That device is not known here. Nothing was changed: choose one from the list, or ask whoever runs Olvek to add it.', Response::HTTP_UNPROCESSABLE_ENTITY);
         }
 
         return $this->redirectToRoute('weeks', ['tank' => $tank->id(), '_fragment' => 'devices'], Response::HTTP_SEE_OTHER);
@@ -57,9 +61,9 @@ final class DeviceController extends AbstractController
             return $this->told($request, $tank, $keeper, 'This page had been open too long to be trusted, so nothing was sent. Send it again.', Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         try {
-            ($this->devices->lamp($tank) ?? throw $this->createNotFoundException('This tank has no lamp timer.'))->write([...$this->programme($situation), 'filled' => $this->book->filledOn($tank)?->format('Y-m-d')]);
+            ($this->devices->lamp($tank) ?? throw $this->createNotFoundException('This tank has no lamp timer.'))->write($this->programme($tank, $situation));
         } catch (DeviceTrouble $trouble) {
-            return $this->told($request, $tank, $keeper, $trouble->getMessage().' The programme was not sent; the lamp goes on as it did.', Response::HTTP_BAD_GATEWAY);
+            return $this->told($request, $tank, $keeper, 'The programme was not sent; the lamp goes on as it did. Try again once the timer answers.', Response::HTTP_BAD_GATEWAY, [DeviceKind::Lamp->value => $trouble]);
         }
 
         return $this->told($request, $tank, $keeper, 'The timer has taken the programme.');
@@ -75,7 +79,7 @@ final class DeviceController extends AbstractController
         try {
             $samples = ($this->devices->probe($tank) ?? throw $this->createNotFoundException('This tank has no water probe.'))->samples(1);
         } catch (DeviceTrouble $trouble) {
-            return $this->told($request, $tank, $keeper, $trouble->getMessage().' Nothing was written down.', Response::HTTP_BAD_GATEWAY);
+            return $this->told($request, $tank, $keeper, 'Nothing was written down. Read by hand, or try again once the probe answers.', Response::HTTP_BAD_GATEWAY, [DeviceKind::Probe->value => $trouble]);
         }
         $newest = end($samples);
         $logbook->test($tank, [Measure::Temperature->value => \sprintf('%.1f °C', $newest->celsius), Measure::Acidity->value => \sprintf('%.2f', $newest->pH)], '', $keeper->kit(), $keeper->units());
@@ -83,34 +87,51 @@ final class DeviceController extends AbstractController
         return $this->redirectToRoute('weeks', ['tank' => $tank->id(), '_fragment' => 'log'], Response::HTTP_SEE_OTHER);
     }
 
-    private function told(Request $request, Tank $tank, Keeper $keeper, string $notice = '', int $status = Response::HTTP_OK): Response
+    /** @param array<string, DeviceTrouble> $met troubles that were just met, by kind: such a device is not asked again at once */
+    private function told(Request $request, Tank $tank, Keeper $keeper, string $notice = '', int $status = Response::HTTP_OK, array $met = []): Response
     {
-        $wired = $this->devices->wired($tank);
         $lamp = $probe = null;
-        $troubles = [];
         try {
-            $lamp = $this->devices->lamp($tank)?->state();
+            $lamp = isset($met['lamp']) ? null : $this->devices->lamp($tank)?->state();
         } catch (DeviceTrouble $trouble) {
-            $troubles['lamp'] = $trouble->getMessage();
+            $met['lamp'] = $trouble;
         }
         try {
-            $probe = $this->devices->probe($tank)?->samples(self::SAMPLES);
+            $probe = isset($met['probe']) ? null : $this->devices->probe($tank)?->samples(self::SAMPLES);
         } catch (DeviceTrouble $trouble) {
-            $troubles['probe'] = $trouble->getMessage();
+            $met['probe'] = $trouble;
         }
         $situation = $this->weeks->situation($tank, $keeper);
-        $newest = null === $probe ? null : end($probe);
-        $context = ['tank' => $tank, 'wired' => $wired, 'lamp' => $lamp, 'troubles' => $troubles, 'notice' => $notice, 'counted' => null !== $situation,
-            'current' => null !== $lamp && null !== $situation && $lamp->programme === HttpLampTimer::fingerprint($this->programme($situation)),
-            'sample' => null === $newest ? null : ['at' => $newest->at->setTimezone($keeper->zone()), 'words' => \sprintf('%s, pH %.1f, water %s deep, %d µS/cm', $keeper->units()->show(Dimension::Temperature, $newest->celsius), $newest->pH, $keeper->units()->show(Dimension::Length, $newest->level), (int) round($newest->conductivity))]];
+        $context = ['tank' => $tank, 'wired' => $this->devices->wired($tank), 'lamp' => $lamp, 'troubles' => array_map(static fn (DeviceTrouble $t): string => $t->getMessage(), $met), 'notice' => $notice, 'counted' => null !== $situation,
+            'current' => null !== $lamp && null !== $situation && $lamp->programme === $this->programme($tank, $situation)['id'], 'sample' => null === $probe ? null : self::sampled($probe, $keeper)];
 
         return $this->render($request->headers->has('Olvek-Parts') ? 'device/_state.html.twig' : 'device/state.html.twig', $context, new Response(status: $status));
     }
 
-    /** @return array<string, mixed> */
-    private function programme(Situation $situation): array
+    /**
+     * The newest sample in words, and between what its day has swung.
+     *
+     * @param non-empty-list<Sample> $samples
+     *
+     * @return array{at: \DateTimeImmutable, words: string, day: string}
+     */
+    private static function sampled(array $samples, Keeper $keeper): array
     {
-        return LightPlan::document($situation->plan, $situation->log);
+        $show = static fn (Dimension $of, float $value): string => $keeper->units()->show($of, $value);
+        $newest = end($samples);
+        $warmth = array_map(static fn (Sample $s): float => $s->celsius, $samples);
+        $pH = array_map(static fn (Sample $s): float => $s->pH, $samples);
+
+        return ['at' => $newest->at->setTimezone($keeper->zone()), 'words' => \sprintf('%s, pH %.1f, water %s deep, %d µS/cm', $show(Dimension::Temperature, $newest->celsius), $newest->pH, $show(Dimension::Length, $newest->level), (int) round($newest->conductivity)),
+            'day' => \sprintf('%s to %s, pH %.1f to %.1f', $show(Dimension::Temperature, min($warmth)), $show(Dimension::Temperature, max($warmth)), min($pH), max($pH))];
+    }
+
+    /** @return array{id: string, filled: string|null, entries: list<mixed>} as the timer takes it; the id says which it is, and the timer only echoes it */
+    private function programme(Tank $tank, Situation $situation): array
+    {
+        $programme = [...LightPlan::document($situation->plan, $situation->log), 'filled' => $this->book->filledOn($tank)?->format('Y-m-d')];
+
+        return [...$programme, 'id' => hash('xxh128', json_encode($programme, \JSON_THROW_ON_ERROR))];
     }
 
     private function situation(Tank $tank, Keeper $keeper): Situation

@@ -28,14 +28,4 @@ final readonly class HttpLampTimer implements LampTimer
     {
         $this->wire->ask('PUT', '/programme', $programme);
     }
-
-    /**
-     * Names a programme by what is in it, as the timer does.
-     *
-     * @param array<string, mixed> $programme
-     */
-    public static function fingerprint(array $programme): string
-    {
-        return substr(hash('sha256', json_encode($programme['entries'] ?? [], \JSON_THROW_ON_ERROR)), 0, 16);
-    }
 }

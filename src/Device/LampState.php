@@ -9,7 +9,7 @@ final readonly class LampState
 {
     /**
      * @param int    $percent   of its strength that it burns with now; 0 while it is dark
-     * @param string $programme fingerprint of the programme that it holds; '' for none
+     * @param string $programme id of the programme that it holds, as it was sent; '' for none
      */
     public function __construct(public bool $on, public int $percent, public string $programme)
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Device;
 
 use Symfony\Contracts\HttpClient\Exception\ExceptionInterface;
-use Symfony\Contracts\HttpClient\Exception\TimeoutExceptionInterface;
+use Symfony\Contracts\HttpClient\Exception\HttpExceptionInterface;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
 
 /** Talks HTTP to one device, never for long and never for more than it should have to say. */
@@ -29,6 +29,7 @@ final readonly class Wire
      */
     public function ask(string $method, string $path, ?array $body = null): string
     {
+        $from = microtime(true);
         try {
             $response = $this->http->request($method, $this->address.$path, ['timeout' => self::PATIENCE, 'max_duration' => self::PATIENCE, 'max_redirects' => 0, ...(null === $body ? [] : ['json' => $body])]);
             $text = '';
@@ -39,14 +40,11 @@ final readonly class Wire
                     throw DeviceTrouble::wrong($this->device, 'it does not stop talking.');
                 }
             }
-            $status = $response->getStatusCode();
-        } catch (TimeoutExceptionInterface) {
-            throw DeviceTrouble::slow($this->device, self::PATIENCE);
-        } catch (ExceptionInterface $failed) {
-            throw str_contains($failed->getMessage(), 'timeout') || str_contains($failed->getMessage(), 'timed out') || str_contains($failed->getMessage(), 'Max duration') ? DeviceTrouble::slow($this->device, self::PATIENCE) : DeviceTrouble::silent($this->device);
-        }
-        if ($status < 200 || $status >= 300) {
-            throw DeviceTrouble::wrong($this->device, \sprintf('it refuses with status %d.', $status));
+        } catch (HttpExceptionInterface $refused) {
+            throw DeviceTrouble::wrong($this->device, \sprintf('it refuses with status %d.', $refused->getResponse()->getStatusCode()));
+        } catch (ExceptionInterface) {
+            // Whatever went wrong: what took all of the patience was slow, what failed before was not there.
+            throw microtime(true) - $from < 0.9 * self::PATIENCE ? DeviceTrouble::silent($this->device) : DeviceTrouble::slow($this->device, self::PATIENCE);
         }
 
         return $text;
