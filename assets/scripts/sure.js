@@ -2,6 +2,7 @@
  * How sure the margins are: while the keeper rests, the server judges more tanks whose uncertain numbers differ, a few a request and
  * two requests at once. Any change, or the stop button, ends it; what is done is kept.
  */
+import { twoAtOnce } from './two-at-once.js';
 
 const REST = 1200;
 let turn = 0;
@@ -30,7 +31,6 @@ export function reckon(form, done) {
 }
 
 async function run(form, line, mine, done) {
-    let next = 0;
     let of = Infinity;
     let finished = 0;
     let all = false;
@@ -39,29 +39,23 @@ async function run(form, line, mine, done) {
         stopped = true;
         rest();
     }, { once: true });
-    const worker = async () => {
-        while (next < of && mine === turn) {
-            const part = next;
-            next += 1;
-            const body = new FormData();
-            body.set('_token', form.elements._token.value);
-            const response = await fetch(`${line.dataset.sure}/${part}`, { method: 'POST', body, credentials: 'same-origin' });
-            if (!response.ok) {
-                return;
-            }
-            const answer = await response.json();
-            if (mine !== turn || String(answer.base) !== form.elements.base.value) {
-                return;
-            }
-            of = answer.of;
-            finished += 1;
-            all = all || answer.done;
-            line.hidden = false;
-            words.textContent = `How sure is this? ${Math.round((100 * finished) / of)} % of the tanks judged`;
+    const one = async (part) => {
+        const body = new FormData();
+        body.set('_token', form.elements._token.value);
+        const response = await fetch(`${line.dataset.sure}/${part}`, { method: 'POST', body, credentials: 'same-origin' });
+        const answer = response.ok ? await response.json() : null;
+        if (answer === null || mine !== turn || String(answer.base) !== form.elements.base.value) {
+            of = 0;
+            return;
         }
+        of = answer.of;
+        finished += 1;
+        all = all || answer.done;
+        line.hidden = false;
+        words.textContent = `How sure is this? ${Math.round((100 * finished) / of)} % of the tanks judged`;
     };
     try {
-        await Promise.all([worker(), worker()]);
+        await twoAtOnce(0, (part) => part < of && mine === turn, one);
     } catch {
         // Not reachable: the margins stand without their spread.
     }

@@ -1,4 +1,5 @@
 /** The first weeks' page: reckons what lies ahead a part at a time, and asks the devices, while the keeper reads on. */
+import { twoAtOnce } from './two-at-once.js';
 
 const ahead = document.querySelector('[data-ahead]');
 if (ahead?.dataset.known === 'no') {
@@ -24,18 +25,10 @@ async function reckon(section) {
         done += 1;
         words.textContent = `Reckoning: ${Math.round((100 * done) / parts)} %`;
     };
-    let next = 1;
-    const worker = async () => {
-        while (next < parts) {
-            const part = next;
-            next += 1;
-            await one(part);
-        }
-    };
     words.textContent = 'Reckoning…';
     try {
         await one(0);
-        await Promise.all([worker(), worker()]);
+        await twoAtOnce(1, (part) => part < parts, one);
         const response = await fetch(section.dataset.ahead, { credentials: 'same-origin', signal: ended.signal });
         if (response.status !== 200) {
             throw new Error(response.statusText);

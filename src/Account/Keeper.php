@@ -75,7 +75,7 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface
     /** In which the keeper's days begin and end. */
     public function zone(): \DateTimeZone
     {
-        return new \DateTimeZone('' === $this->zone ? 'UTC' : $this->zone);
+        return new \DateTimeZone($this->zone);
     }
 
     public function liveIn(\DateTimeZone $zone): void

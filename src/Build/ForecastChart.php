@@ -16,11 +16,16 @@ final readonly class ForecastChart
 {
     public const WIDTH = 440.0;
     public const HEIGHT = 340.0;
-    private const LEFT = 6.0;
-    private const RIGHT = 6.0;
+    public const LEFT = 6.0;
+    public const RIGHT = self::WIDTH - 6.0;
     private const TOP = 18.0;
     private const STRIP = 82.0;
     private const GAP = 22.0;
+    /** Air above the highest curve, and times what counts as 0 that a strip is high at the least: so that nothing looks like much. */
+    private const AIR = 1.12;
+    private const LEAST = 5;
+    /** Days ahead of which the chart speaks in words. */
+    private const SAID = 14;
 
     /**
      * @param list<array{name: string, top: string, y: float, height: float, class: string, planned: string, learned: string, middle: string, dots: list<array{x: float, y: float, words: string}>}> $strips
@@ -34,14 +39,14 @@ final readonly class ForecastChart
     {
         $best = $ahead->best();
         $days = $best->days();
-        $x = static fn (float $day): float => self::LEFT + (self::WIDTH - self::LEFT - self::RIGHT) * $day / max(1, $days - 1);
+        $x = static fn (float $day): float => self::LEFT + (self::RIGHT - self::LEFT) * $day / max(1, $days - 1);
         $strips = $said = [];
         foreach (Forecast::MEASURES as $n => $measure) {
             $read = array_values(array_filter($log->readings, static fn ($r): bool => $r->measure === $measure && $r->day < $days));
             $show = static fn (float $value): float => $kit->fromBase($measure, $value);
             $band = static fn (Forecast $f, int $which): array => array_map(static fn (array $b): float => $show($b[$which]), $f->bands[$measure->value]);
             $high = $band($best, 2);
-            $most = 1.12 * max([5 * $show($measure->nothingBelow()), ...$high, ...array_map(static fn ($r): float => $show($r->value), $read)]);
+            $most = self::AIR * max([self::LEAST * $show($measure->nothingBelow()), ...$high, ...array_map(static fn ($r): float => $show($r->value), $read)]);
             $foot = self::TOP + $n * (self::STRIP + self::GAP) + self::STRIP;
             $y = static fn (float $value): float => $foot - self::STRIP * min(1.0, max(0.0, $value / $most));
             $area = static function (array $low, array $high) use ($x, $y): string {
@@ -55,13 +60,13 @@ final readonly class ForecastChart
             };
             $middle = $band($best, 1);
             $strips[] = [
-                'name' => $measure->label().', mg/L as '.TestKit::ionText($kit->counts($measure)), 'top' => Decimal::significant($most, 2), 'y' => $foot - self::STRIP, 'height' => self::STRIP, 'class' => 'curve-'.$measure->value,
+                'name' => $measure->label().', '.$kit->unit($measure), 'top' => Decimal::significant($most, 2), 'y' => $foot - self::STRIP, 'height' => self::STRIP, 'class' => 'curve-'.$measure->value,
                 'planned' => null === $ahead->learned ? '' : $area($band($ahead->planned, 0), $band($ahead->planned, 2)),
                 'learned' => $area($band($best, 0), $high),
                 'middle' => Pen::polyline(array_map(static fn (int $day, float $value): array => [$x($day), $y($value)], array_keys($middle), $middle)),
                 'dots' => array_map(static fn ($r): array => ['x' => $x($r->day), 'y' => $y($show($r->value)), 'words' => \sprintf('Day %d: %s', $r->day, $kit->show($measure, $r->value))], $read),
             ];
-            $then = min($days - 1, $today + 14);
+            $then = min($days - 1, $today + self::SAID);
             [$low, $likely, $top] = array_map(static fn (float $v): string => $kit->show($measure, $v), $best->band($measure, $then));
             $said[] = \sprintf('%s: on day %d most likely %s, in eight of ten tanks %s to %s', ucfirst($measure->label()), $then, $likely, $low, $top);
         }
@@ -75,6 +80,6 @@ final readonly class ForecastChart
 
     public function foot(): float
     {
-        return self::TOP + 3 * self::STRIP + 2 * self::GAP;
+        return self::TOP + \count($this->strips) * (self::STRIP + self::GAP) - self::GAP;
     }
 }

@@ -22,6 +22,7 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -164,18 +165,15 @@ final class WeeksController extends AbstractController
     #[Route('/log.csv', name: 'weeks_log', methods: ['GET'])]
     public function log(Tank $tank): Response
     {
-        $lines = [['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up']];
-        foreach (array_reverse($this->logbook->newest($tank, 50000)) as $entry) {
-            $lines[] = [$entry->on->format('Y-m-d'), $entry->kind->value, $entry->what, null === $entry->amount ? '' : (string) $entry->amount, $entry->of ?? '', $entry->words, $entry->madeUp ? 'yes' : ''];
-        }
-        $out = fopen('php://temp', 'r+');
-        \assert(false !== $out);
-        foreach ($lines as $line) {
-            fputcsv($out, $line, escape: '');
-        }
-        rewind($out);
-
-        return new Response((string) stream_get_contents($out), headers: Attachment::headers('text/csv; charset=utf-8', $tank->name().'.log.csv', 'log.csv'));
+        return new StreamedResponse(function () use ($tank): void {
+            $out = fopen('php://output', 'w');
+            \assert(false !== $out);
+            fputcsv($out, ['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up'], escape: '');
+            foreach ($this->logbook->all($tank) as $entry) {
+                fputcsv($out, [$entry->on->format('Y-m-d'), $entry->kind->value, $entry->what, $entry->amount ?? '', $entry->of ?? '', $entry->words, $entry->madeUp ? 'yes' : ''], escape: '');
+            }
+            fclose($out);
+        }, headers: Attachment::headers('text/csv; charset=utf-8', $tank->name().'.log.csv', 'log.csv'));
     }
 
     private function counted(Tank $tank, Keeper $keeper): Situation

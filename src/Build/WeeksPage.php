@@ -25,7 +25,10 @@ use Olvek\Site\Today;
 /** Gathers what the page of the first weeks shows. */
 final readonly class WeeksPage
 {
+    /** Lines of the logbook that are shown. */
     private const NEWEST = 14;
+    /** What is tested in the first weeks; all else stands behind a fold. */
+    private const USUAL = [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate, Measure::Acidity];
 
     public function __construct(
         private TankRepository $tanks,
@@ -62,7 +65,7 @@ final readonly class WeeksPage
         $common = [
             'tank' => $tank, 'plan' => $this->road->plan($this->tanks->head($tank)), 'units' => $keeper->units(), 'kit' => $keeper->kit(), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'situation' => $situation, 'today' => $this->today->of($keeper),
             'entries' => $this->logbook->newest($tank, self::NEWEST),
-            'fields' => array_map(static fn (Measure $m): array => ['id' => $m->value, 'label' => $m->label(), 'sign' => Logbook::sign($m, $keeper->kit(), $keeper->units())], Measure::cases()),
+            'fields' => self::fields(self::USUAL, $keeper), 'others' => self::fields(array_values(array_filter(Measure::cases(), static fn (Measure $m): bool => !\in_array($m, self::USUAL, true))), $keeper),
             'ions' => array_map(static fn (Measure $m): array => ['id' => $m->value, 'label' => $m->label(), 'counts' => $keeper->kit()->counts($m), 'choices' => array_map(static fn (string $ion): array => ['id' => $ion, 'text' => TestKit::ionText($ion)], TestKit::choices($m))], [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate]),
         ];
         if (null === $situation) {
@@ -70,8 +73,10 @@ final readonly class WeeksPage
             return [...$common, 'weeks' => FirstWeeks::of(new Situation($common['plan'], new Log(), 0, $keeper->kit(), $keeper->units()))];
         }
         $light = LightPlan::of($situation->plan, $situation->log);
+        $weeks = FirstWeeks::of($situation);
+        $filled = $this->book->filledOn($tank);
 
-        return [...$common, 'weeks' => FirstWeeks::of($situation), 'filled' => $this->book->filledOn($tank), 'light' => $light, 'lamp' => LightPlan::on($light, $situation->today), 'devices' => $this->devices->wired($tank),
+        return [...$common, 'weeks' => $weeks, 'filled' => $filled, 'testOn' => $filled?->modify("+$weeks->nextTest days"), 'light' => $light, 'lamp' => LightPlan::on($light, $situation->today), 'coming' => LightPlan::within($light, $situation->today + 1, $situation->today + 7), 'devices' => $this->devices->wired($tank),
             'ahead' => $this->forecast($tank, $situation, $now), 'parts' => Prospect::PARTS, 'forecastable' => $situation->today <= Prospect::LAST_DAY];
     }
 
@@ -102,6 +107,16 @@ final readonly class WeeksPage
             'distance' => null === $fit ? null : ['before' => Decimal::significant(Fit::distance($fit->before), 2), 'after' => Decimal::significant(Fit::distance($fit->after), 2)], 'residuals' => null === $fit ? [] : array_map(static fn (array $r): array => ['day' => $r[0]->day, 'measure' => $r[0]->measure->label(), 'read' => $situation->kit->figure($r[0]->measure, $r[0]->value), 'planned' => $situation->kit->figure($r[0]->measure, $r[1]), 'learned' => $situation->kit->figure($r[0]->measure, $r[2])], $fit->readings),
             'learned' => null === $fit ? [] : array_map(static fn (Tuned $t): array => ['words' => $t->words(), 'factor' => $fit->factors[$t->value], 'range' => $fit->range($t), 'told' => !\in_array($t, $fit->untold(), true)], Tuned::cases()),
         ];
+    }
+
+    /**
+     * @param list<Measure> $measures
+     *
+     * @return list<array{id: string, label: string, sign: string}>
+     */
+    private static function fields(array $measures, Keeper $keeper): array
+    {
+        return array_map(static fn (Measure $m): array => ['id' => $m->value, 'label' => $m->label(), 'sign' => $keeper->kit()->unit($m, $keeper->units())], $measures);
     }
 
     private static function between(string $low, string $high): string

@@ -58,7 +58,7 @@ final class AlmanacController extends AbstractController
             $kept = $this->almanac->settle($time, 'done' === $request->request->getString('state'));
         }
 
-        return $kept ? $this->redirectToRoute('almanac', [], Response::HTTP_SEE_OTHER) : $this->page($keeper, 'Another window was faster; nothing was written twice.', Response::HTTP_CONFLICT);
+        return $kept ? $this->redirectToRoute('almanac', [], Response::HTTP_SEE_OTHER) : $this->page($keeper, 'Another window was faster, and nothing was written twice: this is how it stands now.', Response::HTTP_CONFLICT);
     }
 
     /** All of it as one file. */
@@ -86,8 +86,11 @@ final class AlmanacController extends AbstractController
     public function zone(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
         $zone = $request->request->getString('zone');
-        if (!$this->trusted($request) || !\in_array($zone, \DateTimeZone::listIdentifiers(), true)) {
-            return $this->page($keeper, 'That time zone is not known; nothing was changed.');
+        if (!$this->trusted($request)) {
+            return $this->page($keeper, self::EXPIRED);
+        }
+        if (!\in_array($zone, \DateTimeZone::listIdentifiers(), true)) {
+            return $this->page($keeper, 'That time zone is not known, so nothing was changed: choose one from the list.');
         }
         $keeper->liveIn(new \DateTimeZone($zone));
         $this->entities->flush();
@@ -114,8 +117,8 @@ final class AlmanacController extends AbstractController
         }
 
         return $this->render('keep/almanac.html.twig', [
-            'late' => $almanac['late'], 'now' => $almanac['now'], 'days' => $days, 'more' => $almanac['more'],
-            'unfilled' => $almanac['unfilled'], 'today' => $today, 'notice' => $notice, 'keeper' => $keeper, 'zones' => \DateTimeZone::listIdentifiers(), 'tanks' => $this->tanks->all($keeper), 'which' => $which],
+            'late' => $almanac['late'], 'now' => $almanac['now'], 'days' => $days, 'more' => [...$almanac['more'], 'unfilled' => max(0, \count($almanac['unfilled']) - self::MOST)],
+            'unfilled' => \array_slice($almanac['unfilled'], 0, self::MOST), 'today' => $today, 'notice' => $notice, 'keeper' => $keeper, 'zones' => \DateTimeZone::listIdentifiers(), 'tanks' => $this->tanks->all($keeper), 'which' => $which],
             new Response(status: '' === $notice ? Response::HTTP_OK : $status));
     }
 

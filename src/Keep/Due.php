@@ -20,4 +20,16 @@ final readonly class Due
     public function __construct(public Tank $tank, public string $task, public string $words, public \DateTimeImmutable $due, public \DateTimeImmutable $on, public int $late, public bool $moved, public string $way = '', public int $every = 0)
     {
     }
+
+    /** The day that is proposed when it is put off: the one after it, never one that has gone by. */
+    public function later(): \DateTimeImmutable
+    {
+        return $this->on->modify(\sprintf('+%d days', $this->late + 1));
+    }
+
+    /** Whether it lies ahead. */
+    public function isAhead(\DateTimeImmutable $today): bool
+    {
+        return $this->on > $today;
+    }
 }

@@ -11,7 +11,6 @@ use Olvek\Core\Log\Log;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Unit\QuantityReader;
-use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Core\Water\Measure;
@@ -125,6 +124,12 @@ final readonly class Logbook
         $this->entities->flush();
     }
 
+    /** @return iterable<Entry> all of a tank's, oldest first, never many at once */
+    public function all(Tank $tank): iterable
+    {
+        return $this->entities->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank ORDER BY e.on, e.id')->setParameter('tank', $tank->id(), 'uuid')->toIterable();
+    }
+
     /** @return list<Entry> newest first */
     public function newest(Tank $tank, int $most): array
     {
@@ -146,7 +151,7 @@ final readonly class Logbook
         }
         // Each tank a parameter of its own: how an id is bound differs from database to database.
         $named = implode(', ', array_map(static fn (int $n): string => ":tank$n", array_keys($tanks)));
-        $query = $this->entities->createQuery("SELECT e FROM Olvek\\Keep\\Entry e WHERE e.tank IN ($named) AND e.kind = :kind AND e.on = (SELECT MAX(l.on) FROM Olvek\\Keep\\Entry l WHERE l.tank = e.tank AND l.kind = :kind) ORDER BY e.id")->setParameter('kind', EntryKind::Reading->value);
+        $query = $this->entities->createQuery('SELECT e FROM '.Entry::class." e WHERE e.tank IN ($named) AND e.kind = :kind AND e.on = (SELECT MAX(l.on) FROM ".Entry::class.' l WHERE l.tank = e.tank AND l.kind = :kind) ORDER BY e.id')->setParameter('kind', EntryKind::Reading->value);
         foreach ($tanks as $n => $tank) {
             $query->setParameter("tank$n", $tank->id(), 'uuid');
         }
@@ -182,13 +187,5 @@ final readonly class Logbook
         }
 
         return new Log($readings, $deeds, $algae);
-    }
-
-    /** The unit in which a measure is typed. */
-    public static function sign(Measure $measure, TestKit $kit, UnitSystem $units): string
-    {
-        $unit = $units->unitFor($measure->dimension());
-
-        return $measure->isNitrogen() ? Unit::MilligramPerLitre->symbol().' as '.TestKit::ionText($kit->counts($measure)) : $unit->symbol();
     }
 }

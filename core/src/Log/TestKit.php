@@ -78,10 +78,12 @@ final readonly class TestKit
         return $shown < 0.005 ? '0' : ($shown < 0.1 ? Decimal::trimmed($shown, 2) : Decimal::significant($shown, 2));
     }
 
-    /** "mg/L as NH₄". */
-    public function unit(Measure $measure): string
+    /** The unit in which a measure is typed and shown: "mg/L as NH₄", "°C", "" for pH. */
+    public function unit(Measure $measure, UnitSystem $units = UnitSystem::Metric): string
     {
-        return 'mg/L as '.self::ionText($this->counts($measure));
+        $symbol = $units->unitFor($measure->dimension())->symbol();
+
+        return $measure->isNitrogen() ? "$symbol as ".self::ionText($this->counts($measure)) : $symbol;
     }
 
     /** An ion as people write it: "NH₄". */
