@@ -26,18 +26,16 @@ final class LeastSquares
      */
     public static function minimise(\Closure $residuals, array $parameters, float $enough = 1e-4, int $most = 30): Minimum
     {
-        $runs = 1;
         $at = array_column($parameters, 0);
         $here = $residuals(...$at);
         $sum = self::square($here);
         $damping = self::DAMPING;
-        $slopes = self::slopes($residuals, $at, $parameters, $runs);
+        $slopes = self::slopes($residuals, $at, $parameters);
         for ($turn = 0; $turn < $most && $damping < self::MOST_DAMPING; ++$turn) {
             [$normal, $down] = self::normal($slopes, $here);
             $step = self::solve(array_map(static fn (int $i, array $row): array => array_values(array_replace($row, [$i => $row[$i] * (1 + $damping) + self::LEAST_SLOPE])), array_keys($normal), $normal), $down);
             $there = array_map(static fn (float $x, float $d, array $p): float => max($p[1], min($p[2], $x + $d)), $at, $step, $parameters);
             $then = $residuals(...$there);
-            ++$runs;
             $next = self::square($then);
             if ($next >= $sum) {
                 $damping *= self::FACTOR;
@@ -46,13 +44,13 @@ final class LeastSquares
             $gain = ($sum - $next) / max($sum, 1e-30);
             [$at, $here, $sum] = [$there, $then, $next];
             $damping /= self::FACTOR;
-            $slopes = self::slopes($residuals, $at, $parameters, $runs);
+            $slopes = self::slopes($residuals, $at, $parameters);
             if ($gain < $enough) {
                 break;
             }
         }
 
-        return new Minimum($at, $sum, $here, self::inverse(self::normal($slopes, $here)[0]), $runs);
+        return new Minimum($at, $sum, self::inverse(self::normal($slopes, $here)[0]));
     }
 
     /** @param list<float> $values */
@@ -77,13 +75,12 @@ final class LeastSquares
      *
      * @return list<list<float>> slope of each residual, by parameter
      */
-    private static function slopes(\Closure $residuals, array $at, array $parameters, int &$runs): array
+    private static function slopes(\Closure $residuals, array $at, array $parameters): array
     {
         $slopes = [];
         foreach ($parameters as $i => [, , , $step]) {
             $moved = static fn (float $by): array => array_values(array_replace($at, [$i => $at[$i] + $by]));
             $slopes[] = array_map(static fn (float $u, float $d): float => ($u - $d) / (2 * $step), $residuals(...$moved($step)), $residuals(...$moved(-$step)));
-            $runs += 2;
         }
 
         return $slopes;

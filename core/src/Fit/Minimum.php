@@ -10,11 +10,9 @@ final readonly class Minimum
     /**
      * @param list<float>       $at         the parameters there
      * @param float             $sum        of squared residuals there
-     * @param list<float>       $residuals  there
      * @param list<list<float>> $covariance (JᵀJ)⁻¹ there, for residuals of unit variance
-     * @param int               $runs       how often the residuals were reckoned
      */
-    public function __construct(public array $at, public float $sum, public array $residuals, public array $covariance, public int $runs)
+    public function __construct(public array $at, public float $sum, public array $covariance)
     {
     }
 }

@@ -23,29 +23,23 @@ use Olvek\Core\Run\UsualCare;
  */
 final readonly class Lived
 {
-    private function __construct(public Plan $plan, /** @var list<Event> */ public array $events)
+    /** @param list<Event> $events what has happened, beside what the plan itself says */
+    private function __construct(public Plan $plan, public array $events)
     {
     }
 
     public static function of(Plan $plan, Log $log): self
     {
         $events = UsualCare::events();
-        $index = array_flip(array_map(static fn (Group $g): string => $g->id, $plan->groups));
-        $came = [];
-        foreach ($log->of(DeedKind::Stock) as $deed) {
-            if (null === $deed->of || !isset($index[$deed->of])) {
-                continue;
-            }
-            if (isset($came[$deed->of])) {
-                $events[] = new Stock($deed->day, $index[$deed->of], $deed->amount * $plan->groups[$index[$deed->of]]->kind->grams->value);
-            } else {
-                $came[$deed->of] = $deed;
-            }
-        }
         $lived = $plan->withOccasions(array_values(array_filter($plan->occasions, static fn (Occasion $o): bool => OccasionKind::Dose !== $o->kind)));
-        foreach ($plan->groups as $group) {
+        foreach ($plan->groups as $i => $group) {
+            $lots = $log->of(DeedKind::Stock, $group->id);
+            $first = array_shift($lots);
             // Those that wait stay in the plan, so that groups keep their places, but far beyond any first weeks.
-            $lived = $lived->withGroup(isset($came[$group->id]) ? new Group($group->id, $group->kind, (int) $came[$group->id]->amount, $came[$group->id]->day) : new Group($group->id, $group->kind, $group->count, Plan::LAST_DAY));
+            $lived = $lived->withGroup(new Group($group->id, $group->kind, null === $first ? $group->count : (int) $first->amount, $first->day ?? Plan::LAST_DAY));
+            foreach ($lots as $lot) {
+                $events[] = new Stock($lot->day, $i, $lot->amount * $group->kind->grams->value);
+            }
         }
         foreach ($log->deeds as $deed) {
             $event = match ($deed->kind) {
@@ -64,6 +58,6 @@ final readonly class Lived
         }
         $fed = array_filter($log->of(DeedKind::Feed), static fn (Deed $d): bool => $d->amount > 0);
 
-        return new self([] === $fed ? $lived : $lived->withFeed($lived->feed, min($lived->feedFrom, reset($fed)->day)), $events);
+        return new self([] === $fed ? $lived : $lived->withFeed($lived->feed, reset($fed)->day), $events);
     }
 }

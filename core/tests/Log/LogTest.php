@@ -88,6 +88,7 @@ final class LogTest extends TestCase
     public function testFeedingBeginsAndStopsAsWritten(): void
     {
         $trace = self::lives(new Log([], [new Deed(10, DeedKind::Stock, 10, 'a1'), new Deed(15, DeedKind::Feed, 0.05), new Deed(25, DeedKind::Feed, 0.0)]));
+        self::assertSame(0.0, $trace->columns['food'][14], 'in since day 10, and unfed until it was written down');
         self::assertGreaterThan(0.0, $trace->columns['food'][16]);
         self::assertSame(0.0, $trace->columns['food'][26]);
     }
@@ -105,5 +106,45 @@ final class LogTest extends TestCase
         };
         self::assertSame([0.6, 0.7, 0.8, 0.9, 1.0], $share([6 => false, 13 => false, 20 => false, 27 => false]));
         self::assertSame([0.6, 0.7, 0.6, 0.7, 0.8], $share([6 => false, 12 => true, 20 => false, 27 => false]));
+    }
+
+    /** Melt taken out leaves with what it holds: less mulm on its day, and less of everything that rots. */
+    public function testMeltTakenOutIsOut(): void
+    {
+        $left = self::lives(new Log());
+        $out = self::lives(new Log([], [new Deed(14, DeedKind::MeltOut, 0.5)]));
+        self::assertSame($left->columns['mulm'][13], $out->columns['mulm'][13]);
+        self::assertEqualsWithDelta(0.5, $out->columns['mulm'][14] / $left->columns['mulm'][14], 0.1);
+    }
+
+    public function testGroupsKeepTheirPlacesWhoeverCameFirst(): void
+    {
+        $plan = Sample::edit(Sample::planted(), ['animals.add' => 'neocaridina-davidi']);
+        $lived = Lived::of($plan, new Log([], [new Deed(9, DeedKind::Stock, 3, 'a2'), new Deed(12, DeedKind::Stock, 50, 'gone')]));
+        self::assertSame(['a1', 'a2'], array_map(static fn ($g): string => $g->id, $lived->plan->groups));
+        self::assertSame([1095, 9], array_map(static fn ($g): int => $g->day, $lived->plan->groups));
+        self::assertSame(3, $lived->plan->groups[1]->count);
+        self::assertEquals($plan->bed, $lived->plan->bed, 'all else stands');
+    }
+
+    #[TestWith([DeedKind::Stock, 4.0, '4 × Least killifish came'])]
+    #[TestWith([DeedKind::Dose, 2.0, 'Ammonia dosed, 2.6 mg/L as NH₄'])]
+    #[TestWith([DeedKind::Change, 0.42, '42 % of the water changed'])]
+    #[TestWith([DeedKind::Feed, 0.05, 'Fed from now on, 0.05 g a day'])]
+    #[TestWith([DeedKind::Feed, 0.0, 'Feeding stopped'])]
+    public function testADeedIsToldInTheKeepersWords(DeedKind $kind, float $amount, string $words): void
+    {
+        self::assertSame($words, str_replace("\u{00A0}", ' ', $kind->line($amount, TestKit::of(), Sample::planted()->groups[0])));
+    }
+
+    public function testDeedsKeepToWhatAPlanCanHold(): void
+    {
+        self::assertSame([1, 5000], DeedKind::Stock->bounds());
+        self::assertEquals([0, 20], DeedKind::Dose->bounds());
+        foreach (DeedKind::cases() as $kind) {
+            [$least, $most] = $kind->bounds();
+            self::assertLessThan($most, $least, $kind->value);
+            self::assertNotSame('', $kind->line((float) $most, TestKit::of()));
+        }
     }
 }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Run;
 
+use Olvek\Core\Log\Deed;
+use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Log\Lived;
+use Olvek\Core\Log\Log;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Books;
@@ -142,5 +146,14 @@ final class BooksTest extends TestCase
                 }
             }
         }
+    }
+
+    /** What is written into a logbook happens through the same events: nothing is lost of it. */
+    public function testTheBooksOfATankAsItWasLivedClose(): void
+    {
+        $lived = Lived::of(Sample::planted(), new Log([], [
+            new Deed(3, DeedKind::Dose, 2.0), new Deed(5, DeedKind::Change, 0.4), new Deed(8, DeedKind::MeltOut, 0.5), new Deed(12, DeedKind::Stock, 6, 'a1'), new Deed(15, DeedKind::Feed, 0.03), new Deed(22, DeedKind::Stock, 4, 'a1'), new Deed(30, DeedKind::Feed, 0.0),
+        ], [6 => false, 13 => true]));
+        self::close($lived->plan, 60, $lived->events);
     }
 }
