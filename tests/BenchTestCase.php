@@ -19,6 +19,8 @@ use Symfony\Component\Uid\Uuid;
 /** A browser without scripts, signed in as a keeper with the waiting hall on the shelf. */
 abstract class BenchTestCase extends WebTestCase
 {
+    use Services;
+
     protected KernelBrowser $browser;
     protected Keeper $keeper;
     protected string $tank;
@@ -29,21 +31,6 @@ abstract class BenchTestCase extends WebTestCase
         $this->keeper = $this->service(KeeperRepository::class)->enrol('Runa', 'Runa', 'a long enough word');
         $this->tank = $this->newTank($this->keeper);
         $this->browser->loginUser($this->keeper);
-    }
-
-    /**
-     * @template T of object
-     *
-     * @param class-string<T> $class
-     *
-     * @return T
-     */
-    protected function service(string $class): object
-    {
-        $service = self::getContainer()->get($class);
-        self::assertInstanceOf($class, $service);
-
-        return $service;
     }
 
     protected function newTank(Keeper $keeper): string

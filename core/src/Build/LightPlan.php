@@ -38,7 +38,8 @@ final readonly class LightPlan
         $programme = $lamp->programme;
         $shares = [$programme->startShare];
         for ($week = 1; $week <= self::LAST_WEEK && $programme->stepShare > 0; ++$week) {
-            $shares[] = $programme->next($shares[$week - 1], null !== $log->algaeOn(1 === $week ? 0 : 7 * ($week - 1) + 1, 7 * $week));
+            // Ten steps of 0.1 do not quite make 1.
+            $shares[] = round($programme->next($shares[$week - 1], null !== $log->algaeOn(1 === $week ? 0 : 7 * ($week - 1) + 1, 7 * $week)), 6);
         }
         $days = array_unique([...array_map(static fn (int $week): int => 7 * $week, array_keys($shares)), $programme->allDay]);
         sort($days);

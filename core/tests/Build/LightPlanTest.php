@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Build;
 
 use Olvek\Core\Build\LightPlan;
+use Olvek\Core\Log\Lived;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
@@ -51,5 +54,52 @@ final class LightPlanTest extends TestCase
             self::assertEqualsWithDelta($entry->share, $columns['lampShare'][$entry->day], 1e-9, "day $entry->day");
             self::assertSame($entry->hours, $columns['lampHours'][$entry->day], "day $entry->day");
         }
+    }
+
+    private static function ramped(): Plan
+    {
+        return Sample::edit(Sample::planted(), ['light.startShare' => '60', 'light.stepShare' => '10']);
+    }
+
+    /**
+     * @param array<int, bool> $algae
+     *
+     * @return array<int, int> percent by day on which it changes
+     */
+    private static function percents(array $algae): array
+    {
+        return array_column(array_map(static fn (LightPlan $e): array => [$e->day, (int) round(100 * $e->share)], LightPlan::of(self::ramped(), new Log([], [], $algae))), 1, 0);
+    }
+
+    /** 60 % and 10 more a week; a week with algae takes the next step back, never below the first. */
+    public function testAWeekWithAlgaeTakesTheNextStepBack(): void
+    {
+        self::assertSame([0 => 60, 7 => 70, 14 => 80, 21 => 90, 28 => 100], self::percents([]));
+        self::assertSame([0 => 60, 7 => 70, 14 => 60, 21 => 70, 28 => 80, 35 => 90, 42 => 100], self::percents([12 => true]));
+        self::assertSame([0 => 60, 14 => 70, 21 => 80, 28 => 90, 35 => 100], self::percents([0 => true]), 'the day of filling is of the first week');
+        self::assertSame([0 => 60, 7 => 70, 14 => 80, 21 => 90, 28 => 100], self::percents([9 => true, 13 => false]), 'who looked last is right');
+    }
+
+    /** What the timer is sent and what the run lives by are one. */
+    public function testTheRunBurnsTheSameLamp(): void
+    {
+        foreach ([[6 => false, 13 => false, 20 => false, 27 => false], [6 => false, 12 => true, 20 => false, 27 => false], [0 => true, 13 => false, 20 => true, 27 => false]] as $algae) {
+            $lived = Lived::of(self::ramped(), new Log([], [], $algae));
+            $trace = (new Runner($lived->plan))->run(29, $lived->events);
+            $plan = LightPlan::of(self::ramped(), new Log([], [], $algae));
+            foreach ([0, 7, 14, 21, 28] as $day) {
+                self::assertEqualsWithDelta(LightPlan::on($plan, $day)?->share, $trace->columns['lampShare'][$day], 1e-9, "day $day");
+            }
+        }
+    }
+
+    public function testWhatHoldsAndWhatIsComing(): void
+    {
+        $plan = LightPlan::of(self::ramped());
+        self::assertSame(7, LightPlan::on($plan, 13)?->day);
+        self::assertSame([14], array_map(static fn (LightPlan $e): int => $e->day, LightPlan::within($plan, 10, 16)));
+        self::assertSame([], LightPlan::within($plan, 29, 35));
+        self::assertNull(LightPlan::on(LightPlan::of(Sample::edit(Sample::planted(), ['light.hours' => '0'])), 3), 'no lamp');
+        self::assertMatchesRegularExpression('/^60.% from \d\d:\d\d to \d\d:\d\d$/u', LightPlan::on($plan, 0)?->words() ?? '');
     }
 }
