@@ -20,7 +20,13 @@ test('tasks are done and put off, and the logbook says so', async ({ page, baseU
     await look.locator('summary').click();
     await look.getByRole('button', { name: 'Put off' }).click();
     await expect(page.locator('.due', { hasText: name }).filter({ hasText: 'put off from' })).toHaveCount(1);
+    // The rest of what is due is left out.
+    const topUp = page.locator('.due', { hasText: name }).filter({ hasText: 'Top up' }).first();
+    await topUp.locator('summary').click();
+    await topUp.getByRole('button', { name: 'Leave out' }).click();
+    await expect(page.locator('.due-late', { hasText: name }).filter({ hasText: 'Top up' })).toHaveCount(0);
     await page.getByRole('link', { name, exact: true }).first().click();
+    await expect(page.locator('.log')).toContainText('Left out: Top up');
     await expect(page.locator('.log')).toContainText('Look: who is missing');
     await expect(page.locator('.log')).toContainText('Put off to');
 });
@@ -49,7 +55,7 @@ test('a device that is killed, slow or talks nonsense is told of, and the page g
     const port = Number(new URL(baseURL).port) + 1;
     const lamp = `http://127.0.0.1:${port}`;
     await openShelf(page);
-    await page.getByRole('link', { name: /Galley/ }).click();
+    await page.getByRole('link', { name: /Galley/ }).first().click();
     await page.getByRole('link', { name: 'First weeks' }).click();
     await expect(page.locator('#devices')).toContainText('The timer galley-lamp');
     await page.getByRole('button', { name: 'Send the programme' }).click();
@@ -58,6 +64,14 @@ test('a device that is killed, slow or talks nonsense is told of, and the page g
     expect(held.entries[0]).toMatchObject({ day: 0, percent: 60 });
     await page.getByRole('link', { name: 'Back to the first weeks' }).click();
     await expect(page.locator('#devices')).toContainText('It holds this programme');
+    // What the probe measures is written down by one press, and can be taken back.
+    await expect(page.locator('#devices')).toContainText(/in its day 2\d/);
+    await page.getByRole('button', { name: 'Write down temperature and pH' }).click();
+    await expect(page.locator('.log')).toContainText(/Temperature 2\d/);
+    await page.getByRole('button', { name: /Take back Temperature/ }).first().click();
+    await expect(page.locator('.log')).not.toContainText('Temperature');
+    await page.getByRole('button', { name: /Take back pH/ }).first().click();
+    await expect(page.locator('#devices')).toContainText('The timer galley-lamp');
     await page.request.post(`${lamp}/fault`, { data: { mode: 'wrong' } });
     await page.reload();
     await expect(page.locator('#devices')).toContainText('answers, but not what such a device should');

@@ -65,8 +65,13 @@ test('sums by the tank', async ({ page }, info) => {
     await page.getByLabel('reads now, mg/L').fill('40');
     await page.getByLabel('is to read, mg/L').fill('25');
     await page.getByLabel('the new water reads, mg/L').fill('5');
+    await page.getByLabel('treatment: its label says so many mL').fill('5');
+    await page.getByLabel('for so much water, L').fill('40');
     await page.locator('.sum-columns form').nth(1).getByRole('button').click();
     await expect(page.locator('.sums')).toContainText('43 % of the water');
+    // 5 mL to 40 L, for 15/35 of some 45.7 L of free water, and for all of it.
+    await expect(page.locator('.sums')).toContainText('2.4 mL');
+    await expect(page.locator('.sums')).toContainText('the whole filling takes 5.7 mL');
 });
 
 for (const colorScheme of ['light', 'dark']) {

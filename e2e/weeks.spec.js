@@ -77,6 +77,10 @@ test('bottled bacteria: a bad week in which nitrite stays up, and a day missed',
     await expect(page.locator('#today')).toContainText('Ammonia reads 0.50 mg/L as NH₄ with animals in');
     await page.getByRole('button', { name: /^Changed/ }).click();
     await expect(page.locator('.log')).toContainText('of the water changed');
+    await expect(page.locator('#today'), 'not asked for twice').toContainText('Water has been changed since');
+    await page.getByRole('button', { name: /^Feeding stopped/ }).click();
+    await expect(page.locator('.log')).toContainText('Feeding stopped');
+    await expect(page.getByRole('button', { name: /^Feeding stopped/ })).toHaveCount(0);
     for (const day of [3, 4, 5, 6]) {
         await onDay(page, day, baseURL);
         await read(page, { ammonia: '0', nitrite: '1' });
@@ -93,6 +97,8 @@ test('bottled bacteria: a bad week in which nitrite stays up, and a day missed',
     await onDay(page, 14, baseURL);
     await read(page, NOTHING);
     await gate(page, 'week', 'passed');
+    await page.getByRole('button', { name: /^Fed again/ }).click();
+    await expect(page.locator('.log')).toContainText('Fed from now on, 0.02 g a day');
     await expectAccessible(page);
 });
 
@@ -128,6 +134,11 @@ test('a borrowed sponge: nearly at once', async ({ page, baseURL }, info) => {
     await onDay(page, 1, baseURL);
     await read(page, NOTHING);
     await expect(page.locator('#gate-fit')).toContainText('Once more, a day later');
+    // Algae were looked for, and seen: the lamp is dimmed; a second look takes it back.
+    await page.getByRole('button', { name: 'Yes, algae show' }).click();
+    await expect(page.locator('#today')).toContainText('Let the lamp burn an hour less');
+    await page.getByRole('button', { name: 'No algae to be seen' }).click();
+    await expect(page.locator('#today')).not.toContainText('Algae show');
     await onDay(page, 2, baseURL);
     await read(page, NOTHING);
     await fishCome(page);
@@ -189,7 +200,7 @@ for (const colorScheme of ['light', 'dark']) {
         test.use({ colorScheme });
         test('nothing for axe to find on the galley’s first weeks and in the almanac', async ({ page }) => {
             await openShelf(page);
-            await page.getByRole('link', { name: /Galley/ }).click();
+            await page.getByRole('link', { name: /Galley/ }).first().click();
             await page.getByRole('link', { name: 'First weeks' }).click();
             await expect(page.locator('.forecast')).toBeVisible();
             await expect(page.locator('#devices')).not.toContainText('Asking them');

@@ -1,3 +1,5 @@
+import { patiently } from './patient.js';
+
 /** Asks an inverse question, or looks at a school, where it arises: the answer comes in below the question, and can be stopped while it is sought. */
 
 document.addEventListener('click', async (event) => {
@@ -22,11 +24,15 @@ document.addEventListener('click', async (event) => {
     stop.className = 'quiet';
     stop.textContent = 'Stop';
     stop.addEventListener('click', () => asking.abort());
-    answer.append('Trying… ', stop);
+    const words = document.createElement('span');
+    words.textContent = 'Trying…';
+    answer.append(words, ' ', stop);
     place.append(answer);
     link.setAttribute('aria-expanded', 'true');
     try {
-        const response = await fetch(link.href, { headers: { 'Olvek-Parts': '{}' }, credentials: 'same-origin', signal: asking.signal });
+        const response = await patiently(link.href, { headers: { 'Olvek-Parts': '{}' }, signal: asking.signal }, (said) => {
+            words.textContent = said === '' ? 'Trying…' : said;
+        });
         if (!response.ok) {
             throw new Error(response.statusText);
         }

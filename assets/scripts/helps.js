@@ -1,3 +1,5 @@
+import { patiently } from './patient.js';
+
 /** Fetches what would help a margin once its panel is open: trying takes longer than looking. */
 
 const known = new Map();
@@ -11,7 +13,7 @@ export function tryHelps() {
             place.setAttribute('aria-busy', 'true');
             place.textContent = 'Trying what would help…';
             try {
-                const response = await fetch(place.dataset.helps, { headers: { 'Olvek-Parts': '{}' }, credentials: 'same-origin' });
+                const response = await patiently(place.dataset.helps, { headers: { 'Olvek-Parts': '{}' } });
                 if (!response.ok) {
                     throw new Error(response.statusText);
                 }

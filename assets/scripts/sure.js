@@ -1,17 +1,20 @@
 /**
- * How sure the margins are: while the keeper rests, the server judges more tanks whose uncertain numbers differ, a few a request and
- * two requests at once. Any change, or the stop button, ends it; what is done is kept.
+ * How sure the margins are: while the keeper rests, the server judges more tanks whose uncertain numbers differ, a few a request.
+ * Any change, or the stop button, ends it; what is done is kept.
  */
-import { twoAtOnce } from './two-at-once.js';
+import { patiently } from './patient.js';
 
 const REST = 1200;
 let turn = 0;
+let asking = new AbortController();
 let timer = null;
 let stopped = false;
 
 /** Stops what is under way: something more urgent is being asked. */
 export function rest() {
     turn += 1;
+    asking.abort();
+    asking = new AbortController();
     clearTimeout(timer);
     const line = document.querySelector('[data-sure]');
     if (line) {
@@ -34,6 +37,7 @@ async function run(form, line, mine, done) {
     let of = Infinity;
     let finished = 0;
     let all = false;
+    const { signal } = asking;
     const words = line.querySelector('[data-sure-words]');
     line.querySelector('[data-sure-stop]').addEventListener('click', () => {
         stopped = true;
@@ -42,7 +46,7 @@ async function run(form, line, mine, done) {
     const one = async (part) => {
         const body = new FormData();
         body.set('_token', form.elements._token.value);
-        const response = await fetch(`${line.dataset.sure}/${part}`, { method: 'POST', body, credentials: 'same-origin' });
+        const response = await patiently(`${line.dataset.sure}/${part}`, { method: 'POST', body, signal });
         const answer = response.ok ? await response.json() : null;
         if (answer === null || mine !== turn || String(answer.base) !== form.elements.base.value) {
             of = 0;
@@ -55,7 +59,9 @@ async function run(form, line, mine, done) {
         words.textContent = `How sure is this? ${Math.round((100 * finished) / of)} % of the tanks judged`;
     };
     try {
-        await twoAtOnce(0, (part) => part < of && mine === turn, one);
+        for (let part = 0; part < of && mine === turn; part += 1) {
+            await one(part);
+        }
     } catch {
         // Not reachable: the margins stand without their spread.
     }

@@ -1,12 +1,12 @@
 /** The first weeks' page: reckons what lies ahead a part at a time, and asks the devices, while the keeper reads on. */
-import { twoAtOnce } from './two-at-once.js';
+import { patiently } from './patient.js';
 
 const ahead = document.querySelector('[data-ahead]');
 if (ahead?.dataset.known === 'no') {
     reckon(ahead);
 }
 
-/** The first part learns from the readings, the others need what it learned; then two at a time. */
+/** The first part learns from the readings, the others need what it learned. */
 async function reckon(section) {
     const words = section.querySelector('[data-ahead-words]');
     const stop = section.querySelector('[data-ahead-stop]');
@@ -18,7 +18,7 @@ async function reckon(section) {
     const one = async (part) => {
         const body = new FormData();
         body.set('_token', section.dataset.token);
-        const response = await fetch(`${section.dataset.ahead}/${part}`, { method: 'POST', body, credentials: 'same-origin', signal: ended.signal });
+        const response = await patiently(`${section.dataset.ahead}/${part}`, { method: 'POST', body, signal: ended.signal });
         if (!response.ok) {
             throw new Error(response.statusText);
         }
@@ -27,8 +27,9 @@ async function reckon(section) {
     };
     words.textContent = 'Reckoning…';
     try {
-        await one(0);
-        await twoAtOnce(1, (part) => part < parts, one);
+        for (let part = 0; part < parts; part += 1) {
+            await one(part);
+        }
         const response = await fetch(section.dataset.ahead, { credentials: 'same-origin', signal: ended.signal });
         if (response.status !== 200) {
             throw new Error(response.statusText);

@@ -33,9 +33,8 @@ final class CreateKeeperCommand extends Command
         $name = $input->getArgument('name');
         \assert(\is_string($name));
         $display = $input->getOption('display-name');
-        $password = true === $input->getOption('password-stdin') ? rtrim((string) stream_get_contents(\STDIN), "\r\n") : $style->askHidden('Password');
         try {
-            $this->keepers->enrol($name, \is_string($display) ? $display : $name, \is_string($password) ? $password : '');
+            $this->keepers->enrol($name, \is_string($display) ? $display : $name, NamedKeeper::password($input, $style));
         } catch (\InvalidArgumentException $refused) {
             $style->getErrorStyle()->error($refused->getMessage());
 

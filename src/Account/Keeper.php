@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Unit\UnitSystem;
 use Symfony\Bridge\Doctrine\Types\UuidType;
+use Symfony\Component\Security\Core\User\EquatableInterface;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 use Symfony\Component\Uid\Uuid;
@@ -15,8 +16,10 @@ use Symfony\Component\Uid\Uuid;
 /** A person who keeps tanks. */
 #[ORM\Entity(repositoryClass: KeeperRepository::class)]
 #[ORM\Table(name: 'keeper')]
-class Keeper implements UserInterface, PasswordAuthenticatedUserInterface
+class Keeper implements UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface
 {
+    public const LONGEST_NAME = 80;
+
     #[ORM\Id]
     #[ORM\Column(type: UuidType::NAME)]
     private Uuid $id;
@@ -38,11 +41,24 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column(type: 'string', length: 64, unique: true, nullable: true)]
     private ?string $feed = null;
 
+    /** Changed whenever all that are signed in are to be signed out. */
+    #[ORM\Column(type: 'string', length: 32, options: ['default' => ''])]
+    private string $seal = '';
+
+    /** Since when the keeper may not sign in; null where one may. */
+    #[ORM\Column(name: 'disabled_at', type: 'datetime_immutable', nullable: true)]
+    private ?\DateTimeImmutable $disabledAt = null;
+
+    /** When the keeper asked to be removed: until it is done for good, it can be undone. */
+    #[ORM\Column(name: 'removed_at', type: 'datetime_immutable', nullable: true)]
+    private ?\DateTimeImmutable $removedAt = null;
+
+    /** @param string $signInName without case, as SignInName::fold() gives it */
     public function __construct(
         #[ORM\Column(type: 'string', length: 80, unique: true)]
         public readonly string $signInName,
-        #[ORM\Column(type: 'string', length: 80)]
-        public readonly string $displayName,
+        #[ORM\Column(type: 'string', length: self::LONGEST_NAME)]
+        private string $displayName,
     ) {
         $this->id = Uuid::v7();
     }
@@ -50,6 +66,16 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface
     public function id(): Uuid
     {
         return $this->id;
+    }
+
+    public function displayName(): string
+    {
+        return $this->displayName;
+    }
+
+    public function goBy(string $displayName): void
+    {
+        $this->displayName = $displayName;
     }
 
     public function units(): UnitSystem
@@ -99,9 +125,72 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface
         $this->feed = null;
     }
 
+    /** A password that is new: whoever is signed in by the old one is signed out. */
     public function takePassword(string $hash): void
     {
         $this->password = $hash;
+        $this->signOutEverywhere();
+    }
+
+    /** The same password, hashed by better means. */
+    public function rehash(string $hash): void
+    {
+        $this->password = $hash;
+    }
+
+    /** Ends every session of this keeper; the one that asks has to sign in anew too, or is told the new seal. */
+    public function signOutEverywhere(): void
+    {
+        $this->seal = bin2hex(random_bytes(8));
+    }
+
+    public function seal(): string
+    {
+        return $this->seal;
+    }
+
+    public function disable(\DateTimeImmutable $at): void
+    {
+        $this->disabledAt ??= $at;
+        $this->signOutEverywhere();
+    }
+
+    public function enable(): void
+    {
+        $this->disabledAt = null;
+    }
+
+    public function isDisabled(): bool
+    {
+        return null !== $this->disabledAt;
+    }
+
+    public function remove(\DateTimeImmutable $at): void
+    {
+        $this->removedAt ??= $at;
+        $this->signOutEverywhere();
+    }
+
+    public function bringBack(): void
+    {
+        $this->removedAt = null;
+    }
+
+    public function removedAt(): ?\DateTimeImmutable
+    {
+        return $this->removedAt;
+    }
+
+    /** Whether nobody may do anything in this keeper's name. */
+    public function isAway(): bool
+    {
+        return null !== $this->disabledAt || null !== $this->removedAt;
+    }
+
+    /** Whether someone who is signed in still is: asked at every request. */
+    public function isEqualTo(UserInterface $user): bool
+    {
+        return $user instanceof self && $user->signInName === $this->signInName && $user->seal === $this->seal && !$user->isAway() && !$this->isAway();
     }
 
     public function getPassword(): string
@@ -124,5 +213,24 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface
 
     public function eraseCredentials(): void
     {
+    }
+
+    /**
+     * What a session holds of a keeper: who it is and the seal, not the password's hash.
+     *
+     * @return array{id: string, name: string, seal: string}
+     */
+    public function __serialize(): array
+    {
+        return ['id' => $this->id->toRfc4122(), 'name' => $this->signInName, 'seal' => $this->seal];
+    }
+
+    /** @param array{id: string, name: string, seal: string} $kept */
+    public function __unserialize(array $kept): void
+    {
+        $this->id = Uuid::fromString($kept['id']);
+        $this->signInName = $kept['name'];
+        $this->seal = $kept['seal'];
+        $this->displayName = '';
     }
 }

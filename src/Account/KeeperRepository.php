@@ -5,45 +5,80 @@ declare(strict_types=1);
 namespace Olvek\Account;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\Persistence\ManagerRegistry;
+use Olvek\Site\PlainText;
+use Symfony\Bridge\Doctrine\Security\User\UserLoaderInterface;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\Security\Core\Exception\UnsupportedUserException;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\PasswordUpgraderInterface;
 
 /** @extends ServiceEntityRepository<Keeper> */
-final class KeeperRepository extends ServiceEntityRepository implements PasswordUpgraderInterface
+final class KeeperRepository extends ServiceEntityRepository implements PasswordUpgraderInterface, UserLoaderInterface
 {
-    public const LEAST_PASSWORD = 10;
-
-    public function __construct(ManagerRegistry $registry, private readonly UserPasswordHasherInterface $hasher)
+    public function __construct(ManagerRegistry $registry, private readonly UserPasswordHasherInterface $hasher, private readonly PasswordRule $rule)
     {
         parent::__construct($registry, Keeper::class);
     }
 
     public function named(string $signInName): ?Keeper
     {
-        return $this->findOneBy(['signInName' => $signInName]);
+        $name = SignInName::fold($signInName);
+
+        return null === $name ? null : $this->findOneBy(['signInName' => $name]);
+    }
+
+    /**
+     * Who wants to sign in. Where there is nobody of that name, as much work is done as looking at a password takes: the time of an answer
+     * must not tell which names are known.
+     */
+    public function loadUserByIdentifier(string $identifier): ?Keeper
+    {
+        $keeper = $this->named($identifier);
+        if (null === $keeper || null !== $keeper->removedAt()) {
+            $this->hasher->hashPassword(new Keeper('nobody', ''), 'what is typed takes the same time');
+
+            return null;
+        }
+
+        return $keeper;
     }
 
     /** @throws \InvalidArgumentException with a message for the person who asked */
-    public function enrol(string $signInName, string $displayName, string $password): Keeper
+    public function enrol(string $signInName, string $displayName, #[\SensitiveParameter] string $password): Keeper
     {
-        if (1 !== preg_match('/^[\p{L}\p{N}._@-]{2,80}$/u', $signInName)) {
-            throw new \InvalidArgumentException('A sign-in name has 2 to 80 letters, digits, dots, hyphens, underscores or @.');
+        $name = SignInName::read($signInName) ?? throw new \InvalidArgumentException(SignInName::RULE);
+        $display = trim('' === trim($displayName) ? $signInName : $displayName);
+        $fault = PlainText::fault($display, Keeper::LONGEST_NAME, 'A display name') ?? $this->rule->fault($password);
+        if (null !== $fault) {
+            throw new \InvalidArgumentException($fault);
         }
-        if (null !== $this->named($signInName)) {
-            throw new \InvalidArgumentException(\sprintf('There is a keeper "%s" already.', $signInName));
+        $taken = new \InvalidArgumentException(\sprintf('There is a keeper “%s” already.', $name));
+        if (null !== $this->named($name)) {
+            throw $taken;
         }
-        if (mb_strlen($password) < self::LEAST_PASSWORD || \strlen($password) > 4096) {
-            throw new \InvalidArgumentException(\sprintf('A password needs at least %d characters.', self::LEAST_PASSWORD));
-        }
-        $keeper = new Keeper($signInName, $displayName);
+        $keeper = new Keeper($name, $display);
         $keeper->takePassword($this->hasher->hashPassword($keeper, $password));
         $this->getEntityManager()->persist($keeper);
-        $this->getEntityManager()->flush();
+        try {
+            $this->getEntityManager()->flush();
+        } catch (UniqueConstraintViolationException) {
+            throw $taken;
+        }
 
         return $keeper;
+    }
+
+    /** @throws \InvalidArgumentException with a message for the person who asked */
+    public function changePassword(Keeper $keeper, #[\SensitiveParameter] string $password): void
+    {
+        $fault = $this->rule->fault($password);
+        if (null !== $fault) {
+            throw new \InvalidArgumentException($fault);
+        }
+        $keeper->takePassword($this->hasher->hashPassword($keeper, $password));
+        $this->getEntityManager()->flush();
     }
 
     public function upgradePassword(PasswordAuthenticatedUserInterface $user, string $newHashedPassword): void
@@ -51,7 +86,7 @@ final class KeeperRepository extends ServiceEntityRepository implements Password
         if (!$user instanceof Keeper) {
             throw new UnsupportedUserException();
         }
-        $user->takePassword($newHashedPassword);
+        $user->rehash($newHashedPassword);
         $this->getEntityManager()->flush();
     }
 }

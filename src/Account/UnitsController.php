@@ -24,12 +24,6 @@ final class UnitsController extends AbstractController
             $entities->flush();
         }
 
-        return $this->redirect(self::samePage($request->request->getString('back')), Response::HTTP_SEE_OTHER);
-    }
-
-    /** Only a path of this site, so that the form cannot be used to send people elsewhere. */
-    private static function samePage(string $back): string
-    {
-        return 1 === preg_match('#^/(?![/\\\\])[^\x00-\x20]*$#', $back) ? $back : '/';
+        return $this->redirect(SamePage::orHome($request->request->getString('back')), Response::HTTP_SEE_OTHER);
     }
 }

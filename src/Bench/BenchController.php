@@ -158,7 +158,8 @@ final class BenchController extends AbstractController
         $texts = [];
         foreach ($edits as $place => $typed) {
             if (\is_string($typed)) {
-                $texts[(string) $place] = $typed;
+                // PHP turns a place that is a number into one; no plan has such a place, and the editor says so.
+                $texts[\is_int($place) ? "[$place]" : mb_scrub($place)] = $typed;
             }
         }
 

@@ -18,22 +18,10 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class DrawingController extends AbstractController
 {
     #[Route('/tanks/{tank}/drawing/{name}.svg', name: 'bench_drawing', requirements: ['tank' => Requirement::UUID, 'name' => 'front|side|floor|hours|year'], methods: ['GET'])]
-    public function drawing(Request $request, Tank $tank, string $name, #[CurrentUser] Keeper $keeper, BenchPage $page, Standalone $standalone): Response
+    public function drawing(Request $request, Tank $tank, string $name, #[CurrentUser] Keeper $keeper, DrawingFile $files): Response
     {
-        $seen = $page->drawn($tank, $keeper->units(), View::asked($request, $keeper->units()));
-        $context = ['style' => $standalone->style()];
-        if ('year' === $name) {
-            $year = $seen['year'];
-            $context += [
-                'title' => \sprintf('%s: the first year', $tank->name()), 'words' => implode(' ', array_map(static fn (array $g): string => "Day $g[day]: $g[words].", $year->gates)),
-                'year' => $year, 'marks' => $seen['marks'], 'viewBox' => \sprintf('0 0 %d %d', $year::WIDTH, $year::HEIGHT), 'width' => $year::WIDTH, 'height' => $year::HEIGHT,
-            ];
-        } else {
-            $drawing = $seen['drawings'][$name];
-            $context += ['title' => \sprintf('%s: %s, day %d', $tank->name(), mb_strtolower($drawing->title), $seen['day']), 'words' => implode(' ', $drawing->words), 'drawing' => $drawing,
-                'viewBox' => $drawing->viewBox(), 'width' => $drawing->width, 'height' => $drawing->height];
-        }
+        $svg = $files->of($tank, $keeper->units(), View::asked($request, $keeper->units()), [$name])[$name];
 
-        return new Response($this->renderView('bench/drawing.svg.twig', $context), headers: Attachment::headers('image/svg+xml', $tank->name()." $name.svg", "$name.svg"));
+        return new Response($svg, headers: Attachment::headers('image/svg+xml', $tank->name()." $name.svg", "$name.svg"));
     }
 }

@@ -10,6 +10,7 @@ use Olvek\Shelf\ImportReport;
 use Olvek\Shelf\Revision;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
+use Olvek\Site\PlainText;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -22,6 +23,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class HistoryController extends AbstractController
 {
     private const PAGE = 40;
+    private const LAST_PAGE = 100_000;
     private const EXPIRED = 'This page had been open too long to be trusted, so nothing was done. Send it again.';
 
     public function __construct(private readonly TankRepository $tanks, private readonly Road $road)
@@ -31,7 +33,7 @@ final class HistoryController extends AbstractController
     #[Route('/history', name: 'bench_history', methods: ['GET'])]
     public function history(Request $request, Tank $tank): Response
     {
-        return $this->shown($tank, max(1, $request->query->getInt('page', 1)));
+        return $this->shown($tank, max(1, min(self::LAST_PAGE, $request->query->getInt('page', 1))));
     }
 
     #[Route('/history/{number}/restore', name: 'bench_restore', methods: ['POST'])]
@@ -53,12 +55,13 @@ final class HistoryController extends AbstractController
 
         return $this->done($request, $tank, function () use ($request, $tank, $revision): Response {
             $label = trim($request->request->getString('label'));
-            if (mb_strlen($label) > Revision::LONGEST_LABEL || !mb_check_encoding($label, 'UTF-8')) {
-                return $this->shown($tank, 1, \sprintf('A name has at most %d characters.', Revision::LONGEST_LABEL), [$revision->number => $label]);
+            $fault = PlainText::fault($label, Revision::LONGEST_LABEL, 'A name');
+            if (null !== $fault) {
+                return $this->shown($tank, 1, $fault, [$revision->number => mb_scrub($label)]);
             }
             $this->road->label($revision, $label);
 
-            return $this->redirectToRoute('bench_history', ['tank' => $tank->id(), 'page' => max(1, $request->request->getInt('page', 1))], Response::HTTP_SEE_OTHER);
+            return $this->redirectToRoute('bench_history', ['tank' => $tank->id(), 'page' => max(1, min(self::LAST_PAGE, $request->request->getInt('page', 1)))], Response::HTTP_SEE_OTHER);
         });
     }
 

@@ -11,12 +11,13 @@ use Olvek\Core\Run\Ensemble;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Shelf\Revision;
 use Olvek\Site\Kept;
+use Olvek\Work\Desk;
 
 /**
  * What a plan's first year comes to, kept per plan, so that looking again, undoing and comparing do not run it anew.
  *
- * How sure it is, is reckoned a few tanks at a time, each part kept too: any process may do any part, and a keeper who goes on
- * loses nothing.
+ * How sure it is, is worked out a few tanks at a time, each part kept too (BandJob): any process may do any part, and a keeper who goes
+ * on loses nothing.
  */
 final readonly class Outcomes
 {
@@ -36,30 +37,15 @@ final readonly class Outcomes
         return \is_array($spreads) ? $outcome->withSpreads($spreads) : $outcome;
     }
 
-    /**
-     * Judges one part of the ensemble, unless that has been done; with the last part, how sure the plan is becomes known.
-     *
-     * @param int $part 0 to PARTS − 1
-     *
-     * @return bool whether all parts are done
-     */
-    public function reckon(Revision $revision, Plan $plan, int $part): bool
+    /** Puts together how sure a plan is, once every part of the ensemble has been judged; false where some are missing. */
+    public function gather(Revision $revision): bool
     {
-        $this->kept->get(self::key("band.$part", $revision), static function () use ($plan, $part): array {
-            $band = new Band($plan);
-            $judged = [];
-            for ($n = $part * self::TANKS; $n < ($part + 1) * self::TANKS; ++$n) {
-                $judged[$n] = $band->member($n);
-            }
-
-            return $judged;
-        });
-        $parts = $this->kept->all(array_map(static fn (int $n): string => self::key("band.$n", $revision), range(0, self::PARTS - 1)));
+        $parts = $this->kept->all(array_map(static fn (int $n): string => Desk::name(new BandJob($revision->plan, $n)), range(0, self::PARTS - 1)));
         if (null === $parts) {
             return false;
         }
-        /** @var list<array<int, array<string, array{float, bool}>>> $parts */
-        $this->kept->get(self::key('spreads', $revision), static fn (): array => Band::spreads(array_replace(...$parts)));
+        /** @var list<array{array<int, array<string, array{float, bool}>>}> $parts */
+        $this->kept->get(self::key('spreads', $revision), static fn (): array => Band::spreads(array_replace(...array_column($parts, 0))));
 
         return true;
     }

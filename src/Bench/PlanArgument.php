@@ -33,7 +33,7 @@ final readonly class PlanArgument
         $file = $input->getArgument('plan');
         \assert(\is_string($file));
 
-        return self::read($file, $this->document->fromJson(...), $errors, $units);
+        return self::read($file, $this->document->fromForeignJson(...), $errors, $units);
     }
 
     /**

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
-use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
-use Doctrine\ORM\OptimisticLockException;
 use Olvek\Account\Keeper;
 use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\InvalidPlan;
@@ -16,6 +14,8 @@ use Olvek\Core\Unit\UnitSystem;
 use Olvek\Shelf\Revision;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
+use Olvek\Site\Meanwhile;
+use Olvek\Site\Saver;
 use Psr\Clock\ClockInterface;
 
 /**
@@ -32,6 +32,7 @@ final readonly class Road
         private Editor $editor,
         private PlanDocument $document,
         private ClockInterface $clock,
+        private Saver $saver,
     ) {
     }
 
@@ -123,7 +124,7 @@ final readonly class Road
     public function bring(Tank $tank, int $base, string $json): void
     {
         $this->fresh($tank, $base);
-        $this->keep($tank, $this->document->fromJson($json), 'brought in from a file');
+        $this->keep($tank, $this->document->fromForeignJson($json), 'brought in from a file');
     }
 
     public function label(Revision $revision, string $label): void
@@ -135,7 +136,7 @@ final readonly class Road
     private function go(Tank $tank, ?Revision $revision): void
     {
         if (null !== $revision) {
-            $tank->stand($revision->number, $this->plan($revision)->name);
+            $tank->stand($revision, $this->plan($revision)->name);
             $this->flush();
         }
     }
@@ -158,8 +159,8 @@ final readonly class Road
     private function flush(): void
     {
         try {
-            $this->entities->flush();
-        } catch (OptimisticLockException|UniqueConstraintViolationException) {
+            $this->saver->flush();
+        } catch (Meanwhile) {
             throw new StaleEdit();
         }
     }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
+use Olvek\Site\Meanwhile;
+
 /** An edit based on a revision that no longer stands. */
-final class StaleEdit extends \RuntimeException
+final class StaleEdit extends Meanwhile
 {
     public function __construct()
     {

@@ -21,13 +21,24 @@ final readonly class View
     {
     }
 
+    /** What is looked at where nobody has chosen. */
+    public static function usual(UnitSystem $units): self
+    {
+        return new self(null, self::bag($units), 'year');
+    }
+
+    private static function bag(UnitSystem $units): string
+    {
+        return UnitSystem::Us === $units ? '5 gal' : '20 L';
+    }
+
     public static function asked(Request $request, UnitSystem $units): self
     {
         $asked = $request->isMethod('POST') ? $request->request : $request->query;
         $day = filter_var($asked->getString('day'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => self::LAST_DAY]]);
         $bag = mb_substr($asked->getString('bag'), 0, 40);
 
-        return new self(false === $day ? null : $day, '' === $bag ? (UnitSystem::Us === $units ? '5 gal' : '20 L') : $bag, 'ledger' === $asked->getString('below') ? 'ledger' : 'year');
+        return new self(false === $day ? null : $day, '' === $bag ? self::bag($units) : $bag, 'ledger' === $asked->getString('below') ? 'ledger' : 'year');
     }
 
     /** @return array{day?: int, bag: string, below: string} for addresses */

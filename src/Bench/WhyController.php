@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Olvek\Bench;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Margin\Helps;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\InvalidPlan;
@@ -13,6 +12,8 @@ use Olvek\Core\Plan\School;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
+use Olvek\Work\Desk;
+use Olvek\Work\Ticket;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -29,7 +30,7 @@ final class WhyController extends AbstractController
         private readonly TankRepository $tanks,
         private readonly Road $road,
         private readonly Outcomes $outcomes,
-        private readonly Helps $helps,
+        private readonly Desk $desk,
         private readonly Questions $questions,
         private readonly Editor $editor,
     ) {
@@ -43,17 +44,21 @@ final class WhyController extends AbstractController
         $plan = $this->road->plan($revision);
         $known = $this->outcomes->of($revision, $plan, $keeper->units())->margin($margin) ?? throw $this->createNotFoundException('There is no such margin.');
 
-        return $this->shown($request, 'helps', ['tank' => $tank, 'margin' => $known, 'helps' => $this->helps->for($plan, $margin, $keeper->units())]);
+        $ticket = $this->desk->ask(new HelpsJob($revision->plan, $margin, $keeper->units()), $keeper);
+
+        return $this->told($request, $ticket, $tank, 'helps', ['margin' => $known, 'helps' => $ticket->value]);
     }
 
     /** An inverse question, answered by trying; the answer can be taken like any other change. */
     #[Route('/solve/{question}/{kind}', name: 'bench_solve', requirements: ['question' => '[a-z]{2,20}', 'kind' => '[a-z0-9-]{1,60}'], defaults: ['kind' => null], methods: ['GET'])]
-    public function solve(Request $request, Tank $tank, string $question, ?string $kind): Response
+    public function solve(Request $request, Tank $tank, string $question, ?string $kind, #[CurrentUser] Keeper $keeper): Response
     {
-        $asked = $this->questions->named($question, $kind) ?? throw $this->createNotFoundException('Olvek has no such question.');
-        $answer = $asked->solve($this->road->plan($this->tanks->head($tank)));
+        if (null === $this->questions->named($question, $kind)) {
+            throw $this->createNotFoundException('Olvek has no such question.');
+        }
+        $ticket = $this->desk->ask(new AnswerJob($this->tanks->head($tank)->plan, $question, $kind), $keeper);
 
-        return $this->shown($request, 'answer', ['tank' => $tank, 'answer' => $answer]);
+        return $this->told($request, $ticket, $tank, 'answer', ['answer' => $ticket->value]);
     }
 
     /** What a school would change here, and what it would come to. */
@@ -79,6 +84,20 @@ final class WhyController extends AbstractController
     }
 
     /**
+     * What was asked, or how it stands with it.
+     *
+     * @param array<string, mixed> $context
+     */
+    private function told(Request $request, Ticket $ticket, Tank $tank, string $what, array $context): Response
+    {
+        $response = $ticket->isDone() ? $this->shown($request, $what, ['tank' => $tank, ...$context]) : $this->shown($request, 'waiting', ['tank' => $tank, 'ticket' => $ticket]);
+        $response->setStatusCode($ticket->status());
+        $response->headers->add($ticket->headers());
+
+        return $response;
+    }
+
+    /**
      * A fragment where a script asks, else a page around it.
      *
      * @param array<string, mixed> $context
@@ -90,7 +109,7 @@ final class WhyController extends AbstractController
 
     /** Judges a few more of the tanks whose uncertain numbers differ. */
     #[Route('/sure/{part}', name: 'bench_sure', requirements: ['part' => '\d{1,3}'], methods: ['POST'])]
-    public function sure(Request $request, Tank $tank, int $part): Response
+    public function sure(Request $request, Tank $tank, int $part, #[CurrentUser] Keeper $keeper): Response
     {
         if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
             return new JsonResponse(['message' => 'This page had been open too long to be trusted; reload it.'], Response::HTTP_UNPROCESSABLE_ENTITY);
@@ -99,7 +118,8 @@ final class WhyController extends AbstractController
             throw $this->createNotFoundException('There are only so many parts.');
         }
         $revision = $this->tanks->head($tank);
+        $ticket = $this->desk->ask(new BandJob($revision->plan, $part), $keeper);
 
-        return new JsonResponse(['base' => $tank->head(), 'done' => $this->outcomes->reckon($revision, $this->road->plan($revision), $part), 'of' => Outcomes::PARTS]);
+        return new JsonResponse(['base' => $tank->head(), 'done' => $ticket->isDone() && $this->outcomes->gather($revision), 'of' => Outcomes::PARTS], $ticket->status(), $ticket->headers());
     }
 }

@@ -12,6 +12,9 @@ use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Shelf\Tank;
+use Olvek\Site\Meanwhile;
+use Olvek\Site\PlainText;
+use Olvek\Site\Saver;
 use Olvek\Site\Today;
 
 /** Keeps what is ticked and typed while a tank is being built. */
@@ -19,7 +22,7 @@ final readonly class Book
 {
     private const MOST_TICKS = 400;
 
-    public function __construct(private EntityManagerInterface $entities, private Today $today)
+    public function __construct(private EntityManagerInterface $entities, private Today $today, private Saver $saver)
     {
     }
 
@@ -43,6 +46,8 @@ final readonly class Book
      * @param list<string>                         $materials that the sheet has
      *
      * @return array<string, string> why an entry was refused, by "column.material"
+     *
+     * @throws Meanwhile when another window has kept the sheet at the same moment
      */
     public function keepSheet(Progress $progress, array $typed, array $ticks, array $materials, UnitSystem $units): array
     {
@@ -71,7 +76,7 @@ final readonly class Book
             $sheet['ticked'] = array_values(array_unique(\array_slice(array_filter($ticks, static fn (string $t): bool => 1 === preg_match('/^[a-z0-9.-]{1,80}$/', $t)), 0, self::MOST_TICKS)));
             $progress->keep($sheet);
             $this->entities->persist($progress);
-            $this->entities->flush();
+            $this->saver->flush();
         }
 
         return $errors;
@@ -110,6 +115,8 @@ final readonly class Book
      * @param bool|null $done null to take the mark away
      *
      * @return string|null why it was refused
+     *
+     * @throws Meanwhile when another window has marked it at the same moment
      */
     public function mark(Tank $tank, string $step, ?bool $done, string $day, string $note): ?string
     {
@@ -123,8 +130,9 @@ final readonly class Book
             return null;
         }
         $note = trim($note);
-        if (mb_strlen($note) > StepMark::LONGEST_NOTE || !mb_check_encoding($note, 'UTF-8')) {
-            return \sprintf('A note has at most %d characters; this one has %d.', StepMark::LONGEST_NOTE, mb_strlen($note));
+        $fault = PlainText::fault($note, StepMark::LONGEST_NOTE, 'A note');
+        if (null !== $fault) {
+            return $fault;
         }
         $on = $this->today->orEarlier($tank->keeper, $day);
         if (null === $on) {
@@ -137,7 +145,7 @@ final readonly class Book
             $mark->on = $on;
             $mark->note = $note;
         }
-        $this->entities->flush();
+        $this->saver->flush();
 
         return null;
     }

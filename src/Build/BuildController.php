@@ -15,6 +15,7 @@ use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
 use Olvek\Site\Attachment;
+use Olvek\Site\Meanwhile;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -78,7 +79,11 @@ final class BuildController extends AbstractController
         }
         $plan = $this->road->plan($this->tanks->head($tank));
         $materials = array_map(static fn (BuyLine $l): string => $l->material->id, Sheet::of($plan, $this->catalogue)->materials);
-        $errors = $this->book->keepSheet($progress, $typed, $ticks, $materials, $keeper->units());
+        try {
+            $errors = $this->book->keepSheet($progress, $typed, $ticks, $materials, $keeper->units());
+        } catch (Meanwhile $meanwhile) {
+            return $this->page($request, $tank, $keeper, typed: $typed, notice: $meanwhile->getMessage(), status: Response::HTTP_CONFLICT);
+        }
 
         return [] === $errors ? $this->redirectToRoute('build', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER) : $this->page($request, $tank, $keeper, typed: $typed, errors: $errors);
     }
@@ -99,7 +104,11 @@ final class BuildController extends AbstractController
             'skipped' => false,
             default => null,
         };
-        $refused = $this->book->mark($tank, $step, $done, $request->request->getString('day'), $note);
+        try {
+            $refused = $this->book->mark($tank, $step, $done, $request->request->getString('day'), $note);
+        } catch (Meanwhile $meanwhile) {
+            return $this->page($request, $tank, $keeper, errors: ["step.$step" => $meanwhile->getMessage()], typed: ['note' => [$step => $note]], status: Response::HTTP_CONFLICT);
+        }
 
         return null === $refused ? $this->redirectToRoute('build', ['tank' => $tank->id(), '_fragment' => "step-$step"], Response::HTTP_SEE_OTHER)
             : $this->page($request, $tank, $keeper, errors: ["step.$step" => $refused], typed: ['note' => [$step => $note]]);

@@ -10,6 +10,8 @@ use Olvek\Core\Fit\Member;
 use Olvek\Core\Log\Lived;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Solve\Endless;
+use Olvek\Core\Solve\Patience;
 use Olvek\Site\Kept;
 
 /**
@@ -18,7 +20,7 @@ use Olvek\Site\Kept;
  */
 final readonly class Prospect
 {
-    public const PARTS = 5;
+    public const PARTS = 9;
     private const TANKS = Forecast::MEMBERS / (self::PARTS - 1);
     /** Days ahead that are forecast, in whole weeks, so that it is not all made anew every morning. */
     private const AHEAD = 4;
@@ -30,11 +32,11 @@ final readonly class Prospect
     }
 
     /** @param int $part 0 to PARTS − 1; the first must have been done before the others, else each does it too */
-    public function reckon(Plan $plan, Log $log, int $today, int $part): bool
+    public function reckon(Plan $plan, Log $log, int $today, int $part, Patience $patience = new Endless()): bool
     {
         $key = self::key($plan, $log, $today);
         $lived = Lived::of($plan, $log);
-        $fit = $this->fit($key, $lived, $log);
+        $fit = $this->fit($key, $lived, $log, $patience);
         if ($part > 0) {
             $this->kept->get("$key.$part", static function () use ($lived, $log, $fit, $today, $part): array {
                 $members = [];
@@ -78,19 +80,9 @@ final readonly class Prospect
         return $ahead;
     }
 
-    /** All of it at once, for whoever has no script. */
-    public function whole(Plan $plan, Log $log, int $today): ?Ahead
+    private function fit(string $key, Lived $lived, Log $log, Patience $patience): ?Fit
     {
-        for ($part = 0; $part < self::PARTS; ++$part) {
-            $this->reckon($plan, $log, $today, $part);
-        }
-
-        return $this->known($plan, $log, $today);
-    }
-
-    private function fit(string $key, Lived $lived, Log $log): ?Fit
-    {
-        $fit = $this->kept->get("$key.0", static fn (): Fit|false => Fit::of($lived, $log) ?? false);
+        $fit = $this->kept->get("$key.0", static fn (): Fit|false => Fit::of($lived, $log, $patience) ?? false);
 
         return $fit instanceof Fit ? $fit : null;
     }

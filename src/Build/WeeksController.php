@@ -17,8 +17,14 @@ use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Keep\Logbook;
 use Olvek\Shelf\Tank;
+use Olvek\Shelf\TankRepository;
 use Olvek\Site\Attachment;
+use Olvek\Site\Meanwhile;
+use Olvek\Work\Deadline;
+use Olvek\Work\Desk;
+use Olvek\Work\Ticket;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -33,14 +39,16 @@ final class WeeksController extends AbstractController
 {
     private const EXPIRED = 'This page had been open too long to be trusted, so nothing was kept. What you typed still stands here: send it again.';
 
-    public function __construct(private readonly WeeksPage $page, private readonly Logbook $logbook, private readonly Prospect $prospect)
+    public function __construct(private readonly WeeksPage $page, private readonly Logbook $logbook, private readonly Prospect $prospect, private readonly Desk $desk, private readonly TankRepository $tanks, #[Autowire('%env(float:OLVEK_PATIENCE)%')] private readonly float $patience)
     {
     }
 
     #[Route('', name: 'weeks', methods: ['GET'])]
     public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        return $this->render('build/weeks.html.twig', $this->page->all($tank, $keeper, now: $request->query->has('ahead')));
+        $ticket = $request->query->has('ahead') ? $this->workedOut($tank, $keeper) : null;
+
+        return $this->render('build/weeks.html.twig', [...$this->page->all($tank, $keeper), 'ticket' => $ticket]);
     }
 
     #[Route('/test', name: 'weeks_test', methods: ['POST'])]
@@ -96,7 +104,11 @@ final class WeeksController extends AbstractController
     public function filled(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, Book $book): Response
     {
         $day = $request->request->getString('day');
-        $refused = $this->trusted($request) ? $book->mark($tank, Steps::FILL, true, $day, '') : self::EXPIRED;
+        try {
+            $refused = $this->trusted($request) ? $book->mark($tank, Steps::FILL, true, $day, '') : self::EXPIRED;
+        } catch (Meanwhile $meanwhile) {
+            return $this->refused($tank, $keeper, ['filled' => $day], ['filled' => $meanwhile->getMessage()], status: Response::HTTP_CONFLICT);
+        }
 
         return null === $refused ? $this->back($tank, 'today') : $this->refused($tank, $keeper, ['filled' => $day], ['filled' => $refused]);
     }
@@ -125,7 +137,9 @@ final class WeeksController extends AbstractController
             throw $this->createNotFoundException('There are only so many parts.');
         }
 
-        return new JsonResponse(['done' => $this->prospect->reckon($situation->plan, $situation->log, $situation->today, $part), 'of' => Prospect::PARTS]);
+        $ticket = $this->desk->ask($this->job($tank, $situation, $part), $keeper);
+
+        return new JsonResponse(['done' => true === $ticket->value, 'of' => Prospect::PARTS], $ticket->status(), $ticket->headers());
     }
 
     /** What lies ahead, once it is known, as a fragment of the page. */
@@ -174,6 +188,27 @@ final class WeeksController extends AbstractController
             }
             fclose($out);
         }, headers: Attachment::headers('text/csv; charset=utf-8', $tank->name().'.log.csv', 'log.csv'));
+    }
+
+    /** Works out what lies ahead for whoever has no script: part after part, while a page may take; whoever asks again goes on from there. */
+    private function workedOut(Tank $tank, Keeper $keeper): Ticket
+    {
+        $situation = $this->counted($tank, $keeper);
+        $patience = new Deadline($this->patience / 2);
+        $ticket = Ticket::done(true);
+        for ($part = 0; $part < Prospect::PARTS && $situation->today <= Prospect::LAST_DAY; ++$part) {
+            $ticket = $this->desk->ask($this->job($tank, $situation, $part), $keeper);
+            if (!$ticket->isDone() || ($patience->isSpent() && $part < Prospect::PARTS - 1)) {
+                return $ticket->isDone() ? Ticket::underway() : $ticket;
+            }
+        }
+
+        return $ticket;
+    }
+
+    private function job(Tank $tank, Situation $situation, int $part): ForecastJob
+    {
+        return new ForecastJob($this->tanks->head($tank)->plan, $situation->log, $situation->today, $part);
     }
 
     private function counted(Tank $tank, Keeper $keeper): Situation

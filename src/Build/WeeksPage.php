@@ -59,7 +59,7 @@ final readonly class WeeksPage
      *
      * @return array<string, mixed>
      */
-    public function all(Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], string $notice = '', bool $now = false): array
+    public function all(Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], string $notice = ''): array
     {
         $situation = $this->situation($tank, $keeper);
         $common = [
@@ -77,16 +77,16 @@ final readonly class WeeksPage
         $filled = $this->book->filledOn($tank);
 
         return [...$common, 'weeks' => $weeks, 'filled' => $filled, 'testOn' => $filled?->modify("+$weeks->nextTest days"), 'light' => $light, 'lamp' => LightPlan::on($light, $situation->today), 'coming' => LightPlan::within($light, $situation->today + 1, $situation->today + 7), 'devices' => $this->devices->wired($tank),
-            'ahead' => $this->forecast($tank, $situation, $now), 'parts' => Prospect::PARTS, 'forecastable' => $situation->today <= Prospect::LAST_DAY];
+            'ahead' => $this->forecast($tank, $situation), 'parts' => Prospect::PARTS, 'forecastable' => $situation->today <= Prospect::LAST_DAY];
     }
 
     /** @return array<string, mixed>|null what is shown of the days ahead; null while it is not known */
-    public function forecast(Tank $tank, Situation $situation, bool $now = false): ?array
+    public function forecast(Tank $tank, Situation $situation): ?array
     {
         if ($situation->today > Prospect::LAST_DAY) {
             return null;
         }
-        $ahead = $now ? $this->prospect->whole($situation->plan, $situation->log, $situation->today) : $this->prospect->known($situation->plan, $situation->log, $situation->today);
+        $ahead = $this->prospect->known($situation->plan, $situation->log, $situation->today);
         if (null === $ahead) {
             return null;
         }

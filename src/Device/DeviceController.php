@@ -13,6 +13,7 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Water\Measure;
 use Olvek\Keep\Logbook;
 use Olvek\Shelf\Tank;
+use Olvek\Site\Meanwhile;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -45,7 +46,12 @@ final class DeviceController extends AbstractController
             return $this->told($request, $tank, $keeper, 'This page had been open too long to be trusted, so nothing was changed. Choose again.', Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         $kind = DeviceKind::tryFrom($request->request->getString('kind'));
-        if (null === $kind || !$this->devices->wire($tank, $kind, $request->request->getString('device'))) {
+        try {
+            $wired = null !== $kind && $this->devices->wire($tank, $kind, $request->request->getString('device'));
+        } catch (Meanwhile) {
+            return $this->told($request, $tank, $keeper, 'Another window has chosen a device at the same moment: this is how it stands now. Choose again if it should be another.', Response::HTTP_CONFLICT);
+        }
+        if (!$wired) {
             return $this->told($request, $tank, $keeper, 'That device is not known here. Nothing was changed: choose one from the list, or ask whoever runs Olvek to add it.', Response::HTTP_UNPROCESSABLE_ENTITY);
         }
 

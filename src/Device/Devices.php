@@ -6,6 +6,9 @@ namespace Olvek\Device;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Shelf\Tank;
+use Olvek\Site\Meanwhile;
+use Olvek\Site\Saver;
+use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Contracts\HttpClient\HttpClientInterface;
 
@@ -19,7 +22,7 @@ final readonly class Devices
     private array $known;
 
     /** @param string $list name=kind:address, separated by semicolons */
-    public function __construct(private EntityManagerInterface $entities, private HttpClientInterface $http, #[Autowire('%env(OLVEK_DEVICES)%')] string $list)
+    public function __construct(private EntityManagerInterface $entities, private Saver $saver, private HttpClientInterface $http, private ClockInterface $clock, #[Autowire('%env(OLVEK_DEVICES)%')] string $list)
     {
         $known = [];
         foreach (explode(';', $list) as $item) {
@@ -48,7 +51,11 @@ final readonly class Devices
         return $wired;
     }
 
-    /** @param string $device its name; '' for none */
+    /**
+     * @param string $device its name; '' for none
+     *
+     * @throws Meanwhile when another window has wired it at the same moment
+     */
     public function wire(Tank $tank, DeviceKind $kind, string $device): bool
     {
         if ('' !== $device && $kind !== ($this->known[$device][0] ?? null)) {
@@ -62,7 +69,7 @@ final readonly class Devices
         } elseif ('' !== $device) {
             $this->entities->persist(new Wiring($tank, $kind, $device));
         }
-        $this->entities->flush();
+        $this->saver->flush();
 
         return true;
     }
@@ -78,7 +85,7 @@ final readonly class Devices
     {
         $wire = $this->reach($tank, DeviceKind::Probe);
 
-        return null === $wire ? null : new HttpWaterProbe($wire);
+        return null === $wire ? null : new HttpWaterProbe($wire, $this->clock->now());
     }
 
     private function wiring(Tank $tank, DeviceKind $kind): ?Wiring

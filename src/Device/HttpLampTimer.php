@@ -27,5 +27,9 @@ final readonly class HttpLampTimer implements LampTimer
     public function write(array $programme): void
     {
         $this->wire->ask('PUT', '/programme', $programme);
+        // Anything at that address may say "fine"; a timer that has taken it can say which it holds.
+        if ($this->state()->programme !== ($programme['id'] ?? null)) {
+            throw DeviceTrouble::wrong($this->wire->device, 'it says that it took the programme, but does not hold it.');
+        }
     }
 }

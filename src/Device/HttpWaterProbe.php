@@ -10,7 +10,11 @@ final readonly class HttpWaterProbe implements WaterProbe
     /** What water can be: °C, m, pH, µS/cm. */
     private const BOUNDS = ['celsius' => [-5.0, 50.0], 'level' => [0.0, 5.0], 'pH' => [2.0, 12.0], 'conductivity' => [0.0, 20000.0]];
 
-    public function __construct(private Wire $wire)
+    /** How far a probe's clock may run ahead of ours. J: two clocks of one house, one perhaps an hour off. */
+    private const AHEAD = '+1 hour';
+
+    /** @param \DateTimeImmutable $now what was measured after it cannot be so */
+    public function __construct(private Wire $wire, private \DateTimeImmutable $now)
     {
     }
 
@@ -38,6 +42,9 @@ final readonly class HttpWaterProbe implements WaterProbe
         $at = \is_string($line['at'] ?? null) ? \DateTimeImmutable::createFromFormat(\DATE_ATOM, $line['at']) : false;
         if (false === $at) {
             throw DeviceTrouble::wrong($this->wire->device, 'it does not say when it measured.');
+        }
+        if ($at > $this->now->modify(self::AHEAD)) {
+            throw DeviceTrouble::wrong($this->wire->device, 'it says that it measured on a day that has not come yet. Set its clock.');
         }
 
         return new Sample($at, ...$values);

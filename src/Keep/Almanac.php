@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Keep;
 
-use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
 use Olvek\Build\Calendar;
@@ -19,6 +18,8 @@ use Olvek\Core\Log\DeedKind;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
 use Olvek\Site\Kept;
+use Olvek\Site\Meanwhile;
+use Olvek\Site\Saver;
 use Olvek\Site\Today;
 use Symfony\Component\Uid\Uuid;
 
@@ -32,7 +33,7 @@ final readonly class Almanac
     /** Days in which the start's gates, not the plan's calendar, say what to test and who may come, even where nothing has been tested. J. */
     private const STARTING = 120;
 
-    public function __construct(private EntityManagerInterface $entities, private TankRepository $tanks, private Tasks $tasks, private WeeksPage $weeks, private Logbook $logbook, private Calendar $writer, private Today $today, private Kept $kept)
+    public function __construct(private EntityManagerInterface $entities, private TankRepository $tanks, private Tasks $tasks, private WeeksPage $weeks, private Logbook $logbook, private Calendar $writer, private Today $today, private Kept $kept, private Saver $saver)
     {
     }
 
@@ -132,7 +133,7 @@ final readonly class Almanac
      */
     private function stamp(Keeper $keeper, \DateTimeImmutable $today, \DateTimeImmutable $filled, Tank $tank, array $lines, array $marks): string
     {
-        return hash('xxh128', implode("\n", [$today->format('Y-m-d'), $filled->format('Y-m-d'), $keeper->units()->value, $keeper->kit()->code(), $tank->head(), $tank->name(), ...$lines,
+        return hash('xxh128', implode("\n", [$today->format('Y-m-d'), $filled->format('Y-m-d'), $keeper->units()->value, $keeper->kit()->code(), $tank->planHash(), $tank->name(), ...$lines,
             ...array_map(static fn (string $key, TaskMark $m): string => "$key {$m->moved?->format('Y-m-d')} ".($m->settled ? 'settled' : ''), array_keys($marks), $marks)]));
     }
 
@@ -218,6 +219,11 @@ final readonly class Almanac
     {
         $key = ['tank' => $due->tank->id(), 'task' => $due->task, 'due' => $due->due->format('Y-m-d')];
         $mark = $this->entities->find(TaskMark::class, $key);
+        if (true === $mark?->settled) {
+            $this->entities->detach($entry);
+
+            return false;
+        }
         if (null === $mark) {
             $this->entities->persist(new TaskMark($due->tank, $due->task, $key['due'], $to, $settled, $entry->id));
         } else {
@@ -226,8 +232,8 @@ final readonly class Almanac
             $mark->entry = $entry->id;
         }
         try {
-            $this->entities->flush();
-        } catch (UniqueConstraintViolationException) {
+            $this->saver->flush();
+        } catch (Meanwhile) {
             return false;
         }
 

@@ -9,6 +9,7 @@ use Olvek\Account\Keeper;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
 use Olvek\Site\Attachment;
+use Olvek\Site\Saver;
 use Olvek\Site\Today;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -26,7 +27,7 @@ final class AlmanacController extends AbstractController
     /** More than these in a part of the page are not read; one tank's can be asked for alone. */
     private const MOST = 25;
 
-    public function __construct(private readonly Almanac $almanac, private readonly Today $today, private readonly TankRepository $tanks, private readonly EntityManagerInterface $entities)
+    public function __construct(private readonly Almanac $almanac, private readonly Today $today, private readonly TankRepository $tanks, private readonly EntityManagerInterface $entities, private readonly Saver $saver)
     {
     }
 
@@ -65,7 +66,7 @@ final class AlmanacController extends AbstractController
     #[Route('/almanac.ics', name: 'almanac_file', methods: ['GET'])]
     public function leave(#[CurrentUser] Keeper $keeper): Response
     {
-        return new Response($this->almanac->calendarText($keeper), headers: Attachment::headers('text/calendar; charset=utf-8', $keeper->displayName.'.ics', 'almanac.ics'));
+        return new Response($this->almanac->calendarText($keeper), headers: Attachment::headers('text/calendar; charset=utf-8', $keeper->displayName().'.ics', 'almanac.ics'));
     }
 
     /** The calendar's private address is made, renewed or closed. */
@@ -76,7 +77,7 @@ final class AlmanacController extends AbstractController
             return $this->page($keeper, self::EXPIRED);
         }
         'close' === $request->request->getString('do') ? $keeper->closeFeed() : $keeper->renewFeed();
-        $this->entities->flush();
+        $this->saver->flush();
 
         return $this->redirectToRoute('almanac', ['_fragment' => 'address'], Response::HTTP_SEE_OTHER);
     }
@@ -93,7 +94,7 @@ final class AlmanacController extends AbstractController
             return $this->page($keeper, 'That time zone is not known, so nothing was changed: choose one from the list.');
         }
         $keeper->liveIn(new \DateTimeZone($zone));
-        $this->entities->flush();
+        $this->saver->flush();
 
         return $this->redirectToRoute('almanac', ['_fragment' => 'address'], Response::HTTP_SEE_OTHER);
     }
@@ -102,7 +103,10 @@ final class AlmanacController extends AbstractController
     #[Route('/feed/{address}.ics', name: 'almanac_feed', requirements: ['address' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
     public function feed(string $address): Response
     {
-        $keeper = $this->entities->getRepository(Keeper::class)->findOneBy(['feed' => $address]) ?? throw $this->createNotFoundException('There is no such calendar.');
+        $keeper = $this->entities->getRepository(Keeper::class)->findOneBy(['feed' => $address]);
+        if (null === $keeper || $keeper->isAway()) {
+            throw $this->createNotFoundException('There is no such calendar.');
+        }
 
         return new Response($this->almanac->calendarText($keeper), headers: ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=900', 'X-Robots-Tag' => 'noindex', 'Referrer-Policy' => 'no-referrer']);
     }

@@ -32,6 +32,8 @@ class Entry
      * @param string|null $of     group or task that it concerns
      * @param string      $words  as people read it
      * @param bool        $madeUp invented for the demo
+     * @param Uuid|null   $id      of a line that is brought back; a new one's is made
+     * @param string|null $written of a line that is brought back
      */
     public function __construct(
         #[ORM\ManyToOne]
@@ -51,8 +53,10 @@ class Entry
         public readonly string $words,
         #[ORM\Column(type: 'boolean')]
         public readonly bool $madeUp = false,
+        ?Uuid $id = null,
+        ?string $written = null,
     ) {
-        $this->id = Uuid::v7();
-        $this->written = \sprintf('%.6F', microtime(true));
+        $this->id = $id ?? Uuid::v7();
+        $this->written = $written ?? \sprintf('%.6F', microtime(true));
     }
 }

@@ -14,6 +14,11 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Table(name: 'task_mark')]
 class TaskMark
 {
+    /** Counted up with every change, so that of two windows at the same moment one is told. */
+    #[ORM\Version]
+    #[ORM\Column(type: 'integer', options: ['default' => 1])]
+    private int $version = 1;
+
     /**
      * @param string                  $task  its id within the tank
      * @param string                  $due   the day on which it fell by itself, year-month-day
@@ -39,5 +44,10 @@ class TaskMark
         #[ORM\Column(type: UuidType::NAME, nullable: true)]
         public ?Uuid $entry,
     ) {
+    }
+
+    public function version(): int
+    {
+        return $this->version;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Shelf;
 
 use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\JsonLines;
 use Olvek\Core\Unit\UnitSystem;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
@@ -27,24 +28,10 @@ final class ImportReport
         $report = [];
         foreach ($refused->messages($units) as $place => $message) {
             $place = (string) $place;
-            $report[] = ['line' => self::line($lines, $place), 'place' => $place, 'message' => $message];
+            $report[] = ['line' => $lines->line($place), 'place' => $place, 'message' => $message];
         }
         usort($report, static fn (array $a, array $b): int => ($a['line'] ?? 0) <=> ($b['line'] ?? 0));
 
         return $report;
-    }
-
-    /**
-     * Of what is missing, the line of what it is missing from.
-     *
-     * @param array<string, int> $lines
-     */
-    private static function line(array $lines, string $place): ?int
-    {
-        while ('' !== $place && !isset($lines[$place])) {
-            $place = str_contains($place, '.') ? substr($place, 0, (int) strrpos($place, '.')) : '';
-        }
-
-        return $lines[$place] ?? null;
     }
 }

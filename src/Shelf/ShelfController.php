@@ -38,7 +38,7 @@ final class ShelfController extends AbstractController
     #[Route('/', name: 'shelf', methods: ['GET'])]
     public function shelf(Request $request, #[CurrentUser] Keeper $keeper, TankRepository $tanks, Summaries $summaries, Almanac $almanac, Logbook $logbook): Response
     {
-        $boards = max(1, (int) ceil($tanks->count(['keeper' => $keeper->id()]) / self::BOARD));
+        $boards = max(1, (int) ceil($tanks->onShelf($keeper) / self::BOARD));
         $board = filter_var($request->query->getString('board', '1'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => $boards]]);
         if (false === $board) {
             throw $this->createNotFoundException('The shelf has no such board.');
@@ -88,7 +88,7 @@ final class ShelfController extends AbstractController
             $problems[] = ['line' => null, 'place' => '', 'message' => 'This page had been open too long to be trusted. Nothing is lost: send it again.'];
         } else {
             try {
-                $tank = $this->road->begin($keeper, $this->document->fromJson($json), 'brought in from a file');
+                $tank = $this->road->begin($keeper, $this->document->fromForeignJson($json), 'brought in from a file');
 
                 return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
             } catch (InvalidPlan $refused) {

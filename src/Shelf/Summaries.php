@@ -14,7 +14,7 @@ use Olvek\Core\Unit\UnitSystem;
 use Olvek\Site\Kept;
 use Twig\Environment;
 
-/** Tanks at a glance, kept per revision: a shelf of two hundred is not judged anew at every visit. */
+/** Tanks at a glance, kept per plan: a shelf of two hundred is not judged anew at every visit. */
 final readonly class Summaries
 {
     /** Day on which a tank is shown: grown in. */
@@ -30,7 +30,7 @@ final readonly class Summaries
 
     public function of(Revision $revision, UnitSystem $units): Summary
     {
-        return $this->kept->get(implode('.', ['summary', $revision->tank->id()->toBase58(), $revision->number, $units->value]), function () use ($revision, $units): Summary {
+        return $this->kept->get(implode('.', ['summary', $revision->tank->id()->toBase58(), $revision->tank->planHash(), $units->value]), function () use ($revision, $units): Summary {
             $plan = $this->road->plan($revision);
             $outcome = $this->outcomes->of($revision, $plan, $units);
             $drawing = $this->twig->render('shelf/_thumbnail.html.twig', [

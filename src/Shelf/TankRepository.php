@@ -19,7 +19,7 @@ final class TankRepository extends ServiceEntityRepository
 
     public function owned(Uuid $id, Keeper $keeper): ?Tank
     {
-        return $this->findOneBy(['id' => $id, 'keeper' => $keeper->id()]);
+        return $this->findOneBy(['id' => $id, 'keeper' => $keeper->id(), 'removedAt' => null]);
     }
 
     /**
@@ -34,7 +34,7 @@ final class TankRepository extends ServiceEntityRepository
     {
         /** @var list<Revision> */
         return $this->getEntityManager()->createQuery(
-            'SELECT r, t FROM '.Revision::class.' r JOIN r.tank t WHERE t.keeper = :keeper AND r.number = t.head ORDER BY t.createdAt, t.id')
+            'SELECT r, t FROM '.Revision::class.' r JOIN r.tank t WHERE t.keeper = :keeper AND t.removedAt IS NULL AND r.number = t.head ORDER BY t.createdAt, t.id')
             ->setParameter('keeper', $keeper->id(), 'uuid')->setMaxResults($most)->setFirstResult($from)->getResult();
     }
 
@@ -42,11 +42,23 @@ final class TankRepository extends ServiceEntityRepository
     public function all(Keeper $keeper): array
     {
         $tanks = [];
-        foreach ($this->findBy(['keeper' => $keeper->id()], ['createdAt' => 'ASC', 'id' => 'ASC']) as $tank) {
+        foreach ($this->findBy(['keeper' => $keeper->id(), 'removedAt' => null], ['createdAt' => 'ASC', 'id' => 'ASC']) as $tank) {
             $tanks[$tank->id()->toRfc4122()] = $tank;
         }
 
         return $tanks;
+    }
+
+    public function onShelf(Keeper $keeper): int
+    {
+        return $this->count(['keeper' => $keeper->id(), 'removedAt' => null]);
+    }
+
+    /** @return list<Tank> those taken off the shelf that can still be brought back, newest first */
+    public function removed(Keeper $keeper): array
+    {
+        /** @var list<Tank> */
+        return $this->createQueryBuilder('t')->where('t.keeper = :keeper AND t.removedAt IS NOT NULL')->setParameter('keeper', $keeper->id(), 'uuid')->orderBy('t.removedAt', 'DESC')->getQuery()->getResult();
     }
 
     /** The revision that stands. */

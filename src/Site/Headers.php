@@ -7,7 +7,7 @@ namespace Olvek\Site;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ResponseEvent;
 
-/** Headers that keep a page to itself: no other host, no frames, no scripts but our own. */
+/** Headers that keep a page to itself: no other host, no frames, no scripts but our own, and no copy in a cache. */
 #[AsEventListener]
 final readonly class Headers
 {
@@ -24,6 +24,12 @@ final readonly class Headers
         $headers->set('Content-Security-Policy', \sprintf(
             "default-src 'self'; script-src 'self' 'nonce-%s'; img-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'", $this->nonce->value()));
         $headers->set('X-Content-Type-Options', 'nosniff');
-        $headers->set('Referrer-Policy', 'same-origin');
+        if (!$headers->has('Referrer-Policy')) {
+            $headers->set('Referrer-Policy', 'same-origin');
+        }
+        // What says nothing of caching itself is a keeper's own business.
+        if (!$headers->hasCacheControlDirective('max-age')) {
+            $headers->set('Cache-Control', 'no-store, private');
+        }
     }
 }

@@ -6,30 +6,49 @@ namespace Olvek\Site;
 
 use Doctrine\Bundle\DoctrineBundle\Attribute\AsMiddleware;
 use Doctrine\DBAL\Driver;
-use Doctrine\DBAL\Driver\AbstractSQLiteDriver;
 use Doctrine\DBAL\Driver\Connection;
 use Doctrine\DBAL\Driver\Middleware;
 use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
 
-/** SQLite as we want it: readers beside a writer, foreign keys kept, patience when busy. Other databases are left alone. */
-#[AsMiddleware]
-final class SqlitePragmas implements Middleware
+/** SQLite as we want it: readers beside a writer, foreign keys kept, patience when busy, and nothing acknowledged before it is on the disk. Other databases are left alone. */
+#[AsMiddleware(priority: 1000)] // next to the database, within whatever else wraps it
+final readonly class SqlitePragmas implements Middleware
 {
+    /**
+     * FULL, since with a write-ahead log NORMAL may lose the last acknowledged edits when the power fails.
+     * Milliseconds of patience: longer than any write of ours takes, shorter than a person waits.
+     */
+    public const PRAGMAS = ['busy_timeout' => '5000', 'journal_mode' => 'WAL', 'synchronous' => 'FULL', 'foreign_keys' => 'ON'];
+
+    /** @param bool $creates whether a database that is not there may be made: commands do, while for a web page a missing file is a mistake to be told */
+    public function __construct(private bool $creates = 'cli' === \PHP_SAPI)
+    {
+    }
+
     public function wrap(Driver $driver): Driver
     {
-        if (!$driver instanceof AbstractSQLiteDriver) {
-            return $driver;
-        }
+        // Which database it is shows only once it is connected: the driver that comes here may be wrapped already.
+        return new class($driver, $this->creates) extends AbstractDriverMiddleware {
+            public function __construct(Driver $driver, private readonly bool $creates)
+            {
+                parent::__construct($driver);
+            }
 
-        return new class($driver) extends AbstractDriverMiddleware {
             public function connect(#[\SensitiveParameter] array $params): Connection
             {
+                if (!$this->creates && 'pdo_sqlite' === ($params['driver'] ?? null)) {
+                    $params['driverOptions'] = [\PDO::SQLITE_ATTR_OPEN_FLAGS => \PDO::SQLITE_OPEN_READWRITE] + ($params['driverOptions'] ?? []);
+                }
                 $connection = parent::connect($params);
-                foreach (['journal_mode=WAL', 'synchronous=NORMAL', 'foreign_keys=ON', 'busy_timeout=5000'] as $pragma) {
-                    $connection->exec("PRAGMA $pragma");
+                $native = $connection->getNativeConnection();
+                if (!$native instanceof \PDO || 'sqlite' !== $native->getAttribute(\PDO::ATTR_DRIVER_NAME)) {
+                    return $connection;
+                }
+                foreach (SqlitePragmas::PRAGMAS as $pragma => $value) {
+                    $connection->exec("PRAGMA $pragma=$value");
                 }
 
-                return $connection;
+                return new SqliteConnection($connection);
             }
         };
     }

@@ -64,11 +64,23 @@ final class WireTest extends TestCase
     {
         $sent = [];
         (new HttpLampTimer(self::wire(static function (string $method, string $url, array $options) use (&$sent): MockResponse {
+            if ('GET' === $method) {
+                return new MockResponse('{"format": "olvek.lamp", "on": true, "percent": 65, "programme": "abc"}');
+            }
             $sent = [$method, $url, $options['body']];
 
             return new MockResponse('', ['http_code' => 204]);
-        })))->write(['format' => 'olvek.light', 'entries' => []]);
-        self::assertSame(['PUT', 'http://192.0.2.1/programme', '{"format":"olvek.light","entries":[]}'], $sent);
+        })))->write(['format' => 'olvek.light', 'entries' => [], 'id' => 'abc']);
+        self::assertSame(['PUT', 'http://192.0.2.1/programme', '{"format":"olvek.light","entries":[],"id":"abc"}'], $sent);
+    }
+
+    /** A page at that address says "fine" to anything; so does a timer that keeps another programme. */
+    #[TestWith(['<h1>Fine</h1>', 'no JSON object'])]
+    #[TestWith(['{"format": "olvek.lamp", "on": true, "percent": 65, "programme": "another"}', 'does not hold it'])]
+    public function testAYesIsNoProof(string $state, string $why): void
+    {
+        $wire = self::wire(static fn (): MockResponse => new MockResponse($state));
+        self::assertStringContainsString($why, self::trouble(static fn () => (new HttpLampTimer($wire))->write(['format' => 'olvek.light', 'entries' => [], 'id' => 'abc'])));
     }
 
     #[TestWith([500])]
@@ -98,7 +110,7 @@ final class WireTest extends TestCase
 
     public function testSamplesComeALineEachNewestLast(): void
     {
-        $samples = (new HttpWaterProbe(self::wire(new MockResponse(self::line(['celsius' => 20])."\n".self::line()."\n"))))->samples(2);
+        $samples = self::probe(self::line(['celsius' => 20])."\n".self::line()."\n")->samples(2);
         self::assertSame([20.0, 21.5], [$samples[0]->celsius, $samples[1]->celsius]);
         self::assertSame('2026-05-01', $samples[1]->at->format('Y-m-d'));
     }
@@ -111,13 +123,21 @@ final class WireTest extends TestCase
     #[TestWith([['conductivity' => null], 'conductivity'])]
     #[TestWith([['at' => 'noon'], 'when it measured'])]
     #[TestWith([['at' => 5], 'when it measured'])]
+    #[TestWith([['at' => '9999-12-31T12:00:00+00:00'], 'has not come yet'])]
+    #[TestWith([['at' => '2026-05-01T13:01:01+00:00'], 'has not come yet'])]
     public function testSamplesThatNoWaterGives(array $wrong, string $why): void
     {
-        self::assertStringContainsString($why, self::trouble(static fn () => (new HttpWaterProbe(self::wire(new MockResponse(self::line()."\n".self::line($wrong)))))->samples(2)));
+        self::assertStringContainsString($why, self::trouble(static fn () => self::probe(self::line()."\n".self::line($wrong))->samples(2)));
     }
 
     public function testAHalfLineIsNoSample(): void
     {
-        self::assertStringContainsString('no JSON object', self::trouble(static fn () => (new HttpWaterProbe(self::wire(new MockResponse(substr(self::line(), 0, 30)))))->samples(1)));
+        self::assertStringContainsString('no JSON object', self::trouble(static fn () => self::probe(substr(self::line(), 0, 30))->samples(1)));
+    }
+
+    /** A probe of the first of May at noon that says this. */
+    private static function probe(string $said): HttpWaterProbe
+    {
+        return new HttpWaterProbe(self::wire(new MockResponse($said)), new \DateTimeImmutable('2026-05-01T12:00:00+00:00'));
     }
 }

@@ -10,6 +10,8 @@ use Olvek\Core\Log\Reading;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
+use Olvek\Core\Solve\Endless;
+use Olvek\Core\Solve\Patience;
 
 /**
  * A tank's own numbers, from its readings: the factors on soil, bacteria and plants that bring its run closest to them, held to
@@ -39,8 +41,12 @@ final readonly class Fit
     {
     }
 
-    /** Null where too little has been read. */
-    public static function of(Lived $lived, Log $log): ?self
+    /**
+     * @param Patience $patience when it is spent, the best so far is taken
+     *
+     * @return self|null null where too little has been read
+     */
+    public static function of(Lived $lived, Log $log, Patience $patience = new Endless()): ?self
     {
         $misfit = new Misfit($log);
         if (\count($misfit->readings) < self::FEWEST) {
@@ -49,7 +55,7 @@ final readonly class Fit
         $days = 2 + max(array_map(static fn ($r): int => $r->day, $misfit->readings));
         $run = static fn (float ...$logs): Trace => (new Runner($lived->plan, (new Parameters())->with(self::values(array_values($logs)))))->run($days, $lived->events);
         $residuals = static fn (float ...$logs): array => [...$misfit->residuals($run(...$logs)), ...array_map(static fn (Tuned $t, float $log): float => $log / $t->prior(), Tuned::cases(), array_values($logs))];
-        $found = LeastSquares::minimise($residuals, array_map(static fn (Tuned $t): array => [0.0, $t->bounds()[0], $t->bounds()[1], self::STEP], Tuned::cases()), self::ENOUGH, self::MOST_TURNS);
+        $found = LeastSquares::minimise($residuals, array_map(static fn (Tuned $t): array => [0.0, $t->bounds()[0], $t->bounds()[1], self::STEP], Tuned::cases()), self::ENOUGH, self::MOST_TURNS, $patience);
         $planned = $run(...array_map(static fn (Tuned $t): float => 0.0, Tuned::cases()));
         $learned = $run(...$found->at);
         $spreads = [];

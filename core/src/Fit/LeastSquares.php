@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Fit;
 
+use Olvek\Core\Solve\Endless;
+use Olvek\Core\Solve\Patience;
+
 /**
  * The parameters that make a sum of squares least, within bounds: steps between Gauss-Newton and steepest descent, slopes by
  * central differences.
@@ -22,16 +25,17 @@ final class LeastSquares
     /**
      * @param \Closure(float...): list<float>                           $residuals of parameters
      * @param non-empty-list<array{float, float, float, float}> $parameters start, least, most, and the step by which slopes are felt
-     * @param float $enough share by which the sum must still fall for another step to be worth it
+     * @param float    $enough   share by which the sum must still fall for another step to be worth it
+     * @param Patience $patience when it is spent, the best so far is taken; asked before each step
      */
-    public static function minimise(\Closure $residuals, array $parameters, float $enough = 1e-4, int $most = 30): Minimum
+    public static function minimise(\Closure $residuals, array $parameters, float $enough = 1e-4, int $most = 30, Patience $patience = new Endless()): Minimum
     {
         $at = array_column($parameters, 0);
         $here = $residuals(...$at);
         $sum = self::square($here);
         $damping = self::DAMPING;
         $slopes = self::slopes($residuals, $at, $parameters);
-        for ($turn = 0; $turn < $most && $damping < self::MOST_DAMPING; ++$turn) {
+        for ($turn = 0; $turn < $most && $damping < self::MOST_DAMPING && !$patience->isSpent(); ++$turn) {
             [$normal, $down] = self::normal($slopes, $here);
             $step = self::solve(array_map(static fn (int $i, array $row): array => array_values(array_replace($row, [$i => $row[$i] * (1 + $damping) + self::LEAST_SLOPE])), array_keys($normal), $normal), $down);
             $there = array_map(static fn (float $x, float $d, array $p): float => max($p[1], min($p[2], $x + $d)), $at, $step, $parameters);

@@ -7,6 +7,8 @@ namespace Olvek\Core\Margin;
 use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Solve\Endless;
+use Olvek\Core\Solve\Patience;
 use Olvek\Core\Unit\UnitSystem;
 
 /** Finds what would help a margin most, by trying: each remedy is made, run and judged like any other change. */
@@ -21,8 +23,12 @@ final readonly class Helps
     {
     }
 
-    /** @return list<Help> the best three at most, best first */
-    public function for(Plan $plan, string $margin, UnitSystem $units, ?Judgement $now = null): array
+    /**
+     * @param Patience $patience when it is spent, the best of what was tried by then is given
+     *
+     * @return list<Help> the best three at most, best first
+     */
+    public function for(Plan $plan, string $margin, UnitSystem $units, ?Judgement $now = null, Patience $patience = new Endless()): array
     {
         $now ??= Judge::judge($plan, $units);
         $old = $now->margin($margin);
@@ -31,6 +37,9 @@ final readonly class Helps
             [$words, $edits] = $remedy->on($plan) ?? [null, []];
             if (null === $words) {
                 continue;
+            }
+            if ($patience->isSpent()) {
+                break;
             }
             try {
                 $changed = $this->editor->apply($plan, $edits, UnitSystem::Metric)->plan;

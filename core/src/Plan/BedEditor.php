@@ -17,6 +17,9 @@ use Olvek\Core\Unit\UnreadableQuantity;
 final readonly class BedEditor
 {
     /** m of a layer that was not there before. C: 2.5 cm of soil; cap a little more; leaves half as much. */
+    /** Places of doses, and those of a layer. */
+    public const DOSE = '/^bed\.doses\.([a-z0-9-]+)$/D';
+    public const LAYER = '/^bed\.(soil|leaves|cap)\.(mix|material|add|parts\.([a-z0-9-]+))$/D';
     private const NEW_LAYER = ['soil' => 0.025, 'leaves' => 0.013, 'cap' => 0.03];
 
     public function __construct(private Catalogue $catalogue, private PlanDocument $document)
@@ -30,10 +33,10 @@ final readonly class BedEditor
      */
     public function edit(Draft $draft, string $place, string $typed, UnitSystem $units): string|false|null
     {
-        if (1 === preg_match('/^bed\.doses\.([a-z0-9-]+)$/', $place, $match)) {
+        if (1 === preg_match(self::DOSE, $place, $match)) {
             return 'add' === $match[1] ? $this->addDose($draft, $typed) : $this->setDose($draft, $match[1], $place, $typed, $units);
         }
-        if (1 !== preg_match('/^bed\.(soil|leaves|cap)\.(mix|material|add|parts\.([a-z0-9-]+))$/', $place, $match)) {
+        if (1 !== preg_match(self::LAYER, $place, $match)) {
             return false;
         }
 

@@ -20,6 +20,9 @@ use Olvek\Core\Vessel\Shape;
  */
 final readonly class Editor
 {
+    /** Places that are whole by themselves. */
+    private const WORDS = ['name', 'school', 'vessel.shape', 'water.kind', 'topUp.kind', 'start.way'];
+
     private PlanDocument $document;
     private BedEditor $bed;
     private ThingEditor $things;
@@ -29,6 +32,13 @@ final readonly class Editor
         $this->document = new PlanDocument($catalogue);
         $this->bed = new BedEditor($catalogue, $this->document);
         $this->things = new ThingEditor($catalogue, $this->document);
+    }
+
+    /** Whether some plan could have such a place; in a plan at hand it may still be missing. */
+    public static function mayBePlace(string $place): bool
+    {
+        return \in_array($place, self::WORDS, true) || null !== Field::at($place) || null !== Choice::at($place)
+            || 1 === preg_match(ThingEditor::PLACE, $place) || 1 === preg_match(BedEditor::DOSE, $place) || 1 === preg_match(BedEditor::LAYER, $place);
     }
 
     /**
@@ -42,6 +52,10 @@ final readonly class Editor
         $words = [];
         $problems = [];
         foreach ($edits as $place => $typed) {
+            if (!mb_check_encoding($typed, 'UTF-8')) {
+                $problems[] = new Problem($place, 'This holds bytes that are no text. Type it anew.');
+                continue;
+            }
             try {
                 $words[] = $this->edit($draft, $place, trim($typed), $units);
             } catch (UnreadableQuantity|RefusedEdit $refused) {
@@ -59,7 +73,7 @@ final readonly class Editor
     /** @throws RefusedEdit|UnreadableQuantity */
     private function edit(Draft $draft, string $place, string $typed, UnitSystem $units): ?string
     {
-        if (\in_array($place, ['name', 'school', 'vessel.shape', 'water.kind', 'topUp.kind', 'start.way'], true)) {
+        if (\in_array($place, self::WORDS, true)) {
             return match ($place) {
                 'name' => $draft->put(['name'], $typed, 'name', $typed),
                 'school' => $this->takeSchool($draft, $typed),

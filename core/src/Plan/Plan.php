@@ -113,9 +113,13 @@ final readonly class Plan
         return $this->with(['clumps' => self::replaced($this->clumps, $clump)]);
     }
 
+    /** Without a clump, and without what the plan's days hold for it. */
     public function withoutClump(string $id): self
     {
-        return $this->with(['clumps' => array_values(array_filter($this->clumps, static fn (Clump $c): bool => $c->id !== $id))]);
+        return $this->with([
+            'clumps' => array_values(array_filter($this->clumps, static fn (Clump $c): bool => $c->id !== $id)),
+            'occasions' => array_values(array_filter($this->occasions, static fn (Occasion $o): bool => $o->clump !== $id)),
+        ]);
     }
 
     /** @param list<Piece> $pieces */

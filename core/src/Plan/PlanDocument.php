@@ -45,6 +45,22 @@ final readonly class PlanDocument
         return $this->fromArray($data);
     }
 
+    /**
+     * A document that was not written here: a key that it gives twice is a problem too, since nobody can know which of them is meant.
+     *
+     * @throws InvalidPlan
+     */
+    public function fromForeignJson(string $json): Plan
+    {
+        $plan = $this->fromJson($json);
+        $repeated = JsonLines::of($json)->repeated();
+        if ([] !== $repeated) {
+            throw new InvalidPlan(array_map(static fn (string $place): Problem => new Problem($place, 'This is given more than once. Leave only the one that is meant.'), $repeated));
+        }
+
+        return $plan;
+    }
+
     public function toJson(Plan $plan): string
     {
         return json_encode($this->toArray($plan), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION);

@@ -18,6 +18,8 @@ final readonly class ThingEditor
 {
     /** Day on which animals, and what is written into the days, stand until they are moved. C. */
     private const USUAL_DAY = 28;
+    /** Places of things: a list, an id or "add", and what of it. */
+    public const PLACE = '/^(plants|animals|hardscape|events)\.([a-z0-9-]+)(?:\.([a-zA-Z0-9-]+))?$/D';
 
     public function __construct(private Catalogue $catalogue, private PlanDocument $document)
     {
@@ -30,7 +32,7 @@ final readonly class ThingEditor
      */
     public function edit(Draft $draft, string $place, string $typed, UnitSystem $units): string|false|null
     {
-        if (1 !== preg_match('/^(plants|animals|hardscape|events)\.([a-z0-9-]+)(?:\.([a-zA-Z0-9-]+))?$/', $place, $match)) {
+        if (1 !== preg_match(self::PLACE, $place, $match)) {
             return false;
         }
         $what = $match[3] ?? '';

@@ -14,6 +14,7 @@ final readonly class Answer
      * @param array<string, string> $edits    typed text by place (metric units); empty where nothing is to be changed
      * @param list<Term>            $terms    the numbers behind it
      * @param int                   $runs     years run to find it
+     * @param bool                  $complete false where nobody waited for all to be tried
      */
     private function __construct(
         public bool $found,
@@ -21,6 +22,7 @@ final readonly class Answer
         public array $edits,
         public array $terms,
         public int $runs,
+        public bool $complete = true,
     ) {
     }
 
@@ -31,6 +33,17 @@ final readonly class Answer
     public static function found(string $sentence, array $edits, array $terms, int $runs): self
     {
         return new self(true, $sentence, $edits, $terms, $runs);
+    }
+
+    /**
+     * What was known when nobody waited any longer; with edits where it can be taken all the same.
+     *
+     * @param array<string, string> $edits
+     * @param list<Term>            $terms
+     */
+    public static function soFar(string $sentence, array $edits, array $terms, int $runs): self
+    {
+        return new self([] !== $edits, $sentence, $edits, $terms, $runs, false);
     }
 
     /** @param list<Term> $terms */

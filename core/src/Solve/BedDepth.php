@@ -27,12 +27,12 @@ final readonly class BedDepth implements Question
     {
     }
 
-    public function solve(Plan $plan): Answer
+    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
     {
         if (null === $plan->bed->soil || null === $plan->bed->cap) {
             return Answer::none('the bed has no soil, or no cap to hold it: choose both first.', [], 0);
         }
-        $trial = new Trial($this->editor);
+        $trial = new Trial($this->editor, $patience);
         $terms = [];
         $why = null;
         for ($soil = self::THINNEST; $soil <= self::THICKEST + 1e-9; $soil += self::STEP) {
@@ -43,7 +43,11 @@ final readonly class BedDepth implements Question
                 if (null === $changed) {
                     break 2;
                 }
-                $judgement = $trial->judged($changed);
+                try {
+                    $judgement = $trial->judged($changed);
+                } catch (OutOfPatience) {
+                    return Answer::soFar(\sprintf('None found yet: all up to %s cm of soil were tried. %s', Decimal::trimmed(100 * $soil, 1), null === $why ? '' : ucfirst(rtrim($why, '.')).'.'), [], $terms, $trial->runs);
+                }
                 $life = $judgement->margin('soil');
                 $failing = Trial::failing($judgement, self::OF);
                 $thick = Decimal::trimmed(100 * $soil, 1);

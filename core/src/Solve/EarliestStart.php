@@ -23,19 +23,18 @@ final readonly class EarliestStart implements Question
     {
     }
 
-    public function solve(Plan $plan): Answer
+    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
     {
         if ([] === $plan->groups) {
             return Answer::none('there are no animals in the plan.', [], 0);
         }
-        $trial = new Trial($this->editor);
+        $trial = new Trial($this->editor, $patience);
         $order = $plan->groups;
         usort($order, static fn (Group $a, Group $b): int => [array_search($a->kind->shape->value, ['snail', 'shrimp', 'fish'], true), $a->day] <=> [array_search($b->kind->shape->value, ['snail', 'shrimp', 'fish'], true), $b->day]);
         $settled = [];
         $edits = $terms = [];
         $before = 0;
         foreach ($order as $group) {
-            $day = null;
             $forbids = null;
             $holds = static function (int $day) use ($trial, $plan, $settled, $group, &$forbids): bool {
                 $judgement = $trial->judged(self::stocked($plan, [...$settled, new Group($group->id, $group->kind, $group->count, $day)]));
@@ -50,14 +49,13 @@ final readonly class EarliestStart implements Question
 
                 return true;
             };
-            for ($week = $before; $week <= self::LATEST && null === $day; $week += self::WEEK) {
-                $day = $holds($week) ? $week : null;
+            try {
+                $day = self::earliest($before, $holds);
+            } catch (OutOfPatience) {
+                return Answer::soFar([] === $terms ? \sprintf('No day was found yet for %s; later ones were not tried.', $group->kind->common) : \sprintf('So far %s; the others were not tried.', self::listed($terms)), $edits, $terms, $trial->runs);
             }
             if (null === $day) {
                 return Answer::none(\sprintf('%s could come on no day of the first half-year: %s', $group->kind->common, null === $forbids ? '' : lcfirst($forbids->sentence)), $terms, $trial->runs);
-            }
-            for ($earlier = $day - 1; $earlier > max($before, $day - self::WEEK) && $holds($earlier); --$earlier) {
-                $day = $earlier;
             }
             $edits["animals.$group->id.day"] = (string) $day;
             $terms[] = new Term(\sprintf('%d × %s', $group->count, $group->kind->common), "from day $day".($group->day < $day ? ", not $group->day" : ''));
@@ -66,7 +64,34 @@ final readonly class EarliestStart implements Question
             $before = $day + self::WEEK;
         }
 
-        return Answer::found(implode(', ', array_map(static fn (Term $t): string => "$t->label $t->value", $terms)).'.', $edits, $terms, $trial->runs);
+        return Answer::found(self::listed($terms).'.', $edits, $terms, $trial->runs);
+    }
+
+    /**
+     * The first day from one on for which something holds: weeks are tried, then the days before.
+     *
+     * @param \Closure(int): bool $holds
+     */
+    private static function earliest(int $from, \Closure $holds): ?int
+    {
+        $day = null;
+        for ($week = $from; $week <= self::LATEST && null === $day; $week += self::WEEK) {
+            $day = $holds($week) ? $week : null;
+        }
+        if (null === $day) {
+            return null;
+        }
+        for ($earlier = $day - 1; $earlier > max($from, $day - self::WEEK) && $holds($earlier); --$earlier) {
+            $day = $earlier;
+        }
+
+        return $day;
+    }
+
+    /** @param list<Term> $terms */
+    private static function listed(array $terms): string
+    {
+        return implode(', ', array_map(static fn (Term $t): string => "$t->label $t->value", $terms));
     }
 
     /**

@@ -30,9 +30,9 @@ final readonly class LeastPlants implements Question
     {
     }
 
-    public function solve(Plan $plan): Answer
+    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
     {
-        $trial = new Trial($this->editor);
+        $trial = new Trial($this->editor, $patience);
         $bare = $plan;
         foreach ($plan->clumps as $clump) {
             $bare = $bare->withoutClump($clump->id);
@@ -47,7 +47,11 @@ final readonly class LeastPlants implements Question
 
                 return null === $failing;
             };
-            $least = $this->smallest($holds);
+            try {
+                $least = $this->smallest($holds);
+            } catch (OutOfPatience) {
+                break;
+            }
             if (null === $least) {
                 $terms[] = new Term($words, 'never enough: '.strtok($why, ':'));
                 continue;
@@ -58,6 +62,9 @@ final readonly class LeastPlants implements Question
                 $best = [$grams, $words, self::planted($bare, $parts, $least)];
             }
         }
+        if (null === $best && $trial->brokenOff) {
+            return Answer::soFar('Nothing was found yet; not every mix of plants was tried.', [], $terms, $trial->runs);
+        }
         if (null === $best) {
             return Answer::none('no amount of plants keeps this tank: '.$why, $terms, $trial->runs);
         }
@@ -65,9 +72,10 @@ final readonly class LeastPlants implements Question
         $list = implode(' and ', array_map(static fn (Clump $c): string => \sprintf('%d × %s', $c->pieces, $c->kind->common), $planted->clumps));
         $have = array_sum(array_map(static fn (Clump $c): float => $c->biomass(), $plan->clumps));
 
-        return Answer::found(
-            \sprintf('At least %s g dry, as %s: %s. The plan has %s g.', Decimal::significant($grams, 2), $words, $list, Decimal::significant($have, 2)),
-            $this->edits($plan, $planted), $terms, $trial->runs);
+        $sentence = \sprintf('At least %s g dry, as %s: %s. The plan has %s g.', Decimal::significant($grams, 2), $words, $list, Decimal::significant($have, 2));
+        $edits = $this->edits($plan, $planted);
+
+        return $trial->brokenOff ? Answer::soFar($sentence.' Other mixes were not tried.', $edits, $terms, $trial->runs) : Answer::found($sentence, $edits, $terms, $trial->runs);
     }
 
     /** @return array<string, list<array{Clump, float}>> clumps and pieces at a whole share of 100 */

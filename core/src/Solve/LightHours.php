@@ -13,12 +13,15 @@ use Olvek\Core\Unit\Decimal;
 final readonly class LightHours implements Question
 {
     private const OF = ['light', 'fed', 'algae', 'oxygen', 'carbon'];
+    /** Hours tried. J. */
+    private const SHORTEST = 4;
+    private const LONGEST = 16;
 
     public function __construct(private Editor $editor)
     {
     }
 
-    public function solve(Plan $plan): Answer
+    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
     {
         if ($plan->lamp->lumens <= 0) {
             return Answer::none('there is no lamp to set.', [], 0);
@@ -26,14 +29,18 @@ final readonly class LightHours implements Question
         if ([] === $plan->clumps) {
             return Answer::none('there are no plants to light.', [], 0);
         }
-        $trial = new Trial($this->editor);
+        $trial = new Trial($this->editor, $patience);
         $terms = [];
         $good = [];
         $why = [];
-        for ($hours = 4; $hours <= 16; ++$hours) {
+        for ($hours = self::SHORTEST; $hours <= self::LONGEST; ++$hours) {
             $changed = $trial->edited($plan, ['light.hours' => (string) $hours]);
             \assert(null !== $changed);
-            $judgement = $trial->judged($changed);
+            try {
+                $judgement = $trial->judged($changed);
+            } catch (OutOfPatience) {
+                break;
+            }
             $failing = Trial::failing($judgement, self::OF);
             $worst = min(array_map(static fn (string $id): float => $judgement->margin($id)->position(), self::OF));
             $terms[] = new Term("$hours h", null === $failing ? \sprintf('holds; light %s, algae %s', $judgement->margin('light')->shown, $judgement->margin('algae')->shown) : lcfirst($failing->name).' fails');
@@ -43,6 +50,10 @@ final readonly class LightHours implements Question
                 $why[$failing->id] = $failing;
             }
         }
+        $tried = self::SHORTEST - 1 + \count($terms);
+        if ([] === $good && $trial->brokenOff) {
+            return Answer::soFar(\sprintf('At no length of day up to %d hours do all hold; longer ones were not tried.', $tried), [], $terms, $trial->runs);
+        }
         if ([] === $good) {
             $reasons = array_map(static fn ($m): string => lcfirst($m->name).' fails', array_values($why));
 
@@ -50,6 +61,10 @@ final readonly class LightHours implements Question
         }
         arsort($good);
         $best = array_key_first($good);
+
+        if ($trial->brokenOff) {
+            return Answer::soFar(\sprintf('Of up to %d hours, %d are best; longer days were not tried.', $tried, $best), ['light.hours' => (string) $best], $terms, $trial->runs);
+        }
 
         return Answer::found(
             \sprintf('%d hours are best; from %d to %d hours do. The plan has %s.', $best, min(array_keys($good)), max(array_keys($good)), Decimal::trimmed($plan->lamp->hours, 1)),

@@ -32,9 +32,9 @@ final readonly class LongestHoliday implements Question
     {
     }
 
-    public function solve(Plan $plan): Answer
+    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
     {
-        $trial = new Trial($this->editor);
+        $trial = new Trial($this->editor, $patience);
         if ($plan->site->sealed) {
             return Answer::none('a sealed jar needs nobody: it is always on its own.', [], 0);
         }
@@ -44,12 +44,15 @@ final readonly class LongestHoliday implements Question
             return Answer::none('the tank does not hold with its keeper there: '.$why, [], $trial->runs);
         }
         $limit = null;
-        $days = Trial::largest(0, self::LONGEST, function (int $days) use ($trial, $plan, $usual, &$limit): bool {
+        $days = $trial->largest(0, self::LONGEST, function (int $days) use ($trial, $plan, $usual, &$limit): bool {
             $fault = $this->fault($plan, $trial->judged($plan, [new Holiday(self::LEAVES, $days)]), $usual, $days);
             $limit = $fault ?? $limit;
 
             return null === $fault;
         });
+        if ($trial->brokenOff) {
+            return Answer::soFar(\sprintf('At least %d days.', $days), [], [], $trial->runs);
+        }
         if ($days < 1) {
             return Answer::none('not even a day: '.$limit, [], $trial->runs);
         }

@@ -24,9 +24,9 @@ final readonly class MostStock implements Question
     {
     }
 
-    public function solve(Plan $plan): Answer
+    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
     {
-        $trial = new Trial($this->editor);
+        $trial = new Trial($this->editor, $patience);
         if ($plan->site->sealed) {
             return Answer::none('a sealed vessel is no place for animals that must be fed; micro-life comes with the plants.', [], 0);
         }
@@ -40,7 +40,7 @@ final readonly class MostStock implements Question
             return Answer::none(\sprintf('even %d of %s are too many: %s', $one, $this->kind->common, Trial::reason($forbids)), [new Term('tried', (string) $one)], $trial->runs);
         }
         $limit = null;
-        $most = Trial::largest($one, self::MOST, function (int $count) use ($trial, $plan, &$limit): bool {
+        $most = $trial->largest($one, self::MOST, function (int $count) use ($trial, $plan, &$limit): bool {
             [$changed] = $this->with($trial, $plan, $count);
             $failing = null === $changed ? null : Trial::failing($trial->judged($changed), self::OF);
             if (null !== $failing) {
@@ -52,16 +52,16 @@ final readonly class MostStock implements Question
         [$full, $edits] = $this->with($trial, $plan, $most);
         \assert(null !== $full);
 
-        return Answer::found(
-            \sprintf('%d of %s, no more%s.', $most, $this->kind->common, $limit instanceof Margin ? ': with more, '.lcfirst($limit->name).' fails' : ' than Olvek tries'),
-            $edits,
-            [
+        $terms = [
                 new Term('animals', \sprintf('%s g', Decimal::significant($most * $this->kind->grams->value, 2)), $this->kind->grams->provenance),
                 new Term('food, with them', Decimal::significant($full->feed->grams, 2).' g a day', $this->kind->food->provenance),
                 ...($limit instanceof Margin ? [new Term('what forbids more', $limit->sentence)] : []),
-            ],
-            $trial->runs,
-        );
+        ];
+        if ($trial->brokenOff) {
+            return Answer::soFar(\sprintf('At least %d of %s.', $most, $this->kind->common), $edits, $terms, $trial->runs);
+        }
+
+        return Answer::found(\sprintf('%d of %s, no more%s.', $most, $this->kind->common, $limit instanceof Margin ? ': with more, '.lcfirst($limit->name).' fails' : ' than Olvek tries'), $edits, $terms, $trial->runs);
     }
 
     /** @return array{Plan|null, array<string, string>} */

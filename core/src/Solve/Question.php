@@ -9,5 +9,6 @@ use Olvek\Core\Plan\Plan;
 /** Something a keeper wants to know the other way round: not what a plan comes to, but which plan comes to it. */
 interface Question
 {
-    public function solve(Plan $plan): Answer;
+    /** @param Patience $patience when it is spent, what is known by then is the answer, and the answer says so */
+    public function solve(Plan $plan, Patience $patience = new Endless()): Answer;
 }

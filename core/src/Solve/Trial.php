@@ -14,14 +14,16 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Event\Event;
 use Olvek\Core\Unit\UnitSystem;
 
-/** Tries plans for a question, and counts how many years it ran. */
+/** Tries plans for a question, and counts how many years it ran; while somebody waits for them. */
 final class Trial
 {
     public int $runs = 0;
     /** Why the plan's rules last forbade an edit, and what to do about it. */
     public string $refusal = '';
+    /** Whether a search was broken off because nobody waited any longer. */
+    public bool $brokenOff = false;
 
-    public function __construct(private readonly Editor $editor)
+    public function __construct(private readonly Editor $editor, private readonly Patience $patience)
     {
     }
 
@@ -41,9 +43,17 @@ final class Trial
         }
     }
 
-    /** @param list<Event> $events */
+    /**
+     * @param list<Event> $events
+     *
+     * @throws OutOfPatience once patience is spent; the first plan is always tried
+     */
     public function judged(Plan $plan, array $events = []): Judgement
     {
+        if ($this->runs > 0 && $this->patience->isSpent()) {
+            $this->brokenOff = true;
+            throw new OutOfPatience();
+        }
         ++$this->runs;
 
         return Judge::judge($plan, events: $events);
@@ -73,13 +83,27 @@ final class Trial
 
     /**
      * The largest whole number from $low (known to do) up to $high for which something holds, taking it to hold no more once it stops.
+     * Where the search was broken off, the largest that is known to do.
      *
      * @param \Closure(int): bool $holds
      */
-    public static function largest(int $low, int $high, \Closure $holds): int
+    public function largest(int $low, int $high, \Closure $holds): int
     {
-        $step = 1;
         $top = $low;
+        try {
+            $this->search($top, $high, $holds);
+        } catch (OutOfPatience) {
+            // $top holds how far it came.
+        }
+
+        return $top;
+    }
+
+    /** @param \Closure(int): bool $holds */
+    private function search(int &$top, int $high, \Closure $holds): void
+    {
+        $low = $top;
+        $step = 1;
         while ($top < $high && $holds(min($high, $low + $step))) {
             $top = min($high, $low + $step);
             $step *= 2;
@@ -93,7 +117,5 @@ final class Trial
                 $beyond = $middle;
             }
         }
-
-        return $top;
     }
 }

@@ -22,12 +22,12 @@ final readonly class WeeklyTrim implements Question
     {
     }
 
-    public function solve(Plan $plan): Answer
+    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
     {
         if ([] === $plan->clumps) {
             return Answer::none('there are no plants to trim.', [], 0);
         }
-        $trial = new Trial($this->editor);
+        $trial = new Trial($this->editor, $patience);
         $trace = $trial->judged($plan)->trace;
         $end = $trace->days();
         $fed = null === $plan->firstAnimals() ? 0.0 : 7 * $plan->feed->nitrogen();

@@ -2,20 +2,31 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Shelf;
+namespace Olvek\Core\Plan;
 
-/** On which line of a JSON text each place of its document stands; items of a list are named by their "id", where they have one. */
+/**
+ * On which line of a JSON text each place of its document stands, and which keys it gives twice. Items of a list are named by their "id",
+ * where they have one. What is hostile is not placed: too deep, too many, or longer than any name of a plan.
+ */
 final class JsonLines
 {
     /** Nesting and number of places beyond which nothing more is placed: no plan goes so deep or so wide. */
     private const DEEPEST = 32;
     private const MOST = 20000;
+    /** Bytes of a key, above which it and all below it is left out. The longest of a plan has 24, an id 60. */
+    private const LONGEST_KEY = 60;
+    /** Bytes of a place, above which it is left out. */
+    private const LONGEST_PLACE = 240;
+    /** Keys given twice that are told. */
+    private const MOST_REPEATED = 20;
     private const TOKEN = '/\s*+("(?:[^"\\\\]++|\\\\.)*+"|[{}\[\]:,]|[^\s{}\[\]:,"]++)/As';
 
     /** @var array<string, int> */
     private array $lines = [];
-    /** @var array<string, string> id by the path of the item with its index */
-    private array $names = [];
+    /** @var array<string, array<string, string>> index by id, by the path of the list */
+    private array $indices = [];
+    /** @var list<string> paths of keys that are given a second time */
+    private array $repeated = [];
     /** The token at hand, '' at the end, where it begins, and where the next may. */
     private string $token = '';
     private int $offset = 0;
@@ -29,17 +40,40 @@ final class JsonLines
         $this->step();
     }
 
-    /** @return array<string, int> line by place; what comes after a fault of grammar is missing */
-    public static function of(string $json): array
+    public static function of(string $json): self
     {
         $scan = new self($json);
         $scan->value('', 0);
-        $named = [];
-        foreach ($scan->lines as $path => $line) {
-            $named[$scan->named((string) $path)] = $line;
+
+        return $scan;
+    }
+
+    /** The line of a place; of what is missing, that of what it is missing from. Null where not even that is there. */
+    public function line(string $place): ?int
+    {
+        $path = '';
+        $line = $this->lines[''] ?? null;
+        foreach ('' === $place ? [] : explode('.', $place) as $key) {
+            $below = self::below($path, $this->indices[$path][$key] ?? $key);
+            if (!isset($this->lines[$below])) {
+                break;
+            }
+            $path = $below;
+            $line = $this->lines[$path];
         }
 
-        return $named;
+        return $line;
+    }
+
+    /** @return list<string> places that are given more than once: which of them is meant, nobody can know */
+    public function repeated(): array
+    {
+        return $this->repeated;
+    }
+
+    private static function below(string $path, string $key): string
+    {
+        return '' === $path ? $key : "$path.$key";
     }
 
     private function value(string $path, int $depth): void
@@ -61,6 +95,7 @@ final class JsonLines
 
     private function object(string $path, int $depth): void
     {
+        $seen = [];
         while ('' !== $this->token && '}' !== $this->token) {
             if (',' === $this->token) {
                 $this->step();
@@ -75,11 +110,24 @@ final class JsonLines
                 return;
             }
             $this->step();
-            $here = '' === $path ? $name : "$path.$name";
+            if (\strlen($name) > self::LONGEST_KEY) {
+                $this->skip();
+                continue;
+            }
+            $here = self::below($path, $name);
+            if (\strlen($here) > self::LONGEST_PLACE) {
+                $this->skip();
+                continue;
+            }
+            if (isset($seen[$name]) && \count($this->repeated) < self::MOST_REPEATED) {
+                $this->repeated[] = $here;
+            }
+            $seen[$name] = true;
             $this->lines[$here] = $line;
             $text = 'id' === $name ? json_decode($this->token) : null;
-            if (\is_string($text)) {
-                $this->names[$path] = mb_substr($text, 0, 40);
+            if (\is_string($text) && \strlen($text) <= self::LONGEST_KEY && str_contains($path, '.')) {
+                $at = (int) strrpos($path, '.');
+                $this->indices[substr($path, 0, $at)][$text] ??= substr($path, $at + 1);
             }
             $this->value($here, $depth);
         }
@@ -94,7 +142,7 @@ final class JsonLines
                 $this->step();
                 continue;
             }
-            $this->value("$path.".$index++, $depth);
+            \strlen($path) > self::LONGEST_PLACE ? $this->skip() : $this->value("$path.".$index++, $depth);
         }
         $this->step();
     }
@@ -125,16 +173,17 @@ final class JsonLines
         return $this->line;
     }
 
-    /** The path with ids in the place of indices. */
-    private function named(string $path): string
+    /** Goes past a whole value without placing anything of it. */
+    private function skip(): void
     {
-        $raw = '';
-        $named = '';
-        foreach (explode('.', $path) as $key) {
-            $raw = '' === $raw ? $key : "$raw.$key";
-            $named = ('' === $named ? '' : "$named.").($this->names[$raw] ?? $key);
-        }
-
-        return $named;
+        $open = 0;
+        do {
+            $open += match ($this->token) {
+                '{', '[' => 1,
+                '}', ']' => -1,
+                default => 0,
+            };
+            $this->step();
+        } while ('' !== $this->token && $open > 0);
     }
 }

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Bench;
+
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Work\Job;
+
+/** What would help a margin of a plan most. */
+final readonly class HelpsJob implements Job
+{
+    /** @param string $plan its document */
+    public function __construct(public string $plan, public string $margin, public UnitSystem $units)
+    {
+    }
+
+    public function key(): string
+    {
+        return implode('.', ['helps', $this->margin, $this->units->value, hash('xxh128', $this->plan)]);
+    }
+
+    public function cost(): int
+    {
+        return 6;
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Server;
+
+use Symfony\Component\Process\Process;
+
+/** Copies of a PostgreSQL database by its own programs, which must be on this machine. */
+final readonly class PostgresVault implements Vault
+{
+    /** @param array<string, mixed> $where host, port, user, password, dbname as Doctrine has them */
+    public function __construct(private array $where)
+    {
+    }
+
+    public function write(string $file): string
+    {
+        $this->run(['pg_dump', '--format=custom', '--no-owner', "--file=$file"]);
+        chmod($file, 0o600);
+        $this->check($file);
+
+        return 'its list of contents was read back';
+    }
+
+    public function check(string $file): void
+    {
+        if (!is_file($file)) {
+            throw new Trouble("There is no file $file.");
+        }
+        if (!str_contains($this->run(['pg_restore', '--list', $file]), 'TABLE DATA public revision')) {
+            throw new Trouble('This is no copy of an Olvek database.');
+        }
+    }
+
+    public function read(string $file): void
+    {
+        $this->check($file);
+        $this->run(['pg_restore', '--clean', '--if-exists', '--no-owner', '--single-transaction', '--dbname='.$this->text('dbname'), $file]);
+    }
+
+    /** @param list<string> $command */
+    private function run(array $command): string
+    {
+        $process = new Process($command, env: array_filter(['PGHOST' => $this->text('host'), 'PGPORT' => $this->text('port'), 'PGUSER' => $this->text('user'), 'PGPASSWORD' => $this->text('password'), 'PGDATABASE' => $this->text('dbname')], static fn (string $v): bool => '' !== $v), timeout: null);
+        $process->run();
+        if (!$process->isSuccessful()) {
+            throw new Trouble(\sprintf('%s failed: %s', $command[0], trim($process->getErrorOutput())));
+        }
+
+        return $process->getOutput();
+    }
+
+    private function text(string $name): string
+    {
+        $value = $this->where[$name] ?? '';
+
+        return \is_scalar($value) ? (string) $value : '';
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Server;
+
+/** Copies of the whole database, written and read while people work. */
+interface Vault
+{
+    /**
+     * @param string $file that does not exist yet
+     *
+     * @return string what was written and how it was checked
+     *
+     * @throws Trouble
+     */
+    public function write(string $file): string;
+
+    /** @throws Trouble where the file is no whole copy */
+    public function check(string $file): void;
+
+    /**
+     * Puts a copy in the place of what is there: all of it or nothing.
+     *
+     * @throws Trouble
+     */
+    public function read(string $file): void;
+}

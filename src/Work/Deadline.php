@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Work;
+
+use Olvek\Core\Solve\Patience;
+
+/** Patience by the clock on the wall. */
+final readonly class Deadline implements Patience
+{
+    private float $until;
+
+    public function __construct(float $seconds)
+    {
+        $this->until = microtime(true) + $seconds;
+    }
+
+    public function isSpent(): bool
+    {
+        return microtime(true) >= $this->until;
+    }
+}
