@@ -68,7 +68,7 @@ final class Version20261127090000 extends AbstractMigration
     /** Names lose their case; of two that were told apart by it alone, the later gets a number. */
     private function foldNames(): void
     {
-        $taken = [];
+        $taken = $names = [];
         /** @var list<array{id: string, sign_in_name: string}> $rows */
         $rows = $this->connection->fetchAllAssociative('SELECT id, sign_in_name FROM keeper ORDER BY id');
         foreach ($rows as $row) {
@@ -80,7 +80,13 @@ final class Version20261127090000 extends AbstractMigration
                 $this->write(\sprintf('<comment>“%s” now signs in as “%s”: names are told apart without case.</comment>', $row['sign_in_name'], $free));
             }
             $taken[$free] = true;
-            $this->connection->executeStatement('UPDATE keeper SET sign_in_name = ? WHERE id = ?', [$free, $row['id']]);
+            $names[] = [$free, $row['id']];
+        }
+        // Out of each other's way first: one may take the name that another is still to lose.
+        foreach (['a name that none can have: %d', null] as $between) {
+            foreach ($names as $n => [$name, $id]) {
+                $this->connection->executeStatement('UPDATE keeper SET sign_in_name = ? WHERE id = ?', [null === $between ? $name : \sprintf($between, $n), $id]);
+            }
         }
     }
 

@@ -22,6 +22,7 @@ final readonly class RefusedSignIn implements AuthenticationFailureHandlerInterf
     public function onAuthenticationFailure(Request $request, AuthenticationException $exception): Response
     {
         $request->getSession()->remove(SecurityRequestAttributes::LAST_USERNAME);
+        $request->getSession()->save();
         $again = $request->duplicate([], null, [
             '_controller' => SignInController::class.'::signIn', '_route' => 'account_sign_in',
             SecurityRequestAttributes::AUTHENTICATION_ERROR => $exception, SecurityRequestAttributes::LAST_USERNAME => mb_scrub($request->request->getString('name')),

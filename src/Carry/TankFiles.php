@@ -127,8 +127,11 @@ final readonly class TankFiles
         $steps = [];
         foreach ($this->rows('steps.csv', Parcel::STEPS) as $line => $row) {
             $on = Today::read($row['day']);
-            $fault = 1 !== preg_match('/^[a-z-]{2,40}$/D', $row['step']) || null === $on ? 'The step or its day is none.' : PlainText::fault($row['note'], StepMark::LONGEST_NOTE, 'The note');
-            if (null !== $fault || null === $on) {
+            $fault = match (true) {
+                1 !== preg_match('/^[a-z-]{2,40}$/D', $row['step']), null === $on => 'The step or its day is none.',
+                default => PlainText::fault($row['note'], StepMark::LONGEST_NOTE, 'The note'),
+            };
+            if (null === $on || null !== $fault) {
                 $this->report->fault("$this->folder/steps.csv", $line, $fault);
                 continue;
             }

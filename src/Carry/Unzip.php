@@ -45,8 +45,9 @@ final readonly class Unzip
         if (false === $stat || $stat['size'] > $most) {
             return null;
         }
-        $text = $this->zip->getFromName($name, $most);
+        // As long as it says, and no longer.
+        $text = 0 === $stat['size'] ? '' : $this->zip->getFromName($name, $stat['size']);
 
-        return false === $text || \strlen($text) > $most ? null : $text;
+        return false === $text ? null : $text;
     }
 }

@@ -127,7 +127,7 @@ final readonly class Logbook
     /** @return iterable<Entry> all of a tank's, oldest first, never many at once */
     public function all(Tank $tank): iterable
     {
-        return $this->entities->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank ORDER BY e.on, e.id')->setParameter('tank', $tank->id(), 'uuid')->toIterable();
+        return $this->entities->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank ORDER BY e.on, e.written, e.id')->setParameter('tank', $tank->id(), 'uuid')->toIterable();
     }
 
     /** @return list<Entry> newest first */

@@ -56,6 +56,7 @@ final class SessionFiles extends AbstractSessionHandler
     public function close(): bool
     {
         if (null !== $this->lock) {
+            flock($this->lock, \LOCK_UN);
             fclose($this->lock);
             $this->lock = null;
             $this->held = -1;

@@ -29,12 +29,15 @@ final readonly class Today
         return null === $day || $day > $this->of($keeper) ? null : $day;
     }
 
+    /** Years in which a day can lie: before and after, some databases have none, and nobody means one. */
+    private const YEARS = [1900, 2999];
+
     /** Reads YYYY-MM-DD; null where it is no day. */
     public static function read(string $typed): ?\DateTimeImmutable
     {
         $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $typed, new \DateTimeZone('UTC'));
 
-        return false === $day || $day->format('Y-m-d') !== $typed ? null : $day;
+        return false === $day || $day->format('Y-m-d') !== $typed || (int) $day->format('Y') < self::YEARS[0] || (int) $day->format('Y') > self::YEARS[1] ? null : $day;
     }
 
     /** Whole days from one to another; negative where it lies before. */

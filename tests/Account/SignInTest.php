@@ -40,11 +40,13 @@ final class SignInTest extends BenchTestCase
     {
         for ($n = 0; $n < 6; ++$n) {
             $this->signIn('Odd-'.__LINE__, 'wrong password');
-            self::assertResponseRedirects('/sign-in');
-            $this->browser->followRedirect();
-            self::assertResponseStatusCodeSame(422);
+            self::assertResponseStatusCodeSame($n < 5 ? 422 : 429);
+            self::assertSame('Odd-'.(__LINE__ - 2), $this->browser->getCrawler()->filter('#name')->attr('value'), 'what was typed stands');
         }
-        self::assertStringContainsString('Too many failed login attempts', $this->text('.sign-in .field-error'));
+        self::assertResponseHeaderSame('Retry-After', '60');
+        self::assertStringContainsString('too many tries', $this->text('.sign-in .field-error'));
+        $this->signIn('Runa', 'a long enough word');
+        self::assertResponseRedirects('http://localhost/', null, 'others of the same address are not locked out');
     }
 
     public function testPasswordsAreHashed(): void
@@ -66,7 +68,7 @@ final class SignInTest extends BenchTestCase
         $this->browser->submit($page->selectButton('Open the ferry landing’s shelf')->form());
         self::assertResponseStatusCodeSame(404, 'no demo keeper has been loaded');
         self::assertSame(0, $this->command('olvek:demo:load', [])[0]);
-        $this->browser->request('POST', '/demo', ['_token' => 'forged']);
+        $this->browser->request('POST', '/demo', ['_token' => 'csrf-token'], server: ['HTTP_ORIGIN' => 'https://elsewhere.example', 'HTTP_SEC_FETCH_SITE' => 'cross-site']);
         self::assertResponseRedirects('/sign-in');
         $page = $this->browser->request('GET', '/sign-in');
         $this->browser->submit($page->selectButton('Open the ferry landing’s shelf')->form());
@@ -96,6 +98,13 @@ final class SignInTest extends BenchTestCase
     #[TestWith(['Ny', 'short'])]
     #[TestWith(['Runa', 'a long enough word'])]
     #[TestWith(["two\nlines", 'a long enough word'])]
+    #[TestWith(['RUNA', 'a long enough word'])]
+    #[TestWith(["\xFFab", 'a long enough word'])]
+    #[TestWith(['Ny', '          '])]
+    #[TestWith(['Ny', 'aaaaaaaaaaaaaaa'])]
+    #[TestWith(['Ny', '1234567890'])]
+    #[TestWith(['Ny', 'Password123'])]
+    #[TestWith(['Ny', "a long enough\xFF"])]
     public function testKeepersThatCannotBeAreRefused(string $name, string $password): void
     {
         $this->expectException(\InvalidArgumentException::class);

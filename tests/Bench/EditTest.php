@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Tests\Bench;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Account\KeeperRepository;
 use Olvek\Bench\Road;
 use Olvek\Bench\StaleEdit;
 use Olvek\Core\Unit\UnitSystem;
@@ -97,7 +98,12 @@ final class EditTest extends BenchTestCase
     public function testWhatWasTypedOutlivesTheSession(): void
     {
         $this->browser->getCookieJar()->clear();
-        $this->browser->request('POST', "/tanks/$this->tank/edit", ['base' => '1', 'edits' => ['light.hours' => '6']]);
+        $page = $this->browser->request('GET', '/sign-in');
+        $this->browser->submit($page->selectButton('Sign in')->form(), ['name' => 'Runa', 'password' => 'a long enough word']);
+        // The session ends while a page stands open.
+        $this->service(KeeperRepository::class)->named('Runa')?->signOutEverywhere();
+        $this->service(EntityManagerInterface::class)->flush();
+        $this->browser->request('POST', "/tanks/$this->tank/edit", ['base' => '1', 'edits' => ['light.hours' => '6', 'no.place' => 'x', 'name' => "\xFF"]]);
         self::assertResponseRedirects('/sign-in');
         $page = $this->browser->followRedirect();
         $this->browser->submit($page->selectButton('Sign in')->form(), ['name' => 'Runa', 'password' => 'a long enough word']);

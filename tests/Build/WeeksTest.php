@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Build;
 
+use Olvek\Build\Prospect;
 use Olvek\Core\Unit\Ion;
 use Olvek\Keep\Entry;
 use Olvek\Tests\BenchTestCase;
@@ -137,11 +138,11 @@ final class WeeksTest extends BenchTestCase
         $token = $this->token('weeks');
         $this->browser->request('GET', "/tanks/$this->tank/weeks/ahead");
         self::assertResponseStatusCodeSame(204);
-        for ($part = 0; $part < 5; ++$part) {
+        for ($part = 0; $part < Prospect::PARTS; ++$part) {
             $this->browser->request('POST', "/tanks/$this->tank/weeks/ahead/$part", ['_token' => $token]);
-            self::assertSame(['done' => 4 === $part, 'of' => 5], json_decode((string) $this->browser->getResponse()->getContent(), true));
+            self::assertSame(['done' => Prospect::PARTS - 1 === $part, 'of' => Prospect::PARTS], json_decode((string) $this->browser->getResponse()->getContent(), true));
         }
-        $this->browser->request('POST', "/tanks/$this->tank/weeks/ahead/5", ['_token' => $token]);
+        $this->browser->request('POST', "/tanks/$this->tank/weeks/ahead/".Prospect::PARTS, ['_token' => $token]);
         self::assertResponseStatusCodeSame(404);
         $this->browser->request('GET', "/tanks/$this->tank/weeks");
         self::assertSelectorExists('.forecast');

@@ -53,9 +53,9 @@ final readonly class MostStock implements Question
         \assert(null !== $full);
 
         $terms = [
-                new Term('animals', \sprintf('%s g', Decimal::significant($most * $this->kind->grams->value, 2)), $this->kind->grams->provenance),
-                new Term('food, with them', Decimal::significant($full->feed->grams, 2).' g a day', $this->kind->food->provenance),
-                ...($limit instanceof Margin ? [new Term('what forbids more', $limit->sentence)] : []),
+            new Term('animals', \sprintf('%s g', Decimal::significant($most * $this->kind->grams->value, 2)), $this->kind->grams->provenance),
+            new Term('food, with them', Decimal::significant($full->feed->grams, 2).' g a day', $this->kind->food->provenance),
+            ...($limit instanceof Margin ? [new Term('what forbids more', $limit->sentence)] : []),
         ];
         if ($trial->brokenOff) {
             return Answer::soFar(\sprintf('At least %d of %s.', $most, $this->kind->common), $edits, $terms, $trial->runs);

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Work;
+
+use Olvek\Account\Keeper;
+use Olvek\Core\Solve\Patience;
+use Olvek\Site\Kept;
+use Olvek\Work\Desk;
+use Olvek\Work\Doer;
+use Olvek\Work\Job;
+use Olvek\Work\Piece;
+use Olvek\Work\PieceHandler;
+use Olvek\Work\Result;
+use Olvek\Work\TicketState;
+use Olvek\Work\Turns;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Cache\Adapter\ArrayAdapter;
+use Symfony\Component\DependencyInjection\ServiceLocator;
+use Symfony\Component\Lock\LockFactory;
+use Symfony\Component\Lock\Store\InMemoryStore;
+use Symfony\Component\Messenger\Envelope;
+use Symfony\Component\Messenger\MessageBusInterface;
+use Symfony\Component\RateLimiter\RateLimiterFactory;
+use Symfony\Component\RateLimiter\Storage\InMemoryStorage;
+
+/** What is asked that takes long: worked out once, one piece at a time for each keeper, by the request or by a worker. */
+final class DeskTest extends TestCase
+{
+    private Kept $kept;
+    private Turns $turns;
+    private PieceHandler $handler;
+    /** @var list<Piece> that wait for a worker */
+    private array $queue = [];
+    private int $done = 0;
+    private Keeper $keeper;
+
+    protected function setUp(): void
+    {
+        $this->kept = new Kept(new ArrayAdapter(storeSerialized: false), 'build');
+        $this->turns = new Turns(new ArrayAdapter(), new LockFactory(new InMemoryStore()), 4.0);
+        $this->keeper = new Keeper('runa', 'Runa');
+        $doer = new class(function (): void {
+            ++$this->done;
+        }) implements Doer {
+            public function __construct(private \Closure $count)
+            {
+            }
+
+            public static function of(): string
+            {
+                return SumJob::class;
+            }
+
+            public function do(Job $job, Patience $patience): Result
+            {
+                ($this->count)();
+                \assert($job instanceof SumJob);
+                if (13 === $job->n) {
+                    throw new \DomainException('thirteen');
+                }
+
+                return $job->n > 100 ? Result::unfinished(100) : Result::whole($job->n * 2);
+            }
+        };
+        $this->handler = new PieceHandler(new ServiceLocator([SumJob::class => static fn (): Doer => $doer]), $this->kept, $this->turns, 4.0);
+    }
+
+    private function desk(bool $workers = false, int $allowance = 100): Desk
+    {
+        $bus = new class(function (Piece $piece) use ($workers): void {
+            $workers ? $this->queue[] = $piece : ($this->handler)($piece);
+        }) implements MessageBusInterface {
+            public function __construct(private \Closure $send)
+            {
+            }
+
+            public function dispatch(object $message, array $stamps = []): Envelope
+            {
+                ($this->send)($message);
+
+                return new Envelope($message);
+            }
+        };
+
+        return new Desk($bus, $this->kept, $this->turns, new RateLimiterFactory(['id' => 'questions', 'policy' => 'token_bucket', 'limit' => $allowance, 'rate' => ['interval' => '1 hour', 'amount' => 1]], new InMemoryStorage()));
+    }
+
+    public function testTheRequestItselfWorksItOutOnce(): void
+    {
+        $desk = $this->desk();
+        foreach ([1, 2] as $time) {
+            $ticket = $desk->ask(new SumJob(21), $this->keeper);
+            self::assertSame([TicketState::Done, 42, 200, []], [$ticket->state, $ticket->value, $ticket->status(), $ticket->headers()], "time $time");
+        }
+        self::assertSame(1, $this->done);
+    }
+
+    public function testAWorkerWorksItOutMeanwhile(): void
+    {
+        $desk = $this->desk(workers: true);
+        foreach ([1, 2] as $time) {
+            $ticket = $desk->ask(new SumJob(21), $this->keeper);
+            self::assertSame([TicketState::Underway, 202, ['Retry-After' => '1']], [$ticket->state, $ticket->status(), $ticket->headers()], "time $time");
+        }
+        self::assertCount(1, $this->queue, 'asked twice, sent once');
+        ($this->handler)($this->queue[0]);
+        self::assertSame(42, $desk->ask(new SumJob(21), $this->keeper)->value);
+        // The message comes again, since whoever did it died before saying so.
+        ($this->handler)($this->queue[0]);
+        self::assertSame(1, $this->done);
+    }
+
+    public function testOneAtATimeForEachKeeper(): void
+    {
+        $desk = $this->desk(workers: true);
+        $desk->ask(new SumJob(1), $this->keeper);
+        $ticket = $desk->ask(new SumJob(2), $this->keeper);
+        self::assertSame([TicketState::Busy, 429, ['Retry-After' => '2']], [$ticket->state, $ticket->status(), $ticket->headers()]);
+        self::assertSame(TicketState::Underway, $desk->ask(new SumJob(2), new Keeper('odd', 'Odd'))->state, 'others do not wait');
+        ($this->handler)($this->queue[0]);
+        self::assertSame(TicketState::Underway, $desk->ask(new SumJob(2), $this->keeper)->state, 'the turn is free again');
+    }
+
+    /** Just within, and just beyond what one may ask in a while; what is known costs nothing. */
+    public function testAnAllowance(): void
+    {
+        $desk = $this->desk(allowance: 2 * SumJob::COST);
+        self::assertTrue($desk->ask(new SumJob(1), $this->keeper)->isDone());
+        self::assertTrue($desk->ask(new SumJob(2), $this->keeper)->isDone());
+        $ticket = $desk->ask(new SumJob(3), $this->keeper);
+        self::assertSame([TicketState::TooOften, 429], [$ticket->state, $ticket->status()]);
+        self::assertGreaterThan(0, (int) $ticket->headers()['Retry-After']);
+        self::assertTrue($desk->ask(new SumJob(1), $this->keeper)->isDone());
+        self::assertTrue($desk->ask(new SumJob(3), new Keeper('odd', 'Odd'))->isDone());
+    }
+
+    public function testWhatFailsEndsItsTurn(): void
+    {
+        $desk = $this->desk();
+        try {
+            $desk->ask(new SumJob(13), $this->keeper);
+            self::fail('taken');
+        } catch (\DomainException) {
+        }
+        self::assertTrue($desk->ask(new SumJob(1), $this->keeper)->isDone());
+    }
+
+    public function testATurnIsNotTakenFromAnother(): void
+    {
+        self::assertTrue($this->turns->take('k', 'a'));
+        self::assertTrue($this->turns->take('k', 'a'));
+        self::assertFalse($this->turns->take('k', 'b'));
+        $this->turns->give('k', 'b');
+        self::assertTrue($this->turns->has('k', 'a'));
+        $this->turns->give('k', 'a');
+        self::assertTrue($this->turns->take('k', 'b'));
+    }
+
+    /** A piece of work travels by any transport: what comes out is what went in. */
+    public function testJobsTravel(): void
+    {
+        foreach ([new \Olvek\Bench\AnswerJob('{}', 'stock', 'neocaridina-davidi'), new \Olvek\Bench\HelpsJob('{}', 'oxygen', \Olvek\Core\Unit\UnitSystem::Us), new \Olvek\Bench\BandJob('{}', 3), new \Olvek\Build\ForecastJob('{}', new \Olvek\Core\Log\Log(), 5, 2)] as $job) {
+            $back = unserialize(serialize(new Piece($job, 'k')));
+            self::assertInstanceOf(Piece::class, $back);
+            self::assertSame($job->key(), $back->job->key());
+            self::assertGreaterThan(0, $job->cost());
+        }
+    }
+}
+
+final readonly class SumJob implements Job
+{
+    public const COST = 10;
+
+    public function __construct(public int $n)
+    {
+    }
+
+    public function key(): string
+    {
+        return "sum.$this->n";
+    }
+
+    public function cost(): int
+    {
+        return self::COST;
+    }
+}
