@@ -23,6 +23,7 @@ final class FuzzTest extends BenchTestCase
     /** @var array<string, string> tokens by what they are for */
     private array $tokens = [];
 
+    /** @param non-empty-array<mixed> $of */
     private static function one(array $of): mixed
     {
         return $of[mt_rand(0, \count($of) - 1)];
