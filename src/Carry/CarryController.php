@@ -47,7 +47,7 @@ final class CarryController extends AbstractController
         $file = $request->files->get('file');
         $fault = match (true) {
             !$this->isCsrfTokenValid('account', $request->request->getString('_token')) => 'This page had been open too long to be trusted, so nothing was taken. Choose the file again.',
-            !$file instanceof UploadedFile || !$file->isValid() => 'No file came. Choose the ZIP file that was carried away from Olvek.',
+            !$file instanceof UploadedFile || !$file->isValid() => 'No file came. Choose a ZIP file that was downloaded from Olvek’s account page.',
             !$this->often($keeper) => 'This was asked for many times in a short while, so nothing was taken. Try again in ten minutes.',
             default => '',
         };

@@ -22,7 +22,7 @@ final readonly class Unzip
     {
         $zip = new \ZipArchive();
         if (true !== $zip->open($path, \ZipArchive::RDONLY)) {
-            throw new Unreadable('This is no ZIP file, or it came only in part. Choose the file that was carried away from Olvek.');
+            throw new Unreadable('This is no ZIP file, or it came only in part. Choose a file that was downloaded from Olvek’s account page.');
         }
         if ($zip->numFiles > self::MOST_FILES) {
             throw new Unreadable('This ZIP file holds more files than Olvek makes.');

@@ -69,7 +69,8 @@ final class TankRepository extends ServiceEntityRepository
 
     public function revision(Tank $tank, int $number): ?Revision
     {
-        return $this->getEntityManager()->find(Revision::class, ['tank' => $tank->id(), 'number' => $number]);
+        // No database need be asked for what its columns could not hold.
+        return $number < 1 || $number > $tank->latest() ? null : $this->getEntityManager()->find(Revision::class, ['tank' => $tank->id(), 'number' => $number]);
     }
 
     /** @return list<Revision> newest first */

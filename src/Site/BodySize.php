@@ -29,7 +29,7 @@ final class BodySize
         $most = self::SHELF === $request->getPathInfo() ? self::MOST_SHELF : self::MOST;
         if (self::measured($request) > $most) {
             throw new HttpException(413, self::MOST === $most ? 'This is larger than one megabyte. A plan is a few kilobytes; check that you chose the right file or text.'
-                : 'This is larger than 64 megabytes. Check that you chose the file that was carried away from Olvek.');
+                : 'This is larger than 64 megabytes. Check that you chose a file that was downloaded from Olvek.');
         }
     }
 

@@ -66,9 +66,9 @@ final class AccountTest extends BenchTestCase
     public function testSettingsAreKept(): void
     {
         $this->browser->request('GET', '/account');
-        $this->browser->submitForm('Keep this', ['display' => 'Runa of the landing', 'zone' => 'Europe/Oslo', 'units' => 'us']);
+        $this->browser->submitForm('Save', ['display' => 'Runa of the landing', 'zone' => 'Europe/Oslo', 'units' => 'us']);
         $page = $this->browser->followRedirect();
-        self::assertStringContainsString('Kept.', $page->filter('#settings')->text());
+        self::assertStringContainsString('Saved.', $page->filter('#settings')->text());
         self::assertSame(['Runa of the landing', 'Europe/Oslo', UnitSystem::Us], [$this->keeper()->displayName(), $this->keeper()->zone()->getName(), $this->keeper()->units()]);
     }
 

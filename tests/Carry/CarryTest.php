@@ -272,21 +272,21 @@ final class CarryTest extends BenchTestCase
     public function testItGoesThroughTheBrowser(): void
     {
         $this->browser->request('GET', '/account');
-        $this->browser->clickLink('Carry everything away');
+        $this->browser->clickLink('Download everything');
         self::assertResponseHeaderSame('Content-Type', 'application/zip');
         $file = $this->browser->getInternalResponse()->getContent();
         self::assertStringStartsWith('PK', $file);
         $path = sys_get_temp_dir().'/olvek-carry-'.getmypid().'.zip';
         file_put_contents($path, $file);
         $page = $this->browser->request('GET', '/account');
-        $form = $page->selectButton('Bring it back')->form();
+        $form = $page->selectButton('Upload it')->form();
         $this->choose($form, $path);
         $this->browser->submit($form);
         self::assertResponseIsSuccessful();
         self::assertStringContainsString('stands here already, with all that is in the file', $this->text('.brought'));
         $this->browser->request('POST', '/account/bring', ['_token' => 'stolen']);
         self::assertResponseStatusCodeSame(422);
-        $form = $this->browser->request('GET', '/account')->selectButton('Bring it back')->form();
+        $form = $this->browser->request('GET', '/account')->selectButton('Upload it')->form();
         file_put_contents($path, 'no zip');
         $this->choose($form, $path);
         $this->browser->submit($form);

@@ -71,7 +71,7 @@ final class FuzzTest extends BenchTestCase
         }
         foreach (['test' => ['ammonia', 'nitrite', 'nitrate', 'ph', 'temperature'], 'counts' => ['ammonia', 'nitrite'], 'sheet' => ['bags', 'prices', 'have'], 'ticked' => ['x', 'y']] as $list => $keys) {
             if (0 === mt_rand(0, 3)) {
-                $body[$list][(string) self::one($keys)] = 0 === mt_rand(0, 2) ? ['coarse-sand' => self::twisted()] : self::twisted();
+                $body[$list] = [(string) self::one($keys) => 0 === mt_rand(0, 2) ? ['coarse-sand' => self::twisted()] : self::twisted()];
             }
         }
 

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Olvek\Tests\Server;
 
 use Olvek\Tests\Files;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Uid\Uuid;
 
 /** From the first release's database to today's: nothing is lost, and what stood in a way that dumps cut is mended. */
+#[Group('own-server')]
 final class MigrationTest extends TestCase
 {
     use OwnServer;

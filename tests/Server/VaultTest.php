@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Olvek\Tests\Server;
 
 use Olvek\Tests\Files;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 /** Copies of the whole database, as whoever runs Olvek makes them and puts them back. */
+#[Group('own-server')]
 final class VaultTest extends TestCase
 {
     use OwnServer;

@@ -29,6 +29,7 @@ final class StorageTest extends BenchTestCase
     use OwnServer;
 
     /** As a real server has it: a process of its own in the prod environment. */
+    #[\PHPUnit\Framework\Attributes\Group('own-server')]
     public function testSqliteIsSetAsWeWantItInProduction(): void
     {
         $said = $this->console('olvek:health');
