@@ -10,7 +10,7 @@ const jar = new Map();
 async function ask(path, options = {}) {
     const response = await fetch(new URL(path, base), {
         redirect: 'manual', ...options,
-        headers: { ...options.headers, cookie: [...jar].map(([name, value]) => `${name}=${value}`).join('; ') },
+        headers: { origin: new URL(base).origin, ...options.headers, cookie: [...jar].map(([name, value]) => `${name}=${value}`).join('; ') },
     });
     for (const cookie of response.headers.getSetCookie()) {
         const [name, value] = cookie.split(';')[0].split('=');

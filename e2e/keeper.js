@@ -13,7 +13,7 @@ export const test = base.extend({
         page.on('pageerror', (error) => complaints.push(error.message));
         page.on('console', (message) => {
             // A refusal (409, 413, 422) shows in Chromium's console as a failed load; that one is wanted.
-            if (message.type() === 'error' && !/status of (401|409|413|422)/.test(message.text())) {
+            if (message.type() === 'error' && !/status of (401|409|413|422|429)/.test(message.text())) {
                 complaints.push(message.text());
             }
         });

@@ -87,7 +87,7 @@ test('bottled bacteria: a bad week in which nitrite stays up, and a day missed',
     }
     await gate(page, 'week', 'waits');
     await expect(page.locator('#gate-week')).toContainText('0 of 7 tests');
-    await expect(page.locator('#today')).toContainText('Feed nothing until both read 0');
+    await expect(page.locator('#today')).toContainText('Go on feeding nothing until both read 0');
     for (const day of [7, 8, 10, 11, 12, 13]) {
         await onDay(page, day, baseURL);
         await read(page, NOTHING);
@@ -135,7 +135,7 @@ test('a borrowed sponge: nearly at once', async ({ page, baseURL }, info) => {
     await read(page, NOTHING);
     await expect(page.locator('#gate-fit')).toContainText('Once more, a day later');
     // Algae were looked for, and seen: the lamp is dimmed; a second look takes it back.
-    await page.getByRole('button', { name: 'Yes, algae show' }).click();
+    await page.getByRole('button', { name: /^Yes\s*, algae show/ }).click();
     await expect(page.locator('#today')).toContainText('Let the lamp burn an hour less');
     await page.getByRole('button', { name: 'No algae to be seen' }).click();
     await expect(page.locator('#today')).not.toContainText('Algae show');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Account;
 
 use Psr\Clock\ClockInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Session\SessionInterface;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
@@ -23,7 +24,8 @@ final readonly class SessionAge
     /** Seconds for which the note of the last use is not made anew. */
     private const COARSE = 600;
 
-    public function __construct(private TokenStorageInterface $tokens, private ClockInterface $clock)
+    /** @param ClockInterface $clock the real one: a test that moves the days is not signed out by it */
+    public function __construct(private TokenStorageInterface $tokens, #[Autowire(service: 'Olvek\Site\ShiftedClock.inner')] private ClockInterface $clock)
     {
     }
 

@@ -100,6 +100,8 @@ final class StorageTest extends BenchTestCase
     #[TestWith(['attempt to write a readonly database', 503, 'only read'])]
     #[TestWith(['unable to open database file', 503, 'not where it should be'])]
     #[TestWith(['database is locked', 503, 'too busy'])]
+    #[TestWith(['no such column: k0_.seal', 503, 'in the middle of an upgrade'])]
+    #[TestWith(['SQLSTATE[42P01]: Undefined table: 7 ERROR: relation "keeper" does not exist', 503, 'in the middle of an upgrade'])]
     #[TestWith(['disk I/O error', 507, 'does not take'])]
     public function testOtherTroublesOfTheDatabase(string $said, int $status, string $words): void
     {
