@@ -17,6 +17,7 @@ use Olvek\Core\Plant\Growth;
 use Olvek\Core\Plant\Role;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Water\Carbonate;
+use Olvek\Core\Water\CarbonSpeciation;
 use Olvek\Core\Water\Nitrification;
 use Olvek\Core\Water\SourceWater;
 
@@ -130,6 +131,6 @@ final readonly class Facts
     /** mg C/L that a water carries: from its pH and alkalinity. */
     public static function carbon(SourceWater $water, float $celsius): float
     {
-        return CarbonSpeciation::at($celsius)->inorganicCarbon(Carbonate::co2($water->pH, self::alkalinity($water), $celsius), self::alkalinity($water));
+        return CarbonSpeciation::at($celsius)->inorganicCarbon(Carbonate::co2($water->pH, self::alkalinity($water), $celsius), $water->pH);
     }
 }

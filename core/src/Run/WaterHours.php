@@ -8,6 +8,7 @@ use Olvek\Core\Plant\Growth;
 use Olvek\Core\Water\Ammonia;
 use Olvek\Core\Water\Calcite;
 use Olvek\Core\Water\Carbonate;
+use Olvek\Core\Water\CarbonSpeciation;
 use Olvek\Core\Water\Nitrification;
 use Olvek\Core\Water\Oxygen;
 
@@ -20,7 +21,7 @@ use Olvek\Core\Water\Oxygen;
  * and nothing is lost. Carbon is linearly implicit, half of it or, where a whole step would overshoot, more; the fluxes that move it
  * are the ones that are booked.
  *
- * This is the hot loop: plain local floats, no calls but sqrt and the speciation spelled out. Everything else may be slow.
+ * This is the hot loop: plain local floats, few calls. Everything else may be slow.
  *
  * @internal
  */
@@ -43,7 +44,6 @@ final class WaterHours
     /** mg O2 per mg C fixed or breathed, one mol for one. */
     public const OXYGEN_PER_CARBON = 31.998 / 12.011;
     private const CO2_PER_CARBON = 44.009 / 12.011;
-    private const MOLAR_CARBON = 12011.0;
     private const NITROGEN = 14.007;
     /** mg O2/L at which demand is halved. J. */
     private const HALF_OXYGEN = 0.2;
@@ -58,9 +58,8 @@ final class WaterHours
         $dt = 1.0 / $hourSteps;
         $steps = 24 * $hourSteps;
         $speciation = CarbonSpeciation::at($day->celsius);
-        $k1 = $speciation->k1;
         $k2 = $speciation->k2;
-        $k12 = $k1 * $k2;
+        $h = 10 ** -$s->pH;
         $saturation = Oxygen::saturation($day->celsius);
         $co2Air = Carbonate::co2AtEquilibrium($day->celsius);
         $acid = Nitrification::acidityFactor($s->pH);
@@ -198,19 +197,11 @@ final class WaterHours
             $alk += ($ammoniaIn - $taken - $takenAlgae - 2 * $first + $takenNitrate + $takenNitrateAlgae + $gone) / self::NITROGEN;
 
             // Carbon: fixation and gas exchange, linear in the change of CO2 over the step.
-            $a = max(1e-6, $alk / $v / 1000);
-            $d = $dic / $v / self::MOLAR_CARBON;
-            $b = $k1 * ($a - $d);
-            // Where carbon is drawn down below half the alkalinity the closed form has no answer: pH 12 stands for it.
-            $h = max(1e-12, (-$b + sqrt(max(0.0, $b * $b - 4 * $a * $k12 * ($a - 2 * $d)))) / (2 * $a));
-            $q = $h * $h + $k1 * $h + $k12;
-            $co2 = self::CO2_PER_CARBON * $dic / $v * $h * $h / $q;
-            // dCO2/dDIC at constant alkalinity: by a small step down.
-            $d2 = $d * 0.98;
-            $b = $k1 * ($a - $d2);
-            $h2 = max(1e-12, (-$b + sqrt(max(0.0, $b * $b - 4 * $a * $k12 * ($a - 2 * $d2)))) / (2 * $a));
-            $co2Less = self::CO2_PER_CARBON * 0.98 * $dic / $v * $h2 * $h2 / ($h2 * $h2 + $k1 * $h2 + $k12);
-            $slope = ($co2 - $co2Less) / (0.02 * $dic + 1e-12);
+            $carbonPerLitre = $dic / $v;
+            $h = $speciation->hydrogen($carbonPerLitre, $alk / $v, $h);
+            [$co2, $slope, $hSlope] = $speciation->response($carbonPerLitre, $h);
+            $slope /= $v;
+            $hSlope /= $v;
             $free = $fixFree * $lit * $dt;
             $bicarbonate = $fixBicarbonate * $lit * $dt;
             $fixAlgae = $fixAlgaeMost * $lit * $dt;
@@ -239,9 +230,9 @@ final class WaterHours
             }
             $gas = max(-0.09 * $dic, $exchangeCarbon * ($co2Air - $co2 - $change));
             $moved = $carbonIn - $fixed + $gas;
-            // [H⁺] at the middle of the step, along the slope that the small step down has found.
-            $middle = max($h / 2, $h + ($h - $h2) / (0.02 * $dic + 1e-12) * $moved / 2);
-            $omega = $calcite * $hardness * $alk / (1 + 2 * $k2 / $middle) / $middle;
+            // [H⁺] at the middle of the step, along its slope.
+            $middle = max($h / 2, min(2 * $h, $h + $hSlope * $moved / 2));
+            $omega = $calcite * $hardness * max(0.0, $alk) / (1 + 2 * $k2 / $middle) / $middle;
             $dic += $moved;
             if ($omega > LimeDay::SETTLES_FROM) {
                 $grams = $settling * (1 - LimeDay::SETTLES_FROM / $omega) * min($alk / LimeDay::ALKALINITY_PER_GRAM, $hardness / LimeDay::HARDNESS_PER_GRAM, $dic / LimeDay::CARBON_PER_GRAM);

@@ -94,11 +94,16 @@ final class Carbonate
         return $dissolved * ($k1 / $h + 2 * $k1 * $k2 / $h ** 2) + self::ionProduct($celsius) / $h - $h;
     }
 
-    /** Kw of water, (mol/L)². */
-    private static function ionProduct(float $celsius): float
+    /** log10 of the ion product of water, (mol/L)². */
+    public static function logKw(float $celsius): float
     {
         $t = $celsius + 273.15;
 
-        return 10 ** -(4470.99 / $t - 6.0875 + 0.01706 * $t);
+        return -(4470.99 / $t - 6.0875 + 0.01706 * $t);
+    }
+
+    private static function ionProduct(float $celsius): float
+    {
+        return 10 ** self::logKw($celsius);
     }
 }

@@ -58,7 +58,7 @@ final class RulesTest extends TestCase
         yield 'a sealed jar that is fed' => [['site.sealed' => 'yes', 'feeding.grams' => '0.1'], 'feeding.grams', 'never opened to feed'];
         yield 'empty name' => [['name' => ' '], 'name', '1 to 80'];
         yield 'endless name' => [['name' => str_repeat('long ', 40)], 'name', '1 to 80'];
-        yield 'a name of no characters' => [['name' => "Gang\xFFway"], 'name', 'that can be read'];
+        yield 'a name of no characters' => [['name' => "Gang\xFFway"], 'name', 'no text'];
         yield 'food without animals' => [['animals.a1.remove' => '1', 'feeding.grams' => '3'], 'feeding.grams', 'no animals'];
         yield 'boiling' => [['site.temperature' => '212 °F'], 'site.temperature', '38 °C'];
         yield 'unknown bacteria' => [['start.inoculum' => 'prayer'], 'start.inoculum', 'first bacteria'];

@@ -21,6 +21,7 @@ import time
 
 import numpy as np
 from scipy.integrate import solve_ivp
+from scipy.optimize import brentq
 
 HERE = os.path.dirname(os.path.abspath(__file__))
 DATA = os.path.join(HERE, "..", "..", "data")
@@ -140,18 +141,19 @@ class Tank:
         alk = w["kh"] * 0.3566
         h = 10 ** -w["pH"]
         free = (alk / 1000 - self.kw / h + h) / (self.k1 / h + 2 * self.k1 * self.k2 / h**2)
-        target, low, high = free * 44.009 * 1000, 0.0, 12.011 * 2 * alk + free * 44.009 * 2000 + 1
-        for _ in range(100):
-            mid = (low + high) / 2
-            low, high = (mid, high) if self.co2(mid, alk)[0] < target else (low, mid)
+        carbon = 12011.0 * free * (1 + self.k1 / h + self.k1 * self.k2 / h**2)
         rich = min(1.0, w["gh"] / 3)
-        return dict(no3=w["nitrate"], dic=low, alk=alk, gh=w["gh"], p=0.05 * rich, k=2.0 * rich, fe=0.02 * rich, si=4.0 * rich)
+        return dict(no3=w["nitrate"], dic=carbon, alk=alk, gh=w["gh"], p=0.05 * rich, k=2.0 * rich, fe=0.02 * rich, si=4.0 * rich)
 
     def co2(self, dic, alk):
-        """mg CO2/L and mol H/L from mg C/L and meq/L."""
-        a, d = max(1e-6, alk / 1000), dic / 12011.0
-        b, c = self.k1 * (a - d), self.k1 * self.k2 * (a - 2 * d)
-        h = (-b + math.sqrt(max(0.0, b * b - 4 * a * c))) / (2 * a)
+        """mg CO2/L and mol H/L from mg C/L and meq/L: the whole charge balance, by SciPy's root finder."""
+        a, d = alk / 1000, dic / 12011.0
+
+        def off(x):
+            h = 10.0**-x
+            return a - d * (self.k1 * h + 2 * self.k1 * self.k2) / (h * h + self.k1 * h + self.k1 * self.k2) - self.kw / h + h
+
+        h = 10.0**-brentq(off, 0.0, 15.0, xtol=1e-12)
         return CO2_PER_C * dic * h * h / (h * h + self.k1 * (h + self.k2)), h
 
     def start(self, dose):

@@ -1,0 +1,105 @@
+/*
+ * Takes the pictures of docs/screenshots anew, from a demo that was just started on a database of its own:
+ *   PORT=8090 DATABASE_URL='sqlite:///%kernel.project_dir%/var/pictures.db' bin/demo
+ *   node bench/screenshots.js http://127.0.0.1:8090
+ */
+import { existsSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+
+const base = process.argv[2] ?? 'http://127.0.0.1:8080';
+const shots = new URL('../docs/screenshots/', import.meta.url).pathname;
+const shell = '/usr/bin/chromium-headless-shell';
+const browser = await chromium.launch({ executablePath: existsSync(shell) ? shell : '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const desk = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+const page = await desk.newPage();
+const take = (name, of = page) => of.screenshot({ path: `${shots}${name}.png` });
+const ready = async (of = page) => {
+    await of.locator('html[data-bench="ready"]').waitFor();
+    await of.waitForTimeout(400);
+};
+const tank = async (name) => (await page.locator('.shelf-tank', { hasText: name }).locator('a').first().getAttribute('href'));
+const openStage = async (id) => {
+    const stage = page.locator(`#${id}`);
+    if (!(await stage.evaluate((details) => details.open))) {
+        await stage.locator('> summary').click();
+    }
+};
+/** How sure the margins are takes a while to be worked out; the pictures show it. */
+const sure = () => page.locator('.margin-sure').first().waitFor({ timeout: 120_000 });
+
+await page.goto('/sign-in');
+await take('sign-in');
+await page.getByRole('button', { name: 'Open the ferry landing’s shelf' }).click();
+await page.locator('.shelf-tank').first().waitFor();
+await take('shelf');
+const hall = await tank('Waiting hall');
+const galley = await tank('Galley');
+const ticket = await tank('Ticket window');
+
+await page.goto('/tanks/new');
+await take('start');
+await page.goto(hall);
+await ready();
+await sure();
+await take('bench');
+await page.locator('#margin-oxygen summary, .margin#margin-oxygen > summary').first().click();
+await page.locator('#margin-oxygen .help-list, #margin-oxygen .help-title').first().waitFor({ timeout: 60_000 });
+await take('bench-why');
+await page.goto(hall);
+await ready();
+await openStage('bed');
+const field = page.locator('#f-bed-soil-front');
+await field.fill('-2');
+await field.press('Tab');
+await page.locator('.field-error').first().waitFor();
+await take('bench-refused');
+await page.goto(hall);
+await ready();
+await openStage('bed');
+await page.locator('#bed [data-ask]').first().click();
+await page.locator('.ask-answer :is(b, table, p)').first().waitFor({ timeout: 60_000 });
+await take('bench-school');
+await page.goto(hall);
+await ready();
+const handle = page.locator('.handle').first();
+const box = await handle.boundingBox();
+await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+await page.mouse.down();
+await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 30, { steps: 6 });
+await page.waitForTimeout(900);
+await take('bench-held');
+await page.keyboard.press('Escape');
+await page.mouse.up();
+await page.goto(`${galley}?below=ledger`);
+await ready();
+await take('bench-ledger');
+await page.goto(`${hall}/history`);
+await take('history');
+await page.goto(`${hall}/build`);
+await take('build');
+await page.locator('.step').nth(3).scrollIntoViewIfNeeded();
+await page.locator('.step').nth(3).evaluate((step) => step.scrollIntoView({ block: 'start' }));
+await take('build-steps');
+await page.goto(`${galley}/weeks`);
+await page.locator('.forecast').waitFor({ timeout: 120_000 });
+await take('weeks');
+await page.goto('/almanac');
+await take('almanac');
+await page.goto('/account');
+await page.screenshot({ path: `${shots}account.png`, fullPage: true });
+
+const dark = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 }, colorScheme: 'dark', storageState: await desk.storageState() });
+const night = await dark.newPage();
+await night.goto(ticket);
+await ready(night);
+await take('bench-dark', night);
+
+const phone = await browser.newContext({ baseURL: base, viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, storageState: await desk.storageState() });
+const small = await phone.newPage();
+await small.goto(hall);
+await ready(small);
+await take('bench-phone', small);
+await small.goto(`${galley}/weeks`);
+await small.waitForTimeout(600);
+await take('weeks-phone', small);
+await browser.close();
