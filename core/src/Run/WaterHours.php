@@ -37,6 +37,11 @@ final class WaterHours
     /** g O2 per g N of each step; together 4.57. P: US EPA (1993), Nitrogen Control Manual. */
     private const OXYGEN_PER_AMMONIA = 3.43;
     private const OXYGEN_PER_NITRITE = 1.14;
+    /**
+     * mg O2 per mg N that leaves set free when they build with nitrate instead of ammonium: what nitrification took, given back
+     * (NO3⁻ + 2 H⁺ + H2O → NH4⁺ + 2 O2). P: stoichiometry; Redfield, Ketchum & Richards (1963), 138 O2 to 106 C and 16 N (M).
+     */
+    public const OXYGEN_PER_NITRATE = self::OXYGEN_PER_AMMONIA + self::OXYGEN_PER_NITRITE;
     /** mg CO2/L of half fixation. M. */
     private const HALF_CO2_FREE = 2.0;
     private const HALF_CO2_BICARBONATE = 0.6;
@@ -244,7 +249,7 @@ final class WaterHours
             $headC -= $gas;
 
             // Oxygen: exact for the step's rates, which would otherwise smear the night's slow fall.
-            $made = $fixed * self::OXYGEN_PER_CARBON;
+            $made = $fixed * self::OXYGEN_PER_CARBON + ($takenNitrate + $takenNitrateAlgae) * self::OXYGEN_PER_NITRATE;
             $asked = $oxygenOut + self::OXYGEN_PER_AMMONIA * $first + self::OXYGEN_PER_NITRITE * $second;
             $k = $exchange / $v;
             // Demand slackens as oxygen runs out: reckoned at the middle of the step, which a first guess finds.

@@ -436,7 +436,7 @@ class Tank:
         d[4] += rel[1] - draw[1] + drip * src["k"]
         d[5] += rel[2] - draw[2] + drip * src["fe"]
         d[6] += drip * src["si"]
-        d[7] += k * (self.sat - o) + fixed * O2_PER_C - (burn + 3.43 * first + 1.14 * second) * o / (0.2 + o) + drip * self.sat
+        d[7] += k * (self.sat - o) + fixed * O2_PER_C + 4.57 * (take3.sum() + take3_a.sum()) - (burn + 3.43 * first + 1.14 * second) * o / (0.2 + o) + drip * self.sat
         d[8] += carbon_in - fixed + k * 0.94 / CO2_PER_C * (self.co2_air - co2) + drip * src["dic"]
         d[9] += (nh4_in - take.sum() - take_a.sum() - 2 * first + take3.sum() + take3_a.sum() + gone) / N_MOLAR + drip * src["alk"]
         d[10] += drip * src["gh"]
