@@ -85,7 +85,10 @@ final class Version20261127090000 extends AbstractMigration
         // Out of each other's way first: one may take the name that another is still to lose.
         foreach (['a name that none can have: %d', null] as $between) {
             foreach ($names as $n => [$name, $id]) {
-                $this->connection->executeStatement('UPDATE keeper SET sign_in_name = ? WHERE id = ?', [null === $between ? $name : \sprintf($between, $n), $id]);
+                $this->connection->executeStatement(
+                    'UPDATE keeper SET sign_in_name = ? WHERE id = ?',
+                    [null === $between ? $name : \sprintf($between, $n), $id],
+                );
             }
         }
     }
@@ -103,7 +106,16 @@ final class Version20261127090000 extends AbstractMigration
         // Parents and children change one after the other; the keys are looked at when all is done.
         $this->connection->executeStatement('PRAGMA defer_foreign_keys=ON');
         $hex = static fn (string $column, int $from, int $length): string => "substr(hex(CAST($column AS BLOB)), $from, $length)";
-        foreach (['keeper' => ['id'], 'tank' => ['id', 'keeper_id'], 'revision' => ['tank_id'], 'build_progress' => ['tank_id'], 'step_mark' => ['tank_id'], 'log_entry' => ['id', 'tank_id'], 'task_mark' => ['tank_id', 'entry'], 'wiring' => ['tank_id']] as $table => $columns) {
+        foreach ([
+            'keeper' => ['id'],
+            'tank' => ['id', 'keeper_id'],
+            'revision' => ['tank_id'],
+            'build_progress' => ['tank_id'],
+            'step_mark' => ['tank_id'],
+            'log_entry' => ['id', 'tank_id'],
+            'task_mark' => ['tank_id', 'entry'],
+            'wiring' => ['tank_id'],
+        ] as $table => $columns) {
             foreach ($columns as $column) {
                 $text = implode(" || '-' || ", [$hex($column, 1, 8), $hex($column, 9, 4), $hex($column, 13, 4), $hex($column, 17, 4), $hex($column, 21, 12)]);
                 $this->connection->executeStatement("UPDATE $table SET $column = lower($text) WHERE length(CAST($column AS BLOB)) = 16");

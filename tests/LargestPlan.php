@@ -24,10 +24,40 @@ final class LargestPlan
         $from['name'] = 'As large as it goes';
         $from['vessel'] = ['shape' => 'glass-box', 'length' => 3.0, 'width' => 1.0, 'height' => 0.8, 'glass' => 0.015];
         $from['waterLine'] = 0.75;
-        $from['plants'] = array_map(static fn (int $n): array => ['id' => "c$n", 'kind' => $plants[$n % \count($plants)], 'pieces' => 5, 'place' => ($n % 10) / 10, 'row' => ($n % 6) / 6], range(1, 60));
-        $from['animals'] = array_map(static fn (int $n): array => ['id' => "a$n", 'kind' => $animals[$n % \count($animals)], 'count' => 4, 'day' => 20 + $n], range(1, 30));
-        $from['hardscape'] = array_map(static fn (int $n): array => ['id' => "h$n", 'kind' => $stones[$n % \count($stones)], 'litres' => 0.5, 'place' => ($n % 10) / 10, 'row' => 0.5], range(1, 40));
-        $from['events'] = array_map(static fn (int $n): array => 0 === $n % 2 ? ['id' => "e$n", 'do' => 'trim', 'day' => 5 * $n, 'clump' => "c$n", 'share' => 0.3] : ['id' => "e$n", 'do' => 'change', 'day' => 5 * $n, 'share' => 0.2], range(1, 60));
+        $from['plants'] = array_map(
+            static fn (int $n): array => [
+                'id' => "c$n",
+                'kind' => $plants[$n % \count($plants)],
+                'pieces' => 5,
+                'place' => ($n % 10) / 10,
+                'row' => ($n % 6) / 6,
+            ],
+            range(1, 60),
+        );
+        $from['animals'] = array_map(
+            static fn (int $n): array => ['id' => "a$n", 'kind' => $animals[$n % \count($animals)], 'count' => 4, 'day' => 20 + $n],
+            range(1, 30),
+        );
+        $from['hardscape'] = array_map(
+            static fn (int $n): array => [
+                'id' => "h$n",
+                'kind' => $stones[$n % \count($stones)],
+                'litres' => 0.5,
+                'place' => ($n % 10) / 10,
+                'row' => 0.5,
+            ],
+            range(1, 40),
+        );
+        $from['events'] = array_map(
+            static fn (int $n): array => 0 === $n % 2 ? [
+                'id' => "e$n",
+                'do' => 'trim',
+                'day' => 5 * $n,
+                'clump' => "c$n",
+                'share' => 0.3,
+            ] : ['id' => "e$n", 'do' => 'change', 'day' => 5 * $n, 'share' => 0.2],
+            range(1, 60),
+        );
         $from['feeding']['grams'] = 2.0;
 
         return $document->fromArray($from);

@@ -49,7 +49,11 @@ final class AccountController extends AbstractController
     #[Route('/settings', name: 'account_settings', methods: ['POST'])]
     public function settings(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
-        $typed = ['display' => trim($request->request->getString('display')), 'zone' => $request->request->getString('zone'), 'units' => $request->request->getString('units')];
+        $typed = [
+            'display' => trim($request->request->getString('display')),
+            'zone' => $request->request->getString('zone'),
+            'units' => $request->request->getString('units'),
+        ];
         if (!$this->trusted($request)) {
             return $this->page($keeper, ['settings' => self::EXPIRED], $typed);
         }
@@ -121,7 +125,11 @@ final class AccountController extends AbstractController
             }
         }
 
-        return $this->render('account/remove_tank.html.twig', ['tank' => $tank, 'fault' => $fault, 'days' => self::UNDONE_WITHIN], new Response(status: '' === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->render(
+            'account/remove_tank.html.twig',
+            ['tank' => $tank, 'fault' => $fault, 'days' => self::UNDONE_WITHIN],
+            new Response(status: '' === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
+        );
     }
 
     #[Route('/tanks/bring-back', name: 'account_bring_back', methods: ['POST'])]
@@ -152,7 +160,11 @@ final class AccountController extends AbstractController
             }
         }
 
-        return $this->render('account/remove.html.twig', ['tanks' => $this->tanks->onShelf($keeper), 'fault' => $fault, 'days' => self::UNDONE_WITHIN], new Response(status: '' === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->render(
+            'account/remove.html.twig',
+            ['tanks' => $this->tanks->onShelf($keeper), 'fault' => $fault, 'days' => self::UNDONE_WITHIN],
+            new Response(status: '' === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
+        );
     }
 
     #[Route('/gone', name: 'account_gone', methods: ['GET'])]

@@ -22,7 +22,12 @@ final class ChangePasswordCommand extends Command
 
     protected function configure(): void
     {
-        $this->addArgument('name', InputArgument::REQUIRED, 'Sign-in name')->addOption('password-stdin', null, InputOption::VALUE_NONE, 'Read the password from standard input instead of asking');
+        $this->addArgument('name', InputArgument::REQUIRED, 'Sign-in name')->addOption(
+            'password-stdin',
+            null,
+            InputOption::VALUE_NONE,
+            'Read the password from standard input instead of asking',
+        );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

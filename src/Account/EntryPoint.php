@@ -40,7 +40,10 @@ final readonly class EntryPoint implements AuthenticationEntryPointInterface
             // The firewall has noted where the stranger wanted to go; the address tells it as well, and leaves no file behind.
             $this->removeTargetPath($request->getSession(), 'main');
 
-            return new RedirectResponse($this->urls->generate('account_sign_in', $request->isMethodSafe() && '/' !== $request->getPathInfo() ? ['to' => $request->getRequestUri()] : []));
+            return new RedirectResponse($this->urls->generate(
+                'account_sign_in',
+                $request->isMethodSafe() && '/' !== $request->getPathInfo() ? ['to' => $request->getRequestUri()] : [],
+            ));
         }
         if ('bench_edit' === $request->attributes->get('_route') && \is_string($tank)) {
             $request->getSession()->set(self::PENDING, ['tank' => $tank, 'edits' => self::worthKeeping($request->request->all('edits'))]);

@@ -15,8 +15,10 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 #[AsCommand('olvek:invite', 'Makes an invitation by which one person can become a keeper')]
 final class InviteCommand extends Command
 {
-    public function __construct(private readonly Invitations $invitations, #[Autowire('%env(enum:Olvek\Account\Registration:OLVEK_REGISTRATION)%')] private readonly Registration $registration)
-    {
+    public function __construct(
+        private readonly Invitations $invitations,
+        #[Autowire('%env(enum:Olvek\Account\Registration:OLVEK_REGISTRATION)%')] private readonly Registration $registration,
+    ) {
         parent::__construct();
     }
 

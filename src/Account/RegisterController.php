@@ -35,7 +35,11 @@ final class RegisterController extends AbstractController
             Registration::Closed => false,
         };
         if (!$mayCome) {
-            return $this->render('account/closed.html.twig', ['words' => $this->registration->words(), 'spent' => null !== $code && Registration::Closed !== $this->registration], new Response(status: Response::HTTP_NOT_FOUND));
+            return $this->render(
+                'account/closed.html.twig',
+                ['words' => $this->registration->words(), 'spent' => null !== $code && Registration::Closed !== $this->registration],
+                new Response(status: Response::HTTP_NOT_FOUND),
+            );
         }
         $typed = ['name' => mb_scrub($request->request->getString('name')), 'display' => mb_scrub($request->request->getString('display'))];
         if (!$request->isMethod('POST')) {
@@ -45,7 +49,12 @@ final class RegisterController extends AbstractController
             return $this->form($typed, $code, 'This form did not come from this site as your browser tells it. Send it again from this page.');
         }
         if (!$this->often->create((string) $request->getClientIp())->consume()->isAccepted()) {
-            return $this->form($typed, $code, 'From where you are, many accounts were made in the last hour. Try again later.', Response::HTTP_TOO_MANY_REQUESTS);
+            return $this->form(
+                $typed,
+                $code,
+                'From where you are, many accounts were made in the last hour. Try again later.',
+                Response::HTTP_TOO_MANY_REQUESTS,
+            );
         }
         if ($request->request->getString('password') !== $request->request->getString('again')) {
             return $this->form($typed, $code, 'The two passwords are not the same. Type both again.');
@@ -69,6 +78,10 @@ final class RegisterController extends AbstractController
     /** @param array{name: string, display: string} $typed */
     private function form(array $typed, ?string $code, string $fault, int $status = Response::HTTP_UNPROCESSABLE_ENTITY): Response
     {
-        return $this->render('account/register.html.twig', ['typed' => $typed, 'code' => $code, 'fault' => $fault, 'least' => PasswordRule::LEAST], new Response(status: '' === $fault ? Response::HTTP_OK : $status));
+        return $this->render(
+            'account/register.html.twig',
+            ['typed' => $typed, 'code' => $code, 'fault' => $fault, 'least' => PasswordRule::LEAST],
+            new Response(status: '' === $fault ? Response::HTTP_OK : $status),
+        );
     }
 }

@@ -17,14 +17,22 @@ use Symfony\Component\Console\Style\SymfonyStyle;
 #[AsCommand('olvek:keeper:restore', 'Brings a removed keeper back, or with --tanks the keeper’s removed tanks, within thirty days')]
 final class RestoreKeeperCommand extends Command
 {
-    public function __construct(private readonly KeeperRepository $keepers, private readonly TankRepository $tanks, private readonly EntityManagerInterface $entities)
-    {
+    public function __construct(
+        private readonly KeeperRepository $keepers,
+        private readonly TankRepository $tanks,
+        private readonly EntityManagerInterface $entities,
+    ) {
         parent::__construct();
     }
 
     protected function configure(): void
     {
-        $this->addArgument('name', InputArgument::REQUIRED, 'Sign-in name')->addOption('tanks', null, InputOption::VALUE_NONE, 'Bring back the tanks that this keeper has removed');
+        $this->addArgument('name', InputArgument::REQUIRED, 'Sign-in name')->addOption(
+            'tanks',
+            null,
+            InputOption::VALUE_NONE,
+            'Bring back the tanks that this keeper has removed',
+        );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

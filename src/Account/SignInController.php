@@ -21,15 +21,21 @@ final class SignInController extends AbstractController
     public const DEMO_KEEPER = 'ferry-landing';
 
     #[Route('/sign-in', name: 'account_sign_in', methods: ['GET', 'POST'])]
-    public function signIn(Request $request, Picture $picture, #[Autowire('%env(enum:Olvek\Account\Registration:OLVEK_REGISTRATION)%')] Registration $registration): Response
-    {
+    public function signIn(
+        Request $request,
+        Picture $picture,
+        #[Autowire('%env(enum:Olvek\Account\Registration:OLVEK_REGISTRATION)%')] Registration $registration,
+    ): Response {
         if (null !== $this->getUser()) {
             return $this->redirectToRoute('shelf');
         }
         $error = $request->attributes->get(SecurityRequestAttributes::AUTHENTICATION_ERROR);
         $name = $request->attributes->get(SecurityRequestAttributes::LAST_USERNAME);
         $throttled = $error instanceof TooManyLoginAttemptsAuthenticationException;
-        $response = new Response(status: $throttled ? Response::HTTP_TOO_MANY_REQUESTS : (null === $error ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY), headers: $throttled ? ['Retry-After' => '60'] : []);
+        $response = new Response(
+            status: $throttled ? Response::HTTP_TOO_MANY_REQUESTS : (null === $error ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
+            headers: $throttled ? ['Retry-After' => '60'] : [],
+        );
 
         return $this->render('account/sign_in.html.twig', [
             'name' => \is_string($name) ? $name : '', 'fault' => self::fault($error), 'section' => $picture->section(), 'registration' => $registration,

@@ -20,6 +20,9 @@ final readonly class SignInLog
     public function __invoke(LoginFailureEvent $event): void
     {
         $throttled = $event->getException() instanceof TooManyLoginAttemptsAuthenticationException;
-        $this->logger->warning($throttled ? 'A sign-in was refused unseen: too many tries.' : 'A sign-in failed.', ['from' => $event->getRequest()->getClientIp(), 'throttled' => $throttled]);
+        $this->logger->warning(
+            $throttled ? 'A sign-in was refused unseen: too many tries.' : 'A sign-in failed.',
+            ['from' => $event->getRequest()->getClientIp(), 'throttled' => $throttled],
+        );
     }
 }

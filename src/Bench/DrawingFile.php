@@ -27,7 +27,10 @@ final readonly class DrawingFile
         $seen = $this->page->drawn($tank, $units, $view);
         $files = [];
         foreach ($names as $name) {
-            $files[$name] = $this->twig->render('bench/drawing.svg.twig', ['style' => $this->standalone->style(), ...'year' === $name ? self::year($tank, $seen) : self::drawing($tank, $seen, $name)]);
+            $files[$name] = $this->twig->render(
+                'bench/drawing.svg.twig',
+                ['style' => $this->standalone->style(), ...'year' === $name ? self::year($tank, $seen) : self::drawing($tank, $seen, $name)],
+            );
         }
 
         return $files;

@@ -61,7 +61,11 @@ final class HistoryController extends AbstractController
             }
             $this->road->label($revision, $label);
 
-            return $this->redirectToRoute('bench_history', ['tank' => $tank->id(), 'page' => max(1, min(self::LAST_PAGE, $request->request->getInt('page', 1)))], Response::HTTP_SEE_OTHER);
+            return $this->redirectToRoute(
+                'bench_history',
+                ['tank' => $tank->id(), 'page' => max(1, min(self::LAST_PAGE, $request->request->getInt('page', 1)))],
+                Response::HTTP_SEE_OTHER,
+            );
         });
     }
 

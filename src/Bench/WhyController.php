@@ -90,7 +90,11 @@ final class WhyController extends AbstractController
      */
     private function told(Request $request, Ticket $ticket, Tank $tank, string $what, array $context): Response
     {
-        $response = $ticket->isDone() ? $this->shown($request, $what, ['tank' => $tank, ...$context]) : $this->shown($request, 'waiting', ['tank' => $tank, 'ticket' => $ticket]);
+        $response = $ticket->isDone() ? $this->shown($request, $what, ['tank' => $tank, ...$context]) : $this->shown(
+            $request,
+            'waiting',
+            ['tank' => $tank, 'ticket' => $ticket],
+        );
         $response->setStatusCode($ticket->status());
         $response->headers->add($ticket->headers());
 
@@ -120,6 +124,10 @@ final class WhyController extends AbstractController
         $revision = $this->tanks->head($tank);
         $ticket = $this->desk->ask(new BandJob($revision->plan, $part), $keeper);
 
-        return new JsonResponse(['base' => $tank->head(), 'done' => $ticket->isDone() && $this->outcomes->gather($revision), 'of' => Outcomes::PARTS], $ticket->status(), $ticket->headers());
+        return new JsonResponse(
+            ['base' => $tank->head(), 'done' => $ticket->isDone() && $this->outcomes->gather($revision), 'of' => Outcomes::PARTS],
+            $ticket->status(),
+            $ticket->headers(),
+        );
     }
 }

@@ -107,7 +107,14 @@ final class BuildController extends AbstractController
         try {
             $refused = $this->book->mark($tank, $step, $done, $request->request->getString('day'), $note);
         } catch (Meanwhile) {
-            return $this->page($request, $tank, $keeper, typed: ['note' => [$step => $note]], notice: 'Another window marked this step at the same moment, and it stands as that one left it.'.('' === $note ? '' : " Your note was: “{$note}”."), status: Response::HTTP_CONFLICT);
+            return $this->page(
+                $request,
+                $tank,
+                $keeper,
+                typed: ['note' => [$step => $note]],
+                notice: 'Another window marked this step at the same moment, and it stands as that one left it.'.('' === $note ? '' : " Your note was: “{$note}”."),
+                status: Response::HTTP_CONFLICT,
+            );
         }
 
         return null === $refused ? $this->redirectToRoute('build', ['tank' => $tank->id(), '_fragment' => "step-$step"], Response::HTTP_SEE_OTHER)

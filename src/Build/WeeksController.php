@@ -39,8 +39,14 @@ final class WeeksController extends AbstractController
 {
     private const EXPIRED = 'This page had been open too long to be trusted, so nothing was kept. What you typed still stands here: send it again.';
 
-    public function __construct(private readonly WeeksPage $page, private readonly Logbook $logbook, private readonly Prospect $prospect, private readonly Desk $desk, private readonly TankRepository $tanks, #[Autowire('%env(float:OLVEK_PATIENCE)%')] private readonly float $patience)
-    {
+    public function __construct(
+        private readonly WeeksPage $page,
+        private readonly Logbook $logbook,
+        private readonly Prospect $prospect,
+        private readonly Desk $desk,
+        private readonly TankRepository $tanks,
+        #[Autowire('%env(float:OLVEK_PATIENCE)%')] private readonly float $patience,
+    ) {
     }
 
     #[Route('', name: 'weeks', methods: ['GET'])]

@@ -29,8 +29,13 @@ final readonly class Bringing
     /** Lines of a logbook that are looked up and written at once. */
     private const AT_ONCE = 200;
 
-    public function __construct(private EntityManagerInterface $entities, private TankRepository $tanks, private PlanDocument $document, private Book $book, private Devices $devices)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private TankRepository $tanks,
+        private PlanDocument $document,
+        private Book $book,
+        private Devices $devices,
+    ) {
     }
 
     /** @throws Unreadable when it is no such file; nothing is taken then */
@@ -78,7 +83,13 @@ final readonly class Bringing
                 || !\is_int($tank['head'] ?? null) || false === $created) {
                 throw new Unreadable('The manifest of this file has been changed: a tank in it cannot be understood.');
             }
-            $tanks[] = ['folder' => $tank['folder'], 'id' => Uuid::fromString($tank['id']), 'name' => mb_substr(mb_scrub(\is_string($tank['name'] ?? null) ? $tank['name'] : ''), 0, 80), 'created' => $created, 'head' => $tank['head']];
+            $tanks[] = [
+                'folder' => $tank['folder'],
+                'id' => Uuid::fromString($tank['id']),
+                'name' => mb_substr(mb_scrub(\is_string($tank['name'] ?? null) ? $tank['name'] : ''), 0, 80),
+                'created' => $created,
+                'head' => $tank['head'],
+            ];
         }
 
         return $tanks;
@@ -93,7 +104,12 @@ final readonly class Bringing
         $new = null === $tank;
         $back = false;
         if (null === $tank) {
-            $tank = new Tank($keeper, $files->revisions[$told['head']]['name'], $told['created']->setTimezone(new \DateTimeZone(date_default_timezone_get())), null === $this->tanks->find($told['id']) ? $told['id'] : $own);
+            $tank = new Tank(
+                $keeper,
+                $files->revisions[$told['head']]['name'],
+                $told['created']->setTimezone(new \DateTimeZone(date_default_timezone_get())),
+                null === $this->tanks->find($told['id']) ? $told['id'] : $own,
+            );
             $this->entities->persist($tank);
         } elseif (null !== $tank->removedAt()) {
             $tank->bringBack();
@@ -107,10 +123,19 @@ final readonly class Bringing
             $this->devices->wire($tank, DeviceKind::from($kind), $device);
         }
         $report->tank($told['name'], match (true) {
-            $new => \sprintf('is on the shelf, with %s and %s.', self::number($plans ?? 0, 'revision'), self::number($lines, 'line of its logbook', 'lines of its logbook')),
+            $new => \sprintf(
+                'is on the shelf, with %s and %s.',
+                self::number($plans ?? 0, 'revision'),
+                self::number($lines, 'line of its logbook', 'lines of its logbook'),
+            ),
             null === $plans => 'stands here already and has gone on differently since; its plans were left as they are here'.(0 === $lines + $marks ? '.' : \sprintf(', and %s of its logbook %s added.', self::number($lines, 'line'), 1 === $lines ? 'was' : 'were')),
             0 === $plans + $lines + $marks && !$back => 'stands here already, with all that is in the file.',
-            default => \sprintf('%s here already; %s and %s were added.', $back ? 'had been removed and is back; it was' : 'stands', self::number($plans, 'revision'), self::number($lines, 'line of its logbook', 'lines of its logbook')),
+            default => \sprintf(
+                '%s here already; %s and %s were added.',
+                $back ? 'had been removed and is back; it was' : 'stands',
+                self::number($plans, 'revision'),
+                self::number($lines, 'line of its logbook', 'lines of its logbook'),
+            ),
         });
     }
 
@@ -161,7 +186,18 @@ final readonly class Bringing
                 if (true === $mine || isset($other[self::own($tank, $id)->toRfc4122()])) {
                     continue;
                 }
-                $this->entities->persist(new Entry($tank, $told['on'], $told['kind'], $told['what'], $told['amount'], $told['of'], $told['words'], $told['madeUp'], null === $mine ? Uuid::fromString($id) : self::own($tank, $id), $told['written']));
+                $this->entities->persist(new Entry(
+                    $tank,
+                    $told['on'],
+                    $told['kind'],
+                    $told['what'],
+                    $told['amount'],
+                    $told['of'],
+                    $told['words'],
+                    $told['madeUp'],
+                    null === $mine ? Uuid::fromString($id) : self::own($tank, $id),
+                    $told['written'],
+                ));
                 ++$added;
             }
         }
@@ -179,7 +215,10 @@ final readonly class Bringing
         if ([] === $ids) {
             return [];
         }
-        $query = $this->entities->createQuery('SELECT e.id AS id, IDENTITY(e.tank) AS tank FROM '.Entry::class.' e WHERE e.id IN ('.implode(', ', array_map(static fn (int $n): string => ":id$n", array_keys($ids))).')');
+        $query = $this->entities->createQuery('SELECT e.id AS id, IDENTITY(e.tank) AS tank FROM '.Entry::class.' e WHERE e.id IN ('.implode(
+            ', ',
+            array_map(static fn (int $n): string => ":id$n", array_keys($ids)),
+        ).')');
         foreach ($ids as $n => $id) {
             $query->setParameter("id$n", Uuid::fromString($id), 'uuid');
         }
@@ -199,7 +238,14 @@ final readonly class Bringing
         $added = 0;
         foreach ($files->tasks as $told) {
             if (null === $this->entities->find(TaskMark::class, ['tank' => $tank->id(), 'task' => $told['task'], 'due' => $told['due']])) {
-                $this->entities->persist(new TaskMark($tank, $told['task'], $told['due'], $told['moved'], $told['settled'], null === $told['entry'] ? null : Uuid::fromString($told['entry'])));
+                $this->entities->persist(new TaskMark(
+                    $tank,
+                    $told['task'],
+                    $told['due'],
+                    $told['moved'],
+                    $told['settled'],
+                    null === $told['entry'] ? null : Uuid::fromString($told['entry']),
+                ));
                 ++$added;
             }
         }

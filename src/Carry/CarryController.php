@@ -36,7 +36,13 @@ final class CarryController extends AbstractController
             return $this->told('', null, 'This was asked for many times in a short while. Try again in ten minutes.', Response::HTTP_TOO_MANY_REQUESTS);
         }
         $day = $clock->now()->setTimezone($keeper->zone())->format('Y-m-d');
-        $file = new BinaryFileResponse(Zip::of($parcel->of($keeper)), headers: Attachment::headers('application/zip', $keeper->displayName()." $day.olvek.zip", "olvek-$day.zip"), public: false, autoEtag: false, autoLastModified: false);
+        $file = new BinaryFileResponse(
+            Zip::of($parcel->of($keeper)),
+            headers: Attachment::headers('application/zip', $keeper->displayName()." $day.olvek.zip", "olvek-$day.zip"),
+            public: false,
+            autoEtag: false,
+            autoLastModified: false,
+        );
 
         return $file->deleteFileAfterSend();
     }
@@ -46,7 +52,10 @@ final class CarryController extends AbstractController
     {
         $file = $request->files->get('file');
         $fault = match (true) {
-            !$this->isCsrfTokenValid('account', $request->request->getString('_token')) => 'This page had been open too long to be trusted, so nothing was taken. Choose the file again.',
+            !$this->isCsrfTokenValid(
+                'account',
+                $request->request->getString('_token'),
+            ) => 'This page had been open too long to be trusted, so nothing was taken. Choose the file again.',
             !$file instanceof UploadedFile || !$file->isValid() => 'No file came. Choose a ZIP file that was downloaded from Olvek’s account page.',
             !$this->often($keeper) => 'This was asked for many times in a short while, so nothing was taken. Try again in ten minutes.',
             default => '',

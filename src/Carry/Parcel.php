@@ -49,14 +49,30 @@ final readonly class Parcel
         $n = 0;
         foreach ($this->tanks->all($keeper) as $tank) {
             $folder = \sprintf('tanks/%03d-%s', ++$n, substr((new AsciiSlugger())->slug($tank->name())->lower()->toString(), 0, 40));
-            $list[] = ['folder' => $folder, 'id' => $tank->id()->toRfc4122(), 'name' => $tank->name(), 'created' => $tank->createdAt()->format(\DATE_ATOM), 'head' => $tank->head(), 'latest' => $tank->latest()];
+            $list[] = [
+                'folder' => $folder,
+                'id' => $tank->id()->toRfc4122(),
+                'name' => $tank->name(),
+                'created' => $tank->createdAt()->format(\DATE_ATOM),
+                'head' => $tank->head(),
+                'latest' => $tank->latest(),
+            ];
             yield from $this->tank($tank, $keeper, $folder);
             $this->entities->clear();
         }
         yield 'calendar.ics' => $this->almanac->calendarText($keeper);
         yield 'manifest.json' => json_encode([
-            'format' => self::FORMAT, 'version' => self::VERSION, 'plans' => ['format' => PlanDocument::FORMAT, 'version' => PlanDocument::VERSION], 'made' => $this->clock->now()->format(\DATE_ATOM),
-            'keeper' => ['name' => $keeper->signInName, 'display' => $keeper->displayName(), 'units' => $keeper->units()->value, 'zone' => $keeper->zone()->getName(), 'kit' => $keeper->kit()->code()],
+            'format' => self::FORMAT, 'version' => self::VERSION, 'plans' => [
+                'format' => PlanDocument::FORMAT,
+                'version' => PlanDocument::VERSION,
+            ], 'made' => $this->clock->now()->format(\DATE_ATOM),
+            'keeper' => [
+                'name' => $keeper->signInName,
+                'display' => $keeper->displayName(),
+                'units' => $keeper->units()->value,
+                'zone' => $keeper->zone()->getName(),
+                'kit' => $keeper->kit()->code(),
+            ],
             'tanks' => $list,
         ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)."\n";
     }
@@ -77,9 +93,21 @@ final readonly class Parcel
             $this->entities->getRepository(TaskMark::class)->findBy(['tank' => $tank->id()], ['due' => 'ASC', 'task' => 'ASC'])));
         $marks = $this->book->marks($tank);
         ksort($marks);
-        yield "$folder/steps.csv" => Csv::write(self::STEPS, array_map(static fn ($m): array => [$m->step, $m->done, $m->on->format('Y-m-d'), $m->note], array_values($marks)));
-        yield "$folder/sheet.json" => json_encode($this->book->progress($tank)->sheet(), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION)."\n";
-        yield "$folder/devices.csv" => Csv::write(self::DEVICES, array_map(static fn (Wiring $w): array => [$w->kind->value, $w->device], $this->entities->getRepository(Wiring::class)->findBy(['tank' => $tank->id()], ['kind' => 'ASC'])));
+        yield "$folder/steps.csv" => Csv::write(
+            self::STEPS,
+            array_map(static fn ($m): array => [$m->step, $m->done, $m->on->format('Y-m-d'), $m->note], array_values($marks)),
+        );
+        yield "$folder/sheet.json" => json_encode(
+            $this->book->progress($tank)->sheet(),
+            \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION,
+        )."\n";
+        yield "$folder/devices.csv" => Csv::write(
+            self::DEVICES,
+            array_map(
+                static fn (Wiring $w): array => [$w->kind->value, $w->device],
+                $this->entities->getRepository(Wiring::class)->findBy(['tank' => $tank->id()], ['kind' => 'ASC']),
+            ),
+        );
         foreach ($this->drawings->of($tank, $keeper->units(), View::usual($keeper->units())) as $name => $svg) {
             yield "$folder/drawings/$name.svg" => $svg;
         }

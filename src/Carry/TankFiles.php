@@ -67,9 +67,20 @@ final readonly class TankFiles
             try {
                 $plan = $document->fromForeignJson($json ?? '');
                 // As it is stored: what was only written otherwise is the same plan.
-                $revisions[$number] = ['parent' => $parent, 'at' => $at, 'label' => $row['label'], 'words' => $row['words'], 'plan' => $document->toJson($plan), 'name' => $plan->name];
+                $revisions[$number] = [
+                    'parent' => $parent,
+                    'at' => $at,
+                    'label' => $row['label'],
+                    'words' => $row['words'],
+                    'plan' => $document->toJson($plan),
+                    'name' => $plan->name,
+                ];
             } catch (InvalidPlan $refused) {
-                $this->report->fault($file, null, null === $json ? 'This file is missing.' : implode(' ', \array_slice($refused->messages(UnitSystem::Metric), 0, 3)));
+                $this->report->fault(
+                    $file,
+                    null,
+                    null === $json ? 'This file is missing.' : implode(' ', \array_slice($refused->messages(UnitSystem::Metric), 0, 3)),
+                );
             }
         }
         ksort($revisions);
@@ -99,7 +110,16 @@ final readonly class TankFiles
                 $this->report->fault("$this->folder/log.csv", $line, $fault);
                 continue;
             }
-            $lines[Uuid::fromString($row['id'])->toRfc4122()] = ['on' => $on, 'kind' => $kind, 'what' => $row['what'], 'amount' => $amount, 'of' => '' === $row['of'] ? null : $row['of'], 'words' => $row['words'], 'madeUp' => 'yes' === $row['made_up'], 'written' => $row['written']];
+            $lines[Uuid::fromString($row['id'])->toRfc4122()] = [
+                'on' => $on,
+                'kind' => $kind,
+                'what' => $row['what'],
+                'amount' => $amount,
+                'of' => '' === $row['of'] ? null : $row['of'],
+                'words' => $row['words'],
+                'madeUp' => 'yes' === $row['made_up'],
+                'written' => $row['written'],
+            ];
         }
 
         return $lines;
@@ -115,7 +135,13 @@ final readonly class TankFiles
                 $this->report->fault("$this->folder/tasks.csv", $line, 'A task, a day or an id in this line is none.');
                 continue;
             }
-            $tasks["$row[task] $row[due]"] = ['task' => $row['task'], 'due' => $row['due'], 'moved' => $moved, 'settled' => 'yes' === $row['settled'], 'entry' => '' === $row['entry'] ? null : Uuid::fromString($row['entry'])->toRfc4122()];
+            $tasks["$row[task] $row[due]"] = [
+                'task' => $row['task'],
+                'due' => $row['due'],
+                'moved' => $moved,
+                'settled' => 'yes' === $row['settled'],
+                'entry' => '' === $row['entry'] ? null : Uuid::fromString($row['entry'])->toRfc4122(),
+            ];
         }
 
         return array_values($tasks);

@@ -49,7 +49,13 @@ final class DeviceController extends AbstractController
         try {
             $wired = null !== $kind && $this->devices->wire($tank, $kind, $request->request->getString('device'));
         } catch (Meanwhile) {
-            return $this->told($request, $tank, $keeper, 'Another window has chosen a device at the same moment: this is how it stands now. Choose again if it should be another.', Response::HTTP_CONFLICT);
+            return $this->told(
+                $request,
+                $tank,
+                $keeper,
+                'Another window has chosen a device at the same moment: this is how it stands now. Choose again if it should be another.',
+                Response::HTTP_CONFLICT,
+            );
         }
         if (!$wired) {
             return $this->told($request, $tank, $keeper, 'That device is not known here. Nothing was changed: choose one from the list, or ask whoever runs Olvek to add it.', Response::HTTP_UNPROCESSABLE_ENTITY);

@@ -22,8 +22,13 @@ final readonly class Devices
     private array $known;
 
     /** @param string $list name=kind:address, separated by semicolons */
-    public function __construct(private EntityManagerInterface $entities, private Saver $saver, private HttpClientInterface $http, private ClockInterface $clock, #[Autowire('%env(OLVEK_DEVICES)%')] string $list)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Saver $saver,
+        private HttpClientInterface $http,
+        private ClockInterface $clock,
+        #[Autowire('%env(OLVEK_DEVICES)%')] string $list,
+    ) {
         $known = [];
         foreach (explode(';', $list) as $item) {
             if (1 === preg_match('~^\s*([a-z0-9-]{1,40})=(lamp|probe):(https?://[^\s/]+)/?\s*$~', $item, $match)) {

@@ -33,8 +33,17 @@ final readonly class Almanac
     /** Days in which the start's gates, not the plan's calendar, say what to test and who may come, even where nothing has been tested. J. */
     private const STARTING = 120;
 
-    public function __construct(private EntityManagerInterface $entities, private TankRepository $tanks, private Tasks $tasks, private WeeksPage $weeks, private Logbook $logbook, private Calendar $writer, private Today $today, private Kept $kept, private Saver $saver)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private TankRepository $tanks,
+        private Tasks $tasks,
+        private WeeksPage $weeks,
+        private Logbook $logbook,
+        private Calendar $writer,
+        private Today $today,
+        private Kept $kept,
+        private Saver $saver,
+    ) {
     }
 
     /**

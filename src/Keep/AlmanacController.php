@@ -27,8 +27,13 @@ final class AlmanacController extends AbstractController
     /** More than these in a part of the page are not read; one tank's can be asked for alone. */
     private const MOST = 25;
 
-    public function __construct(private readonly Almanac $almanac, private readonly Today $today, private readonly TankRepository $tanks, private readonly EntityManagerInterface $entities, private readonly Saver $saver)
-    {
+    public function __construct(
+        private readonly Almanac $almanac,
+        private readonly Today $today,
+        private readonly TankRepository $tanks,
+        private readonly EntityManagerInterface $entities,
+        private readonly Saver $saver,
+    ) {
     }
 
     #[Route('/almanac', name: 'almanac', methods: ['GET'])]
@@ -66,7 +71,10 @@ final class AlmanacController extends AbstractController
     #[Route('/almanac.ics', name: 'almanac_file', methods: ['GET'])]
     public function leave(#[CurrentUser] Keeper $keeper): Response
     {
-        return new Response($this->almanac->calendarText($keeper), headers: Attachment::headers('text/calendar; charset=utf-8', $keeper->displayName().'.ics', 'almanac.ics'));
+        return new Response(
+            $this->almanac->calendarText($keeper),
+            headers: Attachment::headers('text/calendar; charset=utf-8', $keeper->displayName().'.ics', 'almanac.ics'),
+        );
     }
 
     /** The calendar's private address is made, renewed or closed. */

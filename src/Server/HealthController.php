@@ -16,6 +16,10 @@ final class HealthController
     {
         $troubles = array_keys($health->troubles());
 
-        return new JsonResponse(['status' => [] === $troubles ? 'ok' : 'trouble', 'troubles' => $troubles], [] === $troubles ? Response::HTTP_OK : Response::HTTP_SERVICE_UNAVAILABLE, ['Cache-Control' => 'no-store']);
+        return new JsonResponse(
+            ['status' => [] === $troubles ? 'ok' : 'trouble', 'troubles' => $troubles],
+            [] === $troubles ? Response::HTTP_OK : Response::HTTP_SERVICE_UNAVAILABLE,
+            ['Cache-Control' => 'no-store'],
+        );
     }
 }

@@ -42,7 +42,14 @@ final readonly class PostgresVault implements Vault
     /** @param list<string> $command */
     private function run(array $command): string
     {
-        $process = new Process($command, env: array_filter(['PGHOST' => $this->text('host'), 'PGPORT' => $this->text('port'), 'PGUSER' => $this->text('user'), 'PGPASSWORD' => $this->text('password'), 'PGDATABASE' => $this->text('dbname')], static fn (string $v): bool => '' !== $v), timeout: null);
+        $process = new Process(
+            $command,
+            env: array_filter(
+                ['PGHOST' => $this->text('host'), 'PGPORT' => $this->text('port'), 'PGUSER' => $this->text('user'), 'PGPASSWORD' => $this->text('password'), 'PGDATABASE' => $this->text('dbname')],
+                static fn (string $v): bool => '' !== $v,
+            ),
+            timeout: null,
+        );
         $process->run();
         if (!$process->isSuccessful()) {
             throw new Trouble(\sprintf('%s failed: %s', $command[0], trim($process->getErrorOutput())));

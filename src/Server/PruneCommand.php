@@ -45,7 +45,13 @@ final class PruneCommand extends Command
         if ($this->cache instanceof PruneableInterface) {
             $this->cache->prune();
         }
-        $output->writeln(\sprintf('Deleted for good: %d tanks, %d keepers. Thrown out: %d invitations, %d sessions.', $tanks, $keepers, $invitations, $sessions));
+        $output->writeln(\sprintf(
+            'Deleted for good: %d tanks, %d keepers. Thrown out: %d invitations, %d sessions.',
+            $tanks,
+            $keepers,
+            $invitations,
+            $sessions,
+        ));
 
         return Command::SUCCESS;
     }

@@ -18,8 +18,11 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 #[AsCommand('olvek:restore', 'Puts a backup in the place of the database, after keeping a copy of what is there')]
 final class RestoreCommand extends Command
 {
-    public function __construct(private readonly VaultFactory $vaults, private readonly Health $health, #[Autowire(service: 'cache.app')] private readonly CacheItemPoolInterface $cache)
-    {
+    public function __construct(
+        private readonly VaultFactory $vaults,
+        private readonly Health $health,
+        #[Autowire(service: 'cache.app')] private readonly CacheItemPoolInterface $cache,
+    ) {
         parent::__construct();
     }
 
@@ -40,7 +43,10 @@ final class RestoreCommand extends Command
         try {
             $vault = $this->vaults->vault();
             $vault->check($file);
-            if (true !== $input->getOption('yes') && !$style->confirm("All that is in the database now is replaced by $file. A copy of it goes to $keep. Go on?", false)) {
+            if (true !== $input->getOption('yes') && !$style->confirm(
+                "All that is in the database now is replaced by $file. A copy of it goes to $keep. Go on?",
+                false,
+            )) {
                 return Command::FAILURE;
             }
             if (!isset($this->health->troubles()['database'])) {
@@ -51,7 +57,10 @@ final class RestoreCommand extends Command
             }
             $vault->read($file);
             // A backup may be older than the programme; what was kept of plans may be of others.
-            $migrated = $this->getApplication()?->find('doctrine:migrations:migrate')->run(new ArrayInput(['--no-interaction' => true, '--allow-no-migration' => true]), $output);
+            $migrated = $this->getApplication()?->find('doctrine:migrations:migrate')->run(
+                new ArrayInput(['--no-interaction' => true, '--allow-no-migration' => true]),
+                $output,
+            );
             if (0 !== $migrated) {
                 throw new Trouble('The backup is in place, but could not be brought up to this version: run doctrine:migrations:migrate and read what it says.');
             }

@@ -25,7 +25,13 @@ final readonly class SqliteVault implements Vault
         $this->check($file);
         $copy = $this->open($file, \SQLITE3_OPEN_READONLY);
 
-        return implode(', ', array_map(static fn (string $table): string => \sprintf('%s: %s', $table, self::text($copy->querySingle("SELECT COUNT(*) FROM $table"))), self::TABLES));
+        return implode(
+            ', ',
+            array_map(
+                static fn (string $table): string => \sprintf('%s: %s', $table, self::text($copy->querySingle("SELECT COUNT(*) FROM $table"))),
+                self::TABLES,
+            ),
+        );
     }
 
     public function check(string $file): void

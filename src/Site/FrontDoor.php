@@ -19,10 +19,16 @@ final class FrontDoor
     {
         $proxies = self::text($environment, 'TRUSTED_PROXIES');
         if ('' !== $proxies) {
-            Request::setTrustedProxies(explode(',', $proxies), Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_HOST | Request::HEADER_X_FORWARDED_PORT | Request::HEADER_X_FORWARDED_PROTO);
+            Request::setTrustedProxies(
+                explode(',', $proxies),
+                Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_HOST | Request::HEADER_X_FORWARDED_PORT | Request::HEADER_X_FORWARDED_PROTO,
+            );
         }
         $names = self::text($environment, 'OLVEK_HOSTS');
-        Request::setTrustedHosts(array_map(static fn (string $name): string => '^'.preg_quote(trim($name), '#').'$', explode(',', '' === $names ? self::OWN : $names)));
+        Request::setTrustedHosts(array_map(
+            static fn (string $name): string => '^'.preg_quote(trim($name), '#').'$',
+            explode(',', '' === $names ? self::OWN : $names),
+        ));
     }
 
     /**
@@ -35,12 +41,18 @@ final class FrontDoor
         if ('' === self::text($environment, 'APP_SECRET')) {
             error_log('Olvek: APP_SECRET is empty. Put 32 random bytes in hex into .env.local or the environment.');
 
-            return self::plain(Response::HTTP_INTERNAL_SERVER_ERROR, 'This server is not set up yet: it has no secret (APP_SECRET). Whoever runs it finds how in the README.');
+            return self::plain(
+                Response::HTTP_INTERNAL_SERVER_ERROR,
+                'This server is not set up yet: it has no secret (APP_SECRET). Whoever runs it finds how in the README.',
+            );
         }
         try {
             $request->getHost();
         } catch (SuspiciousOperationException) {
-            return self::plain(Response::HTTP_MISDIRECTED_REQUEST, 'This server does not go by that name. Whoever runs it tells it its names with OLVEK_HOSTS.');
+            return self::plain(
+                Response::HTTP_MISDIRECTED_REQUEST,
+                'This server does not go by that name. Whoever runs it tells it its names with OLVEK_HOSTS.',
+            );
         }
 
         return null;
@@ -56,6 +68,10 @@ final class FrontDoor
 
     private static function plain(int $status, string $words): Response
     {
-        return new Response($words."\n", $status, ['Content-Type' => 'text/plain; charset=utf-8', 'Cache-Control' => 'no-store', 'X-Content-Type-Options' => 'nosniff']);
+        return new Response(
+            $words."\n",
+            $status,
+            ['Content-Type' => 'text/plain; charset=utf-8', 'Cache-Control' => 'no-store', 'X-Content-Type-Options' => 'nosniff'],
+        );
     }
 }

@@ -21,8 +21,10 @@ final class SessionFiles extends AbstractSessionHandler
     private $lock;
     private int $held = -1;
 
-    public function __construct(private readonly Filesystem $files, #[Autowire('%kernel.project_dir%/var/sessions/%kernel.environment%')] private readonly string $folder)
-    {
+    public function __construct(
+        private readonly Filesystem $files,
+        #[Autowire('%kernel.project_dir%/var/sessions/%kernel.environment%')] private readonly string $folder,
+    ) {
     }
 
     protected function doRead(#[\SensitiveParameter] string $sessionId): string

@@ -22,17 +22,26 @@ final readonly class StorageTrouble
     /** What databases say, and what it means. */
     private const TROUBLES = [
         'database or disk is full' => [Response::HTTP_INSUFFICIENT_STORAGE, self::FULL],
-        'disk I/O error' => [Response::HTTP_INSUFFICIENT_STORAGE, 'The server’s disk does not take anything, so nothing was saved. Keep this page open, tell whoever runs this site, and send it again later.'],
+        'disk I/O error' => [
+            Response::HTTP_INSUFFICIENT_STORAGE,
+            'The server’s disk does not take anything, so nothing was saved. Keep this page open, tell whoever runs this site, and send it again later.',
+        ],
         'No space left on device' => [Response::HTTP_INSUFFICIENT_STORAGE, self::FULL],
         'could not extend file' => [Response::HTTP_INSUFFICIENT_STORAGE, self::FULL],
         'readonly database' => [Response::HTTP_SERVICE_UNAVAILABLE, self::CLOSED],
         'read-only transaction' => [Response::HTTP_SERVICE_UNAVAILABLE, self::CLOSED],
-        'unable to open database file' => [Response::HTTP_SERVICE_UNAVAILABLE, 'The server’s database is not where it should be. Nothing was changed. Tell whoever runs this site.'],
+        'unable to open database file' => [
+            Response::HTTP_SERVICE_UNAVAILABLE,
+            'The server’s database is not where it should be. Nothing was changed. Tell whoever runs this site.',
+        ],
         'no such table' => [Response::HTTP_SERVICE_UNAVAILABLE, self::OLD],
         'no such column' => [Response::HTTP_SERVICE_UNAVAILABLE, self::OLD],
         'Undefined table' => [Response::HTTP_SERVICE_UNAVAILABLE, self::OLD],
         'Undefined column' => [Response::HTTP_SERVICE_UNAVAILABLE, self::OLD],
-        'database is locked' => [Response::HTTP_SERVICE_UNAVAILABLE, 'The server was too busy to save this, so nothing was saved. What you typed still stands here: send it again.'],
+        'database is locked' => [
+            Response::HTTP_SERVICE_UNAVAILABLE,
+            'The server was too busy to save this, so nothing was saved. What you typed still stands here: send it again.',
+        ],
     ];
 
     public function __construct(private LoggerInterface $logger)

@@ -17,8 +17,11 @@ final readonly class Turns
     /** Seconds beyond the patience for a piece of work: it is asked for between runs, and a run of the largest plan takes less. */
     private const GRACE = 10;
 
-    public function __construct(private CacheItemPoolInterface $cache, private LockFactory $locks, #[Autowire('%env(float:OLVEK_PATIENCE)%')] private float $patience)
-    {
+    public function __construct(
+        private CacheItemPoolInterface $cache,
+        private LockFactory $locks,
+        #[Autowire('%env(float:OLVEK_PATIENCE)%')] private float $patience,
+    ) {
     }
 
     /** @return bool whether it is this work's turn now; also where it has the turn already */

@@ -69,7 +69,10 @@ final class AccountTest extends BenchTestCase
         $this->browser->submitForm('Save', ['display' => 'Runa of the landing', 'zone' => 'Europe/Oslo', 'units' => 'us']);
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('Saved.', $page->filter('#settings')->text());
-        self::assertSame(['Runa of the landing', 'Europe/Oslo', UnitSystem::Us], [$this->keeper()->displayName(), $this->keeper()->zone()->getName(), $this->keeper()->units()]);
+        self::assertSame(
+            ['Runa of the landing', 'Europe/Oslo', UnitSystem::Us],
+            [$this->keeper()->displayName(), $this->keeper()->zone()->getName(), $this->keeper()->units()],
+        );
     }
 
     /** @param array<string, string> $wrong */
@@ -92,7 +95,11 @@ final class AccountTest extends BenchTestCase
     {
         foreach ([80 => 303, 81 => 422] as $length => $status) {
             $token = (string) $this->browser->request('GET', '/account')->filter('#settings [name=_token]')->attr('value');
-            $this->browser->request('POST', '/account/settings', ['_token' => $token, 'display' => str_repeat('å', $length), 'zone' => 'UTC', 'units' => 'metric']);
+            $this->browser->request(
+                'POST',
+                '/account/settings',
+                ['_token' => $token, 'display' => str_repeat('å', $length), 'zone' => 'UTC', 'units' => 'metric'],
+            );
             self::assertResponseStatusCodeSame($status);
         }
     }
@@ -100,7 +107,12 @@ final class AccountTest extends BenchTestCase
     /** @return array<string, string> */
     private function change(string $old, string $new, string $again): array
     {
-        return ['_token' => (string) $this->browser->request('GET', '/account')->filter('#password [name=_token]')->attr('value'), 'password' => $old, 'new' => $new, 'again' => $again];
+        return [
+            '_token' => (string) $this->browser->request('GET', '/account')->filter('#password [name=_token]')->attr('value'),
+            'password' => $old,
+            'new' => $new,
+            'again' => $again,
+        ];
     }
 
     #[TestWith(['not mine', 'another long word', 'another long word', 'not your password'])]

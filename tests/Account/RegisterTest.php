@@ -39,7 +39,10 @@ final class RegisterTest extends WebTestCase
     private function register(string $address, array $more = []): void
     {
         $page = $this->browser->request('GET', $address);
-        $this->browser->submit($page->selectButton('Make the account')->form(), [...['name' => 'Ny', 'display' => 'Ny', 'password' => 'a long enough word', 'again' => 'a long enough word'], ...$more]);
+        $this->browser->submit(
+            $page->selectButton('Make the account')->form(),
+            [...['name' => 'Ny', 'display' => 'Ny', 'password' => 'a long enough word', 'again' => 'a long enough word'], ...$more],
+        );
     }
 
     #[TestWith(['open', 200, 'Make an account'])]
@@ -104,7 +107,13 @@ final class RegisterTest extends WebTestCase
         Clock::set($clock);
         $this->where('invite');
         $code = $this->service(Invitations::class)->make(14);
-        self::assertStringNotContainsString($code, json_encode($this->service(EntityManagerInterface::class)->getConnection()->fetchAllAssociative('SELECT * FROM invitation'), \JSON_THROW_ON_ERROR));
+        self::assertStringNotContainsString(
+            $code,
+            json_encode(
+                $this->service(EntityManagerInterface::class)->getConnection()->fetchAllAssociative('SELECT * FROM invitation'),
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
         $clock->modify($after);
         $this->browser->request('GET', "/register/$code");
         self::assertResponseStatusCodeSame($status);
@@ -114,7 +123,12 @@ final class RegisterTest extends WebTestCase
     {
         $this->where('closed');
         $code = $this->service(Invitations::class)->make(14);
-        $this->browser->request('POST', "/register/$code", ['name' => 'Ny', 'password' => 'a long enough word', 'again' => 'a long enough word', '_token' => 'csrf-token'], server: ['HTTP_ORIGIN' => 'http://localhost']);
+        $this->browser->request(
+            'POST',
+            "/register/$code",
+            ['name' => 'Ny', 'password' => 'a long enough word', 'again' => 'a long enough word', '_token' => 'csrf-token'],
+            server: ['HTTP_ORIGIN' => 'http://localhost'],
+        );
         self::assertResponseStatusCodeSame(404);
         self::assertNull($this->service(KeeperRepository::class)->named('ny'));
     }

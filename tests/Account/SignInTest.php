@@ -68,7 +68,12 @@ final class SignInTest extends BenchTestCase
         $this->browser->submit($page->selectButton('Open the ferry landing’s shelf')->form());
         self::assertResponseStatusCodeSame(404, 'no demo keeper has been loaded');
         self::assertSame(0, $this->command('olvek:demo:load', [])[0]);
-        $this->browser->request('POST', '/demo', ['_token' => 'csrf-token'], server: ['HTTP_ORIGIN' => 'https://elsewhere.example', 'HTTP_SEC_FETCH_SITE' => 'cross-site']);
+        $this->browser->request(
+            'POST',
+            '/demo',
+            ['_token' => 'csrf-token'],
+            server: ['HTTP_ORIGIN' => 'https://elsewhere.example', 'HTTP_SEC_FETCH_SITE' => 'cross-site'],
+        );
         self::assertResponseRedirects('/sign-in');
         $page = $this->browser->request('GET', '/sign-in');
         $this->browser->submit($page->selectButton('Open the ferry landing’s shelf')->form());

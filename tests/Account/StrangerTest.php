@@ -59,7 +59,12 @@ final class StrangerTest extends BenchTestCase
             $this->browser->getCookieJar()->clear();
             $this->browser->request('GET', '/sign-in');
             $this->browser->getCookieJar()->clear();
-            $this->browser->request('POST', '/sign-in', ['name' => "nobody$n", 'password' => 'x', '_csrf_token' => 'csrf-token'], server: ['HTTP_ORIGIN' => 'http://localhost']);
+            $this->browser->request(
+                'POST',
+                '/sign-in',
+                ['name' => "nobody$n", 'password' => 'x', '_csrf_token' => 'csrf-token'],
+                server: ['HTTP_ORIGIN' => 'http://localhost'],
+            );
             self::assertResponseStatusCodeSame(422);
         }
         self::assertSame(0, $this->sessions());
@@ -176,7 +181,11 @@ final class StrangerTest extends BenchTestCase
                 return false;
             }
         };
-        $keepers = new KeeperRepository($this->service(\Doctrine\Persistence\ManagerRegistry::class), $hasher, $this->service(\Olvek\Account\PasswordRule::class));
+        $keepers = new KeeperRepository(
+            $this->service(\Doctrine\Persistence\ManagerRegistry::class),
+            $hasher,
+            $this->service(\Olvek\Account\PasswordRule::class),
+        );
         self::assertNotNull($keepers->loadUserByIdentifier('Runa'));
         self::assertSame(0, $hasher->work, 'whose password is then looked at');
         foreach (['nobody', "\xFF", ''] as $n => $name) {

@@ -140,7 +140,10 @@ final class WeeksTest extends BenchTestCase
         self::assertResponseStatusCodeSame(204);
         for ($part = 0; $part < Prospect::PARTS; ++$part) {
             $this->browser->request('POST', "/tanks/$this->tank/weeks/ahead/$part", ['_token' => $token]);
-            self::assertSame(['done' => Prospect::PARTS - 1 === $part, 'of' => Prospect::PARTS], json_decode((string) $this->browser->getResponse()->getContent(), true));
+            self::assertSame(
+                ['done' => Prospect::PARTS - 1 === $part, 'of' => Prospect::PARTS],
+                json_decode((string) $this->browser->getResponse()->getContent(), true),
+            );
         }
         $this->browser->request('POST', "/tanks/$this->tank/weeks/ahead/".Prospect::PARTS, ['_token' => $token]);
         self::assertResponseStatusCodeSame(404);

@@ -99,20 +99,47 @@ final class CarryTest extends BenchTestCase
                 match (mt_rand(0, 3)) {
                     0 => $road->undo($tank, $tank->head()),
                     1 => $road->label($this->service(TankRepository::class)->head($tank), "named, $n"),
-                    default => $road->edit($tank, $tank->head(), ['light.hours' => (string) mt_rand(5, 12), 'waterLine' => mt_rand(250, 300).' mm'], UnitSystem::Metric),
+                    default => $road->edit(
+                        $tank,
+                        $tank->head(),
+                        ['light.hours' => (string) mt_rand(5, 12), 'waterLine' => mt_rand(250, 300).' mm'],
+                        UnitSystem::Metric,
+                    ),
                 };
             }
             for ($n = mt_rand(0, 60); $n > 0; --$n) {
-                $entities->persist(new Entry($tank, new \DateTimeImmutable('2026-01-01 +'.mt_rand(0, 300).' days', new \DateTimeZone('UTC')), EntryKind::cases()[mt_rand(0, 2)], 'nitrate', 0 === mt_rand(0, 4) ? null : mt_rand() / 7.0, 0 === mt_rand(0, 1) ? null : 'a1', "line, $n; “words”", 0 === mt_rand(0, 1)));
+                $entities->persist(new Entry(
+                    $tank,
+                    new \DateTimeImmutable('2026-01-01 +'.mt_rand(0, 300).' days', new \DateTimeZone('UTC')),
+                    EntryKind::cases()[mt_rand(0, 2)],
+                    'nitrate',
+                    0 === mt_rand(0, 4) ? null : mt_rand() / 7.0,
+                    0 === mt_rand(0, 1) ? null : 'a1',
+                    "line, $n; “words”",
+                    0 === mt_rand(0, 1),
+                ));
             }
             for ($n = mt_rand(0, 4); $n > 0; --$n) {
-                $entities->persist(new TaskMark($tank, "task-$n", '2026-02-0'.$n, 0 === mt_rand(0, 1) ? null : new \DateTimeImmutable('2026-03-01', new \DateTimeZone('UTC')), 0 === mt_rand(0, 1), 0 === mt_rand(0, 1) ? null : Uuid::v7()));
+                $entities->persist(new TaskMark(
+                    $tank,
+                    "task-$n",
+                    '2026-02-0'.$n,
+                    0 === mt_rand(0, 1) ? null : new \DateTimeImmutable('2026-03-01', new \DateTimeZone('UTC')),
+                    0 === mt_rand(0, 1),
+                    0 === mt_rand(0, 1) ? null : Uuid::v7(),
+                ));
             }
             $entities->flush();
             $book = $this->service(Book::class);
             $book->mark($tank, 'fill', true, '2025-12-31', 'a note, with a comma');
             $book->mark($tank, 'soil', false, '2025-12-31', '');
-            $book->keepSheet($book->progress($tank), ['bags' => ['coarse-sand' => '20 L'], 'prices' => ['coarse-sand' => '4.99'], 'have' => []], ['bag.coarse-sand'], ['coarse-sand'], UnitSystem::Metric);
+            $book->keepSheet(
+                $book->progress($tank),
+                ['bags' => ['coarse-sand' => '20 L'], 'prices' => ['coarse-sand' => '4.99'], 'have' => []],
+                ['bag.coarse-sand'],
+                ['coarse-sand'],
+                UnitSystem::Metric,
+            );
             $this->service(Devices::class)->wire($tank, DeviceKind::Lamp, 'test-lamp');
         }
     }
@@ -226,8 +253,17 @@ final class CarryTest extends BenchTestCase
         yield 'no manifest' => [(string) file_get_contents(self::zip(['x' => 'y']))];
         yield 'another manifest' => [(string) file_get_contents(self::zip(['manifest.json' => '{"format": "other"}']))];
         yield 'another version' => [(string) file_get_contents(self::zip(['manifest.json' => '{"format": "olvek.shelf", "version": 99, "tanks": []}']))];
-        yield 'a folder outside' => [(string) file_get_contents(self::zip(['manifest.json' => '{"format": "olvek.shelf", "version": 1, "tanks": [{"folder": "../../etc", "id": "01890000-0000-7000-8000-000000000001", "name": "x", "created": "2026-01-01T00:00:00+00:00", "head": 1}]}']))];
-        yield 'a bomb' => [(string) file_get_contents(self::zip(['manifest.json' => '{}', ...array_fill_keys(array_map(static fn (int $n): string => "f$n", range(1, 45)), str_repeat("\0", 9_000_000))]))];
+        yield 'a folder outside' => [
+            (string) file_get_contents(self::zip([
+                'manifest.json' => '{"format": "olvek.shelf", "version": 1, "tanks": [{"folder": "../../etc", "id": "01890000-0000-7000-8000-000000000001", "name": "x", "created": "2026-01-01T00:00:00+00:00", "head": 1}]}',
+            ])),
+        ];
+        yield 'a bomb' => [
+            (string) file_get_contents(self::zip([
+                'manifest.json' => '{}',
+                ...array_fill_keys(array_map(static fn (int $n): string => "f$n", range(1, 45)), str_repeat("\0", 9_000_000)),
+            ])),
+        ];
     }
 
     /** @param array<string, string> $files */
@@ -299,7 +335,16 @@ final class CarryTest extends BenchTestCase
     public function testTablesGoThereAndBack(): void
     {
         $rows = [['a,b', "line\nend", '"q"', '', 'ä\\', "'=1+1"], ['1', '-2.5', '1.0e-30', ' x ', '\"', ',']];
-        self::assertSame($rows, array_map(array_values(...), array_values(iterator_to_array(\Olvek\Carry\Csv::read(\Olvek\Carry\Csv::write(['a', 'b', 'c', 'd', 'e', 'f'], $rows), ['a', 'b', 'c', 'd', 'e', 'f'])))));
+        self::assertSame(
+            $rows,
+            array_map(
+                array_values(...),
+                array_values(iterator_to_array(\Olvek\Carry\Csv::read(
+                    \Olvek\Carry\Csv::write(['a', 'b', 'c', 'd', 'e', 'f'], $rows),
+                    ['a', 'b', 'c', 'd', 'e', 'f'],
+                ))),
+            ),
+        );
         foreach ([0.1, 1 / 3, 1e-300, 123456789.123456789, -0.0] as $number) {
             self::assertSame($number, (float) trim(explode("\n", \Olvek\Carry\Csv::write(['n'], [[$number]]))[1]));
         }

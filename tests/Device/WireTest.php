@@ -80,7 +80,10 @@ final class WireTest extends TestCase
     public function testAYesIsNoProof(string $state, string $why): void
     {
         $wire = self::wire(static fn (): MockResponse => new MockResponse($state));
-        self::assertStringContainsString($why, self::trouble(static fn () => (new HttpLampTimer($wire))->write(['format' => 'olvek.light', 'entries' => [], 'id' => 'abc'])));
+        self::assertStringContainsString(
+            $why,
+            self::trouble(static fn () => (new HttpLampTimer($wire))->write(['format' => 'olvek.light', 'entries' => [], 'id' => 'abc'])),
+        );
     }
 
     #[TestWith([500])]

@@ -61,15 +61,48 @@ final class FuzzTest extends BenchTestCase
     /** @return array<mixed> */
     private function body(string $token): array
     {
-        $body = ['_token' => 0 === mt_rand(0, 9) ? self::twisted() : ($this->tokens[$token] ?? self::twisted()), 'base' => (string) self::one([$this->head(), $this->head(), '1', '-1', '99999999999'])];
+        $body = [
+            '_token' => 0 === mt_rand(0, 9) ? self::twisted() : ($this->tokens[$token] ?? self::twisted()),
+            'base' => (string) self::one([$this->head(), $this->head(), '1', '-1', '99999999999']),
+        ];
         for ($n = mt_rand(0, 3); $n > 0; --$n) {
             $body['edits'][$this->place()] = 0 === mt_rand(0, 20) ? [self::twisted()] : self::twisted();
         }
-        $fields = ['day', 'kind', 'amount', 'of', 'show', 'to', 'state', 'note', 'zone', 'units', 'back', 'do', 'label', 'page', 'device', 'plan', 'display', 'password', 'new', 'again', 'tank', 'name', 'bag', 'below'];
+        $fields = [
+            'day',
+            'kind',
+            'amount',
+            'of',
+            'show',
+            'to',
+            'state',
+            'note',
+            'zone',
+            'units',
+            'back',
+            'do',
+            'label',
+            'page',
+            'device',
+            'plan',
+            'display',
+            'password',
+            'new',
+            'again',
+            'tank',
+            'name',
+            'bag',
+            'below',
+        ];
         for ($n = mt_rand(0, 5); $n > 0; --$n) {
             $body[(string) self::one($fields)] = 0 === mt_rand(0, 15) ? [self::twisted() => self::twisted()] : self::twisted();
         }
-        foreach (['test' => ['ammonia', 'nitrite', 'nitrate', 'ph', 'temperature'], 'counts' => ['ammonia', 'nitrite'], 'sheet' => ['bags', 'prices', 'have'], 'ticked' => ['x', 'y']] as $list => $keys) {
+        foreach ([
+            'test' => ['ammonia', 'nitrite', 'nitrate', 'ph', 'temperature'],
+            'counts' => ['ammonia', 'nitrite'],
+            'sheet' => ['bags', 'prices', 'have'],
+            'ticked' => ['x', 'y'],
+        ] as $list => $keys) {
             if (0 === mt_rand(0, 3)) {
                 $body[$list] = [(string) self::one($keys) => 0 === mt_rand(0, 2) ? ['coarse-sand' => self::twisted()] : self::twisted()];
             }
@@ -89,12 +122,31 @@ final class FuzzTest extends BenchTestCase
     private function address(Route $route): string
     {
         $choices = ['tank' => [...array_fill(0, 14, $this->tank), strtoupper($this->tank), '01890000-0000-7000-8000-000000000000'], 'margin' => ['oxygen', 'light', 'nosuch'], 'part' => ['0', '3', '99'], 'question' => ['trim', 'holiday', 'light', 'stock', 'nosuch'], 'kind' => ['neocaridina-davidi', 'danio-rerio', 'nosuch'],
-            'school' => [School::cases()[0]->value, 'hill-bed', 'nosuch'], 'number' => ['1', '2', '999999999'], 'step' => ['soil', 'fill', 'nosuch'], 'name' => ['front', 'side', 'floor', 'hours', 'year'], 'entry' => ['01890000-0000-7000-8000-000000000001'], 'task' => ['look', 'top-up', 'nosuch'], 'due' => ['2026-01-01', '9999-99-99'],
+            'school' => [
+                School::cases()[0]->value,
+                'hill-bed',
+                'nosuch',
+            ], 'number' => ['1', '2', '999999999'], 'step' => ['soil', 'fill', 'nosuch'], 'name' => ['front', 'side', 'floor', 'hours', 'year'], 'entry' => ['01890000-0000-7000-8000-000000000001'], 'task' => ['look', 'top-up', 'nosuch'], 'due' => ['2026-01-01', '9999-99-99'],
             'address' => [str_repeat('a', 43)], 'code' => [str_repeat('b', 32)]];
         $path = preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => (string) self::one($choices[$m[1]] ?? ['x']), $route->getPath());
         $query = '';
         if (0 === mt_rand(0, 2)) {
-            $query = '?'.http_build_query([(string) self::one(['day', 'bag', 'below', 'page', 'board', 'tank', 'filled', 'to', 'kept', 'dose', 'strength', 'from']) => 0 === mt_rand(0, 9) ? [self::twisted()] : self::twisted()]);
+            $query = '?'.http_build_query([
+                (string) self::one([
+                    'day',
+                    'bag',
+                    'below',
+                    'page',
+                    'board',
+                    'tank',
+                    'filled',
+                    'to',
+                    'kept',
+                    'dose',
+                    'strength',
+                    'from',
+                ]) => 0 === mt_rand(0, 9) ? [self::twisted()] : self::twisted(),
+            ]);
         }
 
         return $path.$query;
@@ -106,29 +158,67 @@ final class FuzzTest extends BenchTestCase
         mt_srand(false === $seed ? self::SEED : (int) $seed);
         $this->heads[$this->tank] = 1;
         $this->browser->disableReboot();
-        $routes = array_filter($this->service(RouterInterface::class)->getRouteCollection()->all(), static fn (Route $r, string $name): bool => !str_starts_with($name, '_') && 'account_sign_out' !== $name, \ARRAY_FILTER_USE_BOTH);
+        $routes = array_filter(
+            $this->service(RouterInterface::class)->getRouteCollection()->all(),
+            static fn (Route $r, string $name): bool => !str_starts_with($name, '_') && 'account_sign_out' !== $name,
+            \ARRAY_FILTER_USE_BOTH,
+        );
         self::assertGreaterThan(55, \count($routes));
         $names = array_keys($routes);
         // What only needs a look at the page is asked often, what runs years now and then.
-        $dear = ['bench_helps', 'bench_solve', 'bench_sure', 'weeks_reckon', 'bench_school', 'carry_away', 'account_sign_in', 'account_demo', 'account_password', 'account_remove', 'account_register'];
+        $dear = [
+            'bench_helps',
+            'bench_solve',
+            'bench_sure',
+            'weeks_reckon',
+            'bench_school',
+            'carry_away',
+            'account_sign_in',
+            'account_demo',
+            'account_password',
+            'account_remove',
+            'account_register',
+        ];
         $this->tokens = $this->collected();
         $seen = $slow = [];
         for ($n = 0; $n < self::INPUTS; ++$n) {
             $name = $names[$n % \count($names)];
             if (\in_array($name, $dear, true) && $n > 6 * \count($names)) {
-                $name = (string) self::one(['bench_edit', 'bench_try', 'weeks_test', 'build_step', 'almanac_mark', 'bench_import', 'shelf_import', 'bench_name_revision', 'weeks_deed', 'account_settings']);
+                $name = (string) self::one([
+                    'bench_edit',
+                    'bench_try',
+                    'weeks_test',
+                    'build_step',
+                    'almanac_mark',
+                    'bench_import',
+                    'shelf_import',
+                    'bench_name_revision',
+                    'weeks_deed',
+                    'account_settings',
+                ]);
             }
             $route = $routes[$name];
             $methods = $route->getMethods();
             $method = (string) self::one(0 === mt_rand(0, 19) ? ['GET', 'POST', 'PUT', 'DELETE', 'OPTIONS'] : ([] === $methods ? ['GET'] : $methods));
             $address = $this->address($route);
             $body = 'GET' === $method ? [] : $this->body(self::tokenOf($name));
-            $server = 0 === mt_rand(0, 3) ? ['HTTP_ACCEPT' => 'application/json', 'HTTP_OLVEK_PARTS' => (string) self::one(['{}', 'x', '[1]', '{"head":[1]}'])] : [];
+            $server = 0 === mt_rand(0, 3) ? [
+                'HTTP_ACCEPT' => 'application/json',
+                'HTTP_OLVEK_PARTS' => (string) self::one(['{}', 'x', '[1]', '{"head":[1]}']),
+            ] : [];
             $from = microtime(true);
             $this->browser->request($method, $address, $body, server: [...$server, 'HTTP_ORIGIN' => 'http://localhost']);
             $took = microtime(true) - $from;
             $status = $this->browser->getResponse()->getStatusCode();
-            $told = \sprintf('#%d %s %s %s → %d in %.1f s', $n, $method, $address, mb_substr((string) json_encode($body, \JSON_INVALID_UTF8_SUBSTITUTE), 0, 600), $status, $took);
+            $told = \sprintf(
+                '#%d %s %s %s → %d in %.1f s',
+                $n,
+                $method,
+                $address,
+                mb_substr((string) json_encode($body, \JSON_INVALID_UTF8_SUBSTITUTE), 0, 600),
+                $status,
+                $took,
+            );
             self::assertLessThan(500, $status, $told);
             if ($took > self::LONGEST) {
                 $slow[] = $told;

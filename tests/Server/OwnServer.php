@@ -31,7 +31,12 @@ trait OwnServer
 
     private function started(string ...$command): Process
     {
-        return new Process(['php', 'bin/console', ...$command], \dirname(__DIR__, 2), ['APP_ENV' => 'prod', 'APP_DEBUG' => '0', 'APP_SECRET' => 'only-for-tests', 'DATABASE_URL' => 'sqlite:///'.($this->folder ?? '').'/olvek.db', 'OLVEK_DEMO' => '0', 'OLVEK_WORK' => 'sync://'], timeout: 120);
+        return new Process(
+            ['php', 'bin/console', ...$command],
+            \dirname(__DIR__, 2),
+            ['APP_ENV' => 'prod', 'APP_DEBUG' => '0', 'APP_SECRET' => 'only-for-tests', 'DATABASE_URL' => 'sqlite:///'.($this->folder ?? '').'/olvek.db', 'OLVEK_DEMO' => '0', 'OLVEK_WORK' => 'sync://'],
+            timeout: 120,
+        );
     }
 
     private function console(string ...$command): string

@@ -28,7 +28,24 @@ final class LargestPlanTest extends BenchTestCase
         $margins = array_map(static fn ($m): string => "helps/$m->id", Judge::judge($this->plan())->margins);
         $questions = ['plants', 'light', 'depth', 'start', 'trim', 'holiday', 'stock/danio-rerio', 'stock/neocaridina-davidi'];
         $cut = [];
-        foreach (['', 'day?day=100', 'build', 'build/care.ics', 'build/light.json', 'weeks', 'history', 'import', 'plan.json', 'drawing/front.svg', 'drawing/year.svg', 'school/hill-bed', ...array_map(static fn (string $q): string => "solve/$q", $questions), ...$margins, 'devices', 'weeks?ahead=1'] as $page) {
+        foreach ([
+            '',
+            'day?day=100',
+            'build',
+            'build/care.ics',
+            'build/light.json',
+            'weeks',
+            'history',
+            'import',
+            'plan.json',
+            'drawing/front.svg',
+            'drawing/year.svg',
+            'school/hill-bed',
+            ...array_map(static fn (string $q): string => "solve/$q", $questions),
+            ...$margins,
+            'devices',
+            'weeks?ahead=1',
+        ] as $page) {
             $address = rtrim("/tanks/$this->tank/$page", '/');
             $this->browser->request('GET', $address, server: ['HTTP_OLVEK_PARTS' => '{}']);
             self::assertContains($this->browser->getResponse()->getStatusCode(), [200, 429], $page);

@@ -129,7 +129,10 @@ final class RacesTest extends BenchTestCase
         self::assertNotNull($mark);
         // Another window's change, of which this one has not heard.
         $this->service(Connection::class)->executeStatement('UPDATE task_mark SET version = version + 1');
-        self::assertFalse($almanac->move(new Due($mark->tank, $due->task, $due->words, $due->due, $due->on, $due->late, true), new \DateTimeImmutable('2027-02-01')));
+        self::assertFalse($almanac->move(
+            new Due($mark->tank, $due->task, $due->words, $due->due, $due->on, $due->late, true),
+            new \DateTimeImmutable('2027-02-01'),
+        ));
         self::assertCount($lines, $this->entries());
     }
 }

@@ -49,7 +49,12 @@ final class SmallFaultsTest extends BenchTestCase
     public function testBytesThatAreNoTextAreTold(string $step, bool $parts): void
     {
         foreach ([['light.hours' => "\xFF"], ["light.\xFF" => '6'], ['name' => "a\xC3"], ['events.e1.clump' => "\x80"]] as $edits) {
-            $this->browser->request('POST', "/tanks/$this->tank/$step", ['_token' => $this->token(), 'base' => '1', 'edits' => $edits], server: $parts ? ['HTTP_ACCEPT' => 'application/json', 'HTTP_OLVEK_PARTS' => '{}'] : []);
+            $this->browser->request(
+                'POST',
+                "/tanks/$this->tank/$step",
+                ['_token' => $this->token(), 'base' => '1', 'edits' => $edits],
+                server: $parts ? ['HTTP_ACCEPT' => 'application/json', 'HTTP_OLVEK_PARTS' => '{}'] : [],
+            );
             self::assertResponseStatusCodeSame(422);
         }
     }
@@ -66,7 +71,12 @@ final class SmallFaultsTest extends BenchTestCase
     {
         $this->browser->getCookieJar()->clear();
         foreach ([["\xFF", 'x'], [str_repeat('n', 5000), 'x'], ["a\0b", "\0"]] as [$name, $password]) {
-            $this->browser->request('POST', '/sign-in', ['name' => $name, 'password' => $password, '_csrf_token' => 'csrf-token'], server: ['HTTP_ORIGIN' => 'http://localhost']);
+            $this->browser->request(
+                'POST',
+                '/sign-in',
+                ['name' => $name, 'password' => $password, '_csrf_token' => 'csrf-token'],
+                server: ['HTTP_ORIGIN' => 'http://localhost'],
+            );
             self::assertResponseStatusCodeSame(422);
         }
     }
@@ -141,7 +151,13 @@ final class SmallFaultsTest extends BenchTestCase
 
     public function testTheLogHoldsNothingThatOpensAnything(): void
     {
-        $masked = (new LogMask())(new LogRecord(new \DateTimeImmutable(), 'app', Level::Error, 'No route for /feed/abcdefghijklmnop.ics?x', ['uri' => 'http://x/register/abcdefghij', 'password' => 'secret', 'deep' => ['_token' => 'secret', 'fine' => 5]]));
+        $masked = (new LogMask())(new LogRecord(
+            new \DateTimeImmutable(),
+            'app',
+            Level::Error,
+            'No route for /feed/abcdefghijklmnop.ics?x',
+            ['uri' => 'http://x/register/abcdefghij', 'password' => 'secret', 'deep' => ['_token' => 'secret', 'fine' => 5]],
+        ));
         self::assertSame('No route for /feed/….ics?x', $masked->message);
         self::assertSame(['uri' => 'http://x/register/…', 'password' => '…', 'deep' => ['_token' => '…', 'fine' => 5]], $masked->context);
     }
@@ -150,7 +166,10 @@ final class SmallFaultsTest extends BenchTestCase
     public function testAfterARestoreNoVerdictOfAPlanThatIsGoneIsShown(): void
     {
         $this->send(['vessel.length' => '80']);
-        $summary = fn (): string => $this->service(Summaries::class)->of($this->service(TankRepository::class)->head($this->stored()), $this->keeper->units())->size;
+        $summary = fn (): string => $this->service(Summaries::class)->of(
+            $this->service(TankRepository::class)->head($this->stored()),
+            $this->keeper->units(),
+        )->size;
         self::assertStringStartsWith('80 ×', $summary());
         // As a backup from before would leave it, and a keeper who goes on from there.
         $entities = $this->service(EntityManagerInterface::class);
@@ -167,8 +186,27 @@ final class SmallFaultsTest extends BenchTestCase
         foreach (\Olvek\Core\Plan\OccasionKind::cases() as $kind) {
             $this->send(['events.add' => $kind->value]);
         }
-        self::assertSame([], array_udiff(\Olvek\Core\Plan\OccasionKind::cases(), array_column($this->plan()->occasions, 'kind'), static fn ($a, $b): int => $a->value <=> $b->value));
-        foreach (['', '/build', '/weeks', '/history', '/solve/plants', '/solve/start', '/solve/light', '/solve/trim', '/solve/holiday', '/helps/oxygen', '/school/hill-bed'] as $page) {
+        self::assertSame(
+            [],
+            array_udiff(
+                \Olvek\Core\Plan\OccasionKind::cases(),
+                array_column($this->plan()->occasions, 'kind'),
+                static fn ($a, $b): int => $a->value <=> $b->value,
+            ),
+        );
+        foreach ([
+            '',
+            '/build',
+            '/weeks',
+            '/history',
+            '/solve/plants',
+            '/solve/start',
+            '/solve/light',
+            '/solve/trim',
+            '/solve/holiday',
+            '/helps/oxygen',
+            '/school/hill-bed',
+        ] as $page) {
             $this->browser->request('GET', "/tanks/$this->tank$page");
             self::assertResponseIsSuccessful($page);
         }

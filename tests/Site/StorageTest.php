@@ -106,7 +106,12 @@ final class StorageTest extends BenchTestCase
     public function testOtherTroublesOfTheDatabase(string $said, int $status, string $words): void
     {
         \assert(null !== self::$kernel);
-        $event = new ExceptionEvent(self::$kernel, new Request(), HttpKernelInterface::MAIN_REQUEST, new \RuntimeException('x', 0, new \PDOException("SQLSTATE[HY000]: General error: $said")));
+        $event = new ExceptionEvent(
+            self::$kernel,
+            new Request(),
+            HttpKernelInterface::MAIN_REQUEST,
+            new \RuntimeException('x', 0, new \PDOException("SQLSTATE[HY000]: General error: $said")),
+        );
         (new StorageTrouble(new NullLogger()))($event);
         $told = $event->getThrowable();
         self::assertInstanceOf(HttpException::class, $told);

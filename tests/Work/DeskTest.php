@@ -84,7 +84,15 @@ final class DeskTest extends TestCase
             }
         };
 
-        return new Desk($bus, $this->kept, $this->turns, new RateLimiterFactory(['id' => 'questions', 'policy' => 'token_bucket', 'limit' => $allowance, 'rate' => ['interval' => '1 hour', 'amount' => 1]], new InMemoryStorage()));
+        return new Desk(
+            $bus,
+            $this->kept,
+            $this->turns,
+            new RateLimiterFactory(
+                ['id' => 'questions', 'policy' => 'token_bucket', 'limit' => $allowance, 'rate' => ['interval' => '1 hour', 'amount' => 1]],
+                new InMemoryStorage(),
+            ),
+        );
     }
 
     public function testTheRequestItselfWorksItOutOnce(): void
@@ -161,7 +169,12 @@ final class DeskTest extends TestCase
     /** A piece of work travels by any transport: what comes out is what went in. */
     public function testJobsTravel(): void
     {
-        foreach ([new \Olvek\Bench\AnswerJob('{}', 'stock', 'neocaridina-davidi'), new \Olvek\Bench\HelpsJob('{}', 'oxygen', \Olvek\Core\Unit\UnitSystem::Us), new \Olvek\Bench\BandJob('{}', 3), new \Olvek\Build\ForecastJob('{}', new \Olvek\Core\Log\Log(), 5, 2)] as $job) {
+        foreach ([
+            new \Olvek\Bench\AnswerJob('{}', 'stock', 'neocaridina-davidi'),
+            new \Olvek\Bench\HelpsJob('{}', 'oxygen', \Olvek\Core\Unit\UnitSystem::Us),
+            new \Olvek\Bench\BandJob('{}', 3),
+            new \Olvek\Build\ForecastJob('{}', new \Olvek\Core\Log\Log(), 5, 2),
+        ] as $job) {
             $back = unserialize(serialize(new Piece($job, 'k')));
             self::assertInstanceOf(Piece::class, $back);
             self::assertSame($job->key(), $back->job->key());

@@ -55,7 +55,13 @@ final readonly class Fit
         $days = 2 + max(array_map(static fn ($r): int => $r->day, $misfit->readings));
         $run = static fn (float ...$logs): Trace => (new Runner($lived->plan, (new Parameters())->with(self::values(array_values($logs)))))->run($days, $lived->events);
         $residuals = static fn (float ...$logs): array => [...$misfit->residuals($run(...$logs)), ...array_map(static fn (Tuned $t, float $log): float => $log / $t->prior(), Tuned::cases(), array_values($logs))];
-        $found = LeastSquares::minimise($residuals, array_map(static fn (Tuned $t): array => [0.0, $t->bounds()[0], $t->bounds()[1], self::STEP], Tuned::cases()), self::ENOUGH, self::MOST_TURNS, $patience);
+        $found = LeastSquares::minimise(
+            $residuals,
+            array_map(static fn (Tuned $t): array => [0.0, $t->bounds()[0], $t->bounds()[1], self::STEP], Tuned::cases()),
+            self::ENOUGH,
+            self::MOST_TURNS,
+            $patience,
+        );
         $planned = $run(...array_map(static fn (Tuned $t): float => 0.0, Tuned::cases()));
         $learned = $run(...$found->at);
         $spreads = [];

@@ -55,7 +55,10 @@ final readonly class PlanDocument
         $plan = $this->fromJson($json);
         $repeated = JsonLines::of($json)->repeated();
         if ([] !== $repeated) {
-            throw new InvalidPlan(array_map(static fn (string $place): Problem => new Problem($place, 'This is given more than once. Leave only the one that is meant.'), $repeated));
+            throw new InvalidPlan(array_map(
+                static fn (string $place): Problem => new Problem($place, 'This is given more than once. Leave only the one that is meant.'),
+                $repeated,
+            ));
         }
 
         return $plan;

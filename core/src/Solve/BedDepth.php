@@ -46,7 +46,16 @@ final readonly class BedDepth implements Question
                 try {
                     $judgement = $trial->judged($changed);
                 } catch (OutOfPatience) {
-                    return Answer::soFar(\sprintf('None found yet: all up to %s cm of soil were tried. %s', Decimal::trimmed(100 * $soil, 1), null === $why ? '' : ucfirst(rtrim($why, '.')).'.'), [], $terms, $trial->runs);
+                    return Answer::soFar(
+                        \sprintf(
+                            'None found yet: all up to %s cm of soil were tried. %s',
+                            Decimal::trimmed(100 * $soil, 1),
+                            null === $why ? '' : ucfirst(rtrim($why, '.')).'.',
+                        ),
+                        [],
+                        $terms,
+                        $trial->runs,
+                    );
                 }
                 $life = $judgement->margin('soil');
                 $failing = Trial::failing($judgement, self::OF);

@@ -52,7 +52,15 @@ final readonly class EarliestStart implements Question
             try {
                 $day = self::earliest($before, $holds);
             } catch (OutOfPatience) {
-                return Answer::soFar([] === $terms ? \sprintf('No day was found yet for %s; later ones were not tried.', $group->kind->common) : \sprintf('So far %s; the others were not tried.', self::listed($terms)), $edits, $terms, $trial->runs);
+                return Answer::soFar(
+                    [] === $terms ? \sprintf(
+                        'No day was found yet for %s; later ones were not tried.',
+                        $group->kind->common,
+                    ) : \sprintf('So far %s; the others were not tried.', self::listed($terms)),
+                    $edits,
+                    $terms,
+                    $trial->runs,
+                );
             }
             if (null === $day) {
                 return Answer::none(\sprintf('%s could come on no day of the first half-year: %s', $group->kind->common, null === $forbids ? '' : lcfirst($forbids->sentence)), $terms, $trial->runs);

@@ -72,10 +72,21 @@ final readonly class LeastPlants implements Question
         $list = implode(' and ', array_map(static fn (Clump $c): string => \sprintf('%d × %s', $c->pieces, $c->kind->common), $planted->clumps));
         $have = array_sum(array_map(static fn (Clump $c): float => $c->biomass(), $plan->clumps));
 
-        $sentence = \sprintf('At least %s g dry, as %s: %s. The plan has %s g.', Decimal::significant($grams, 2), $words, $list, Decimal::significant($have, 2));
+        $sentence = \sprintf(
+            'At least %s g dry, as %s: %s. The plan has %s g.',
+            Decimal::significant($grams, 2),
+            $words,
+            $list,
+            Decimal::significant($have, 2),
+        );
         $edits = $this->edits($plan, $planted);
 
-        return $trial->brokenOff ? Answer::soFar($sentence.' Other mixes were not tried.', $edits, $terms, $trial->runs) : Answer::found($sentence, $edits, $terms, $trial->runs);
+        return $trial->brokenOff ? Answer::soFar(
+            $sentence.' Other mixes were not tried.',
+            $edits,
+            $terms,
+            $trial->runs,
+        ) : Answer::found($sentence, $edits, $terms, $trial->runs);
     }
 
     /** @return array<string, list<array{Clump, float}>> clumps and pieces at a whole share of 100 */

@@ -63,7 +63,12 @@ final readonly class LightHours implements Question
         $best = array_key_first($good);
 
         if ($trial->brokenOff) {
-            return Answer::soFar(\sprintf('Of up to %d hours, %d are best; longer days were not tried.', $tried, $best), ['light.hours' => (string) $best], $terms, $trial->runs);
+            return Answer::soFar(
+                \sprintf('Of up to %d hours, %d are best; longer days were not tried.', $tried, $best),
+                ['light.hours' => (string) $best],
+                $terms,
+                $trial->runs,
+            );
         }
 
         return Answer::found(

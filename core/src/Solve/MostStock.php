@@ -61,7 +61,17 @@ final readonly class MostStock implements Question
             return Answer::soFar(\sprintf('At least %d of %s.', $most, $this->kind->common), $edits, $terms, $trial->runs);
         }
 
-        return Answer::found(\sprintf('%d of %s, no more%s.', $most, $this->kind->common, $limit instanceof Margin ? ': with more, '.lcfirst($limit->name).' fails' : ' than Olvek tries'), $edits, $terms, $trial->runs);
+        return Answer::found(
+            \sprintf(
+                '%d of %s, no more%s.',
+                $most,
+                $this->kind->common,
+                $limit instanceof Margin ? ': with more, '.lcfirst($limit->name).' fails' : ' than Olvek tries',
+            ),
+            $edits,
+            $terms,
+            $trial->runs,
+        );
     }
 
     /** @return array{Plan|null, array<string, string>} */

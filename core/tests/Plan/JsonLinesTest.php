@@ -18,7 +18,10 @@ final class JsonLinesTest extends TestCase
     public function testKeysAndItemsHaveTheirLines(): void
     {
         $lines = JsonLines::of("{\n  \"a\": 1, \"b\": {\n    \"c\": [\n      {\"id\": \"x1\",\n       \"d\": \"one\\n \\\"two\\\" {\"},\n      {\"d\": 2},\n      3\n    ]\n  }\n}");
-        self::assertSame([1, 2, 2, 3, 4, 4, 5, 6, 6, 7], array_map($lines->line(...), ['', 'a', 'b', 'b.c', 'b.c.x1', 'b.c.x1.id', 'b.c.x1.d', 'b.c.1', 'b.c.1.d', 'b.c.2']));
+        self::assertSame(
+            [1, 2, 2, 3, 4, 4, 5, 6, 6, 7],
+            array_map($lines->line(...), ['', 'a', 'b', 'b.c', 'b.c.x1', 'b.c.x1.id', 'b.c.x1.d', 'b.c.1', 'b.c.1.d', 'b.c.2']),
+        );
         self::assertSame(3, $lines->line('b.c.none.of.these'), 'what is missing stands where it is missing from');
     }
 
@@ -73,7 +76,11 @@ final class JsonLinesTest extends TestCase
         self::assertSame(10_000, JsonLines::of('{"a": ['.implode(",\n", range(1, 10_000)).']}')->line('a.9999'));
         self::assertSame(1, JsonLines::of('{"a": "'.str_repeat('x\\"', 300_000).'"}')->line('a'));
         $items = implode(',', array_map(static fn (int $n): string => "\"a$n\":1", range(0, 1999)));
-        self::assertSame(2, JsonLines::of('{"'.str_repeat('k', 50_000).'":{'.$items.'},'."\n".'"b":1}')->line('b'), 'a name of 50,000 letters is passed over, with all below it');
+        self::assertSame(
+            2,
+            JsonLines::of('{"'.str_repeat('k', 50_000).'":{'.$items.'},'."\n".'"b":1}')->line('b'),
+            'a name of 50,000 letters is passed over, with all below it',
+        );
         $deep = str_repeat('{"'.str_repeat('k', 59).'":', 30).'{'.$items.'}'.str_repeat('}', 30);
         self::assertSame(1, JsonLines::of($deep)->line(str_repeat('k', 59)));
         self::assertLessThan(32e6, memory_get_peak_usage() - $before);

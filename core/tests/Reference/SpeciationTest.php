@@ -45,7 +45,12 @@ final class SpeciationTest extends TestCase
                 }
                 self::assertEqualsWithDelta($pH, $speciation->pH($carbon, $alkalinity), 1e-4, "$celsius °C, $alkalinity meq/L, pH $pH from neutral");
                 foreach ([-3.0, -0.1, 0.1, 2.0] as $off) {
-                    self::assertEqualsWithDelta($pH, -log10($speciation->hydrogen($carbon, $alkalinity, 10 ** -($pH + $off))), 1e-4, "$celsius °C, $alkalinity meq/L, pH $pH from $off away");
+                    self::assertEqualsWithDelta(
+                        $pH,
+                        -log10($speciation->hydrogen($carbon, $alkalinity, 10 ** -($pH + $off))),
+                        1e-4,
+                        "$celsius °C, $alkalinity meq/L, pH $pH from $off away",
+                    );
                 }
                 ++$looked;
             }
@@ -71,12 +76,25 @@ final class SpeciationTest extends TestCase
         $speciation = CarbonSpeciation::at(24.0);
         foreach ([[-0.01, 2.0], [0.2, 1.0], [0.36, 3.9], [1.0, 6.5], [1.0, 12.5], [2.0, 30.0], [5.0, 55.0]] as [$alkalinity, $carbon]) {
             // Searched twice, the second time from where the first ended: exact.
-            $at = static fn (float $c): array => [$speciation->carbonDioxide($c, $h = $speciation->hydrogen($c, $alkalinity, $speciation->hydrogen($c, $alkalinity))), $h];
+            $at = static fn (float $c): array => [
+                $speciation->carbonDioxide($c, $h = $speciation->hydrogen($c, $alkalinity, $speciation->hydrogen($c, $alkalinity))),
+                $h,
+            ];
             [$co2, $slope, $hSlope] = $speciation->response($carbon, $at($carbon)[1]);
             self::assertEqualsWithDelta($at($carbon)[0], $co2, 1e-9 * $co2);
             $step = 3e-4 * $carbon;
-            self::assertEqualsWithDelta(($at($carbon + $step)[0] - $at($carbon - $step)[0]) / (2 * $step), $slope, 1e-4 * abs($slope) + 1e-7, "$alkalinity meq/L, $carbon mg C/L");
-            self::assertEqualsWithDelta(($at($carbon + $step)[1] - $at($carbon - $step)[1]) / (2 * $step), $hSlope, 1e-4 * abs($hSlope), "$alkalinity meq/L, $carbon mg C/L");
+            self::assertEqualsWithDelta(
+                ($at($carbon + $step)[0] - $at($carbon - $step)[0]) / (2 * $step),
+                $slope,
+                1e-4 * abs($slope) + 1e-7,
+                "$alkalinity meq/L, $carbon mg C/L",
+            );
+            self::assertEqualsWithDelta(
+                ($at($carbon + $step)[1] - $at($carbon - $step)[1]) / (2 * $step),
+                $hSlope,
+                1e-4 * abs($hSlope),
+                "$alkalinity meq/L, $carbon mg C/L",
+            );
         }
     }
 
