@@ -1,4 +1,5 @@
-import { execFileSync, spawn } from 'node:child_process';
+import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { test, expect, startTank, openShelf } from './keeper.js';
 
@@ -79,7 +80,7 @@ test('a device that is killed, slow or talks nonsense is told of, and the page g
     await page.reload();
     await expect(page.locator('#today-title'), 'the page does not wait').toBeVisible();
     await expect(page.locator('#devices')).toContainText('is too slow');
-    execFileSync('pkill', ['-f', `127.0.0.1:${port} standins/lamp.php`]);
+    process.kill(Number(readFileSync(`var/standins/lamp-${port}.pid`, 'utf8')), 'SIGKILL');
     await page.reload();
     await expect(page.locator('#devices')).toContainText('“galley-lamp” is silent');
     await expect(page.locator('#devices'), 'the probe is heard all the same').toContainText('The probe galley-probe reads');

@@ -23,8 +23,8 @@ final class CreateKeeperCommand extends Command
     protected function configure(): void
     {
         $this->addArgument('name', InputArgument::REQUIRED, 'Sign-in name')
-            ->addOption('display-name', null, InputOption::VALUE_REQUIRED, 'Name shown on screen; the sign-in name where left out')
-            ->addOption('password-stdin', null, InputOption::VALUE_NONE, 'Read the password from standard input instead of asking');
+            ->addOption('display-name', null, InputOption::VALUE_REQUIRED, 'Name shown on screen; the sign-in name where left out');
+        TypedPassword::add($this);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -34,7 +34,7 @@ final class CreateKeeperCommand extends Command
         \assert(\is_string($name));
         $display = $input->getOption('display-name');
         try {
-            $this->keepers->enrol($name, \is_string($display) ? $display : $name, NamedKeeper::password($input, $style));
+            $this->keepers->enrol($name, \is_string($display) ? $display : $name, TypedPassword::read($input, $style));
         } catch (\InvalidArgumentException $refused) {
             $style->getErrorStyle()->error($refused->getMessage());
 

@@ -7,53 +7,34 @@ namespace Olvek\Account;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Shelf\TankRepository;
 use Symfony\Component\Console\Attribute\AsCommand;
-use Symfony\Component\Console\Command\Command;
-use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
-use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\Console\Style\SymfonyStyle;
 
 #[AsCommand('olvek:keeper:restore', 'Brings a removed keeper back, or with --tanks the keeper’s removed tanks, within thirty days')]
-final class RestoreKeeperCommand extends Command
+final class RestoreKeeperCommand extends KeeperCommand
 {
-    public function __construct(
-        private readonly KeeperRepository $keepers,
-        private readonly TankRepository $tanks,
-        private readonly EntityManagerInterface $entities,
-    ) {
-        parent::__construct();
+    public function __construct(KeeperRepository $keepers, private readonly TankRepository $tanks, private readonly EntityManagerInterface $entities)
+    {
+        parent::__construct($keepers);
     }
 
     protected function configure(): void
     {
-        $this->addArgument('name', InputArgument::REQUIRED, 'Sign-in name')->addOption(
-            'tanks',
-            null,
-            InputOption::VALUE_NONE,
-            'Bring back the tanks that this keeper has removed',
-        );
+        parent::configure();
+        $this->addOption('tanks', null, InputOption::VALUE_NONE, 'Bring back the tanks that this keeper has removed');
     }
 
-    protected function execute(InputInterface $input, OutputInterface $output): int
+    protected function change(Keeper $keeper, InputInterface $input, SymfonyStyle $style): string
     {
-        $style = new SymfonyStyle($input, $output);
-        try {
-            $keeper = NamedKeeper::of($input, $this->keepers);
-        } catch (\InvalidArgumentException $refused) {
-            $style->getErrorStyle()->error($refused->getMessage());
-
-            return Command::FAILURE;
-        }
         $keeper->bringBack();
-        $words = [];
+        $names = [];
         foreach (true === $input->getOption('tanks') ? $this->tanks->removed($keeper) : [] as $tank) {
             $tank->bringBack();
-            $words[] = $tank->name();
+            $names[] = $tank->name();
         }
         $this->entities->flush();
-        $style->success($keeper->signInName.' can sign in.'.([] === $words ? '' : ' On the shelf again: '.implode(', ', $words).'.'));
 
-        return Command::SUCCESS;
+        return $keeper->signInName.' can sign in.'.([] === $names ? '' : ' On the shelf again: '.implode(', ', $names).'.');
     }
 }

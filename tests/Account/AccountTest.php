@@ -197,6 +197,14 @@ final class AccountTest extends BenchTestCase
         self::assertResponseIsSuccessful();
     }
 
+    public function testTanksAreBroughtBackByCommand(): void
+    {
+        $this->stored()->remove(new \DateTimeImmutable());
+        $this->service(EntityManagerInterface::class)->flush();
+        self::assertStringContainsString('On the shelf again: Waiting hall', $this->command('olvek:keeper:restore', ['name' => 'runa', '--tanks' => true])[1]);
+        self::assertNull($this->stored()->removedAt());
+    }
+
     public function testAnothersRemovedTankIsNotBroughtBack(): void
     {
         $other = $this->service(KeeperRepository::class)->enrol('Odd', 'Odd', 'another long word');
@@ -226,6 +234,7 @@ final class AccountTest extends BenchTestCase
         self::assertResponseStatusCodeSame(404);
         $this->signIn(self::PASSWORD);
         self::assertResponseStatusCodeSame(422, 'as if there were nobody of that name');
+        self::assertSame(1, $this->command('olvek:keeper:restore', ['name' => 'nobody'])[0]);
         self::assertSame(0, $this->command('olvek:keeper:restore', ['name' => 'RUNA'])[0]);
         $this->signIn(self::PASSWORD);
         self::assertResponseRedirects('http://localhost/');
