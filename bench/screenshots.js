@@ -17,7 +17,7 @@ const ready = async (of = page) => {
     await of.locator('html[data-bench="ready"]').waitFor();
     await of.waitForTimeout(400);
 };
-const tank = async (name) => (await page.locator('.shelf-tank', { hasText: name }).locator('a').first().getAttribute('href'));
+const tank = async (name) => (await page.locator('a.shelf-tank, .shelf-tank a', { hasText: name }).first().getAttribute('href'));
 const openStage = async (id) => {
     const stage = page.locator(`#${id}`);
     if (!(await stage.evaluate((details) => details.open))) {
@@ -56,7 +56,13 @@ await take('bench-refused');
 await page.goto(hall);
 await ready();
 await openStage('bed');
-await page.locator('#bed [data-ask]').first().click();
+const school = page.locator('#bed [data-ask][href*="/school/"]').first();
+await school.evaluate((link) => {
+    for (let fold = link.closest('details'); fold !== null; fold = fold.parentElement.closest('details')) {
+        fold.open = true;
+    }
+});
+await school.click();
 await page.locator('.ask-answer :is(b, table, p)').first().waitFor({ timeout: 60_000 });
 await take('bench-school');
 await page.goto(hall);
@@ -73,7 +79,19 @@ await page.mouse.up();
 await page.goto(`${galley}?below=ledger`);
 await ready();
 await take('bench-ledger');
+await page.goto(hall);
+await ready();
+await openStage('light');
+for (const hours of ['9', '8.5']) {
+    const answered = page.waitForResponse((response) => response.url().includes('/edit'));
+    await page.locator('#f-light-hours').fill(hours);
+    await page.locator('#f-light-hours').press('Tab');
+    await answered;
+}
 await page.goto(`${hall}/history`);
+await page.locator('input[name="label"]').nth(1).fill('Before the heat');
+await page.locator('input[name="label"]').nth(1).press('Enter');
+await page.locator('input[name="label"]').nth(1).waitFor();
 await take('history');
 await page.goto(`${hall}/build`);
 await take('build');

@@ -185,7 +185,7 @@ final class AccountController extends AbstractController
     {
         return match (true) {
             !$this->trusted($request) => self::EXPIRED,
-            !$this->guesses->create($keeper->id()->toRfc4122())->consume()->isAccepted() => 'That were too many tries in a row, so nothing was changed. Wait a minute, then try again.',
+            !$this->guesses->create($keeper->id()->toRfc4122())->consume()->isAccepted() => 'Those were too many tries in a row, so nothing was changed. Wait a minute, then try again.',
             !$this->hasher->isPasswordValid($keeper, $request->request->getString('password')) => self::WRONG,
             default => '',
         };
