@@ -17,15 +17,16 @@ use Symfony\Component\RateLimiter\RateLimiterFactory;
  */
 final readonly class Desk
 {
-    /** Seconds for which a request waits for the keeper's other work to end, and how often it looks. */
-    private const WAITS = 1.5;
-    private const LOOKS = 0.1;
+    /** Seconds between looks while a request waits. */
+    private const LOOKS = 0.05;
 
+    /** @param float $waits seconds for which a request waits for the keeper's other work to end, and for a worker that is quick */
     public function __construct(
         private MessageBusInterface $bus,
         private Kept $kept,
         private Turns $turns,
         #[Autowire(service: 'limiter.questions')] private RateLimiterFactory $allowance,
+        private float $waits = 1.5,
     ) {
     }
 
@@ -40,7 +41,7 @@ final readonly class Desk
         if ($this->turns->has($whose, $name)) {
             return Ticket::underway();
         }
-        if (!$this->waitForTurn($whose, $name)) {
+        if (!$this->wait(fn (): bool => $this->turns->take($whose, $name))) {
             return Ticket::busy();
         }
         $allowed = $this->allowance->create($whose)->consume($job->cost());
@@ -55,7 +56,12 @@ final readonly class Desk
             $this->turns->give($whose, $name);
             throw $failed instanceof HandlerFailedException ? $failed->getPrevious() ?? $failed : $failed;
         }
-        $known = $this->kept->known($name);
+        $known = null;
+        $this->wait(function () use ($name, &$known): bool {
+            $known = $this->kept->known($name);
+
+            return \is_array($known);
+        });
 
         return \is_array($known) ? Ticket::done($known[0]) : Ticket::underway();
     }
@@ -66,10 +72,15 @@ final readonly class Desk
         return 'work.'.$job->key();
     }
 
-    private function waitForTurn(string $whose, string $name): bool
+    /**
+     * Waits a little for something, looking now and then; false where it did not come.
+     *
+     * @param \Closure(): bool $come
+     */
+    private function wait(\Closure $come): bool
     {
-        $patience = new Deadline(self::WAITS);
-        while (!$this->turns->take($whose, $name)) {
+        $patience = new Deadline($this->waits);
+        while (!$come()) {
             if ($patience->isSpent()) {
                 return false;
             }

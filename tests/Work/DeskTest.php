@@ -84,15 +84,12 @@ final class DeskTest extends TestCase
             }
         };
 
-        return new Desk(
-            $bus,
-            $this->kept,
-            $this->turns,
-            new RateLimiterFactory(
-                ['id' => 'questions', 'policy' => 'token_bucket', 'limit' => $allowance, 'rate' => ['interval' => '1 hour', 'amount' => 1]],
-                new InMemoryStorage(),
-            ),
+        $questions = new RateLimiterFactory(
+            ['id' => 'questions', 'policy' => 'token_bucket', 'limit' => $allowance, 'rate' => ['interval' => '1 hour', 'amount' => 1]],
+            new InMemoryStorage(),
         );
+
+        return new Desk($bus, $this->kept, $this->turns, $questions, 0.1);
     }
 
     public function testTheRequestItselfWorksItOutOnce(): void
@@ -118,6 +115,29 @@ final class DeskTest extends TestCase
         // The message comes again, since whoever did it died before saying so.
         ($this->handler)($this->queue[0]);
         self::assertSame(1, $this->done);
+    }
+
+    /** A worker that is done within a moment is waited for: what is short needs no second request. */
+    public function testAQuickWorkerIsWaitedFor(): void
+    {
+        $bus = new class($this->handler) implements MessageBusInterface {
+            public function __construct(private PieceHandler $handler)
+            {
+            }
+
+            public function dispatch(object $message, array $stamps = []): Envelope
+            {
+                \assert($message instanceof Piece);
+                pcntl_async_signals(true);
+                pcntl_signal(\SIGALRM, fn () => ($this->handler)($message));
+                pcntl_alarm(1);
+
+                return new Envelope($message);
+            }
+        };
+        $questions = new RateLimiterFactory(['id' => 'questions', 'policy' => 'no_limit'], new InMemoryStorage());
+        $desk = new Desk($bus, $this->kept, $this->turns, $questions, 5.0);
+        self::assertSame(42, $desk->ask(new SumJob(21), $this->keeper)->value);
     }
 
     public function testOneAtATimeForEachKeeper(): void
