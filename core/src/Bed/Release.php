@@ -21,6 +21,9 @@ final readonly class Release
     public const SLOW_RATE = 0.0008;
     /** m²/d, NH4⁺ in free water at 25 °C. P: Li & Gregory (1974), Geochim. Cosmochim. Acta 38, 703–714. */
     public const DIFFUSION = 1.7e-4;
+    /** How it changes with warmth: (9.50 + 0.413 T) 10⁻⁶ cm²/s. M: Boudreau (1997), Diagenetic Models and Their Implementation, table 4.8. */
+    private const DIFFUSION_AT_ZERO = 9.50;
+    private const DIFFUSION_PER_DEGREE = 0.413;
     /** Share of the soluble flush that goes straight to the water at filling under a sound cap. J (0.02–0.15). */
     private const FILLING_SHARE_SOUND = 0.02;
     private const FILLING_SHARE_TYPICAL = 0.08;
@@ -53,6 +56,14 @@ final readonly class Release
     public static function tortuosity(float $porosity): float
     {
         return 1 - log($porosity ** 2);
+    }
+
+    /** How fast ammonium diffuses at a temperature, against 25 °C. */
+    public static function diffusionAgainst25(float $celsius): float
+    {
+        $at = static fn (float $t): float => self::DIFFUSION_AT_ZERO + self::DIFFUSION_PER_DEGREE * max(0.0, $t);
+
+        return $at($celsius) / $at(25.0);
     }
 
     /** Litres of pore water that would hold what the bed holds at the same concentration. */

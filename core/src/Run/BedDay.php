@@ -44,7 +44,7 @@ final class BedDay
         $slow = $s->slowNitrogen * (1 - exp(-$p->slowRate * $day->theta));
         $s->flushNitrogen -= $flush;
         $s->slowNitrogen -= $slow;
-        $leakRate = $facts->capConductance * Release::stirring($age) * (1 + self::BURROWING * $burrowers) / $facts->holdUp;
+        $leakRate = $facts->capConductance * Release::diffusionAgainst25($day->celsius) * Release::stirring($age) * (1 + self::BURROWING * $burrowers) / $facts->holdUp;
         // Exact for the day's rates, the roots' being taken at the middle of the day, which a first guess finds.
         $half = self::HALF_PORE * $facts->holdUp;
         $guess = self::after($s->poreNitrogen, $flush + $slow, $leakRate + $appetite / ($half + $s->poreNitrogen));

@@ -144,7 +144,7 @@ final class PlantDay
                 $books->carbon += $growth * $p->leafCarbon;
             }
             $s->biomass[$i] += $growth;
-            $this->shed($s, $i, $kind, $age);
+            $this->shed($s, $day, $i, $kind, $age);
         }
         $this->foreseen->learn($s->biomass);
         $this->foreseenNitrogen->learn($s->leafNitrogen);
@@ -183,12 +183,12 @@ final class PlantDay
     }
 
     /** Death and melt; what has dwindled to nothing goes whole. */
-    private function shed(State $s, int $i, Kind $kind, float $age): void
+    private function shed(State $s, Day $day, int $i, Kind $kind, float $age): void
     {
         $p = $this->facts->parameters;
         $since = $age - $s->plantedOn[$i];
         $rots = $this->facts->deep[$i] && $this->mustNotBeBuried($kind) ? self::RHIZOME_ROT : 1.0;
-        $lost = $rots * $p->plantMortality * $kind->growth->value * $this->mean[$i];
+        $lost = $rots * $p->plantMortality * $day->theta * $kind->growth->value * $this->mean[$i];
         if ($since >= Growth::MELT_FROM && $since < Growth::MELT_TO) {
             $lost += min(1.0, $kind->melt->value * ($this->facts->deep[$i] ? self::BURNT_MELT : 1.0)) * $s->plantedMass[$i] / (Growth::MELT_TO - Growth::MELT_FROM);
         }

@@ -15,6 +15,14 @@ use PHPUnit\Framework\TestCase;
 /** The leak through the cap against its published parts and against a general-purpose integration of the same balance. */
 final class DiffusionTest extends TestCase
 {
+    /** Li & Gregory's 25 °C and the line through other temperatures (M) meet; a third slower in a cool tub. */
+    public function testWarmthSpeedsIt(): void
+    {
+        self::assertEqualsWithDelta(1.0, Release::diffusionAgainst25(25.0), 1e-12);
+        self::assertEqualsWithDelta(Release::DIFFUSION, (9.50 + 0.413 * 25) * 1e-6 * 1e-4 * 86400, 0.02e-4, 'cm²/s to m²/d');
+        self::assertEqualsWithDelta(0.69, Release::diffusionAgainst25(10.0), 0.005);
+    }
+
     /** Boudreau (1996): θ² = 1 − ln φ²; φ = 0.4 gives 2.83, φ = 1 (free water) gives 1. */
     public function testTortuosity(): void
     {

@@ -295,7 +295,7 @@ class Tank:
         d[18] -= FLUSH * th * flush
         d[19] -= SLOW * th * slow
         stir = 6.0 if day < 21 else 3.0 if day < 60 else 1.5  # by the whole day, so that no break falls inside a step
-        leak = self.conduct * stir / self.holdup
+        leak = self.conduct * (9.50 + 0.413 * self.t) / (9.50 + 0.413 * 25.0) * stir / self.holdup
         d[17] += FLUSH * th * flush + SLOW * th * slow - leak * pore
         nh4_in += leak * pore
         for j, part in ((0, 0.01), (1, 1.0), (2, 0.005)):
@@ -406,7 +406,7 @@ class Tank:
             if not c_["air"]:
                 carbon_in += burnt * LEAF_C
                 burn += burnt * LEAF_C * O2_PER_C
-            lost = MORT * c_["mu"] * b[i] + (c_["melt"] * c_["mass"] / 18 if 3 <= day < 21 else 0.0)
+            lost = MORT * th * c_["mu"] * b[i] + (c_["melt"] * c_["mass"] / 18 if 3 <= day < 21 else 0.0)
             nit = q[i] * lost / b[i]
             d[25 + i] -= lost
             d[25 + n + i] -= nit
