@@ -6,6 +6,7 @@ namespace Olvek\Tests\Fuzz;
 
 use Olvek\Core\Plan\School;
 use Olvek\Tests\BenchTestCase;
+use Olvek\Tests\ShortPatience;
 use Symfony\Component\Routing\Route;
 use Symfony\Component\Routing\RouterInterface;
 
@@ -15,6 +16,8 @@ use Symfony\Component\Routing\RouterInterface;
  */
 final class FuzzTest extends BenchTestCase
 {
+    use ShortPatience;
+
     private const SEED = 20261127;
     private const INPUTS = 3200;
     /** Seconds for one answer: more than any takes, on a busy machine. */

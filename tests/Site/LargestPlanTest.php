@@ -10,11 +10,13 @@ use Olvek\Core\Margin\Judge;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use Olvek\Tests\LargestPlan;
+use Olvek\Tests\ShortPatience;
 
 /** The largest plan that the rules allow, on every page and question: each is answered, with what is known when its time is over. */
 final class LargestPlanTest extends BenchTestCase
 {
     use FilledTank;
+    use ShortPatience;
 
     public function testEveryPageAndQuestionIsAnswered(): void
     {
