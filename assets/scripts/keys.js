@@ -14,7 +14,7 @@ const open = (id) => {
 };
 const press = (step) => document.querySelector(`[data-step="${step}"]:enabled`)?.click();
 const nextTrouble = () => {
-    const troubled = [...document.querySelectorAll('.margin-act summary, .margin-watch summary')];
+    const troubled = [...document.querySelectorAll('.margin-fails summary, .margin-tight summary')];
     troubled[(troubled.indexOf(document.activeElement) + 1) % Math.max(1, troubled.length)]?.focus();
 };
 const below = () => {

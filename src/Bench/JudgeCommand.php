@@ -66,7 +66,7 @@ final class JudgeCommand extends Command
         }
         $helps = [];
         foreach (true === $input->getOption('helps') ? $judgement->margins : [] as $margin) {
-            if (State::Good !== $margin->state) {
+            if (State::Holds !== $margin->state) {
                 $helps[$margin->id] = $this->helps->for($plan, $margin->id, $units, $judgement);
             }
         }

@@ -55,6 +55,18 @@ final readonly class Options
     }
 
     /** @return array<string, string> */
+    public function lamps(): array
+    {
+        return array_map(static fn ($l): string => $l->name, $this->catalogue->lamps);
+    }
+
+    /** @return array<string, string> */
+    public function foods(): array
+    {
+        return array_map(static fn ($f): string => $f->name, $this->catalogue->foods);
+    }
+
+    /** @return array<string, string> */
     public function amendments(): array
     {
         return array_map(static fn ($a): string => $a->name, $this->catalogue->amendments);

@@ -22,7 +22,7 @@ final readonly class Outcome
 
     public static function of(Judgement $judgement, Plan $plan): self
     {
-        return new self($judgement->state, $judgement->verdict, $judgement->margins, $judgement->hardestDay(), YearChart::of($judgement->trace, Gate::of($plan, $judgement->trace)), Album::of($judgement->trace));
+        return new self($judgement->state, $judgement->verdict, $judgement->margins, $judgement->hardestDay(), YearChart::of($judgement->trace, Gate::of($plan, $judgement->trace), $plan), Album::of($judgement->trace));
     }
 
     /** More than these are not read. */
@@ -30,10 +30,11 @@ final readonly class Outcome
 
     /** What the margins are about, in the order in which they are shown. */
     private const GROUPS = [
-        'water' => ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'minerals'],
-        'soil' => ['cap', 'bed', 'soil'],
-        'leaf' => ['planted', 'light', 'fed', 'carbon', 'algae'],
-        'animal' => ['room', 'temperature', 'stock', 'losses'],
+        'water' => ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'minerals', 'carbon', 'stock'],
+        'leaf' => ['mass', 'light', 'fed', 'algae'],
+        'soil' => ['bed', 'soil'],
+        'animal' => ['room', 'waters', 'temperature', 'losses'],
+        'custom' => ['planted', 'cap'],
     ];
 
     /** @return array<string, list<Margin>> margins by the stratum that they are about */

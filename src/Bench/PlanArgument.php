@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
+use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
@@ -12,19 +13,21 @@ use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** The plan that a command is about: a file as JSON, or standard input. */
 final readonly class PlanArgument
 {
-    public function __construct(private PlanDocument $document)
+    public function __construct(private PlanDocument $document, private Editor $editor)
     {
     }
 
     public static function add(Command $command): void
     {
         $command->addArgument('plan', InputArgument::REQUIRED, 'A plan as JSON, or - for standard input');
+        $command->addOption('set', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'A part of the plan as it would be typed, in metric units, e.g. --set site.movement=rippled', []);
     }
 
     /** The plan; null where there is none to be had, the error stream then saying why. */
@@ -33,7 +36,24 @@ final readonly class PlanArgument
         $file = $input->getArgument('plan');
         \assert(\is_string($file));
 
-        return self::read($file, $this->document->fromForeignJson(...), $errors, $units);
+        return self::read($file, fn (string $json): Plan => $this->changed($this->document->fromForeignJson($json), $input), $errors, $units);
+    }
+
+    /**
+     * The plan with what --set says of it.
+     *
+     * @throws InvalidPlan where it says nothing that can be understood
+     */
+    private function changed(Plan $plan, InputInterface $input): Plan
+    {
+        /** @var list<string> $options */
+        $options = $input->getOption('set');
+        foreach ($options as $option) {
+            [$place, $typed] = [...explode('=', $option, 2), ''];
+            $plan = $this->editor->apply($plan, [$place => $typed], UnitSystem::Metric)->plan;
+        }
+
+        return $plan;
     }
 
     /**

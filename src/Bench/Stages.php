@@ -102,6 +102,10 @@ final readonly class Stages
                 [$controls->pick('site.aspect')],
                 ...(Aspect::None === $plan->site->aspect ? [] : [[$controls->number('site.sky'), $controls->number('site.latitude')]]),
                 [$controls->number('site.swing'), $controls->number('site.filledOn')],
+                [$controls->pick('site.movement')],
+                [$controls->number('site.room'), $controls->number('site.humidity')],
+                [$controls->number('site.carbonDioxide'), $controls->number('site.altitude')],
+                ...(Aspect::Open === $plan->site->aspect ? [[$controls->number('site.rain')]] : []),
                 [$controls->pick('site.lid'), $controls->pick('site.sealed')],
             ],
             caution: \sprintf('Full it stands at %s, %s. ', $units->show(Dimension::Mass, 1000 * $quantities->fullMass, 0), self::load($quantities->load, $units))
@@ -185,7 +189,9 @@ final readonly class Stages
     {
         return new StageView('light', 'Light', 'light', self::lightWords($plan),
             [
-                [$controls->number('light.lumens'), $controls->number('light.landing')],
+                [$controls->choice('light.kind', 'lamp', $plan->lamp->kind->id ?? '', ['' => 'white diodes', ...$this->options->lamps()])],
+                [$controls->number('light.watts'), $controls->number('light.lumens')],
+                [$controls->number('light.landing')],
                 [$controls->number('light.height'), $controls->number('light.hours')],
                 [$controls->number('light.on', unit: 'o’clock'), $controls->number('light.pause')],
                 [$controls->number('light.startShare'), $controls->number('light.stepShare')],
@@ -202,7 +208,7 @@ final readonly class Stages
             implode(' ', [\sprintf('%s, %s.', ucfirst($c->kind->role->words()), $c->kind->removal->words()), self::needs($c, $units), $c->kind->remarks, ...$c->kind->cautions()]),
             [
                 $controls->number("plants.$c->id.pieces", $c->kind->piece.'s', ''), $controls->number("plants.$c->id.place"), $controls->number("plants.$c->id.row"),
-                $controls->number("plants.$c->id.day"), $controls->pick("plants.$c->id.planting"),
+                $controls->number("plants.$c->id.day"), $controls->pick("plants.$c->id.planting"), $controls->pick("plants.$c->id.grown"),
             ], "plants.$c->id.remove"), $plan->clumps);
 
         return new StageView('plants', 'Plants', 'leaf',
@@ -224,6 +230,10 @@ final readonly class Stages
                 [$controls->pick('preparation.filling')],
                 [$controls->choice('topUp.kind', 'topped up with', '', ['' => null === $plan->topUp ? 'the same water' : \sprintf('water of %s °dH', Decimal::trimmed($plan->topUp->gh, 1)), ...(null === $plan->topUp ? [] : ['same' => 'the same as at filling']), ...$this->options->waters()])],
                 [$controls->number('care.changeShare'), $controls->number('care.changeEvery')],
+                [$controls->number('water.phosphate'), $controls->number('water.sodium')],
+                [$controls->number('care.gas'), $controls->number('care.trickle')],
+                [$controls->number('care.nitrogen'), $controls->number('care.phosphorus')],
+                [$controls->number('care.potassium'), $controls->number('care.iron')],
             ],
             caution: 'Treat tap water for chlorine and chloramine. Wash hands after working in the tank; never start a siphon by mouth.');
     }
@@ -236,7 +246,7 @@ final readonly class Stages
 
         return new StageView('animals', 'Animals and food', 'animal',
             [] === $plan->groups ? 'none yet' : \sprintf('%d animals, %s g food a day', array_sum(array_map(static fn (Group $g): int => $g->count, $plan->groups)), Decimal::trimmed($plan->feed->grams, 3)),
-            [[$controls->number('feeding.grams'), $controls->number('feeding.protein')], [$controls->number('feeding.fromDay')]],
+            [[$controls->choice('feeding.food', 'food', $plan->feed->food->id ?? '', ['' => 'flake or the like', ...$this->options->foods()])], [$controls->number('feeding.grams'), $controls->number('feeding.protein')], [$controls->number('feeding.fromDay')]],
             $rows, $controls->choice('animals.add', 'add animals', '', $this->options->animals()),
             'Never release animals. Sick fish are a vet’s work.',
             [new Ask('bench_solve', ['question' => 'holiday'], 'How long may I be away?')]);

@@ -6,7 +6,6 @@ namespace Olvek\Build;
 
 use Olvek\Bench\Drawing\Elevation;
 use Olvek\Bench\Drawing\View;
-use Olvek\Core\Animal\Feed;
 use Olvek\Core\Bed\Bed;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Snapshot;
@@ -18,7 +17,7 @@ final class StepDrawing
     public static function of(Plan $plan, string $upTo, UnitSystem $units): View
     {
         $bed = $plan->bed;
-        $empty = $plan->withFeed(new Feed(0.0, $plan->feed->protein), $plan->feedFrom);
+        $empty = $plan->withFeed($plan->feed->withGrams(0.0), $plan->feedFrom);
         foreach ($plan->groups as $group) {
             $empty = $empty->withoutGroup($group->id);
         }

@@ -39,14 +39,14 @@ final class CommandsTest extends TestCase
         $data = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
         self::assertSame(0, $code);
         self::assertIsArray($data);
-        self::assertSame('watch', $data['state']);
+        self::assertSame('tight', $data['state']);
         self::assertSame(60, $data['ledger']['day'] ?? null);
         self::assertCount(18, $data['margins']);
         $margins = array_column($data['margins'], null, 'id');
         self::assertSame(8, $margins['oxygen']['spread']['of']);
         self::assertLessThanOrEqual($margins['oxygen']['spread']['p90'], $margins['oxygen']['spread']['p10']);
         foreach ($margins as $margin) {
-            self::assertTrue('good' === $margin['state'] ? [] === $margin['helps'] : \count($margin['helps']) <= 3);
+            self::assertTrue('holds' === $margin['state'] ? [] === $margin['helps'] : \count($margin['helps']) <= 3);
         }
         self::assertNotSame([], $margins['nitrite']['helps']);
     }

@@ -17,9 +17,24 @@ final readonly class Feed
     /**
      * @param float $grams   dry food per day
      * @param float $protein share of the food, 0–1
+     * @param float $phosphorus mg P per g dry; M (8–15)
+     * @param float $iron    mg Fe per g dry; M (0.1–0.4)
+     * @param Food|null $food what it is; null where nobody said: flake
      */
-    public function __construct(public float $grams, public float $protein)
+    public function __construct(public float $grams, public float $protein, public float $phosphorus = 11.0, public float $iron = 0.25, public ?Food $food = null)
     {
+    }
+
+    /** So much of a food, g dry a day. */
+    public static function of(float $grams, float $protein, ?Food $food): self
+    {
+        return null === $food ? new self($grams, $protein) : new self($grams, $protein, $food->phosphorus->value, $food->iron->value, $food);
+    }
+
+    /** The same food, another amount of it. */
+    public function withGrams(float $grams): self
+    {
+        return new self($grams, $this->protein, $this->phosphorus, $this->iron, $this->food);
     }
 
     /** mg N per day in the food. */

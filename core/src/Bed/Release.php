@@ -9,25 +9,30 @@ use Olvek\Core\Vessel\Vessel;
 /**
  * Nitrogen that the soil gives up, and how much of it comes through the cap into the water.
  *
- * Two soil pools decay to pore-water ammonium; sorption holds most of it; diffusion carries the rest upward:
- * dM/dt = flush·k_f·e^(−k_f t) + slow·k_s·e^(−k_s t) − λ(t)·M, with λ = φ·D/θ²/cap · stirring · A / (V_pore·R).
+ * Three soil pools decay to pore-water ammonium; sorption holds most of it; diffusion carries the rest upward:
+ * dM/dt = Σ pool·k·e^(−k t) − λ(t)·M, with λ = φ·D/θ²/cap · stirring · A / (V_pore·R).
  * Solved exactly over each span of constant stirring. Roots are not counted here: they lessen the leak, so this is the worst case.
  */
 final readonly class Release
 {
     /** d⁻¹ at 25 °C. J (0.03–0.08). */
     public const FLUSH_RATE = 0.05;
-    /** d⁻¹ at 25 °C. J (0.0004–0.0015). */
-    public const SLOW_RATE = 0.0008;
+    /** d⁻¹ at 25 °C. M (0.00005–0.0003): 1–3 % a year and what a summer adds. */
+    public const SLOW_RATE = 0.0001;
+    /** d⁻¹ at 25 °C, and share of all, of what microbes free within a year. P: Stanford & Smith (1972), Soil Sci. Soc. Am. J. 36. */
+    public const READY_RATE = 0.004;
+    public const READY_SHARE = 0.17;
     /** m²/d, NH4⁺ in free water at 25 °C. P: Li & Gregory (1974), Geochim. Cosmochim. Acta 38, 703–714. */
     public const DIFFUSION = 1.7e-4;
     /** How it changes with warmth: (9.50 + 0.413 T) 10⁻⁶ cm²/s. M: Boudreau (1997), Diagenetic Models and Their Implementation, table 4.8. */
     private const DIFFUSION_AT_ZERO = 9.50;
     private const DIFFUSION_PER_DEGREE = 0.413;
-    /** Share of the soluble flush that goes straight to the water at filling under a sound cap. J (0.02–0.15). */
-    private const FILLING_SHARE_SOUND = 0.02;
-    private const FILLING_SHARE_TYPICAL = 0.08;
-    private const FILLING_SHARE_BARE = 0.15;
+    /** g C per g N from which microbes keep what they free. P form: Stanford & Smith (1972) and the stoichiometry of microbes at C:N 8 and an efficiency of 0.3; M. */
+    private const LEAN = 27.0;
+    /** Share of the soluble flush that goes straight to the water at filling under a sound cap. J (0.005–0.1). */
+    private const FILLING_SHARE_SOUND = 0.01;
+    private const FILLING_SHARE_TYPICAL = 0.03;
+    private const FILLING_SHARE_BARE = 0.06;
     /** m below which a cap hardly holds anything back, C. */
     private const THIN_CAP = 0.01;
     /** m: soil without any cap still lies under a still water film. J. */
@@ -40,9 +45,12 @@ final readonly class Release
     private float $conductance;
     private float $holdUp;
 
+    /** @var list<array{Mix, float}> */
+    private array $contents;
+
     public function __construct(private Bed $bed, Vessel $vessel, private float $temperatureFactor)
     {
-        $contents = $bed->contents($vessel);
+        $contents = $this->contents = $bed->contents($vessel);
         $capDepth = max($bed->cap?->meanDepth() ?? 0.0, self::FILM);
         $capPorosity = $bed->cap?->mix->porosity() ?? 0.9;
         $this->flush = self::held($contents, static fn (Mix $m): float => $m->flushNitrogenPerLitre());
@@ -81,6 +89,22 @@ final readonly class Release
     public function slowNitrogen(): float
     {
         return $this->slow;
+    }
+
+    /** mg N of it that microbes free within a year or so: a share of all, the less the leaner in nitrogen the matter is. */
+    public function readyNitrogen(float $share): float
+    {
+        $ready = static function (Mix $mix): float {
+            $sum = 0.0;
+            foreach ($mix->shares as [$m, $part]) {
+                $ratio = $m->slowNitrogen->value > 0 ? 1000 * ($m->slowCarbon->value + $m->quickCarbon->value) / $m->slowNitrogen->value : self::LEAN;
+                $sum += $part * $m->density->value * $m->slowNitrogen->value * max(0.0, 1 - $ratio / self::LEAN);
+            }
+
+            return $sum;
+        };
+
+        return $share * self::held($this->contents, $ready);
     }
 
     /** L/d that the cap lets through per unit of stirring. */
@@ -150,7 +174,8 @@ final readonly class Release
     {
         $span = $to - $from;
         $after = $pore * exp(-$rate * $span);
-        foreach ([[$this->flushLeft(), self::FLUSH_RATE], [$this->slow, self::SLOW_RATE]] as [$pool, $decay]) {
+        $ready = $this->readyNitrogen(self::READY_SHARE);
+        foreach ([[$this->flushLeft(), self::FLUSH_RATE], [$ready, self::READY_RATE], [$this->slow - $ready, self::SLOW_RATE]] as [$pool, $decay]) {
             $k = $decay * $this->temperatureFactor;
             $inflow = $pool * $k * exp(-$k * $from);
             $after += abs($rate - $k) < 1e-12

@@ -78,7 +78,7 @@ final readonly class Catalogue
     private static function materials(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'name', 'role', 'density', 'porosity', 'flush_nitrogen', 'slow_nitrogen', 'quick_carbon', 'slow_carbon', 'retardation', 'phosphorus', 'potassium', 'iron', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'name', 'role', 'density', 'porosity', 'flush_nitrogen', 'slow_nitrogen', 'quick_carbon', 'slow_carbon', 'retardation', 'phosphorus', 'potassium', 'iron', 'acidity', 'remarks'])->rows as $row) {
             $material = new Material(
                 $row->text('id'),
                 $row->text('name'),
@@ -93,6 +93,7 @@ final readonly class Catalogue
                 $row->estimate('phosphorus', 0, 10000),
                 $row->estimate('potassium', 0, 20000),
                 $row->estimate('iron', 0, 20000),
+                $row->estimate('acidity', 0, 2000),
                 $row->optionalText('remarks'),
             );
             $found[$material->id] = $material;
@@ -105,7 +106,7 @@ final readonly class Catalogue
     private static function plants(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'scientific', 'common', 'role', 'growth', 'half_light', 'root_share', 'densest', 'melt', 'bicarbonate', 'dry_per_piece', 'piece', 'height', 'spread', 'zone', 'planting', 'coolest', 'warmest', 'softest', 'hardest', 'removal', 'sensitive', 'invasive', 'tender', 'wet_ratio', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'scientific', 'common', 'role', 'growth', 'half_light', 'root_share', 'densest', 'mat', 'melt', 'bicarbonate', 'dry_per_piece', 'piece', 'height', 'spread', 'zone', 'planting', 'coolest', 'warmest', 'softest', 'hardest', 'removal', 'sensitive', 'invasive', 'tender', 'wet_ratio', 'remarks'])->rows as $row) {
             $kind = new PlantKind(
                 $row->text('id'),
                 $row->text('scientific'),
@@ -115,8 +116,9 @@ final readonly class Catalogue
                 $row->estimate('half_light', 1, 500),
                 $row->estimate('root_share', 0, 1),
                 $row->estimate('densest', 10, 5000),
+                $row->estimate('mat', 0, 500),
                 $row->estimate('melt', 0, 1),
-                $row->truth('bicarbonate'),
+                $row->estimate('bicarbonate', 0, 1),
                 $row->estimate('dry_per_piece', 0.001, 100),
                 $row->text('piece'),
                 $row->estimate('height', 0.001, 3),
@@ -248,9 +250,9 @@ final readonly class Catalogue
     private static function waters(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'name', 'ph', 'kh', 'gh', 'nitrate', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'name', 'ph', 'kh', 'gh', 'nitrate', 'phosphate', 'sodium', 'remarks'])->rows as $row) {
             $found[$row->text('id')] = new WaterKind($row->text('id'), $row->text('name'),
-                $row->estimate('ph', 4, 10), $row->estimate('kh', 0, 40), $row->estimate('gh', 0, 60), $row->estimate('nitrate', 0, 50), $row->optionalText('remarks'));
+                $row->estimate('ph', 4, 10), $row->estimate('kh', 0, 40), $row->estimate('gh', 0, 60), $row->estimate('nitrate', 0, 50), $row->estimate('phosphate', 0, 10), $row->estimate('sodium', 0, 500), $row->optionalText('remarks'));
         }
 
         return $found;

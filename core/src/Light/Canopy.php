@@ -12,10 +12,11 @@ namespace Olvek\Core\Light;
 final class Canopy
 {
     public const EXTINCTION = 0.5;
-    /** m² of leaf per g dry. M (0.03–0.05). */
-    public const LEAF_AREA = 0.04;
-    /** Share of the light that a closed mat of floaters holds back. J (0.7–0.95). */
-    public const FLOATER_SHADE = 0.85;
+    /** m² of leaf per g dry. M (0.03–0.1: thin leaves under water have more). */
+    public const LEAF_AREA = 0.045;
+    /** Share of the light that a closed mat of floaters holds back, and what each further layer lets through. J (0.7–0.95; 0.3–0.7). */
+    public const FLOATER_SHADE = 0.86;
+    private const LAYER = 0.5;
 
     /** Mean light within a stand whose top receives $atTop, for a leaf area index. */
     public static function meanWithin(float $atTop, float $leafAreaIndex): float
@@ -31,9 +32,13 @@ final class Canopy
         return exp(-self::EXTINCTION * $leafAreaIndex);
     }
 
-    /** Share of the light that passes floaters covering a share of the surface. */
+    /**
+     * Share of the light that passes floaters.
+     *
+     * @param float $cover m² of mat per m² of surface; above 1 they lie in layers
+     */
     public static function underFloaters(float $cover): float
     {
-        return 1 - self::FLOATER_SHADE * min(1.0, $cover);
+        return (1 - self::FLOATER_SHADE * min(1.0, $cover)) * ($cover > 1 ? self::LAYER ** ($cover - 1) : 1.0);
     }
 }

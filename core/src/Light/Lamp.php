@@ -11,26 +11,32 @@ final readonly class Lamp
     public const LUMENS_PER_MICROMOLE = 70.0;
     /** m over the rim at which the share that lands is told. C: most lamps rest on the rim or hang a hand above it. */
     public const USUAL_HEIGHT = 0.10;
+    /** Share that lands from there. J (0.5–0.9): of strips and panels 0.72 to 0.90 enter a box of 60 × 30 cm, by tracing rays; old reflectors lose more. */
+    public const USUAL_LANDING = 0.6;
 
     /**
      * @param float $lumens  luminous flux, lm
      * @param float $hours   per day, 0–24
      * @param float $landing share of the light that lands on the water where the lamp hangs 10 cm over the rim; J (0.5–0.8)
      * @param float $height  m over the rim
+     * @param LampKind|null $kind what lamp it is; null where nobody said: white diodes
+     * @param float $watts   that it draws, where it is known by them; 0 where by its lumens
      */
     public function __construct(
         public float $lumens,
         public float $hours,
-        public float $landing = 0.6,
+        public float $landing = self::USUAL_LANDING,
         public float $height = self::USUAL_HEIGHT,
         public Programme $programme = new Programme(),
+        public ?LampKind $kind = null,
+        public float $watts = 0.0,
     ) {
     }
 
     /** Mean PPFD on a water surface in m², µmol m⁻² s⁻¹. */
     public function atSurface(float $area): float
     {
-        return $this->lumens / self::LUMENS_PER_MICROMOLE * $this->landed($area) / $area;
+        return $this->lumens / ($this->kind->lumensPerMicromole->value ?? self::LUMENS_PER_MICROMOLE) * $this->landed($area) / $area;
     }
 
     /** Share of the light that lands on a water surface in m²: less, the higher the lamp hangs. */

@@ -28,7 +28,7 @@ final readonly class Band
         [$plan, $parameters] = $this->ensemble->member($n);
         $judged = [];
         foreach (Judge::judge($plan, UnitSystem::Metric, $parameters)->margins as $margin) {
-            $judged[$margin->id] = [$margin->measure, State::Act === $margin->state];
+            $judged[$margin->id] = [$margin->measure, State::Fails === $margin->state];
         }
 
         return $judged;

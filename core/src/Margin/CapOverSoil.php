@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
+use Olvek\Core\Bed\Mix;
 use Olvek\Core\Bed\Release;
+use Olvek\Core\Bed\Role as BedRole;
 use Olvek\Core\Bed\Side;
 use Olvek\Core\Plant\Growth;
 use Olvek\Core\Unit\Decimal;
@@ -35,9 +37,12 @@ final class CapOverSoil implements Criterion
             return Margin::idle('cap', 'Cap over soil', 'none needed', 'What lies below gives off next to nothing, so the cap need not hold it back.');
         }
         $release = new Release($plan->bed, $plan->vessel, Growth::temperatureFactor($plan->site->temperature));
+        $share = self::soilShare($soil->mix);
         $ratios = [];
         foreach (Side::cases() as $side) {
-            $ratios[$side->value] = $soil->depth($side) > 0 ? ($cap?->depth($side) ?? 0.0) / $soil->depth($side) : self::NO_SOIL;
+            // Of a blend only what is soil counts: gravel in it holds itself.
+            $depth = $share * $soil->depth($side);
+            $ratios[$side->value] = $depth > 0 ? ($cap?->depth($side) ?? 0.0) / $depth : self::NO_SOIL;
         }
         $thinnest = $ratios['front'] <= $ratios['back'] ? Side::Front : Side::Back;
         $worst = $thinnest->value;
@@ -60,5 +65,11 @@ final class CapOverSoil implements Criterion
                 new Term('ammonia pushed out at filling', Decimal::significant($flush, 2).' mg N/L', Provenance::Judgement),
                 new Term('leak through the cap on day 14', Decimal::significant($release->leak(14), 2).' mg N a day', Provenance::Judgement, 'stirring and sorption are judgement; diffusion: Boudreau 1996, Li & Gregory 1974'),
             ]);
+    }
+
+    /** Share (0–1) of a mix that is soil. */
+    private static function soilShare(Mix $mix): float
+    {
+        return array_sum(array_map(static fn (array $part): float => BedRole::Soil === $part[0]->role && $part[0]->flushNitrogen->value * $part[0]->density->value >= self::HARMLESS ? $part[1] : 0.0, $mix->shares));
     }
 }

@@ -10,12 +10,17 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 use Olvek\Core\Water\Carbonate;
 
-/** Carbon dioxide that plants under water find while the lamp burns, over the leanest four weeks. */
+/**
+ * Carbon dioxide in the water: what plants find while the lamp burns, over the leanest four weeks; and, where animals are in, that there
+ * is not too much of it by night. Want of carbon slows plants and shows in their mass; it fails no tank by itself.
+ */
 final class CarbonSupply implements Criterion
 {
-    /** mg CO2/L. J: air alone holds about 0.6 in the water. */
-    private const LEAST = 0.35;
-    private const GOOD = 0.7;
+    /** mg CO2/L by day below which plants hardly grow. J. */
+    private const SHORT = 0.1;
+    /** mg CO2/L that animals bear, and from which they suffer. C: 20 and 30. */
+    private const BORNE = 20.0;
+    private const SUFFERS = 30.0;
 
     public static function margin(Outlook $outlook): Margin
     {
@@ -34,18 +39,25 @@ final class CarbonSupply implements Criterion
             }
         }
         $least = \INF === $least ? $trace->mean('carbonDioxide', 0, $trace->days()) : $least;
+        [$most, $mostDay] = $outlook->stocked ? $trace->highest('carbonDioxideMost', $outlook->from) : [0.0, 0];
         $shown = Decimal::significant($least, 2).' mg/L';
+        $high = Decimal::significant($most, 2).' mg/L';
+        // One scale for both ends: 0 fails, 1 holds.
+        $value = min((self::SUFFERS - $most) / (self::SUFFERS - self::BORNE), max(0.0, min(1.0, $least / self::SHORT)));
 
-        return Margin::atLeast('carbon', 'Carbon', $least, 'mg/L', self::LEAST, self::GOOD, $last,
+        return new Margin('carbon', 'Carbon', $value, 0.0, 1.0, $most > self::BORNE ? $mostDay : $last, $least, 'mg/L', $most > self::BORNE ? $high : $shown,
+            \sprintf('tight below %s by day or above %s by night, fails above %s', Margin::text(self::SHORT, 'mg/L'), Margin::text(self::BORNE, 'mg/L'), Margin::text(self::SUFFERS, 'mg/L')),
             match (true) {
-                $least < self::LEAST => "By day $last plants have drawn carbon dioxide down to $shown: only those that use bicarbonate, and those in air, go on growing.",
-                $least < self::GOOD => "Carbon dioxide is short: $shown while the lamp burns, around day $last.",
-                default => "Soil, animals and air keep at least $shown of carbon dioxide in the water while the lamp burns.",
+                $most > self::SUFFERS => "Carbon dioxide gathers to $high at night on day $mostDay: animals suffer. Ripple the water, or lay less rich soil.",
+                $most > self::BORNE => "Carbon dioxide gathers to $high at night on day $mostDay, about as much as animals bear.",
+                $least < self::SHORT => "By day $last plants have drawn carbon dioxide down to $shown: those that use bicarbonate, and those in air, go on growing.",
+                default => "Soil, animals and air leave $shown of carbon dioxide in the water while the lamp burns.",
             },
             [
-                new Term('carbon dioxide, leanest four weeks', "$shown, to day $last"),
-                new Term('air alone gives', Decimal::significant(Carbonate::co2AtEquilibrium($outlook->plan->site->temperature), 2).' mg/L', Provenance::Published, 'Plummer & Busenberg 1982; 420 ppm'),
-                new Term('half growth at', '2 mg/L, or 0.6 for those that use bicarbonate', Provenance::Memory),
+                new Term('carbon dioxide by day, leanest four weeks', "$shown, to day $last"),
+                new Term('the most at night with animals in', $outlook->stocked ? "$high, day $mostDay" : 'no animals'),
+                new Term('air alone gives', Decimal::significant(Carbonate::co2AtEquilibrium($outlook->plan->site->temperature, $outlook->plan->site->airCarbonDioxide()), 2).' mg/L', Provenance::Published, 'Plummer & Busenberg 1982; '.Decimal::trimmed($outlook->plan->site->airCarbonDioxide(), 0).' ppm in the air'),
+                new Term('half growth at', '0.5 mg/L for a plant of middling speed, half that for those that use bicarbonate', Provenance::Memory),
                 new Term('in the first week', Decimal::significant($trace->mean('carbonDioxide', 0, 7), 2).' mg/L'),
             ]);
     }

@@ -5,15 +5,17 @@ declare(strict_types=1);
 namespace Olvek\Core\Margin;
 
 use Olvek\Core\Light\Canopy;
+use Olvek\Core\Light\Shade;
 use Olvek\Core\Light\WaterColumn;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Growth;
+use Olvek\Core\Plant\Spread;
 use Olvek\Core\Run\Snapshot;
 
 /**
  * The light that reaches the bed and each clump on a day: floaters take first, then the tallest.
- * Leaf area is spread over the whole floor, so a clump is shaded by the mean of what stands above it.
+ * Plants are discs of leaf at their places, as in the run: a clump is shaded by what stands over it.
  */
 final readonly class ClumpLight
 {
@@ -38,7 +40,7 @@ final readonly class ClumpLight
     {
         $masses = [];
         foreach ($plan->clumps as $clump) {
-            $masses[$clump->id] = $clump->biomass() * Growth::shareAlive($clump->kind, $day);
+            $masses[$clump->id] = $clump->biomass() * Growth::shareAlive($clump->kind, $day, $clump->grown->melt());
         }
 
         return self::fall($plan, $masses, $plan->lamp->atSurface($plan->surface()), WaterColumn::ATTENUATION);
@@ -58,38 +60,37 @@ final readonly class ClumpLight
     private static function fall(Plan $plan, array $masses, float $surface, float $attenuation): self
     {
         $area = $plan->surface();
-        $alive = static fn (Clump $c): float => $masses[$c->id];
         $mat = 0.0;
-        $light = [];
-        $standing = [];
-        foreach ($plan->clumps as $clump) {
+        $light = $places = $areas = $leaves = [];
+        $tops = array_map(static fn (Clump $c): float => self::top($c, $plan), $plan->clumps);
+        $order = array_keys($plan->clumps);
+        usort($order, static fn (int $a, int $b): int => [$tops[$b], $a] <=> [$tops[$a], $b]);
+        foreach ($order as $i) {
+            $clump = $plan->clumps[$i];
             if ($clump->kind->role->coversSurface()) {
-                $mat += $alive($clump) / $clump->kind->densest->value;
-            }
-            if ($clump->kind->role->hasLeavesInAir()) {
+                $mat += $masses[$clump->id] / $clump->kind->mat->value;
                 $light[$clump->id] = $surface;
-            } else {
-                $standing[] = $clump;
+                continue;
             }
+            $places[$i] = [$clump->place * $plan->vessel->length(), $clump->row * $plan->vessel->width()];
+            $areas[$i] = Spread::area($clump->area(), $masses[$clump->id] / max(1e-9, $clump->biomass()));
+            $leaves[$i] = Canopy::LEAF_AREA * $masses[$clump->id] * $clump->kind->role->overWater();
         }
-        $cover = min(1.0, $mat / $area);
-        $bedTop = $plan->bed->meanDepth();
-        $tops = array_map(static fn (Clump $c): float => self::top($c, $plan), $standing);
-        array_multisort($tops, \SORT_DESC, \SORT_NUMERIC, $standing);
-        $down = $surface * Canopy::underFloaters($cover);
-        foreach ($standing as $index => $clump) {
-            $leaves = Canopy::LEAF_AREA * $alive($clump) / $area;
-            $light[$clump->id] = Canopy::meanWithin($down * WaterColumn::transmission($plan->waterLine - $tops[$index], $attenuation), $leaves);
-            $down *= Canopy::transmission($leaves);
+        $mat /= $area;
+        $down = $surface * Canopy::underFloaters($mat);
+        [$within, $floor] = Shade::within($places, $areas, $leaves, $area);
+        foreach ($within as $i => $share) {
+            $clump = $plan->clumps[$i];
+            $light[$clump->id] = $clump->kind->role->hasLeavesInAir() ? $surface * $share : $down * $share * WaterColumn::transmission($plan->waterLine - min($plan->waterLine, $tops[$i]), $attenuation);
         }
-        $water = WaterColumn::transmission($plan->waterLine - $bedTop, $attenuation);
+        $water = WaterColumn::transmission($plan->waterLine - $plan->bed->meanDepth(), $attenuation);
 
-        return new self($light, $surface, $down * $water, $surface * $water, $cover);
+        return new self($light, $surface, $down * $floor * $water, $surface * $water, min(1.0, $mat));
     }
 
     /** m above the inside bottom that a clump's leaves reach. */
     public static function top(Clump $clump, Plan $plan): float
     {
-        return min($plan->waterLine, $plan->bed->meanDepth() + $clump->kind->height->value);
+        return $clump->kind->role->hasLeavesInAir() ? $plan->waterLine + $clump->kind->height->value : min($plan->waterLine, $plan->bed->meanDepth() + $clump->kind->height->value);
     }
 }

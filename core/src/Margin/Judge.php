@@ -18,12 +18,12 @@ final class Judge
 {
     public const FIRST_YEAR = 365;
 
-    /** In the order of the trade: water, plants, bed, animals. @var list<class-string<Criterion>> */
+    /** By voice, and in each in the order of the trade: water, plants, bed, animals. @var list<class-string<Criterion>> */
     private const CRITERIA = [
         Ammonia::class, Nitrite::class, Nitrate::class, DawnOxygen::class, PhDrift::class, MineralCreep::class,
-        PlantedShare::class, LitClumps::class, FedPlants::class, CarbonSupply::class, Algae::class,
-        CapOverSoil::class, BedHealth::class, SoilLife::class,
-        Room::class, Warmth::class, StockBalance::class, Losses::class,
+        KeptMass::class, LitClumps::class, FedPlants::class, CarbonSupply::class, Algae::class, BedHealth::class, SoilLife::class, StockBalance::class,
+        Room::class, KindWater::class, Warmth::class, Losses::class,
+        PlantedShare::class, CapOverSoil::class,
     ];
 
     /** @param list<Event> $events beside what the plan and usual care bring */
@@ -37,7 +37,10 @@ final class Judge
     {
         $outlook = new Outlook($plan, $trace, $units, $parameters);
         $margins = array_map(static fn (string $criterion): Margin => $criterion::margin($outlook), self::CRITERIA);
-        $state = array_reduce($margins, static fn (State $s, Margin $m): State => $s->worse($m->state), State::Good);
+        $state = array_reduce($margins, static fn (State $s, Margin $m): State => Voice::Practice === $m->voice ? $s : $s->worse($m->state), State::Holds);
+
+        // Without plants there is nothing that could carry it.
+        $state = [] === $plan->clumps ? State::Fails : $state;
 
         return new Judgement($state, self::verdict($plan, $margins, $state), $margins, $trace, Quantities::of($plan));
     }
@@ -48,20 +51,28 @@ final class Judge
         if ([] === $plan->clumps) {
             return 'A tank without plants cannot balance: add some, and Olvek will say what they can carry.';
         }
-        $worst = $margins[0];
+        $worst = [];
         $failing = 0;
         foreach ($margins as $margin) {
-            $failing += State::Act === $margin->state ? 1 : 0;
-            if ($margin->state->rank() > $worst->state->rank() || ($margin->state === $worst->state && State::Good !== $state && $margin->position() < $worst->position())) {
-                $worst = $margin;
+            $failing += State::Fails === $margin->state ? 1 : 0;
+            $other = $worst[$margin->voice->value] ?? null;
+            if (null === $other || $margin->state->rank() > $other->state->rank() || ($margin->state === $other->state && State::Holds !== $margin->state && $margin->position() < $other->position())) {
+                $worst[$margin->voice->value] = $margin;
             }
         }
+        $balance = $worst[Voice::Balance->value] ?? $margins[0];
+        $welfare = $worst[Voice::Welfare->value] ?? $margins[0];
         $stock = array_column($margins, null, 'id')['stock'];
-
-        return match ($state) {
-            State::Good => 'This should hold. '.(null === $plan->firstAnimals() ? 'Add animals to see whether it balances.' : $stock->sentence),
-            State::Watch => 'This can work, but '.lcfirst($worst->name).' is tight. '.$worst->sentence,
-            State::Act => (1 === $failing ? 'Not yet. ' : "Not yet: $failing margins fail. ").$worst->sentence,
+        $itself = match ($balance->state) {
+            State::Holds => 'This should hold. '.(null === $plan->firstAnimals() ? 'Add animals to see whether it balances.' : $stock->sentence),
+            State::Tight => 'This can work, but '.lcfirst($balance->name).' is tight. '.$balance->sentence,
+            State::Fails => ($failing > 1 ? "Not yet: $failing margins fail. " : 'Not yet. ').$balance->sentence,
         };
+        if (State::Fails !== $welfare->state) {
+            return $itself.(State::Tight === $welfare->state ? ' For the animals: '.lcfirst($welfare->sentence) : '');
+        }
+
+        return State::Fails === $balance->state ? $itself.' And for the animals: '.lcfirst($welfare->sentence)
+            : 'Not yet, for the animals: '.lcfirst($welfare->sentence).(State::Holds === $balance->state ? ' The tank by itself should hold.' : ' '.$itself);
     }
 }

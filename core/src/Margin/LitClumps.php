@@ -4,29 +4,32 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
+use Olvek\Core\Plan\Clump;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether each clump gets the light it needs: the share of its greatest growth that light and hours allow. */
 final class LitClumps implements Criterion
 {
-    /** Share of greatest growth below which a clump dwindles, and from which it thrives. J: respiration takes 10–15 %. */
-    private const LEAST = 0.15;
-    private const GOOD = 0.3;
+    /** Share of greatest growth below which a clump dwindles, and from which it thrives. J: breathing and shedding take some 8 %, want of carbon half. */
+    private const LEAST = 0.12;
+    private const GOOD = 0.25;
 
     public static function margin(Outlook $outlook): Margin
     {
         $trace = $outlook->trace;
-        $darkest = $trace->leanest($trace->lit, Outlook::SETTLING);
+        // Ferns, anubias and mosses hold on in any light (C), and what stands in the air has the room's.
+        $asked = array_keys(array_filter($outlook->plan->clumps, static fn (Clump $c): bool => $c->kind->role->standsOnFloor()));
+        $darkest = $trace->leanest($trace->lit, Outlook::SETTLING, $asked);
         if (null === $darkest) {
-            return Margin::idle('light', 'Light for plants', 'no plants', 'There are no plants to light yet.');
+            return Margin::idle('light', 'Light for plants', 'no plants', 'There are no plants that light could fail.');
         }
         [$share, $clump, $day] = $darkest;
         $kind = $outlook->plan->clumps[$clump]->kind;
         $percent = Decimal::trimmed(100 * $share, 0)."\u{202F}%";
         $terms = [
             new Term('light on the water', Decimal::significant($trace->columns['light'][$day], 2).' mol/m² on day '.$day),
-            new Term('under floaters', Decimal::trimmed(100 * $trace->columns['cover'][$day], 0).' % of the surface', Provenance::Judgement, 'a closed mat holds back 85 %'),
+            new Term('under floaters', Decimal::trimmed(100 * $trace->columns['cover'][$day], 0).' % of the surface', Provenance::Judgement, 'a closed mat holds back 86 %'),
             new Term('tannin', Decimal::significant($trace->columns['tannin'][$day], 2).' mg C/L', Provenance::Judgement),
         ];
         foreach ($outlook->plan->clumps as $i => $one) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
+use Olvek\Core\Animal\Shape;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
@@ -12,7 +13,9 @@ final class Losses implements Criterion
 {
     /** Share of the animals lost in the year. J; the odd death of age is C. */
     private const WATCH = 0.05;
-    private const ACT = 0.2;
+    private const ACT = 0.25;
+    /** g from which animals are counted; below it is the small life of the bed. J. */
+    private const COUNTED = 0.01;
 
     public static function margin(Outlook $outlook): Margin
     {
@@ -25,6 +28,10 @@ final class Losses implements Criterion
         $day = null;
         $terms = [];
         foreach ($outlook->plan->groups as $i => $group) {
+            // Of what comes and goes by itself nobody keeps count: it never decides a verdict.
+            if ($group->kind->grams->value < self::COUNTED || $group->day > $outlook->lastDay()) {
+                continue;
+            }
             $peak = 0.0;
             $fall = 0.0;
             $on = $group->day;
@@ -39,13 +46,17 @@ final class Losses implements Criterion
             }
             $end = $trace->heads[$outlook->lastDay()][$i];
             $terms[] = new Term($group->kind->common, \sprintf('%d put in, about %s at the end, at most %s', $group->count, Decimal::trimmed($end, 0), Decimal::trimmed($peak, 0)), Provenance::Judgement);
-            if ($fall > $most || null === $worst) {
-                $most = $fall;
+            // Snails follow their food; that they grow fewer is no failing.
+            $counted = Shape::Snail === $group->kind->shape ? min($fall, self::ACT) : $fall;
+            if ($counted > $most || null === $worst) {
+                $most = $counted;
                 $worst = $group;
                 $day = $on;
             }
         }
-        \assert(null !== $worst);
+        if (null === $worst) {
+            return Margin::idle('losses', 'Losses', 'none counted', 'What lives here comes and goes by itself.');
+        }
         $percent = Decimal::trimmed(100 * $most, 0)."\u{202F}%";
         $name = $worst->kind->common;
 

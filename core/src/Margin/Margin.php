@@ -18,6 +18,7 @@ final readonly class Margin
     private const PLENTY = 9.0;
 
     public State $state;
+    public Voice $voice;
 
     /**
      * @param string     $id       stable name, e.g. "oxygen"
@@ -42,10 +43,12 @@ final readonly class Margin
         public array $terms,
         public ?Spread $spread = null,
     ) {
+        $this->voice = Voice::of($id);
         $this->state = match (true) {
-            $value < $limit => State::Act,
-            $value < $good => State::Watch,
-            default => State::Good,
+            // What methods ask is never a failure by itself.
+            $value < $limit => Voice::Practice === $this->voice ? State::Tight : State::Fails,
+            $value < $good => State::Tight,
+            default => State::Holds,
         };
     }
 
@@ -54,10 +57,10 @@ final readonly class Margin
      *
      * @param list<Term> $terms
      */
-    public static function atMost(string $id, string $name, float $measure, string $unit, float $watch, float $act, ?int $worstDay, string $sentence, array $terms): self
+    public static function atMost(string $id, string $name, float $measure, string $unit, float $watch, float $act, ?int $worstDay, string $sentence, array $terms, ?string $shown = null): self
     {
         return new self($id, $name, min(self::PLENTY, $act / max(1e-9, $measure)), 1.0, $act / $watch, $worstDay, $measure, $unit,
-            self::text($measure, $unit), \sprintf('watch above %s, act above %s', self::text($watch, $unit), self::text($act, $unit)), $sentence, $terms);
+            $shown ?? self::text($measure, $unit), \sprintf('tight above %s, fails above %s', self::text($watch, $unit), self::text($act, $unit)), $sentence, $terms);
     }
 
     /**
@@ -68,7 +71,7 @@ final readonly class Margin
     public static function atLeast(string $id, string $name, float $measure, string $unit, float $act, float $good, ?int $worstDay, string $sentence, array $terms): self
     {
         return new self($id, $name, $measure, $act, $good, $worstDay, $measure, $unit,
-            self::text($measure, $unit), \sprintf('act below %s, good from %s', self::text($act, $unit), self::text($good, $unit)), $sentence, $terms);
+            self::text($measure, $unit), \sprintf('fails below %s, holds from %s', self::text($act, $unit), self::text($good, $unit)), $sentence, $terms);
     }
 
     /** The same margin where its question does not arise. */
@@ -80,7 +83,7 @@ final readonly class Margin
     public function withSpread(Spread $spread): self
     {
         /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
-        return new self(...[...array_diff_key(get_object_vars($this), ['state' => 0]), 'spread' => $spread]);
+        return new self(...[...array_diff_key(get_object_vars($this), ['state' => 0, 'voice' => 0]), 'spread' => $spread]);
     }
 
     /** The spread's ends as text; empty without one. */

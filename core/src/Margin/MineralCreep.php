@@ -4,55 +4,74 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
+use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plant\Role;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
-/** Months until what top-up water leaves behind has raised the hardness by half. */
+/** Months until what top-up water leaves behind makes the water too hard for one of the plan's own kinds. */
 final class MineralCreep implements Criterion
 {
-    /** Months within which a rise is a fault, and from which a change now and then holds it. J. */
-    private const LEAST = 4.0;
-    private const GOOD = 9.0;
-    /** How many times the first hardness counts as crept up. J. */
-    private const RISE = 1.5;
+    /** Months within which that is a fault, and from which a change now and then holds it. J. */
+    private const LEAST = 6.0;
+    private const GOOD = 18.0;
     /** Days in a month, and months beyond which nothing is foretold (J). */
     private const MONTH = 30.44;
     private const LONG = 60.0;
-    /** °dH: what a half more means nothing below. J. */
-    private const SOFT = 2.0;
+    /** °dH that nearly all bear, for plans without kinds. C. */
+    private const USUAL = 25.0;
 
     public static function margin(Outlook $outlook): Margin
     {
         $gh = $outlook->trace->columns['generalHardness'];
         $end = $outlook->lastDay();
-        $target = max(self::SOFT, self::RISE * $gh[0]);
+        [$target, $who] = self::hardestBorne($outlook->plan);
         $months = self::LONG;
         foreach ($gh as $day => $degrees) {
-            if ($degrees >= $target) {
+            if ($degrees >= $target && $gh[0] < $target) {
                 $months = $day / self::MONTH;
                 break;
             }
         }
-        $slope = ($gh[$end] - $gh[0]) / max(1, $end);
-        if (self::LONG === $months && $slope > 0) {
-            $months = min(self::LONG, ($target - $gh[0]) / $slope / self::MONTH);
+        // The last quarter tells how it goes on.
+        $from = intdiv(3 * $end, 4);
+        $slope = ($gh[$end] - $gh[$from]) / max(1, $end - $from);
+        if (self::LONG === $months && $slope > 0 && $gh[0] < $target) {
+            $months = min(self::LONG, ($end + ($target - $gh[$end]) / $slope) / self::MONTH);
         }
         $litres = $outlook->trace->mean('evaporated', 0, $end + 1);
         $topUp = $outlook->plan->topUp ?? $outlook->plan->water;
         $long = $months >= self::LONG;
 
-        return new Margin('minerals', 'Mineral creep', $months, self::LEAST, self::GOOD, null, $months, 'months', $long ? 'none' : Margin::text($months, 'months'), 'act below 4 months, good from 9',
+        return new Margin('minerals', 'Mineral creep', $months, self::LEAST, self::GOOD, null, $months, 'months', $long ? 'none' : Margin::text($months, 'months'), 'fails below 6 months, holds from 18',
             match (true) {
-                $months < self::LEAST => 'Topping up raises the hardness by half within '.Decimal::significant($months, 2).' months: top up with rain or reverse osmosis water, or change some.',
-                $months < self::GOOD => 'Topping up raises the hardness by half in '.Decimal::significant($months, 2).' months; a small change now and then, or softer top-up water, holds it.',
-                $long => 'Hardness stays about where it is.',
-                default => 'Hardness creeps up slowly: by half in '.Decimal::significant($months, 2).' months.',
+                $months < self::LEAST => 'Topping up makes the water too hard for '.$who.' within '.Decimal::significant($months, 2).' months: top up with rain or reverse osmosis water, or change some.',
+                $months < self::GOOD => 'Topping up makes the water too hard for '.$who.' in '.Decimal::significant($months, 2).' months; a change now and then, or softer top-up water, holds it.',
+                $long => 'Hardness stays within what all that lives here bears.',
+                default => 'Hardness creeps up slowly; '.$who.' bears it for '.Decimal::significant($months, 2).' months.',
             },
             [
                 new Term('general hardness, first and last day', Decimal::significant($gh[0], 2).' and '.Decimal::significant($gh[$end], 2).' °dH'),
-                new Term('dries up', Decimal::significant($litres, 2).' L a day', Provenance::Judgement, 'ASHRAE pool formula, a quarter of it for still water'),
+                new Term('dries up', Decimal::significant($litres, 2).' L a day', Provenance::Judgement, 'ASHRAE pool formula, a third of it for still water; outdoors Penman 1948'),
                 new Term('topped up with', Decimal::significant($topUp->gh, 2).' °dH water'),
-                new Term('half more is a worry', 'within 4 to 9 months', Provenance::Judgement),
+                new Term('too hard from', Decimal::significant($target, 2).' °dH, for '.$who, Provenance::CommonPractice),
             ]);
+    }
+
+    /** @return array{float, string} °dH that the plan's softest kind bears at most, and its name */
+    private static function hardestBorne(Plan $plan): array
+    {
+        $least = [self::USUAL, 'most kinds'];
+        foreach ([...$plan->groups, ...$plan->clumps] as $thing) {
+            if ($thing instanceof Clump && Role::HousePlant === $thing->kind->role) {
+                continue;
+            }
+            if ($thing->kind->hardest->value < $least[0]) {
+                $least = [$thing->kind->hardest->value, $thing->kind->common];
+            }
+        }
+
+        return $least;
     }
 }

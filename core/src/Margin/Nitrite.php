@@ -31,7 +31,7 @@ final class Nitrite implements Criterion
             [
                 new Term('nitrite, highest '.$who, "$shown, day $day"),
                 new Term('as a test kit reads it', Decimal::significant(Ion::Nitrite->fromElement($most), 2).' mg/L as NO₂'),
-                new Term('watch, and act', self::WATCH.' and '.self::ACT.' mg N/L', Provenance::Memory),
+                new Term('tight, and failing', self::WATCH.' and '.self::ACT.' mg N/L', Provenance::Memory),
                 new Term('highest of the whole run', Decimal::significant($peak, 2)." mg N/L, day $peakDay"),
                 new Term('nitrite bacteria on that day', Decimal::trimmed(100 * $outlook->trace->columns['nitriteOxidisers'][$day], 1).' % of a mature film'),
             ]);

@@ -52,6 +52,8 @@ enum Remedy: string
             'oxygen' => [self::NoFloaters, self::LessFood, self::FewerAnimals, self::ThinnerSoil, self::Cooler, self::LongerLight, self::DeeperCap],
             'ph' => [self::SoftTopUp, self::ShorterLight, self::WaterChanges, self::Limestone, self::Lid, self::MoreSoil, self::Floaters],
             'minerals' => [self::SoftTopUp, self::Lid, self::WaterChanges],
+            'mass' => [self::StrongerLamp, self::LongerLight, self::NoFloaters, self::MoreSoil, self::RootTabs, self::MoreFood],
+            'waters' => [self::SoftTopUp, self::WaterChanges, self::Limestone],
             'planted' => [self::MoreStems, self::FastStems],
             'light' => [self::StrongerLamp, self::LongerLight, self::NoFloaters, self::ShorterLight],
             'fed' => [self::MoreFood, self::MoreSoil, self::RootTabs, self::WaterChanges, self::ShorterLight, self::NoFloaters],

@@ -12,20 +12,22 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
-/** Room, company and water for the animals. All C: welfare minima as the trade states them. */
+/** Room and company for the animals. All C: welfare minima as the trade states them, in litres of the vessel. */
 final class Room implements Criterion
 {
     private const LEAST = 1.0;
     private const GOOD = 1.2;
     /** L below which the trade keeps shrimp and snails only. C. */
     private const FISH_FROM = 10.0;
+    /** Times its smallest tank that each further quarrelsome animal wants. J. */
+    private const PEACE = 0.75;
 
     public static function margin(Outlook $outlook): Margin
     {
         $plan = $outlook->plan;
         $units = $outlook->units;
-        $net = $plan->netWater();
-        $shownNet = $units->show(Dimension::Volume, $net);
+        $litres = $plan->vessel->grossVolume();
+        $shownLitres = $units->show(Dimension::Volume, $litres);
         if ([] === $plan->groups) {
             return Margin::idle('room', 'Room', 'no animals', 'There are no animals to make room for yet.');
         }
@@ -36,7 +38,7 @@ final class Room implements Criterion
         $needed = 0.0;
         $least = 0.0;
         $complaints = [];
-        $terms = [new Term('free water', $shownNet)];
+        $terms = [new Term('the vessel holds', $shownLitres)];
         $seen = [];
         foreach ($plan->groups as $group) {
             $kind = $group->kind;
@@ -55,24 +57,32 @@ final class Room implements Criterion
                 if ($other->kind->id !== $kind->id && self::eats($other->kind, $kind)) {
                     $complaints[] = \sprintf('%s eat %s', $other->kind->common, $kind->common);
                 }
+                if ($other->kind->id > $kind->id && Temper::Quarrelsome === $kind->temper && Temper::Quarrelsome === $other->kind->temper && $litres < self::PEACE * ($kind->leastTank->value + $other->kind->leastTank->value)) {
+                    $complaints[] = \sprintf('%s and %s fight', $kind->common, $other->kind->common);
+                }
             }
-            if ($plan->water->gh < $kind->softest->value || $plan->water->gh > $kind->hardest->value || $plan->water->pH < $kind->acidest->value - 0.5 || $plan->water->pH > $kind->alkalinest->value + 0.5) {
-                $complaints[] = \sprintf('%s likes pH %s–%s and %s–%s °dH', $kind->common, Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1),
-                    Decimal::trimmed($kind->softest->value, 0), Decimal::trimmed($kind->hardest->value, 0));
+            if (self::fights($kind, $count, $litres)) {
+                $complaints[] = \sprintf('%s fight: keep one, or one male', $kind->common);
             }
         }
-        $ratio = $net / max($needed, $least);
+        $ratio = $litres / max($needed, $least);
         $need = $units->show(Dimension::Volume, max($needed, $least));
         $enough = $ratio >= self::LEAST;
         $value = [] === $complaints ? $ratio : min($ratio, ($enough ? self::LEAST + self::GOOD : self::LEAST) / 2);
         $sentence = $enough
-            ? \sprintf('The animals ask for %s and have %s.', $need, $shownNet)
-            : \sprintf('The animals ask for %s but have only %s.', $need, $shownNet);
+            ? \sprintf('The animals ask for %s and have %s.', $need, $shownLitres)
+            : \sprintf('The animals ask for %s but have only %s.', $need, $shownLitres);
         if ([] !== $complaints) {
             $sentence = ($enough ? '' : $sentence.' ').implode('; ', $complaints).'.';
         }
 
-        return new Margin('room', 'Room', $value, self::LEAST, self::GOOD, null, $ratio, '×', Decimal::trimmed($ratio, 1).' ×', 'act below 1 ×, good from 1.2 ×', $sentence, $terms);
+        return new Margin('room', 'Room', $value, self::LEAST, self::GOOD, null, $ratio, '×', Decimal::trimmed($ratio, 1).' ×', 'fails below 1 ×, holds from 1.2 ×', $sentence, $terms);
+    }
+
+    /** Whether several of a quarrelsome kind have too little room to keep out of each other's way. C; how much is enough, J. */
+    private static function fights(Kind $kind, int $count, float $litres): bool
+    {
+        return Temper::Quarrelsome === $kind->temper && $count > 1 && $litres < $kind->leastTank->value * (1 + self::PEACE * ($count - 1));
     }
 
     /** Whether an animal hunts another outright; that it takes young is the run's business. */

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Olvek\Core\Margin;
 
 use Olvek\Core\Light\Canopy;
+use Olvek\Core\Light\Shade;
 use Olvek\Core\Light\WaterColumn;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Snapshot;
 
 /**
- * How light lies on the bed, seen from above: floaters dim all of it alike, each clump what stands below it. Light is taken to fall
- * straight down (J), so the map is sharper than the truth; the run itself reckons with means.
+ * How light lies on the bed, seen from above: floaters dim all of it alike, each clump what stands below it. The run
+ * asks the same shades.
  */
 final readonly class ShadeMap
 {
@@ -29,24 +30,24 @@ final readonly class ShadeMap
         $width = $plan->vessel->width();
         $water = WaterColumn::transmission($plan->waterLine - $plan->bed->meanDepth(), WaterColumn::ATTENUATION + WaterColumn::TANNIN * $snapshot->tannin + WaterColumn::GREEN * $snapshot->green);
         $bare = ($plan->site->daylight()->any() ? $snapshot->light : $plan->lamp->atSurface($plan->surface()) * $snapshot->lampShare) * $water;
-        $open = $bare * Canopy::underFloaters($snapshot->cover);
-        $stands = [];
+        $mat = 0.0;
+        $places = $areas = $leaves = [];
         foreach ($plan->clumps as $i => $clump) {
             $area = $snapshot->spread($plan, $i);
-            if ($area > 0 && $clump->kind->role->coversFloor()) {
-                $stands[] = [$clump->place * $length, $clump->row * $width, $area / \M_PI, Canopy::transmission(Canopy::LEAF_AREA * $snapshot->clumps[$i] / $area)];
+            if ($clump->kind->role->coversSurface()) {
+                $mat += $snapshot->clumps[$i] / $clump->kind->mat->value / $plan->surface();
+            } elseif ($area > 0) {
+                $places[] = [$clump->place * $length, $clump->row * $width];
+                $areas[] = $area;
+                $leaves[] = Canopy::LEAF_AREA * $snapshot->clumps[$i] * $clump->kind->role->overWater();
             }
         }
+        $open = $bare * Canopy::underFloaters($mat);
         $light = [];
         for ($row = 0; $row < $rows; ++$row) {
             $z = $width * ($row + 0.5) / $rows;
             for ($column = 0; $column < $columns; ++$column) {
-                $x = $length * ($column + 0.5) / $columns;
-                $left = $open;
-                foreach ($stands as [$atX, $atZ, $square, $through]) {
-                    $left *= ($x - $atX) ** 2 + ($z - $atZ) ** 2 <= $square ? $through : 1.0;
-                }
-                $light[$row][$column] = $left;
+                $light[$row][$column] = $open * Shade::below($length * ($column + 0.5) / $columns, $z, $places, $areas, $leaves, $plan->surface());
             }
         }
 

@@ -8,14 +8,18 @@ use Olvek\Core\Plant\Growth;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
-/** Years until the soil gives roots only half of what they want: nitrogen by its slow decay, iron by what has gone. */
+/** Years until the soil gives roots less than a quarter of what they could use: nitrogen as microbes free it; or half of its iron has gone. */
 final class SoilLife implements Criterion
 {
     /** Years below which the bed is laid for nothing, and from which it is worth its labour. J: keepers speak of one to several years (C). */
-    private const LEAST = 0.75;
-    private const GOOD = 2.0;
+    private const LEAST = 0.5;
+    private const GOOD = 1.5;
+    /** Share of what roots could use below which a soil counts as spent. J: the rest comes from mulm and water. */
+    private const SPENT = 0.25;
+    /** mg N per L below which a bed material is no store: baked clay, sand. J. */
+    private const NO_STORE = 100.0;
     /** Share of growth that nutrients allow from which plants that find little in the soil still do well. J. */
-    private const FED = 0.3;
+    private const FED = 0.15;
     /** Years beyond which nobody plans. J. */
     private const LONG = 12.0;
 
@@ -24,6 +28,9 @@ final class SoilLife implements Criterion
         if (null === $outlook->plan->bed->soil) {
             return Margin::idle('soil', 'Soil life', 'no soil', 'There is no soil to wear out; roots live on what settles.');
         }
+        if ($outlook->plan->bed->soil->mix->slowNitrogenPerLitre() < self::NO_STORE) {
+            return Margin::idle('soil', 'Soil life', 'no store', 'What lies there holds hardly anything that could wear out; roots live on what settles.');
+        }
         $trace = $outlook->trace;
         $end = $outlook->lastDay();
         $from = intdiv($end, 2);
@@ -31,8 +38,8 @@ final class SoilLife implements Criterion
         $c = $trace->columns;
         $drawn = $trace->mean('rooted', $from, $end + 1);
         $need = $trace->mean('rootNeed', $from, $end + 1);
-        $rate = $outlook->parameters->slowRate * Growth::temperatureFactor($outlook->plan->site->temperature);
-        $nitrogen = $need < 0.01 ? self::LONG : max(0.0, log(max(1e-9, $c['soilNitrogen'][$end] * $rate / (0.5 * $need))) / $rate + $end) / 365;
+        $theta = Growth::temperatureFactor($outlook->plan->site->temperature);
+        $nitrogen = self::years($need, $c['soilReady'][$end], $outlook->parameters->readyRate * $theta, $c['soilNitrogen'][$end] - $c['soilReady'][$end], $outlook->parameters->slowRate * $theta, $end);
         $rusted = ($c['soilIron'][$from] - $c['soilIron'][$end]) / $span;
         $iron = $rusted < 1e-6 ? self::LONG : ($end + $c['soilIron'][$end] / 2 / $rusted) / 365;
         $gone = ($c['soilPotassium'][$from] - $c['soilPotassium'][$end]) / $span;
@@ -41,19 +48,30 @@ final class SoilLife implements Criterion
         $first = $nitrogen <= $iron ? 'nitrogen' : 'iron';
         $text = static fn (float $y): string => $y >= self::LONG ? 'more than '.self::LONG.' years' : Decimal::significant($y, 2).' years';
 
-        return new Margin('soil', 'Soil life', $poor ? self::LEAST : $years, self::LEAST, self::GOOD, null, $years, 'years', $years >= self::LONG ? '> '.self::LONG.' years' : Margin::text($years, 'years'), 'act below 0.75 years, good from 2 years',
+        return new Margin('soil', 'Soil life', $poor ? self::LEAST : $years, self::LEAST, self::GOOD, null, $years, 'years', $years >= self::LONG ? '> '.self::LONG.' years' : Margin::text($years, 'years'), 'fails below 0.5 years, holds from 1.5',
             match (true) {
-                $poor => 'The soil gives roots less than half of the nitrogen they want, but the water feeds the plants meanwhile.',
-                $years < self::LEAST => "The soil is too little for these roots: within {$text($years)} it gives less than half of the $first they want.",
+                $poor => 'The soil gives roots less than a quarter of the nitrogen they could use, but water and mulm feed the plants meanwhile.',
+                $years < self::LEAST => "The soil is too little for these roots: within {$text($years)} it gives less than a quarter of the $first they could use.",
                 $years < self::GOOD => "The soil feeds roots well for about {$text($years)}; then $first runs short and root tabs help.",
                 default => "The soil feeds roots for {$text($years)}.",
             },
             [
-                new Term('nitrogen falls to half of what roots want', 'after '.$text($nitrogen), Provenance::Judgement, 'slow decay 0.0004–0.0015 a day'),
+                new Term('nitrogen falls to a quarter of what roots could use', 'after '.$text($nitrogen), Provenance::Judgement, '0.4 % a day of what is ready, 0.01 % of the rest'),
                 new Term('iron falls to half', 'after '.$text($iron), Provenance::Judgement),
                 new Term('potassium left after the run', Decimal::significant($c['soilPotassium'][$end], 2).' mg, going by '.Decimal::significant(max(0.0, $gone), 2).' mg a day', Provenance::Judgement, 'leaves also take potassium from the water'),
-                new Term('roots want, and draw', Decimal::significant($need, 2).' and '.Decimal::significant($drawn, 2).' mg N a day'),
+                new Term('roots could use, and draw', Decimal::significant($need, 2).' and '.Decimal::significant($drawn, 2).' mg N a day'),
                 new Term('nitrogen in the soil', Decimal::significant($c['soilNitrogen'][$end], 2).' mg on day '.$end, Provenance::Memory),
             ]);
+    }
+
+    /** Years from filling until what is freed falls below a quarter of a need, mg N/d; LONG where it never does. */
+    private static function years(float $need, float $ready, float $readyRate, float $slow, float $slowRate, int $end): float
+    {
+        $left = self::SPENT * $need - $slow * $slowRate;
+        if ($need < 0.01 || $left <= 0) {
+            return self::LONG;
+        }
+
+        return max(0.0, $end + log(max(1e-9, $ready * $readyRate / $left)) / $readyRate) / 365;
     }
 }

@@ -7,17 +7,13 @@ namespace Olvek\Core\Margin;
 /** How a margin stands. */
 enum State: string
 {
-    case Good = 'good';
-    case Watch = 'watch';
-    case Act = 'act';
+    case Holds = 'holds';
+    case Tight = 'tight';
+    case Fails = 'fails';
 
     public function words(): string
     {
-        return match ($this) {
-            self::Good => 'holds',
-            self::Watch => 'tight',
-            self::Act => 'fails',
-        };
+        return $this->value;
     }
 
     public function worse(self $other): self
@@ -28,9 +24,9 @@ enum State: string
     public function rank(): int
     {
         return match ($this) {
-            self::Good => 0,
-            self::Watch => 1,
-            self::Act => 2,
+            self::Holds => 0,
+            self::Tight => 1,
+            self::Fails => 2,
         };
     }
 }

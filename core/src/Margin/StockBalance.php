@@ -5,17 +5,28 @@ declare(strict_types=1);
 namespace Olvek\Core\Margin;
 
 use Olvek\Core\Plan\Group;
+use Olvek\Core\Plant\Growth;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Ion;
 use Olvek\Core\Unit\Provenance;
 
-/** Whether plants and bed take away what is fed: the biomass of animals that they carry without water changes. */
+/**
+ * How many times what is fed the tank would carry without water changes: what plants would keep and the keeper cut out if nitrogen were
+ * ample, and what the bed would turn to gas at the nitrate that is still no worry, against food and soil.
+ *
+ * Read off the run of the plan as it is; Solve\MostFood finds the same number by trying, run by run.
+ */
 final class StockBalance implements Criterion
 {
-    /** Plants’ and roots’ share of the waste below which the keeper must export, and from which the tank carries itself. J. */
-    private const LEAST = 0.3;
-    private const GOOD = 0.7;
+    /** Times what is fed below which waste piles up, and from which there is room to spare. J. */
+    private const LEAST = 0.8;
+    private const GOOD = 1.2;
     /** Day from which the tank has settled. J. */
     private const SETTLED = 90;
+    /** More than this nobody asks. J. */
+    private const MOST = 20.0;
+    /** g wet of cut plants in a handful, squeezed a little. C. */
+    public const HANDFUL = 40.0;
 
     public static function margin(Outlook $outlook): Margin
     {
@@ -28,25 +39,46 @@ final class StockBalance implements Criterion
         if ($fed < 1e-6 || $stock <= 0) {
             return Margin::idle('stock', 'Stock balance', $stock > 0 ? 'not fed' : 'no animals', $stock > 0 ? 'Nothing is fed, so nothing piles up; see whether the animals find enough to eat.' : 'Add animals to see what the plants can carry.');
         }
-        $taken = $trace->mean('taken', $from, $end + 1);
+        $export = $trace->mean('exported', $from, $end + 1);
+        $could = $trace->mean('exportable', $from, $end + 1);
         $gas = $trace->mean('denitrified', $from, $end + 1);
-        $share = ($taken + $gas) / $fed;
-        $carried = Decimal::significant($stock * $share, 2);
-        $have = Decimal::significant($stock, 2);
-        $percent = Decimal::trimmed(100 * $share, 0)."\u{202F}%";
+        $nitrate = max(0.05, $trace->mean('nitrate', $from, $end + 1));
+        $most = Ion::Nitrate->toElement(Nitrate::START);
+        $soil = max(0.0, ($trace->columns['soilNitrogen'][$from] - $trace->columns['soilNitrogen'][$end]) / max(1, $end - $from));
+        $carries = max(0.0, min(self::MOST, ($could + $gas * max(1.0, $most / $nitrate) - $soil) / $fed));
+        $piles = $trace->columns['nitrate'][$end] > $most;
+        // Where nitrate has piled up already, it does not carry what it is fed, whatever leaves could still take.
+        $carries = $piles ? min($carries, $most / $trace->columns['nitrate'][$end]) : $carries;
+        $times = Decimal::significant($carries, 2).' ×';
+        $grams = $export * 7 / Growth::LEAF_NITROGEN * 12;
+        $cut = \sprintf('%s g wet a week, %s', Decimal::significant(max(0.0, $grams), 2), self::handfuls($grams));
 
-        return new Margin('stock', 'Stock balance', $share, self::LEAST, self::GOOD, null, $share, '%', Margin::text(min(9.99, $share), '%'), 'act below 30 %, good from 70 %',
+        return new Margin('stock', 'Stock balance', $carries, self::LEAST, self::GOOD, null, $carries, '×', $carries >= self::MOST ? 'over '.self::MOST.' ×' : Margin::text($carries, '×'), 'fails below 0.8 ×, holds from 1.2 × of what is fed',
             match (true) {
-                $share < self::LEAST => "Plants and bed take up only $percent of what is fed: they carry some $carried g of animals, and there are $have g.",
-                $share < self::GOOD => "Plants and bed take up $percent of what is fed; the rest builds up slowly or goes with water changes.",
-                default => "Plants and bed take up $percent of what is fed: they carry the $have g of animals.",
+                $carries < self::LEAST => "Plants and bed carry only $times what you feed; the rest piles up as nitrate or must go with water changes.",
+                $carries < self::GOOD => "Plants and bed carry about what you feed ($times), with nothing to spare.",
+                default => "Plants and bed carry $times what you feed.",
             },
             [
                 new Term('fed', Decimal::significant($fed, 2).' mg N a day', Provenance::Published, 'protein × 0.16: FAO 2003'),
-                new Term('plants take from the water', Decimal::significant($taken, 2).' mg N a day', Provenance::Memory),
+                new Term('goes out with growth and cuttings', Decimal::significant($export, 2).' mg N a day', Provenance::Memory),
+                new Term('to be cut out, so that it goes on', $cut, Provenance::Judgement),
+                new Term('could go out were nitrogen ample', Decimal::significant($could, 2).' mg N a day', Provenance::Memory),
                 new Term('turned to gas in the bed', Decimal::significant($gas, 2).' mg N a day', Provenance::Memory),
-                new Term('animals', "$have g, carried $carried g"),
+                new Term('comes from the soil', Decimal::significant($soil, 2).' mg N a day', Provenance::Memory),
+                new Term('animals', Decimal::significant($stock, 2).' g'),
                 new Term('mean of days', "$from to $end"),
             ]);
+    }
+
+    private static function handfuls(float $wet): string
+    {
+        $handfuls = max(0.0, $wet) / self::HANDFUL;
+
+        return match (true) {
+            $handfuls < 0.4 => 'a few tips',
+            $handfuls < 1.5 => 'about a handful',
+            default => 'some '.Decimal::trimmed($handfuls, 0).' handfuls',
+        };
     }
 }

@@ -11,6 +11,10 @@ use Olvek\Core\Unit\Provenance;
 /** Whether the water's warmth through the run suits all that lives in it. */
 final class Warmth implements Criterion
 {
+    /** °C beyond a kind's range from which it is wrong for it, and within which it is at ease. J: a day or two at the edge is borne. */
+    private const LEAST = -1.0;
+    private const GOOD = 0.5;
+
     public static function margin(Outlook $outlook): Margin
     {
         $plan = $outlook->plan;
@@ -42,10 +46,10 @@ final class Warmth implements Criterion
         $day = $cold ? $coldDay : $hotDay;
         $at = $show($cold ? $coldest : $hottest);
 
-        return new Margin('temperature', 'Temperature', $least, 0.0, 1.0, $day, $least, '', $coldest === $hottest ? $show($coldest) : Decimal::trimmed($units->temperature()->fromBase($coldest), 0).'–'.$units->show(Dimension::Temperature, $hottest, 0), 'within every kind’s range',
+        return new Margin('temperature', 'Temperature', $least, self::LEAST, self::GOOD, $day, $least, '', $coldest === $hottest ? $show($coldest) : Decimal::trimmed($units->temperature()->fromBase($coldest), 0).'–'.$units->show(Dimension::Temperature, $hottest, 0), 'within every kind’s range',
             match (true) {
-                $least < 0 => \sprintf('%s wants %s–%s, the water is at %s.', $who->common, $show($who->coolest->value), $show($who->warmest->value), $at),
-                $least < 1 => \sprintf('%s is at the edge of its range (%s–%s) with %s.', $who->common, $show($who->coolest->value), $show($who->warmest->value), $at),
+                $least < self::LEAST => \sprintf('%s wants %s–%s, the water is at %s.', $who->common, $show($who->coolest->value), $show($who->warmest->value), $at),
+                $least < self::GOOD => \sprintf('%s is at the edge of its range (%s–%s) with %s.', $who->common, $show($who->coolest->value), $show($who->warmest->value), $at),
                 default => 'The warmth suits all that lives here.',
             }, \array_slice($terms, 0, 14));
     }

@@ -20,6 +20,8 @@ final readonly class Choice
         return match (preg_replace('/^(plants|hardscape)\.[a-z0-9-]{1,31}\./', '$1.*.', $path)) {
             'site.aspect' => self::of('daylight from', Aspect::class),
             'site.lid' => self::truth('lid', 'a lid', 'open'),
+            'site.movement' => self::of('water is', Movement::class),
+            'plants.*.grown' => self::of('grown before', Grown::class),
             'site.sealed' => self::truth('closed for good', 'sealed', 'no'),
             'bed.bagged' => self::truth('soil in bags', 'tied into mesh bags', 'loose'),
             'hardscape.*.fixed' => self::truth('held down', 'glued, tied or weighed', 'loose'),
@@ -56,7 +58,7 @@ final readonly class Choice
         return $this->truth ? 'yes' === $typed : $typed;
     }
 
-    /** @param class-string<Aspect|Treatment|Filling|Inoculum|StartWay|Planting> $enum */
+    /** @param class-string<Movement|Grown|Aspect|Treatment|Filling|Inoculum|StartWay|Planting> $enum */
     private static function of(string $label, string $enum): self
     {
         $options = [];

@@ -14,6 +14,7 @@ final readonly class Clump
      * @param float  $place 0 (left) – 1 (right): middle of the clump along the front
      * @param float  $row   0 (front) – 1 (back): middle of the clump across it
      * @param int    $day   on which it is planted, after filling
+     * @param Grown  $grown how it was grown before
      */
     public function __construct(
         public string $id,
@@ -23,17 +24,18 @@ final readonly class Clump
         public float $row = 0.5,
         public Planting $planting = Planting::Right,
         public int $day = 0,
+        public Grown $grown = Grown::Unknown,
     ) {
     }
 
     public function withKind(Kind $kind): self
     {
-        return new self($this->id, $kind, $this->pieces, $this->place, $this->row, $this->planting, $this->day);
+        return new self($this->id, $kind, $this->pieces, $this->place, $this->row, $this->planting, $this->day, $this->grown);
     }
 
     public function withPieces(int $pieces): self
     {
-        return new self($this->id, $this->kind, $pieces, $this->place, $this->row, $this->planting, $this->day);
+        return new self($this->id, $this->kind, $pieces, $this->place, $this->row, $this->planting, $this->day, $this->grown);
     }
 
     /** g dry as planted. */

@@ -21,11 +21,14 @@ use Olvek\Core\Vessel\Shape;
 final readonly class Editor
 {
     /** Places that are whole by themselves. */
-    private const WORDS = ['name', 'school', 'vessel.shape', 'water.kind', 'topUp.kind', 'start.way'];
+    private const WORDS = ['name', 'school', 'vessel.shape', 'water.kind', 'topUp.kind', 'start.way', 'light.kind', 'feeding.food'];
 
     private PlanDocument $document;
     private BedEditor $bed;
     private ThingEditor $things;
+
+    /** lm per W of white diodes, where the kind of lamp is not told. M (70–130). */
+    private const LUMENS_PER_WATT = 95.0;
 
     public function __construct(private Catalogue $catalogue)
     {
@@ -79,6 +82,8 @@ final readonly class Editor
                 'school' => $this->takeSchool($draft, $typed),
                 'vessel.shape' => $this->setShape($draft, $typed),
                 'start.way' => $this->setWay($draft, $typed),
+                'light.kind' => $this->setLamp($draft, $typed),
+                'feeding.food' => $this->setFood($draft, $typed),
                 default => $this->setWater($draft, substr($place, 0, -5), $typed),
             };
         }
@@ -92,7 +97,9 @@ final readonly class Editor
         }
         $choice = Choice::at($place);
         if (null === $choice) {
-            return $draft->type(explode('.', $place), $place, $typed, $units);
+            $words = $draft->type(explode('.', $place), $place, $typed, $units);
+
+            return null === $words ? null : $words.$this->lit($draft, $place);
         }
         $stored = $choice->read($typed);
         // A sealed vessel is never opened to feed.
@@ -133,6 +140,47 @@ final readonly class Editor
         return $words;
     }
 
+    /** A lamp by its kind brings the share of its light that lands, and where its watts are known its lumens. */
+    private function setLamp(Draft $draft, string $id): ?string
+    {
+        $kind = '' === $id ? null : $this->catalogue->lamps[$id] ?? throw new RefusedEdit('Choose a lamp from the list.');
+        $words = $draft->put(['light', 'kind'], $kind?->id, 'lamp', null === $kind ? 'of no kind in particular' : mb_strtolower($kind->name));
+        if (null === $words || null === $kind) {
+            return $words;
+        }
+        $draft->put(['light', 'landing'], $kind->landing->value, '', '');
+
+        return $words.$this->lit($draft, 'light.watts');
+    }
+
+    /** Watts tell the lumens by the lamp's kind; lumens typed over them put them out of date. */
+    private function lit(Draft $draft, string $place): string
+    {
+        if ('light.lumens' === $place) {
+            $draft->put(['light', 'watts'], 0.0, '', '');
+        }
+        $watts = $draft->get(['light', 'watts']);
+        if ('light.watts' !== $place || !\is_float($watts) || $watts <= 0) {
+            return '';
+        }
+        $kind = $draft->get(['light', 'kind']);
+        $kind = \is_string($kind) ? $this->catalogue->lamps[$kind] ?? null : null;
+        $lumens = $watts * ($kind->lumensPerWatt->value ?? self::LUMENS_PER_WATT);
+        $draft->put(['light', 'lumens'], $lumens, '', '');
+
+        return \sprintf(' (%.0f lm)', $lumens);
+    }
+
+    private function setFood(Draft $draft, string $id): ?string
+    {
+        $food = '' === $id ? null : $this->catalogue->foods[$id] ?? throw new RefusedEdit('Choose a food from the list.');
+        if (null !== $food) {
+            $draft->put(['feeding', 'protein'], $food->protein->value, '', '');
+        }
+
+        return $draft->put(['feeding', 'food'], $food?->id, 'food', null === $food ? 'of no kind in particular' : mb_strtolower($food->name));
+    }
+
     private function setWater(Draft $draft, string $which, string $id): ?string
     {
         $label = 'topUp' === $which ? 'top-up water' : 'water';
@@ -145,7 +193,7 @@ final readonly class Editor
         $kind = $this->catalogue->waters[$id] ?? throw new RefusedEdit('Choose a water from the list.');
         $water = $kind->likely();
 
-        return $draft->put([$which], ['pH' => $water->pH, 'kh' => $water->kh, 'gh' => $water->gh, 'nitrate' => $water->nitrate], $label, mb_strtolower($kind->name));
+        return $draft->put([$which], PlanDocument::waterData($water), $label, mb_strtolower($kind->name));
     }
 
     /**

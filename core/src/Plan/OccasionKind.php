@@ -16,6 +16,7 @@ enum OccasionKind: string
     case Holiday = 'holiday';
     case Leaves = 'leaves';
     case Dose = 'dose';
+    case Fertilise = 'fertilise';
 
     public function words(): string
     {
@@ -29,6 +30,7 @@ enum OccasionKind: string
             self::Holiday => 'holiday, nobody there',
             self::Leaves => 'dead leaves laid in',
             self::Dose => 'ammonia dosed',
+            self::Fertilise => 'liquid fertiliser given',
         };
     }
 
@@ -49,6 +51,8 @@ enum OccasionKind: string
             self::Holiday => ['days' => [14, 1, 1095]],
             self::Leaves => ['grams' => [2.0, 0.0, 10000.0]],
             self::Dose => ['milligramsPerLitre' => [2.0, 0.0, 20.0]],
+            // C: a week's lean dose.
+            self::Fertilise => ['nitrogen' => [0.5, 0.0, 20.0], 'phosphorus' => [0.05, 0.0, 5.0], 'potassium' => [1.0, 0.0, 50.0], 'iron' => [0.05, 0.0, 2.0]],
         };
     }
 

@@ -93,10 +93,10 @@ final readonly class PlanDocument
         $leaves = $this->layer($bed->optionalChild('leaves'), Role::Soil);
         $parts = [
             $root->text('name'), $vessel, $root->number('waterLine'), self::site($site), new Bed($soil, $cap, $this->doses($bed), $leaves, $bed->numberOr('plate', 0.0), $bed->numberOr('core', 0.0), $bed->numberOr('setback', 0.0), $bed->truthOr('bagged', false)),
-            self::lamp($light),
+            $this->lamp($light),
             $this->clumps($root), self::water($water),
-            $this->groups($root), new Feed($feeding->number('grams'), $feeding->number('protein')), $feeding->whole('fromDay'),
-            new Care($care->number('changeShare'), $care->whole('changeEvery')), $start->choice('inoculum', Inoculum::class), $this->pieces($root), null === $topUp ? null : self::water($topUp),
+            $this->groups($root), $this->feed($feeding), $feeding->whole('fromDay'),
+            self::care($care), $start->choice('inoculum', Inoculum::class), $this->pieces($root), null === $topUp ? null : self::water($topUp),
             self::preparation($root, $start), $this->occasions($root),
         ];
         $root->finish();
@@ -116,7 +116,8 @@ final readonly class PlanDocument
             'site' => [
                 'temperature' => $plan->site->temperature, 'swing' => $plan->site->swing, 'filledOn' => $plan->site->filledOn, 'latitude' => $plan->site->latitude,
                 'aspect' => $plan->site->aspect->value, 'sky' => $plan->site->sky, 'lid' => $plan->site->lid, 'sealed' => $plan->site->sealed,
-                'bears' => $plan->site->bears, 'above' => $plan->site->above,
+                'bears' => $plan->site->bears, 'above' => $plan->site->above, 'movement' => $plan->site->movement->value, 'room' => $plan->site->room, 'humidity' => $plan->site->humidity,
+                'carbonDioxide' => $plan->site->carbonDioxide, 'altitude' => $plan->site->altitude, 'rain' => $plan->site->rain,
             ],
             'bed' => [
                 'soil' => self::layerData($plan->bed->soil), 'leaves' => self::layerData($plan->bed->leaves), 'cap' => self::layerData($plan->bed->cap),
@@ -128,15 +129,15 @@ final readonly class PlanDocument
             ], $plan->pieces),
             'light' => self::lampData($plan->lamp),
             'plants' => array_map(static fn (Clump $c): array => [
-                'id' => $c->id, 'kind' => $c->kind->id, 'pieces' => $c->pieces, 'place' => $c->place, 'row' => $c->row, 'planting' => $c->planting->value, 'day' => $c->day,
+                'id' => $c->id, 'kind' => $c->kind->id, 'pieces' => $c->pieces, 'place' => $c->place, 'row' => $c->row, 'planting' => $c->planting->value, 'day' => $c->day, 'grown' => $c->grown->value,
             ], $plan->clumps),
             'water' => self::waterData($plan->water),
             'topUp' => null === $plan->topUp ? null : self::waterData($plan->topUp),
             'animals' => array_map(static fn (Group $g): array => [
                 'id' => $g->id, 'kind' => $g->kind->id, 'count' => $g->count, 'day' => $g->day,
             ], $plan->groups),
-            'feeding' => ['grams' => $plan->feed->grams, 'protein' => $plan->feed->protein, 'fromDay' => $plan->feedFrom],
-            'care' => ['changeShare' => $plan->care->changeShare, 'changeEvery' => $plan->care->changeEvery],
+            'feeding' => ['grams' => $plan->feed->grams, 'protein' => $plan->feed->protein, 'fromDay' => $plan->feedFrom, 'food' => $plan->feed->food?->id],
+            'care' => get_object_vars($plan->care),
             'start' => ['inoculum' => $plan->inoculum->value, 'way' => $plan->preparation->way->value],
             'school' => $plan->preparation->school?->value,
             'preparation' => [
@@ -162,22 +163,59 @@ final readonly class PlanDocument
 
     private static function site(DocumentReader $reader): Site
     {
+        $aspect = $reader->choice('aspect', Aspect::class, Aspect::None->value);
+        $outdoors = Aspect::Open === $aspect;
+
         return new Site($reader->number('temperature'), $reader->numberOr('swing', 0.0), $reader->wholeOr('filledOn', 121), $reader->numberOr('latitude', 50.0),
-            $reader->choice('aspect', Aspect::class, Aspect::None->value), $reader->numberOr('sky', 0.2), $reader->truthOr('lid', false), $reader->truthOr('sealed', false),
-            $reader->numberOr('bears', 0.0), $reader->numberOr('above', 0.5));
+            $aspect, $reader->numberOr('sky', 0.2), $reader->truthOr('lid', false), $reader->truthOr('sealed', false),
+            $reader->numberOr('bears', 0.0), $reader->numberOr('above', 0.5), $reader->choice('movement', Movement::class, Movement::Still->value),
+            $reader->numberOr('room', 0.0), $reader->numberOr('humidity', $outdoors ? Site::OUTDOOR_HUMIDITY : Site::ROOM_HUMIDITY), $reader->numberOr('carbonDioxide', 0.0), $reader->numberOr('altitude', 0.0), $reader->numberOr('rain', $outdoors ? Site::USUAL_RAIN : 0.0));
     }
 
-    private static function lamp(DocumentReader $light): Lamp
+    private function feed(DocumentReader $feeding): Feed
     {
+        $food = self::known($feeding, 'food', $this->catalogue->foods, 'a food');
+
+        return Feed::of($feeding->number('grams'), $feeding->number('protein'), $food);
+    }
+
+    private static function care(DocumentReader $care): Care
+    {
+        return new Care($care->number('changeShare'), $care->whole('changeEvery'), ...array_map(static fn (string $name): float => $care->numberOr($name, 0.0), ['gas', 'trickle', 'nitrogen', 'phosphorus', 'potassium', 'iron']));
+    }
+
+    /**
+     * What of a catalogue an optional key names; null where it is absent.
+     *
+     * @template T
+     *
+     * @param array<string, T> $kinds
+     *
+     * @return T|null
+     */
+    private static function known(DocumentReader $reader, string $key, array $kinds, string $what): mixed
+    {
+        $id = $reader->textOr($key, '');
+        if ('' !== $id && !isset($kinds[$id])) {
+            $reader->refuse($key, \sprintf('“%s” is not %s Olvek knows.', mb_substr($id, 0, 60), $what));
+        }
+
+        return $kinds[$id] ?? null;
+    }
+
+    private function lamp(DocumentReader $light): Lamp
+    {
+        $kind = self::known($light, 'kind', $this->catalogue->lamps, 'a lamp');
+
         return new Lamp($light->number('lumens'), $light->number('hours'), $light->number('landing'), $light->numberOr('height', Lamp::USUAL_HEIGHT), new Programme(
-            $light->numberOr('on', 10.0), $light->numberOr('pause', 0.0), $light->wholeOr('allDay', 0), $light->numberOr('startShare', 1.0), $light->numberOr('stepShare', 0.0), $light->truthOr('held', true)));
+            $light->numberOr('on', 10.0), $light->numberOr('pause', 0.0), $light->wholeOr('allDay', 0), $light->numberOr('startShare', 1.0), $light->numberOr('stepShare', 0.0), $light->truthOr('held', true)), $kind, $light->numberOr('watts', 0.0));
     }
 
     /** @return array<string, mixed> */
     private static function lampData(Lamp $lamp): array
     {
         return [
-            'lumens' => $lamp->lumens, 'hours' => $lamp->hours, 'landing' => $lamp->landing, 'height' => $lamp->height,
+            'kind' => $lamp->kind?->id, 'watts' => $lamp->watts, 'lumens' => $lamp->lumens, 'hours' => $lamp->hours, 'landing' => $lamp->landing, 'height' => $lamp->height,
             'on' => $lamp->programme->on, 'pause' => $lamp->programme->pause, 'allDay' => $lamp->programme->allDay,
             'startShare' => $lamp->programme->startShare, 'stepShare' => $lamp->programme->stepShare, 'held' => $lamp->programme->held,
         ];
@@ -212,7 +250,7 @@ final readonly class PlanDocument
 
     private static function water(DocumentReader $reader): SourceWater
     {
-        return new SourceWater($reader->number('pH'), $reader->number('kh'), $reader->number('gh'), $reader->number('nitrate'));
+        return new SourceWater($reader->number('pH'), $reader->number('kh'), $reader->number('gh'), $reader->number('nitrate'), $reader->numberOr('phosphate', 0.0), $reader->numberOr('sodium', 0.0));
     }
 
     /** @return list<Dose> */
@@ -299,8 +337,9 @@ final readonly class PlanDocument
             $planting = $item->choice('planting', Planting::class, Planting::Right->value);
             $id = $item->text('id');
             $day = $item->wholeOr('day', 0);
+            $grown = $item->choice('grown', Grown::class, Grown::Unknown->value);
             if (null !== $kind) {
-                $clumps[] = new Clump($id, $kind, $pieces, $place, $row, $planting, $day);
+                $clumps[] = new Clump($id, $kind, $pieces, $place, $row, $planting, $day, $grown);
             }
         }
 
@@ -328,9 +367,9 @@ final readonly class PlanDocument
     }
 
     /** @return array<string, float> */
-    private static function waterData(SourceWater $water): array
+    public static function waterData(SourceWater $water): array
     {
-        return ['pH' => $water->pH, 'kh' => $water->kh, 'gh' => $water->gh, 'nitrate' => $water->nitrate];
+        return ['pH' => $water->pH, 'kh' => $water->kh, 'gh' => $water->gh, 'nitrate' => $water->nitrate, 'phosphate' => $water->phosphate, 'sodium' => $water->sodium];
     }
 
     /** @return array<string, mixed>|null */

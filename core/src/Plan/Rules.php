@@ -171,6 +171,7 @@ final class Rules
 
     private function light(): void
     {
+        $this->within('light.watts', 'The lamp (watts)', $this->plan->lamp->watts, 0.0, 2000.0, Dimension::Count);
         $this->within('light.lumens', 'The lamp', $this->plan->lamp->lumens, 0.0, 200000.0, Dimension::LuminousFlux, 0);
         $this->within('light.hours', 'The light', $this->plan->lamp->hours, 0.0, 24.0, Dimension::Duration);
         $lamp = $this->plan->lamp;
@@ -211,6 +212,15 @@ final class Rules
         if ($this->plan->care->changeEvery < 0 || $this->plan->care->changeEvery > 730) {
             $this->add('care.changeEvery', 'Change water every 1 to 730 days, or 0 for never.');
         }
+        $care = $this->plan->care;
+        $this->within('care.gas', 'The gas that is held', $care->gas, 0.0, 60.0, Dimension::Concentration);
+        $this->within('care.trickle', 'The bottle (mg of CO₂ a day)', $care->trickle, 0.0, 20000.0, Dimension::Count, 0);
+        if ($this->plan->site->sealed && ($care->gas > 0 || $care->trickle > 0 || $care->fertilises())) {
+            $this->add('site.sealed', 'A sealed vessel takes no gas and no fertiliser. Leave it open, or give none.');
+        }
+        foreach (['nitrogen' => 20.0, 'phosphorus' => 5.0, 'potassium' => 50.0, 'iron' => 2.0] as $name => $most) {
+            $this->within("care.$name", "The $name of the fertiliser", $care->$name, 0.0, $most, Dimension::Concentration);
+        }
     }
 
     private function sourceWater(string $path, SourceWater $water): void
@@ -219,6 +229,8 @@ final class Rules
         $this->within("$path.kh", 'The carbonate hardness', $water->kh, 0.0, 40.0, Dimension::Hardness);
         $this->within("$path.gh", 'The general hardness', $water->gh, 0.0, 60.0, Dimension::Hardness);
         $this->within("$path.nitrate", 'The nitrate', $water->nitrate, 0.0, 50.0, Dimension::Concentration);
+        $this->within("$path.phosphate", 'The phosphate', $water->phosphate, 0.0, 10.0, Dimension::Concentration);
+        $this->within("$path.sodium", 'The sodium', $water->sodium, 0.0, 500.0, Dimension::Concentration, 0);
     }
 
     private function site(Site $site): void
@@ -234,6 +246,15 @@ final class Rules
         }
         $this->within('site.bears', 'What the support bears', 1000 * $site->bears, 0.0, 20e6, Dimension::Mass, 0);
         $this->within('site.above', 'The room over the rim', $site->above, 0.0, 10.0, Dimension::Length);
+        if (0.0 !== $site->room) {
+            $this->within('site.room', 'The air', $site->room, 5.0, 40.0, Dimension::Temperature);
+        }
+        $this->within('site.humidity', 'The humidity', $site->humidity, 0.0, 1.0, Dimension::Share, 0);
+        if (0.0 !== $site->carbonDioxide) {
+            $this->within('site.carbonDioxide', 'Carbon dioxide in the air (ppm)', $site->carbonDioxide, 200.0, 5000.0, Dimension::Count, 0);
+        }
+        $this->within('site.altitude', 'The altitude (m)', $site->altitude, -400.0, 5000.0, Dimension::Count, 0);
+        $this->within('site.rain', 'The rain (mm a year)', $site->rain, 0.0, 5000.0, Dimension::Count, 0);
         $this->within('site.latitude', 'The latitude', $site->latitude, -70.0, 70.0, Dimension::Count);
         $this->within('site.sky', 'The share of sky', $site->sky, 0.0, 1.0, Dimension::Share, 0);
     }

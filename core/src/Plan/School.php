@@ -73,7 +73,7 @@ enum School: string
             self::SunnySill => [...self::bed('coir 1, garden-compost 1, bagged-topsoil 1', 2.5, 2.5, 'coarse-sand 1', 5, 5), ...self::start(StartWay::Waiting), 'site.aspect' => 'south', 'site.sky' => '25'],
             self::SoilWithGravel => [...self::bed('bagged-topsoil 1, fine-gravel 1', 2.5, 4, 'coarse-sand 1', 2.5, 3.5), ...self::start(StartWay::Bottled), ...self::lit($plan, 8), 'bed.doses.root-tab' => self::tabs($plan)],
             self::DeepClay => [...self::bed('baked-clay 1, bagged-topsoil 1', 6.5, 7, 'seasoned-gravel 1', 6.5, 7), ...self::start(StartWay::Borrowed), 'start.inoculum' => Inoculum::SeasonedBed->value, ...self::lit($plan, 8)],
-            self::HillBed => [...self::bed('bagged-topsoil 1', 4, 8, 'coarse-sand 1', 4, 8), 'bed.core' => self::hill($plan), ...self::start(StartWay::Dosing), ...self::lit($plan, 8), 'bed.doses.gypsum' => '2 g', 'bed.doses.epsom-salt' => '1 g', 'bed.doses.potassium-sulphate' => '1 g'],
+            self::HillBed => [...self::bed('bagged-topsoil 1', 4, 8, 'coarse-sand 1', 4, 8), 'bed.core' => self::hill($plan), ...self::start(StartWay::Dosing), ...self::lit($plan, 8), 'bed.doses.gypsum' => self::pinch($plan, 12), 'bed.doses.epsom-salt' => self::pinch($plan, 6), 'bed.doses.potassium-sulphate' => self::pinch($plan, 6)],
             self::LeafSandwich => [...self::bed('potting-soil 1', 2.5, 4, 'coarse-sand 1', 6, 7), 'bed.leaves.mix' => 'fallen-leaves 1', 'bed.leaves.front' => '1.3 cm', 'bed.leaves.back' => '1.3 cm', ...self::start(StartWay::Plants), ...self::lit($plan, 8)],
             self::BaggedSoil => [...self::bed('bagged-topsoil 1, seasoned-gravel 1', 2.5, 2.5, 'fine-sand 1', 3, 3), 'bed.bagged' => 'yes', ...self::start(StartWay::Bottled), 'start.inoculum' => Inoculum::SeasonedBed->value, ...self::lit($plan, 9)],
             self::SlowSwamp => [...self::bed('garden-compost 1', 0.3, 0.5, 'coarse-sand 1', 3, 5), ...self::start(StartWay::Waiting), 'start.inoculum' => Inoculum::Cuttings->value, ...self::lit($plan, 8), ...([] === $plan->groups ? [] : ['feeding.grams' => '0'])],
@@ -153,6 +153,12 @@ enum School: string
     private static function hill(Plan $plan): string
     {
         return \sprintf('%.1f L', $plan->floor() * 60 / 7);
+    }
+
+    /** Grams of a salt, typed, at so many per m² of floor: a pinch under the cap of a small tank. C; how much, J. */
+    private static function pinch(Plan $plan, float $perSquareMetre): string
+    {
+        return \sprintf('%.2f g', max(0.1, $perSquareMetre * $plan->floor()));
     }
 
     /** Grams of root tabs, typed: one of a gram for every 100 cm² of floor. C. */

@@ -164,6 +164,7 @@ final readonly class ThingEditor
             'row' => $kind->zone->row(),
             'planting' => Planting::Right->value,
             'day' => 0,
+            'grown' => Grown::Unknown->value,
         ];
         $draft->data['plants'] = $clumps;
 

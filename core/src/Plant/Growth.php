@@ -10,13 +10,17 @@ final class Growth
     /** mg N per g dry. M: Duarte (1992), Nutrient concentration of aquatic plants, Limnol. Oceanogr. 37 (20–35). */
     public const LEAF_NITROGEN = 25.0;
     /** mg N/L at which uptake of ammonium runs at half speed. M (0.03–0.3). */
-    public const HALF_SATURATION_AMMONIUM = 0.1;
+    public const HALF_SATURATION_AMMONIUM = 0.2;
     /** mg N/L, the same for nitrate. M (0.1–0.7). */
-    public const HALF_SATURATION_NITRATE = 0.3;
+    public const HALF_SATURATION_NITRATE = 0.4;
     /** mg N/L of ammonium at which nitrate uptake is halved: ammonium goes first. M. */
     public const AMMONIUM_FIRST = 0.1;
     /** Temperature factor per °C of growth. M (1.06–1.10). */
     private const THETA = 1.08;
+    /** °C from a kind's coolest and warmest at which growth ends and is best. J. */
+    private const BELOW_COOLEST = 6.0;
+    private const UNDER_WARMEST = 2.0;
+    private const BEYOND_WARMEST = 6.0;
     /** Air-grown leaves are lost between these days. C. */
     public const MELT_FROM = 3.0;
     public const MELT_TO = 21.0;
@@ -35,10 +39,32 @@ final class Growth
         return self::THETA ** (min($celsius, 32.0) - 25);
     }
 
-    /** Share (0–1) of the mass as planted that is alive on a day, melt counted, growth trimmed away. */
-    public static function shareAlive(Kind $kind, float $day): float
+    /**
+     * Factor on a kind's greatest growth at a temperature, against 25 °C: nothing below and above its cardinal temperatures, most a little
+     * under its warmest. P: Rosso, Lobry & Flandrois (1993), J. Theor. Biol. 162 (form); where the cardinals lie against what a kind bears, J.
+     */
+    public static function warmthFactor(Kind $kind, float $celsius): float
     {
-        return 1 - $kind->melt->value * self::ramp($day, self::MELT_FROM, self::MELT_TO);
+        $least = $kind->coolest->value - self::BELOW_COOLEST;
+        $best = $kind->warmest->value - self::UNDER_WARMEST;
+        $most = $kind->warmest->value + self::BEYOND_WARMEST;
+
+        return self::cardinal($celsius, $least, $best, $most) / self::cardinal(min(25.0, $best), $least, $best, $most);
+    }
+
+    private static function cardinal(float $t, float $least, float $best, float $most): float
+    {
+        if ($t <= $least || $t >= $most) {
+            return 0.0;
+        }
+
+        return ($t - $most) * ($t - $least) ** 2 / (($best - $least) * (($best - $least) * ($t - $best) - ($best - $most) * ($best + $least - 2 * $t)));
+    }
+
+    /** Share (0–1) of the mass as planted that is alive on a day, melt counted, growth trimmed away; $melts is the share of it that this clump melts (Plan\Grown). */
+    public static function shareAlive(Kind $kind, float $day, float $melts): float
+    {
+        return 1 - $melts * $kind->melt->value * self::ramp($day, self::MELT_FROM, self::MELT_TO);
     }
 
     /** Share (0–1) of the way from one day to another. */

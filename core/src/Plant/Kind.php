@@ -13,8 +13,10 @@ final readonly class Kind
      * @param Estimate $growth      greatest growth, d⁻¹ at 25 °C
      * @param Estimate $halfLight   PPFD of half growth, µmol m⁻² s⁻¹
      * @param Estimate $rootShare   share of its nitrogen taken from the bed once rooted
-     * @param Estimate $densest     g dry per m² at which it stops growing; for floaters, a closed mat
+     * @param Estimate $densest     g dry per m² at which it stops growing; of house plants g dry a piece
+     * @param Estimate $mat         g dry per m² of a closed mat; 0 for what does not lie on the water
      * @param Estimate $melt        share of air-grown mass lost in the first weeks
+     * @param Estimate $bicarbonate how far (0–1) it can live on bicarbonate
      * @param Estimate $dryPerPiece g dry per piece as sold
      * @param Estimate $height      m, grown
      * @param Estimate $spread      cm² of floor or surface per piece, as planted
@@ -37,8 +39,9 @@ final readonly class Kind
         public Estimate $halfLight,
         public Estimate $rootShare,
         public Estimate $densest,
+        public Estimate $mat,
         public Estimate $melt,
-        public bool $bicarbonate,
+        public Estimate $bicarbonate,
         public Estimate $dryPerPiece,
         public string $piece,
         public Estimate $height,
@@ -69,9 +72,9 @@ final readonly class Kind
     }
 
     /** The same kind with other likely values of what is least certain. */
-    public function with(Estimate $growth, Estimate $halfLight, Estimate $melt, Estimate $densest): self
+    public function with(Estimate $growth, Estimate $halfLight, Estimate $melt, Estimate $densest, Estimate $dryPerPiece, Estimate $rootShare): self
     {
-        $changed = ['growth' => $growth, 'halfLight' => $halfLight, 'melt' => $melt, 'densest' => $densest];
+        $changed = ['growth' => $growth, 'halfLight' => $halfLight, 'melt' => $melt, 'densest' => $densest, 'dryPerPiece' => $dryPerPiece, 'rootShare' => $rootShare];
 
         /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
         return new self(...[...get_object_vars($this), ...$changed]);

@@ -47,6 +47,34 @@ enum Role: string
         };
     }
 
+    /** Share of its leaves that hangs over the water and shades it. J: marsh plants lean out (0.3–0.8), house plants hang into the room (0.1–0.4). */
+    public function overWater(): float
+    {
+        return match ($this) {
+            self::Marsh => 0.5,
+            self::HousePlant => 0.2,
+            default => 1.0,
+        };
+    }
+
+    /** True where stems grow on into the air once they reach it. */
+    public function growsOut(): bool
+    {
+        return match ($this) {
+            self::FastStem, self::SlowStem => true,
+            default => false,
+        };
+    }
+
+    /** True where the plant has a place in the water or on its rim that others may fill; epiphytes and mosses sit on stones and wood. */
+    public function standsOnFloor(): bool
+    {
+        return match ($this) {
+            self::FastStem, self::SlowStem, self::FloatingStem, self::Rosette, self::Runner, self::Carpet, self::Lily => true,
+            default => false,
+        };
+    }
+
     /** True where the plant lies on the water and shades all below. */
     public function coversSurface(): bool
     {

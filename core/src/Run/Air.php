@@ -12,4 +12,8 @@ final class Air
     /** mg C and mg CO2 per L. */
     public const CARBON = 0.2062;
     public const CARBON_DIOXIDE = 0.7555;
+    /** Shares of the pressure at first, nitrogen and vapour together as the rest. */
+    public const OXYGEN_SHARE = 0.2095;
+    public const CARBON_SHARE = 420e-6;
+    public const REST = 1 - self::OXYGEN_SHARE - self::CARBON_SHARE;
 }

@@ -7,7 +7,7 @@ namespace Olvek\Core\Run;
 /**
  * Algae on a day: film, green water and diatoms; fast, with a keen appetite, held by light, room, silicate and being eaten.
  *
- * μ = μmax·fT·I/(K_I+I)·min(h,18)/12·(1−Qmin/Q)/(1−Qmin/Qmax)·room·(what plants leave) − respiration − mortality.
+ * μ = μmax·fT·I/(K_I+I)·min(h,18)/12·(Q−6)/(15−6)·room·(what plants leave) − respiration − mortality.
  *
  * @internal
  */
@@ -21,6 +21,9 @@ final class AlgaeDay
     private const SPORES = [1e-3, 1e-4, 3e-4];
     /** mg dry/L of green water at which it shades itself to a stop. M (30–100). */
     private const GREENEST = 60.0;
+    /** Share of its death by unseen grazers and decay that an alga meets in a new tank, and days until it meets all. J. */
+    private const UNSEEN_AT_FIRST = 0.25;
+    private const UNSEEN_DAYS = 42.0;
     /** mg Si/L at which diatoms grow at half speed. M (0.02–0.2). */
     private const HALF_SILICON = 0.1;
 
@@ -30,12 +33,16 @@ final class AlgaeDay
     private array $appetite = [0.0, 0.0, 0.0];
 
     private readonly Foreseen $foreseen;
+    private readonly Foreseen $foreseenNitrogen;
+    /** @var array<int, float> mg N, mean of the day */
+    private array $meanNitrogen = [];
     /** @var array<int, float> g dry, mean of the day */
-    private array $mean = [];
+    public array $mean = [];
 
     public function __construct(private readonly Facts $facts)
     {
         $this->foreseen = new Foreseen();
+        $this->foreseenNitrogen = new Foreseen();
     }
 
     /** Takes the day's masses as they stand before anything eats, breathes or grows; spores come first. */
@@ -43,6 +50,7 @@ final class AlgaeDay
     {
         $this->seed($s, $books);
         $this->mean = $this->foreseen->means($s->algae);
+        $this->meanNitrogen = $this->foreseenNitrogen->means($s->algaeNitrogen);
     }
 
     /** Lays out what they could fix and take up. */
@@ -53,13 +61,12 @@ final class AlgaeDay
         $length = min($day->lightHours, 18.0) / 12;
         $whole = array_sum($s->algae);
         // What the plants leave of phosphorus, potassium and iron; a tenth is always within reach. J.
-        $rest = min(1.0, 0.2 * $s->phosphorus / max(1e-9, $whole * $p->leafPhosphorus), 0.2 * $s->iron / max(1e-9, $whole * $p->leafIron), 0.2 * $s->potassium / max(1e-9, $whole * $p->leafPotassium));
+        $rest = min(1.0, 0.5 * $s->phosphorus / max(1e-9, $whole * $p->leafPhosphorus), 0.5 * MulmDay::ironMean($s, $day->ironAtDawn, $day->ironDrawn) / max(1e-9, $whole * $p->leafIron), 0.5 * $s->potassium / max(1e-9, $whole * $p->leafPotassium));
         $day->fixAlgae = $day->algaeAppetite = 0.0;
         foreach (Alga::cases() as $alga) {
             $i = $alga->value;
-            $mass = $s->algae[$i];
-            $quota = $mass > 0 ? $s->algaeNitrogen[$i] / $mass : $p->leafNitrogenPlanted;
-            $fed = max(0.0, 1 - $p->leafNitrogenLeast / $quota) / (1 - $p->leafNitrogenLeast / $p->leafNitrogenMost);
+            $quota = $this->mean[$i] > 0 ? $this->meanNitrogen[$i] / $this->mean[$i] : $p->leafNitrogenPlanted;
+            $fed = max(0.0, ($quota - $p->leafNitrogenLeast) / ($p->leafNitrogenFull - $p->leafNitrogenLeast));
             $light = Alga::Drift === $alga ? $day->driftLight : $day->algaeLight;
             $rate = $alga->growth($p) * $day->theta * $light / ($alga->halfLight($p) + $light) * $length * min(1.0, $fed) * $this->room($s, $alga) * $rest;
             if (Alga::Diatom === $alga) {
@@ -74,7 +81,7 @@ final class AlgaeDay
     }
 
     /** Books what the day brought. */
-    public function settle(State $s, Day $day): void
+    public function settle(State $s, Day $day, float $age): void
     {
         $p = $this->facts->parameters;
         // Plants drew first; algae grow on no more than is left, and diatoms on no more than there is silicate for.
@@ -97,13 +104,23 @@ final class AlgaeDay
             $i = $alga->value;
             $s->algaeNitrogen[$i] += $day->algaeAppetite > 0 ? $day->algaeNitrogen * $this->appetite[$i] / $day->algaeAppetite : 0.0;
             $s->algae[$i] += $grown[$i] * $share;
-            $lost = min(0.9 * $s->algae[$i], $alga->mortality($p) * $day->theta * max(0.0, $this->mean[$i] - self::DEAD));
-            $nitrogen = $s->algae[$i] > 0 ? $s->algaeNitrogen[$i] * $lost / $s->algae[$i] : 0.0;
-            MulmDay::leaf($s, $p, $lost, $nitrogen);
-            $s->algae[$i] -= $lost;
-            $s->algaeNitrogen[$i] -= $nitrogen;
+            // Those that eat and kill algae unseen come after them.
+            $eaten = self::UNSEEN_AT_FIRST + (1 - self::UNSEEN_AT_FIRST) * min(1.0, $age / self::UNSEEN_DAYS);
+            $lost = min(0.9 * $s->algae[$i], $alga->mortality($p) * $eaten * $day->theta * max(0.0, $this->mean[$i] - self::DEAD));
+            $s->litter->add(self::matter($s, $p, $i, $lost));
         }
         $this->foreseen->learn($s->algae);
+        $this->foreseenNitrogen->learn($s->algaeNitrogen);
+    }
+
+    /** Takes g dry of an alga out, with all that is in it. */
+    public static function matter(State $s, Parameters $p, int $alga, float $grams): Matter
+    {
+        $nitrogen = $s->algae[$alga] > 0 ? $s->algaeNitrogen[$alga] * $grams / $s->algae[$alga] : 0.0;
+        $s->algae[$alga] -= $grams;
+        $s->algaeNitrogen[$alga] -= $nitrogen;
+
+        return new Matter($grams * $p->leafCarbon, $nitrogen, $grams * $p->leafPhosphorus, $grams * $p->leafPotassium, $grams * $p->leafIron);
     }
 
     /** Breathing is reckoned before the hours. */

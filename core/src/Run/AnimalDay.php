@@ -9,9 +9,11 @@ use Olvek\Core\Animal\Level;
 use Olvek\Core\Animal\Shape;
 
 /**
- * Animals on a day: they eat food and (shrimp and snails) algae, excrete, breathe, grow, and starve a little.
+ * Animals on a day: swimmers eat first, the bottom what they leave; shrimp and snails crop algae and mulm, small fish the life in it; all
+ * excrete, breathe and burn a little of themselves.
  *
- * Excretion of ammonia follows the published share of protein; carbon that is neither kept nor passed is breathed.
+ * Excretion of ammonia follows the published share of protein. Carbon that is eaten and neither kept nor passed goes to a common store
+ * that is breathed: as fast as size and warmth ask, or half of it a day where more was eaten.
  *
  * @internal
  */
@@ -19,117 +21,148 @@ final class AnimalDay
 {
     /** g C per g dry food. M (0.40–0.50). */
     private const FOOD_CARBON = 450.0;
-    /** mg per g dry food. M: P 8–15, K 5–10, Fe 0.1–0.4. */
-    private const FOOD_PHOSPHORUS = 11.0;
+    /** mg K per g dry food. M (5–10). */
     private const FOOD_POTASSIUM = 8.0;
-    private const FOOD_IRON = 0.25;
     /** g dry food that a g of animal can eat a day at 25 °C. J (0.03–0.06). */
     private const APPETITE = 0.04;
+    /** Share of the food that swimmers can catch before it has sunk. J (0.6–0.95). */
+    private const CAUGHT = 0.85;
     /** What shrimp and snails burn of themselves against fish. M (0.3–0.6). */
     private const THRIFTY = 0.45;
-    /** How much more of the food fish get, being there first. J (2–5). */
-    private const QUICK = 3.0;
     /** Times an adult's mass at which an animal eats no more, and span over which its appetite fades. J. */
-    private const FAT = 1.8;
+    private const FAT = 1.5;
     private const FATTENING = 0.4;
     /** Share of what passes through a grazer that it keeps, and excretes as ammonia. J. */
     private const GRAZED_KEPT = 0.25;
     private const GRAZED_EXCRETED = 0.4;
+    /** Share of the rotting mulm's carbon that becomes small life, prey for fish. J (0.05–0.2). */
+    private const PREY = 0.1;
+    /** Condition (share of an adult's mass) below which an animal spares itself, and the least that it then burns against usual. M: Brett & Groves (1979), Fish Physiology 8. */
+    private const SPARES_FROM = 0.8;
+    private const SPARED = 0.4;
+    /** g at which the parameter animalBasal holds, and power of size. P: Clarke & Johnston (1999): metabolism per gram falls as mass to the −0.2. */
+    private const BASAL_GRAMS = 0.5;
+    private const BREATH_GRAMS = 30.0;
+    private const SIZE = -0.2;
+    /** Times a resting fish's breath that one going about its day takes. M (1.5–2). */
+    private const ROUTINE = 1.7;
+    /** Per °C. P: Clarke & Johnston (1999): Q10 1.83. */
+    private const WARMTH = 1.062;
+    /** Share of what was eaten and not yet breathed that is breathed in a day at least. J. */
+    private const DIGESTED = 0.5;
 
     public static function run(State $s, Day $day, Facts $facts, Books $books, float $food, float $protein, ?Tally $tally = null): void
     {
-        $p = $facts->parameters;
-        $mass = array_sum($s->animals);
         if ($food > 0) {
             self::feed($s, $day, $facts, $books, $food, $protein);
         }
         $tally?->mark('feeding', $s, $day, from: 'food');
-        if ($mass <= 0) {
+        if (array_sum($s->animals) <= 0 && $s->fat <= 0) {
             return;
         }
         self::graze($s, $day, $facts);
         $tally?->mark('grazing', $s, $day);
-        $burnt = 0.0;
-        foreach ($facts->plan->groups as $i => $group) {
-            $lost = (1 - exp(-$p->animalBasal * (Shape::Fish === $group->kind->shape ? 1.0 : self::THRIFTY) * $day->theta)) * $s->animals[$i];
-            $s->animals[$i] -= $lost;
-            $burnt += $lost;
-        }
-        $day->ammoniaIn += $burnt * Books::ANIMAL_NITROGEN;
-        self::breathe($day, $burnt * Books::ANIMAL_CARBON);
-        $s->phosphorus += $burnt * Books::ANIMAL_PHOSPHORUS;
-        $s->potassium += $burnt * Books::ANIMAL_POTASSIUM;
-        $s->iron += $burnt * Books::ANIMAL_IRON;
+        self::burn($s, $day, $facts);
         $tally?->mark('excretion', $s, $day);
     }
 
     private static function feed(State $s, Day $day, Facts $facts, Books $books, float $food, float $protein): void
     {
-        $hungry = [];
+        $swimmers = $others = [];
         foreach ($facts->plan->groups as $i => $group) {
+            $kind = $group->kind;
             // A fat animal leaves its food.
-            $condition = $s->heads[$i] > 1e-9 ? $s->animals[$i] / ($s->heads[$i] * $group->kind->grams->value) : 1.0;
-            $hungry[$i] = $s->animals[$i] * (Shape::Fish === $group->kind->shape ? self::QUICK : 1.0) * max(0.0, min(1.0, (self::FAT - $condition) / self::FATTENING));
+            $hunger = max(0.0, min(1.0, (self::FAT - self::condition($s, $facts, $i)) / self::FATTENING));
+            $appetite = self::APPETITE * $day->theta * $s->animals[$i] * $hunger * ($kind->grams->value / self::BASAL_GRAMS) ** self::SIZE;
+            if (Shape::Fish === $kind->shape && Level::Bottom !== $kind->level) {
+                $swimmers[$i] = $appetite;
+            } else {
+                $others[$i] = $appetite;
+            }
         }
-        $mass = array_sum($hungry);
-        $nitrogen = (new Feed($food, $protein))->nitrogen();
-        $books->add($nitrogen, $food * self::FOOD_PHOSPHORUS, $food * self::FOOD_POTASSIUM, $food * self::FOOD_IRON, $food * self::FOOD_CARBON);
-        $eaten = min($food, self::APPETITE * $day->theta * min($mass, array_sum($s->animals)));
-        $meal = new Feed($eaten, $protein);
-        $grown = min($meal->kept() / Books::ANIMAL_NITROGEN, 0.5 * $eaten * self::FOOD_CARBON / Books::ANIMAL_CARBON, $eaten * self::FOOD_PHOSPHORUS / Books::ANIMAL_PHOSPHORUS, $eaten * self::FOOD_POTASSIUM / Books::ANIMAL_POTASSIUM, $eaten * self::FOOD_IRON / Books::ANIMAL_IRON);
-        foreach ($hungry as $i => $grams) {
-            $s->animals[$i] += $mass > 0 ? $grown * $grams / $mass : 0.0;
-        }
-        $day->food += $nitrogen;
-        $day->ammoniaIn += $meal->ammonia();
-        // Faeces, whatever was not kept after all, and crumbs.
-        $s->mulmNitrogen += $meal->nitrogen() - $meal->ammonia() - $grown * Books::ANIMAL_NITROGEN + $nitrogen - $meal->nitrogen();
-        $passed = 0.2 * $eaten * self::FOOD_CARBON;
-        $s->mulmCarbon += $passed + ($food - $eaten) * self::FOOD_CARBON;
-        self::breathe($day, $eaten * self::FOOD_CARBON - $passed - $grown * Books::ANIMAL_CARBON);
-        // Of phosphorus, potassium and iron not kept, half is dissolved and half falls. J.
-        $p = $eaten * self::FOOD_PHOSPHORUS - $grown * Books::ANIMAL_PHOSPHORUS;
-        $k = $eaten * self::FOOD_POTASSIUM - $grown * Books::ANIMAL_POTASSIUM;
-        $fe = $eaten * self::FOOD_IRON - $grown * Books::ANIMAL_IRON;
-        $s->phosphorus += $p / 2;
-        $s->potassium += $k / 2;
-        $s->iron += $fe / 2;
-        $s->mulmPhosphorus += $p / 2 + ($food - $eaten) * self::FOOD_PHOSPHORUS;
-        $s->mulmPotassium += $k / 2 + ($food - $eaten) * self::FOOD_POTASSIUM;
-        $s->mulmIron += $fe / 2 + ($food - $eaten) * self::FOOD_IRON;
+        $matter = static fn (float $grams): Matter => new Matter($grams * self::FOOD_CARBON, (new Feed($grams, $protein))->nitrogen(), $grams * $facts->plan->feed->phosphorus, $grams * self::FOOD_POTASSIUM, $grams * $facts->plan->feed->iron);
+        $given = $matter($food);
+        $books->in($given);
+        $day->food += $given->nitrogen;
+        $first = min(self::CAUGHT * $food, array_sum($swimmers));
+        $then = min($food - $first, array_sum($others));
+        // Swimmers pick up what the bottom leaves.
+        $first += min($food - $first - $then, array_sum($swimmers) - $first);
+        self::eat($s, $day, $swimmers, $first, $protein, $matter($first));
+        self::eat($s, $day, $others, $then, $protein, $matter($then));
+        $s->scraps->add($matter($food - $first - $then));
     }
 
-    /** Grazers take film and diatoms first, mulm for what appetite is left; what swims in the open filters green water. */
+    /** @param array<int, float> $appetites g dry by group */
+    private static function eat(State $s, Day $day, array $appetites, float $grams, float $protein, Matter $held): void
+    {
+        $all = array_sum($appetites);
+        if ($grams <= 0.0 || $all <= 0.0) {
+            return;
+        }
+        $meal = new Feed($grams, $protein);
+        $grown = self::grown($held, $meal->kept() / max(1e-12, $held->nitrogen), 0.5, 1.0);
+        foreach ($appetites as $i => $appetite) {
+            $s->animals[$i] += $grown * $appetite / $all;
+        }
+        $day->ammoniaIn += $meal->ammonia();
+        $kept = Matter::animal($grown);
+        $passed = 0.2 * $held->carbon;
+        $s->fat += $held->carbon - $passed - $kept->carbon;
+        // Of phosphorus, potassium and iron not kept, half is dissolved and half falls. J.
+        $rest = [($held->phosphorus - $kept->phosphorus) / 2, ($held->potassium - $kept->potassium) / 2, ($held->iron - $kept->iron) / 2];
+        $s->phosphorus += $rest[0];
+        $s->potassium += $rest[1];
+        $s->iron += $rest[2];
+        $s->droppings->add(new Matter($passed, $held->nitrogen - $meal->ammonia() - $kept->nitrogen, ...$rest));
+    }
+
+    /** g of animal that a meal builds at most, by shares of nitrogen, carbon and the rest that can be kept. */
+    private static function grown(Matter $meal, float $nitrogen, float $carbon, float $rest): float
+    {
+        return max(0.0, min($nitrogen * $meal->nitrogen / Books::ANIMAL_NITROGEN, $carbon * $meal->carbon / Books::ANIMAL_CARBON, $rest * $meal->phosphorus / Books::ANIMAL_PHOSPHORUS,
+            $rest * $meal->potassium / Books::ANIMAL_POTASSIUM, $rest * $meal->iron / Books::ANIMAL_IRON));
+    }
+
+    /** Grazers take film and diatoms first, mulm for what appetite is left; what swims in the open filters green water; small fish hunt the life in the mulm. */
     private static function graze(State $s, Day $day, Facts $facts): void
     {
         $p = $facts->parameters;
         $sitting = $drifting = 0.0;
-        $weights = [];
+        $sitters = $filterers = $hunters = [];
         foreach ($facts->plan->groups as $i => $group) {
-            $filters = Shape::Fish !== $group->kind->shape && Level::Middle === $group->kind->level;
-            $weights[$i] = $group->kind->grazes->value * $s->animals[$i];
-            $drifting += $filters ? $weights[$i] : 0.0;
-            $sitting += $filters ? 0.0 : $weights[$i];
+            $weight = $group->kind->grazes->value * $s->animals[$i];
+            if (Shape::Fish !== $group->kind->shape && Level::Middle === $group->kind->level) {
+                $filterers[$i] = $weight;
+                $drifting += $weight;
+            } else {
+                $sitters[$i] = $weight;
+                $sitting += $weight;
+            }
+            if (Shape::Fish === $group->kind->shape) {
+                $hunters[$i] = $s->animals[$i];
+            }
         }
         $each = $p->grazing * $day->theta;
         // Harder to find the less there is: half speed at 0.2 g of film per m², at 1 mg of green water per L, at 2 g C of mulm per m². J.
-        $film = $s->algae[Alga::Film->value] + $s->algae[Alga::Diatom->value];
+        $film = $day->algaeMean[Alga::Film->value] + $day->algaeMean[Alga::Diatom->value];
         $eaten = self::taken($each * $sitting, $film, 0.2 * $facts->litSurface);
         foreach ([Alga::Film->value, Alga::Diatom->value] as $i) {
-            self::grazed($s, $day, $facts, $weights, self::cropped($s, $p, $i, $film > 0 ? $eaten * $s->algae[$i] / $film : 0.0));
+            self::grazed($s, $day, $sitters, AlgaeDay::matter($s, $p, $i, $film > 0 ? min(0.9 * $s->algae[$i], $eaten * $day->algaeMean[$i] / $film) : 0.0));
         }
         $green = Alga::Drift->value;
-        self::grazed($s, $day, $facts, $weights, self::cropped($s, $p, $green, self::taken($each * $drifting, $s->algae[$green], 0.001 * $s->volume)));
-        $mulm = $s->mulmCarbon / $p->leafCarbon;
-        $share = $mulm > 0 ? self::taken(max(0.0, $each * $sitting - $eaten), $mulm, 2.0 * 1000 / $p->leafCarbon * $facts->floor) / $mulm : 0.0;
-        if ($share > 0) {
-            $meal = new Meal($share * $s->mulmCarbon, $share * $s->mulmNitrogen, $share * $s->mulmPhosphorus, $share * $s->mulmPotassium, $share * $s->mulmIron);
-            $s->mulmCarbon -= $meal->carbon;
-            $s->mulmNitrogen -= $meal->nitrogen;
-            $s->mulmPhosphorus -= $meal->phosphorus;
-            $s->mulmPotassium -= $meal->potassium;
-            $s->mulmIron -= $meal->iron;
-            self::grazed($s, $day, $facts, $weights, $meal);
+        self::grazed($s, $day, $filterers, AlgaeDay::matter($s, $p, $green, min(0.9 * $s->algae[$green], self::taken($each * $drifting, $day->algaeMean[$green], 0.001 * $s->volume))));
+        $half = 2.0 * 1000 / $p->leafCarbon * $facts->floor;
+        $left = max(0.0, $each * $sitting - $eaten);
+        $all = $s->scraps->carbon + $s->droppings->carbon + $s->litter->carbon;
+        if ($all <= 0.0) {
+            return;
+        }
+        $taken = self::taken($left, $all / $p->leafCarbon, $half) * $p->leafCarbon / $all;
+        $hunted = self::taken(self::PREY * $each * array_sum($hunters), $all / $p->leafCarbon, $half) * $p->leafCarbon / $all;
+        foreach ([$s->scraps, $s->droppings, $s->litter] as $store) {
+            self::grazed($s, $day, $sitters, $store->take($taken));
+            self::grazed($s, $day, $hunters, $store->take($hunted));
         }
     }
 
@@ -139,33 +172,63 @@ final class AnimalDay
         return $there > 0 ? min(0.5 * $there, $appetite * $there / ($half + $there)) : 0.0;
     }
 
-    private static function cropped(State $s, Parameters $p, int $alga, float $grams): Meal
-    {
-        $nitrogen = $s->algae[$alga] > 0 ? $s->algaeNitrogen[$alga] * $grams / $s->algae[$alga] : 0.0;
-        $s->algae[$alga] -= $grams;
-        $s->algaeNitrogen[$alga] -= $nitrogen;
-
-        return new Meal($grams * $p->leafCarbon, $nitrogen, $grams * $p->leafPhosphorus, $grams * $p->leafPotassium, $grams * $p->leafIron);
-    }
-
     /** @param array<int, float> $weights what each group takes of it */
-    private static function grazed(State $s, Day $day, Facts $facts, array $weights, Meal $meal): void
+    private static function grazed(State $s, Day $day, array $weights, Matter $meal): void
     {
         $all = array_sum($weights);
-        if ($all <= 0 || $meal->carbon <= 0) {
+        if ($meal->carbon <= 0) {
             return;
         }
-        $grown = min(self::GRAZED_KEPT * $meal->nitrogen / Books::ANIMAL_NITROGEN, 0.4 * $meal->carbon / Books::ANIMAL_CARBON, 0.5 * $meal->phosphorus / Books::ANIMAL_PHOSPHORUS, 0.5 * $meal->potassium / Books::ANIMAL_POTASSIUM, 0.5 * $meal->iron / Books::ANIMAL_IRON);
+        if ($all <= 0) {
+            $s->droppings->add($meal);
+
+            return;
+        }
+        $grown = self::grown($meal, self::GRAZED_KEPT, 0.4, 0.5);
         foreach ($weights as $i => $weight) {
             $s->animals[$i] += $grown * $weight / $all;
         }
-        $day->ammoniaIn += self::GRAZED_EXCRETED * $meal->nitrogen;
-        $s->mulmNitrogen += (1 - self::GRAZED_EXCRETED) * $meal->nitrogen - $grown * Books::ANIMAL_NITROGEN;
-        $s->mulmCarbon += 0.3 * $meal->carbon;
-        self::breathe($day, 0.7 * $meal->carbon - $grown * Books::ANIMAL_CARBON);
-        $s->mulmPhosphorus += $meal->phosphorus - $grown * Books::ANIMAL_PHOSPHORUS;
-        $s->mulmPotassium += $meal->potassium - $grown * Books::ANIMAL_POTASSIUM;
-        $s->mulmIron += $meal->iron - $grown * Books::ANIMAL_IRON;
+        $excreted = self::GRAZED_EXCRETED * $meal->nitrogen;
+        $day->ammoniaIn += $excreted;
+        $breathed = 0.7 * $meal->carbon - $grown * Books::ANIMAL_CARBON;
+        self::breathe($day, $breathed);
+        $meal->add(Matter::animal($grown), -1.0);
+        $meal->nitrogen -= $excreted;
+        $meal->carbon -= $breathed;
+        $s->droppings->add($meal);
+    }
+
+    /** What rest and swimming cost: carbon that was eaten, and a little of the body itself, less of it the leaner. */
+    private static function burn(State $s, Day $day, Facts $facts): void
+    {
+        $warmth = self::WARMTH ** ($day->celsius - 25);
+        $needs = $burnt = 0.0;
+        foreach ($facts->plan->groups as $i => $group) {
+            if ($s->animals[$i] <= 0) {
+                continue;
+            }
+            $thrift = Shape::Fish === $group->kind->shape ? 1.0 : self::THRIFTY;
+            $size = $group->kind->grams->value;
+            $spared = max(self::SPARED, min(1.0, self::condition($s, $facts, $i) / self::SPARES_FROM));
+            $needs += $thrift * self::ROUTINE * $facts->parameters->animalBreath * 24 / WaterHours::OXYGEN_PER_CARBON * $warmth * ($size / self::BREATH_GRAMS) ** self::SIZE * $s->animals[$i];
+            $lost = (1 - exp(-$facts->parameters->animalBasal * $spared * $thrift * $warmth * ($size / self::BASAL_GRAMS) ** self::SIZE)) * $s->animals[$i];
+            $s->animals[$i] -= $lost;
+            $burnt += $lost;
+        }
+        $body = Matter::animal($burnt);
+        $day->ammoniaIn += $body->nitrogen;
+        $s->phosphorus += $body->phosphorus;
+        $s->potassium += $body->potassium;
+        $s->iron += $body->iron;
+        $fat = min($s->fat, max(self::DIGESTED * $s->fat, $needs - $body->carbon));
+        $s->fat -= $fat;
+        self::breathe($day, $body->carbon + $fat);
+    }
+
+    /** Mean mass of a group's animals against an adult's. */
+    private static function condition(State $s, Facts $facts, int $i): float
+    {
+        return $s->heads[$i] > 1e-9 ? $s->animals[$i] / ($s->heads[$i] * $facts->plan->groups[$i]->kind->grams->value) : 1.0;
     }
 
     private static function breathe(Day $day, float $carbon): void

@@ -9,7 +9,7 @@ use Olvek\Core\Bed\Release;
 /**
  * The bed on a day: soil pools decay, pore water gains, roots and the cap's leak draw on it.
  *
- * dM/dt = flush·k_f + slow·k_s − λM − Σ roots; exact for the day's rates, both sinks sharing what there is.
+ * dM/dt = Σ pools·k − λM − Σ roots; exact for the day's rates, both sinks sharing what there is.
  *
  * @internal
  */
@@ -28,6 +28,15 @@ final class BedDay
     private const FOUL_CARBON = 6.0;
     private const DEEP = 0.1;
     private const WELL_ROOTED = 60.0;
+    /** d⁻¹ at which the bed pays its debt of oxygen. J (0.01–0.05). */
+    private const PAID = 0.02;
+    /** pH at which peat and granules take up no more alkalinity, and span above it to where they do fully. M: 5.5–6.5. */
+    private const SOUR = 5.8;
+    private const SOUR_SPAN = 1.2;
+    /** Share of the water's alkalinity that they can take in a day, share of it that goes with calcium and magnesium, and °dH·L of an meq. J; P: DIN 38409-6. */
+    private const SOFTENED_A_DAY = 0.2;
+    private const CALCIUM = 0.8;
+    private const DEGREES_PER_EQUIVALENT = 2.804;
     /** How much of ammonium's way through the cap others go: potassium is held alike; phosphate binds and iron rusts on the way. J (0.3–2; 0.002–0.05). */
     private const POTASSIUM_LEAK = 1.0;
     private const PHOSPHORUS_LEAK = 0.01;
@@ -41,17 +50,20 @@ final class BedDay
     {
         $p = $facts->parameters;
         $flush = $s->flushNitrogen * (1 - exp(-$p->flushRate * $day->theta));
+        $ready = $s->readyNitrogen * (1 - exp(-$p->readyRate * $day->theta));
         $slow = $s->slowNitrogen * (1 - exp(-$p->slowRate * $day->theta));
         $s->flushNitrogen -= $flush;
+        $s->readyNitrogen -= $ready;
         $s->slowNitrogen -= $slow;
+        $freed = $flush + $ready + $slow;
         $leakRate = $facts->capConductance * Release::diffusionAgainst25($day->celsius) * Release::stirring($age) * (1 + self::BURROWING * $burrowers) / $facts->holdUp;
         // Exact for the day's rates, the roots' being taken at the middle of the day, which a first guess finds.
         $half = self::HALF_PORE * $facts->holdUp;
-        $guess = self::after($s->poreNitrogen, $flush + $slow, $leakRate + $appetite / ($half + $s->poreNitrogen));
+        $guess = self::after($s->poreNitrogen, $freed, $leakRate + $appetite / ($half + $s->poreNitrogen));
         $rate = $leakRate + $appetite / ($half + ($s->poreNitrogen + $guess) / 2);
-        $after = self::after($s->poreNitrogen, $flush + $slow, $rate);
-        $left = $rate > 0 ? $s->poreNitrogen + $flush + $slow - $after : 0.0;
-        $s->poreNitrogen += $flush + $slow - $left;
+        $after = self::after($s->poreNitrogen, $freed, $rate);
+        $left = $rate > 0 ? $s->poreNitrogen + $freed - $after : 0.0;
+        $s->poreNitrogen += $freed - $left;
         $day->rooted = $rate > 0 ? max(0.0, $left * (1 - $leakRate / $rate)) : 0.0;
         $day->bedOut = $left;
         $leak = max(0.0, $left - $day->rooted);
@@ -59,6 +71,7 @@ final class BedDay
         $day->ammoniaSteady += $leak;
 
         self::leach($s, min(0.5, $leakRate));
+        self::soften($s, min(0.5, $leakRate), $facts);
         self::bind($s, $day, $facts);
 
         $quick = $s->quickCarbon * (1 - exp(-$p->quickCarbonRate * $day->theta));
@@ -78,7 +91,12 @@ final class BedDay
         $day->bubbles = $bubbles * self::GAS_PER_CARBON;
         $day->sulphide = self::sulphide($facts, $quick + $old, $appetite, $burrowers);
         $day->carbonIn += $quick + $old - $bubbles - $tannin;
-        $day->oxygenOut += $p->aerobicShare * ($quick + $old) * WaterHours::OXYGEN_PER_CARBON;
+        $day->rotting += $quick + $old;
+        $airless = max(0.0, 1 - $p->aerobicShare - $p->bubbleShare - $p->tanninShare) * ($quick + $old);
+        $s->debt += $p->debtShare * $airless * WaterHours::OXYGEN_PER_CARBON;
+        $paid = self::PAID * $s->debt;
+        $s->debt -= $paid;
+        $day->oxygenOut += $p->aerobicShare * ($quick + $old) * WaterHours::OXYGEN_PER_CARBON + $paid;
     }
 
     /**
@@ -92,6 +110,22 @@ final class BedDay
         $roots = $appetite / $facts->floor / self::WELL_ROOTED;
 
         return $perFloor / self::FOUL_CARBON * min(2.0, $depth / self::DEEP) / (1 + 2 * min(1.0, $roots) + $burrowers);
+    }
+
+    /**
+     * Fresh peat and loaded granules take up alkalinity, and calcium with it, until the water that meets them is sour. M: exchange of
+     * humic acids; as fast as ammonium passes the cap (J).
+     */
+    private static function soften(State $s, float $rate, Facts $facts): void
+    {
+        if ($s->acidity <= 0.0) {
+            return;
+        }
+        $ease = max(0.0, min(1.0, ($s->pH - self::SOUR) / self::SOUR_SPAN));
+        $taken = min($rate * $ease * $s->acidity, self::SOFTENED_A_DAY * max(0.0, $s->alkalinity), $s->hardness / self::DEGREES_PER_EQUIVALENT);
+        $s->acidity -= $taken;
+        $s->alkalinity -= $taken;
+        $s->hardness -= self::CALCIUM * self::DEGREES_PER_EQUIVALENT * $taken;
     }
 
     /** Phosphate beyond what grains and rust leave in the water is bound by them. */

@@ -26,19 +26,31 @@ final class Books
     public const ANIMAL_POTASSIUM = 3.0;
     public const ANIMAL_IRON = 0.03;
 
+    public function in(Matter $m): void
+    {
+        $this->add($m->nitrogen, $m->phosphorus, $m->potassium, $m->iron, $m->carbon);
+    }
+
+    public function out(Matter $m): void
+    {
+        $this->add(-$m->nitrogen, -$m->phosphorus, -$m->potassium, -$m->iron, -$m->carbon);
+    }
+
     /** @return array{nitrogen: float, phosphorus: float, potassium: float, iron: float, carbon: float, oxygen: float} all that the tank holds, mg */
     public static function held(State $s, Parameters $p): array
     {
+        $held = Matter::animal(array_sum($s->animals));
+        foreach ([$s->scraps, $s->droppings, $s->litter] as $store) {
+            $held->add($store);
+        }
         $plants = array_sum($s->biomass) + array_sum($s->algae);
-        $animals = array_sum($s->animals);
 
         return [
-            'nitrogen' => $s->ammonia + $s->nitrite + $s->nitrate + $s->poreNitrogen + $s->flushNitrogen + $s->slowNitrogen + $s->mulmNitrogen
-                + array_sum($s->leafNitrogen) + array_sum($s->algaeNitrogen) + $animals * self::ANIMAL_NITROGEN,
-            'phosphorus' => $s->phosphorus + $s->soilPhosphorus + $s->mulmPhosphorus + $plants * $p->leafPhosphorus + $animals * self::ANIMAL_PHOSPHORUS,
-            'potassium' => $s->potassium + $s->soilPotassium + $s->mulmPotassium + $plants * $p->leafPotassium + $animals * self::ANIMAL_POTASSIUM,
-            'iron' => $s->iron + $s->soilIron + $s->mulmIron + $plants * $p->leafIron + $animals * self::ANIMAL_IRON,
-            'carbon' => $s->carbon + $s->tannin + $s->headCarbon + $s->lime * LimeDay::CARBON_PER_GRAM + $s->quickCarbon + $s->slowCarbon + $s->mulmCarbon + $plants * $p->leafCarbon + $animals * self::ANIMAL_CARBON,
+            'nitrogen' => $s->ammonia + $s->nitrite + $s->nitrate + $s->poreNitrogen + $s->flushNitrogen + $s->readyNitrogen + $s->slowNitrogen + $held->nitrogen + array_sum($s->leafNitrogen) + array_sum($s->algaeNitrogen),
+            'phosphorus' => $s->phosphorus + $s->soilPhosphorus + $held->phosphorus + $plants * $p->leafPhosphorus + array_sum($s->reserves[0]),
+            'potassium' => $s->potassium + $s->soilPotassium + $held->potassium + $plants * $p->leafPotassium + array_sum($s->reserves[1]),
+            'iron' => $s->iron + $s->soilIron + $held->iron + $plants * $p->leafIron + array_sum($s->reserves[2]),
+            'carbon' => $s->carbon + $s->tannin + $s->headCarbon + $s->lime * LimeDay::CARBON_PER_GRAM + $s->quickCarbon + $s->slowCarbon + $held->carbon + $s->fat + $plants * $p->leafCarbon,
             'oxygen' => $s->oxygen + $s->headOxygen,
         ];
     }

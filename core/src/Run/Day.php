@@ -24,7 +24,16 @@ final class Day
     public float $lampShare = 0.0;
     /** PPFD on the water, µmol/m²/s. */
     public float $surfaceLight = 0.0;
+    /** Share of the surface under floaters; above 1 they lie in layers. */
+    public float $mat = 0.0;
     public float $cover = 0.0;
+    /** m² of leaf under water on which bacteria settle. */
+    public float $leafArea = 0.0;
+    /** mg C of all that rots that day. */
+    public float $rotting = 0.0;
+    /** PPFD and hours of it at the rim, where house plants stand. */
+    public float $rimLight = 0.0;
+    public float $rimHours = 12.0;
 
     /** @var array<int, float> PPFD within each clump */
     public array $light = [];
@@ -45,17 +54,23 @@ final class Day
     /** mg N a light hour that clumps could take from the water, all together; by night half. */
     public float $plantAppetite = 0.0;
     public float $algaeAppetite = 0.0;
-    /** mg C a light hour that could be fixed with plenty of CO2: on free CO2 only, on bicarbonate too, algae. */
-    public float $fixFree = 0.0;
-    public float $fixBicarbonate = 0.0;
+    /**
+     * mg C a light hour that could be fixed with plenty of CO2, by node of half saturation (Carbon::NODES): by those on free CO2 only,
+     * and by those that use bicarbonate too; and by algae.
+     *
+     * @var array{float, float, float, float}
+     */
+    public array $fixFree = [0.0, 0.0, 0.0, 0.0];
+    /** @var array{float, float, float, float} */
+    public array $fixBicarbonate = [0.0, 0.0, 0.0, 0.0];
     public float $fixAlgae = 0.0;
-
     // Reported by the hours.
     public float $plantNitrogen = 0.0;
     public float $algaeNitrogen = 0.0;
-    /** Shares (0–1) of the potential fixation that CO2 allowed. */
-    public float $freeShare = 0.0;
-    public float $bicarbonateShare = 0.0;
+    /** @var array{float, float, float, float} shares (0–1) of the potential fixation that CO2 allowed, by node */
+    public array $freeShare = [0.0, 0.0, 0.0, 0.0];
+    /** @var array{float, float, float, float} the same for those that use bicarbonate */
+    public array $bicarbonateShare = [0.0, 0.0, 0.0, 0.0];
     public float $algaeShare = 0.0;
     public float $leastOxygen = \INF;
     public float $mostAmmonia = 0.0;
@@ -63,6 +78,7 @@ final class Day
     public float $leastPH = 14.0;
     public float $mostPH = 0.0;
     public float $meanCarbonDioxide = 0.0;
+    public float $mostCarbonDioxide = 0.0;
     /** mg NH3-N/L, the day's highest. */
     public float $mostUnionised = 0.0;
     /** mg N that plants and algae took as ammonium, that was oxidised to nitrite and to nitrate, and that left as gas. */
@@ -73,11 +89,20 @@ final class Day
 
     /** mg P that the water held at daybreak. */
     public float $phosphorusAtDawn = 0.0;
+    /** mg Fe that the water held at daybreak. */
+    public float $ironAtDawn = 0.0;
+    /** @var array<int, float> g dry of each alga, mean of the day */
+    public array $algaeMean = [0.0, 0.0, 0.0];
+    /** mg Fe that leaves take from it. */
+    public float $ironDrawn = 0.0;
 
     // Reported by the daily processes.
     /** mg N in the food given; what roots took from the bed; and what left it in all, into roots and water. */
     public float $food = 0.0;
     public float $rooted = 0.0;
+    /** mg N that plants kept, over what they shed; and what they would keep were nitrogen ample. */
+    public float $exported = 0.0;
+    public float $exportable = 0.0;
     public float $bedOut = 0.0;
     /** mg N that roots would have to bring for leaves to grow as light allows, at the usual 25 mg/g. */
     public float $rootNeed = 0.0;

@@ -5,56 +5,89 @@ declare(strict_types=1);
 namespace Olvek\Core\Run;
 
 use Olvek\Core\Light\Canopy;
+use Olvek\Core\Light\Shade;
 use Olvek\Core\Light\WaterColumn;
 use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plant\Role;
 
 /**
- * Who gets how much light on a day: floaters first, then the tallest, algae last.
+ * Who gets how much light on a day: floaters first, then the tallest at their places, algae last.
  *
  * @internal
  */
 final readonly class DayLight
 {
-    /** @var list<int> submerged clumps, tallest first */
+    /** Share of the light on the water that spills to the rim, beside what the room gives. J (0.2–0.8). */
+    private const SPILL = 0.5;
+    /** Hours a day for which a room is light. J. */
+    private const ROOM_HOURS = 12.0;
+
+    /** @var list<int> clumps that stand, tallest first */
     private array $order;
     /** @var list<float> m of water above each clump's top */
     private array $above;
+    /** @var array<int, array{float, float}> m from the left and the front, tallest first */
+    private array $places;
+    /** @var array<int, float> share of each one's leaves that hangs over the water */
+    private array $over;
 
     public function __construct(private Facts $facts)
     {
         $plan = $facts->plan;
         $room = $plan->waterLine - $plan->bed->meanDepth();
-        $height = static fn (int $i): float => min($room, $plan->clumps[$i]->kind->height->value);
-        $order = array_keys(array_filter($plan->clumps, static fn (Clump $c): bool => !$c->kind->role->hasLeavesInAir()));
+        $height = static fn (int $i): float => $plan->clumps[$i]->kind->role->hasLeavesInAir() ? $room + $plan->clumps[$i]->kind->height->value : min($room, $plan->clumps[$i]->kind->height->value);
+        $order = array_keys(array_filter($plan->clumps, static fn (Clump $c): bool => !$c->kind->role->coversSurface()));
         usort($order, static fn (int $a, int $b): int => [$height($b), $a] <=> [$height($a), $b]);
         $this->order = $order;
-        $this->above = array_map(static fn (int $i): float => $room - $height($i), array_keys($plan->clumps));
+        $this->above = array_map(static fn (int $i): float => max(0.0, $room - $height($i)), array_keys($plan->clumps));
+        $places = $over = [];
+        foreach ($order as $i) {
+            $places[$i] = [$plan->clumps[$i]->place * $plan->vessel->length(), $plan->clumps[$i]->row * $plan->vessel->width()];
+            $over[$i] = $plan->clumps[$i]->kind->role->overWater();
+        }
+        $this->places = $places;
+        $this->over = $over;
     }
 
     /** @param array<int, float> $masses g dry of each clump, mean of the day */
     public function fall(State $state, Day $day, array $masses): void
     {
-        $area = $this->facts->surface;
-        $mat = 0.0;
+        $facts = $this->facts;
+        $area = $facts->surface;
+        $leafArea = $facts->parameters->leafArea;
+        $mat = $wet = 0.0;
         $light = [];
-        foreach ($this->facts->plan->clumps as $i => $clump) {
+        foreach ($facts->plan->clumps as $i => $clump) {
             if ($clump->kind->role->coversSurface()) {
-                $mat += $masses[$i] / $clump->kind->densest->value;
+                $mat += $masses[$i] / $clump->kind->mat->value;
             }
             $light[$i] = $day->surfaceLight;
         }
-        $day->cover = min(1.0, $mat / $area);
-        $attenuation = WaterColumn::ATTENUATION + WaterColumn::TANNIN * $state->tannin / $state->volume + WaterColumn::GREEN * 1000 * $state->algae[Alga::Drift->value] / $state->volume;
-        $down = $day->surfaceLight * Canopy::underFloaters($day->cover);
-        $path = $attenuation * $this->facts->depth;
+        $day->mat = $mat / $area;
+        $day->cover = min(1.0, $day->mat);
+        $attenuation = $facts->parameters->attenuation + WaterColumn::TANNIN * $state->tannin / $state->volume + WaterColumn::GREEN * 1000 * $state->algae[Alga::Drift->value] / $state->volume;
+        $down = $day->surfaceLight * Canopy::underFloaters($day->mat);
+        $path = $attenuation * $facts->depth;
         $day->driftLight = $down * (1 - exp(-$path)) / $path;
+        $areas = $leaves = [];
         foreach ($this->order as $i) {
-            $leaves = Canopy::LEAF_AREA * $masses[$i] / $area;
-            $light[$i] = Canopy::meanWithin($down * WaterColumn::transmission($this->above[$i], $attenuation), $leaves);
-            $down *= Canopy::transmission($leaves);
+            $areas[$i] = $facts->spread($i, $state->plantedMass[$i] > 0 ? $masses[$i] / $state->plantedMass[$i] : 0.0);
+            $leaves[$i] = $leafArea * $masses[$i] * $this->over[$i];
+            $wet += 1.0 === $this->over[$i] ? $leaves[$i] : 0.0;
+        }
+        [$within, $floor] = Shade::within($this->places, $areas, $leaves, $area);
+        foreach ($within as $i => $share) {
+            $role = $facts->plan->clumps[$i]->kind->role;
+            $light[$i] = match ($role) {
+                Role::HousePlant => $facts->parameters->roomLight + self::SPILL * $day->surfaceLight,
+                Role::Marsh => $day->surfaceLight * $share,
+                default => $down * $share * WaterColumn::transmission($this->above[$i], $attenuation),
+            };
         }
         $day->light = $light;
+        $day->leafArea = $wet;
+        $day->rimHours = max(self::ROOM_HOURS, $day->lightHours);
         // They sit on leaves, glass and bed alike: between the light of the surface and that of the bed.
-        $day->algaeLight = ($day->surfaceLight * Canopy::underFloaters($day->cover) + $down * WaterColumn::transmission($this->facts->depth, $attenuation)) / 2;
+        $day->algaeLight = ($down + $down * $floor * WaterColumn::transmission($facts->depth, $attenuation)) / 2;
     }
 }

@@ -53,7 +53,8 @@ final readonly class Ensemble
         foreach ($plan->clumps as $clump) {
             $kind = $clump->kind;
             $varied = $kind->with($this->vary("$kind->id growth", $kind->growth, $n), $this->vary("$kind->id light", $kind->halfLight, $n),
-                $this->vary("$kind->id melt", $kind->melt, $n), $this->vary("$kind->id densest", $kind->densest, $n));
+                $this->vary("$kind->id melt", $kind->melt, $n), $this->vary("$kind->id densest", $kind->densest, $n),
+                $this->vary("$kind->id piece", $kind->dryPerPiece, $n), $this->vary("$kind->id roots", $kind->rootShare, $n));
             $plan = $plan->withClump($clump->withKind($varied));
         }
         $bed = $plan->bed;

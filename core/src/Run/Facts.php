@@ -11,14 +11,15 @@ use Olvek\Core\Bed\Release;
 use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Canopy;
 use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plan\Grown;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Planting;
 use Olvek\Core\Plant\Growth;
 use Olvek\Core\Plant\Role;
+use Olvek\Core\Plant\Spread;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Water\Carbonate;
 use Olvek\Core\Water\CarbonSpeciation;
-use Olvek\Core\Water\Nitrification;
 use Olvek\Core\Water\SourceWater;
 
 /** What of a plan stays the same through a run, reckoned once. */
@@ -26,6 +27,8 @@ final readonly class Facts
 {
     /** m of soil that roots can do with. J. */
     private const ENOUGH_SOIL = 0.01;
+    /** d⁻¹ of greatest growth from which a house plant counts as a vine. J. */
+    private const VINE = 0.03;
 
     public float $floor;
     public float $surface;
@@ -40,13 +43,20 @@ final readonly class Facts
     public bool $soiled;
     public float $flushAtFilling;
     public float $flushNitrogen;
+    public float $readyNitrogen;
     public float $slowNitrogen;
+    /** meq of alkalinity that the fresh bed takes up. */
+    public float $acidity;
     public float $quickCarbon;
     public float $slowCarbon;
     public float $soilPhosphorus;
     public float $soilPotassium;
     public float $soilIron;
-    /** mg VSS of ammonia oxidisers that the surfaces can bear. */
+    /** m² on which bacteria settle, leaves apart. */
+    public float $wetted;
+    /** mg VSS of ammonia oxidisers that a m² can bear. */
+    public float $filmPerArea;
+    /** The same of all surfaces on day 0, the leaves' among them. */
     public float $filmMost;
     /** Share of the mature film that stands on day 0: the start's inoculum, what live soil brings, and what plants bring on their leaves. */
     public float $firstFilm;
@@ -62,6 +72,10 @@ final readonly class Facts
     public float $stoneLime;
     /** mg C of tannin a day that wood gives off at first. */
     public float $woodTannin;
+    /** What falls on an open tub. */
+    public PouredWater $rain;
+    /** Atmospheres of air at the tank's altitude. */
+    public float $pressure;
     /** L of air shut in over the water; 0 where the vessel is open. */
     public float $headspace;
     public bool $sealed;
@@ -71,6 +85,10 @@ final readonly class Facts
     public array $rooting;
     /** @var list<bool> */
     public array $deep;
+    /** @var list<Grown> */
+    public array $grown;
+    /** @var list<float> m² of each clump as planted */
+    public array $planted;
 
     public function __construct(public Plan $plan, public Parameters $parameters)
     {
@@ -86,18 +104,22 @@ final readonly class Facts
         $release = new Release($bed, $vessel, 1.0);
         $this->flushAtFilling = $release->atFilling() * $parameters->flushFactor;
         $this->flushNitrogen = $release->flushNitrogen() * $parameters->flushFactor - $this->flushAtFilling + $this->dosed(static fn (Amendment $a): float => $a->nitrogen->value);
-        $this->slowNitrogen = $release->slowNitrogen();
+        $this->readyNitrogen = $release->readyNitrogen($parameters->readyShare);
+        $this->slowNitrogen = $release->slowNitrogen() - $this->readyNitrogen;
         $held = static fn (\Closure $of): float => array_sum(array_map(static fn (array $c): float => $c[1] * $c[0]->perLitre($of), $contents));
         $this->quickCarbon = 1000 * $held(static fn (Material $m): float => $m->quickCarbon->value);
         $this->slowCarbon = 1000 * $held(static fn (Material $m): float => $m->slowCarbon->value);
         $this->soilPhosphorus = $held(static fn (Material $m): float => $m->phosphorus->value) + $this->dosed(static fn (Amendment $a): float => $a->phosphorus->value);
         $this->soilPotassium = $held(static fn (Material $m): float => $m->potassium->value) + $this->dosed(static fn (Amendment $a): float => $a->potassium->value);
         $this->soilIron = $held(static fn (Material $m): float => $m->iron->value) + $this->dosed(static fn (Amendment $a): float => $a->iron->value);
+        $this->acidity = $held(static fn (Material $m): float => $m->acidity->value);
         $this->lime = $this->dosed(static fn (Amendment $a): float => $a->lime->value);
         $this->dosedHardness = $this->dosed(static fn (Amendment $a): float => $a->hardness->value);
         $this->dosedAlkalinity = $this->dosed(static fn (Amendment $a): float => $a->alkalinity->value);
         $this->stoneLime = LimeDay::STONE_REACH * array_sum(array_map(static fn (Piece $p): float => $p->surface() * $p->kind->lime->value, $plan->pieces));
         $this->woodTannin = array_sum(array_map(static fn (Piece $p): float => $p->litres * $p->kind->tannin->value, $plan->pieces));
+        $this->rain = PouredWater::of(new SourceWater(6.0, 0.3, 0.3, 0.3), $plan->site->temperature);
+        $this->pressure = $plan->site->pressure();
         $this->sealed = $plan->site->sealed;
         $this->headspace = $this->sealed ? max(0.0, $vessel->grossVolume() - $vessel->volumeBelow($plan->waterLine)) : 0.0;
         $this->holdUp = $release->holdUp();
@@ -105,14 +127,21 @@ final readonly class Facts
         $this->litSurface = $this->floor + $vessel->wallArea($bed->meanDepth(), $plan->waterLine);
         $leaves = Canopy::LEAF_AREA * array_sum(array_map(static fn (Clump $c): float => 0 === $c->day ? $c->biomass() : 0.0, $plan->clumps));
         $this->firstFilm = min(1.0, $parameters->inoculum * ($plan->inoculum->share() + ($this->soiled ? $parameters->soilFilm : 0.0) + $parameters->leafFilm * $leaves / $plan->wettedSurface()));
-        $this->filmMost = Nitrification::SURFACE_RATE * $plan->wettedSurface() / $parameters->ammoniaOxidiserRate;
+        $this->wetted = $plan->wettedSurface();
+        $this->filmPerArea = $parameters->surfaceRate / $parameters->ammoniaOxidiserRate;
+        $this->filmMost = $this->filmPerArea * $this->wetted;
         $this->sourceAlkalinity = self::alkalinity($plan->water);
         $this->sourceCarbon = self::carbon($plan->water, $plan->site->temperature);
         $this->soilReach = array_map(static fn (Clump $c): float => min(1.0, $plan->soilUnder($c) / self::ENOUGH_SOIL), $plan->clumps);
         $depth = $this->depth;
-        // Roots that must first span the water take so much longer. J: 1 cm a day.
-        $this->rooting = array_map(static fn (Clump $c): array => Role::HousePlant === $c->kind->role
-            ? [50 * $depth, 100 * $depth] : [Growth::ROOTS_FROM, Growth::ROOTS_TO], $plan->clumps);
+        // Roots that must first span the water take so much longer. J: vines some 1 cm a day, trees a third of that.
+        $this->rooting = array_map(static fn (Clump $c): array => match (true) {
+            Role::HousePlant !== $c->kind->role => [Growth::ROOTS_FROM, Growth::ROOTS_TO],
+            $c->kind->growth->value >= self::VINE => [60 * $depth, 150 * $depth],
+            default => [300 * $depth, 600 * $depth],
+        }, $plan->clumps);
+        $this->grown = array_map(static fn (Clump $c): Grown => $c->grown, $plan->clumps);
+        $this->planted = array_map(static fn (Clump $c): float => $c->area(), $plan->clumps);
         $this->deep = array_map(static fn (Clump $c): bool => Planting::Deep === $c->planting, $plan->clumps);
     }
 
@@ -132,5 +161,11 @@ final readonly class Facts
     public static function carbon(SourceWater $water, float $celsius): float
     {
         return CarbonSpeciation::at($celsius)->inorganicCarbon(Carbonate::co2($water->pH, self::alkalinity($water), $celsius), $water->pH);
+    }
+
+    /** m² that a clump covers when it has grown so many times: as its mass to the two thirds. */
+    public function spread(int $clump, float $growth): float
+    {
+        return Spread::area($this->planted[$clump], $growth);
     }
 }

@@ -9,7 +9,7 @@ use Olvek\Core\Water\Calcite;
 /**
  * Lime on a day: calcite in the bed and in stones dissolves as far as the water is hungry for it.
  *
- * dL/dt = −k·(L + L_stone)·(1 − Ω) + k_p·(1 − 10/Ω)·least of alkalinity, calcium and carbon, Ω the saturation of calcite: it settles out again
+ * dL/dt = −k·(L + L_stone)·(1 − Ω) + k_p·(1 − 20/Ω)·least of alkalinity, calcium and carbon, Ω the saturation of calcite: it settles out again
  * only well beyond saturation, since phosphate and humus hold it up, and by the hour (WaterHours), since that is an affair of lamp light. Each mol brings or takes two equivalents of alkalinity, one mol of
  * carbon and one of hardness.
  *
@@ -22,8 +22,8 @@ final class LimeDay
     public const CARBON_PER_GRAM = 12011.0 / self::MOLAR;
     public const ALKALINITY_PER_GRAM = 2000.0 / self::MOLAR;
     public const HARDNESS_PER_GRAM = 1000.0 / 17.848;
-    /** Saturation from which calcite falls on leaves and glass, and share of what could that does so in a day. M: House (1987), 5–20; J (0.01–0.1). */
-    public const SETTLES_FROM = 10.0;
+    /** Saturation from which calcite falls on leaves and glass, and share of what could that does so in a day. M: House (1987), 5–20, by activities; without them 1.5 times as much; J (0.01–0.1). */
+    public const SETTLES_FROM = 20.0;
     public const SETTLING = 0.03;
     /** g of calcite within reach of the water per m² of limestone. J (100–1000). */
     public const STONE_REACH = 300.0;

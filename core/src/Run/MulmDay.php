@@ -5,72 +5,92 @@ declare(strict_types=1);
 namespace Olvek\Core\Run;
 
 /**
- * Mulm rots: nitrogen to ammonia, carbon to CO2 against oxygen, the rest back to the water.
+ * What lies on the bed rots: nitrogen to ammonia, carbon to CO2 against oxygen, the rest back to the water. Three stores at three
+ * speeds: left food and the dead within days, droppings within weeks, leaves over months.
+ *
+ * dM/dt = what falls − k·θ·M, for each store.
  *
  * @internal
  */
 final class MulmDay
 {
-    /** d⁻¹ at which dissolved iron leaves oxygen-rich water. M (0.05–1, the slower the browner the water). */
-    private const RUST = 0.1;
-    /** mg C/L of tannin that halves it. J. */
-    private const HOLDING = 3.0;
+    /** d⁻¹ at which dissolved iron leaves oxygen-rich water. M: Stumm & Lee (1961), Ind. Eng. Chem. 53: hours without humus (0.3–3). */
+    private const RUST = 1.0;
+    /** mg C/L of tannin that halves it. M (0.3–3). */
+    private const HOLDING = 1.0;
     /** Share of rotting carbon that goes into the water as tannin. J (0–0.05): leaves and droppings give little. */
     private const TANNIN = 0.01;
 
-    /** @param Foreseen $foreseen learns the day's mean of each pool, so that what falls today rots today too */
+    /** @param Foreseen $foreseen learns the day's mean of each store, so that what falls today rots today too */
     public static function run(State $s, Day $day, Parameters $p, Foreseen $foreseen): void
     {
-        $rate = $p->mulmDecay * $day->theta;
-        [$carbon, $nitrogen, $phosphorus, $potassium, $iron] = array_map(static fn (float $mean, float $held): float => min($rate * $mean, 0.5 * $held), $foreseen->means(self::pools($s)), self::pools($s));
-        $day->ammoniaIn += $nitrogen;
-        $day->ammoniaSteady += $nitrogen;
-        $tannin = self::TANNIN * $carbon;
-        $s->tannin += $tannin;
-        $day->carbonIn += $carbon - $tannin;
-        $day->oxygenOut += ($carbon - $tannin) * WaterHours::OXYGEN_PER_CARBON;
-        $s->phosphorus += $phosphorus;
-        $s->potassium += $potassium;
-        $s->iron += $iron;
-        $s->mulmCarbon -= $carbon;
-        $s->mulmNitrogen -= $nitrogen;
-        $s->mulmPhosphorus -= $phosphorus;
-        $s->mulmPotassium -= $potassium;
-        $s->mulmIron -= $iron;
+        $means = $foreseen->means(self::amounts($s));
+        $at = 0;
+        foreach (self::stores($s) as [$store, $rate]) {
+            $rate = self::rate($rate, $p) * $day->theta;
+            $rotted = [];
+            foreach ($store->values() as $held) {
+                $rotted[] = min($rate * $means[$at++], 0.7 * $held);
+            }
+            $gone = new Matter(...$rotted);
+            $store->add($gone, -1.0);
+            $day->ammoniaIn += $gone->nitrogen;
+            $day->ammoniaSteady += $gone->nitrogen;
+            $tannin = self::TANNIN * $gone->carbon;
+            $s->tannin += $tannin;
+            $day->carbonIn += $gone->carbon - $tannin;
+            $day->rotting += $gone->carbon;
+            $day->oxygenOut += ($gone->carbon - $tannin) * WaterHours::OXYGEN_PER_CARBON;
+            $s->phosphorus += $gone->phosphorus;
+            $s->potassium += $gone->potassium;
+            $s->iron += $gone->iron;
+        }
     }
 
-    /** @return list<float> mg of carbon, nitrogen, phosphorus, potassium and iron */
-    public static function pools(State $s): array
+    /** @return list<array{Matter, string}> the stores and the parameter that rots each */
+    private static function stores(State $s): array
     {
-        return [$s->mulmCarbon, $s->mulmNitrogen, $s->mulmPhosphorus, $s->mulmPotassium, $s->mulmIron];
+        return [[$s->scraps, 'scraps'], [$s->droppings, 'droppings'], [$s->litter, 'litter']];
     }
 
-    /** Iron that no humus holds rusts and settles: a day's share of what the water held on the mean of its begin and end. */
-    public static function rust(State $s, float $before): void
+    private static function rate(string $of, Parameters $p): float
     {
-        $share = 1 - exp(-self::RUST / (1 + $s->tannin / $s->volume / self::HOLDING));
-        $rust = min($s->iron, $share * ($before + $s->iron) / 2);
+        return match ($of) {
+            'scraps' => $p->scrapDecay,
+            'droppings' => $p->droppingDecay,
+            default => $p->mulmDecay,
+        };
+    }
+
+    /** @return list<float> mg of carbon, nitrogen, phosphorus, potassium and iron in each store, one after another */
+    public static function amounts(State $s): array
+    {
+        return [...$s->scraps->values(), ...$s->droppings->values(), ...$s->litter->values()];
+    }
+
+    /** mg of iron in the water, mean of a day that began with so much, brings the rest of what is there now steadily, and loses so much to leaves. */
+    public static function ironMean(State $s, float $atDawn, float $drawn = 0.0): float
+    {
+        $rate = self::rusting($s);
+        $steady = ($s->iron - $atDawn - $drawn) / $rate;
+
+        return max(0.0, $steady + ($atDawn - $steady) * (1 - exp(-$rate)) / $rate);
+    }
+
+    /** Iron that no humus holds rusts and settles: exact for what was there at dawn and what the day brought and took steadily. */
+    public static function rust(State $s, float $atDawn): void
+    {
+        $rate = self::rusting($s);
+        $left = exp(-$rate);
+        $held = max(0.0, ($s->iron - $atDawn) * (1 - $left) / $rate + $atDawn * $left);
+        $rust = max(0.0, $s->iron - $held);
         $s->iron -= $rust;
-        $s->mulmIron += $rust;
+        $s->litter->iron += $rust;
     }
 
-    /** Dead leaf falls: g dry with its mg N. */
-    public static function leaf(State $s, Parameters $p, float $grams, float $nitrogen): void
+    /** d⁻¹. */
+    private static function rusting(State $s): float
     {
-        $s->mulmNitrogen += $nitrogen;
-        $s->mulmCarbon += $grams * $p->leafCarbon;
-        $s->mulmPhosphorus += $grams * $p->leafPhosphorus;
-        $s->mulmPotassium += $grams * $p->leafPotassium;
-        $s->mulmIron += $grams * $p->leafIron;
-    }
-
-    /** An animal dies: g wet. */
-    public static function carcass(State $s, float $grams): void
-    {
-        $s->mulmNitrogen += $grams * Books::ANIMAL_NITROGEN;
-        $s->mulmCarbon += $grams * Books::ANIMAL_CARBON;
-        $s->mulmPhosphorus += $grams * Books::ANIMAL_PHOSPHORUS;
-        $s->mulmPotassium += $grams * Books::ANIMAL_POTASSIUM;
-        $s->mulmIron += $grams * Books::ANIMAL_IRON;
+        return self::RUST / (1 + $s->tannin / $s->volume / self::HOLDING);
     }
 }

@@ -6,12 +6,15 @@ namespace Olvek\Core\Run;
 
 use Olvek\Core\Plant\Growth;
 use Olvek\Core\Plant\Kind;
+use Olvek\Core\Plant\Role;
+use Olvek\Core\Plant\Spread;
 
 /**
- * Clumps on a day. Before the hours: what each could fix and take up. After them: growth, breathing, death, melt.
+ * Plants on a day. Before the hours: what each could fix and take up. After them: growth, breathing, death, melt.
  *
- * μ = μmax·fT·I/(K_I+I)·min(h,18)/12·fC·min((1−Qmin/Q)/(1−Qmin/Qmax), fP, fK, fFe)·(1−crowding) − respiration − mortality
- * (P: Droop 1973 for the quota, Monod 1949 for the rest); uptake 2·μmax·Qmax·B·(Qmax−Q)/(Qmax−Qmin).
+ * μ = μmax·fT·I/(K_I+I)·min(h,18)/12·fC·min(fN, fP, fK, fFe)·(1−crowding⁴) − respiration − mortality, with
+ * fN = (Q−6)/(15−6) within 0–1 (P: Droop 1973 for the quota, Monod 1949 for the rest); uptake 2.5·μmax·Qmax·B·(Qmax−Q)/(Qmax−Qmin);
+ * fP, fK, fFe: what the day brings and half of what is laid by, against what growth asks.
  *
  * @internal
  */
@@ -19,24 +22,52 @@ final class PlantDay
 {
     /** d⁻¹ at which growth can draw the water's phosphorus, potassium or iron at most. J (0.5–2). */
     private const DRAWABLE = 0.8;
+    /** Share of what a plant has laid by that a day's growth can draw. J (0.3–1). */
+    private const LAID_BY = 0.5;
     /** Share of what the soil holds for roots that they can reach in a day. J (0.005–0.05). */
     private const SOIL_SHARE = 0.02;
+    /** Share of its phosphorus and iron that a rooted plant takes from the bed. M: Carignan & Kalff (1980), Science 207: nearly all. */
+    private const FROM_BED = 0.95;
     /** g dry below which a clump counts as dead. J. */
     private const DEAD = 1e-4;
     /** How much of its growth a plant that lives by its roots loses without soil under it. J (0.3–0.7). */
     private const WANTS_SOIL = 0.5;
+    /** Growth of a house plant until its roots have come down. C: it stands and yellows; J (0–0.3). */
+    private const STANDS = 0.15;
     /** Growth of what is buried that must not be, and how many times faster it rots. J; the rule itself C. */
     private const BURIED = 0.3;
     private const RHIZOME_ROT = 8.0;
     /** Growth of stems set down into raw soil until they have healed, and how much more they melt. J; the rule itself C. */
     private const BURNT_ROOTS = 0.5;
     private const BURNT_MELT = 1.5;
-    /** Share of the surface at which house plants and other emergent growth stands. J. */
-    private const RIM_SHARE = 0.3;
+    /** m beyond its leaves that a clump can still use. J (0.03–0.08). */
+    private const REACH = 0.05;
+    /** Times its own densest at which a clump in its place stands still. M: standing crops of 300–900 g/m² under water. */
+    private const DENSEST = 1.6;
+    /** Growth a plant of which takes 1 mg CO2/L for half: parameter carbonHalf. d⁻¹. M: Black, Maberly & Spence (1981). */
+    private const CARBON_GROWTH = 0.15;
+    /** Days in which pads reach the surface, and share of the leaves that lie there. C: 2–6 weeks; J. */
+    private const PADS_FROM = 14.0;
+    private const PADS_TO = 42.0;
+    private const PADS = 0.8;
+    /** Times the depth at which a stem's top is well out of the water, and share of its leaves that are then. J. */
+    private const OUT = 1.45;
+    private const OUT_SHARE = 0.6;
+    /** Share fed below which a plant is not asked what it would do with plenty, and mg N/g of a leaf that has it. J; M Duarte (1992). */
+    private const STARVED = 0.2;
+    private const AMPLE = 30.0;
+    /** mg/L of sodium from which plants slow down, and span to where they stop. M (50–200; 200–800). */
+    private const SALT_FROM = 100.0;
+    private const SALT_SPAN = 400.0;
+    /** Days of a week's settling within which tender kinds lose most of what they have, from and to which day, and how much. C: over half by day 10; J. */
+    private const UNSETTLED = 7;
+    private const TENDER_TO = 12.0;
+    private const TENDER_LOSS = 28.0;
+    private const TENDER_MOST = 0.8;
 
     /** @var list<Kind> */
     private readonly array $kinds;
-    /** @var list<bool> whether each clump feeds on the carbon of the air */
+    /** @var list<bool> whether each clump feeds on the carbon of the air alone */
     private readonly array $aerial;
     private readonly Foreseen $foreseen;
     private readonly Foreseen $foreseenNitrogen;
@@ -58,8 +89,21 @@ final class PlantDay
     private array $appetite = [];
     /** @var array<int, float> mg N each could take from the bed today */
     private array $rootAppetite = [];
-    /** @var array<int, array<int, float>> share of each clump's P, K, Fe that comes from the bed */
+    /** @var array<int, float> share (0–1) of each clump's leaves that breathe the air's carbon */
+    private array $out = [];
+    /** @var array<int, array{int, float}> node of half saturation of fixation (CarbonNodes) */
+    private array $node = [];
+    /** @var array{array<int, float>, array<int, float>, array<int, float>} mg of phosphorus, potassium and iron that each clump gets from the bed and from the water today */
     private array $fromBed = [[], [], []];
+    /** @var array{array<int, float>, array<int, float>, array<int, float>} */
+    private array $fromWater = [[], [], []];
+    /** @var array<int, float> share (0–1) of each clump's nitrogen that its roots bring today */
+    private array $rooted = [];
+    /** @var array<int, float> g dry breathed today */
+    private array $burnt = [];
+    /** @var array<int, float> factor of warmth on each kind's growth today */
+    private array $warmth = [];
+    private float $warmthAt = -273.0;
 
     public function __construct(private readonly Facts $facts)
     {
@@ -67,14 +111,18 @@ final class PlantDay
         $this->foreseen = new Foreseen();
         $this->foreseenNitrogen = new Foreseen();
         // In a sealed vessel the air over the water is the water's: its leaves breathe with it.
+        $this->out = array_fill(0, \count($this->kinds), 0.0);
         $this->aerial = array_map(static fn (Kind $k): bool => $k->role->hasLeavesInAir() && !$facts->sealed, $this->kinds);
     }
 
     /** Takes the day's masses as they stand before anything eats, breathes or grows. */
-    public function dawn(State $s): void
+    public function dawn(State $s, float $age): void
     {
         $this->minerals = [$s->phosphorus, $s->potassium, $s->iron];
         $this->mean = $this->foreseen->means($s->biomass);
+        foreach ($this->kinds as $i => $kind) {
+            $this->out[$i] = $this->out($s, $i, $kind, $age - $s->plantedOn[$i]);
+        }
         $this->meanNitrogen = $this->foreseenNitrogen->means($s->leafNitrogen);
     }
 
@@ -84,47 +132,56 @@ final class PlantDay
         $p = $this->facts->parameters;
         $span = $p->leafNitrogenMost - $p->leafNitrogenLeast;
         $hours = max(1e-9, $day->lightHours);
-        $dayLength = min($day->lightHours, 18.0) / 12;
-        $day->plantAppetite = $day->fixFree = $day->fixBicarbonate = 0.0;
-        $crowd = $this->crowding();
+        $day->plantAppetite = 0.0;
+        $crowd = $this->crowding($s);
+        // Softened water: most freshwater plants slow down from some 100 mg/L of sodium and stop around 500.
+        $salt = max(0.0, min(1.0, 1 - ($s->sodium / $s->volume - self::SALT_FROM) / self::SALT_SPAN));
         $roots = 0.0;
-        $want = [];
+        $want = $rootedBy = [];
         foreach ($this->kinds as $i => $kind) {
             $b = $this->mean[$i];
+            $since = $age - $s->plantedOn[$i];
             $quota = $b > 0 ? max(1e-6, $this->meanNitrogen[$i] / $b) : $p->leafNitrogenLeast;
             $hunger = max(0.0, ($p->leafNitrogenMost - $quota) / $span);
-            $fed = max(0.0, 1 - $p->leafNitrogenLeast / $quota) / (1 - $p->leafNitrogenLeast / $p->leafNitrogenMost);
-            $growth = $kind->growth->value * $p->plantGrowth * $day->theta * $this->seat($i, $age - $s->plantedOn[$i]);
-            $lit = $day->light[$i] / ($kind->halfLight->value + $day->light[$i]) * $dayLength;
-            $this->fed[$i] = $this->nitrogenFed[$i] = min(1.0, $fed);
+            $growth = $kind->growth->value * $p->plantGrowth * $this->warmth[$i] * $salt * $this->seat($i, $since);
+            $lit = $this->lit($day, $i);
+            $this->fed[$i] = $this->nitrogenFed[$i] = max(0.0, min(1.0, ($quota - $p->leafNitrogenLeast) / ($p->leafNitrogenFull - $p->leafNitrogenLeast)));
             $this->shortOf[$i] = 'nitrogen';
-            $want[$i] = $growth * $lit * min(1.0, $fed) * max(0.0, 1 - $crowd[$i]) * $b;
-            $most = 2 * $growth * $p->leafNitrogenMost * $b * $hunger;
-            $rooted = $this->facts->soiled ? $kind->rootShare->value * $this->facts->soilReach[$i] * Growth::ramp($age - $s->plantedOn[$i], ...$this->facts->rooting[$i]) : 0.0;
+            $grown = $growth * $lit * max(0.0, 1 - $crowd[$i]) * $b;
+            $want[$i] = $grown * $this->fed[$i];
+            $most = $p->leafUptake * $growth * $p->leafNitrogenMost * $b * $hunger;
+            $ramp = $this->facts->soiled ? $this->facts->soilReach[$i] * Growth::ramp($since, ...$this->facts->rooting[$i]) : 0.0;
+            $this->rooted[$i] = $rooted = $kind->rootShare->value * $ramp;
+            $rootedBy[$i] = [self::FROM_BED * min(1.0, 2 * $kind->rootShare->value) * $ramp, $rooted, self::FROM_BED * min(1.0, 2 * $kind->rootShare->value) * $ramp];
             $this->rootAppetite[$i] = $most * $rooted;
-            $day->rootNeed += $growth * $lit * max(0.0, 1 - $crowd[$i]) * $b * Growth::LEAF_NITROGEN * $rooted;
             $roots += $this->rootAppetite[$i];
             // Half speed by night: over a day of h light hours the hourly rate is worked out so that both halves are counted.
             $this->appetite[$i] = $most * (1 - $rooted) / 24;
             $day->plantAppetite += $this->appetite[$i];
-            $this->fromBed[0][$i] = $this->fromBed[1][$i] = $this->fromBed[2][$i] = $rooted;
+            $half = $p->carbonHalf * ($p->carbonHalfBicarbonate / $p->carbonHalf) ** $kind->bicarbonate->value * $kind->growth->value / self::CARBON_GROWTH * $day->light[$i] / ($kind->halfLight->value + max(1e-9, $day->light[$i]));
+            $this->node[$i] = CarbonNodes::between($half);
         }
-        $this->potential = $this->limited($s, $want);
+        $this->potential = $this->limited($s, $want, $rootedBy);
+        $day->ironDrawn = array_sum($this->fromWater[2]);
         foreach ($s->plantedMass as $i => $mass) {
             // What has not been planted yet wants for nothing.
             $this->fed[$i] = $mass > 0 ? $this->fed[$i] : 1.0;
         }
+        $free = $bicarbonate = [0.0, 0.0, 0.0, 0.0];
         foreach ($this->kinds as $i => $kind) {
-            if ($this->aerial[$i]) {
+            $carbon = (1 - $this->out[$i]) * $this->potential[$i] * $p->leafCarbon / $hours;
+            if ($carbon <= 0.0) {
                 continue;
             }
-            $carbon = $this->potential[$i] * $p->leafCarbon / $hours;
-            if ($kind->bicarbonate) {
-                $day->fixBicarbonate += $carbon;
-            } else {
-                $day->fixFree += $carbon;
-            }
+            [$node, $share] = $this->node[$i];
+            $able = $kind->bicarbonate->value;
+            $bicarbonate[$node] += $able * (1 - $share) * $carbon;
+            $bicarbonate[$node + 1] += $able * $share * $carbon;
+            $free[$node] += (1 - $able) * (1 - $share) * $carbon;
+            $free[$node + 1] += (1 - $able) * $share * $carbon;
         }
+        $day->fixFree = [$free[0], $free[1], $free[2], $free[3]];
+        $day->fixBicarbonate = [$bicarbonate[0], $bicarbonate[1], $bicarbonate[2], $bicarbonate[3]];
 
         return $roots;
     }
@@ -135,29 +192,43 @@ final class PlantDay
         $p = $this->facts->parameters;
         $roots = array_sum($this->rootAppetite);
         foreach ($this->kinds as $i => $kind) {
-            $air = $this->aerial[$i];
+            $before = $s->leafNitrogen[$i];
             $s->leafNitrogen[$i] += ($roots > 0 ? $day->rooted * $this->rootAppetite[$i] / $roots : 0.0)
                 + ($day->plantAppetite > 0 ? $day->plantNitrogen * $this->appetite[$i] / $day->plantAppetite : 0.0);
-            $growth = $this->potential[$i] * ($air ? 1.0 : ($kind->bicarbonate ? $day->bicarbonateShare : $day->freeShare));
+            [$node, $share] = $this->node[$i];
+            $able = $kind->bicarbonate->value;
+            $got = (1 - $able) * ((1 - $share) * $day->freeShare[$node] + $share * $day->freeShare[$node + 1]) + $able * ((1 - $share) * $day->bicarbonateShare[$node] + $share * $day->bicarbonateShare[$node + 1]);
+            $inAir = $this->out[$i] * $this->potential[$i];
+            $growth = $inAir + (1 - $this->out[$i]) * $this->potential[$i] * $got;
             $this->draw($s, $i, $growth);
-            if ($air) {
-                $books->carbon += $growth * $p->leafCarbon;
-            }
+            $books->carbon += $inAir * $p->leafCarbon;
             $s->biomass[$i] += $growth;
-            $this->shed($s, $day, $i, $kind, $age);
+            $lost = $this->shed($s, $i, $kind, $age);
+            $kept = $s->leafNitrogen[$i] - $before;
+            $day->rootNeed += $growth / max(self::STARVED, $this->fed[$i]) * Growth::LEAF_NITROGEN * $this->rooted[$i];
+            $day->exported += $kept;
+            // Were nitrogen ample, it would grow as light and carbon allow, with leaves as full as leaves usually are.
+            $day->exportable += max($kept, ($growth / max(self::STARVED, $this->fed[$i]) - $lost - $this->burnt[$i]) * self::AMPLE);
         }
         $this->foreseen->learn($s->biomass);
         $this->foreseenNitrogen->learn($s->leafNitrogen);
     }
 
-    /** Breathing happens round the clock, so it is reckoned before the hours: mass burnt goes to CO2, its minerals to the water. */
+    /**
+     * Breathing happens round the clock, so it comes before the hours: mass burnt goes to CO2, its minerals to the water. What grows in
+     * good light breathes twice what rests in the dark. M: growth and maintenance each take about half.
+     */
     public function breathe(State $s, Day $day, Books $books): void
     {
         $p = $this->facts->parameters;
+        $this->warm($day->celsius);
         foreach ($this->kinds as $i => $kind) {
-            $burnt = min(0.5 * $s->biomass[$i], $p->plantRespiration * $kind->growth->value * $day->theta * $this->mean[$i]);
+            $burnt = min(0.5 * $s->biomass[$i], $p->plantRespiration * $kind->growth->value * $this->warmth[$i] * (0.5 + 0.5 * min(1.0, $this->lit($day, $i))) * $this->mean[$i]);
             $s->biomass[$i] -= $burnt;
-            $this->release($s, $burnt);
+            $this->burnt[$i] = $burnt;
+            $s->phosphorus += $burnt * $p->leafPhosphorus;
+            $s->potassium += $burnt * $p->leafPotassium;
+            $s->iron += $burnt * $p->leafIron;
             // A leaf that shrinks holds no more nitrogen than a full one can; the rest leaks out.
             $excess = $s->leafNitrogen[$i] - $p->leafNitrogenMost * $s->biomass[$i];
             if ($excess > 0) {
@@ -165,44 +236,83 @@ final class PlantDay
                 $day->ammoniaIn += $excess;
             }
             $carbon = $burnt * $p->leafCarbon;
-            if ($this->aerial[$i]) {
-                $books->carbon -= $carbon;
-            } else {
-                $day->carbonIn += $carbon;
-                $day->oxygenOut += $carbon * WaterHours::OXYGEN_PER_CARBON;
-            }
+            // What stands in the air breathes into it.
+            $out = $this->out[$i];
+            $books->carbon -= $out * $carbon;
+            $day->carbonIn += (1 - $out) * $carbon;
+            $day->oxygenOut += (1 - $out) * $carbon * WaterHours::OXYGEN_PER_CARBON;
         }
     }
 
-    private function release(State $s, float $grams): void
+    /** Share of greatest growth that light and hours allow a clump. */
+    private function lit(Day $day, int $i): float
     {
-        $p = $this->facts->parameters;
-        $s->phosphorus += $grams * $p->leafPhosphorus;
-        $s->potassium += $grams * $p->leafPotassium;
-        $s->iron += $grams * $p->leafIron;
+        return Growth::lightFactor($this->kinds[$i], $day->light[$i], Role::HousePlant === $this->kinds[$i]->role ? $day->rimHours : $day->lightHours);
     }
 
-    /** Death and melt; what has dwindled to nothing goes whole. */
-    private function shed(State $s, Day $day, int $i, Kind $kind, float $age): void
+    private function warm(float $celsius): void
+    {
+        if ($celsius === $this->warmthAt) {
+            return;
+        }
+        $this->warmthAt = $celsius;
+        foreach ($this->kinds as $i => $kind) {
+            $this->warmth[$i] = Growth::warmthFactor($kind, $celsius);
+        }
+    }
+
+    /** Share of a clump's leaves that are in the air: all of a floater's, a lily's pads, the tops of stems that have reached the surface. */
+    private function out(State $s, int $i, Kind $kind, float $since): float
+    {
+        if ($this->facts->sealed) {
+            return 0.0;
+        }
+        if ($this->aerial[$i]) {
+            return 1.0;
+        }
+        if (Role::Lily === $kind->role) {
+            return $kind->height->value >= $this->facts->depth ? self::PADS * Growth::ramp($since, self::PADS_FROM, self::PADS_TO) : 0.0;
+        }
+        if (!$kind->role->growsOut() || $s->plantedMass[$i] <= 0) {
+            return 0.0;
+        }
+        $height = $kind->height->value * Spread::height($this->mean[$i] / $s->plantedMass[$i]);
+
+        return self::OUT_SHARE * Growth::ramp($height / $this->facts->depth, 1.0, self::OUT);
+    }
+
+    /** Death and melt; what has dwindled to nothing goes whole. Returns the g dry that fell. */
+    private function shed(State $s, int $i, Kind $kind, float $age): float
     {
         $p = $this->facts->parameters;
         $since = $age - $s->plantedOn[$i];
         $rots = $this->facts->deep[$i] && $this->mustNotBeBuried($kind) ? self::RHIZOME_ROT : 1.0;
-        $lost = $rots * $p->plantMortality * $day->theta * $kind->growth->value * $this->mean[$i];
-        if ($since >= Growth::MELT_FROM && $since < Growth::MELT_TO) {
-            $lost += min(1.0, $kind->melt->value * ($this->facts->deep[$i] ? self::BURNT_MELT : 1.0)) * $s->plantedMass[$i] / (Growth::MELT_TO - Growth::MELT_FROM);
+        $lost = $rots * $p->plantMortality * $this->warmth[$i] * $kind->growth->value * $this->mean[$i];
+        [$share, $until] = $this->melt($s, $i, $kind);
+        if ($since >= Growth::MELT_FROM && $since < $until) {
+            $lost += $share * $s->plantedMass[$i] / ($until - Growth::MELT_FROM);
         }
         $lost = min($lost, $s->biomass[$i]);
         if ($s->biomass[$i] - $lost < self::DEAD) {
             $lost = $s->biomass[$i];
         }
-        if ($lost <= 0.0) {
-            return;
+        if ($lost > 0.0) {
+            $s->litter->add($s->leaf($p, $i, $lost));
         }
-        $nitrogen = $s->leafNitrogen[$i] * $lost / $s->biomass[$i];
-        MulmDay::leaf($s, $p, $lost, $nitrogen);
-        $s->biomass[$i] -= $lost;
-        $s->leafNitrogen[$i] -= $nitrogen;
+
+        return $lost;
+    }
+
+    /** @return array{float, float} share of the planted mass that melts, and the day after planting by which it has */
+    private function melt(State $s, int $i, Kind $kind): array
+    {
+        $grown = $this->facts->grown[$i];
+        $burnt = $this->facts->deep[$i] ? self::BURNT_MELT : 1.0;
+        if ($kind->sensitive && $s->plantedOn[$i] < self::UNSETTLED) {
+            return [min(self::TENDER_MOST, $burnt * self::TENDER_LOSS * $kind->melt->value ** 3), self::TENDER_TO];
+        }
+
+        return [min(1.0, $burnt * $kind->melt->value * $grown->melt()), Growth::MELT_TO];
     }
 
     /** Factor on growth of how a clump is seated: soil within reach of roots that want it, and not down in raw soil, nor with the rhizome buried. */
@@ -210,6 +320,10 @@ final class PlantDay
     {
         $kind = $this->kinds[$i];
         $hungry = 1 - self::WANTS_SOIL * $kind->rootShare->value * (1 - $this->facts->soilReach[$i]);
+        if (Role::HousePlant === $kind->role) {
+            // Roots made in soil must be made anew in water, and then reach the bed.
+            $hungry *= self::STANDS + (1 - self::STANDS) * Growth::ramp($since, ...$this->facts->rooting[$i]);
+        }
         if (!$this->facts->deep[$i]) {
             return $hungry;
         }
@@ -226,66 +340,83 @@ final class PlantDay
         return 0.0 === $kind->planting->value;
     }
 
-    /** @return list<float> share (0–1) of the room that each clump's layer has filled */
-    private function crowding(): array
+    /**
+     * Share (0–1) of its growth that each clump loses for want of room: by its own kind in its own place, and on the floor by all that
+     * stand on it. Leaves that shade one another are told by the light, so this bites only near the densest.
+     *
+     * @return list<float>
+     */
+    private function crowding(State $s): array
     {
         $surface = $floor = 0.0;
         foreach ($this->kinds as $i => $kind) {
             $filled = $this->mean[$i] / $kind->densest->value;
             if ($kind->role->coversSurface()) {
                 $surface += $filled;
-            } elseif (!$kind->role->hasLeavesInAir()) {
+            } elseif ($kind->role->standsOnFloor()) {
                 $floor += $filled;
             }
         }
+        $surface /= $this->facts->surface;
+        $floor /= self::DENSEST * $this->facts->floor;
         $crowd = [];
         foreach ($this->kinds as $i => $kind) {
-            $crowd[] = match (true) {
-                $kind->role->coversSurface() => $surface / $this->facts->surface,
-                $kind->role->hasLeavesInAir() => $this->mean[$i] / ($kind->densest->value * self::RIM_SHARE * $this->facts->surface),
-                default => $floor / $this->facts->floor,
-            };
+            if ($kind->role->coversSurface()) {
+                $crowd[] = $surface;
+                continue;
+            }
+            if (Role::HousePlant === $kind->role) {
+                $crowd[] = $this->mean[$i] / ($kind->densest->value * $this->facts->plan->clumps[$i]->pieces);
+                continue;
+            }
+            $radius = sqrt($this->facts->spread($i, $s->plantedMass[$i] > 0 ? $this->mean[$i] / $s->plantedMass[$i] : 0.0) / \M_PI) + self::REACH;
+            $own = $this->mean[$i] / (self::DENSEST * $kind->densest->value * min($this->facts->surface, \M_PI * $radius * $radius));
+            $crowd[] = max($kind->role->standsOnFloor() ? $floor : 0.0, $own) ** 4;
         }
 
         return $crowd;
     }
 
     /**
-     * Scarce phosphorus, potassium or iron hold growth back: each clump gets its share of what water and bed can give.
+     * Scarce phosphorus, potassium or iron hold growth back: each clump gets its share of what water and bed can give, and draws on what
+     * it has laid by.
      *
-     * @param array<int, float> $want
+     * @param array<int, float>               $want   g dry
+     * @param array<int, array{float, float, float}> $rooted share of each element that comes from the bed
      *
      * @return list<float>
      */
-    private function limited(State $s, array $want): array
+    private function limited(State $s, array $want, array $rooted): array
     {
         $p = $this->facts->parameters;
         $factor = array_fill(0, \count($want), 1.0);
-        $pools = [[$p->leafPhosphorus, $s->phosphorus, $s->soilPhosphorus], [$p->leafPotassium, $s->potassium, $s->soilPotassium], [$p->leafIron, $s->iron, $s->soilIron]];
+        $pools = [[$p->leafPhosphorus, $p->reservePhosphorus, $s->phosphorus, $s->soilPhosphorus], [$p->leafPotassium, $p->reservePotassium, $s->potassium, $s->soilPotassium], [$p->leafIron, $p->reserveIron, $s->iron, $s->soilIron]];
         $names = ['phosphorus', 'potassium', 'iron'];
-        foreach ($pools as $n => [$ratio, $water, $soil]) {
+        foreach ($pools as $n => [$ratio, $reserve, $water, $soil]) {
             $bedDemand = $waterDemand = 0.0;
+            $ask = [];
             foreach ($want as $i => $grams) {
-                $bedDemand += $grams * $ratio * $this->fromBed[$n][$i];
+                $ask[$i] = max(0.0, $grams * $ratio + $p->reserveRefill * ($reserve * $this->mean[$i] - $s->reserves[$n][$i]));
+                $bedDemand += $ask[$i] * $rooted[$i][$n];
             }
             $bed = $bedDemand > 0 ? min(1.0, self::SOIL_SHARE * $soil / $bedDemand) : 1.0;
             // What roots do not find, leaves take from the water. M: Barko & Smart (1986), Ecology 67: both ways are open to rooted kinds.
             foreach ($want as $i => $grams) {
-                $this->fromBed[$n][$i] *= $bed;
-                $waterDemand += $grams * $ratio * (1 - $this->fromBed[$n][$i]);
+                $waterDemand += $ask[$i] * (1 - $rooted[$i][$n] * $bed);
             }
             // Of what the day brings, half is there at noon.
-            $free = self::drawn(min($water, ($water + $this->minerals[$n]) / 2), $waterDemand);
-            foreach ($factor as $i => $so) {
-                $rooted = $this->fromBed[$n][$i];
-                $got = $rooted + (1 - $rooted) * $free;
-                $factor[$i] = min($so, $got);
+            $free = self::drawn(2 === $n ? MulmDay::ironMean($s, $this->minerals[2]) : min($water, ($water + $this->minerals[$n]) / 2), $waterDemand);
+            foreach ($want as $i => $grams) {
+                $this->fromBed[$n][$i] = $ask[$i] * $rooted[$i][$n] * $bed;
+                $this->fromWater[$n][$i] = $ask[$i] * (1 - $rooted[$i][$n] * $bed) * $free;
+                $need = $grams * $ratio;
+                $got = $need > 0 ? min(1.0, ($this->fromBed[$n][$i] + $this->fromWater[$n][$i] + self::LAID_BY * $s->reserves[$n][$i]) / $need) : 1.0;
+                $factor[$i] = min($factor[$i], $got);
                 // Whatever is shortest holds growth; nitrogen has its say already in what is wanted.
                 if ($got < 1.0 && $got * $this->nitrogenFed[$i] < $this->fed[$i]) {
                     $this->fed[$i] = $got * $this->nitrogenFed[$i];
                     $this->shortOf[$i] = $got < $this->nitrogenFed[$i] ? $names[$n] : 'nitrogen';
                 }
-                $this->fromBed[$n][$i] = $got > 0 ? $rooted / $got : 0.0;
             }
         }
 
@@ -307,18 +438,18 @@ final class PlantDay
         return $full + min($store, $meet) * (1 - exp(-self::DRAWABLE * (1 - $full))) / $demand;
     }
 
-    /** Takes what growth is made of from bed and water, as they were shared out. */
+    /** Takes in what bed and water gave; what growth is built with comes out of that and of what was laid by. */
     private function draw(State $s, int $i, float $growth): void
     {
         $p = $this->facts->parameters;
-        $need = $growth * $p->leafPhosphorus;
-        $s->soilPhosphorus -= $need * $this->fromBed[0][$i];
-        $s->phosphorus -= $need * (1 - $this->fromBed[0][$i]);
-        $need = $growth * $p->leafPotassium;
-        $s->soilPotassium -= $need * $this->fromBed[1][$i];
-        $s->potassium -= $need * (1 - $this->fromBed[1][$i]);
-        $need = $growth * $p->leafIron;
-        $s->soilIron -= $need * $this->fromBed[2][$i];
-        $s->iron -= $need * (1 - $this->fromBed[2][$i]);
+        $s->soilPhosphorus -= $this->fromBed[0][$i];
+        $s->phosphorus -= $this->fromWater[0][$i];
+        $s->reserves[0][$i] += $this->fromBed[0][$i] + $this->fromWater[0][$i] - $growth * $p->leafPhosphorus;
+        $s->soilPotassium -= $this->fromBed[1][$i];
+        $s->potassium -= $this->fromWater[1][$i];
+        $s->reserves[1][$i] += $this->fromBed[1][$i] + $this->fromWater[1][$i] - $growth * $p->leafPotassium;
+        $s->soilIron -= $this->fromBed[2][$i];
+        $s->iron -= $this->fromWater[2][$i];
+        $s->reserves[2][$i] += $this->fromBed[2][$i] + $this->fromWater[2][$i] - $growth * $p->leafIron;
     }
 }

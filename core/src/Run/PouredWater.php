@@ -18,7 +18,9 @@ final readonly class PouredWater
      * @param float $carbon     mg C/L
      * @param float $alkalinity meq/L
      * @param float $hardness   °dH
-     * @param float $minerals   share of an ordinary tap water's phosphorus, potassium, iron and silicate that it holds
+     * @param float $minerals   share of an ordinary tap water's potassium, iron and silicate that it holds
+     * @param float $phosphorus mg P/L
+     * @param float $sodium     mg/L
      */
     private function __construct(
         public float $nitrate,
@@ -26,12 +28,16 @@ final readonly class PouredWater
         public float $alkalinity,
         public float $hardness,
         public float $minerals,
+        public float $phosphorus,
+        public float $sodium,
     ) {
     }
 
     public static function of(SourceWater $water, float $celsius): self
     {
         // Water that holds next to no hardness (rain, reverse osmosis) holds next to nothing else. J: full from 3 °dH.
-        return new self($water->nitrate, Facts::carbon($water, $celsius), Facts::alkalinity($water), $water->gh, min(1.0, $water->gh / 3));
+        $minerals = min(1.0, $water->gh / 3);
+
+        return new self($water->nitrate, Facts::carbon($water, $celsius), Facts::alkalinity($water), $water->gh, $minerals, $water->phosphate > 0 ? $water->phosphate : $minerals * State::SOURCE_PHOSPHORUS, $water->sodium);
     }
 }

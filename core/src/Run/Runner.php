@@ -6,8 +6,10 @@ namespace Olvek\Core\Run;
 
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Growth;
+use Olvek\Core\Plant\Role;
 use Olvek\Core\Run\Event\Dated;
 use Olvek\Core\Run\Event\Event;
+use Olvek\Core\Run\Event\Fertilise;
 use Olvek\Core\Run\Event\Planned;
 use Olvek\Core\Run\Event\Plant;
 use Olvek\Core\Unit\Unit;
@@ -93,7 +95,10 @@ final class Runner
         if ($care->changeEvery > 0 && $n > 0 && 0 === $n % $care->changeEvery && $care->changeShare > 0) {
             WaterKeeping::change($state, $facts, $books, $care->changeShare, $conditions->change);
         }
-        $plants->dawn($state);
+        if ($n > 0 && 0 === $n % 7 && $care->fertilises() && $n >= $conditions->awayUntil) {
+            Fertilise::give($state, $books, $care->nitrogen, $care->phosphorus, $care->potassium, $care->iron);
+        }
+        $plants->dawn($state, $n + self::NOON);
         $algae->dawn($state, $books);
         $tally?->mark('care', $state, null);
         if ($n > 0 && 0 === $n % 7) {
@@ -101,9 +106,11 @@ final class Runner
             $conditions->algaeSeen = null;
         }
         $day = $this->day($conditions, $n);
+        $day->algaeMean = $algae->mean;
         $day->lights = $this->lights["$day->lightHours $day->pause"] ??= self::lights($day, 24 * $hourSteps, 1.0 / $hourSteps);
         $light->fall($state, $day, $plants->mean);
-        WaterKeeping::evaporate($state, $facts, $day->celsius);
+        WaterKeeping::evaporate($state, $facts, $day->celsius, $n);
+        WaterKeeping::rain($state, $facts, $books);
         if ($n >= $conditions->awayUntil) {
             WaterKeeping::topUp($state, $facts, $books, $conditions->topUp);
         }
@@ -119,6 +126,12 @@ final class Runner
         $plants->breathe($state, $day, $books);
         $algae->breathe($state, $day);
         $tally?->mark('leaves', $state, $day);
+        $day->ironAtDawn = $iron;
+        if ($care->trickle > 0) {
+            $carbon = $care->trickle / WaterHours::CO2_PER_CARBON;
+            $day->carbonIn += $carbon;
+            $books->carbon += $carbon;
+        }
         BedDay::run($state, $day, $facts, $books, $n, $plants->prepare($state, $day, $n + self::NOON), $this->burrowers($state));
         $algae->prepare($state, $day);
         // What rots and leaks rises or falls steadily: half of the change is over at noon.
@@ -131,10 +144,10 @@ final class Runner
         });
         $tally?->hours($day);
         $plants->settle($state, $day, $books, $n);
-        $algae->settle($state, $day);
+        $algae->settle($state, $day, $n + self::NOON);
         $vitality->run($state, $day);
         MulmDay::rust($state, $iron);
-        $conditions->mulm->learn(MulmDay::pools($state));
+        $conditions->mulm->learn(MulmDay::amounts($state));
         $tally?->falling($state, $day);
         $tally?->end($state);
 
@@ -231,13 +244,13 @@ final class Runner
         $facts = $this->facts;
         $trace->add([
             'day' => (float) $n, 'temperature' => $day->celsius, 'volume' => $v, 'ammonia' => $day->mostAmmonia, 'nitrite' => $day->mostNitrite, 'nitrate' => $s->nitrate / $v,
-            'oxygen' => $day->leastOxygen, 'pH' => $s->pH, 'pHLeast' => $day->leastPH, 'pHMost' => $day->mostPH, 'carbonDioxide' => $day->meanCarbonDioxide,
+            'oxygen' => $day->leastOxygen, 'pH' => $s->pH, 'pHLeast' => $day->leastPH, 'pHMost' => $day->mostPH, 'carbonDioxide' => $day->meanCarbonDioxide, 'carbonDioxideMost' => $day->mostCarbonDioxide,
             'phosphate' => $s->phosphorus / $v, 'potassium' => $s->potassium / $v, 'iron' => $s->iron / $v,
             'carbonateHardness' => Unit::MilliequivalentPerLitre->convertTo(Unit::GermanDegree, $s->alkalinity / $v), 'generalHardness' => $s->hardness / $v,
             'unionised' => $day->mostUnionised, 'tannin' => $s->tannin / $v, 'light' => $day->surfaceLight * $day->lightHours * 3600 / 1e6, 'greenWater' => 1000 * $s->algae[Alga::Drift->value] / $v, 'diatoms' => $s->algae[Alga::Diatom->value] / $facts->litSurface,
-            'heads' => array_sum($s->heads), 'deaths' => $day->deaths, 'sulphide' => $day->sulphide, 'bubbles' => $day->bubbles, 'soilNitrogen' => $s->slowNitrogen + $s->flushNitrogen + $s->poreNitrogen, 'soilPotassium' => $s->soilPotassium, 'soilIron' => $s->soilIron,
-            'lampHours' => $day->lampHours, 'lampShare' => $day->lampShare, 'food' => $day->food, 'supply' => $day->ammoniaIn, 'taken' => $day->plantNitrogen, 'rooted' => $day->rooted, 'rootNeed' => $day->rootNeed, 'denitrified' => $day->denitrified, 'evaporated' => WaterKeeping::evaporation($facts, $day->celsius),
-            'leak' => $day->bedOut, 'plants' => array_sum($s->biomass), 'cover' => $day->cover, 'algae' => $s->algae[Alga::Film->value] / $facts->litSurface, 'animals' => array_sum($s->animals), 'mulm' => $s->mulmCarbon / 1000,
+            'heads' => array_sum($s->heads), 'deaths' => $day->deaths, 'sulphide' => $day->sulphide, 'bubbles' => $day->bubbles, 'soilReady' => $s->readyNitrogen + $s->flushNitrogen + $s->poreNitrogen, 'soilNitrogen' => $s->slowNitrogen + $s->readyNitrogen + $s->flushNitrogen + $s->poreNitrogen, 'soilPotassium' => $s->soilPotassium, 'soilIron' => $s->soilIron,
+            'lampHours' => $day->lampHours, 'lampShare' => $day->lampShare, 'food' => $day->food, 'supply' => $day->ammoniaIn, 'taken' => $day->plantNitrogen, 'rooted' => $day->rooted, 'exported' => $day->exported, 'exportable' => $day->exportable, 'rootNeed' => $day->rootNeed, 'denitrified' => $day->denitrified, 'evaporated' => WaterKeeping::evaporation($facts, $day->celsius, $n),
+            'leak' => $day->bedOut, 'plants' => array_sum($s->biomass), 'cover' => $day->cover, 'algae' => $s->algae[Alga::Film->value] / $facts->litSurface, 'animals' => array_sum($s->animals), 'mulm' => ($s->scraps->carbon + $s->droppings->carbon + $s->litter->carbon) / 1000,
             'ammoniaOxidisers' => $s->ammoniaOxidisers / $facts->filmMost,
             'nitriteOxidisers' => $s->nitriteOxidisers / ($facts->filmMost * $facts->parameters->ammoniaOxidiserRate / $facts->parameters->nitriteOxidiserRate),
         ]);
@@ -246,7 +259,7 @@ final class Runner
         $trace->heads[] = $s->heads;
         $lit = [];
         foreach ($this->plan->clumps as $i => $clump) {
-            $lit[$i] = Growth::lightFactor($clump->kind, $day->light[$i], $day->lightHours);
+            $lit[$i] = Growth::lightFactor($clump->kind, $day->light[$i], Role::HousePlant === $clump->kind->role ? $day->rimHours : $day->lightHours);
         }
         $trace->lit[] = $lit;
         $trace->quotas[] = array_map(static fn (float $n, float $b): float => $b > 0 ? $n / $b : 0.0, $s->leafNitrogen, $s->biomass);

@@ -5,16 +5,11 @@ declare(strict_types=1);
 namespace Olvek\Core\Run;
 
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plant\Spread;
 
 /** What of a run shows in the tank on one day. */
 final readonly class Snapshot
 {
-    /** Share of its grown height at which a plant is set. J. */
-    private const SET_HEIGHT = 0.5;
-    /** A clump drawn or mapped spreads between these times the area that it was planted on. J. */
-    private const LEAST_SPREAD = 0.3;
-    private const MOST_SPREAD = 3.0;
-
     /**
      * @param list<float> $clumps     g dry of each clump
      * @param list<float> $heads      of each group
@@ -57,16 +52,12 @@ final readonly class Snapshot
     /** m² that a clump covers: as it grows, it spreads as its mass to the two thirds. */
     public function spread(Plan $plan, int $clump): float
     {
-        $growth = $this->growth($plan, $clump);
-
-        return $growth <= 0 ? 0.0 : $plan->clumps[$clump]->area() * max(self::LEAST_SPREAD, min(self::MOST_SPREAD, $growth ** (2 / 3)));
+        return Spread::area($plan->clumps[$clump]->area(), $this->growth($plan, $clump));
     }
 
     /** m that a clump stands high: as it grows, as its mass to the third, up to its grown height. */
     public function height(Plan $plan, int $clump): float
     {
-        $growth = $this->growth($plan, $clump);
-
-        return $plan->clumps[$clump]->kind->height->value * min(1.0, self::SET_HEIGHT * $growth ** (1 / 3));
+        return $plan->clumps[$clump]->kind->height->value * Spread::height($this->growth($plan, $clump));
     }
 }

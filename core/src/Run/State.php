@@ -31,6 +31,8 @@ final class State
     public float $alkalinity;
     /** °dH · L. */
     public float $hardness;
+    /** mg of sodium. */
+    public float $sodium;
     /** Dissolved tannin, mg C. */
     public float $tannin = 0.0;
     /** mg Si. */
@@ -43,6 +45,8 @@ final class State
 
     public float $poreNitrogen = 0.0;
     public float $flushNitrogen;
+    /** mg N that microbes free within a year or so, and over decades. */
+    public float $readyNitrogen;
     public float $slowNitrogen;
     public float $quickCarbon;
     public float $slowCarbon;
@@ -50,16 +54,24 @@ final class State
     public float $soilPotassium;
     public float $soilIron;
 
-    public float $mulmCarbon = 0.0;
-    public float $mulmNitrogen = 0.0;
-    public float $mulmPhosphorus = 0.0;
-    public float $mulmPotassium = 0.0;
-    public float $mulmIron = 0.0;
-
+    /** What lies on the bed: left food and the dead; droppings; leaves and all else that rots slowly. */
+    public Matter $scraps;
+    public Matter $droppings;
+    public Matter $litter;
+    /** mg C that animals have eaten and not yet breathed. */
+    public float $fat = 0.0;
+    /** mg O2 that the bed owes for carbon that rotted without any: reduced iron, sulphide. */
+    public float $debt = 0.0;
+    /** meq of alkalinity that fresh peat and granules can still take up. */
+    public float $acidity = 0.0;
+    /** mg N/L, mean ammonia of the last fortnight. */
+    public float $meanAmmonia = 0.0;
     /** @var array<int, float> g dry by clump */
     public array $biomass = [];
     /** @var array<int, float> mg N by clump */
     public array $leafNitrogen = [];
+    /** @var array{array<int, float>, array<int, float>, array<int, float>} mg of phosphorus, potassium and iron that each clump holds over what its leaves are built with */
+    public array $reserves = [[], [], []];
     /** @var array<int, float> day on which each clump was planted */
     public array $plantedOn = [];
     /** @var array<int, float> g dry planted, of which melt takes its share */
@@ -81,14 +93,15 @@ final class State
     /** Day's mean pH, for what is reckoned by the day. */
     public float $pH;
 
-    /** mg/L of tap water where the plan names none. M: phosphate-dosed or plain supplies vary widely. */
-    public const SOURCE_PHOSPHORUS = 0.05;
+    /** mg/L of tap water where the plan names none. M: phosphate 0.02–1.2, dosed against lead or plain; K 1–5; Fe 0.005–0.1. */
+    public const SOURCE_PHOSPHORUS = 0.4;
     public const SOURCE_POTASSIUM = 2.0;
     public const SOURCE_IRON = 0.02;
     /** mg Si/L. M (2–8). */
     public const SOURCE_SILICON = 4.0;
-    /** g dry of film, green water and diatoms on day 0, with new plants and dust. J. */
-    private const FIRST_ALGAE = [0.01, 0.001, 0.01];
+    /** g dry of film and of diatoms per m² of lit surface on day 0, with new plants and dust; mg dry/L of green water. J (0.01–0.2; 0.02–0.3). */
+    private const FIRST_FILM = 0.06;
+    private const FIRST_GREEN = 0.1;
 
     public function __construct(Facts $facts)
     {
@@ -98,19 +111,26 @@ final class State
         $this->volume = $facts->volume;
         $this->ammonia = $facts->flushAtFilling;
         $this->nitrate = $water->nitrate * $this->volume;
-        $this->phosphorus = self::SOURCE_PHOSPHORUS * $this->volume;
-        $this->potassium = self::SOURCE_POTASSIUM * $this->volume;
-        $this->iron = self::SOURCE_IRON * $this->volume;
+        $poured = PouredWater::of($water, $celsius);
+        $this->phosphorus = $poured->phosphorus * $this->volume;
+        $this->potassium = self::SOURCE_POTASSIUM * $poured->minerals * $this->volume;
+        $this->iron = self::SOURCE_IRON * $poured->minerals * $this->volume;
         $this->alkalinity = $facts->sourceAlkalinity * $this->volume + $facts->dosedAlkalinity;
         $this->silicon = self::SOURCE_SILICON * $this->volume;
         $this->lime = $facts->lime;
         // Bicarbonate dosed brings a mol of carbon for each equivalent.
         $this->carbon = $facts->sourceCarbon * $this->volume + 12.011 * $facts->dosedAlkalinity;
-        $this->oxygen = Oxygen::saturation($celsius) * $this->volume;
+        $this->oxygen = Oxygen::saturation($celsius, $facts->pressure) * $this->volume;
         $this->hardness = $water->gh * $this->volume + $facts->dosedHardness;
+        $this->sodium = $water->sodium * $this->volume;
         $this->pH = $water->pH;
         $this->flushNitrogen = $facts->flushNitrogen;
+        $this->readyNitrogen = $facts->readyNitrogen;
         $this->slowNitrogen = $facts->slowNitrogen;
+        $this->acidity = $facts->acidity;
+        $this->scraps = new Matter();
+        $this->droppings = new Matter();
+        $this->litter = new Matter();
         $this->quickCarbon = $facts->quickCarbon;
         $this->slowCarbon = $facts->slowCarbon;
         $this->soilPhosphorus = $facts->soilPhosphorus;
@@ -118,14 +138,15 @@ final class State
         $this->soilIron = $facts->soilIron;
         foreach ($facts->plan->clumps as $clump) {
             $mass = 0 === $clump->day ? $clump->biomass() : 0.0;
-            $this->biomass[] = $mass;
-            $this->leafNitrogen[] = $mass * $parameters->leafNitrogenPlanted;
+            $this->biomass[] = $this->leafNitrogen[] = $this->reserves[0][] = $this->reserves[1][] = $this->reserves[2][] = 0.0;
+            $this->plant($parameters, \count($this->biomass) - 1, $mass);
             $this->plantedOn[] = (float) $clump->day;
             $this->plantedMass[] = $mass;
         }
         $this->animals = $this->heads = array_fill(0, \count($facts->plan->groups), 0.0);
-        $this->algae = self::FIRST_ALGAE;
-        $this->algaeNitrogen = array_map(static fn (float $g): float => $g * $parameters->leafNitrogenPlanted, self::FIRST_ALGAE);
+        $film = self::FIRST_FILM * $facts->litSurface;
+        $this->algae = [$film, self::FIRST_GREEN / 1000 * $this->volume, $film];
+        $this->algaeNitrogen = array_map(static fn (float $g): float => $g * $parameters->leafNitrogenPlanted, $this->algae);
         if ($facts->headspace > 0) {
             $this->headOxygen = Air::OXYGEN * $facts->headspace;
             $this->headCarbon = Air::CARBON * $facts->headspace;
@@ -133,5 +154,44 @@ final class State
         $share = $facts->firstFilm;
         $this->ammoniaOxidisers = $facts->filmMost * $share;
         $this->nitriteOxidisers = $facts->filmMost * min(1.0, $share * $parameters->nitriteInoculum) * $parameters->ammoniaOxidiserRate / $parameters->nitriteOxidiserRate;
+    }
+
+    public function __clone()
+    {
+        $this->scraps = clone $this->scraps;
+        $this->droppings = clone $this->droppings;
+        $this->litter = clone $this->litter;
+    }
+
+    /** Sets g dry of a clump in, as plants are sold: with what they have laid by. Returns what came in. */
+    public function plant(Parameters $p, int $clump, float $grams): Matter
+    {
+        $this->biomass[$clump] += $grams;
+        $this->leafNitrogen[$clump] += $grams * $p->leafNitrogenPlanted;
+        $this->reserves[0][$clump] += $grams * $p->reservePhosphorus;
+        $this->reserves[1][$clump] += $grams * $p->reservePotassium;
+        $this->reserves[2][$clump] += $grams * $p->reserveIron;
+
+        return new Matter($grams * $p->leafCarbon, $grams * $p->leafNitrogenPlanted, $grams * ($p->leafPhosphorus + $p->reservePhosphorus), $grams * ($p->leafPotassium + $p->reservePotassium), $grams * ($p->leafIron + $p->reserveIron));
+    }
+
+    /** Takes g dry of a clump out, with all that is in it. */
+    public function leaf(Parameters $p, int $clump, float $grams): Matter
+    {
+        $held = $this->biomass[$clump];
+        if ($held <= 0.0 || $grams <= 0.0) {
+            return new Matter();
+        }
+        $share = min(1.0, $grams / $held);
+        $grams = $share * $held;
+        $part = new Matter($grams * $p->leafCarbon, $share * $this->leafNitrogen[$clump], $grams * $p->leafPhosphorus + $share * $this->reserves[0][$clump],
+            $grams * $p->leafPotassium + $share * $this->reserves[1][$clump], $grams * $p->leafIron + $share * $this->reserves[2][$clump]);
+        $this->biomass[$clump] -= $grams;
+        $this->leafNitrogen[$clump] *= 1 - $share;
+        foreach ([0, 1, 2] as $element) {
+            $this->reserves[$element][$clump] *= 1 - $share;
+        }
+
+        return $part;
     }
 }

@@ -12,11 +12,11 @@ final class Trace
     /** Unit by column; "" for pure numbers. Nitrogen is always mg N, never the ion. */
     public const COLUMNS = [
         'day' => 'd', 'temperature' => '°C', 'volume' => 'L', 'ammonia' => 'mg N/L, the day’s highest', 'nitrite' => 'mg N/L, the day’s highest', 'nitrate' => 'mg N/L at midnight',
-        'oxygen' => 'mg/L, the day’s lowest', 'pH' => 'mean', 'pHLeast' => '', 'pHMost' => '', 'carbonDioxide' => 'mg/L, mean of the light hours',
+        'oxygen' => 'mg/L, the day’s lowest', 'pH' => 'mean', 'pHLeast' => '', 'pHMost' => '', 'carbonDioxide' => 'mg/L, mean of the light hours', 'carbonDioxideMost' => 'mg/L, the day’s highest',
         'phosphate' => 'mg P/L', 'potassium' => 'mg/L', 'iron' => 'mg/L', 'carbonateHardness' => '°dH', 'generalHardness' => '°dH',
         'unionised' => 'mg NH3-N/L, the day’s highest', 'tannin' => 'mg C/L', 'light' => 'mol/m²/d on the water', 'greenWater' => 'mg dry/L', 'diatoms' => 'g dry per m² of lit surface',
-        'heads' => 'animals', 'deaths' => 'animals/d', 'sulphide' => 'index, 1 being a bed to worry about', 'bubbles' => 'mL/d', 'soilNitrogen' => 'mg N', 'soilPotassium' => 'mg', 'soilIron' => 'mg',
-        'lampHours' => 'h/d', 'lampShare' => 'share of the lamp’s full strength', 'food' => 'mg N/d', 'supply' => 'mg N/d reaching the water as ammonia', 'taken' => 'mg N/d by plants from the water', 'rooted' => 'mg N/d by roots from the bed', 'rootNeed' => 'mg N/d that roots would bring if leaves grew as light allows', 'denitrified' => 'mg N/d', 'evaporated' => 'L/d',
+        'heads' => 'animals', 'deaths' => 'animals/d', 'sulphide' => 'index, 1 being a bed to worry about', 'bubbles' => 'mL/d', 'soilReady' => 'mg N that microbes free within a year', 'soilNitrogen' => 'mg N', 'soilPotassium' => 'mg', 'soilIron' => 'mg',
+        'lampHours' => 'h/d', 'lampShare' => 'share of the lamp’s full strength', 'food' => 'mg N/d', 'supply' => 'mg N/d reaching the water as ammonia', 'taken' => 'mg N/d by plants from the water', 'rooted' => 'mg N/d by roots from the bed', 'exported' => 'mg N/d that plants keep over what they shed', 'exportable' => 'mg N/d that they would keep were nitrogen ample', 'rootNeed' => 'mg N/d that roots would bring if leaves grew as light allows', 'denitrified' => 'mg N/d', 'evaporated' => 'L/d',
         'leak' => 'mg N/d into water and roots', 'plants' => 'g dry', 'cover' => 'share of the surface', 'algae' => 'g dry per m² of lit surface', 'animals' => 'g wet', 'mulm' => 'g C',
         'ammoniaOxidisers' => 'share of the mature film', 'nitriteOxidisers' => 'share of the mature film',
     ];
@@ -95,13 +95,14 @@ final class Trace
      * The lowest mean of a share over four weeks of any clump, its clump and the last of its days; null without clumps or weeks.
      *
      * @param list<array<int, float>> $shares by day and clump
+     * @param list<int>|null          $clumps that count; null for all
      *
      * @return array{float, int, int}|null
      */
-    public function leanest(array $shares, int $from): ?array
+    public function leanest(array $shares, int $from, ?array $clumps = null): ?array
     {
         $worst = null;
-        foreach (array_keys($this->clumps[0] ?? []) as $clump) {
+        foreach ($clumps ?? array_keys($this->clumps[0] ?? []) as $clump) {
             $sum = 0.0;
             for ($day = $from; $day < $this->days(); ++$day) {
                 $sum += $shares[$day][$clump];

@@ -19,11 +19,11 @@ use Olvek\Core\Plan\Plan;
  */
 final class Vitality
 {
-    /** Share of an adult's mass below which it starves. J (0.5–0.7). */
-    private const LEAN = 0.6;
+    /** Share of an adult's mass below which it starves. J (0.4–0.6). */
+    private const LEAN = 0.45;
     /** Deaths a day of an animal starved to nothing. J. */
     private const STARVING = 0.15;
-    /** Mean share of an adult's mass that a growing crowd holds. J (0.4–0.8). */
+    /** Mean share of an adult's mass that a growing crowd holds. J (0.6–0.8). */
     private const CROWD_MASS = 0.7;
     /** Share of the oxygen it needs below which it dies, and deaths a day without any. M; J. */
     private const LEAST_OXYGEN = 0.5;
@@ -69,18 +69,20 @@ final class Vitality
             }
             $adult = $kind->grams->value;
             if ($this->breeds[$i] > 0 && $grams > self::CROWD_MASS * $adult * $heads) {
-                $heads = min($heads * (1 + $this->breeds[$i] * $day->theta), $grams / (self::CROWD_MASS * $adult));
+                // It takes two.
+                $pairs = min(1.0, max(0.0, $heads - 1));
+                $heads = max($heads, min($heads * (1 + $pairs * $this->breeds[$i] * $day->theta), $grams / (self::CROWD_MASS * $adult)));
             }
             $dying = $this->dying($kind, $grams / ($heads * $adult), $day);
             if ($dying > 0) {
                 $carcass = $dying * $grams;
                 $heads -= $dying * $heads;
                 $s->animals[$i] -= $carcass;
-                MulmDay::carcass($s, $carcass);
+                $s->scraps->add(Matter::animal($carcass));
                 $day->deaths += $dying * $s->heads[$i];
             }
             if ($heads < self::LAST) {
-                MulmDay::carcass($s, $s->animals[$i]);
+                $s->scraps->add(Matter::animal($s->animals[$i]));
                 $s->animals[$i] = $heads = 0.0;
             }
             $s->heads[$i] = $heads;

@@ -67,7 +67,7 @@ final readonly class BedDepth implements Question
                     $terms[] = new Term($name, 'lasts '.$life->shown);
                     break;
                 }
-                if (null === $failing && State::Good === $judgement->margin('cap')->state) {
+                if (null === $failing && State::Holds === $judgement->margin('cap')->state) {
                     return Answer::found("Soil $thick cm deep under $over cm of cap: it lasts $life->shown and leaks {$judgement->margin('ammonia')->shown} at most.",
                         $edits, [...$terms, new Term($name, 'holds')], $trial->runs);
                 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Solve;
 
-use Olvek\Core\Animal\Feed;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Plan\Editor;
@@ -40,7 +39,7 @@ final readonly class EarliestStart implements Question
                 $judgement = $trial->judged(self::stocked($plan, [...$settled, new Group($group->id, $group->kind, $group->count, $day)]));
                 foreach (self::OF as $id) {
                     // Tight is not safe: nobody should stock into water that a test would find fault with.
-                    if (State::Good !== $judgement->margin($id)->state && !('oxygen' === $id && State::Watch === $judgement->margin($id)->state)) {
+                    if (State::Holds !== $judgement->margin($id)->state && !('oxygen' === $id && State::Tight === $judgement->margin($id)->state)) {
                         $forbids = $judgement->margin($id);
 
                         return false;
@@ -112,7 +111,7 @@ final readonly class EarliestStart implements Question
         $feed = $plan->feed;
         $all = array_sum(array_map(static fn (Group $g): float => $g->biomass(), $plan->groups));
         $here = array_sum(array_map(static fn (Group $g): float => $g->biomass(), $groups));
-        $plan = $plan->withFeed(new Feed(0.0, $feed->protein), $plan->feedFrom);
+        $plan = $plan->withFeed($feed->withGrams(0.0), $plan->feedFrom);
         foreach ($plan->groups as $group) {
             $plan = $plan->withoutGroup($group->id);
         }
@@ -120,6 +119,6 @@ final readonly class EarliestStart implements Question
             $plan = $plan->withGroup($group);
         }
 
-        return $plan->withFeed(new Feed($feed->grams * $here / $all, $feed->protein), $plan->feedFrom);
+        return $plan->withFeed($feed->withGrams($feed->grams * $here / $all), $plan->feedFrom);
     }
 }

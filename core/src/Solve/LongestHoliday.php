@@ -75,7 +75,7 @@ final readonly class LongestHoliday implements Question
             if ($c['volume'][$day] < self::LEAST_WATER * $plan->netWater()) {
                 return 'a quarter of the water has dried up.';
             }
-            if (null !== $plan->firstAnimals() && $c['oxygen'][$day] < DawnOxygen::ACT && $c['oxygen'][$day] < $usual->trace->columns['oxygen'][$day] - self::WORSE_OXYGEN) {
+            if (null !== $plan->firstAnimals() && $c['oxygen'][$day] < DawnOxygen::need($plan) && $c['oxygen'][$day] < $usual->trace->columns['oxygen'][$day] - self::WORSE_OXYGEN) {
                 return 'oxygen falls to '.Decimal::significant($c['oxygen'][$day], 2).' mg/L at dawn, since nobody thins the floaters or trims.';
             }
             if (null !== $plan->firstAnimals() && $c['nitrite'][$day] > Nitrite::ACT) {

@@ -67,7 +67,7 @@ final class Trial
     public static function failing(Judgement $judgement, array $of = []): ?Margin
     {
         foreach ($judgement->margins as $margin) {
-            if (State::Act === $margin->state && ([] === $of || \in_array($margin->id, $of, true))) {
+            if (State::Fails === $margin->state && ([] === $of || \in_array($margin->id, $of, true))) {
                 return $margin;
             }
         }

@@ -77,11 +77,11 @@ final readonly class CarbonSpeciation
     }
 
     /**
-     * CO2 (mg/L), and how it and [H⁺] (mol/L) move with carbon (mg C/L) while alkalinity stays.
+     * CO2 (mg/L), how it and [H⁺] (mol/L) move with carbon (mg C/L) while alkalinity stays, and bicarbonate (mmol/L).
      *
      * @param float $hydrogen that belongs to this carbon
      *
-     * @return array{float, float, float}
+     * @return array{float, float, float, float}
      */
     public function response(float $carbon, float $hydrogen): array
     {
@@ -95,7 +95,7 @@ final readonly class CarbonSpeciation
 
         $free = self::CO2_PER_CARBON * $hydrogen * $hydrogen / $q;
 
-        return [$free * $carbon, $free * (1 + $d * $z * $move), $hydrogen * $move / self::MOLAR];
+        return [$free * $carbon, $free * (1 + $d * $z * $move), $hydrogen * $move / self::MOLAR, 1000 * $d * $one];
     }
 
     public function pH(float $carbon, float $alkalinity): float

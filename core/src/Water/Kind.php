@@ -13,6 +13,8 @@ final readonly class Kind
      * @param Estimate $kh      °dH
      * @param Estimate $gh      °dH
      * @param Estimate $nitrate mg N/L
+     * @param Estimate $phosphate mg P/L; 0 where it varies too much to say
+     * @param Estimate $sodium  mg/L
      */
     public function __construct(
         public string $id,
@@ -21,12 +23,14 @@ final readonly class Kind
         public Estimate $kh,
         public Estimate $gh,
         public Estimate $nitrate,
+        public Estimate $phosphate,
+        public Estimate $sodium,
         public string $remarks,
     ) {
     }
 
     public function likely(): SourceWater
     {
-        return new SourceWater($this->pH->value, $this->kh->value, $this->gh->value, $this->nitrate->value);
+        return new SourceWater($this->pH->value, $this->kh->value, $this->gh->value, $this->nitrate->value, $this->phosphate->value, $this->sodium->value);
     }
 }

@@ -18,26 +18,26 @@ use PHPUnit\Framework\TestCase;
 
 final class MarginTest extends TestCase
 {
-    #[TestWith([0.05, State::Good])]
-    #[TestWith([0.1, State::Good])]
-    #[TestWith([0.11, State::Watch])]
-    #[TestWith([0.3, State::Watch])]
-    #[TestWith([0.31, State::Act])]
-    #[TestWith([0.0, State::Good])]
+    #[TestWith([0.05, State::Holds])]
+    #[TestWith([0.1, State::Holds])]
+    #[TestWith([0.11, State::Tight])]
+    #[TestWith([0.3, State::Tight])]
+    #[TestWith([0.31, State::Fails])]
+    #[TestWith([0.0, State::Holds])]
     public function testWhatShouldStayLow(float $measure, State $state): void
     {
         $margin = Margin::atMost('nitrite', 'Nitrite', $measure, 'mg N/L', 0.1, 0.3, 20, 'So it is.', []);
         self::assertSame($state, $margin->state);
         self::assertEqualsWithDelta(match ($state) {
-            State::Act => 1 / 6,
-            State::Watch => 0.5,
-            State::Good => 5 / 6,
+            State::Fails => 1 / 6,
+            State::Tight => 0.5,
+            State::Holds => 5 / 6,
         }, $margin->position(), 1 / 6 + 1e-9, 'each state has its third of the gauge');
     }
 
-    #[TestWith([2.9, State::Act])]
-    #[TestWith([3.0, State::Watch])]
-    #[TestWith([4.0, State::Good])]
+    #[TestWith([2.9, State::Fails])]
+    #[TestWith([3.0, State::Tight])]
+    #[TestWith([4.0, State::Holds])]
     public function testWhatShouldStayHigh(float $measure, State $state): void
     {
         self::assertSame($state, Margin::atLeast('oxygen', 'Dawn oxygen', $measure, 'mg/L', 3.0, 4.0, null, '', [])->state);
@@ -73,7 +73,7 @@ final class MarginTest extends TestCase
     {
         $margin = Margin::atLeast('light', 'Light', 0.2, '%', 0.15, 0.3, null, '', [])->withSpread(new Spread(0.1, 0.31, 40, 64));
         self::assertSame("10–31\u{202F}%", $margin->spreadWords());
-        self::assertSame(State::Watch, $margin->state, 'a spread changes no state');
+        self::assertSame(State::Tight, $margin->state, 'a spread changes no state');
         self::assertSame('', Margin::idle('x', 'X', 'no soil', '')->withSpread(new Spread(1, 2, 3, 4))->spreadWords());
     }
 

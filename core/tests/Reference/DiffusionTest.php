@@ -42,9 +42,10 @@ final class DiffusionTest extends TestCase
             new Layer(Mix::pure($catalogue->materials['garden-loam']), 0.025, 0.025),
             new Layer(Mix::pure($catalogue->materials['coarse-sand']), 0.04, 0.04),
         );
-        // 5 L of loam at 1.1 kg/L: 5.5 kg; flush 30 mg/kg = 165 mg, of which 8 % go at filling (cap 1.6 × soil); slow 1500 mg/kg.
-        $flush = 165.0 * 0.92;
-        $slow = 8250.0;
+        // 5 L of loam at 1.1 kg/L: 5.5 kg; flush 30 mg/kg = 165 mg, of which 3 % go at filling (cap 1.6 × soil); 1500 mg/kg in all, of which 17 % × (1 − 9/27) are ready (C:N of 12 + 1.5 g/kg).
+        $flush = 165.0 * 0.97;
+        $ready = 8250.0 * 0.17 * (1 - 9 / 27);
+        $slow = 8250.0 - $ready;
         // Hold-up 5 L × 0.5 × 20 = 50 L; conductance 0.4 × 1.7e-4 / 2.8326 / 0.04 m × 0.2 m² × 1000 = 0.12003 L/d.
         $conductance = 0.4 * 1.7e-4 / (1 - 2 * log(0.4)) / 0.04 * 0.2 * 1000;
         self::assertEqualsWithDelta(0.12003, $conductance, 1e-5);
@@ -53,10 +54,11 @@ final class DiffusionTest extends TestCase
         for ($n = 0; $n < 90_000; ++$n) {
             $day = $n * $step;
             $stirring = $day < 21 ? 6.0 : ($day < 60 ? 3.0 : 1.5);
-            $freed = 0.05 * $flush + 0.0008 * $slow;
+            $freed = 0.05 * $flush + 0.004 * $ready + 0.0001 * $slow;
             $pore += $step * ($freed - $conductance * $stirring / 50.0 * $pore);
             $flush -= $step * 0.05 * $flush;
-            $slow -= $step * 0.0008 * $slow;
+            $ready -= $step * 0.004 * $ready;
+            $slow -= $step * 0.0001 * $slow;
         }
 
         self::assertEqualsWithDelta($conductance * 1.5 / 50.0 * $pore, (new Release($bed, $vessel, 1.0))->leak(90.0), 1e-3 * $pore * $conductance * 1.5 / 50.0);

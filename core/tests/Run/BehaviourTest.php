@@ -112,7 +112,7 @@ final class BehaviourTest extends TestCase
         self::assertLessThan(self::run_(self::planted(), 60)->lowest('oxygen')[0], $trace->lowest('oxygen')[0]);
         self::assertGreaterThan(30 / 4.43, $trace->columns['nitrate'][119]);
         $changed = self::run_(self::planted(['animals.a1.day' => '0', 'animals.a1.count' => '40', 'feeding.grams' => '0.4', 'plants.c1.pieces' => '10']), 120, array_map(static fn (int $n): Change => new Change(7 * $n, 0.5), range(1, 16)));
-        self::assertLessThan(0.5 * $trace->columns['nitrate'][119], $changed->columns['nitrate'][119], 'it holds only with changes');
+        self::assertLessThan(0.7 * $trace->columns['nitrate'][119], $changed->columns['nitrate'][119], 'it holds only with changes');
     }
 
     /** Doubling in 3–8 days in good conditions: also Lemna in the field, 2–5 days (M: Landolt & Kandeler 1987, The family of Lemnaceae). */

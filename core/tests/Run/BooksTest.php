@@ -60,10 +60,13 @@ final class BooksTest extends TestCase
                 $booked = $start[$element] + $books->$element;
                 self::assertEqualsWithDelta($booked, $held, 1e-9 * max(1.0, abs($booked), $start[$element]), "$element on day $day");
             }
-            foreach (['ammonia', 'nitrite', 'nitrate', 'phosphorus', 'potassium', 'iron', 'carbon', 'oxygen', 'volume', 'hardness', 'poreNitrogen', 'flushNitrogen', 'slowNitrogen', 'quickCarbon', 'slowCarbon', 'soilPhosphorus', 'soilPotassium', 'soilIron', 'mulmCarbon', 'mulmNitrogen', 'mulmPhosphorus', 'mulmPotassium', 'mulmIron', 'tannin', 'silicon', 'lime', 'headOxygen', 'headCarbon', 'algae', 'algaeNitrogen', 'biomass', 'leafNitrogen', 'animals', 'heads'] as $store) {
+            foreach (['ammonia', 'nitrite', 'nitrate', 'phosphorus', 'potassium', 'iron', 'carbon', 'oxygen', 'volume', 'hardness', 'poreNitrogen', 'flushNitrogen', 'slowNitrogen', 'quickCarbon', 'slowCarbon', 'soilPhosphorus', 'soilPotassium', 'soilIron', 'readyNitrogen', 'fat', 'debt', 'acidity', 'tannin', 'silicon', 'lime', 'headOxygen', 'headCarbon', 'algae', 'algaeNitrogen', 'biomass', 'leafNitrogen', 'animals', 'heads'] as $store) {
                 foreach ((array) $state->$store as $held) {
                     self::assertTrue(\is_float($held) && is_finite($held) && $held >= -1e-12, "$store on day $day");
                 }
+            }
+            foreach ([...$state->scraps->values(), ...$state->droppings->values(), ...$state->litter->values(), ...$state->reserves[0], ...$state->reserves[1], ...$state->reserves[2]] as $held) {
+                self::assertTrue(is_finite($held) && $held >= -1e-9, "what lies on the bed and what leaves have laid by, on day $day");
             }
         });
     }

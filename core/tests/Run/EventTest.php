@@ -48,8 +48,8 @@ final class EventTest extends TestCase
         $this->state = new State($this->facts);
         $this->state->animals[0] = 10.0;
         $this->state->heads[0] = 20.0;
-        $this->state->mulmNitrogen = 8.0;
-        $this->state->mulmCarbon = 100.0;
+        $this->state->litter->nitrogen = 8.0;
+        $this->state->litter->carbon = 100.0;
         $this->conditions = new Conditions($this->plan);
         $this->books = new Books();
     }
@@ -71,7 +71,7 @@ final class EventTest extends TestCase
         self::assertEqualsWithDelta(0.6 * $before->ammonia, $this->state->ammonia, 1e-9, 'tap water brings no ammonia');
         self::assertSame($before->volume, $this->state->volume);
         self::assertSame($before->biomass, $this->state->biomass);
-        self::assertSame($before->mulmCarbon, $this->state->mulmCarbon, 'a change is no siphoning');
+        self::assertSame($before->litter->carbon, $this->state->litter->carbon, 'a change is no siphoning');
     }
 
     public function testFoodLampAndWarmth(): void
@@ -100,7 +100,7 @@ final class EventTest extends TestCase
 
     public function testFloatersAreThinnedOnlyWhereTheyCover(): void
     {
-        $densest = $this->plan->clumps[2]->kind->densest->value;
+        $densest = $this->plan->clumps[2]->kind->mat->value;
         $this->state->biomass[2] = 0.5 * $densest * $this->facts->surface;
         self::assertFalse((new ThinFloaters(0.6, 0.3))->due(1, $this->state, $this->facts));
         $stems = $this->state->biomass[0];
@@ -135,11 +135,11 @@ final class EventTest extends TestCase
         $this->happen(new Stock(2, 0, 4 * $each), 2);
         self::assertEqualsWithDelta(10 + 4 * $each, $this->state->animals[0], 1e-9);
         self::assertEqualsWithDelta(24.0, $this->state->heads[0], 1e-9);
-        [$grams, $mulm] = [$this->state->animals[0], $this->state->mulmNitrogen];
+        [$grams, $mulm] = [$this->state->animals[0], $this->state->scraps->nitrogen];
         $this->happen(new Deaths(3, 0, 0.25), 3);
         self::assertEqualsWithDelta(18.0, $this->state->heads[0], 1e-9);
         self::assertEqualsWithDelta(0.75 * $grams, $this->state->animals[0], 1e-9);
-        self::assertEqualsWithDelta($mulm + 0.25 * $grams * Books::ANIMAL_NITROGEN, $this->state->mulmNitrogen, 1e-9, 'the dead lie where they fell');
+        self::assertEqualsWithDelta($mulm + 0.25 * $grams * Books::ANIMAL_NITROGEN, $this->state->scraps->nitrogen, 1e-9, 'the dead lie where they fell');
         $this->happen(new Stock(4, 0, -1000.0), 4);
         self::assertSame([0.0, 0.0], [$this->state->animals[0], $this->state->heads[0]], 'no more can be taken out than there is');
     }
@@ -147,10 +147,10 @@ final class EventTest extends TestCase
     public function testMulmIsDrawnOffAndLeavesBringIt(): void
     {
         $this->happen(new MulmOut(1, 0.75), 1);
-        self::assertSame([2.0, 25.0], [$this->state->mulmNitrogen, $this->state->mulmCarbon]);
+        self::assertSame([2.0, 25.0], [$this->state->litter->nitrogen, $this->state->litter->carbon]);
         self::assertSame([-6.0, -75.0], [$this->books->nitrogen, $this->books->carbon]);
         $this->happen(new Leaves(1, 3.0), 1);
-        self::assertSame([32.0, 1435.0], [$this->state->mulmNitrogen, $this->state->mulmCarbon], '10 and 470 mg a gram');
+        self::assertSame([32.0, 1435.0], [$this->state->litter->nitrogen, $this->state->litter->carbon], '10 and 470 mg a gram');
     }
 
     public function testASpellAndADarknessEnd(): void

@@ -109,7 +109,7 @@ final class PlanPartsTest extends TestCase
     /** A change of half takes half of what was in the water, bar what the tap brings. */
     public function testAPlannedChangeIsAChange(): void
     {
-        $edits = ['water.nitrate' => '0', 'feeding.grams' => '0.6', 'animals.a1.day' => '0'];
+        $edits = ['water.nitrate' => '0', 'feeding.grams' => '0.6', 'animals.a1.day' => '0', 'animals.a1.count' => '40', 'plants.c1.pieces' => '5'];
         $plan = Sample::edit(Sample::edit(Sample::planted(), [...$edits, 'events.add.change' => '80']), ['events.e1.share' => '50']);
         $with = (new Runner($plan))->run(81)->columns['nitrate'];
         $without = self::lived($edits, 81)->columns['nitrate'];
@@ -139,7 +139,7 @@ final class PlanPartsTest extends TestCase
             'plants.c2.day' => '10', 'events.add.change' => '30', 'events.add.holiday' => '200', 'start.way' => 'dosing',
         ]);
         $judgement = Judge::judge($plan);
-        self::assertCount(18, $judgement->margins);
+        self::assertCount(20, $judgement->margins);
         foreach ($judgement->margins as $margin) {
             self::assertTrue(is_finite($margin->measure), $margin->id);
         }

@@ -82,7 +82,7 @@ final class SolveTest extends TestCase
         self::assertTrue($answer->found, $answer->sentence);
         $laid = Judge::judge(self::taken(Sample::planted(), $answer));
         self::assertGreaterThanOrEqual(2.0, $laid->margin('soil')->measure);
-        self::assertSame(State::Good, $laid->margin('cap')->state);
+        self::assertSame(State::Holds, $laid->margin('cap')->state);
         self::assertFalse((new BedDepth(self::editor(), 9.9))->solve(Sample::planted())->found);
         self::assertFalse((new BedDepth(self::editor()))->solve(Sample::edit(Sample::planted(), ['bed.soil.material' => 'none']))->found);
     }

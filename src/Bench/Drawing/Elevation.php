@@ -355,7 +355,7 @@ final class Elevation
     {
         $width = $this->profile->width;
         if ($clump->kind->role->coversSurface()) {
-            return min($width, max(0.05 * $width, $this->day->clumps[$index] / $clump->kind->densest->value / $this->plan->surface() * $this->profile->at($this->plan->waterLine)));
+            return min($width, max(0.05 * $width, $this->day->clumps[$index] / $clump->kind->mat->value / $this->plan->surface() * $this->profile->at($this->plan->waterLine)));
         }
         $area = $this->day->spread($this->plan, $index);
         $other = $this->side ? $this->plan->vessel->length() : $this->plan->vessel->width();

@@ -8,6 +8,7 @@ use Olvek\Core\Margin\Ammonia;
 use Olvek\Core\Margin\DawnOxygen;
 use Olvek\Core\Margin\Gate;
 use Olvek\Core\Margin\Nitrate;
+use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Ion;
@@ -52,7 +53,7 @@ final readonly class YearChart
     }
 
     /** @param list<Gate> $gates */
-    public static function of(Trace $trace, array $gates = []): self
+    public static function of(Trace $trace, array $gates = [], ?Plan $plan = null): self
     {
         $days = $trace->days();
         $x = static fn (int $day): float => self::LEFT + (self::WIDTH - self::LEFT - self::RIGHT) * $day / max(1, $days - 1);
@@ -63,7 +64,7 @@ final readonly class YearChart
                 ['ammonia %s', $trace->columns['ammonia'], 'curve-ammonia', 1, 1.0], ['nitrite %s', $trace->columns['nitrite'], 'curve-nitrite', 1, 1.0],
             ], [[Ammonia::TEST_SHOWS, 'a drop test shows it']]),
             self::band(1, 'nitrate', 'mg/L as NO₃', 10.0, $x, [['nitrate %s', $nitrate, 'curve-nitrate', 1, 1.0]], [[Nitrate::START, 'at most this for a start']]),
-            self::band(2, 'dawn oxygen', 'mg/L', 9.0, $x, [['dawn oxygen %s', $trace->columns['oxygen'], 'curve-oxygen', -1, 1.0]], [[DawnOxygen::WATCH, 'watch below'], [DawnOxygen::ACT, 'act below']]),
+            self::band(2, 'dawn oxygen', 'mg/L', 9.0, $x, [['dawn oxygen %s', $trace->columns['oxygen'], 'curve-oxygen', -1, 1.0]], array_map(static fn (float $limit, string $words): array => [$limit, $words], DawnOxygen::limits($plan), ['fails below', 'tight below'])),
             self::band(3, 'what grows', 'g dry, %', 20.0, $x, [
                 ['plants %s g', $trace->columns['plants'], 'curve-plants', 1, 1.0], ['floaters cover %s %%', $cover, 'curve-floaters', 1, 1.0],
                 ['algae %s g/m²', array_map(static fn (float $g): float => self::ALGAE_DRAWN * $g, $trace->columns['algae']), 'curve-algae', 1, 1 / self::ALGAE_DRAWN],

@@ -32,7 +32,7 @@ final class YearMarks
         }
         foreach ($plan->occasions as $occasion) {
             $mark("events.$occasion->id.day", $occasion->kind->words().', day', match ($occasion->kind) {
-                OccasionKind::Change, OccasionKind::Dose => 'water',
+                OccasionKind::Change, OccasionKind::Dose, OccasionKind::Fertilise => 'water',
                 OccasionKind::Trim, OccasionKind::Leaves => 'plant',
                 OccasionKind::Light, OccasionKind::LampOff => 'light',
                 OccasionKind::Feed => 'animal',

@@ -40,10 +40,10 @@ final readonly class Adviser
     {
         $advice = array_values(array_filter([self::old($situation), ...self::stocked($situation), ...self::bare($situation), self::nitrate($situation), self::algae($situation)]));
         if (0.0 === $situation->fed() && $situation->isFitNow() && $situation->plan->feed->grams > 0) {
-            $advice[] = new Advice(State::Good, 'Ammonia and nitrite read 0 again: feeding may go on, little at first.', [], [new Offer(DeedKind::Feed, $situation->plan->feed->grams, 'Fed again')]);
+            $advice[] = new Advice(State::Holds, 'Ammonia and nitrite read 0 again: feeding may go on, little at first.', [], [new Offer(DeedKind::Feed, $situation->plan->feed->grams, 'Fed again')]);
         }
         if ([] === $advice && null !== $situation->lastTest()) {
-            $advice[] = new Advice(State::Good, 'Ammonia and nitrite read 0: nothing to do but look.');
+            $advice[] = new Advice(State::Holds, 'Ammonia and nitrite read 0: nothing to do but look.');
         }
         usort($advice, static fn (Advice $a, Advice $b): int => $b->state->rank() <=> $a->state->rank());
 
@@ -54,7 +54,7 @@ final readonly class Adviser
     {
         $last = $situation->lastTest();
         if (null !== $last && $situation->today - $last > Situation::FRESH && null !== $situation->stockedOn()) {
-            return new Advice(State::Watch, \sprintf('The last test is %d days old, and animals are in.', $situation->today - $last), ['Test today: what follows goes by an old reading.']);
+            return new Advice(State::Tight, \sprintf('The last test is %d days old, and animals are in.', $situation->today - $last), ['Test today: what follows goes by an old reading.']);
         }
 
         return null;
@@ -74,13 +74,13 @@ final readonly class Adviser
             $celsius = $situation->latest(Measure::Temperature)->value ?? $situation->plan->site->temperature;
             $free = $ammonia->value * Ammonia::unionisedShare($pH, $celsius);
             $grave = $free > AmmoniaMargin::SAFE_UNIONISED || $ammonia->value > AmmoniaMargin::TEST_ACT;
-            $advice[] = self::changed($situation, $grave ? State::Act : State::Watch, \sprintf('Ammonia reads %s with animals in; at pH %s and %s that is %s mg N/L of the poisonous kind, which harms from %s.',
+            $advice[] = self::changed($situation, $grave ? State::Fails : State::Tight, \sprintf('Ammonia reads %s with animals in; at pH %s and %s that is %s mg N/L of the poisonous kind, which harms from %s.',
                 $situation->kit->show(Measure::Ammonia, $ammonia->value), Decimal::trimmed($pH, 1), $situation->units->show(Dimension::Temperature, $celsius, 0), Decimal::significant($free, 2), Decimal::significant(AmmoniaMargin::SAFE_UNIONISED, 2)),
                 $ammonia->value, Measure::Ammonia->nothingBelow());
         }
         $nitrite = $situation->log->tests[$last][Measure::Nitrite->value] ?? null;
         if (null !== $nitrite && !$nitrite->isNothing()) {
-            $advice[] = self::changed($situation, $nitrite->value > Nitrite::ACT ? State::Act : State::Watch, \sprintf('Nitrite reads %s with animals in: it keeps their blood from carrying oxygen.', $situation->kit->show(Measure::Nitrite, $nitrite->value)), $nitrite->value, Measure::Nitrite->nothingBelow());
+            $advice[] = self::changed($situation, $nitrite->value > Nitrite::ACT ? State::Fails : State::Tight, \sprintf('Nitrite reads %s with animals in: it keeps their blood from carrying oxygen.', $situation->kit->show(Measure::Nitrite, $nitrite->value)), $nitrite->value, Measure::Nitrite->nothingBelow());
         }
 
         return $advice;
@@ -125,8 +125,8 @@ final readonly class Adviser
             }
             $shown = ucfirst($measure->label()).' reads '.$situation->kit->show($measure, $reading->value);
             $advice[] = self::withMelt($situation, $reading->value > $most
-                ? new Advice(State::Watch, "$shown: more than bacteria and plants bear well.", [\sprintf('Change half of the water, %s, and test tomorrow.', $situation->units->show(Dimension::Volume, $situation->plan->netWater() * WaterChange::MOST_AT_ONCE))], [$half])
-                : new Advice(State::Good, "$shown. Nobody lives there yet: $why.", ['Wait; change nothing.']));
+                ? new Advice(State::Tight, "$shown: more than bacteria and plants bear well.", [\sprintf('Change half of the water, %s, and test tomorrow.', $situation->units->show(Dimension::Volume, $situation->plan->netWater() * WaterChange::MOST_AT_ONCE))], [$half])
+                : new Advice(State::Holds, "$shown. Nobody lives there yet: $why.", ['Wait; change nothing.']));
         }
 
         return $advice;
@@ -155,10 +155,10 @@ final readonly class Adviser
         $change = WaterChange::of($nitrate->value, $limit, $situation->plan->water->nitrate, $situation->plan->netWater());
         $means = \sprintf('Nitrate reads %s; %s it should be at most %s.', $situation->kit->show(Measure::Nitrate, $nitrate->value), null === $situation->stockedOn() ? 'before animals come' : 'with animals in', $situation->kit->show(Measure::Nitrate, $limit));
         if (null === $change) {
-            return new Advice(State::Watch, $means, ['The tap holds as much: only plants bring it down. More fast ones, and less food.']);
+            return new Advice(State::Tight, $means, ['The tap holds as much: only plants bring it down. More fast ones, and less food.']);
         }
 
-        return new Advice(State::Watch, $means, [\sprintf('Change %s, %s %% of the water%s.', $situation->units->show(Dimension::Volume, $change->litres), Decimal::trimmed(100 * $change->share, 0), $change->times > 1 ? ", in $change->times goes, a day apart" : '')],
+        return new Advice(State::Tight, $means, [\sprintf('Change %s, %s %% of the water%s.', $situation->units->show(Dimension::Volume, $change->litres), Decimal::trimmed(100 * $change->share, 0), $change->times > 1 ? ", in $change->times goes, a day apart" : '')],
             $situation->didSince(DeedKind::Change, $nitrate->day) ? [] : [new Offer(DeedKind::Change, round($change->each, 2), 'Changed')]);
     }
 
@@ -179,6 +179,6 @@ final readonly class Adviser
             default => 'Let the lamp burn an hour less, and no brighter, until a week passes without them.',
         };
 
-        return new Advice(State::Watch, 'Algae show.', [$dim, 'More fast plants before anything else; take threads out by hand.']);
+        return new Advice(State::Tight, 'Algae show.', [$dim, 'More fast plants before anything else; take threads out by hand.']);
     }
 }

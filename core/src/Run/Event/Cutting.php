@@ -17,11 +17,6 @@ final class Cutting
 {
     public static function take(State $s, Facts $facts, Books $books, int $clump, float $share): void
     {
-        $p = $facts->parameters;
-        $grams = $share * $s->biomass[$clump];
-        $nitrogen = $share * $s->leafNitrogen[$clump];
-        $s->biomass[$clump] -= $grams;
-        $s->leafNitrogen[$clump] -= $nitrogen;
-        $books->add(-$nitrogen, -$grams * $p->leafPhosphorus, -$grams * $p->leafPotassium, -$grams * $p->leafIron, -$grams * $p->leafCarbon);
+        $books->out($s->leaf($facts->parameters, $clump, $share * $s->biomass[$clump]));
     }
 }

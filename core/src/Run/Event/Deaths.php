@@ -7,7 +7,7 @@ namespace Olvek\Core\Run\Event;
 use Olvek\Core\Run\Books;
 use Olvek\Core\Run\Conditions;
 use Olvek\Core\Run\Facts;
-use Olvek\Core\Run\MulmDay;
+use Olvek\Core\Run\Matter;
 use Olvek\Core\Run\State;
 
 /** A share (0–1) of a group dies and is left in the tank. */
@@ -23,6 +23,6 @@ final readonly class Deaths extends Dated
         $grams = $this->share * $state->animals[$this->group];
         $state->animals[$this->group] -= $grams;
         $state->heads[$this->group] *= 1 - $this->share;
-        MulmDay::carcass($state, $grams);
+        $state->scraps->add(Matter::animal($grams));
     }
 }

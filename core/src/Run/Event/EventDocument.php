@@ -62,6 +62,7 @@ final readonly class EventDocument
 
         return match ($what) {
             'dose' => new Dose($day, self::within($item, 'milligramsPerLitre', 0, 20)),
+            'fertilise' => new Fertilise($day, self::within($item, 'nitrogen', 0, 20), self::within($item, 'phosphorus', 0, 5), self::within($item, 'potassium', 0, 50), self::within($item, 'iron', 0, 2)),
             'change' => new Change($day, self::share($item, 'share')),
             'feed' => new Feeding($day, self::within($item, 'grams', 0, 1000)),
             'light' => new Lighting($day, self::within($item, 'hours', 0, 24), self::within($item, 'strength', 0, 5)),

@@ -7,6 +7,7 @@ namespace Olvek\Core\Run\Event;
 use Olvek\Core\Run\Books;
 use Olvek\Core\Run\Conditions;
 use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\Matter;
 use Olvek\Core\Run\State;
 
 /** Dead leaves are laid in, g dry. */
@@ -26,12 +27,8 @@ final readonly class Leaves extends Dated
 
     public function happen(int $day, State $state, Conditions $conditions, Facts $facts, Books $books): void
     {
-        $g = $this->grams;
-        $state->mulmNitrogen += $g * self::NITROGEN;
-        $state->mulmPhosphorus += $g * self::PHOSPHORUS;
-        $state->mulmPotassium += $g * self::POTASSIUM;
-        $state->mulmIron += $g * self::IRON;
-        $state->mulmCarbon += $g * self::CARBON;
-        $books->add($g * self::NITROGEN, $g * self::PHOSPHORUS, $g * self::POTASSIUM, $g * self::IRON, $g * self::CARBON);
+        $leaves = (new Matter(self::CARBON, self::NITROGEN, self::PHOSPHORUS, self::POTASSIUM, self::IRON))->times($this->grams);
+        $state->litter->add($leaves);
+        $books->in($leaves);
     }
 }

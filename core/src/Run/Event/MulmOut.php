@@ -9,7 +9,7 @@ use Olvek\Core\Run\Conditions;
 use Olvek\Core\Run\Facts;
 use Olvek\Core\Run\State;
 
-/** A share (0–1) of the mulm, melted leaves among it, is taken out. */
+/** A share (0–1) of what lies on the bed, melted leaves and left food among it, is taken out. */
 final readonly class MulmOut extends Dated
 {
     public function __construct(int $on, private float $share)
@@ -19,12 +19,8 @@ final readonly class MulmOut extends Dated
 
     public function happen(int $day, State $state, Conditions $conditions, Facts $facts, Books $books): void
     {
-        $g = $this->share;
-        $books->add(-$g * $state->mulmNitrogen, -$g * $state->mulmPhosphorus, -$g * $state->mulmPotassium, -$g * $state->mulmIron, -$g * $state->mulmCarbon);
-        $state->mulmNitrogen *= 1 - $g;
-        $state->mulmPhosphorus *= 1 - $g;
-        $state->mulmPotassium *= 1 - $g;
-        $state->mulmIron *= 1 - $g;
-        $state->mulmCarbon *= 1 - $g;
+        foreach ([$state->scraps, $state->droppings, $state->litter] as $store) {
+            $books->out($store->take($this->share));
+        }
     }
 }

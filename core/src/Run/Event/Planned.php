@@ -32,6 +32,7 @@ final class Planned
             OccasionKind::Spell => new Spell($day, $days, $value('degrees')),
             OccasionKind::Holiday => new Holiday($day, $days),
             OccasionKind::Leaves => new Leaves($day, $value('grams')),
+            OccasionKind::Fertilise => new Fertilise($day, $value('nitrogen'), $value('phosphorus'), $value('potassium'), $value('iron')),
             OccasionKind::Dose => new Dose($day, $value('milligramsPerLitre')),
         };
     }

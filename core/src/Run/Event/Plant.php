@@ -19,11 +19,8 @@ final readonly class Plant extends Dated
 
     public function happen(int $day, State $state, Conditions $conditions, Facts $facts, Books $books): void
     {
-        $p = $facts->parameters;
-        $state->biomass[$this->clump] += $this->grams;
-        $state->leafNitrogen[$this->clump] += $this->grams * $p->leafNitrogenPlanted;
         $state->plantedOn[$this->clump] = (float) $day;
         $state->plantedMass[$this->clump] = $this->grams;
-        $books->add($this->grams * $p->leafNitrogenPlanted, $this->grams * $p->leafPhosphorus, $this->grams * $p->leafPotassium, $this->grams * $p->leafIron, $this->grams * $p->leafCarbon);
+        $books->in($state->plant($facts->parameters, $this->clump, $this->grams));
     }
 }

@@ -35,7 +35,7 @@ final readonly class ThinFloaters implements Event
     {
         $mat = 0.0;
         foreach ($facts->plan->clumps as $i => $clump) {
-            $mat += $clump->kind->role->coversSurface() ? $s->biomass[$i] / $clump->kind->densest->value : 0.0;
+            $mat += $clump->kind->role->coversSurface() ? $s->biomass[$i] / $clump->kind->mat->value : 0.0;
         }
 
         return $mat / $facts->surface;

@@ -92,7 +92,7 @@ final class FirstWeeksTest extends TestCase
         $weeks = self::weeks('bottled', 10, $tests, $deeds);
         self::assertSame('waits', self::states($weeks)['week']);
         self::assertStringContainsString('0 of 7 tests', self::gate($weeks, 'week')->words);
-        self::assertSame(State::Act, $weeks->advice[0]->state);
+        self::assertSame(State::Fails, $weeks->advice[0]->state);
         self::assertStringContainsString('Feed nothing until both read 0', self::advice($weeks));
         self::assertSame(11, $weeks->nextTest, 'with animals in and nitrite up, every day');
         $after = self::weeks('bottled', 17, [...$tests, ...array_map(static fn (int $day): array => [$day, 0.0, 0.0], range(11, 17))], $deeds);
@@ -186,7 +186,7 @@ final class FirstWeeksTest extends TestCase
         self::assertTrue($weeks->over);
         self::assertNull($weeks->current());
         self::assertSame(57, $weeks->nextTest, 'a month on');
-        self::assertSame([State::Good], array_map(static fn (Advice $a): State => $a->state, $weeks->advice));
+        self::assertSame([State::Holds], array_map(static fn (Advice $a): State => $a->state, $weeks->advice));
     }
 
     /** Of 0.3 mg N/L in 45.7 L to 0.1 is two thirds of it: two changes of 42 %. */

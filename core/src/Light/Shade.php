@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Light;
+
+/**
+ * Who shades whom: plants as discs of leaf at their places, the tallest first. A disc throws its shade a little beyond its own rim, since
+ * light comes slanting from a lamp that is wider than a point and is thrown about by the water.
+ *
+ * The run, its margins and the shade map all ask this class, so that what is drawn is what is judged.
+ */
+final readonly class Shade
+{
+    /** m that a shade reaches beyond the leaves. J (0.03–0.10). */
+    public const SLANT = 0.07;
+
+    /**
+     * Light within each stand and below all of them, as a share of what passes the surface, before the water has taken its part.
+     *
+     * @param array<int, array{float, float}> $places  m from the left and from the front, of each stand, tallest first
+     * @param array<int, float>               $areas   m² that each covers, in the same order
+     * @param array<int, float>               $leaves  m² of leaf of each
+     * @param float                           $surface m² of the water: no shade is wider
+     *
+     * @return array{array<int, float>, float} mean light within each stand by its key; mean light on the floor
+     */
+    public static function within(array $places, array $areas, array $leaves, float $surface): array
+    {
+        $light = [];
+        $above = [];
+        $through = 0.0;
+        foreach ($places as $i => [$x, $z]) {
+            $radius = sqrt($areas[$i] / \M_PI) + self::SLANT;
+            $area = min($surface, \M_PI * $radius * $radius);
+            $path = Canopy::EXTINCTION * $leaves[$i] / $area;
+            $held = 1 - exp(-$path);
+            $down = 1.0;
+            foreach ($above as [$atX, $atZ, $other, $takes]) {
+                $down *= 1 - $takes * self::overlap($radius, $other, hypot($x - $atX, $z - $atZ));
+            }
+            $light[$i] = $down * ($path < 1e-6 ? 1.0 : $held / $path);
+            $above[] = [$x, $z, $radius, $held];
+            // On the floor shades lie one over another by chance.
+            $through += log(1 - min(0.999, $held * $area / $surface));
+        }
+
+        return [$light, exp($through)];
+    }
+
+    /**
+     * Light on a point of the bed, as the same share.
+     *
+     * @param array<int, array{float, float}> $places
+     * @param array<int, float>               $areas
+     * @param array<int, float>               $leaves
+     */
+    public static function below(float $x, float $z, array $places, array $areas, array $leaves, float $surface): float
+    {
+        $light = 1.0;
+        foreach ($places as $i => [$atX, $atZ]) {
+            $radius = sqrt($areas[$i] / \M_PI) + self::SLANT;
+            $takes = 1 - exp(-Canopy::EXTINCTION * $leaves[$i] / min($surface, \M_PI * $radius * $radius));
+            // A shade's rim is soft: full within the leaves, gone at its reach.
+            $light *= 1 - $takes * self::smooth(($radius - hypot($x - $atX, $z - $atZ)) / self::SLANT);
+        }
+
+        return $light;
+    }
+
+    /** Share (0–1) of a disc that another covers, by how far apart they are: a smooth stand-in for the lens of two circles, within 0.05 of it. */
+    private static function overlap(float $radius, float $other, float $distance): float
+    {
+        $most = min(1.0, ($other / $radius) ** 2);
+
+        return $most * self::smooth(($radius + $other - $distance) / (2 * min($radius, $other)));
+    }
+
+    private static function smooth(float $x): float
+    {
+        $x = max(0.0, min(1.0, $x));
+
+        return $x * $x * (3 - 2 * $x);
+    }
+}

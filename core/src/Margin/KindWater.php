@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Margin;
+
+use Olvek\Core\Animal\Kind as Animal;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Provenance;
+
+/** Whether the water suits every kind of animal through its days in it: pH and general hardness of the run against the kind's own range. */
+final class KindWater implements Criterion
+{
+    /** How far beyond its range, in units of the steps below, a kind is still kept by many, and from where it is wrong for it. J. */
+    private const TIGHT = 0.4;
+    private const FAILS = 1.0;
+    /** Of pH, and share of the bound of hardness or °dH if that is more: what makes one step. J: kept ranges are wider than native ones. */
+    private const STEP_PH = 0.8;
+    private const STEP_SHARE = 0.4;
+    private const STEP_DEGREES = 3.0;
+    /** Share of days at either end that do not count. J: a bad week passes. */
+    private const OUTLIERS = 0.1;
+
+    public static function margin(Outlook $outlook): Margin
+    {
+        $plan = $outlook->plan;
+        $kinds = [];
+        foreach ($plan->groups as $group) {
+            $kinds[$group->kind->id] = [$group->kind, min($group->day, $kinds[$group->kind->id][1] ?? $group->day)];
+        }
+        if ([] === $kinds) {
+            return Margin::idle('waters', 'Water for each kind', 'no animals', 'There are no animals yet for whom the water could be wrong.');
+        }
+        $worst = null;
+        $terms = [];
+        foreach ($kinds as [$kind, $from]) {
+            if ($from > $outlook->lastDay()) {
+                continue;
+            }
+            $pH = self::spread($outlook->trace->columns['pH'], $from);
+            $gh = self::spread($outlook->trace->columns['generalHardness'], $from);
+            $terms[] = new Term($kind->common, \sprintf('pH %s–%s of %s–%s, %s–%s °dH of %s–%s', Decimal::trimmed($pH[0], 1), Decimal::trimmed($pH[1], 1), Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1),
+                Decimal::trimmed($gh[0], 0), Decimal::trimmed($gh[1], 0), Decimal::trimmed($kind->softest->value, 0), Decimal::trimmed($kind->hardest->value, 0)), $kind->acidest->provenance);
+            foreach (self::steps($kind, $pH, $gh) as [$steps, $words]) {
+                if (null === $worst || $steps > $worst[0]) {
+                    $worst = [$steps, $kind, $words];
+                }
+            }
+        }
+        if (null === $worst) {
+            return Margin::idle('waters', 'Water for each kind', 'later', 'The animals come after the days that were run.');
+        }
+        [$steps, $kind, $words] = $worst;
+        $measure = max(0.0, $steps);
+
+        return Margin::atMost('waters', 'Water for each kind', $measure, '', self::TIGHT, self::FAILS, null,
+            match (true) {
+                $measure > self::FAILS => "$kind->common: $words. Another kind, or other water.",
+                $measure > self::TIGHT => "$kind->common is at the edge: $words.",
+                default => 'The water suits every kind through its days in it.',
+            }, [...\array_slice($terms, 0, 10), new Term('days counted', 'from the day they come, the worst tenth at either end left out', Provenance::Judgement)],
+            shown: $measure <= self::TIGHT ? 'suits all' : $words);
+    }
+
+    /**
+     * @param list<float> $values by day
+     *
+     * @return array{float, float} 10th and 90th percentile from a day on
+     */
+    private static function spread(array $values, int $from): array
+    {
+        $days = \array_slice($values, $from);
+        sort($days);
+        \assert([] !== $days);
+
+        return [Band::percentile($days, self::OUTLIERS), Band::percentile($days, 1 - self::OUTLIERS)];
+    }
+
+    /**
+     * @param array{float, float} $pH
+     * @param array{float, float} $gh
+     *
+     * @return list<array{float, string}> how far beyond each bound, in steps, and in words
+     */
+    private static function steps(Animal $kind, array $pH, array $gh): array
+    {
+        $degrees = static fn (float $bound): float => max(self::STEP_DEGREES, self::STEP_SHARE * $bound);
+        $likes = static fn (string $what, float $low, float $high): string => \sprintf('likes %s %s–%s', $what, Decimal::trimmed($low, 1), Decimal::trimmed($high, 1));
+
+        return [
+            [($kind->acidest->value - $pH[0]) / self::STEP_PH, $likes('pH', $kind->acidest->value, $kind->alkalinest->value).', the water falls to '.Decimal::trimmed($pH[0], 1)],
+            [($pH[1] - $kind->alkalinest->value) / self::STEP_PH, $likes('pH', $kind->acidest->value, $kind->alkalinest->value).', the water rises to '.Decimal::trimmed($pH[1], 1)],
+            [($kind->softest->value - $gh[0]) / $degrees($kind->softest->value), $likes('hardness', $kind->softest->value, $kind->hardest->value).' °dH, the water has '.Decimal::trimmed($gh[0], 0)],
+            [($gh[1] - $kind->hardest->value) / $degrees($kind->hardest->value), $likes('hardness', $kind->softest->value, $kind->hardest->value).' °dH, the water comes to '.Decimal::trimmed($gh[1], 0)],
+        ];
+    }
+}
