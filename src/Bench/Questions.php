@@ -30,7 +30,7 @@ final readonly class Questions
      *
      * @return Question|null null where the name or the kind is not known
      */
-    public function named(string $name, ?string $kind = null, float $years = 2.0): ?Question
+    public function named(string $name, ?string $kind = null, float $years = 1.0): ?Question
     {
         $animal = $this->catalogue->animals[$kind ?? ''] ?? null;
 

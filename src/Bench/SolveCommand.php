@@ -26,7 +26,7 @@ final class SolveCommand extends Command
         PlanArgument::add($this);
         $this->addOption('for', null, InputOption::VALUE_REQUIRED, 'stock, plants, light, depth, start, trim or holiday')
             ->addOption('kind', null, InputOption::VALUE_REQUIRED, 'For stock: the animal’s id in the catalogue')
-            ->addOption('years', null, InputOption::VALUE_REQUIRED, 'For depth: years that the soil is to last', '2')
+            ->addOption('years', null, InputOption::VALUE_REQUIRED, 'For depth: years that the soil is to last', '1')
             ->setHelp(<<<'HELP'
                 stock    the most of a kind of animal that keeps every margin; needs --kind
                 plants   the least plant mass, and which roles

@@ -54,7 +54,7 @@ final class LoadCommand extends Command
             } elseif ('galley' === $name) {
                 // Its soil gives off more than the plan thought, its plants melt, and the bottle held less.
                 $this->diary->deed($tank, $today->modify('-9 days'), DeedKind::Bacteria, 1.0);
-                $this->diary->write($tank, $plan, $today, 9, [1, 2, 3, 4, 5, 7, 8], ['flushFactor' => 4.0, 'inoculum' => 0.5, 'nitriteInoculum' => 0.4, 'plantGrowth' => 0.3], [7 => false]);
+                $this->diary->write($tank, $plan, $today, 9, [1, 2, 3, 4, 5, 7, 8], ['flushFactor' => 4.0, 'nitriteInoculum' => 0.1, 'comammox' => 0.2, 'plantGrowth' => 0.2], [7 => false]);
                 $this->devices->wire($tank, DeviceKind::Lamp, 'galley-lamp');
                 $this->devices->wire($tank, DeviceKind::Probe, 'galley-probe');
             }

@@ -16,7 +16,7 @@ final class WhyTest extends BenchTestCase
 
     public function testHelpsCanBeTaken(): void
     {
-        $page = $this->browser->request('GET', "/tanks/$this->tank/helps/nitrite");
+        $page = $this->browser->request('GET', "/tanks/$this->tank/helps/oxygen");
         self::assertResponseIsSuccessful();
         $form = $page->filter('form[data-apply]')->first();
         self::assertStringContainsString('→', $form->text());

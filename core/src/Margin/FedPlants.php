@@ -12,7 +12,7 @@ use Olvek\Core\Unit\Provenance;
 final class FedPlants implements Criterion
 {
     /** Share of growth that nutrients allow all plants together, over the leanest four weeks. J: a tank that clears its water leaves its plants half hungry. */
-    private const LEAST = 0.15;
+    public const LEAST = 0.15;
     private const GOOD = 0.3;
 
     public static function margin(Outlook $outlook): Margin
@@ -47,7 +47,7 @@ final class FedPlants implements Criterion
     }
 
     /** @return array{float, int}|null least mean over four weeks of the share of its growth that the whole stand finds food for, and its last day */
-    private static function leanest(Trace $trace): ?array
+    public static function leanest(Trace $trace): ?array
     {
         $shares = [];
         foreach ($trace->fed as $day => $fed) {

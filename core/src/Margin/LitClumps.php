@@ -14,13 +14,17 @@ final class LitClumps implements Criterion
     /** Share of greatest growth below which a clump dwindles, and from which it thrives. J: breathing and shedding take some 8 %, want of carbon half. */
     private const LEAST = 0.12;
     private const GOOD = 0.25;
+    /** °C below which plants rest. C: water under 10–12 °C. */
+    private const RESTS = 12.0;
 
     public static function margin(Outlook $outlook): Margin
     {
         $trace = $outlook->trace;
         // Ferns, anubias and mosses hold on in any light (C), and what stands in the air has the room's.
         $asked = array_keys(array_filter($outlook->plan->clumps, static fn (Clump $c): bool => $c->kind->role->standsOnFloor()));
-        $darkest = $trace->leanest($trace->lit, Outlook::SETTLING, $asked);
+        // What is too cold to grow rests, and wants little light.
+        $lit = array_map(static fn (array $shares, float $celsius): array => $celsius < self::RESTS ? array_fill_keys(array_keys($shares), 1.0) : $shares, $trace->lit, $trace->columns['temperature']);
+        $darkest = $trace->leanest($lit, Outlook::SETTLING, $asked);
         if (null === $darkest) {
             return Margin::idle('light', 'Light for plants', 'no plants', 'There are no plants that light could fail.');
         }

@@ -14,8 +14,8 @@ use Olvek\Core\Unit\Provenance;
 final class MineralCreep implements Criterion
 {
     /** Months within which that is a fault, and from which a change now and then holds it. J. */
-    private const LEAST = 6.0;
-    private const GOOD = 18.0;
+    private const LEAST = 4.0;
+    private const GOOD = 15.0;
     /** Days in a month, and months beyond which nothing is foretold (J). */
     private const MONTH = 30.44;
     private const LONG = 60.0;
@@ -44,7 +44,7 @@ final class MineralCreep implements Criterion
         $topUp = $outlook->plan->topUp ?? $outlook->plan->water;
         $long = $months >= self::LONG;
 
-        return new Margin('minerals', 'Mineral creep', $months, self::LEAST, self::GOOD, null, $months, 'months', $long ? 'none' : Margin::text($months, 'months'), 'fails below 6 months, holds from 18',
+        return new Margin('minerals', 'Mineral creep', $months, self::LEAST, self::GOOD, null, $months, 'months', $long ? 'none' : Margin::text($months, 'months'), 'fails below 4 months, holds from 15',
             match (true) {
                 $months < self::LEAST => 'Topping up makes the water too hard for '.$who.' within '.Decimal::significant($months, 2).' months: top up with rain or reverse osmosis water, or change some.',
                 $months < self::GOOD => 'Topping up makes the water too hard for '.$who.' in '.Decimal::significant($months, 2).' months; a change now and then, or softer top-up water, holds it.',

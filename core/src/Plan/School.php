@@ -23,6 +23,9 @@ enum School: string
     case VoidPlate = 'void-plate';
     case SealedJar = 'sealed-jar';
 
+    /** Share of a vessel's height that a deep bed takes up at most. J. */
+    private const DEEPEST = 0.4;
+
     public function words(): string
     {
         return match ($this) {
@@ -72,8 +75,8 @@ enum School: string
             self::HumusBed => [...self::humus($plan), ...self::start(StartWay::Plants), ...self::lit($plan, 10, 21)],
             self::SunnySill => [...self::bed('coir 1, garden-compost 1, bagged-topsoil 1', 2.5, 2.5, 'coarse-sand 1', 5, 5), ...self::start(StartWay::Waiting), 'site.aspect' => 'south', 'site.sky' => '25'],
             self::SoilWithGravel => [...self::bed('bagged-topsoil 1, fine-gravel 1', 2.5, 4, 'coarse-sand 1', 2.5, 3.5), ...self::start(StartWay::Bottled), ...self::lit($plan, 8), 'bed.doses.root-tab' => self::tabs($plan)],
-            self::DeepClay => [...self::bed('baked-clay 1, bagged-topsoil 1', 6.5, 7, 'seasoned-gravel 1', 6.5, 7), ...self::start(StartWay::Borrowed), 'start.inoculum' => Inoculum::SeasonedBed->value, ...self::lit($plan, 8)],
-            self::HillBed => [...self::bed('bagged-topsoil 1', 4, 8, 'coarse-sand 1', 4, 8), 'bed.core' => self::hill($plan), ...self::start(StartWay::Dosing), ...self::lit($plan, 8), 'bed.doses.gypsum' => self::pinch($plan, 12), 'bed.doses.epsom-salt' => self::pinch($plan, 6), 'bed.doses.potassium-sulphate' => self::pinch($plan, 6)],
+            self::DeepClay => [...self::bed('baked-clay 1, bagged-topsoil 1', 6.5 * self::low($plan, 14), 7 * self::low($plan, 14), 'seasoned-gravel 1', 6.5 * self::low($plan, 14), 7 * self::low($plan, 14)), ...self::start(StartWay::Borrowed), 'start.inoculum' => Inoculum::SeasonedBed->value, ...self::lit($plan, 8)],
+            self::HillBed => [...self::bed('bagged-topsoil 1', 4 * self::low($plan, 16), 8 * self::low($plan, 16), 'coarse-sand 1', 4 * self::low($plan, 16), 8 * self::low($plan, 16)), 'bed.core' => self::hill($plan), ...self::start(StartWay::Dosing), ...self::lit($plan, 8), 'bed.doses.gypsum' => self::pinch($plan, 12), 'bed.doses.epsom-salt' => self::pinch($plan, 6), 'bed.doses.potassium-sulphate' => self::pinch($plan, 6)],
             self::LeafSandwich => [...self::bed('potting-soil 1', 2.5, 4, 'coarse-sand 1', 6, 7), 'bed.leaves.mix' => 'fallen-leaves 1', 'bed.leaves.front' => '1.3 cm', 'bed.leaves.back' => '1.3 cm', ...self::start(StartWay::Plants), ...self::lit($plan, 8)],
             self::BaggedSoil => [...self::bed('bagged-topsoil 1, seasoned-gravel 1', 2.5, 2.5, 'fine-sand 1', 3, 3), 'bed.bagged' => 'yes', ...self::start(StartWay::Bottled), 'start.inoculum' => Inoculum::SeasonedBed->value, ...self::lit($plan, 9)],
             self::SlowSwamp => [...self::bed('garden-compost 1', 0.3, 0.5, 'coarse-sand 1', 3, 5), ...self::start(StartWay::Waiting), 'start.inoculum' => Inoculum::Cuttings->value, ...self::lit($plan, 8), ...([] === $plan->groups ? [] : ['feeding.grams' => '0'])],
@@ -103,8 +106,8 @@ enum School: string
     private static function bed(string $soil, float $soilFront, float $soilBack, string $cap, float $capFront, float $capBack): array
     {
         return [
-            ...self::plain(), 'bed.soil.mix' => $soil, 'bed.soil.front' => "$soilFront cm", 'bed.soil.back' => "$soilBack cm",
-            'bed.cap.mix' => $cap, 'bed.cap.front' => "$capFront cm", 'bed.cap.back' => "$capBack cm",
+            ...self::plain(), 'bed.soil.mix' => $soil, 'bed.soil.front' => \sprintf('%.2f cm', $soilFront), 'bed.soil.back' => \sprintf('%.2f cm', $soilBack),
+            'bed.cap.mix' => $cap, 'bed.cap.front' => \sprintf('%.2f cm', $capFront), 'bed.cap.back' => \sprintf('%.2f cm', $capBack),
         ];
     }
 
@@ -152,7 +155,13 @@ enum School: string
     /** Bags of lava for a seventh of the hill, whose mean depth of 6 cm is 60 L to the square metre. J: a bag or two under its back. */
     private static function hill(Plan $plan): string
     {
-        return \sprintf('%.1f L', $plan->floor() * 60 / 7);
+        return \sprintf('%.1f L', $plan->floor() * 60 * self::low($plan, 16) / 7);
+    }
+
+    /** How much of its depth (cm) a deep bed keeps in a low vessel: two fifths of the height are its most. J. */
+    private static function low(Plan $plan, float $centimetres): float
+    {
+        return min(1.0, self::DEEPEST * 100 * $plan->vessel->height() / $centimetres);
     }
 
     /** Grams of a salt, typed, at so many per m² of floor: a pinch under the cap of a small tank. C; how much, J. */

@@ -115,15 +115,15 @@ final readonly class Parameters
         #[Range(2.0, 4.0, Provenance::Memory)]
         public float $leafUptake = 2.5,
         #[Range(0.3, 2.0, Provenance::Memory)]
-        public float $carbonHalf = 0.5,
+        public float $carbonHalf = 0.4,
         #[Range(0.15, 0.8, Provenance::Memory)]
-        public float $carbonHalfBicarbonate = 0.25,
+        public float $carbonHalfBicarbonate = 0.2,
         #[Range(0.2, 0.6, Provenance::Memory)]
-        public float $bicarbonateShare = 0.35,
+        public float $bicarbonateShare = 0.45,
         #[Range(0.02, 0.1, Provenance::Memory)]
         public float $carbonCompensation = 0.05,
         #[Range(0.06, 0.2, Provenance::Memory)]
-        public float $plantRespiration = 0.11,
+        public float $plantRespiration = 0.1,
         #[Range(0.02, 0.06, Provenance::Judgement)]
         public float $plantMortality = 0.03,
         #[Range(0.03, 0.08, Provenance::Memory)]

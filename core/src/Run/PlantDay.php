@@ -62,7 +62,7 @@ final class PlantDay
     /** Days of a week's settling within which tender kinds lose most of what they have, from and to which day, and how much. C: over half by day 10; J. */
     private const UNSETTLED = 7;
     private const TENDER_TO = 12.0;
-    private const TENDER_LOSS = 28.0;
+    private const TENDER_LOSS = 32.0;
     private const TENDER_MOST = 0.8;
 
     /** @var list<Kind> */

@@ -263,11 +263,13 @@ final class WaterHours
             $move = ($carbonIn - $steady - ($w1 * $u1 + $w2 * $u2 + $w3 * $u3 + $w4 * $u4) * $over - $wa * $ua * $co2 - $exchangeCarbon * ($co2 - $co2Air) + $valve * ($held - $co2)) / (1 + $late * $stiff);
             // What CO2 is off by at the moment that counts for the step.
             $change = $late * $slope * $move;
-            $x1 = max(0.0, $u1 * $over + $g1 * $change);
-            $x2 = max(0.0, $u2 * $over + $g2 * $change);
-            $x3 = max(0.0, $u3 * $over + $g3 * $change);
-            $x4 = max(0.0, $u4 * $over + $g4 * $change);
-            $xAlgae = max(0.0, $ua * $co2 + $ga * $change);
+            $then = max(0.0, $co2 + $change - $least);
+            $x1 = $then / (CarbonNodes::FIRST + $then);
+            $x2 = $then / (CarbonNodes::SECOND + $then);
+            $x3 = $then / (CarbonNodes::THIRD + $then);
+            $x4 = $then / (CarbonNodes::FOURTH + $then);
+            $then = max(0.0, $co2 + $change);
+            $xAlgae = $then / (self::HALF_CO2_ALGAE + $then);
             $fixed = $w1 * $x1 + $w2 * $x2 + $w3 * $x3 + $w4 * $x4 + $steady + $wa * $xAlgae;
             $available = 0.9 * $dic + $carbonIn;
             if ($fixed > $available) {

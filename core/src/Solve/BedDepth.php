@@ -23,7 +23,7 @@ final readonly class BedDepth implements Question
     private const CAPS = [1.0, 1.25, 1.5, 2.0, 3.0];
 
     /** @param float $years that the soil is to last */
-    public function __construct(private Editor $editor, private float $years = 2.0)
+    public function __construct(private Editor $editor, private float $years = 1.0)
     {
     }
 

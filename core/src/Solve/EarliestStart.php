@@ -8,6 +8,8 @@ use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Group;
+use Olvek\Core\Plan\Occasion;
+use Olvek\Core\Plan\OccasionKind;
 use Olvek\Core\Plan\Plan;
 
 /** The earliest day on which each group may come, in the order of the trade: snails, shrimp, fish. */
@@ -32,7 +34,7 @@ final readonly class EarliestStart implements Question
         usort($order, static fn (Group $a, Group $b): int => [array_search($a->kind->shape->value, ['snail', 'shrimp', 'fish'], true), $a->day] <=> [array_search($b->kind->shape->value, ['snail', 'shrimp', 'fish'], true), $b->day]);
         $settled = [];
         $edits = $terms = [];
-        $before = 0;
+        $before = self::afterDoses($plan);
         foreach ($order as $group) {
             $forbids = null;
             $holds = static function (int $day) use ($trial, $plan, $settled, $group, &$forbids): bool {
@@ -93,6 +95,14 @@ final readonly class EarliestStart implements Question
         }
 
         return $day;
+    }
+
+    /** First day after the last ammonia that the plan doses: nobody doses onto animals. */
+    public static function afterDoses(Plan $plan): int
+    {
+        $days = array_map(static fn (Occasion $o): int => $o->day + 1, array_filter($plan->occasions, static fn (Occasion $o): bool => OccasionKind::Dose === $o->kind));
+
+        return [] === $days ? 0 : max($days);
     }
 
     /** @param list<Term> $terms */

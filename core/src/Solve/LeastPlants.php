@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Solve;
 
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Margin\PlantedShare;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Editor;
@@ -14,17 +15,17 @@ use Olvek\Core\Unit\Decimal;
 /** The least plant mass that keeps the water fit, and which roles it should come from. */
 final readonly class LeastPlants implements Question
 {
-    private const OF = ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'stock', 'algae', 'losses', 'fed', 'light', 'planted'];
+    private const OF = ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'stock', 'algae', 'losses', 'fed', 'light', 'mass'];
     /** Pieces of one kind beyond which nobody plants. J. */
     private const MOST = 400;
-    /** Mixes of roles tried, in parts of pieces. C: fast stems, floaters and root feeders do the work of the first months. */
+    /** Mixes of roles tried, in parts of pieces. C: fast stems and root feeders do the work of the first months together; floaters or a foreground beside them. */
     private const MIXES = [
-        'fast stems' => ['hygrophila-polysperma' => 10],
-        'fast stems and floaters' => ['hygrophila-polysperma' => 8, 'salvinia-natans' => 1],
         'fast stems and root feeders' => ['hygrophila-polysperma' => 8, 'cryptocoryne-wendtii' => 2],
-        'floaters' => ['salvinia-natans' => 2],
         'fast stems, root feeders and floaters' => ['hygrophila-polysperma' => 6, 'cryptocoryne-wendtii' => 2, 'salvinia-natans' => 1],
+        'fast stems, tape grass and root feeders' => ['hygrophila-polysperma' => 5, 'vallisneria-spiralis' => 5, 'cryptocoryne-wendtii' => 1],
     ];
+    /** Share of the floor that even the fewest plants take up. C: half to three quarters; J. */
+    private const LEAST_PLANTED = 0.4;
 
     public function __construct(private Editor $editor, private Catalogue $catalogue)
     {
@@ -42,7 +43,13 @@ final readonly class LeastPlants implements Question
         $terms = [];
         foreach ($this->mixes($plan) as $words => $parts) {
             $holds = static function (int $share) use ($trial, $bare, $parts, &$why): bool {
-                $failing = Trial::failing($trial->judged(self::planted($bare, $parts, $share)), self::OF);
+                $planted = self::planted($bare, $parts, $share);
+                if (PlantedShare::of($planted) < self::LEAST_PLANTED) {
+                    $why = \sprintf('less than %d %% of the floor is planted', (int) (100 * self::LEAST_PLANTED));
+
+                    return false;
+                }
+                $failing = Trial::failing($trial->judged($planted), self::OF);
                 $why = null === $failing ? $why : Trial::reason($failing);
 
                 return null === $failing;

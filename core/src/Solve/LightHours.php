@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Solve;
 
+use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Plan;
@@ -33,6 +34,7 @@ final readonly class LightHours implements Question
         $terms = [];
         $good = [];
         $why = [];
+        $enough = null;
         for ($hours = self::SHORTEST; $hours <= self::LONGEST; ++$hours) {
             $changed = $trial->edited($plan, ['light.hours' => (string) $hours]);
             \assert(null !== $changed);
@@ -42,10 +44,14 @@ final readonly class LightHours implements Question
                 break;
             }
             $failing = Trial::failing($judgement, self::OF);
-            $worst = min(array_map(static fn (string $id): float => $judgement->margin($id)->position(), self::OF));
-            $terms[] = new Term("$hours h", null === $failing ? \sprintf('holds; light %s, algae %s', $judgement->margin('light')->shown, $judgement->margin('algae')->shown) : lcfirst($failing->name).' fails');
+            // What plants would grow, over the year.
+            $growth = $judgement->trace->mean('exportable', 0, $judgement->trace->days());
+            $terms[] = new Term("$hours h", null === $failing ? \sprintf('holds; growth %s mg N a day, light %s, algae %s', Decimal::significant($growth, 2), $judgement->margin('light')->shown, $judgement->margin('algae')->shown) : lcfirst($failing->name).' fails');
             if (null === $failing) {
-                $good[$hours] = $worst;
+                $good[$hours] = $growth;
+                if (null === $enough && State::Holds === $judgement->margin('light')->state && State::Holds === $judgement->margin('algae')->state) {
+                    $enough = $hours;
+                }
             } else {
                 $why[$failing->id] = $failing;
             }
@@ -59,8 +65,9 @@ final readonly class LightHours implements Question
 
             return Answer::none('at no length of day do all hold: '.implode(', ', $reasons).'. Change the lamp’s strength or the plants.', $terms, $trial->runs);
         }
+        // The shortest day that gives every plant its light: what is more feeds algae as well. Where none does, the one that brings most growth.
         arsort($good);
-        $best = array_key_first($good);
+        $best = $enough ?? array_key_first($good);
 
         if ($trial->brokenOff) {
             return Answer::soFar(
@@ -72,7 +79,7 @@ final readonly class LightHours implements Question
         }
 
         return Answer::found(
-            \sprintf('%d hours are best; from %d to %d hours do. The plan has %s.', $best, min(array_keys($good)), max(array_keys($good)), Decimal::trimmed($plan->lamp->hours, 1)),
+            \sprintf(null === $enough ? '%d hours are best, though plants or algae stay tight; from %d to %d hours do. The plan has %s.' : '%d hours give every plant its light; from %d to %d hours do, and what is more feeds algae too. The plan has %s.', $best, min(array_keys($good)), max(array_keys($good)), Decimal::trimmed($plan->lamp->hours, 1)),
             ['light.hours' => (string) $best], $terms, $trial->runs);
     }
 }

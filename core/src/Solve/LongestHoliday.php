@@ -25,6 +25,9 @@ final readonly class LongestHoliday implements Question
     /** Share of the animals that may be fewer than with the keeper there, and mg O2/L by which dawns must be worse. J. */
     private const MOST_LOST = 0.05;
     private const WORSE_OXYGEN = 0.3;
+    /** Share of its weight that an animal may lose against one that is fed, and g from which animals are weighed. J: a fish that has lost a fifth looks thin. */
+    private const THINNER = 0.2;
+    private const COUNTED = 0.01;
     /** Days after the keeper's return that still count. J. */
     private const AFTER = 30;
 
@@ -85,6 +88,10 @@ final readonly class LongestHoliday implements Question
                 $before = $usual->trace->heads[$day][$i];
                 if ($before > 0 && $trace->heads[$day][$i] < min($group->count, $before) * (1 - self::MOST_LOST)) {
                     return \sprintf('animals die of hunger or bad water (%s).', $group->kind->common);
+                }
+                if ($group->kind->grams->value >= self::COUNTED && $before > 0 && $trace->heads[$day][$i] > 0
+                    && $trace->groups[$day][$i] / $trace->heads[$day][$i] < (1 - self::THINNER) * $usual->trace->groups[$day][$i] / $before) {
+                    return \sprintf('animals grow thin (%s).', $group->kind->common);
                 }
             }
         }

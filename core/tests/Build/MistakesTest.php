@@ -53,7 +53,7 @@ final class MistakesTest extends TestCase
         yield 'wood untested' => ['soak-h1', ['hardscape.add' => 'root-wood']];
         yield 'light for two tanks' => ['bright', ['light.lumens' => '5000']];
         yield 'no light at all' => ['dark', ['light.lumens' => '0']];
-        yield 'tender kinds on day one' => ['sensitive-c2', ['plants.c2.day' => '0']];
+        yield 'tender kinds on day one' => ['sensitive-c4', ['plants.add.pogostemon-helferi' => '5']];
         yield 'down in raw soil' => ['deep-c1', ['plants.c1.planting' => 'deep']];
         yield 'a rhizome buried' => ['deep-c4', ['plants.add' => 'anubias-nana']];
         yield 'hard to get out' => ['removal-c4', ['plants.add' => 'sagittaria-subulata']];

@@ -30,8 +30,8 @@ DATA = os.path.join(HERE, "..", "..", "data")
 QMIN, QFULL, QMAX, QSTART = 6.0, 15.0, 45.0, 32.0
 LEAF_C, LEAF_P, LEAF_K, LEAF_FE = 400.0, 1.5, 9.0, 0.08
 RESERVE, REFILL, LAID_BY = (2.0, 12.0, 0.15), 0.2, 0.5
-RESP, MORT, UPTAKE = 0.11, 0.03, 2.5
-HALF_CO2, HALF_CO2_BIC, BETA, HALF_BIC, GAMMA = 0.5, 0.25, 0.35, 1.0, 0.05
+RESP, MORT, UPTAKE = 0.1, 0.03, 2.5
+HALF_CO2, HALF_CO2_BIC, BETA, HALF_BIC, GAMMA = 0.4, 0.2, 0.45, 1.0, 0.05
 # film, green water, diatoms: growth, half light, mortality
 ALGAE = [(0.8, 25.0, 0.145), (1.1, 60.0, 0.45), (0.75, 10.0, 0.145)]
 ALGAE_HALF_N, ALGAE_RESP, ALGAE_DENSE, GREENEST, DIATOM_SI, HALF_SI = 0.01, 0.04, 6.0, 60.0, 150.0, 0.1
@@ -158,7 +158,7 @@ class Tank:
             vine = num("growth") >= 0.03
             low, best, high = num("coolest") - 6, num("warmest") - 2, num("warmest") + 6
             grown = {"unknown": 0.35, "air": 1.0, "water": 0.1}[c.get("grown", "unknown")]
-            melt, until = (min(0.8, 28 * num("melt") ** 3), 12.0) if kind["sensitive"] == "yes" else (min(1.0, num("melt") * grown), 21.0)
+            melt, until = (min(0.8, 32 * num("melt") ** 3), 12.0) if kind["sensitive"] == "yes" else (min(1.0, num("melt") * grown), 21.0)
             self.clumps.append(dict(
                 role=role, mass=c["pieces"] * num("dry_per_piece"), pieces=c["pieces"], mu=num("growth"), ki=num("half_light"), share=num("root_share"), reach=reach if self.soiled else 0.0,
                 dense=num("densest"), mat=num("mat"), melt=melt, until=until, bic=num("bicarbonate"), air=role in AIRY, floats=role == "floater", above=max(0.0, room - height) if role not in AIRY else 0.0,
