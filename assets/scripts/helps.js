@@ -11,7 +11,7 @@ export function tryHelps() {
         place.dataset.asked = 'yes';
         if (!known.has(key)) {
             place.setAttribute('aria-busy', 'true');
-            place.textContent = 'Trying what would help…';
+            place.textContent = 'Trying…';
             try {
                 const response = await patiently(place.dataset.helps, { headers: { 'Olvek-Parts': '{}' } });
                 if (!response.ok) {

@@ -114,7 +114,7 @@ final class JudgeCommand extends Command
             'state' => $judgement->state->value,
             'verdict' => $judgement->verdict,
             'margins' => array_map(static fn (Margin $m): array => [
-                'id' => $m->id, 'name' => $m->name, 'state' => $m->state->value, 'value' => $m->value, 'limit' => $m->limit, 'good' => $m->good,
+                'id' => $m->id, 'name' => $m->name, 'voice' => $m->voice->value, 'state' => $m->state->value, 'value' => $m->value, 'limit' => $m->limit, 'good' => $m->good,
                 'worstDay' => $m->worstDay, 'measure' => $m->measure, 'unit' => $m->unit, 'shown' => $m->shown, 'bound' => $m->bound, 'sentence' => $m->sentence,
                 'spread' => null === $m->spread ? null : ['p10' => $m->spread->low, 'p90' => $m->spread->high, 'holds' => $m->spread->holds, 'of' => $m->spread->of],
                 'helps' => array_map(static fn (Help $h): array => ['words' => $h->words, 'edits' => $h->edits, 'before' => $h->before, 'after' => $h->after, 'state' => $h->state->value, 'cost' => $h->cost], $helps[$m->id] ?? []),

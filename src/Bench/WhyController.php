@@ -61,6 +61,15 @@ final class WhyController extends AbstractController
         return $this->told($request, $ticket, $tank, 'answer', ['answer' => $ticket->value]);
     }
 
+    /** What mishaps would come to in the grown tank, each rehearsed. */
+    #[Route('/stress', name: 'bench_stress', methods: ['GET'])]
+    public function stress(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $ticket = $this->desk->ask(new StressJob($this->tanks->head($tank)->plan), $keeper);
+
+        return $this->told($request, $ticket, $tank, 'stress', ['rehearsals' => $ticket->value]);
+    }
+
     /** What a school would change here, and what it would come to. */
     #[Route('/school/{school}', name: 'bench_school', methods: ['GET'])]
     public function school(Request $request, Tank $tank, string $school, #[CurrentUser] Keeper $keeper): Response

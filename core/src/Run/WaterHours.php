@@ -130,7 +130,7 @@ final class WaterHours
         $leastO2 = $o2;
         $mostTan = $tan;
         $mostNo2 = $no2;
-        $sumCo2 = $mostCo2 = 0.0;
+        $sumCo2 = $mostCo2 = $co2Before = $litBefore = 0.0;
         $leastH = \INF;
         $mostH = $sumPH = 0.0;
 
@@ -337,7 +337,10 @@ final class WaterHours
             $gotB4 += $lightStep * ($beta + (1 - $beta) * $x4);
             $gotAlgae += $lightStep * $xAlgae;
             $potential += $lit * $dt;
-            $sumCo2 += max(0.0, $co2 + $change) * $lit;
+            // Its mean over the light hours: it falls and rises by factors, so two thirds geometric, one third straight, from step to step.
+            $sumCo2 += (2 * sqrt($co2Before * $co2) + ($co2Before + $co2) / 2) / 3 * $litBefore;
+            $co2Before = $co2;
+            $litBefore = $lit;
             $sumPH += $h;
             if ($co2 > $mostCo2) {
                 $mostCo2 = $co2;

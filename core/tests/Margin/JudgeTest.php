@@ -60,7 +60,6 @@ final class JudgeTest extends TestCase
     #[TestWith(['waters', ['water.gh' => '0.3', 'water.kh' => '0.3', 'water.pH' => '5.5', 'topUp.kind' => 'reverse-osmosis']])]
     #[TestWith(['algae', ['plants.c1.remove' => '1', 'plants.c2.pieces' => '1', 'light.hours' => '14', 'feeding.grams' => '1', 'light.lumens' => '5000']])]
     #[TestWith(['bed', ['bed.soil.material' => 'garden-compost', 'bed.soil.front' => '10 cm', 'bed.soil.back' => '10 cm', 'plants.c1.remove' => '1', 'plants.c2.pieces' => '1']])]
-    #[TestWith(['soil', ['bed.soil.front' => '0.3 cm', 'bed.soil.back' => '0.3 cm', 'animals.a1.remove' => '1', 'water.nitrate' => '0', 'light.lumens' => '6000', 'water.gh' => '0', 'light.hours' => '12', 'topUp.kind' => 'reverse-osmosis', 'plants.add.salvinia-natans' => '2']])]
     #[TestWith(['room', ['animals.a1.count' => '60']])]
     #[TestWith(['temperature', ['site.temperature' => '12 °C']])]
     #[TestWith(['stock', ['feeding.grams' => '3', 'animals.a1.count' => '200', 'plants.c1.remove' => '1', 'plants.c2.pieces' => '2']])]
@@ -89,6 +88,15 @@ final class JudgeTest extends TestCase
         self::assertSame(Voice::Practice, $judgement->margin($margin)->voice);
         self::assertLessThan($judgement->margin($margin)->limit, $judgement->margin($margin)->value);
         self::assertStringNotContainsString($judgement->margin($margin)->sentence, $judgement->verdict);
+    }
+
+    /** A film of soil is spent at once; where water and mulm feed the plants meanwhile, that is tight and no failure. */
+    public function testAFilmOfSoilIsSpentAtOnce(): void
+    {
+        $soil = Judge::judge(Sample::edit(Sample::planted(), ['bed.soil.front' => '0.3 cm', 'bed.soil.back' => '0.3 cm']))->margin('soil');
+        self::assertSame(State::Tight, $soil->state);
+        self::assertLessThan(0.4, $soil->measure);
+        self::assertGreaterThan(0.6, Judge::judge(Sample::planted())->margin('soil')->measure);
     }
 
     public function testHelpsAreTriedBeforeTheyAreNamed(): void
