@@ -29,7 +29,7 @@ final class KindWater implements Criterion
             $kinds[$group->kind->id] = [$group->kind, min($group->day, $kinds[$group->kind->id][1] ?? $group->day)];
         }
         if ([] === $kinds) {
-            return Margin::idle('waters', 'Water for each kind', 'no animals', 'There are no animals yet for whom the water could be wrong.');
+            return Margin::idle('waters', 'Water fit', 'no animals', 'There are no animals yet for whom the water could be wrong.');
         }
         $worst = null;
         $terms = [];
@@ -48,12 +48,12 @@ final class KindWater implements Criterion
             }
         }
         if (null === $worst) {
-            return Margin::idle('waters', 'Water for each kind', 'later', 'The animals come after the days that were run.');
+            return Margin::idle('waters', 'Water fit', 'later', 'The animals come after the days that were run.');
         }
         [$steps, $kind, $words] = $worst;
         $measure = max(0.0, $steps);
 
-        return Margin::atMost('waters', 'Water for each kind', $measure, '', self::TIGHT, self::FAILS, null,
+        return Margin::atMost('waters', 'Water fit', $measure, '', self::TIGHT, self::FAILS, null,
             match (true) {
                 $measure > self::FAILS => "$kind->common: $words. Another kind, or other water.",
                 $measure > self::TIGHT => "$kind->common is at the edge: $words.",
