@@ -20,7 +20,7 @@ final readonly class Options
     {
         $options = array_fill_keys(array_map(static fn (Role $r): string => $r->words(), Role::cases()), []);
         foreach ($this->catalogue->plants as $kind) {
-            $options[$kind->role->words()][$kind->id] = \sprintf('%s (%s)', $kind->common, $kind->scientific);
+            $options[$kind->role->words()][$kind->id] = $kind->names();
         }
 
         return array_filter(array_map(self::sorted(...), $options));
@@ -31,7 +31,7 @@ final readonly class Options
     {
         $options = [];
         foreach ($this->catalogue->animals as $kind) {
-            $options[$kind->shape->value][$kind->id] = \sprintf('%s (%s)', $kind->common, $kind->scientific);
+            $options[$kind->shape->value][$kind->id] = $kind->names();
         }
 
         return array_map(self::sorted(...), $options);

@@ -10,6 +10,7 @@ use Olvek\Core\Unit\Estimate;
 final readonly class Kind
 {
     /**
+     * @param string   $synonyms   other names that it is sold or written under, parted by semicolons
      * @param Estimate $grams      wet mass of an adult
      * @param Estimate $leastTank  litres of the smallest tank that suits the kind
      * @param Estimate $litresEach litres for each further adult
@@ -31,6 +32,7 @@ final readonly class Kind
         public string $id,
         public string $scientific,
         public string $common,
+        public string $synonyms,
         public Shape $shape,
         public Level $level,
         public Estimate $grams,
@@ -58,6 +60,12 @@ final readonly class Kind
         public bool $matureTank,
         public string $remarks,
     ) {
+    }
+
+    /** Its names as a list shows them: the common one, the accepted one and others that it is sold or written under. */
+    public function names(): string
+    {
+        return \sprintf('%s (%s)', $this->common, '' === $this->synonyms ? $this->scientific : "$this->scientific; $this->synonyms");
     }
 
     /** @return list<string> what to mind before buying, each a sentence */

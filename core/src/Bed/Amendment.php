@@ -15,6 +15,7 @@ final readonly class Amendment
      * @param Estimate $potassium  mg K per g
      * @param Estimate $iron       mg Fe per g
      * @param Estimate $lime       g of calcite per g, dissolving as the water asks for it
+     * @param Estimate $limeSpeed  how fast that lime dissolves beside calcite
      * @param Estimate $hardness   °dH · L per g, dissolving at once
      * @param Estimate $alkalinity meq per g, dissolving at once
      * @param Estimate $dose       usual g per L of soil
@@ -28,6 +29,7 @@ final readonly class Amendment
         public Estimate $potassium,
         public Estimate $iron,
         public Estimate $lime,
+        public Estimate $limeSpeed,
         public Estimate $hardness,
         public Estimate $alkalinity,
         public Estimate $dose,

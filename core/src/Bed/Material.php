@@ -21,6 +21,7 @@ final readonly class Material
      * @param Estimate $potassium    mg K per kg dry that roots can draw
      * @param Estimate $iron         mg Fe per kg dry that roots can draw
      * @param Estimate $acidity      meq of alkalinity per kg dry that it takes up while fresh
+     * @param Estimate $lime         share of it that is calcite or aragonite
      */
     public function __construct(
         public string $id,
@@ -37,6 +38,7 @@ final readonly class Material
         public Estimate $potassium,
         public Estimate $iron,
         public Estimate $acidity,
+        public Estimate $lime,
         public string $remarks,
     ) {
     }
@@ -44,6 +46,6 @@ final readonly class Material
     /** The same material with other likely values of what is least certain. */
     public function with(Estimate $flushNitrogen, Estimate $slowNitrogen, Estimate $quickCarbon, Estimate $slowCarbon, Estimate $retardation, Estimate $phosphorus, Estimate $potassium, Estimate $iron): self
     {
-        return new self($this->id, $this->name, $this->role, $this->density, $this->porosity, $flushNitrogen, $slowNitrogen, $quickCarbon, $slowCarbon, $retardation, $phosphorus, $potassium, $iron, $this->acidity, $this->remarks);
+        return new self($this->id, $this->name, $this->role, $this->density, $this->porosity, $flushNitrogen, $slowNitrogen, $quickCarbon, $slowCarbon, $retardation, $phosphorus, $potassium, $iron, $this->acidity, $this->lime, $this->remarks);
     }
 }

@@ -43,6 +43,12 @@ final readonly class Mix
         return $this->byVolume(static fn (Material $m): float => $m->porosity->value);
     }
 
+    /** Share of its volume that is lime. */
+    public function lime(): float
+    {
+        return $this->byVolume(static fn (Material $m): float => $m->lime->value);
+    }
+
     public function retardation(): float
     {
         return $this->byVolume(static fn (Material $m): float => $m->retardation->value);

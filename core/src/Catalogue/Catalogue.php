@@ -78,7 +78,7 @@ final readonly class Catalogue
     private static function materials(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'name', 'role', 'density', 'porosity', 'flush_nitrogen', 'slow_nitrogen', 'quick_carbon', 'slow_carbon', 'retardation', 'phosphorus', 'potassium', 'iron', 'acidity', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'name', 'role', 'density', 'porosity', 'flush_nitrogen', 'slow_nitrogen', 'quick_carbon', 'slow_carbon', 'retardation', 'phosphorus', 'potassium', 'iron', 'acidity', 'lime', 'remarks'])->rows as $row) {
             $material = new Material(
                 $row->text('id'),
                 $row->text('name'),
@@ -94,6 +94,7 @@ final readonly class Catalogue
                 $row->estimate('potassium', 0, 20000),
                 $row->estimate('iron', 0, 20000),
                 $row->estimate('acidity', 0, 2000),
+                $row->estimate('lime', 0, 1),
                 $row->optionalText('remarks'),
             );
             $found[$material->id] = $material;
@@ -106,11 +107,12 @@ final readonly class Catalogue
     private static function plants(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'scientific', 'common', 'role', 'growth', 'half_light', 'root_share', 'densest', 'mat', 'melt', 'bicarbonate', 'dry_per_piece', 'piece', 'height', 'spread', 'zone', 'planting', 'coolest', 'warmest', 'softest', 'hardest', 'removal', 'sensitive', 'invasive', 'tender', 'wet_ratio', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'scientific', 'common', 'synonyms', 'role', 'growth', 'half_light', 'root_share', 'densest', 'mat', 'melt', 'bicarbonate', 'dry_per_piece', 'piece', 'height', 'spread', 'zone', 'planting', 'coolest', 'warmest', 'softest', 'hardest', 'removal', 'sensitive', 'invasive', 'tender', 'wet_ratio', 'remarks'])->rows as $row) {
             $kind = new PlantKind(
                 $row->text('id'),
                 $row->text('scientific'),
                 $row->text('common'),
+                $row->optionalText('synonyms'),
                 $row->choice('role', PlantRole::class),
                 $row->estimate('growth', 0.001, 1),
                 $row->estimate('half_light', 1, 500),
@@ -146,14 +148,15 @@ final readonly class Catalogue
     private static function animals(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'scientific', 'common', 'shape', 'level', 'grams', 'least_tank', 'litres_each', 'group', 'coolest', 'warmest', 'food', 'jumper', 'ph_low', 'ph_high', 'gh_low', 'gh_high', 'temper', 'breeds', 'grazes', 'burrows', 'breathes_air', 'oxygen', 'eats', 'protein', 'invasive', 'wild_caught', 'mature_tank', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'scientific', 'common', 'synonyms', 'shape', 'level', 'grams', 'least_tank', 'litres_each', 'group', 'coolest', 'warmest', 'food', 'jumper', 'ph_low', 'ph_high', 'gh_low', 'gh_high', 'temper', 'breeds', 'grazes', 'burrows', 'breathes_air', 'oxygen', 'eats', 'protein', 'invasive', 'wild_caught', 'mature_tank', 'remarks'])->rows as $row) {
             $kind = new AnimalKind(
                 $row->text('id'),
                 $row->text('scientific'),
                 $row->text('common'),
+                $row->optionalText('synonyms'),
                 $row->choice('shape', Shape::class),
                 $row->choice('level', Level::class),
-                $row->estimate('grams', 0.0001, 500),
+                $row->estimate('grams', 0.00001, 500),
                 $row->estimate('least_tank', 0.1, 5000),
                 $row->estimate('litres_each', 0.001, 500),
                 $row->estimate('group', 1, 100),
@@ -188,7 +191,7 @@ final readonly class Catalogue
     private static function amendments(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'name', 'nitrogen', 'phosphorus', 'potassium', 'iron', 'lime', 'hardness', 'alkalinity', 'dose', 'unit_grams', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'name', 'nitrogen', 'phosphorus', 'potassium', 'iron', 'lime', 'lime_speed', 'hardness', 'alkalinity', 'dose', 'unit_grams', 'remarks'])->rows as $row) {
             $found[$row->text('id')] = new Amendment(
                 $row->text('id'),
                 $row->text('name'),
@@ -196,7 +199,8 @@ final readonly class Catalogue
                 $row->estimate('phosphorus', 0, 500),
                 $row->estimate('potassium', 0, 600),
                 $row->estimate('iron', 0, 500),
-                $row->estimate('lime', 0, 1),
+                $row->estimate('lime', 0, 1.1),
+                $row->estimate('lime_speed', 0, 1),
                 $row->estimate('hardness', 0, 50),
                 $row->estimate('alkalinity', 0, 20),
                 $row->estimate('dose', 0, 200),

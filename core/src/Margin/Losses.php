@@ -46,8 +46,8 @@ final class Losses implements Criterion
             }
             $end = $trace->heads[$outlook->lastDay()][$i];
             $terms[] = new Term($group->kind->common, \sprintf('%d put in, about %s at the end, at most %s', $group->count, Decimal::trimmed($end, 0), Decimal::trimmed($peak, 0)), Provenance::Judgement);
-            // Snails follow their food; that they grow fewer is no failing.
-            $counted = Shape::Snail === $group->kind->shape ? min($fall, self::ACT) : $fall;
+            // Snails and worms follow their food; that they grow fewer is no failing.
+            $counted = \in_array($group->kind->shape, [Shape::Snail, Shape::Worm], true) ? min($fall, self::ACT) : $fall;
             if ($counted > $most || null === $worst) {
                 $most = $counted;
                 $worst = $group;

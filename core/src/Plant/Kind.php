@@ -10,6 +10,7 @@ use Olvek\Core\Unit\Estimate;
 final readonly class Kind
 {
     /**
+     * @param string   $synonyms    other names that it is sold or written under, parted by semicolons
      * @param Estimate $growth      greatest growth, d⁻¹ at 25 °C
      * @param Estimate $halfLight   PPFD of half growth, µmol m⁻² s⁻¹
      * @param Estimate $rootShare   share of its nitrogen taken from the bed once rooted
@@ -34,6 +35,7 @@ final readonly class Kind
         public string $id,
         public string $scientific,
         public string $common,
+        public string $synonyms,
         public Role $role,
         public Estimate $growth,
         public Estimate $halfLight,
@@ -59,6 +61,12 @@ final readonly class Kind
         public Estimate $wetRatio,
         public string $remarks,
     ) {
+    }
+
+    /** Its names as a list shows them: the common one, the accepted one and others that it is sold or written under. */
+    public function names(): string
+    {
+        return \sprintf('%s (%s)', $this->common, '' === $this->synonyms ? $this->scientific : "$this->scientific; $this->synonyms");
     }
 
     /** @return list<string> what to mind before planting, each a sentence */

@@ -69,6 +69,8 @@ final readonly class Facts
     public float $dosedAlkalinity;
     public float $dosedHardness;
     public float $lime;
+    /** How fast the bed's lime dissolves beside calcite. */
+    public float $limeSpeed;
     public float $stoneLime;
     /** mg C of tannin a day that wood gives off at first. */
     public float $woodTannin;
@@ -114,9 +116,11 @@ final readonly class Facts
         $this->soilIron = $held(static fn (Material $m): float => $m->iron->value) + $this->dosed(static fn (Amendment $a): float => $a->iron->value);
         $this->acidity = $held(static fn (Material $m): float => $m->acidity->value);
         $this->lime = $this->dosed(static fn (Amendment $a): float => $a->lime->value);
+        $this->limeSpeed = $this->lime > 0 ? $this->dosed(static fn (Amendment $a): float => $a->lime->value * $a->limeSpeed->value) / $this->lime : 1.0;
         $this->dosedHardness = $this->dosed(static fn (Amendment $a): float => $a->hardness->value);
         $this->dosedAlkalinity = $this->dosed(static fn (Amendment $a): float => $a->alkalinity->value);
-        $this->stoneLime = LimeDay::STONE_REACH * array_sum(array_map(static fn (Piece $p): float => $p->surface() * $p->kind->lime->value, $plan->pieces));
+        $face = $bed->cap->mix ?? $bed->soil->mix ?? null;
+        $this->stoneLime = LimeDay::STONE_REACH * (array_sum(array_map(static fn (Piece $p): float => $p->surface() * $p->kind->lime->value, $plan->pieces)) + LimeDay::GRAINS * $this->floor * ($face?->lime() ?? 0.0));
         $this->woodTannin = array_sum(array_map(static fn (Piece $p): float => $p->litres * $p->kind->tannin->value, $plan->pieces));
         $this->rain = PouredWater::of(new SourceWater(6.0, 0.3, 0.3, 0.3), $plan->site->temperature);
         $this->pressure = $plan->site->pressure();

@@ -27,6 +27,8 @@ final class LimeDay
     public const SETTLING = 0.03;
     /** g of calcite within reach of the water per m² of limestone. J (100–1000). */
     public const STONE_REACH = 300.0;
+    /** m² of grains that the water sees per m² of a bed whose upper layer is lime. J (3–20): a few millimetres of sand. */
+    public const GRAINS = 10.0;
 
     public static function run(State $s, Day $day, Facts $facts, Books $books): void
     {
@@ -36,7 +38,7 @@ final class LimeDay
             return;
         }
         $rate = $facts->parameters->limeRate * $hunger;
-        $bed = $s->lime * (1 - exp(-$rate));
+        $bed = $s->lime * (1 - exp(-$rate * $facts->limeSpeed));
         // Stone outlasts the tank: what it gives comes from outside the books.
         $stone = $facts->stoneLime * $rate;
         $s->lime -= $bed;

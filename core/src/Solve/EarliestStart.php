@@ -31,7 +31,7 @@ final readonly class EarliestStart implements Question
         }
         $trial = new Trial($this->editor, $patience);
         $order = $plan->groups;
-        usort($order, static fn (Group $a, Group $b): int => [array_search($a->kind->shape->value, ['snail', 'shrimp', 'fish'], true), $a->day] <=> [array_search($b->kind->shape->value, ['snail', 'shrimp', 'fish'], true), $b->day]);
+        usort($order, static fn (Group $a, Group $b): int => [$a->kind->shape->turn(), $a->day] <=> [$b->kind->shape->turn(), $b->day]);
         $settled = [];
         $edits = $terms = [];
         $before = self::afterDoses($plan);

@@ -284,6 +284,20 @@ final class BehaviourTest extends TestCase
         self::assertEqualsWithDelta(self::run_($hard, 60)->columns['carbonateHardness'][59], self::run_(Sample::edit($hard, ['bed.doses.add' => 'limestone']), 60)->columns['carbonateHardness'][59], 0.1);
     }
 
+    /** C: a cap of coral sand keeps the water hard; dolomite gives its lime ten to a hundred times slower than calcite. */
+    public function testACapOfLimeHardensMostAndDolomiteLeast(): void
+    {
+        $soft = self::planted(['water.kh' => '1', 'water.gh' => '2', 'water.pH' => '6.6', 'topUp.kind' => 'reverse-osmosis']);
+        $hardness = static fn (string $place, string $value): float => self::run_(Sample::edit($soft, [$place => $value]), 180)->columns['carbonateHardness'][179];
+        $plain = self::run_($soft, 180)->columns['carbonateHardness'][179];
+        $limestone = $hardness('bed.doses.add', 'limestone') - $plain;
+        $dolomite = $hardness('bed.doses.add', 'dolomite') - $plain;
+        $coral = $hardness('bed.cap.material', 'coral-sand') - $plain;
+        self::assertGreaterThan($limestone, $coral);
+        self::assertGreaterThan(0.0, $dolomite);
+        self::assertLessThan($limestone / 5, $dolomite);
+    }
+
     public function testBuriedRhizomesAndRawSoilSetPlantsBack(): void
     {
         $plan = Sample::edit(self::planted(), ['plants.add.anubias-nana' => '4']);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Build\Start;
 
-use Olvek\Core\Animal\Shape;
 use Olvek\Core\Log\DeedKind;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\StartWay;
@@ -23,10 +22,9 @@ final class Stocking
 
     public function __construct(private readonly Situation $situation)
     {
-        $order = [Shape::Snail->value => 0, Shape::Shrimp->value => 1, Shape::Fish->value => 2];
         $groups = array_filter($situation->plan->groups, static fn (Group $g): bool => $g->count > 0);
         // Who is in already came first, whatever was planned.
-        $rank = static fn (Group $g): array => [null === $situation->firstDeed(DeedKind::Stock, $g->id) ? 1 : 0, $situation->firstDeed(DeedKind::Stock, $g->id) ?? $g->day, $order[$g->kind->shape->value]];
+        $rank = static fn (Group $g): array => [null === $situation->firstDeed(DeedKind::Stock, $g->id) ? 1 : 0, $situation->firstDeed(DeedKind::Stock, $g->id) ?? $g->day, $g->kind->shape->turn()];
         usort($groups, static fn (Group $a, Group $b): int => $rank($a) <=> $rank($b));
         $this->groups = $groups;
     }
