@@ -15,6 +15,7 @@ use Olvek\Core\Margin\Ledger;
 use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
+use Olvek\Core\Margin\Tornado;
 use Olvek\Core\Run\Flow;
 use Olvek\Core\Run\Workers;
 use Olvek\Core\Unit\UnitSystem;
@@ -28,6 +29,9 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('olvek:judge', 'Judges a plan from a run of its first year: verdict, margins, ledger, quantities')]
 final class JudgeCommand extends Command
 {
+    /** Tanks from which on it is told what decides; fewer would name the wrong numbers. */
+    private const ENOUGH = 32;
+
     public function __construct(private readonly PlanArgument $plans, private readonly Helps $helps)
     {
         parent::__construct();
@@ -60,9 +64,11 @@ final class JudgeCommand extends Command
         $members = (int) FormatOption::needed($input, 'band', 0, 256);
         $judgement = Judge::judge($plan, $units);
         $ledger = Ledger::onDay($plan, '' === $day ? $judgement->hardestDay() : (int) $day);
+        $tornado = null;
         if ($members > 0) {
-            $spreads = Band::spreads((new Workers())->map($members, (new Band($plan, $members))->member(...), FormatOption::progress($errors)));
-            $judgement = $judgement->withSpreads($spreads);
+            $tanks = (new Workers())->map($members, (new Band($plan, $members))->member(...), FormatOption::progress($errors));
+            $judgement = $judgement->with(Band::sureness($tanks));
+            $tornado = $members >= self::ENOUGH ? Tornado::of($plan, $tanks, $units) : null;
         }
         $helps = [];
         foreach (true === $input->getOption('helps') ? $judgement->margins : [] as $margin) {
@@ -70,9 +76,35 @@ final class JudgeCommand extends Command
                 $helps[$margin->id] = $this->helps->for($plan, $margin->id, $units, $judgement);
             }
         }
-        $output->writeln('json' === $format ? FormatOption::json(self::data($judgement, $ledger, $helps, ClumpLight::onDay($plan, $ledger->day))) : self::lines($judgement, $ledger, $helps), OutputInterface::OUTPUT_RAW);
+        $output->writeln('json' === $format ? FormatOption::json([...self::data($judgement, $ledger, $helps, ClumpLight::onDay($plan, $ledger->day)), ...self::sure($judgement, $tornado)]) : [...self::lines($judgement, $ledger, $helps), ...self::sureLines($judgement, $tornado)], OutputInterface::OUTPUT_RAW);
 
         return Command::SUCCESS;
+    }
+
+    /** @return list<string> how many tanks come through, and what decides it */
+    private static function sureLines(Judgement $judgement, ?Tornado $tornado): array
+    {
+        if (null === $judgement->sureness) {
+            return [];
+        }
+        $lines = ['', $judgement->sureness->words()];
+        if (null !== $tornado) {
+            $lines[] = \sprintf('What decides it most, by %s, from the low to the high end of each, all else likely:', lcfirst($tornado->margin->name));
+            foreach ($tornado->bars as $bar) {
+                $lines[] = \sprintf('  %-70s %10s -> %-10s %s', $bar->words, $bar->low, $bar->high, '' === $bar->measurable ? '' : "measure it: $bar->measurable");
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return array<string, mixed> */
+    private static function sure(Judgement $judgement, ?Tornado $tornado): array
+    {
+        return null === $judgement->sureness ? [] : [
+            'together' => ['holds' => $judgement->sureness->together, 'of' => $judgement->sureness->of],
+            'tornado' => null === $tornado ? null : ['margin' => $tornado->margin->id, 'bars' => array_map(get_object_vars(...), $tornado->bars)],
+        ];
     }
 
     /**

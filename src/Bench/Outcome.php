@@ -8,15 +8,15 @@ use Olvek\Bench\Drawing\YearChart;
 use Olvek\Core\Margin\Gate;
 use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Margin;
-use Olvek\Core\Margin\Spread;
 use Olvek\Core\Margin\State;
+use Olvek\Core\Margin\Sureness;
 use Olvek\Core\Plan\Plan;
 
 /** What of a judgement the Bench shows, small enough to be kept. */
 final readonly class Outcome
 {
     /** @param non-empty-list<Margin> $margins */
-    private function __construct(public State $state, public string $verdict, public array $margins, public int $hardestDay, public YearChart $year, public Album $album)
+    private function __construct(public State $state, public string $verdict, public array $margins, public int $hardestDay, public YearChart $year, public Album $album, public ?Sureness $sureness = null)
     {
     }
 
@@ -60,16 +60,16 @@ final readonly class Outcome
         return array_column(\array_slice($moved, 0, self::MOST_DIFFERENCES), 1);
     }
 
-    /** @param array<string, Spread> $spreads by margin */
-    public function withSpreads(array $spreads): self
+    /** The same outcome, and how sure it is. */
+    public function with(Sureness $sureness): self
     {
-        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => isset($spreads[$m->id]) ? $m->withSpread($spreads[$m->id]) : $m, $this->margins), $this->hardestDay, $this->year, $this->album);
+        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => isset($sureness->spreads[$m->id]) ? $m->withSpread($sureness->spreads[$m->id]) : $m, $this->margins), $this->hardestDay, $this->year, $this->album, $sureness);
     }
 
     /** True once it is known how sure the margins are. */
     public function isSure(): bool
     {
-        return null !== $this->margins[0]->spread;
+        return null !== $this->sureness;
     }
 
     public function margin(string $id): ?Margin

@@ -6,6 +6,7 @@ namespace Olvek\Bench;
 
 use Olvek\Core\Margin\Band;
 use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\Sureness;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
 use Olvek\Core\Unit\UnitSystem;
@@ -32,9 +33,9 @@ final readonly class Outcomes
     public function of(Revision $revision, Plan $plan, UnitSystem $units): Outcome
     {
         $outcome = $this->kept->get(self::key("outcome.$units->value", $revision), static fn (): Outcome => Outcome::of(Judge::judge($plan, $units), $plan));
-        $spreads = $this->kept->known(self::key('spreads', $revision));
+        $sureness = $this->kept->known(self::key('sureness', $revision));
 
-        return \is_array($spreads) ? $outcome->withSpreads($spreads) : $outcome;
+        return $sureness instanceof Sureness ? $outcome->with($sureness) : $outcome;
     }
 
     /** Puts together how sure a plan is, once every part of the ensemble has been judged; false where some are missing. */
@@ -45,7 +46,7 @@ final readonly class Outcomes
             return false;
         }
         /** @var list<array{array<int, array<string, array{float, bool}>>}> $parts */
-        $this->kept->get(self::key('spreads', $revision), static fn (): array => Band::spreads(array_replace(...array_column($parts, 0))));
+        $this->kept->get(self::key('sureness', $revision), static fn (): Sureness => Band::sureness(array_replace(...array_column($parts, 0))));
 
         return true;
     }

@@ -10,6 +10,7 @@ use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\Spread;
+use Olvek\Core\Margin\Sureness;
 use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Unit\UnitSystem;
@@ -50,10 +51,11 @@ final class OutcomeTest extends TestCase
     {
         $outcome = self::outcome();
         self::assertFalse($outcome->isSure());
-        $sure = $outcome->withSpreads(array_fill_keys(array_map(static fn (Margin $m): string => $m->id, $outcome->margins), new Spread(1.0, 2.0, 60, 64)));
+        $sure = $outcome->with(new Sureness(array_fill_keys(array_map(static fn (Margin $m): string => $m->id, $outcome->margins), new Spread(1.0, 2.0, 60, 64)), 25, 64));
         self::assertTrue($sure->isSure());
         self::assertSame([$outcome->state, $outcome->verdict, $outcome->hardestDay], [$sure->state, $sure->verdict, $sure->hardestDay]);
         self::assertSame(60, $sure->margin('oxygen')?->spread?->holds);
+        self::assertSame('Of 64 tanks that obey this model and differ in what is uncertain, 25 come through with no margin of balance or welfare failing.', $sure->sureness?->words());
     }
 
     public function testEveryQuestionHasItsName(): void

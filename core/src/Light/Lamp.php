@@ -33,6 +33,11 @@ final readonly class Lamp
     ) {
     }
 
+    public function withLanding(float $share): self
+    {
+        return new self($this->lumens, $this->hours, $share, $this->height, $this->programme, $this->kind, $this->watts);
+    }
+
     /** Mean PPFD on a water surface in m², µmol m⁻² s⁻¹. */
     public function atSurface(float $area): float
     {

@@ -19,7 +19,7 @@ final readonly class Band
     }
 
     /**
-     * One tank's margins: the measure of each and whether it fails.
+     * One tank's margins: the measure of each and whether it fails; practice never does.
      *
      * @return array<string, array{float, bool}> by margin
      */
@@ -36,10 +36,8 @@ final readonly class Band
 
     /**
      * @param array<int, array<string, array{float, bool}>> $members as member() gives them
-     *
-     * @return array<string, Spread> by margin
      */
-    public static function spreads(array $members): array
+    public static function sureness(array $members): Sureness
     {
         $spreads = [];
         foreach (array_keys($members[array_key_first($members) ?? 0] ?? []) as $id) {
@@ -50,7 +48,9 @@ final readonly class Band
             $spreads[$id] = new Spread(self::percentile($measures, 0.1), self::percentile($measures, 0.9), $holds, \count($members));
         }
 
-        return $spreads;
+        $together = \count(array_filter($members, static fn (array $m): bool => [] === array_filter($m, static fn (array $judged): bool => $judged[1])));
+
+        return new Sureness($spreads, $together, \count($members));
     }
 
     /**

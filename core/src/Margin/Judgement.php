@@ -21,13 +21,14 @@ final readonly class Judgement
         public array $margins,
         public Trace $trace,
         public Quantities $quantities,
+        public ?Sureness $sureness = null,
     ) {
     }
 
-    /** @param array<string, Spread> $spreads by margin */
-    public function withSpreads(array $spreads): self
+    /** The same judgement, and how sure it is. */
+    public function with(Sureness $sureness): self
     {
-        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => isset($spreads[$m->id]) ? $m->withSpread($spreads[$m->id]) : $m, $this->margins), $this->trace, $this->quantities);
+        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => isset($sureness->spreads[$m->id]) ? $m->withSpread($sureness->spreads[$m->id]) : $m, $this->margins), $this->trace, $this->quantities, $sureness);
     }
 
     public function margin(string $id): Margin

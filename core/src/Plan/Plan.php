@@ -144,6 +144,12 @@ final readonly class Plan
         return $this->with(['occasions' => $occasions]);
     }
 
+    /** The same plan on another site, under another lamp, with other water and food. */
+    public function withInputs(Site $site, Lamp $lamp, SourceWater $water, Feed $feed): self
+    {
+        return $this->with(['site' => $site, 'lamp' => $lamp, 'water' => $water, 'feed' => $feed]);
+    }
+
     public function withFeed(Feed $feed, int $from): self
     {
         return $this->with(['feed' => $feed, 'feedFrom' => $from]);

@@ -60,6 +60,12 @@ final readonly class Site
     ) {
     }
 
+    public function withTemperature(float $celsius): self
+    {
+        /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
+        return new self(...[...get_object_vars($this), 'temperature' => $celsius]);
+    }
+
     public function isOutdoors(): bool
     {
         return Aspect::Open === $this->aspect;

@@ -11,8 +11,9 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Estimate;
 
 /**
- * The same plan in many tanks whose uncertain numbers differ: a Latin hypercube over every ranged parameter of the run, and over what
- * is uncertain of the plan's own plants and soils. The same plan, size and member always give the same tank.
+ * The same plan in many tanks whose uncertain numbers differ: a Latin hypercube over every ranged parameter of the run, over what is
+ * uncertain of the plan's own plants and soils, and over what its keeper measured or did by eye. The same plan, size and member always
+ * give the same tank.
  *
  * P: McKay, Beckman & Conover (1979), A comparison of three methods for selecting values of input variables, Technometrics 21.
  */
@@ -37,52 +38,83 @@ final readonly class Ensemble
      */
     public function member(int $n): array
     {
+        return $this->drawn(fn (string $dimension): float => $this->place($dimension, $n));
+    }
+
+    /**
+     * The likely tank but for one number.
+     *
+     * @param string $dimension one of dimensions()
+     * @param float  $share     share of tanks (0–1) in which that number is lower
+     *
+     * @return array{Plan, Parameters}
+     */
+    public function only(string $dimension, float $share): array
+    {
+        return $this->drawn(static fn (string $other): float => $other === $dimension ? $share : 0.5);
+    }
+
+    /** @return list<string> all that is varied, by name: "parameter …", "input …", or a kind or material and what of it */
+    public function dimensions(): array
+    {
+        $names = [];
+        $this->drawn(static function (string $dimension) use (&$names): float {
+            $names[$dimension] = true;
+
+            return 0.5;
+        });
+
+        return array_keys($names);
+    }
+
+    /**
+     * @param \Closure(string): float $place where (0–1) the tank stands along a dimension
+     *
+     * @return array{Plan, Parameters}
+     */
+    private function drawn(\Closure $place): array
+    {
         $parameters = new Parameters();
         $likely = $parameters->values();
         $values = [];
         foreach (Parameters::ranges() as $name => $range) {
-            $values[$name] = self::quantile($likely[$name], $range->low, $range->high, $this->place("parameter $name", $n));
+            $values[$name] = self::quantile($likely[$name], $range->low, $range->high, $place("parameter $name"));
         }
+        $vary = static fn (string $dimension, Estimate $estimate): Estimate => Estimate::of(self::quantile($estimate->value, $estimate->low, $estimate->high, $place($dimension)), $estimate->provenance);
 
-        return [$this->planted($n), $parameters->with($values)];
+        return [ByEye::varied(self::grown($this->plan, $vary), $vary), $parameters->with($values)];
     }
 
-    private function planted(int $n): Plan
+    /** @param \Closure(string, Estimate): Estimate $vary */
+    private static function grown(Plan $plan, \Closure $vary): Plan
     {
-        $plan = $this->plan;
         foreach ($plan->clumps as $clump) {
             $kind = $clump->kind;
-            $varied = $kind->with($this->vary("$kind->id growth", $kind->growth, $n), $this->vary("$kind->id light", $kind->halfLight, $n),
-                $this->vary("$kind->id melt", $kind->melt, $n), $this->vary("$kind->id densest", $kind->densest, $n),
-                $this->vary("$kind->id piece", $kind->dryPerPiece, $n), $this->vary("$kind->id roots", $kind->rootShare, $n));
+            $varied = $kind->with($vary("$kind->id growth", $kind->growth), $vary("$kind->id light", $kind->halfLight), $vary("$kind->id melt", $kind->melt),
+                $vary("$kind->id densest", $kind->densest), $vary("$kind->id piece", $kind->dryPerPiece), $vary("$kind->id roots", $kind->rootShare));
             $plan = $plan->withClump($clump->withKind($varied));
         }
         $bed = $plan->bed;
 
-        return null === $bed->soil && null === $bed->leaves ? $plan : $plan->withBed($bed->withContents($this->layer($bed->soil, $n), $this->layer($bed->leaves, $n)));
+        return null === $bed->soil && null === $bed->leaves ? $plan : $plan->withBed($bed->withContents(self::layer($bed->soil, $vary), self::layer($bed->leaves, $vary)));
     }
 
-    private function layer(?Layer $layer, int $n): ?Layer
+    /** @param \Closure(string, Estimate): Estimate $vary */
+    private static function layer(?Layer $layer, \Closure $vary): ?Layer
     {
         if (null === $layer) {
             return null;
         }
-        $parts = array_map(fn (array $part): array => [$this->material($part[0], $n), $part[1]], $layer->mix->parts);
+        $parts = array_map(static fn (array $part): array => [self::material($part[0], $vary), $part[1]], $layer->mix->parts);
 
         return new Layer(new Mix($parts), $layer->front, $layer->back);
     }
 
-    private function material(Material $m, int $n): Material
+    /** @param \Closure(string, Estimate): Estimate $vary */
+    private static function material(Material $m, \Closure $vary): Material
     {
-        $vary = fn (string $name, Estimate $estimate): Estimate => $this->vary("$m->id $name", $estimate, $n);
-
-        return $m->with($vary('flush', $m->flushNitrogen), $vary('slow', $m->slowNitrogen), $vary('quick', $m->quickCarbon), $vary('old', $m->slowCarbon),
-            $vary('hold', $m->retardation), $vary('phosphorus', $m->phosphorus), $vary('potassium', $m->potassium), $vary('iron', $m->iron));
-    }
-
-    private function vary(string $dimension, Estimate $estimate, int $n): Estimate
-    {
-        return Estimate::of(self::quantile($estimate->value, $estimate->low, $estimate->high, $this->place($dimension, $n)), $estimate->provenance);
+        return $m->with($vary("$m->id flush", $m->flushNitrogen), $vary("$m->id slow", $m->slowNitrogen), $vary("$m->id quick", $m->quickCarbon), $vary("$m->id old", $m->slowCarbon),
+            $vary("$m->id hold", $m->retardation), $vary("$m->id phosphorus", $m->phosphorus), $vary("$m->id potassium", $m->potassium), $vary("$m->id iron", $m->iron));
     }
 
     /** Where (0–1) a member stands along one dimension, by its name: each takes the middle of a stratum of its own. */

@@ -242,6 +242,15 @@ final readonly class Parameters
         return $ranges;
     }
 
+    /** What a number is, with its unit, as its description says up to the first stop. */
+    public static function meaning(string $name): string
+    {
+        $told = (string) (new \ReflectionMethod(self::class, '__construct'))->getDocComment();
+        $words = 1 === preg_match('/@param float \$'.preg_quote($name, '/').'\s+([^;:*]+)/', $told, $match) ? trim($match[1]) : '';
+
+        return '' === $words ? $name : $words;
+    }
+
     /** @return array<string, float> by name */
     public function values(): array
     {

@@ -24,4 +24,10 @@ final readonly class SourceWater
         public float $sodium = 0.0,
     ) {
     }
+
+    /** The same water by another test. */
+    public function with(float $kh, float $gh, float $nitrate): self
+    {
+        return new self($this->pH, $kh, $gh, $nitrate, $this->phosphate, $this->sodium);
+    }
 }

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Run;
 
 use Olvek\Core\Margin\Band;
+use Olvek\Core\Margin\Bar;
 use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\Tornado;
+use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Workers;
@@ -48,14 +51,60 @@ final class EnsembleTest extends TestCase
         $band = new Band(Sample::planted(), 4);
         $members = array_map($band->member(...), range(0, 3));
         self::assertEquals($members, (new Workers(2))->map(4, (new Band(Sample::planted(), 4))->member(...)), 'whoever does the work');
-        $spread = Band::spreads($members)['oxygen'];
+        $spread = Band::sureness($members)->spreads['oxygen'];
         self::assertLessThan($spread->high, $spread->low);
         self::assertSame(4, $spread->of);
         // A likely tank lies within the spread of its like.
         $oxygen = Judge::judge(Sample::planted())->margin('oxygen')->measure;
-        $wide = Band::spreads(array_map((new Band(Sample::planted(), 32))->member(...), range(0, 31)))['oxygen'];
+        $wide = Band::sureness(array_map((new Band(Sample::planted(), 32))->member(...), range(0, 31)))->spreads['oxygen'];
         self::assertGreaterThan($wide->low, $oxygen);
         self::assertLessThan($wide->high, $oxygen);
+    }
+
+    /** What keepers measure or do by eye is varied too, and never beyond what a plan may say. */
+    public function testThePlansOwnNumbersDifferWithinItsRules(): void
+    {
+        $extreme = Sample::edit(Sample::planted(), ['water.kh' => '40', 'water.gh' => '60', 'water.nitrate' => '50', 'site.temperature' => '38', 'light.landing' => '100', 'feeding.grams' => '0']);
+        foreach ([Sample::planted(), $extreme] as $plan) {
+            $ensemble = new Ensemble($plan, 16);
+            $members = array_map(static fn (int $n): Plan => $ensemble->member($n)[0], range(0, 15));
+            self::assertGreaterThan(1, \count(array_unique(array_map(static fn (Plan $p): string => (string) $p->water->kh, $members))));
+            self::assertGreaterThan(1, \count(array_unique(array_map(static fn (Plan $p): string => (string) $p->lamp->landing, $members))));
+            self::assertGreaterThan(1, \count(array_unique(array_map(static fn (Plan $p): string => (string) $p->site->temperature, $members))));
+            // At the middle of every range stands the plan itself.
+            self::assertEquals($plan->water, $ensemble->only('input food', 0.5)[0]->water);
+            self::assertEqualsWithDelta((new Parameters())->values(), $ensemble->only('input food', 0.9)[1]->values(), 1e-9);
+        }
+        self::assertGreaterThan(Sample::planted()->feed->grams, (new Ensemble(Sample::planted()))->only('input food', 0.9)[0]->feed->grams);
+    }
+
+    public function testWhatDecidesATankIsFoundAndWhoCanMeasureIt(): void
+    {
+        // Twice the fish that it carries well: whether nitrate stays low hangs on the pinch of food.
+        $plan = Sample::edit(Sample::planted(), ['feeding.grams' => '0.2', 'animals.a1.count' => '20']);
+        $band = new Band($plan, 32);
+        $tornado = Tornado::of($plan, array_map($band->member(...), range(0, 31)));
+        self::assertSame('nitrate', $tornado->margin->id);
+        self::assertCount(Tornado::SHOWN, $tornado->bars);
+        $food = $tornado->bars[0];
+        self::assertSame(['input food', 'food a day'], [$food->dimension, $food->words]);
+        self::assertStringContainsString('scale', $food->measurable);
+        self::assertGreaterThan((float) $food->low, (float) $food->high);
+        $widths = array_map(static fn (Bar $b): float => abs((float) $b->high - (float) $b->low), $tornado->bars);
+        $sorted = $widths;
+        rsort($sorted);
+        self::assertSame($sorted, $widths);
+    }
+
+    /** All hold together in no more tanks than any one margin does alone. */
+    public function testHowManyHoldTogether(): void
+    {
+        $members = [['a' => [1.0, false], 'b' => [1.0, true]], ['a' => [1.0, true], 'b' => [2.0, false]], ['a' => [2.0, false], 'b' => [2.0, false]]];
+        $sure = Band::sureness($members);
+        self::assertSame([1, 3, 2, 2], [$sure->together, $sure->of, $sure->spreads['a']->holds, $sure->spreads['b']->holds]);
+        self::assertStringContainsString('one comes through', $sure->words());
+        self::assertStringContainsString('none comes', Band::sureness([['a' => [1.0, true]]])->words());
+        self::assertStringContainsString('all come', Band::sureness([['a' => [1.0, false]]])->words());
     }
 
     /** By hand: of 1, 2, 3, 4, 5 the 10th percentile is 1.4, the 90th 4.6. */

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run;
+
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Unit\Estimate;
+use Olvek\Core\Unit\Provenance;
+
+/** What a plan says of its lamp, water, food and warmth, as unsure as keepers are of it: read off a box, a drop test, a pinch, a cheap thermometer. All J. */
+final class ByEye
+{
+    /** Factors between which the truth lies: light that lands, hardness by a drop test of whole degrees, nitrate by a colour card, a pinch of food. */
+    private const LANDING = [0.75, 1.25];
+    private const HARDNESS = [0.85, 1.2];
+    private const NITRATE = [0.5, 2.0];
+    private const FOOD = [0.6, 1.6];
+    /** °C by which a room's water is warmer or cooler than planned. */
+    private const WARMTH = 1.0;
+    private const WARMEST = 38.0;
+    private const COOLEST = 2.0;
+    /** The most that a plan may say: g a day, °dH, mg N/L. */
+    private const MOST_FOOD = 1000.0;
+    private const MOST_KH = 40.0;
+    private const MOST_GH = 60.0;
+    private const MOST_NITRATE = 50.0;
+
+    /** @param \Closure(string, Estimate): Estimate $vary of a dimension's name and range, its value in this tank */
+    public static function varied(Plan $plan, \Closure $vary): Plan
+    {
+        $by = static fn (string $name, float $value, float $least, float $most): float => $vary("input $name", Estimate::of($value, Provenance::Judgement, $value * $least, $value * $most))->value;
+        $site = $plan->site;
+        $swing = abs($site->swing);
+        $warmth = $vary('input warmth', Estimate::of($site->temperature, Provenance::Judgement, min($site->temperature, max(self::COOLEST + $swing, $site->temperature - self::WARMTH)), max($site->temperature, min(self::WARMEST - $swing, $site->temperature + self::WARMTH))));
+
+        return $plan->withInputs(
+            $site->withTemperature($warmth->value),
+            $plan->lamp->withLanding(max(0.05, min(1.0, $by('landing', $plan->lamp->landing, ...self::LANDING)))),
+            $plan->water->with(min(self::MOST_KH, $by('kh', $plan->water->kh, ...self::HARDNESS)), min(self::MOST_GH, $by('gh', $plan->water->gh, ...self::HARDNESS)), min(self::MOST_NITRATE, $by('nitrate', $plan->water->nitrate, ...self::NITRATE))),
+            $plan->feed->withGrams(min(self::MOST_FOOD, $by('food', $plan->feed->grams, ...self::FOOD))),
+        );
+    }
+}
