@@ -36,7 +36,7 @@ final class KeptMass implements Criterion
             $names[$kind] = $clump->kind->common;
         }
         if ([] === $planted) {
-            return Margin::idle('mass', 'Rooted plants', 'none', 'Nothing is rooted in the floor that could dwindle.');
+            return Margin::idle('mass', 'Plant mass', 'none', 'Nothing is rooted in the floor that could dwindle.');
         }
         $all = array_sum($planted);
         $whole = [];
@@ -66,7 +66,7 @@ final class KeptMass implements Criterion
             $name = 'All that is rooted';
         }
 
-        return Margin::atLeast('mass', 'Rooted plants', $counted, '%', self::LEAST, self::GOOD, $day,
+        return Margin::atLeast('mass', 'Plant mass', $counted, '%', self::LEAST, self::GOOD, $day,
             match (true) {
                 $counted < self::LEAST => "$name dwindles: by day $day ".Decimal::trimmed(100 * $low, 0)."\u{202F}% of what was planted is left.",
                 $counted < self::GOOD => "$name shrinks to ".Decimal::trimmed(100 * $low, 0)."\u{202F}% of what was planted by day $day.",
