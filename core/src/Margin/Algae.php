@@ -42,7 +42,7 @@ final class Algae implements Criterion
                 new Term('brown dust, at most', Decimal::significant($brown, 2)." g dry/m², day $brownDay", Provenance::Memory),
                 new Term('nitrate left for them', Decimal::significant($trace->columns['nitrate'][$day], 2).' mg N/L'),
                 new Term('light on the water', Decimal::significant($trace->columns['light'][$day], 2).' mol/m² a day'),
-                new Term('shows from, takes over from', '2.5 and 4.5 g dry/m²', Provenance::Judgement),
+                new Term('shows from, takes over from', \sprintf('%s and %s g dry/m²', Decimal::trimmed(self::FILM_WATCH, 1), Decimal::trimmed(self::FILM_ACT, 1)), Provenance::Judgement),
             ]);
     }
 }

@@ -57,7 +57,7 @@ final class CarbonSupply implements Criterion
                 new Term('carbon dioxide by day, leanest four weeks', "$shown, to day $last"),
                 new Term('the most at night with animals in', $outlook->stocked ? "$high, day $mostDay" : 'no animals'),
                 new Term('air alone gives', Decimal::significant(Carbonate::co2AtEquilibrium($outlook->plan->site->temperature, $outlook->plan->site->airCarbonDioxide()), 2).' mg/L', Provenance::Published, 'Plummer & Busenberg 1982; '.Decimal::trimmed($outlook->plan->site->airCarbonDioxide(), 0).' ppm in the air'),
-                new Term('half growth at', '0.5 mg/L for a plant of middling speed, half that for those that use bicarbonate', Provenance::Memory),
+                new Term('half growth at', \sprintf('%s for a plant of middling speed, %s for those that use bicarbonate', Margin::text($outlook->parameters->carbonHalf, 'mg/L'), Margin::text($outlook->parameters->carbonHalfBicarbonate, 'mg/L')), Provenance::Memory),
                 new Term('in the first week', Decimal::significant($trace->mean('carbonDioxide', 0, 7), 2).' mg/L'),
             ]);
     }

@@ -40,7 +40,7 @@ final class FedPlants implements Criterion
             },
             [
                 ...\array_slice($terms, 0, 8),
-                new Term('growth stops, and is full, at', '6 and 15 mg N/g in the leaf', Provenance::Memory, 'full growth near Gerloff & Krombholz 1966'),
+                new Term('growth stops, and is full, at', \sprintf('%s and %s mg N/g in the leaf', Decimal::trimmed($outlook->parameters->leafNitrogenLeast, 1), Decimal::trimmed($outlook->parameters->leafNitrogenFull, 1)), Provenance::Memory, 'full growth near Gerloff & Krombholz 1966'),
                 new Term('nitrate on that day', Decimal::significant($trace->columns['nitrate'][$day], 2).' mg N/L'),
                 new Term('phosphate, potassium, iron', \sprintf('%s, %s, %s mg/L', ...array_map(static fn (string $c): string => Decimal::significant($trace->columns[$c][$day], 2), ['phosphate', 'potassium', 'iron']))),
             ]);

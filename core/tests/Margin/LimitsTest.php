@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests\Margin;
+
+use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\State;
+use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\Trace;
+use Olvek\Core\Run\UsualCare;
+use Olvek\Core\Tests\Sample;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * Each limit just below and just above it: a sound year is run once, and one of its columns is then set to what stands beside a limit.
+ * The limits are written here once more, as the trade or the paper states them, so that a slip in a constant shows.
+ */
+final class LimitsTest extends TestCase
+{
+    private static ?Trace $year = null;
+
+    /** @return iterable<string, array{string, array<string, float>, State}> margin, columns and what they are set to for the whole year, state */
+    public static function limits(): iterable
+    {
+        // Ten least killifish (3 mg/L, GH to 24), marshweed (18 to 29 °C) and crypts.
+        yield 'no test shows ammonia' => ['ammonia', ['ammonia' => 0.24, 'unionised' => 0.0, 'pHMost' => 7.0], State::Holds];
+        yield 'a test shows it' => ['ammonia', ['ammonia' => 0.26, 'unionised' => 0.0, 'pHMost' => 7.0], State::Tight];
+        yield 'half of what harms' => ['ammonia', ['ammonia' => 0.0, 'unionised' => 0.0102], State::Holds];
+        yield 'more than half of it' => ['ammonia', ['ammonia' => 0.0, 'unionised' => 0.0104], State::Tight];
+        yield 'EIFAC 1970, 0.025 mg NH3/L, not reached' => ['ammonia', ['ammonia' => 0.0, 'unionised' => 0.0205], State::Tight];
+        yield 'EIFAC 1970, passed' => ['ammonia', ['ammonia' => 0.0, 'unionised' => 0.0207], State::Fails];
+        yield 'nitrite unseen' => ['nitrite', ['nitrite' => 0.099], State::Holds];
+        yield 'nitrite seen' => ['nitrite', ['nitrite' => 0.101], State::Tight];
+        yield 'nitrite borne' => ['nitrite', ['nitrite' => 0.299], State::Tight];
+        yield 'nitrite too high' => ['nitrite', ['nitrite' => 0.301], State::Fails];
+        yield 'nitrate of a start' => ['nitrate', ['nitrate' => 29.9 / 4.4268], State::Holds];
+        yield 'nitrate over it' => ['nitrate', ['nitrate' => 30.1 / 4.4268], State::Tight];
+        yield 'nitrate of a worry, not yet' => ['nitrate', ['nitrate' => 49.9 / 4.4268], State::Tight];
+        yield 'nitrate of a worry' => ['nitrate', ['nitrate' => 50.1 / 4.4268], State::Fails];
+        yield 'a fifth more oxygen than they need' => ['oxygen', ['oxygen' => 3.61], State::Holds];
+        yield 'a little less' => ['oxygen', ['oxygen' => 3.59], State::Tight];
+        yield 'a dawn at four fifths of it' => ['oxygen', ['oxygen' => 2.41], State::Tight];
+        yield 'a dawn below' => ['oxygen', ['oxygen' => 2.39], State::Fails];
+        yield 'pH by lamp light with room' => ['ph', ['pHMost' => 9.39], State::Holds];
+        yield 'pH climbing' => ['ph', ['pHMost' => 9.41], State::Tight];
+        yield 'pH high' => ['ph', ['pHMost' => 9.79], State::Tight];
+        yield 'pH too high' => ['ph', ['pHMost' => 9.81], State::Fails];
+        yield 'pH low with room' => ['ph', ['pHLeast' => 6.41, 'pHMost' => 8.0], State::Holds];
+        yield 'pH low' => ['ph', ['pHLeast' => 6.01, 'pHMost' => 8.0], State::Tight];
+        yield 'pH too low' => ['ph', ['pHLeast' => 5.99, 'pHMost' => 8.0], State::Fails];
+        yield 'carbonate hardness with room' => ['ph', ['carbonateHardness' => 1.51, 'pHMost' => 8.0], State::Holds];
+        yield 'carbonate hardness low' => ['ph', ['carbonateHardness' => 0.51, 'pHMost' => 8.0], State::Tight];
+        yield 'carbonate hardness spent' => ['ph', ['carbonateHardness' => 0.49, 'pHMost' => 8.0], State::Fails];
+        yield 'film that no eye sees' => ['algae', ['algae' => 2.49, 'greenWater' => 0.0], State::Holds];
+        yield 'film that shows' => ['algae', ['algae' => 2.51, 'greenWater' => 0.0], State::Tight];
+        yield 'film that covers' => ['algae', ['algae' => 4.51, 'greenWater' => 0.0], State::Fails];
+        yield 'water not yet green' => ['algae', ['algae' => 0.0, 'greenWater' => 29.9], State::Tight];
+        yield 'water green' => ['algae', ['algae' => 0.0, 'greenWater' => 30.1], State::Fails];
+        yield 'carbon enough' => ['carbon', ['carbonDioxide' => 0.101, 'carbonDioxideMost' => 5.0], State::Holds];
+        yield 'carbon short, which fails nothing' => ['carbon', ['carbonDioxide' => 0.099, 'carbonDioxideMost' => 5.0], State::Tight];
+        yield 'carbon dioxide that is borne' => ['carbon', ['carbonDioxide' => 5.0, 'carbonDioxideMost' => 19.9], State::Holds];
+        yield 'carbon dioxide at the edge' => ['carbon', ['carbonDioxide' => 5.0, 'carbonDioxideMost' => 20.1], State::Tight];
+        yield 'carbon dioxide not yet too much' => ['carbon', ['carbonDioxide' => 5.0, 'carbonDioxideMost' => 29.9], State::Tight];
+        yield 'carbon dioxide too much' => ['carbon', ['carbonDioxide' => 5.0, 'carbonDioxideMost' => 30.1], State::Fails];
+        yield 'bed sound' => ['bed', ['sulphide' => 0.49], State::Holds];
+        yield 'bed rich' => ['bed', ['sulphide' => 0.51], State::Tight];
+        yield 'bed not yet foul' => ['bed', ['sulphide' => 0.99], State::Tight];
+        yield 'bed foul' => ['bed', ['sulphide' => 1.01], State::Fails];
+        yield 'warmth half a degree inside' => ['temperature', ['temperature' => 18.51], State::Holds];
+        yield 'warmth at the edge' => ['temperature', ['temperature' => 18.49], State::Tight];
+        yield 'a degree too cold' => ['temperature', ['temperature' => 17.01], State::Tight];
+        yield 'more than a degree too cold' => ['temperature', ['temperature' => 16.99], State::Fails];
+        yield 'a degree too warm' => ['temperature', ['temperature' => 28.99], State::Tight];
+        yield 'more than a degree too warm' => ['temperature', ['temperature' => 29.01], State::Fails];
+        yield 'hardness borne' => ['waters', ['generalHardness' => 24.9], State::Holds];
+        yield 'hardness beyond' => ['waters', ['generalHardness' => 30.0], State::Tight];
+        yield 'hardness far beyond' => ['waters', ['generalHardness' => 40.0], State::Fails];
+    }
+
+    /** @param array<string, float> $columns */
+    #[DataProvider('limits')]
+    public function testALimitIsWhereItIsSaidToBe(string $margin, array $columns, State $state): void
+    {
+        $trace = self::year();
+        foreach ($columns as $column => $value) {
+            $trace->columns[$column] = array_fill(0, $trace->days(), $value);
+        }
+        self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin($margin)->state);
+    }
+
+    /** @return iterable<string, array{float, State}> */
+    public static function shares(): iterable
+    {
+        yield 'lit well' => [0.251, State::Holds];
+        yield 'lit dimly' => [0.249, State::Tight];
+        yield 'just lit' => [0.121, State::Tight];
+        yield 'too dark' => [0.119, State::Fails];
+    }
+
+    #[DataProvider('shares')]
+    public function testLightForEachClump(float $share, State $state): void
+    {
+        $trace = self::year();
+        $trace->lit = array_map(static fn (array $clumps): array => [0.9, $share], $trace->lit);
+        self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('light')->state);
+    }
+
+    public function testFoodForThePlants(): void
+    {
+        foreach ([[0.301, State::Holds], [0.299, State::Tight], [0.151, State::Tight], [0.149, State::Fails]] as [$share, $state]) {
+            $trace = self::year();
+            $trace->fed = array_map(static fn (array $clumps): array => array_fill_keys(array_keys($clumps), $share), $trace->fed);
+            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('fed')->state, (string) $share);
+        }
+    }
+
+    public function testMassThatRootedClumpsKeep(): void
+    {
+        $planted = array_map(static fn ($clump): float => $clump->biomass(), Sample::planted()->clumps);
+        foreach ([[0.71, State::Holds], [0.69, State::Tight], [0.36, State::Tight], [0.34, State::Fails]] as [$share, $state]) {
+            $trace = self::year();
+            $trace->clumps = array_map(static fn (): array => array_map(static fn (float $grams): float => $share * $grams, $planted), $trace->clumps);
+            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('mass')->state, (string) $share);
+        }
+    }
+
+    public function testAnimalsThatAreLost(): void
+    {
+        foreach ([[10.0, State::Holds], [9.6, State::Holds], [9.4, State::Tight], [7.6, State::Tight], [7.4, State::Fails], [40.0, State::Holds]] as [$left, $state]) {
+            $trace = self::year();
+            $trace->heads = array_map(static fn (): array => [$left], $trace->heads);
+            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('losses')->state, (string) $left);
+        }
+    }
+
+    /** Of what is fed: 0.05 g of flake is 3.2 mg N a day by protein × 0.16 and the plan's own protein. */
+    public function testStockThatIsCarried(): void
+    {
+        $fed = Sample::planted()->feed->nitrogen();
+        foreach ([[1.21, State::Holds], [1.19, State::Tight], [0.81, State::Tight], [0.79, State::Fails]] as [$times, $state]) {
+            $trace = self::year();
+            foreach (['exportable' => $times * $fed, 'denitrified' => 0.0, 'soilNitrogen' => 100.0, 'nitrate' => 1.0] as $column => $value) {
+                $trace->columns[$column] = array_fill(0, $trace->days(), $value);
+            }
+            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('stock')->state, (string) $times);
+        }
+    }
+
+    private static function year(): Trace
+    {
+        self::$year ??= (new Runner(Sample::planted()))->run(365, UsualCare::events());
+
+        return clone self::$year;
+    }
+}
