@@ -41,16 +41,16 @@ final class KindWater implements Criterion
             $gh = self::spread($outlook->trace->columns['generalHardness'], $from);
             $terms[] = new Term($kind->common, \sprintf('pH %s–%s of %s–%s, %s–%s °dH of %s–%s', Decimal::trimmed($pH[0], 1), Decimal::trimmed($pH[1], 1), Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1),
                 Decimal::trimmed($gh[0], 0), Decimal::trimmed($gh[1], 0), Decimal::trimmed($kind->softest->value, 0), Decimal::trimmed($kind->hardest->value, 0)), $kind->acidest->provenance);
-            foreach (self::steps($kind, $pH, $gh) as [$steps, $words]) {
+            foreach (self::steps($kind, $pH, $gh) as [$steps, $words, $short]) {
                 if (null === $worst || $steps > $worst[0]) {
-                    $worst = [$steps, $kind, $words];
+                    $worst = [$steps, $kind, $words, $short];
                 }
             }
         }
         if (null === $worst) {
             return Margin::idle('waters', 'Water fit', 'later', 'The animals come after the days that were run.');
         }
-        [$steps, $kind, $words] = $worst;
+        [$steps, $kind, $words, $short] = $worst;
         $measure = max(0.0, $steps);
 
         return Margin::atMost('waters', 'Water fit', $measure, '', self::TIGHT, self::FAILS, null,
@@ -59,7 +59,7 @@ final class KindWater implements Criterion
                 $measure > self::TIGHT => "$kind->common is at the edge: $words.",
                 default => 'The water suits every kind through its days in it.',
             }, [...\array_slice($terms, 0, 10), new Term('days counted', 'from the day they come, the worst tenth at either end left out', Provenance::Judgement)],
-            shown: $measure <= self::TIGHT ? 'suits all' : $words);
+            shown: $measure <= self::TIGHT ? 'suits all' : $short);
     }
 
     /**
@@ -80,7 +80,7 @@ final class KindWater implements Criterion
      * @param array{float, float} $pH
      * @param array{float, float} $gh
      *
-     * @return list<array{float, string}> how far beyond each bound, in steps, and in words
+     * @return list<array{float, string, string}> how far beyond each bound, in steps, in words, and the reading alone
      */
     private static function steps(Animal $kind, array $pH, array $gh): array
     {
@@ -88,10 +88,10 @@ final class KindWater implements Criterion
         $likes = static fn (string $what, float $low, float $high): string => \sprintf('likes %s %s–%s', $what, Decimal::trimmed($low, 1), Decimal::trimmed($high, 1));
 
         return [
-            [($kind->acidest->value - $pH[0]) / self::STEP_PH, $likes('pH', $kind->acidest->value, $kind->alkalinest->value).', the water falls to '.Decimal::trimmed($pH[0], 1)],
-            [($pH[1] - $kind->alkalinest->value) / self::STEP_PH, $likes('pH', $kind->acidest->value, $kind->alkalinest->value).', the water rises to '.Decimal::trimmed($pH[1], 1)],
-            [($kind->softest->value - $gh[0]) / $degrees($kind->softest->value), $likes('hardness', $kind->softest->value, $kind->hardest->value).' °dH, the water has '.Decimal::trimmed($gh[0], 0)],
-            [($gh[1] - $kind->hardest->value) / $degrees($kind->hardest->value), $likes('hardness', $kind->softest->value, $kind->hardest->value).' °dH, the water comes to '.Decimal::trimmed($gh[1], 0)],
+            [($kind->acidest->value - $pH[0]) / self::STEP_PH, $likes('pH', $kind->acidest->value, $kind->alkalinest->value).', the water falls to '.Decimal::trimmed($pH[0], 1), 'pH '.Decimal::trimmed($pH[0], 1)],
+            [($pH[1] - $kind->alkalinest->value) / self::STEP_PH, $likes('pH', $kind->acidest->value, $kind->alkalinest->value).', the water rises to '.Decimal::trimmed($pH[1], 1), 'pH '.Decimal::trimmed($pH[1], 1)],
+            [($kind->softest->value - $gh[0]) / $degrees($kind->softest->value), $likes('hardness', $kind->softest->value, $kind->hardest->value).' °dH, the water has '.Decimal::trimmed($gh[0], 0), Decimal::trimmed($gh[0], 0).' °dH'],
+            [($gh[1] - $kind->hardest->value) / $degrees($kind->hardest->value), $likes('hardness', $kind->softest->value, $kind->hardest->value).' °dH, the water comes to '.Decimal::trimmed($gh[1], 0), Decimal::trimmed($gh[1], 0).' °dH'],
         ];
     }
 }
