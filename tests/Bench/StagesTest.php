@@ -75,7 +75,7 @@ final class StagesTest extends BenchTestCase
         $this->after(['plants.add' => 'anubias-nana', 'animals.add' => 'oryzias-latipes']);
         self::assertStringContainsString('never buried', $this->text('#plants'));
         self::assertMatchesRegularExpression('/Half growth at \d+ µmol/', $this->text('#plants'));
-        self::assertStringContainsString('From 40 L, 4 L each; 6 or more together; 10 °C to 28 °C, pH 6.5–8.2', $this->text('#animals'));
+        self::assertStringContainsString('From 40 L, 4 L each; 6 or more together; 4 °C to 32 °C, pH 6.5–8.2', $this->text('#animals'));
         self::assertStringContainsString('Jumps', $this->text('#animals'));
     }
 

@@ -24,6 +24,8 @@ final class Runner
     private const NOON = 0.5;
     /** g of burrowers per m² that turn the whole bed over. J (20–100). */
     private const ALL_TURNED = 50.0;
+    /** Steps in an hour of a sealed vessel. J: twice as many move its carbon dioxide by 2 %. */
+    private const SEALED_STEPS = 4;
 
     private readonly Facts $facts;
     /** @var list<Event> what the plan has written into its days */
@@ -42,12 +44,14 @@ final class Runner
     /**
      * @param int         $days      1–1095
      * @param list<Event> $events    beside what the plan itself says
-     * @param int         $hourSteps steps in an hour
+     * @param int         $hourSteps steps in an hour, times four in a sealed vessel
      * @param \Closure(int, State, Books): void|null $watch  called after each day, for tests
      * @param \Closure(int, int, array<string, float>): void|null $hourly called with day, hour and what the water holds
      */
     public function run(int $days, array $events = [], int $hourSteps = 1, ?\Closure $watch = null, ?\Closure $hourly = null, ?Tally $tally = null): Trace
     {
+        // Shut in, carbon has no air to even it out: within the first hour of light plants may draw all of it, and whole hours overshoot.
+        $hourSteps *= $this->facts->sealed ? self::SEALED_STEPS : 1;
         $facts = $this->facts;
         $this->lights = [];
         $state = new State($facts);
