@@ -24,11 +24,11 @@ $add = static fn (string $table, array $row) => $db->prepare(sprintf('INSERT INT
 $db->beginTransaction();
 for ($n = count($plans); $n < TANKS; ++$n) {
     $tank = $id();
-    $plan = json_decode($plans[$n % count($plans)], true, flags: JSON_THROW_ON_ERROR);
+    $plan = json_decode($plans[$n % count($plans)], true, flags: \JSON_THROW_ON_ERROR);
     $plan['name'] = "Made-up tank $n";
     $plan['site']['temperature'] = 21.0 + $n / 100;
     $add('tank', ['id' => $tank, 'keeper_id' => $keeper, 'name' => $plan['name'], 'created_at' => date('Y-m-d H:i:s'), 'head' => 1, 'latest' => 1, 'version' => 1]);
-    $add('revision', ['tank_id' => $tank, 'number' => 1, 'parent' => null, 'plan' => json_encode($plan, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), 'words' => 'begun', 'at' => date('Y-m-d H:i:s')]);
+    $add('revision', ['tank_id' => $tank, 'number' => 1, 'parent' => null, 'plan' => json_encode($plan, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION), 'words' => 'begun', 'at' => date('Y-m-d H:i:s')]);
     // Every fifth in its first weeks.
     $age = 0 === $n % 5 ? 5 + $n % 40 : 130 + $n;
     $add('step_mark', ['tank_id' => $tank, 'step' => 'fill', 'done' => 1, 'on_day' => date('Y-m-d', time() - 86400 * $age), 'note' => '']);

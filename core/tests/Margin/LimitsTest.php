@@ -51,6 +51,7 @@ final class LimitsTest extends TestCase
         yield 'pH low' => ['ph', ['pHLeast' => 6.01, 'pHMost' => 8.0], State::Tight];
         yield 'pH too low' => ['ph', ['pHLeast' => 5.99, 'pHMost' => 8.0], State::Fails];
         yield 'carbonate hardness with room' => ['ph', ['carbonateHardness' => 1.51, 'pHMost' => 8.0], State::Holds];
+        yield 'carbonate hardness with less' => ['ph', ['carbonateHardness' => 1.49, 'pHMost' => 8.0], State::Tight];
         yield 'carbonate hardness low' => ['ph', ['carbonateHardness' => 0.51, 'pHMost' => 8.0], State::Tight];
         yield 'carbonate hardness spent' => ['ph', ['carbonateHardness' => 0.49, 'pHMost' => 8.0], State::Fails];
         yield 'film that no eye sees' => ['algae', ['algae' => 2.49, 'greenWater' => 0.0], State::Holds];

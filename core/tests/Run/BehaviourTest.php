@@ -230,6 +230,19 @@ final class BehaviourTest extends TestCase
         self::assertSame(3.0, round($fish->columns['heads'][15]));
     }
 
+    public function testItTakesTwoAndHuntersTakeMostOfTheYoung(): void
+    {
+        $most = static fn (Plan $plan, int $group): float => max(0.0, ...array_map(static fn (array $heads): float => $heads[$group], self::run_($plan, 200)->heads));
+        $fish = static fn (string $count): Plan => self::planted(['animals.a1.count' => $count, 'feeding.grams' => '0.08']);
+        self::assertSame(1.0, $most($fish('1'), 0));
+        self::assertGreaterThan(3.0, $most($fish('2'), 0));
+        // Danios that eat shrimplets let a few escape; none of their own breed in half a year worth speaking of.
+        $shrimp = Sample::edit(self::planted(['animals.a1.remove' => '1']), ['animals.add.neocaridina-davidi' => '10', 'feeding.grams' => '0.1']);
+        $alone = $most($shrimp, 0);
+        self::assertGreaterThan(15.0, $alone);
+        self::assertLessThan(0.8 * $alone, $most(Sample::edit($shrimp, ['animals.add.danio-margaritatus' => '8']), 0));
+    }
+
     public function testSnailsTellHowMuchFoodIsLeft(): void
     {
         $plan = Sample::edit(self::planted(['animals.add.physella-acuta' => '3']), ['animals.a2.day' => '14']);
