@@ -1,4 +1,4 @@
-import { test, expect, openShelf, startTank, openStage, change, choose, expectAccessible } from './keeper.js';
+import { test, expect, openShelf, startTank, openStage, change, choose, expectAccessible, ready } from './keeper.js';
 
 const verdict = (page) => page.locator('.verdict-sentence');
 
@@ -150,6 +150,7 @@ test('a school is looked at, taken, changed and undone', async ({ page }, info) 
 test('single keys move about the Bench, and can be switched off', async ({ page }, info) => {
     test.skip(info.project.name === 'phone', 'a phone has no keys');
     await startTank(page, 'Keys');
+    await ready(page);
     await page.locator('h1').click();
     await page.keyboard.press('l');
     await expect(page.locator('#light')).toHaveAttribute('open', '');

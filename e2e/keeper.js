@@ -44,7 +44,7 @@ export async function startTank(page, name) {
 }
 
 /** The Bench's scripts have come: what is changed now is sent at once, and a question is answered in its place. */
-const ready = (page) => expect(page.locator('html[data-bench="ready"]')).toBeAttached();
+export const ready = (page) => expect(page.locator('html[data-bench="ready"]')).toBeAttached();
 
 /** Opens a stage; the page's own script may be opening one at the same moment, so a click that closed it is made good. */
 export async function openStage(page, id) {
