@@ -18,6 +18,14 @@ use Olvek\Core\Water\SourceWater;
  */
 final class Rules
 {
+    /** What a plan may say at most and at least: °C, share of light, °dH, mg N/L, g of dry food a day. */
+    public const COOLEST = 2.0;
+    public const WARMEST = 38.0;
+    public const LEAST_LANDING = 0.05;
+    public const MOST_KH = 40.0;
+    public const MOST_GH = 60.0;
+    public const MOST_NITRATE = 50.0;
+    public const MOST_FOOD = 1000.0;
     /** Free water needed above the highest point of the bed, m. */
     private const LEAST_WATER = 0.02;
     /** Share of the room above the bed that stones and wood may fill. */
@@ -175,7 +183,7 @@ final class Rules
         $this->within('light.lumens', 'The lamp', $this->plan->lamp->lumens, 0.0, 200000.0, Dimension::LuminousFlux, 0);
         $this->within('light.hours', 'The light', $this->plan->lamp->hours, 0.0, 24.0, Dimension::Duration);
         $lamp = $this->plan->lamp;
-        $this->within('light.landing', 'The share of light that lands on the water', $lamp->landing, 0.05, 1.0, Dimension::Share, 0);
+        $this->within('light.landing', 'The share of light that lands on the water', $lamp->landing, self::LEAST_LANDING, 1.0, Dimension::Share, 0);
         $this->within('light.height', 'The lamp over the rim', $lamp->height, 0.0, 1.5, Dimension::Length);
         $this->within('light.on', 'The hour at which the lamp goes on', $lamp->programme->on, 0.0, 24.0, Dimension::Duration);
         $this->within('light.pause', 'The pause', $lamp->programme->pause, 0.0, max(0.0, 24.0 - $lamp->hours), Dimension::Duration);
@@ -226,20 +234,20 @@ final class Rules
     private function sourceWater(string $path, SourceWater $water): void
     {
         $this->within("$path.pH", 'The pH', $water->pH, 4.0, 10.0, Dimension::Acidity);
-        $this->within("$path.kh", 'The carbonate hardness', $water->kh, 0.0, 40.0, Dimension::Hardness);
-        $this->within("$path.gh", 'The general hardness', $water->gh, 0.0, 60.0, Dimension::Hardness);
-        $this->within("$path.nitrate", 'The nitrate', $water->nitrate, 0.0, 50.0, Dimension::Concentration);
+        $this->within("$path.kh", 'The carbonate hardness', $water->kh, 0.0, self::MOST_KH, Dimension::Hardness);
+        $this->within("$path.gh", 'The general hardness', $water->gh, 0.0, self::MOST_GH, Dimension::Hardness);
+        $this->within("$path.nitrate", 'The nitrate', $water->nitrate, 0.0, self::MOST_NITRATE, Dimension::Concentration);
         $this->within("$path.phosphate", 'The phosphate', $water->phosphate, 0.0, 10.0, Dimension::Concentration);
         $this->within("$path.sodium", 'The sodium', $water->sodium, 0.0, 500.0, Dimension::Concentration, 0);
     }
 
     private function site(Site $site): void
     {
-        $sound = $this->within('site.temperature', 'The water', $site->temperature, 2.0, 38.0, Dimension::Temperature);
+        $sound = $this->within('site.temperature', 'The water', $site->temperature, self::COOLEST, self::WARMEST, Dimension::Temperature);
         $sound = $this->within('site.swing', 'The swing of the seasons', $site->swing, 0.0, 20.0, Dimension::TemperatureDifference) && $sound;
-        if ($sound && ($site->temperature - $site->swing < 0.5 || $site->temperature + $site->swing > 38.0)) {
+        if ($sound && ($site->temperature - $site->swing < 0.5 || $site->temperature + $site->swing > self::WARMEST)) {
             $this->add('site.swing', static fn (UnitSystem $u): string => \sprintf('With this swing the water would go from %s to %s through the year; Olvek reckons with open water up to %s.',
-                $u->show(Dimension::Temperature, $site->temperature - $site->swing), $u->show(Dimension::Temperature, $site->temperature + $site->swing), $u->show(Dimension::Temperature, 38.0)));
+                $u->show(Dimension::Temperature, $site->temperature - $site->swing), $u->show(Dimension::Temperature, $site->temperature + $site->swing), $u->show(Dimension::Temperature, self::WARMEST)));
         }
         if ($site->filledOn < 1 || $site->filledOn > 365) {
             $this->add('site.filledOn', 'The day of filling is a day of the year, 1 (1 January) to 365.');
@@ -271,7 +279,7 @@ final class Rules
             }
         }
         $feed = $this->plan->feed;
-        if (!is_finite($feed->grams) || $feed->grams < 0 || $feed->grams > 1000) {
+        if (!is_finite($feed->grams) || $feed->grams < 0 || $feed->grams > self::MOST_FOOD) {
             $this->add('feeding.grams', 'Feed from 0 to 1000 g of dry food a day.');
         } elseif ($feed->grams > 0 && $this->plan->site->sealed) {
             $this->add('feeding.grams', 'A sealed vessel is never opened to feed. Feed 0, or leave it open.');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Run;
 
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\Rules;
 use Olvek\Core\Unit\Estimate;
 use Olvek\Core\Unit\Provenance;
 
@@ -18,13 +19,6 @@ final class ByEye
     private const FOOD = [0.6, 1.6];
     /** °C by which a room's water is warmer or cooler than planned. */
     private const WARMTH = 1.0;
-    private const WARMEST = 38.0;
-    private const COOLEST = 2.0;
-    /** The most that a plan may say: g a day, °dH, mg N/L. */
-    private const MOST_FOOD = 1000.0;
-    private const MOST_KH = 40.0;
-    private const MOST_GH = 60.0;
-    private const MOST_NITRATE = 50.0;
 
     /** @param \Closure(string, Estimate): Estimate $vary of a dimension's name and range, its value in this tank */
     public static function varied(Plan $plan, \Closure $vary): Plan
@@ -32,13 +26,13 @@ final class ByEye
         $by = static fn (string $name, float $value, float $least, float $most): float => $vary("input $name", Estimate::of($value, Provenance::Judgement, $value * $least, $value * $most))->value;
         $site = $plan->site;
         $swing = abs($site->swing);
-        $warmth = $vary('input warmth', Estimate::of($site->temperature, Provenance::Judgement, min($site->temperature, max(self::COOLEST + $swing, $site->temperature - self::WARMTH)), max($site->temperature, min(self::WARMEST - $swing, $site->temperature + self::WARMTH))));
+        $warmth = $vary('input warmth', Estimate::of($site->temperature, Provenance::Judgement, min($site->temperature, max(Rules::COOLEST + $swing, $site->temperature - self::WARMTH)), max($site->temperature, min(Rules::WARMEST - $swing, $site->temperature + self::WARMTH))));
 
         return $plan->withInputs(
             $site->withTemperature($warmth->value),
-            $plan->lamp->withLanding(max(0.05, min(1.0, $by('landing', $plan->lamp->landing, ...self::LANDING)))),
-            $plan->water->with(min(self::MOST_KH, $by('kh', $plan->water->kh, ...self::HARDNESS)), min(self::MOST_GH, $by('gh', $plan->water->gh, ...self::HARDNESS)), min(self::MOST_NITRATE, $by('nitrate', $plan->water->nitrate, ...self::NITRATE))),
-            $plan->feed->withGrams(min(self::MOST_FOOD, $by('food', $plan->feed->grams, ...self::FOOD))),
+            $plan->lamp->withLanding(max(Rules::LEAST_LANDING, min(1.0, $by('landing', $plan->lamp->landing, ...self::LANDING)))),
+            $plan->water->with(min(Rules::MOST_KH, $by('kh', $plan->water->kh, ...self::HARDNESS)), min(Rules::MOST_GH, $by('gh', $plan->water->gh, ...self::HARDNESS)), min(Rules::MOST_NITRATE, $by('nitrate', $plan->water->nitrate, ...self::NITRATE))),
+            $plan->feed->withGrams(min(Rules::MOST_FOOD, $by('food', $plan->feed->grams, ...self::FOOD))),
         );
     }
 }
