@@ -13,6 +13,7 @@ final readonly class Material
      * @param Estimate $density      kg dry per L as laid
      * @param Estimate $porosity     share of pores
      * @param Estimate $flushNitrogen mg N per kg dry, soluble or gone within weeks
+     * @param Estimate $nitrateShare share of it that is nitrate, which nothing holds
      * @param Estimate $slowNitrogen mg N per kg dry, released over years
      * @param Estimate $quickCarbon  g C per kg dry that rots within months
      * @param Estimate $slowCarbon   g C per kg dry that rots over years
@@ -30,6 +31,7 @@ final readonly class Material
         public Estimate $density,
         public Estimate $porosity,
         public Estimate $flushNitrogen,
+        public Estimate $nitrateShare,
         public Estimate $slowNitrogen,
         public Estimate $quickCarbon,
         public Estimate $slowCarbon,
@@ -46,6 +48,6 @@ final readonly class Material
     /** The same material with other likely values of what is least certain. */
     public function with(Estimate $flushNitrogen, Estimate $slowNitrogen, Estimate $quickCarbon, Estimate $slowCarbon, Estimate $retardation, Estimate $phosphorus, Estimate $potassium, Estimate $iron): self
     {
-        return new self($this->id, $this->name, $this->role, $this->density, $this->porosity, $flushNitrogen, $slowNitrogen, $quickCarbon, $slowCarbon, $retardation, $phosphorus, $potassium, $iron, $this->acidity, $this->lime, $this->remarks);
+        return new self($this->id, $this->name, $this->role, $this->density, $this->porosity, $flushNitrogen, $this->nitrateShare, $slowNitrogen, $quickCarbon, $slowCarbon, $retardation, $phosphorus, $potassium, $iron, $this->acidity, $this->lime, $this->remarks);
     }
 }

@@ -54,10 +54,16 @@ final readonly class Mix
         return $this->byVolume(static fn (Material $m): float => $m->retardation->value);
     }
 
-    /** mg N per L of mix. */
+    /** mg N per L of mix that is soluble, nitrate among it. */
     public function flushNitrogenPerLitre(): float
     {
         return $this->byVolume(static fn (Material $m): float => $m->density->value * $m->flushNitrogen->value);
+    }
+
+    /** mg N per L of mix. */
+    public function nitratePerLitre(): float
+    {
+        return $this->byVolume(static fn (Material $m): float => $m->density->value * $m->flushNitrogen->value * $m->nitrateShare->value);
     }
 
     /** mg N per L of mix. */

@@ -9,9 +9,10 @@ use Olvek\Core\Vessel\Vessel;
 /**
  * Nitrogen that the soil gives up, and how much of it comes through the cap into the water.
  *
- * Three soil pools decay to pore-water ammonium; sorption holds most of it; diffusion carries the rest upward:
+ * Soil pools decay to pore-water ammonium; sorption holds most of it; diffusion carries the rest upward:
  * dM/dt = Σ pool·k·e^(−k t) − λ(t)·M, with λ = φ·D/θ²/cap · stirring · A / (V_pore·R).
- * Solved exactly over each span of constant stirring. Roots are not counted here: they lessen the leak, so this is the worst case.
+ * Solved exactly over each span of constant stirring. Roots are not counted here: they lessen the leak, so this is the worst case. The soil's
+ * nitrate is held by nothing and stands apart.
  */
 final readonly class Release
 {
@@ -41,6 +42,8 @@ final readonly class Release
     private const STIRRING = [[0.0, 21.0, 6.0], [21.0, 60.0, 3.0], [60.0, \INF, 1.5]];
 
     private float $flush;
+    private float $nitrate;
+    private float $pores;
     private float $slow;
     private float $conductance;
     private float $holdUp;
@@ -53,7 +56,9 @@ final readonly class Release
         $contents = $this->contents = $bed->contents($vessel);
         $capDepth = max($bed->cap?->meanDepth() ?? 0.0, self::FILM);
         $capPorosity = $bed->cap?->mix->porosity() ?? 0.9;
-        $this->flush = self::held($contents, static fn (Mix $m): float => $m->flushNitrogenPerLitre());
+        $this->nitrate = self::held($contents, static fn (Mix $m): float => $m->nitratePerLitre());
+        $this->flush = self::held($contents, static fn (Mix $m): float => $m->flushNitrogenPerLitre()) - $this->nitrate;
+        $this->pores = [] === $contents ? 1.0 : max(1e-9, self::held($contents, static fn (Mix $m): float => $m->porosity()));
         $this->slow = self::held($contents, static fn (Mix $m): float => $m->slowNitrogenPerLitre());
         // Litres of pore water that would hold as much ammonium as the soil and its pores do at the same pore concentration.
         $this->holdUp = [] === $contents ? 1.0 : max(1e-9, self::held($contents, static fn (Mix $m): float => $m->porosity() * $m->retardation()));
@@ -80,7 +85,19 @@ final readonly class Release
         return $this->holdUp;
     }
 
-    /** mg N that is soluble in the bed before filling, and that rots out over years. */
+    /** L of water in the soil's own pores. */
+    public function pores(): float
+    {
+        return $this->pores;
+    }
+
+    /** mg N of nitrate in the bed before filling. */
+    public function nitrate(): float
+    {
+        return $this->nitrate;
+    }
+
+    /** mg N that is soluble in the bed before filling, nitrate apart, and that rots out over years. */
     public function flushNitrogen(): float
     {
         return $this->flush;
@@ -125,18 +142,28 @@ final readonly class Release
         return 1.0;
     }
 
-    /** mg N that enters the water at filling. */
+    /** mg N that enters the water as ammonia at filling. */
     public function atFilling(): float
+    {
+        return $this->flush * $this->fillingShare();
+    }
+
+    /** mg N that enters it as nitrate. */
+    public function nitrateAtFilling(): float
+    {
+        return $this->nitrate * $this->fillingShare();
+    }
+
+    private function fillingShare(): float
     {
         $soil = ($this->bed->soil?->meanDepth() ?? 0.0) + ($this->bed->leaves?->meanDepth() ?? 0.0);
         $cap = $this->bed->cap?->meanDepth() ?? 0.0;
-        $share = match (true) {
+
+        return match (true) {
             $cap < self::THIN_CAP => self::FILLING_SHARE_BARE,
             $cap >= 2 * $soil => self::FILLING_SHARE_SOUND,
             default => self::FILLING_SHARE_TYPICAL,
         };
-
-        return $this->flush * $share;
     }
 
     /** mg N per day that passes the cap on a day if no root takes it. */

@@ -78,7 +78,7 @@ final readonly class Catalogue
     private static function materials(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'name', 'role', 'density', 'porosity', 'flush_nitrogen', 'slow_nitrogen', 'quick_carbon', 'slow_carbon', 'retardation', 'phosphorus', 'potassium', 'iron', 'acidity', 'lime', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'name', 'role', 'density', 'porosity', 'flush_nitrogen', 'nitrate_share', 'slow_nitrogen', 'quick_carbon', 'slow_carbon', 'retardation', 'phosphorus', 'potassium', 'iron', 'acidity', 'lime', 'remarks'])->rows as $row) {
             $material = new Material(
                 $row->text('id'),
                 $row->text('name'),
@@ -86,6 +86,7 @@ final readonly class Catalogue
                 $row->estimate('density', 0.05, 3),
                 $row->estimate('porosity', 0.1, 0.98),
                 $row->estimate('flush_nitrogen', 0, 5000),
+                $row->estimate('nitrate_share', 0, 1),
                 $row->estimate('slow_nitrogen', 0, 50000),
                 $row->estimate('quick_carbon', 0, 200),
                 $row->estimate('slow_carbon', 0, 600),

@@ -37,7 +37,10 @@ final readonly class Shade
             $held = 1 - exp(-$path);
             $down = 1.0;
             foreach ($above as [$atX, $atZ, $other, $takes]) {
-                $down *= 1 - $takes * self::overlap($radius, $other, hypot($x - $atX, $z - $atZ));
+                $across = ($x - $atX) ** 2 + ($z - $atZ) ** 2;
+                if ($across < ($radius + $other) ** 2) {
+                    $down *= 1 - $takes * self::overlap($radius, $other, sqrt($across));
+                }
             }
             $light[$i] = $down * ($path < 1e-6 ? 1.0 : $held / $path);
             $above[] = [$x, $z, $radius, $held];

@@ -11,9 +11,9 @@ use Olvek\Core\Unit\Provenance;
 /** Whether each clump gets the light it needs: the share of its greatest growth that light and hours allow. */
 final class LitClumps implements Criterion
 {
-    /** Share of greatest growth below which a clump dwindles, and from which it thrives. J: breathing and shedding take some 8 %, want of carbon half. */
-    private const LEAST = 0.12;
-    private const GOOD = 0.25;
+    /** Share of greatest growth below which a clump dwindles, and from which it thrives. J: breathing and shedding take some 8 %, twice that leaves room for want of carbon. */
+    private const LEAST = 0.09;
+    private const GOOD = 0.2;
     /** °C below which plants rest. C: water under 10–12 °C. */
     private const RESTS = 12.0;
 

@@ -8,14 +8,14 @@ use Olvek\Core\Plant\Growth;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
-/** Years until the soil gives roots less than a fifth of what they could use: nitrogen as microbes free it; or half of its iron has gone. */
+/** Years until the soil gives roots less than a tenth of what they could use: nitrogen as microbes free it; or half of its iron has gone. */
 final class SoilLife implements Criterion
 {
     /** Years below which the bed is laid for nothing, and from which it is worth its labour. J: keepers speak of one to several years (C). */
     private const LEAST = 0.4;
     private const GOOD = 0.8;
     /** Share of what roots could use below which a soil counts as spent. J: the rest comes from mulm and water. */
-    private const SPENT = 0.2;
+    private const SPENT = 0.1;
     /** mg N per L below which a bed material is no store: baked clay, sand. J. */
     private const NO_STORE = 100.0;
     /** Years beyond which nobody plans. J. */
@@ -48,13 +48,13 @@ final class SoilLife implements Criterion
 
         return new Margin('soil', 'Soil life', $poor ? self::LEAST : $years, self::LEAST, self::GOOD, null, $years, 'years', $years >= self::LONG ? '> '.self::LONG.' years' : Margin::text($years, 'years'), 'fails below 0.4 years, holds from 0.8',
             match (true) {
-                $poor => 'The soil gives roots less than a fifth of the nitrogen they could use, but water and mulm feed the plants meanwhile.',
-                $years < self::LEAST => "The soil is too little for these roots: within {$text($years)} it gives less than a fifth of the $first they could use.",
+                $poor => 'The soil gives roots less than a tenth of the nitrogen they could use, but water and mulm feed the plants meanwhile.',
+                $years < self::LEAST => "The soil is too little for these roots: within {$text($years)} it gives less than a tenth of the $first they could use.",
                 $years < self::GOOD => "The soil feeds roots well for about {$text($years)}; then $first runs short and root tabs help.",
                 default => "The soil feeds roots for {$text($years)}.",
             },
             [
-                new Term('nitrogen falls to a fifth of what roots could use', 'after '.$text($nitrogen), Provenance::Judgement, '0.4 % a day of what is ready, 0.01 % of the rest'),
+                new Term('nitrogen falls to a tenth of what roots could use', 'after '.$text($nitrogen), Provenance::Judgement, '0.4 % a day of what is ready, 0.01 % of the rest'),
                 new Term('iron falls to half', 'after '.$text($iron), Provenance::Judgement),
                 new Term('potassium left after the run', Decimal::significant($c['soilPotassium'][$end], 2).' mg, going by '.Decimal::significant(max(0.0, $gone), 2).' mg a day', Provenance::Judgement, 'leaves also take potassium from the water'),
                 new Term('roots could use, and draw', Decimal::significant($need, 2).' and '.Decimal::significant($drawn, 2).' mg N a day'),
@@ -62,7 +62,7 @@ final class SoilLife implements Criterion
             ]);
     }
 
-    /** Years from filling until what is freed falls below a fifth of a need, mg N/d; LONG where it never does. */
+    /** Years from filling until what is freed falls below a tenth of a need, mg N/d; LONG where it never does. */
     private static function years(float $need, float $ready, float $readyRate, float $slow, float $slowRate, int $end): float
     {
         $left = self::SPENT * $need - $slow * $slowRate;

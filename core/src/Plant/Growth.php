@@ -28,10 +28,18 @@ final class Growth
     public const ROOTS_FROM = 7.0;
     public const ROOTS_TO = 21.0;
 
-    /** Share (0–1) of greatest growth that light and day length allow. */
-    public static function lightFactor(Kind $kind, float $photonFluxDensity, float $hours): float
+    /**
+     * Share of greatest growth that light and day length allow: 1 in ample light of twelve hours, 0 below the leaf's compensation point.
+     *
+     * @param float $half         µmol/m²/s over the compensation point at which growth is half
+     * @param float $compensation µmol/m²/s
+     * @param float $flux         µmol/m²/s
+     */
+    public static function lightFactor(float $half, float $compensation, float $flux, float $hours): float
     {
-        return $photonFluxDensity / ($kind->halfLight->value + $photonFluxDensity) * min($hours, 18.0) / 12;
+        $over = max(0.0, $flux - $compensation);
+
+        return $over / ($half + $over) * min($hours, 18.0) / 12;
     }
 
     public static function temperatureFactor(float $celsius): float

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
+use Olvek\Core\Water\Oxygen;
+
 /**
  * Algae on a day: film, green water and diatoms; fast, with a keen appetite, held by light, room, silicate and being eaten.
  *
@@ -135,7 +137,7 @@ final class AlgaeDay
             $s->potassium += $burnt * $p->leafPotassium;
             $s->iron += $burnt * $p->leafIron;
             $day->carbonIn += $burnt * $p->leafCarbon;
-            $day->oxygenOut += $burnt * $p->leafCarbon * WaterHours::OXYGEN_PER_CARBON;
+            $day->oxygenOut += $burnt * $p->leafCarbon * Oxygen::PER_CARBON;
             $excess = $s->algaeNitrogen[$i] - $p->leafNitrogenMost * $s->algae[$i];
             if ($excess > 0) {
                 $s->algaeNitrogen[$i] -= $excess;

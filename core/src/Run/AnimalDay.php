@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Run;
 
 use Olvek\Core\Animal\Feed;
-use Olvek\Core\Animal\Level;
-use Olvek\Core\Animal\Shape;
+use Olvek\Core\Water\Oxygen;
 
 /**
  * Animals on a day: swimmers eat first, the bottom what they leave; shrimp and snails crop algae and mulm, small fish the life in it; all
@@ -27,8 +26,6 @@ final class AnimalDay
     private const APPETITE = 0.04;
     /** Share of the food that swimmers can catch before it has sunk. J (0.6–0.95). */
     private const CAUGHT = 0.85;
-    /** What shrimp and snails burn of themselves against fish. M (0.3–0.6). */
-    private const THRIFTY = 0.45;
     /** Times an adult's mass at which an animal eats no more, and span over which its appetite fades. J. */
     private const FAT = 1.5;
     private const FATTENING = 0.4;
@@ -40,10 +37,6 @@ final class AnimalDay
     /** Condition (share of an adult's mass) below which an animal spares itself, and the least that it then burns against usual. M: Brett & Groves (1979), Fish Physiology 8. */
     private const SPARES_FROM = 0.8;
     private const SPARED = 0.4;
-    /** g at which the parameter animalBasal holds, and power of size. P: Clarke & Johnston (1999): metabolism per gram falls as mass to the −0.2. */
-    private const BASAL_GRAMS = 0.5;
-    private const BREATH_GRAMS = 30.0;
-    private const SIZE = -0.2;
     /** Times a resting fish's breath that one going about its day takes. M (1.5–2). */
     private const ROUTINE = 1.7;
     /** Per °C. P: Clarke & Johnston (1999): Q10 1.83. */
@@ -69,12 +62,11 @@ final class AnimalDay
     private static function feed(State $s, Day $day, Facts $facts, Books $books, float $food, float $protein): void
     {
         $swimmers = $others = [];
-        foreach ($facts->plan->groups as $i => $group) {
-            $kind = $group->kind;
+        foreach ($facts->groups as $i => $group) {
             // A fat animal leaves its food.
-            $hunger = max(0.0, min(1.0, (self::FAT - self::condition($s, $facts, $i)) / self::FATTENING));
-            $appetite = self::APPETITE * $day->theta * $s->animals[$i] * $hunger * ($kind->grams->value / self::BASAL_GRAMS) ** self::SIZE;
-            if (Shape::Fish === $kind->shape && Level::Bottom !== $kind->level) {
+            $hunger = max(0.0, min(1.0, (self::FAT - self::condition($s, $group, $i)) / self::FATTENING));
+            $appetite = self::APPETITE * $day->theta * $s->animals[$i] * $hunger * $group->eats;
+            if ($group->swims) {
                 $swimmers[$i] = $appetite;
             } else {
                 $others[$i] = $appetite;
@@ -130,16 +122,16 @@ final class AnimalDay
         $p = $facts->parameters;
         $sitting = $drifting = 0.0;
         $sitters = $filterers = $hunters = [];
-        foreach ($facts->plan->groups as $i => $group) {
-            $weight = $group->kind->grazes->value * $s->animals[$i];
-            if (Shape::Fish !== $group->kind->shape && Level::Middle === $group->kind->level) {
+        foreach ($facts->groups as $i => $group) {
+            $weight = $group->grazes * $s->animals[$i];
+            if ($group->filters) {
                 $filterers[$i] = $weight;
                 $drifting += $weight;
             } else {
                 $sitters[$i] = $weight;
                 $sitting += $weight;
             }
-            if (Shape::Fish === $group->kind->shape) {
+            if ($group->fish) {
                 $hunters[$i] = $s->animals[$i];
             }
         }
@@ -203,15 +195,15 @@ final class AnimalDay
     {
         $warmth = self::WARMTH ** ($day->celsius - 25);
         $needs = $burnt = 0.0;
-        foreach ($facts->plan->groups as $i => $group) {
+        $breath = self::ROUTINE * $facts->parameters->animalBreath * 24 / Oxygen::PER_CARBON * $warmth;
+        $basal = $facts->parameters->animalBasal * $warmth;
+        foreach ($facts->groups as $i => $group) {
             if ($s->animals[$i] <= 0) {
                 continue;
             }
-            $thrift = Shape::Fish === $group->kind->shape ? 1.0 : self::THRIFTY;
-            $size = $group->kind->grams->value;
-            $spared = max(self::SPARED, min(1.0, self::condition($s, $facts, $i) / self::SPARES_FROM));
-            $needs += $thrift * self::ROUTINE * $facts->parameters->animalBreath * 24 / WaterHours::OXYGEN_PER_CARBON * $warmth * ($size / self::BREATH_GRAMS) ** self::SIZE * $s->animals[$i];
-            $lost = (1 - exp(-$facts->parameters->animalBasal * $spared * $thrift * $warmth * ($size / self::BASAL_GRAMS) ** self::SIZE)) * $s->animals[$i];
+            $spared = max(self::SPARED, min(1.0, self::condition($s, $group, $i) / self::SPARES_FROM));
+            $needs += $breath * $group->breathes * $s->animals[$i];
+            $lost = (1 - exp(-$basal * $spared * $group->burns)) * $s->animals[$i];
             $s->animals[$i] -= $lost;
             $burnt += $lost;
         }
@@ -226,14 +218,14 @@ final class AnimalDay
     }
 
     /** Mean mass of a group's animals against an adult's. */
-    private static function condition(State $s, Facts $facts, int $i): float
+    private static function condition(State $s, GroupFacts $group, int $i): float
     {
-        return $s->heads[$i] > 1e-9 ? $s->animals[$i] / ($s->heads[$i] * $facts->plan->groups[$i]->kind->grams->value) : 1.0;
+        return $s->heads[$i] > 1e-9 ? $s->animals[$i] / ($s->heads[$i] * $group->grams) : 1.0;
     }
 
     private static function breathe(Day $day, float $carbon): void
     {
         $day->carbonIn += $carbon;
-        $day->oxygenOut += $carbon * WaterHours::OXYGEN_PER_CARBON;
+        $day->oxygenOut += $carbon * Oxygen::PER_CARBON;
     }
 }

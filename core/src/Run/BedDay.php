@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Run;
 
 use Olvek\Core\Bed\Release;
+use Olvek\Core\Water\Oxygen;
 
 /**
  * The bed on a day: soil pools decay, pore water gains, roots and the cap's leak draw on it.
@@ -52,11 +53,13 @@ final class BedDay
         $flush = $s->flushNitrogen * (1 - exp(-$p->flushRate * $day->theta));
         $ready = $s->readyNitrogen * (1 - exp(-$p->readyRate * $day->theta));
         $slow = $s->slowNitrogen * (1 - exp(-$p->slowRate * $day->theta));
+        $tabs = $s->tabNitrogen * (1 - exp(-$p->tabRate * $day->theta));
         $s->flushNitrogen -= $flush;
+        $s->tabNitrogen -= $tabs;
         $s->readyNitrogen -= $ready;
         $s->slowNitrogen -= $slow;
-        $freed = $flush + $ready + $slow;
-        $leakRate = $facts->capConductance * Release::diffusionAgainst25($day->celsius) * Release::stirring($age) * (1 + self::BURROWING * $burrowers) / $facts->holdUp;
+        $freed = $flush + $tabs + $ready + $slow;
+        $leakRate = self::passing($facts, $day->celsius, $age, $burrowers) / $facts->holdUp;
         // Exact for the day's rates, the roots' being taken at the middle of the day, which a first guess finds.
         $half = self::HALF_PORE * $facts->holdUp;
         $guess = self::after($s->poreNitrogen, $freed, $leakRate + $appetite / ($half + $s->poreNitrogen));
@@ -93,10 +96,16 @@ final class BedDay
         $day->carbonIn += $quick + $old - $bubbles - $tannin;
         $day->rotting += $quick + $old;
         $airless = max(0.0, 1 - $p->aerobicShare - $p->bubbleShare - $p->tanninShare) * ($quick + $old);
-        $s->debt += $p->debtShare * $airless * WaterHours::OXYGEN_PER_CARBON;
+        $s->debt += $p->debtShare * $airless * Oxygen::PER_CARBON;
         $paid = self::PAID * $s->debt;
         $s->debt -= $paid;
-        $day->oxygenOut += $p->aerobicShare * ($quick + $old) * WaterHours::OXYGEN_PER_CARBON + $paid;
+        $day->oxygenOut += $p->aerobicShare * ($quick + $old) * Oxygen::PER_CARBON + $paid;
+    }
+
+    /** L/d of pore water that pass the cap. */
+    public static function passing(Facts $facts, float $celsius, float $age, float $burrowers): float
+    {
+        return $facts->capConductance * Release::diffusionAgainst25($celsius) * Release::stirring($age) * (1 + self::BURROWING * $burrowers);
     }
 
     /**

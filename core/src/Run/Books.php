@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
+use Olvek\Core\Run\Hours\Lime;
+
 /**
  * What entered the tank less what left it, by element, mg; closed against the stores every day of a test run.
  *
@@ -46,11 +48,11 @@ final class Books
         $plants = array_sum($s->biomass) + array_sum($s->algae);
 
         return [
-            'nitrogen' => $s->ammonia + $s->nitrite + $s->nitrate + $s->poreNitrogen + $s->flushNitrogen + $s->readyNitrogen + $s->slowNitrogen + $held->nitrogen + array_sum($s->leafNitrogen) + array_sum($s->algaeNitrogen),
+            'nitrogen' => $s->ammonia + $s->nitrite + $s->nitrate + $s->poreNitrogen + $s->soilNitrate + $s->flushNitrogen + $s->tabNitrogen + $s->readyNitrogen + $s->slowNitrogen + $held->nitrogen + array_sum($s->leafNitrogen) + array_sum($s->algaeNitrogen),
             'phosphorus' => $s->phosphorus + $s->soilPhosphorus + $held->phosphorus + $plants * $p->leafPhosphorus + array_sum($s->reserves[0]),
             'potassium' => $s->potassium + $s->soilPotassium + $held->potassium + $plants * $p->leafPotassium + array_sum($s->reserves[1]),
             'iron' => $s->iron + $s->soilIron + $held->iron + $plants * $p->leafIron + array_sum($s->reserves[2]),
-            'carbon' => $s->carbon + $s->tannin + $s->headCarbon + $s->lime * LimeDay::CARBON_PER_GRAM + $s->quickCarbon + $s->slowCarbon + $held->carbon + $s->fat + $plants * $p->leafCarbon,
+            'carbon' => $s->carbon + $s->tannin + $s->headCarbon + $s->lime * Lime::CARBON_PER_GRAM + $s->quickCarbon + $s->slowCarbon + $held->carbon + $s->fat + $plants * $p->leafCarbon,
             'oxygen' => $s->oxygen + $s->headOxygen,
         ];
     }

@@ -31,12 +31,11 @@ final class Day
     public float $leafArea = 0.0;
     /** mg C of all that rots that day. */
     public float $rotting = 0.0;
-    /** PPFD and hours of it at the rim, where house plants stand. */
-    public float $rimLight = 0.0;
-    public float $rimHours = 12.0;
 
     /** @var array<int, float> PPFD within each clump */
     public array $light = [];
+    /** @var array<int, float> share of its greatest growth that light and hours allow each clump */
+    public array $lit = [];
     /** PPFD where algae sit. */
     public float $algaeLight = 0.0;
     /** Mean PPFD through the water under the floaters, for what drifts. */

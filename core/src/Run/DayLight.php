@@ -8,6 +8,7 @@ use Olvek\Core\Light\Canopy;
 use Olvek\Core\Light\Shade;
 use Olvek\Core\Light\WaterColumn;
 use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plant\Growth;
 use Olvek\Core\Plant\Role;
 
 /**
@@ -57,8 +58,8 @@ final readonly class DayLight
         $leafArea = $facts->parameters->leafArea;
         $mat = $wet = 0.0;
         $light = [];
-        foreach ($facts->plan->clumps as $i => $clump) {
-            if ($clump->kind->role->coversSurface()) {
+        foreach ($facts->clumps as $i => $clump) {
+            if ($clump->floats) {
                 $mat += $masses[$i] / $clump->kind->mat->value;
             }
             $light[$i] = $day->surfaceLight;
@@ -71,13 +72,13 @@ final readonly class DayLight
         $day->driftLight = $down * (1 - exp(-$path)) / $path;
         $areas = $leaves = [];
         foreach ($this->order as $i) {
-            $areas[$i] = $facts->spread($i, $state->plantedMass[$i] > 0 ? $masses[$i] / $state->plantedMass[$i] : 0.0);
+            $areas[$i] = $facts->clumps[$i]->spread($state->plantedMass[$i] > 0 ? $masses[$i] / $state->plantedMass[$i] : 0.0);
             $leaves[$i] = $leafArea * $masses[$i] * $this->over[$i];
             $wet += 1.0 === $this->over[$i] ? $leaves[$i] : 0.0;
         }
         [$within, $floor] = Shade::within($this->places, $areas, $leaves, $area);
         foreach ($within as $i => $share) {
-            $role = $facts->plan->clumps[$i]->kind->role;
+            $role = $facts->clumps[$i]->kind->role;
             $light[$i] = match ($role) {
                 Role::HousePlant => $facts->parameters->roomLight + self::SPILL * $day->surfaceLight,
                 Role::Marsh => $day->surfaceLight * $share,
@@ -86,7 +87,10 @@ final readonly class DayLight
         }
         $day->light = $light;
         $day->leafArea = $wet;
-        $day->rimHours = max(self::ROOM_HOURS, $day->lightHours);
+        $rimHours = max(self::ROOM_HOURS, $day->lightHours);
+        foreach ($facts->clumps as $i => $clump) {
+            $day->lit[$i] = Growth::lightFactor($clump->halfLight, $clump->compensation, $light[$i], $clump->house ? $rimHours : $day->lightHours);
+        }
         // They sit on leaves, glass and bed alike: between the light of the surface and that of the bed.
         $day->algaeLight = ($down + $down * $floor * WaterColumn::transmission($facts->depth, $attenuation)) / 2;
     }

@@ -11,25 +11,17 @@ use Olvek\Core\Bed\Release;
 use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Canopy;
 use Olvek\Core\Plan\Clump;
-use Olvek\Core\Plan\Grown;
+use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\Planting;
-use Olvek\Core\Plant\Growth;
-use Olvek\Core\Plant\Role;
-use Olvek\Core\Plant\Spread;
+use Olvek\Core\Run\Hours\Lime;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Water\Carbonate;
 use Olvek\Core\Water\CarbonSpeciation;
 use Olvek\Core\Water\SourceWater;
 
-/** What of a plan stays the same through a run, reckoned once. */
+/** What of a plan stays the same through a run, worked out once. */
 final readonly class Facts
 {
-    /** m of soil that roots can do with. J. */
-    private const ENOUGH_SOIL = 0.01;
-    /** d⁻¹ of greatest growth from which a house plant counts as a vine. J. */
-    private const VINE = 0.03;
-
     public float $floor;
     public float $surface;
     public float $volume;
@@ -42,7 +34,13 @@ final readonly class Facts
     public float $capConductance;
     public bool $soiled;
     public float $flushAtFilling;
+    /** mg N of nitrate in the bed, and what of it goes into the water at filling; L of water in the soil's pores. */
+    public float $soilNitrate;
+    public float $nitrateAtFilling;
+    public float $pores;
     public float $flushNitrogen;
+    /** mg N of tabs pressed into the bed. */
+    public float $tabNitrogen;
     public float $readyNitrogen;
     public float $slowNitrogen;
     /** meq of alkalinity that the fresh bed takes up. */
@@ -81,16 +79,10 @@ final readonly class Facts
     /** L of air shut in over the water; 0 where the vessel is open. */
     public float $headspace;
     public bool $sealed;
-    /** @var list<float> share (0–1) of the bed's soil within reach of each clump's roots */
-    public array $soilReach;
-    /** @var list<array{float, float}> days after planting from which, and until which, each clump's roots grow into the bed */
-    public array $rooting;
-    /** @var list<bool> */
-    public array $deep;
-    /** @var list<Grown> */
-    public array $grown;
-    /** @var list<float> m² of each clump as planted */
-    public array $planted;
+    /** @var list<ClumpFacts> */
+    public array $clumps;
+    /** @var list<GroupFacts> */
+    public array $groups;
 
     public function __construct(public Plan $plan, public Parameters $parameters)
     {
@@ -105,7 +97,11 @@ final readonly class Facts
         $this->soiled = [] !== $contents;
         $release = new Release($bed, $vessel, 1.0);
         $this->flushAtFilling = $release->atFilling() * $parameters->flushFactor;
-        $this->flushNitrogen = $release->flushNitrogen() * $parameters->flushFactor - $this->flushAtFilling + $this->dosed(static fn (Amendment $a): float => $a->nitrogen->value);
+        $this->flushNitrogen = $release->flushNitrogen() * $parameters->flushFactor - $this->flushAtFilling;
+        $this->nitrateAtFilling = $release->nitrateAtFilling() * $parameters->flushFactor;
+        $this->soilNitrate = $release->nitrate() * $parameters->flushFactor - $this->nitrateAtFilling;
+        $this->pores = $release->pores();
+        $this->tabNitrogen = $this->dosed(static fn (Amendment $a): float => $a->nitrogen->value);
         $this->readyNitrogen = $release->readyNitrogen($parameters->readyShare);
         $this->slowNitrogen = $release->slowNitrogen() - $this->readyNitrogen;
         $held = static fn (\Closure $of): float => array_sum(array_map(static fn (array $c): float => $c[1] * $c[0]->perLitre($of), $contents));
@@ -120,7 +116,7 @@ final readonly class Facts
         $this->dosedHardness = $this->dosed(static fn (Amendment $a): float => $a->hardness->value);
         $this->dosedAlkalinity = $this->dosed(static fn (Amendment $a): float => $a->alkalinity->value);
         $face = $bed->cap->mix ?? $bed->soil->mix ?? null;
-        $this->stoneLime = LimeDay::STONE_REACH * (array_sum(array_map(static fn (Piece $p): float => $p->surface() * $p->kind->lime->value, $plan->pieces)) + LimeDay::GRAINS * $this->floor * ($face?->lime() ?? 0.0));
+        $this->stoneLime = Lime::STONE_REACH * (array_sum(array_map(static fn (Piece $p): float => $p->surface() * $p->kind->lime->value, $plan->pieces)) + Lime::GRAINS * $this->floor * ($face?->lime() ?? 0.0));
         $this->woodTannin = array_sum(array_map(static fn (Piece $p): float => $p->litres * $p->kind->tannin->value, $plan->pieces));
         $this->rain = PouredWater::of(new SourceWater(6.0, 0.3, 0.3, 0.3), $plan->site->temperature);
         $this->pressure = $plan->site->pressure();
@@ -136,17 +132,8 @@ final readonly class Facts
         $this->filmMost = $this->filmPerArea * $this->wetted;
         $this->sourceAlkalinity = self::alkalinity($plan->water);
         $this->sourceCarbon = self::carbon($plan->water, $plan->site->temperature);
-        $this->soilReach = array_map(static fn (Clump $c): float => min(1.0, $plan->soilUnder($c) / self::ENOUGH_SOIL), $plan->clumps);
-        $depth = $this->depth;
-        // Roots that must first span the water take so much longer. J: vines some 1 cm a day, trees a third of that.
-        $this->rooting = array_map(static fn (Clump $c): array => match (true) {
-            Role::HousePlant !== $c->kind->role => [Growth::ROOTS_FROM, Growth::ROOTS_TO],
-            $c->kind->growth->value >= self::VINE => [60 * $depth, 150 * $depth],
-            default => [300 * $depth, 600 * $depth],
-        }, $plan->clumps);
-        $this->grown = array_map(static fn (Clump $c): Grown => $c->grown, $plan->clumps);
-        $this->planted = array_map(static fn (Clump $c): float => $c->area(), $plan->clumps);
-        $this->deep = array_map(static fn (Clump $c): bool => Planting::Deep === $c->planting, $plan->clumps);
+        $this->clumps = array_map(fn (Clump $c): ClumpFacts => new ClumpFacts($plan, $c, $parameters, $this->depth), $plan->clumps);
+        $this->groups = array_map(static fn (Group $g): GroupFacts => new GroupFacts($g->kind), $plan->groups);
     }
 
     /** @param \Closure(Amendment): float $perGram */
@@ -165,11 +152,5 @@ final readonly class Facts
     public static function carbon(SourceWater $water, float $celsius): float
     {
         return CarbonSpeciation::at($celsius)->inorganicCarbon(Carbonate::co2($water->pH, self::alkalinity($water), $celsius), $water->pH);
-    }
-
-    /** m² that a clump covers when it has grown so many times: as its mass to the two thirds. */
-    public function spread(int $clump, float $growth): float
-    {
-        return Spread::area($this->planted[$clump], $growth);
     }
 }

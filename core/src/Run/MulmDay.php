@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
+use Olvek\Core\Water\Oxygen;
+
 /**
  * What lies on the bed rots: nitrogen to ammonia, carbon to CO2 against oxygen, the rest back to the water. Three stores at three
  * speeds: left food and the dead within days, droppings within weeks, leaves over months.
@@ -40,7 +42,7 @@ final class MulmDay
             $s->tannin += $tannin;
             $day->carbonIn += $gone->carbon - $tannin;
             $day->rotting += $gone->carbon;
-            $day->oxygenOut += ($gone->carbon - $tannin) * WaterHours::OXYGEN_PER_CARBON;
+            $day->oxygenOut += ($gone->carbon - $tannin) * Oxygen::PER_CARBON;
             $s->phosphorus += $gone->phosphorus;
             $s->potassium += $gone->potassium;
             $s->iron += $gone->iron;

@@ -31,6 +31,7 @@ final readonly class Parameters
      * @param float $carbonHalfBicarbonate mg CO2/L, the same for those that use bicarbonate
      * @param float $bicarbonateShare share of full fixation that bicarbonate alone can carry; M Maberly & Spence (1983), J. Ecol. 71
      * @param float $carbonCompensation mg CO2/L at which those that do not use it stop
+     * @param float $lightCompensation    share of its half-light that a leaf needs to fix anything; Van, Haller & Bowes (1976), Plant Physiol. 58: 15–55 of 100–200 µmol/m²/s
      * @param float $plantRespiration     share of a kind's greatest growth that it breathes away, day and night
      * @param float $plantMortality       share of a kind's greatest growth that it sheds as old leaves
      * @param float $leafArea m² of leaf per g dry
@@ -64,6 +65,8 @@ final readonly class Parameters
      * @param float $soilFilm             share of a mature film that live soil brings along, most of it shut in under the cap
      * @param float $flushFactor          factor on the soil's flush nitrogen, over and above the material's own range
      * @param float $flushRate            d⁻¹
+     * @param float $soilDenitrification  d⁻¹ at which nitrate of a flooded soil is denitrified; Reddy & Patrick (1984), CRC Crit. Rev. Environ. Control 13
+     * @param float $tabRate              d⁻¹ at which tabs and meal pressed into the bed come apart
      * @param float $readyRate d⁻¹ of the nitrogen that microbes free within a year; P Stanford & Smith (1972), Soil Sci. Soc. Am. J. 36: 0.054 a week at 35 °C
      * @param float $readyShare share of the soil’s nitrogen that is such, times 1 − C:N/27; P Stanford & Smith (1972): mean 18 %
      * @param float $slowRate d⁻¹ of the soil’s old nitrogen
@@ -97,7 +100,7 @@ final readonly class Parameters
         #[Range(25.0, 42.0, Provenance::Memory)]
         public float $leafNitrogenPlanted = 32.0,
         #[Range(370.0, 430.0, Provenance::Memory)]
-        public float $leafCarbon = 400.0,
+        public float $leafCarbon = 380.0,
         #[Range(1.0, 2.5, Provenance::Memory)]
         public float $leafPhosphorus = 1.5,
         #[Range(6.0, 15.0, Provenance::Memory)]
@@ -119,9 +122,11 @@ final readonly class Parameters
         #[Range(0.15, 0.8, Provenance::Memory)]
         public float $carbonHalfBicarbonate = 0.2,
         #[Range(0.2, 0.6, Provenance::Memory)]
-        public float $bicarbonateShare = 0.45,
+        public float $bicarbonateShare = 0.5,
         #[Range(0.02, 0.1, Provenance::Memory)]
-        public float $carbonCompensation = 0.05,
+        public float $carbonCompensation = 0.03,
+        #[Range(0.0, 0.3, Provenance::Memory)]
+        public float $lightCompensation = 0.12,
         #[Range(0.06, 0.2, Provenance::Memory)]
         public float $plantRespiration = 0.1,
         #[Range(0.02, 0.06, Provenance::Judgement)]
@@ -186,6 +191,10 @@ final readonly class Parameters
         public float $flushFactor = 1.0,
         #[Range(0.03, 0.08, Provenance::Judgement)]
         public float $flushRate = 0.05,
+        #[Range(0.005, 0.03, Provenance::Judgement)]
+        public float $tabRate = 0.01,
+        #[Range(0.05, 0.4, Provenance::Memory)]
+        public float $soilDenitrification = 0.15,
         #[Range(0.002, 0.006, Provenance::Published)]
         public float $readyRate = 0.004,
         #[Range(0.05, 0.4, Provenance::Published)]
@@ -201,7 +210,7 @@ final readonly class Parameters
         #[Range(0.0, 1.0, Provenance::Judgement)]
         public float $debtShare = 0.4,
         #[Range(0.1, 0.4, Provenance::Judgement)]
-        public float $bubbleShare = 0.25,
+        public float $bubbleShare = 0.2,
         #[Range(0.01, 0.08, Provenance::Judgement)]
         public float $tanninShare = 0.03,
         #[Range(0.02, 0.1, Provenance::Judgement)]
@@ -217,7 +226,7 @@ final readonly class Parameters
         #[Range(0.1, 0.5, Provenance::Memory)]
         public float $scrapDecay = 0.25,
         #[Range(0.5, 1.6, Provenance::Memory)]
-        public float $reaeration = 0.9,
+        public float $reaeration = 1.0,
         #[Range(0.006, 0.02, Provenance::Judgement)]
         public float $animalBasal = 0.013,
         #[Range(0.09, 0.18, Provenance::Published)]

@@ -8,6 +8,7 @@ use Olvek\Core\Plant\Growth;
 use Olvek\Core\Plant\Kind;
 use Olvek\Core\Plant\Role;
 use Olvek\Core\Plant\Spread;
+use Olvek\Core\Water\Oxygen;
 
 /**
  * Plants on a day. Before the hours: what each could fix and take up. After them: growth, breathing, death, melt.
@@ -26,8 +27,6 @@ final class PlantDay
     private const LAID_BY = 0.5;
     /** Share of what the soil holds for roots that they can reach in a day. J (0.005–0.05). */
     private const SOIL_SHARE = 0.02;
-    /** Share of its phosphorus and iron that a rooted plant takes from the bed. M: Carignan & Kalff (1980), Science 207: nearly all. */
-    private const FROM_BED = 0.95;
     /** g dry below which a clump counts as dead. J. */
     private const DEAD = 1e-4;
     /** How much of its growth a plant that lives by its roots loses without soil under it. J (0.3–0.7). */
@@ -44,8 +43,6 @@ final class PlantDay
     private const REACH = 0.05;
     /** Times its own densest at which a clump in its place stands still. M: standing crops of 300–900 g/m² under water. */
     private const DENSEST = 1.6;
-    /** Growth a plant of which takes 1 mg CO2/L for half: parameter carbonHalf. d⁻¹. M: Black, Maberly & Spence (1981). */
-    private const CARBON_GROWTH = 0.15;
     /** Days in which pads reach the surface, and share of the leaves that lie there. C: 2–6 weeks; J. */
     private const PADS_FROM = 14.0;
     private const PADS_TO = 42.0;
@@ -132,49 +129,51 @@ final class PlantDay
         $p = $this->facts->parameters;
         $span = $p->leafNitrogenMost - $p->leafNitrogenLeast;
         $hours = max(1e-9, $day->lightHours);
-        $day->plantAppetite = 0.0;
         $crowd = $this->crowding($s);
         // Softened water: most freshwater plants slow down from some 100 mg/L of sodium and stop around 500.
         $salt = max(0.0, min(1.0, 1 - ($s->sodium / $s->volume - self::SALT_FROM) / self::SALT_SPAN));
-        $roots = 0.0;
-        $want = $rootedBy = [];
-        foreach ($this->kinds as $i => $kind) {
+        $roots = $appetites = 0.0;
+        $want = $rooted = $fromBed = [];
+        $least = $p->leafNitrogenLeast;
+        $full = $p->leafNitrogenFull - $least;
+        $soiled = $this->facts->soiled;
+        foreach ($this->facts->clumps as $i => $clump) {
             $b = $this->mean[$i];
             $since = $age - $s->plantedOn[$i];
-            $quota = $b > 0 ? max(1e-6, $this->meanNitrogen[$i] / $b) : $p->leafNitrogenLeast;
+            $quota = $b > 0 ? max(1e-6, $this->meanNitrogen[$i] / $b) : $least;
             $hunger = max(0.0, ($p->leafNitrogenMost - $quota) / $span);
-            $growth = $kind->growth->value * $p->plantGrowth * $this->warmth[$i] * $salt * $this->seat($i, $since);
-            $lit = $this->lit($day, $i);
-            $this->fed[$i] = $this->nitrogenFed[$i] = max(0.0, min(1.0, ($quota - $p->leafNitrogenLeast) / ($p->leafNitrogenFull - $p->leafNitrogenLeast)));
+            $growth = $clump->growth * $p->plantGrowth * $this->warmth[$i] * $salt * $this->seat($clump, $since);
+            $nitrogen = $this->fed[$i] = $this->nitrogenFed[$i] = max(0.0, min(1.0, ($quota - $least) / $full));
             $this->shortOf[$i] = 'nitrogen';
-            $grown = $growth * $lit * max(0.0, 1 - $crowd[$i]) * $b;
-            $want[$i] = $grown * $this->fed[$i];
+            $want[$i] = $growth * $day->lit[$i] * max(0.0, 1 - $crowd[$i]) * $b * $nitrogen;
             $most = $p->leafUptake * $growth * $p->leafNitrogenMost * $b * $hunger;
-            $ramp = $this->facts->soiled ? $this->facts->soilReach[$i] * Growth::ramp($since, ...$this->facts->rooting[$i]) : 0.0;
-            $this->rooted[$i] = $rooted = $kind->rootShare->value * $ramp;
-            $rootedBy[$i] = [self::FROM_BED * min(1.0, 2 * $kind->rootShare->value) * $ramp, $rooted, self::FROM_BED * min(1.0, 2 * $kind->rootShare->value) * $ramp];
-            $this->rootAppetite[$i] = $most * $rooted;
+            $ramp = $soiled ? $clump->soilReach * $clump->rooted($since) : 0.0;
+            $rooted[$i] = $clump->rootShare * $ramp;
+            $fromBed[$i] = $clump->fromBed * $ramp;
+            $this->rootAppetite[$i] = $most * $rooted[$i];
             $roots += $this->rootAppetite[$i];
             // Half speed by night: over a day of h light hours the hourly rate is worked out so that both halves are counted.
-            $this->appetite[$i] = $most * (1 - $rooted) / 24;
-            $day->plantAppetite += $this->appetite[$i];
-            $half = $p->carbonHalf * ($p->carbonHalfBicarbonate / $p->carbonHalf) ** $kind->bicarbonate->value * $kind->growth->value / self::CARBON_GROWTH * $day->light[$i] / ($kind->halfLight->value + max(1e-9, $day->light[$i]));
-            $this->node[$i] = CarbonNodes::between($half);
+            $this->appetite[$i] = $most * (1 - $rooted[$i]) / 24;
+            $appetites += $this->appetite[$i];
+            $light = $day->light[$i];
+            $this->node[$i] = CarbonNodes::between($clump->carbonHalf * $light / ($clump->halfLight + max(1e-9, $light)));
         }
-        $this->potential = $this->limited($s, $want, $rootedBy);
+        $day->plantAppetite = $appetites;
+        $this->rooted = $rooted;
+        $this->potential = $this->limited($s, $want, [$fromBed, $rooted, $fromBed]);
         $day->ironDrawn = array_sum($this->fromWater[2]);
         foreach ($s->plantedMass as $i => $mass) {
             // What has not been planted yet wants for nothing.
             $this->fed[$i] = $mass > 0 ? $this->fed[$i] : 1.0;
         }
         $free = $bicarbonate = [0.0, 0.0, 0.0, 0.0];
-        foreach ($this->kinds as $i => $kind) {
+        foreach ($this->facts->clumps as $i => $clump) {
             $carbon = (1 - $this->out[$i]) * $this->potential[$i] * $p->leafCarbon / $hours;
             if ($carbon <= 0.0) {
                 continue;
             }
             [$node, $share] = $this->node[$i];
-            $able = $kind->bicarbonate->value;
+            $able = $clump->bicarbonate;
             $bicarbonate[$node] += $able * (1 - $share) * $carbon;
             $bicarbonate[$node + 1] += $able * $share * $carbon;
             $free[$node] += (1 - $able) * (1 - $share) * $carbon;
@@ -191,19 +190,19 @@ final class PlantDay
     {
         $p = $this->facts->parameters;
         $roots = array_sum($this->rootAppetite);
-        foreach ($this->kinds as $i => $kind) {
+        foreach ($this->facts->clumps as $i => $clump) {
             $before = $s->leafNitrogen[$i];
             $s->leafNitrogen[$i] += ($roots > 0 ? $day->rooted * $this->rootAppetite[$i] / $roots : 0.0)
                 + ($day->plantAppetite > 0 ? $day->plantNitrogen * $this->appetite[$i] / $day->plantAppetite : 0.0);
             [$node, $share] = $this->node[$i];
-            $able = $kind->bicarbonate->value;
+            $able = $clump->bicarbonate;
             $got = (1 - $able) * ((1 - $share) * $day->freeShare[$node] + $share * $day->freeShare[$node + 1]) + $able * ((1 - $share) * $day->bicarbonateShare[$node] + $share * $day->bicarbonateShare[$node + 1]);
             $inAir = $this->out[$i] * $this->potential[$i];
             $growth = $inAir + (1 - $this->out[$i]) * $this->potential[$i] * $got;
             $this->draw($s, $i, $growth);
             $books->carbon += $inAir * $p->leafCarbon;
             $s->biomass[$i] += $growth;
-            $lost = $this->shed($s, $i, $kind, $age);
+            $lost = $this->shed($s, $i, $clump, $age);
             $kept = $s->leafNitrogen[$i] - $before;
             $day->rootNeed += $growth / max(self::STARVED, $this->fed[$i]) * Growth::LEAF_NITROGEN * $this->rooted[$i];
             $day->exported += $kept;
@@ -222,8 +221,8 @@ final class PlantDay
     {
         $p = $this->facts->parameters;
         $this->warm($day->celsius);
-        foreach ($this->kinds as $i => $kind) {
-            $burnt = min(0.5 * $s->biomass[$i], $p->plantRespiration * $kind->growth->value * $this->warmth[$i] * (0.5 + 0.5 * min(1.0, $this->lit($day, $i))) * $this->mean[$i]);
+        foreach ($this->facts->clumps as $i => $clump) {
+            $burnt = min(0.5 * $s->biomass[$i], $p->plantRespiration * $clump->growth * $this->warmth[$i] * (0.5 + 0.5 * min(1.0, $day->lit[$i])) * $this->mean[$i]);
             $s->biomass[$i] -= $burnt;
             $this->burnt[$i] = $burnt;
             $s->phosphorus += $burnt * $p->leafPhosphorus;
@@ -240,14 +239,8 @@ final class PlantDay
             $out = $this->out[$i];
             $books->carbon -= $out * $carbon;
             $day->carbonIn += (1 - $out) * $carbon;
-            $day->oxygenOut += (1 - $out) * $carbon * WaterHours::OXYGEN_PER_CARBON;
+            $day->oxygenOut += (1 - $out) * $carbon * Oxygen::PER_CARBON;
         }
-    }
-
-    /** Share of greatest growth that light and hours allow a clump. */
-    private function lit(Day $day, int $i): float
-    {
-        return Growth::lightFactor($this->kinds[$i], $day->light[$i], Role::HousePlant === $this->kinds[$i]->role ? $day->rimHours : $day->lightHours);
     }
 
     private function warm(float $celsius): void
@@ -282,13 +275,13 @@ final class PlantDay
     }
 
     /** Death and melt; what has dwindled to nothing goes whole. Returns the g dry that fell. */
-    private function shed(State $s, int $i, Kind $kind, float $age): float
+    private function shed(State $s, int $i, ClumpFacts $clump, float $age): float
     {
         $p = $this->facts->parameters;
         $since = $age - $s->plantedOn[$i];
-        $rots = $this->facts->deep[$i] && $this->mustNotBeBuried($kind) ? self::RHIZOME_ROT : 1.0;
-        $lost = $rots * $p->plantMortality * $this->warmth[$i] * $kind->growth->value * $this->mean[$i];
-        [$share, $until] = $this->melt($s, $i, $kind);
+        $rots = $clump->buried ? self::RHIZOME_ROT : 1.0;
+        $lost = $rots * $p->plantMortality * $this->warmth[$i] * $clump->growth * $this->mean[$i];
+        [$share, $until] = $this->melt($s, $i, $clump);
         if ($since >= Growth::MELT_FROM && $since < $until) {
             $lost += $share * $s->plantedMass[$i] / ($until - Growth::MELT_FROM);
         }
@@ -304,40 +297,33 @@ final class PlantDay
     }
 
     /** @return array{float, float} share of the planted mass that melts, and the day after planting by which it has */
-    private function melt(State $s, int $i, Kind $kind): array
+    private function melt(State $s, int $i, ClumpFacts $clump): array
     {
-        $grown = $this->facts->grown[$i];
-        $burnt = $this->facts->deep[$i] ? self::BURNT_MELT : 1.0;
-        if ($kind->sensitive && $s->plantedOn[$i] < self::UNSETTLED) {
-            return [min(self::TENDER_MOST, $burnt * self::TENDER_LOSS * $kind->melt->value ** 3), self::TENDER_TO];
+        $burnt = $clump->deep ? self::BURNT_MELT : 1.0;
+        if ($clump->kind->sensitive && $s->plantedOn[$i] < self::UNSETTLED) {
+            return [min(self::TENDER_MOST, $burnt * self::TENDER_LOSS * $clump->kind->melt->value ** 3), self::TENDER_TO];
         }
 
-        return [min(1.0, $burnt * $kind->melt->value * $grown->melt()), Growth::MELT_TO];
+        return [min(1.0, $burnt * $clump->kind->melt->value * $clump->melts), Growth::MELT_TO];
     }
 
     /** Factor on growth of how a clump is seated: soil within reach of roots that want it, and not down in raw soil, nor with the rhizome buried. */
-    private function seat(int $i, float $since): float
+    private function seat(ClumpFacts $clump, float $since): float
     {
-        $kind = $this->kinds[$i];
-        $hungry = 1 - self::WANTS_SOIL * $kind->rootShare->value * (1 - $this->facts->soilReach[$i]);
-        if (Role::HousePlant === $kind->role) {
+        $hungry = 1 - self::WANTS_SOIL * $clump->rootShare * (1 - $clump->soilReach);
+        if ($clump->house) {
             // Roots made in soil must be made anew in water, and then reach the bed.
-            $hungry *= self::STANDS + (1 - self::STANDS) * Growth::ramp($since, ...$this->facts->rooting[$i]);
+            $hungry *= self::STANDS + (1 - self::STANDS) * $clump->rooted($since);
         }
-        if (!$this->facts->deep[$i]) {
+        if (!$clump->deep) {
             return $hungry;
         }
 
         return $hungry * match (true) {
-            $this->mustNotBeBuried($kind) => self::BURIED,
+            $clump->buried => self::BURIED,
             $since < Growth::MELT_TO => self::BURNT_ROOTS,
             default => 1.0,
         };
-    }
-
-    private function mustNotBeBuried(Kind $kind): bool
-    {
-        return 0.0 === $kind->planting->value;
     }
 
     /**
@@ -349,29 +335,30 @@ final class PlantDay
     private function crowding(State $s): array
     {
         $surface = $floor = 0.0;
-        foreach ($this->kinds as $i => $kind) {
-            $filled = $this->mean[$i] / $kind->densest->value;
-            if ($kind->role->coversSurface()) {
-                $surface += $filled;
-            } elseif ($kind->role->standsOnFloor()) {
-                $floor += $filled;
+        foreach ($this->facts->clumps as $i => $clump) {
+            if ($clump->floats) {
+                $surface += $this->mean[$i] / $clump->densest;
+            } elseif ($clump->stands) {
+                $floor += $this->mean[$i] / $clump->densest;
             }
         }
         $surface /= $this->facts->surface;
         $floor /= self::DENSEST * $this->facts->floor;
         $crowd = [];
-        foreach ($this->kinds as $i => $kind) {
-            if ($kind->role->coversSurface()) {
+        foreach ($this->facts->clumps as $i => $clump) {
+            $mass = $this->mean[$i];
+            if ($clump->floats) {
                 $crowd[] = $surface;
                 continue;
             }
-            if (Role::HousePlant === $kind->role) {
-                $crowd[] = $this->mean[$i] / ($kind->densest->value * $this->facts->plan->clumps[$i]->pieces);
+            if ($clump->house) {
+                $crowd[] = $mass / ($clump->densest * $clump->pieces);
                 continue;
             }
-            $radius = sqrt($this->facts->spread($i, $s->plantedMass[$i] > 0 ? $this->mean[$i] / $s->plantedMass[$i] : 0.0) / \M_PI) + self::REACH;
-            $own = $this->mean[$i] / (self::DENSEST * $kind->densest->value * min($this->facts->surface, \M_PI * $radius * $radius));
-            $crowd[] = max($kind->role->standsOnFloor() ? $floor : 0.0, $own) ** 4;
+            $radius = sqrt($clump->spread($s->plantedMass[$i] > 0 ? $mass / $s->plantedMass[$i] : 0.0) / \M_PI) + self::REACH;
+            $own = $mass / (self::DENSEST * $clump->densest * min($this->facts->surface, \M_PI * $radius * $radius));
+            $filled = $clump->stands ? max($floor, $own) : $own;
+            $crowd[] = $filled * $filled * $filled * $filled;
         }
 
         return $crowd;
@@ -381,8 +368,8 @@ final class PlantDay
      * Scarce phosphorus, potassium or iron hold growth back: each clump gets its share of what water and bed can give, and draws on what
      * it has laid by.
      *
-     * @param array<int, float>               $want   g dry
-     * @param array<int, array{float, float, float}> $rooted share of each element that comes from the bed
+     * @param array<int, float>       $want   g dry
+     * @param list<array<int, float>> $rooted share of phosphorus, potassium and iron that each draws from the bed
      *
      * @return list<float>
      */
@@ -390,34 +377,39 @@ final class PlantDay
     {
         $p = $this->facts->parameters;
         $factor = array_fill(0, \count($want), 1.0);
-        $pools = [[$p->leafPhosphorus, $p->reservePhosphorus, $s->phosphorus, $s->soilPhosphorus], [$p->leafPotassium, $p->reservePotassium, $s->potassium, $s->soilPotassium], [$p->leafIron, $p->reserveIron, $s->iron, $s->soilIron]];
-        $names = ['phosphorus', 'potassium', 'iron'];
-        foreach ($pools as $n => [$ratio, $reserve, $water, $soil]) {
-            $bedDemand = $waterDemand = 0.0;
-            $ask = [];
+        $pools = [['phosphorus', $p->leafPhosphorus, $p->reservePhosphorus, $s->phosphorus, $s->soilPhosphorus], ['potassium', $p->leafPotassium, $p->reservePotassium, $s->potassium, $s->soilPotassium], ['iron', $p->leafIron, $p->reserveIron, $s->iron, $s->soilIron]];
+        foreach ($pools as $n => [$name, $ratio, $reserve, $water, $soil]) {
+            $bedDemand = $demand = 0.0;
+            $ask = $fromBed = $fromWater = [];
+            $laidBy = $s->reserves[$n];
+            $byRoots = $rooted[$n];
             foreach ($want as $i => $grams) {
-                $ask[$i] = max(0.0, $grams * $ratio + $p->reserveRefill * ($reserve * $this->mean[$i] - $s->reserves[$n][$i]));
-                $bedDemand += $ask[$i] * $rooted[$i][$n];
+                $asked = $ask[$i] = max(0.0, $grams * $ratio + $p->reserveRefill * ($reserve * $this->mean[$i] - $laidBy[$i]));
+                $demand += $asked;
+                $bedDemand += $asked * $byRoots[$i];
             }
             $bed = $bedDemand > 0 ? min(1.0, self::SOIL_SHARE * $soil / $bedDemand) : 1.0;
             // What roots do not find, leaves take from the water. M: Barko & Smart (1986), Ecology 67: both ways are open to rooted kinds.
-            foreach ($want as $i => $grams) {
-                $waterDemand += $ask[$i] * (1 - $rooted[$i][$n] * $bed);
-            }
             // Of what the day brings, half is there at noon.
-            $free = self::drawn(2 === $n ? MulmDay::ironMean($s, $this->minerals[2]) : min($water, ($water + $this->minerals[$n]) / 2), $waterDemand);
+            $free = self::drawn(2 === $n ? MulmDay::ironMean($s, $this->minerals[2]) : min($water, ($water + $this->minerals[$n]) / 2), $demand - $bed * $bedDemand);
             foreach ($want as $i => $grams) {
-                $this->fromBed[$n][$i] = $ask[$i] * $rooted[$i][$n] * $bed;
-                $this->fromWater[$n][$i] = $ask[$i] * (1 - $rooted[$i][$n] * $bed) * $free;
+                $rootShare = $byRoots[$i] * $bed;
+                $fromBed[$i] = $ask[$i] * $rootShare;
+                $fromWater[$i] = $ask[$i] * (1 - $rootShare) * $free;
                 $need = $grams * $ratio;
-                $got = $need > 0 ? min(1.0, ($this->fromBed[$n][$i] + $this->fromWater[$n][$i] + self::LAID_BY * $s->reserves[$n][$i]) / $need) : 1.0;
-                $factor[$i] = min($factor[$i], $got);
+                $got = $need > 0 ? min(1.0, ($fromBed[$i] + $fromWater[$i] + self::LAID_BY * $laidBy[$i]) / $need) : 1.0;
                 // Whatever is shortest holds growth; nitrogen has its say already in what is wanted.
-                if ($got < 1.0 && $got * $this->nitrogenFed[$i] < $this->fed[$i]) {
-                    $this->fed[$i] = $got * $this->nitrogenFed[$i];
-                    $this->shortOf[$i] = $got < $this->nitrogenFed[$i] ? $names[$n] : 'nitrogen';
+                if ($got < $factor[$i]) {
+                    $factor[$i] = $got;
+                    $nitrogen = $this->nitrogenFed[$i];
+                    if ($got * $nitrogen < $this->fed[$i]) {
+                        $this->fed[$i] = $got * $nitrogen;
+                        $this->shortOf[$i] = $got < $nitrogen ? $name : 'nitrogen';
+                    }
                 }
             }
+            $this->fromBed[$n] = $fromBed;
+            $this->fromWater[$n] = $fromWater;
         }
 
         return array_map(static fn (float $grams, float $share): float => $grams * $share, array_values($want), $factor);

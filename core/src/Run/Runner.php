@@ -6,13 +6,14 @@ namespace Olvek\Core\Run;
 
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Growth;
-use Olvek\Core\Plant\Role;
 use Olvek\Core\Run\Event\Dated;
 use Olvek\Core\Run\Event\Event;
 use Olvek\Core\Run\Event\Fertilise;
 use Olvek\Core\Run\Event\Planned;
 use Olvek\Core\Run\Event\Plant;
+use Olvek\Core\Run\Hours\WaterHours;
 use Olvek\Core\Unit\Unit;
+use Olvek\Core\Water\CarbonSpeciation;
 
 /**
  * Runs a plan day by day. Split step: daily processes lay out the day's rates, the water goes through its hours,
@@ -24,8 +25,6 @@ final class Runner
     private const NOON = 0.5;
     /** g of burrowers per m² that turn the whole bed over. J (20–100). */
     private const ALL_TURNED = 50.0;
-    /** Steps in an hour of a sealed vessel. J: twice as many move its carbon dioxide by 2 %. */
-    private const SEALED_STEPS = 4;
 
     private readonly Facts $facts;
     /** @var list<Event> what the plan has written into its days */
@@ -44,14 +43,12 @@ final class Runner
     /**
      * @param int         $days      1–1095
      * @param list<Event> $events    beside what the plan itself says
-     * @param int         $hourSteps steps in an hour, times four in a sealed vessel
+     * @param int         $hourSteps steps in an hour
      * @param \Closure(int, State, Books): void|null $watch  called after each day, for tests
      * @param \Closure(int, int, array<string, float>): void|null $hourly called with day, hour and what the water holds
      */
     public function run(int $days, array $events = [], int $hourSteps = 1, ?\Closure $watch = null, ?\Closure $hourly = null, ?Tally $tally = null): Trace
     {
-        // Shut in, carbon has no air to even it out: within the first hour of light plants may draw all of it, and whole hours overshoot.
-        $hourSteps *= $this->facts->sealed ? self::SEALED_STEPS : 1;
         $facts = $this->facts;
         $this->lights = [];
         $state = new State($facts);
@@ -123,7 +120,6 @@ final class Runner
         $day->phosphorusAtDawn = $state->phosphorus;
         MulmDay::run($state, $day, $facts->parameters, $conditions->mulm);
         TanninDay::run($state, $day, $facts, $books, $n + self::NOON);
-        LimeDay::run($state, $day, $facts, $books);
         $tally?->mark('rotting', $state, $day);
         $fed = $n >= $this->plan->feedFrom && $n >= $conditions->awayUntil && array_sum($state->animals) > 0;
         AnimalDay::run($state, $day, $facts, $books, $fed ? $conditions->food : 0.0, $conditions->protein, $tally);
@@ -132,10 +128,12 @@ final class Runner
         $tally?->mark('leaves', $state, $day);
         $day->ironAtDawn = $iron;
         if ($care->trickle > 0) {
-            $carbon = $care->trickle / WaterHours::CO2_PER_CARBON;
+            $carbon = $care->trickle / CarbonSpeciation::CO2_PER_CARBON;
             $day->carbonIn += $carbon;
             $books->carbon += $carbon;
         }
+        SoilNitrateDay::run($state, $day, $facts, $books, $n, $this->burrowers($state));
+        $tally?->mark('leak', $state, $day, to: 'air');
         BedDay::run($state, $day, $facts, $books, $n, $plants->prepare($state, $day, $n + self::NOON), $this->burrowers($state));
         $algae->prepare($state, $day);
         // What rots and leaks rises or falls steadily: half of the change is over at noon.
@@ -252,7 +250,7 @@ final class Runner
             'phosphate' => $s->phosphorus / $v, 'potassium' => $s->potassium / $v, 'iron' => $s->iron / $v,
             'carbonateHardness' => Unit::MilliequivalentPerLitre->convertTo(Unit::GermanDegree, $s->alkalinity / $v), 'generalHardness' => $s->hardness / $v,
             'unionised' => $day->mostUnionised, 'tannin' => $s->tannin / $v, 'light' => $day->surfaceLight * $day->lightHours * 3600 / 1e6, 'greenWater' => 1000 * $s->algae[Alga::Drift->value] / $v, 'diatoms' => $s->algae[Alga::Diatom->value] / $facts->litSurface,
-            'heads' => array_sum($s->heads), 'deaths' => $day->deaths, 'sulphide' => $day->sulphide, 'bubbles' => $day->bubbles, 'soilReady' => $s->readyNitrogen + $s->flushNitrogen + $s->poreNitrogen, 'soilNitrogen' => $s->slowNitrogen + $s->readyNitrogen + $s->flushNitrogen + $s->poreNitrogen, 'soilPotassium' => $s->soilPotassium, 'soilIron' => $s->soilIron,
+            'heads' => array_sum($s->heads), 'deaths' => $day->deaths, 'sulphide' => $day->sulphide, 'bubbles' => $day->bubbles, 'soilReady' => $s->readyNitrogen + $s->tabNitrogen + $s->flushNitrogen + $s->poreNitrogen + $s->soilNitrate, 'soilNitrogen' => $s->slowNitrogen + $s->readyNitrogen + $s->tabNitrogen + $s->flushNitrogen + $s->poreNitrogen + $s->soilNitrate, 'soilPotassium' => $s->soilPotassium, 'soilIron' => $s->soilIron,
             'lampHours' => $day->lampHours, 'lampShare' => $day->lampShare, 'food' => $day->food, 'supply' => $day->ammoniaIn, 'taken' => $day->plantNitrogen, 'rooted' => $day->rooted, 'exported' => $day->exported, 'exportable' => $day->exportable, 'rootNeed' => $day->rootNeed, 'denitrified' => $day->denitrified, 'evaporated' => WaterKeeping::evaporation($facts, $day->celsius, $n),
             'leak' => $day->bedOut, 'plants' => array_sum($s->biomass), 'cover' => $day->cover, 'algae' => $s->algae[Alga::Film->value] / $facts->litSurface, 'animals' => array_sum($s->animals), 'mulm' => ($s->scraps->carbon + $s->droppings->carbon + $s->litter->carbon) / 1000,
             'ammoniaOxidisers' => $s->ammoniaOxidisers / $facts->filmMost,
@@ -261,11 +259,7 @@ final class Runner
         $trace->clumps[] = $s->biomass;
         $trace->groups[] = $s->animals;
         $trace->heads[] = $s->heads;
-        $lit = [];
-        foreach ($this->plan->clumps as $i => $clump) {
-            $lit[$i] = Growth::lightFactor($clump->kind, $day->light[$i], Role::HousePlant === $clump->kind->role ? $day->rimHours : $day->lightHours);
-        }
-        $trace->lit[] = $lit;
+        $trace->lit[] = $day->lit;
         $trace->quotas[] = array_map(static fn (float $n, float $b): float => $b > 0 ? $n / $b : 0.0, $s->leafNitrogen, $s->biomass);
     }
 }

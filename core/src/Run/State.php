@@ -44,7 +44,11 @@ final class State
     public float $headCarbon = 0.0;
 
     public float $poreNitrogen = 0.0;
+    /** mg N of nitrate in the soil. */
+    public float $soilNitrate;
     public float $flushNitrogen;
+    /** mg N in tabs pressed into the bed, which come apart over months. */
+    public float $tabNitrogen;
     /** mg N that microbes free within a year or so, and over decades. */
     public float $readyNitrogen;
     public float $slowNitrogen;
@@ -110,7 +114,8 @@ final class State
         $celsius = $facts->plan->site->temperatureOn(0);
         $this->volume = $facts->volume;
         $this->ammonia = $facts->flushAtFilling;
-        $this->nitrate = $water->nitrate * $this->volume;
+        $this->nitrate = $water->nitrate * $this->volume + $facts->nitrateAtFilling;
+        $this->soilNitrate = $facts->soilNitrate;
         $poured = PouredWater::of($water, $celsius);
         $this->phosphorus = $poured->phosphorus * $this->volume;
         $this->potassium = self::SOURCE_POTASSIUM * $poured->minerals * $this->volume;
@@ -125,6 +130,7 @@ final class State
         $this->sodium = $water->sodium * $this->volume;
         $this->pH = $water->pH;
         $this->flushNitrogen = $facts->flushNitrogen;
+        $this->tabNitrogen = $facts->tabNitrogen;
         $this->readyNitrogen = $facts->readyNitrogen;
         $this->slowNitrogen = $facts->slowNitrogen;
         $this->acidity = $facts->acidity;

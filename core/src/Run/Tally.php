@@ -123,7 +123,7 @@ final class Tally
         return [
             'animals' => array_sum($s->animals) * Books::ANIMAL_NITROGEN,
             'mulm' => $s->scraps->nitrogen + $s->droppings->nitrogen + $s->litter->nitrogen,
-            'soil' => $s->poreNitrogen + $s->flushNitrogen + $s->readyNitrogen + $s->slowNitrogen,
+            'soil' => $s->poreNitrogen + $s->soilNitrate + $s->flushNitrogen + $s->tabNitrogen + $s->readyNitrogen + $s->slowNitrogen,
             'ammonia' => $s->ammonia + (null === $day ? 0.0 : $day->ammoniaIn),
             'plants' => array_sum($s->leafNitrogen),
             'algae' => array_sum($s->algaeNitrogen),

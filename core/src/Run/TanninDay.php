@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
+use Olvek\Core\Water\Oxygen;
+
 /**
  * Tannin on a day: wood gives it off, light and bacteria take it. Soil and litter give theirs where they rot.
  *
@@ -24,6 +26,6 @@ final class TanninDay
         $gone = (1 - exp(-$facts->parameters->tanninDecay * $day->theta)) * $s->tannin;
         $s->tannin -= $gone;
         $day->carbonIn += $gone;
-        $day->oxygenOut += $gone * WaterHours::OXYGEN_PER_CARBON;
+        $day->oxygenOut += $gone * Oxygen::PER_CARBON;
     }
 }

@@ -4,26 +4,35 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Water;
 
-/** Whether water dissolves lime or lets it fall. */
-final class Calcite
+/** Whether water of one temperature dissolves lime or lets it fall. */
+final readonly class Calcite
 {
     /** Share of general hardness that is calcium. M (0.6–0.9). */
     public const CALCIUM_SHARE = 0.75;
+    /** mol/L of calcium in a degree of hardness that is calcium alone. P: DIN 38409-6. */
+    private const PER_DEGREE = 17.848e-3 / 100.087;
+
+    private function __construct(private float $k2, private float $perProduct)
+    {
+    }
+
+    public static function at(float $celsius): self
+    {
+        $k2 = 10 ** Carbonate::logK2($celsius);
+
+        return new self($k2, self::CALCIUM_SHARE * self::PER_DEGREE / 1000 * $k2 / 10 ** Carbonate::logCalcite($celsius));
+    }
 
     /**
-     * Ω: below 1 the water dissolves calcite. Activities are taken as concentrations, as fits water this dilute.
+     * Ω = [Ca²⁺][CO3²⁻] / K: below 1 the water dissolves calcite. Activities are taken as concentrations, as fits water this dilute;
+     * alkalinity = HCO3 + 2 CO3, and CO3 = K2 HCO3 / H.
      *
+     * @param float $hydrogen   mol/L
      * @param float $alkalinity meq/L
      * @param float $hardness   general, °dH
      */
-    public static function saturation(float $pH, float $alkalinity, float $hardness, float $celsius): float
+    public function saturation(float $hydrogen, float $alkalinity, float $hardness): float
     {
-        $calcium = self::CALCIUM_SHARE * $hardness * 17.848e-3 / 100.087;
-        $hydrogen = 10 ** -$pH;
-        $second = 10 ** Carbonate::logK2($celsius);
-        // Alkalinity = HCO3 + 2 CO3, and CO3 = K2 HCO3 / H.
-        $bicarbonate = max(0.0, $alkalinity) / 1000 / (1 + 2 * $second / $hydrogen);
-
-        return $calcium * $second * $bicarbonate / $hydrogen / 10 ** Carbonate::logCalcite($celsius);
+        return $this->perProduct * $hardness * max(0.0, $alkalinity) / (1 + 2 * $this->k2 / $hydrogen) / $hydrogen;
     }
 }

@@ -12,6 +12,9 @@ namespace Olvek\Core\Water;
  */
 final class Oxygen
 {
+    /** mg O2 per mg C fixed or breathed, one mol for one. */
+    public const PER_CARBON = 31.998 / 12.011;
+
     /**
      * Saturation in mg/L.
      *

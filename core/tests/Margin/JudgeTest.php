@@ -156,7 +156,7 @@ final class JudgeTest extends TestCase
         $plan = Sample::planted();
         $trace = (new Runner($plan))->run(Judge::FIRST_YEAR);
         $quick = (new Parameters())->with(['readyRate' => 0.006]);
-        $years = static fn (Parameters $p): string => array_column(Judge::fromTrace($plan, $trace, parameters: $p)->margin('soil')->terms, 'value', 'label')['nitrogen falls to a fifth of what roots could use'];
+        $years = static fn (Parameters $p): string => array_column(Judge::fromTrace($plan, $trace, parameters: $p)->margin('soil')->terms, 'value', 'label')['nitrogen falls to a tenth of what roots could use'];
         self::assertNotSame($years(new Parameters()), $years($quick));
         self::assertSame($years($quick), $years(clone $quick));
     }

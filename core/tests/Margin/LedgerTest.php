@@ -56,7 +56,7 @@ final class LedgerTest extends TestCase
             return new Release($plan->bed, $plan->vessel, 1.0);
         };
 
-        self::assertGreaterThan(4 * $release('5 cm')->leak(14), $release('0.5 cm')->leak(14));
+        self::assertGreaterThan(3 * $release('5 cm')->leak(14), $release('0.5 cm')->leak(14));
         self::assertGreaterThan(1.5 * $release('5 cm')->leak(14), $release('2.5 cm')->leak(14));
         self::assertGreaterThan(5 * $release('5 cm')->atFilling(), $release('0.5 cm')->atFilling());
     }

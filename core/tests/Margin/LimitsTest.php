@@ -94,10 +94,10 @@ final class LimitsTest extends TestCase
     /** @return iterable<string, array{float, State}> */
     public static function shares(): iterable
     {
-        yield 'lit well' => [0.251, State::Holds];
-        yield 'lit dimly' => [0.249, State::Tight];
-        yield 'just lit' => [0.121, State::Tight];
-        yield 'too dark' => [0.119, State::Fails];
+        yield 'lit well' => [0.201, State::Holds];
+        yield 'lit dimly' => [0.199, State::Tight];
+        yield 'just lit' => [0.091, State::Tight];
+        yield 'too dark' => [0.089, State::Fails];
     }
 
     #[DataProvider('shares')]

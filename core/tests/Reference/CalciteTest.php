@@ -23,8 +23,8 @@ final class CalciteTest extends TestCase
     public function testWaterAtRestWithCalciteAndAir(): void
     {
         $hardness = 0.5 * 100.087 / 17.848 / Calcite::CALCIUM_SHARE;
-        self::assertEqualsWithDelta(1.0, Calcite::saturation(8.3, 1.0, $hardness, 25.0), 0.45);
-        self::assertLessThan(0.05, Calcite::saturation(6.8, 0.4, 2.0, 24.0), 'soft acid water is hungry');
-        self::assertGreaterThan(5.0, Calcite::saturation(8.6, 5.0, 20.0, 24.0), 'hard alkaline water is full');
+        self::assertEqualsWithDelta(1.0, Calcite::at(25.0)->saturation(10 ** -8.3, 1.0, $hardness), 0.45);
+        self::assertLessThan(0.05, Calcite::at(24.0)->saturation(10 ** -6.8, 0.4, 2.0), 'soft acid water is hungry');
+        self::assertGreaterThan(5.0, Calcite::at(24.0)->saturation(10 ** -8.6, 5.0, 20.0), 'hard alkaline water is full');
     }
 }

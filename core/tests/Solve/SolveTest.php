@@ -83,7 +83,7 @@ final class SolveTest extends TestCase
         $laid = Judge::judge(self::taken(Sample::planted(), $answer));
         self::assertGreaterThanOrEqual(1.0, $laid->margin('soil')->measure);
         self::assertSame(State::Holds, $laid->margin('cap')->state);
-        self::assertFalse((new BedDepth(self::editor(), 9.9))->solve(Sample::planted())->found);
+        self::assertFalse((new BedDepth(self::editor(), 12.5))->solve(Sample::planted())->found);
         self::assertFalse((new BedDepth(self::editor()))->solve(Sample::edit(Sample::planted(), ['bed.soil.material' => 'none']))->found);
     }
 

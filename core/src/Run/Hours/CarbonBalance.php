@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run\Hours;
+
+use Olvek\Core\Run\Air;
+use Olvek\Core\Run\Books;
+use Olvek\Core\Run\Day;
+use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\State;
+use Olvek\Core\Water\Carbonate;
+use Olvek\Core\Water\CarbonSpeciation;
+
+/**
+ * Carbon, alkalinity and pH through the hours: breath and rot bring carbon, leaves and algae fix it (Fixation), the surface lets it pass both
+ * ways, a bottle may feed it, lime takes and gives it (Lime). pH is the whole charge balance of what is there (CarbonSpeciation).
+ *
+ * A step is linearly implicit in the change of carbon dioxide (Theta); the fluxes that move it are the ones that are booked. Where a step
+ * would turn the pH by more than MOST_TURN, as in the first light of a full or shut-in tank, it is cut into parts.
+ *
+ * @internal
+ */
+final class CarbonBalance
+{
+    /** h⁻¹ at which gas is let in towards what is held. J (0.5–4). */
+    private const VALVE = 2.0;
+    /** ln [H⁺] that a step may turn at once, and parts that it is cut into at most. J: half of it moves no column by 1 %. */
+    private const MOST_TURN = 0.5;
+    private const MOST_PARTS = 8;
+    /** Shares of the dissolved carbon that leaves and the surface may draw in a part. J: guards, which parts keep from being reached. */
+    private const DRAWN_AT_MOST = 0.9;
+    private const LOST_AT_MOST = 0.09;
+
+    /** mg C dissolved, meq, mol/L of [H⁺]. */
+    public float $carbon;
+    public float $alkalinity;
+    public float $hydrogen;
+    /** mg C fixed in the last step, and mg CO2/L in the midst of its last part. */
+    public float $fixed = 0.0;
+    public float $carbonDioxide = 0.0;
+
+    /** mg C that came in from the air and from a bottle through the day. */
+    private float $gas = 0.0;
+    private float $bottle = 0.0;
+    private float $headCarbon;
+    private float $mostDioxide = 0.0;
+    private float $sumHydrogen = 0.0;
+    private float $leastHydrogen = \INF;
+    private float $mostHydrogen = 0.0;
+
+    private readonly CarbonSpeciation $speciation;
+    private readonly Fixation $fixation;
+    private readonly float $in;
+    /** mg C that pass the surface in a step per mg CO2/L of difference. */
+    private readonly float $exchange;
+    private readonly float $air;
+    private readonly bool $sealed;
+    /** Sealed, with air above the water. */
+    private readonly bool $shut;
+    private readonly float $perHead;
+    /** mg CO2/L that a bottle holds by day. */
+    private readonly float $held;
+    private readonly float $valve;
+
+    /**
+     * @param float $dt     h of a step
+     * @param float $passes L of water that pass the surface in a step, as oxygen does
+     * @param float $helped times that carbon dioxide does better
+     */
+    public function __construct(State $s, Day $day, Facts $facts, CarbonSpeciation $speciation, private readonly Lime $lime, private readonly float $litres, private readonly float $dt, float $passes, float $helped)
+    {
+        $this->carbon = $s->carbon;
+        $this->alkalinity = $s->alkalinity;
+        $this->hydrogen = 10 ** -$s->pH;
+        $this->speciation = $speciation;
+        $this->fixation = new Fixation($day, $facts->parameters);
+        $this->in = $day->carbonIn / 24 * $dt;
+        $this->headCarbon = $s->headCarbon;
+        $this->sealed = $facts->sealed;
+        $this->shut = $facts->sealed && $facts->headspace > 0;
+        $this->air = Carbonate::co2AtEquilibrium($day->celsius, $facts->plan->site->airCarbonDioxide()) * $facts->pressure;
+        // Shut in, the gas passes to and from a head of air that holds only so much: the step is implicit in it.
+        $this->perHead = $this->shut ? $this->air / Air::CARBON_DIOXIDE / $facts->headspace : 0.0;
+        $exchange = $passes * $helped;
+        $this->exchange = ($facts->sealed && !$this->shut ? 0.0 : $exchange / (1 + $exchange * $this->perHead)) / CarbonSpeciation::CO2_PER_CARBON;
+        $this->held = $facts->plan->care->gas;
+        $this->valve = self::VALVE * $dt * $litres / CarbonSpeciation::CO2_PER_CARBON;
+    }
+
+    /**
+     * @param float $lit    share (0–1) of the step that is lit
+     * @param float $charge meq of alkalinity that nitrogen moved
+     */
+    public function step(float $lit, float $charge): void
+    {
+        $this->alkalinity += $charge;
+        $this->fixed = 0.0;
+        $light = $lit * $this->dt;
+        $share = $this->part($light, 1.0);
+        if ($share < 1.0) {
+            for ($parts = (int) round(1 / $share); $parts > 1; --$parts) {
+                $this->part($light, $share);
+            }
+        }
+    }
+
+    /**
+     * Goes through a part of the step.
+     *
+     * @param float $light hours of full light in the whole step
+     * @param float $share of the step; 1 for as much of it as may be done at once
+     *
+     * @return float the share that was done
+     */
+    private function part(float $light, float $share): float
+    {
+        $litres = $this->litres;
+        $carbon = $this->carbon;
+        $h = $this->hydrogen = $this->speciation->hydrogen($carbon / $litres, $this->alkalinity / $litres, $this->hydrogen);
+        [$co2, $slope, $hSlope, $bicarbonate] = $this->speciation->response($carbon / $litres, $h);
+        $slope /= $litres;
+        $hSlope /= $litres;
+        $air = $this->shut ? $this->perHead * CarbonSpeciation::CO2_PER_CARBON * $this->headCarbon : $this->air;
+        $stiff = $this->exchange;
+        $push = $this->in - $this->exchange * ($co2 - $air);
+        $valve = 0.0;
+        if ($light > 0.0) {
+            $this->fixation->prepare($light, $co2, $bicarbonate);
+            $valve = $co2 < $this->held ? $this->valve : 0.0;
+            $stiff += $this->fixation->slope + $valve;
+            $push += $valve * ($this->held - $co2) - $this->fixation->pull;
+        }
+        $stiff *= $slope;
+        if (1.0 === $share) {
+            $turn = $hSlope * abs($push) / (1 + $stiff / 2) / $h;
+            $share = $turn > self::MOST_TURN ? 1 / min(self::MOST_PARTS, ceil($turn / self::MOST_TURN)) : 1.0;
+        }
+        $stiff *= $share;
+        $theta = Theta::of($stiff);
+        // CO2 at the moment that counts for the part.
+        $then = $this->carbonDioxide = max(0.0, $co2 + $theta * $slope * $share * $push / (1 + $theta * $stiff));
+        $moved = $share * $this->in;
+        if ($light > 0.0) {
+            $fixed = $share * $this->fixation->at($then);
+            $available = self::DRAWN_AT_MOST * $carbon + $moved;
+            $used = $share * $light;
+            if ($fixed > $available) {
+                $used *= $available / $fixed;
+                $fixed = $available;
+            }
+            $this->fixation->book($share * $light, $used, $then);
+            $this->fixed += $fixed;
+            $bottle = max(0.0, $share * $valve * ($this->held - $then));
+            $this->bottle += $bottle;
+            $moved += $bottle - $fixed;
+        }
+        $gas = max(-self::LOST_AT_MOST * $carbon, $share * $this->exchange * ($air - $then));
+        $this->gas += $gas;
+        $moved += $gas;
+        if ($this->shut) {
+            $this->headCarbon -= $gas;
+        }
+        $carbon += $moved;
+        // [H⁺] at the middle of the part, along its slope.
+        $grams = $this->lime->step($share, max($h / 2, min(2 * $h, $h + $hSlope * $moved / 2)), $this->alkalinity, $carbon);
+        if (0.0 !== $grams) {
+            $carbon += $grams * Lime::CARBON_PER_GRAM;
+            $this->alkalinity += $grams * Lime::ALKALINITY_PER_GRAM;
+        }
+        $this->carbon = $carbon;
+        $this->sumHydrogen += $share * $h;
+        if ($co2 > $this->mostDioxide) {
+            $this->mostDioxide = $co2;
+        }
+        if ($h < $this->leastHydrogen) {
+            $this->leastHydrogen = $h;
+        }
+        if ($h > $this->mostHydrogen) {
+            $this->mostHydrogen = $h;
+        }
+
+        return $share;
+    }
+
+    /**
+     * Hands the day's sums on.
+     *
+     * @param int $steps of the day
+     */
+    public function report(State $s, Day $day, Books $books, int $steps): void
+    {
+        $s->carbon = $this->carbon;
+        $s->alkalinity = $this->alkalinity;
+        $s->headCarbon = $this->headCarbon;
+        $s->pH = -log10($this->sumHydrogen / $steps);
+        // Sealed in, what passed the surface stayed within.
+        $books->carbon += $this->bottle + ($this->sealed ? 0.0 : $this->gas);
+        $this->fixation->report($day);
+        $day->leastPH = -log10($this->mostHydrogen);
+        $day->mostPH = -log10($this->leastHydrogen);
+        $day->mostCarbonDioxide = $this->mostDioxide;
+    }
+}

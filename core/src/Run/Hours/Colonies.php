@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run\Hours;
+
+use Olvek\Core\Run\Day;
+use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\State;
+use Olvek\Core\Water\Nitrification;
+
+/**
+ * The two colonies of nitrifiers: what they could oxidise in a step, and how they grow by what they did. Their own nitrogen (2 % of what
+ * passes) is not booked; a trace always settles from the air and keeps a colony possible.
+ *
+ * @internal
+ */
+final class Colonies
+{
+    /** Share of the mature film that is always there. J. */
+    private const TRACE = 1e-6;
+    /** Decay of an idle colony against that of a busy one: cells go dormant. J (0.1–0.4). */
+    private const DORMANT = 0.15;
+    /** mg O2/L. M. */
+    private const HALF_OXYGEN_AMMONIA = 0.5;
+    private const HALF_OXYGEN_NITRITE = 1.0;
+
+    /** mg VSS. */
+    public float $ammoniaOxidisers;
+    public float $nitriteOxidisers;
+    /** Each colony's growth in the last step, a share of it: half of it is at work already in this one, the middle of the step counts. */
+    private float $grewA = 0.0;
+    private float $grewN = 0.0;
+    private float $middleA = 0.0;
+    private float $middleN = 0.0;
+    /** mg N that a mg VSS can oxidise in a step. */
+    private readonly float $eachA;
+    private readonly float $eachN;
+    private readonly float $acid;
+    /** mg VSS that the surfaces bear. */
+    private readonly float $mostA;
+    private readonly float $mostN;
+    private readonly float $yieldA;
+    private readonly float $yieldN;
+    private readonly float $busyDecay;
+    private readonly float $idleDecay;
+
+    public function __construct(State $s, Day $day, Facts $facts, float $dt)
+    {
+        $p = $facts->parameters;
+        $this->ammoniaOxidisers = $s->ammoniaOxidisers;
+        $this->nitriteOxidisers = $s->nitriteOxidisers;
+        $this->eachA = $p->ammoniaOxidiserRate * $day->theta / 24 * $dt;
+        $this->eachN = $p->nitriteOxidiserRate * $day->theta / 24 * $dt;
+        $this->acid = Nitrification::acidityFactor($s->pH);
+        $this->mostA = $facts->filmPerArea * ($facts->wetted + $day->leafArea);
+        $this->mostN = $this->mostA * $p->ammoniaOxidiserRate / $p->nitriteOxidiserRate;
+        $this->yieldA = $p->ammoniaOxidiserYield;
+        $this->yieldN = $p->nitriteOxidiserYield;
+        $decay = $p->nitrifierDecay * $day->theta / 24 * $dt;
+        $this->busyDecay = (1 - self::DORMANT) * $decay;
+        $this->idleDecay = self::DORMANT * $decay;
+    }
+
+    /**
+     * mg N that ammonia oxidisers could take in a step.
+     *
+     * @param float $oxygen mg/L
+     */
+    public function ammoniaAppetite(float $oxygen): float
+    {
+        $this->middleA = $this->ammoniaOxidisers * (1 + $this->grewA / 2);
+
+        return $this->eachA * $this->acid * $this->middleA * $oxygen / (self::HALF_OXYGEN_AMMONIA + $oxygen);
+    }
+
+    /**
+     * mg N that nitrite oxidisers could, which free ammonia slows.
+     *
+     * @param float $oxygen    mg/L
+     * @param float $unionised mg NH3-N/L
+     */
+    public function nitriteAppetite(float $oxygen, float $unionised): float
+    {
+        $this->middleN = $this->nitriteOxidisers * (1 + $this->grewN / 2);
+
+        return $this->eachN * $this->acid * $this->middleN * $oxygen / (self::HALF_OXYGEN_NITRITE + $oxygen) / (1 + $unionised / Nitrification::HALF_INHIBITION);
+    }
+
+    /**
+     * Grown by what was oxidised, the slower the fuller their surfaces; idle ones go dormant. Growth over the step is exponential (its
+     * series; a step's growth is a few percent).
+     *
+     * @param float $first  mg N oxidised to nitrite in the step
+     * @param float $second mg N oxidised on by nitrite oxidisers
+     */
+    public function grow(float $first, float $second): void
+    {
+        $a = $this->ammoniaOxidisers;
+        $n = $this->nitriteOxidisers;
+        $this->grewA = ($this->yieldA * $first * max(0.0, 1 - $a / $this->mostA) - $this->busyDecay * $first / $this->eachA) / $this->middleA - $this->idleDecay;
+        $this->grewN = ($this->yieldN * $second * max(0.0, 1 - $n / $this->mostN) - $this->busyDecay * $second / $this->eachN) / $this->middleN - $this->idleDecay;
+        $this->ammoniaOxidisers = max(self::TRACE * $this->mostA, $a * (1 + $this->grewA * (1 + $this->grewA / 2)));
+        $this->nitriteOxidisers = max(self::TRACE * $this->mostN, $n * (1 + $this->grewN * (1 + $this->grewN / 2)));
+    }
+
+    /** Hands the day's colonies on. */
+    public function report(State $s): void
+    {
+        $s->ammoniaOxidisers = $this->ammoniaOxidisers;
+        $s->nitriteOxidisers = $this->nitriteOxidisers;
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run\Hours;
+
+use Olvek\Core\Run\CarbonNodes;
+use Olvek\Core\Run\Day;
+use Olvek\Core\Run\Parameters;
+
+/**
+ * What leaves and algae fix in a lit step. Leaves stand at four nodes of half saturation (CarbonNodes), those that use bicarbonate apart from
+ * those that do not: at carbon dioxide C a node on it alone fixes x = (C − Γ)/(K + C − Γ) of its most, one with bicarbonate β + (1 − β)·x.
+ * Below the compensation point Γ nothing is fixed on carbon dioxide.
+ *
+ * @internal
+ */
+final class Fixation
+{
+    /** mg CO2/L of half fixation of algae. M (0.05–0.4). */
+    private const HALF_ALGAE = 0.15;
+    /** mmol/L of bicarbonate at which those that use it do so at half speed. M: Maberly & Spence (1983), J. Ecol. 71 (0.5–3). */
+    private const HALF_BICARBONATE = 1.0;
+
+    /** mg C that the step would fix at the carbon dioxide it began with, and how that grows with it. */
+    public float $pull = 0.0;
+    public float $slope = 0.0;
+
+    private float $beta = 0.0;
+    // mg C an hour of full light that each node could fix: kinds on carbon dioxide alone, and those that use bicarbonate too.
+    private readonly float $free1;
+    private readonly float $free2;
+    private readonly float $free3;
+    private readonly float $free4;
+    private readonly float $both1;
+    private readonly float $both2;
+    private readonly float $both3;
+    private readonly float $both4;
+    private readonly float $bothAll;
+    private readonly float $algae;
+    private readonly float $betaMost;
+    private readonly float $compensation;
+    // The same in the step, and the share of it that carbon dioxide allows.
+    private float $w1 = 0.0;
+    private float $w2 = 0.0;
+    private float $w3 = 0.0;
+    private float $w4 = 0.0;
+    private float $wa = 0.0;
+    private float $steady = 0.0;
+    private float $x1 = 0.0;
+    private float $x2 = 0.0;
+    private float $x3 = 0.0;
+    private float $x4 = 0.0;
+    private float $xa = 0.0;
+    // Sums of the day, in hours of full light.
+    private float $light = 0.0;
+    private float $got1 = 0.0;
+    private float $got2 = 0.0;
+    private float $got3 = 0.0;
+    private float $got4 = 0.0;
+    private float $beta1 = 0.0;
+    private float $beta2 = 0.0;
+    private float $beta3 = 0.0;
+    private float $beta4 = 0.0;
+    private float $gotAlgae = 0.0;
+    private float $dioxide = 0.0;
+
+    public function __construct(Day $day, Parameters $p)
+    {
+        [$this->free1, $this->free2, $this->free3, $this->free4] = $day->fixFree;
+        [$this->both1, $this->both2, $this->both3, $this->both4] = $day->fixBicarbonate;
+        $this->bothAll = array_sum($day->fixBicarbonate);
+        $this->algae = $day->fixAlgae;
+        $this->betaMost = $p->bicarbonateShare;
+        $this->compensation = $p->carbonCompensation;
+    }
+
+    /**
+     * Lays out a step.
+     *
+     * @param float $light       hours of full light in it
+     * @param float $dioxide     mg CO2/L
+     * @param float $bicarbonate mmol/L
+     */
+    public function prepare(float $light, float $dioxide, float $bicarbonate): void
+    {
+        $beta = $this->beta = $this->betaMost * $bicarbonate / (self::HALF_BICARBONATE + $bicarbonate);
+        $rest = 1 - $beta;
+        $over = max(0.0, $dioxide - $this->compensation);
+        $u1 = 1 / (CarbonNodes::FIRST + $over);
+        $u2 = 1 / (CarbonNodes::SECOND + $over);
+        $u3 = 1 / (CarbonNodes::THIRD + $over);
+        $u4 = 1 / (CarbonNodes::FOURTH + $over);
+        $ua = 1 / (self::HALF_ALGAE + $dioxide);
+        $w1 = $this->w1 = $light * ($this->free1 + $rest * $this->both1);
+        $w2 = $this->w2 = $light * ($this->free2 + $rest * $this->both2);
+        $w3 = $this->w3 = $light * ($this->free3 + $rest * $this->both3);
+        $w4 = $this->w4 = $light * ($this->free4 + $rest * $this->both4);
+        $wa = $this->wa = $light * $this->algae;
+        $this->steady = $light * $beta * $this->bothAll;
+        $this->pull = $this->steady + ($w1 * $u1 + $w2 * $u2 + $w3 * $u3 + $w4 * $u4) * $over + $wa * $ua * $dioxide;
+        $this->slope = $w1 * CarbonNodes::FIRST * $u1 * $u1 + $w2 * CarbonNodes::SECOND * $u2 * $u2 + $w3 * CarbonNodes::THIRD * $u3 * $u3
+            + $w4 * CarbonNodes::FOURTH * $u4 * $u4 + $wa * self::HALF_ALGAE * $ua * $ua;
+    }
+
+    /** mg C that the whole step fixes at a carbon dioxide content (mg/L). */
+    public function at(float $dioxide): float
+    {
+        $over = max(0.0, $dioxide - $this->compensation);
+        $this->x1 = $over / (CarbonNodes::FIRST + $over);
+        $this->x2 = $over / (CarbonNodes::SECOND + $over);
+        $this->x3 = $over / (CarbonNodes::THIRD + $over);
+        $this->x4 = $over / (CarbonNodes::FOURTH + $over);
+        $this->xa = $dioxide / (self::HALF_ALGAE + $dioxide);
+
+        return $this->w1 * $this->x1 + $this->w2 * $this->x2 + $this->w3 * $this->x3 + $this->w4 * $this->x4 + $this->steady + $this->wa * $this->xa;
+    }
+
+    /**
+     * Books what at() said.
+     *
+     * @param float $light   hours of full light for which it was so
+     * @param float $used    hours of it that carbon sufficed for
+     * @param float $dioxide mg CO2/L
+     */
+    public function book(float $light, float $used, float $dioxide): void
+    {
+        $this->light += $light;
+        $this->dioxide += $light * $dioxide;
+        $beta = $used * $this->beta;
+        $rest = $used - $beta;
+        $this->got1 += $used * $this->x1;
+        $this->got2 += $used * $this->x2;
+        $this->got3 += $used * $this->x3;
+        $this->got4 += $used * $this->x4;
+        $this->beta1 += $beta + $rest * $this->x1;
+        $this->beta2 += $beta + $rest * $this->x2;
+        $this->beta3 += $beta + $rest * $this->x3;
+        $this->beta4 += $beta + $rest * $this->x4;
+        $this->gotAlgae += $used * $this->xa;
+    }
+
+    /** Hands the day's shares on. */
+    public function report(Day $day): void
+    {
+        $per = $this->light > 0 ? 1 / $this->light : 0.0;
+        $day->freeShare = [$per * $this->got1, $per * $this->got2, $per * $this->got3, $per * $this->got4];
+        $day->bicarbonateShare = [$per * $this->beta1, $per * $this->beta2, $per * $this->beta3, $per * $this->beta4];
+        $day->algaeShare = $per * $this->gotAlgae;
+        $day->meanCarbonDioxide = $per * $this->dioxide;
+    }
+}

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run\Hours;
+
+use Olvek\Core\Plant\Growth;
+use Olvek\Core\Run\Day;
+use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\State;
+use Olvek\Core\Water\Ammonia;
+
+/**
+ * Nitrogen down its chain: ammonia to nitrite to nitrate, with leaves, algae and denitrification drawing on the way. Each store is implicit in
+ * its own sinks (Theta) and hands exactly what they took to the next, so nothing turns negative and nothing is lost
+ * (after P: Burchard, Deleersnijder & Meister 2003, A high-order conservative Patankar-type discretisation). How strongly a sink pulls is
+ * taken at the middle of the step, which a first, fully implicit guess finds.
+ *
+ * @internal
+ */
+final class NitrogenChain
+{
+    /** mg N/L of ammonia, mean of a fortnight, at which the guild that goes all the way is half as common. J (0.1–2). */
+    private const COMAMMOX_HALF = 0.5;
+    private const NITROGEN = 14.007;
+
+    /** mg N in the water. */
+    public float $ammonia;
+    public float $nitrite;
+    public float $nitrate;
+
+    /** mg N of the last step: oxidised to nitrite at least, oxidised to nitrate, and taken as nitrite or nitrate by leaves and algae. */
+    public float $oxidisedFirst = 0.0;
+    public float $oxidisedSecond = 0.0;
+    public float $takenOxidised = 0.0;
+    /** meq of alkalinity that the last step moved. */
+    public float $charge = 0.0;
+
+    /** mg N of the day. */
+    public float $plants = 0.0;
+    public float $algae = 0.0;
+    public float $ammoniumTaken = 0.0;
+    public float $allFirst = 0.0;
+    public float $allSecond = 0.0;
+    public float $denitrified = 0.0;
+    public float $sumAmmonia = 0.0;
+    /** mg N/L, highest of the day. */
+    public float $mostAmmonia;
+    public float $mostNitrite;
+    public float $mostUnionised = 0.0;
+
+    private readonly float $plantAppetite;
+    private readonly float $algaeAppetite;
+    private readonly float $halfAmmonia;
+    private readonly float $halfNitrite;
+    private readonly float $halfAlgae;
+    /** Share of what is oxidised that one guild takes all the way. */
+    private readonly float $through;
+    /** Share of the nitrate that a step denitrifies. */
+    private readonly float $denitrifying;
+    private readonly float $acidity;
+    private readonly float $ammoniaNoon;
+    private readonly float $ammoniaStep;
+
+    public function __construct(State $s, Day $day, Facts $facts, private readonly Colonies $colonies, private readonly float $litres, float $dt, private readonly int $steps)
+    {
+        $p = $facts->parameters;
+        $this->ammonia = $s->ammonia;
+        $this->nitrite = $s->nitrite;
+        $this->nitrate = $s->nitrate;
+        $this->mostAmmonia = $s->ammonia;
+        $this->mostNitrite = $s->nitrite;
+        $this->plantAppetite = $day->plantAppetite * $dt / $litres;
+        $this->algaeAppetite = $day->algaeAppetite * $dt / $litres;
+        $this->halfAmmonia = $p->halfAmmonia;
+        $this->halfNitrite = $p->halfNitrite;
+        $this->halfAlgae = $p->algaeHalfNitrogen;
+        $this->through = $p->comammox * self::COMAMMOX_HALF / (self::COMAMMOX_HALF + $s->meanAmmonia);
+        $rotting = $day->rotting / 1000 / $facts->floor;
+        $this->denitrifying = $p->denitrification * $rotting / (1 + $rotting) * $day->theta * $facts->floor * 1000 / $litres / 24 * $dt;
+        $this->acidity = 10 ** -Ammonia::pKa($day->celsius);
+        $this->ammoniaNoon = $day->ammoniaIn / 24 * $dt;
+        $this->ammoniaStep = $day->ammoniaRise / 24 * $dt / $steps;
+    }
+
+    /**
+     * @param int   $n        which step of the day
+     * @param float $awake    share (0–1) of their daytime appetite that leaves and algae have now
+     * @param float $oxygen   mg/L
+     * @param float $hydrogen mol/L
+     */
+    public function step(int $n, float $awake, float $oxygen, float $hydrogen): void
+    {
+        $v = $this->litres;
+        $plant = $this->plantAppetite * $awake;
+        $alga = $this->algaeAppetite * $awake;
+        $halfAlgae = $this->halfAlgae;
+
+        $in = $this->ammoniaNoon + $this->ammoniaStep * ($n + 0.5 - $this->steps / 2);
+        $film = $this->colonies->ammoniaAppetite($oxygen) / $v;
+        $before = $this->ammonia;
+        $c = $before / $v;
+        $k = $plant / (Growth::HALF_SATURATION_AMMONIUM + $c) + $alga / ($halfAlgae + $c) + $film / ($this->halfAmmonia + $c);
+        $c = ($before + ($before + $in) / (1 + $k)) / 2 / $v;
+        $byPlants = $plant / (Growth::HALF_SATURATION_AMMONIUM + $c);
+        $byAlgae = $alga / ($halfAlgae + $c);
+        $byFilm = $film / ($this->halfAmmonia + $c);
+        $k = $byPlants + $byAlgae + $byFilm;
+        $theta = Theta::of($k);
+        $ammonia = $this->ammonia = Theta::after($before, $in, $k, $theta);
+        $drawn = Theta::drawn($before, $ammonia, $theta);
+        $plantAmmonium = $byPlants * $drawn;
+        $algaeAmmonium = $byAlgae * $drawn;
+        $first = $byFilm * $drawn;
+        // Where there is ammonium, leaves leave nitrite and nitrate alone.
+        $shy = Growth::AMMONIUM_FIRST / (Growth::AMMONIUM_FIRST + ($ammonia + $before) / 2 / $v);
+        $plant *= $shy;
+        $alga *= $shy;
+
+        // Nitrite: bacteria turn it on, the slower the more free ammonia there is; leaves take it as they take nitrate.
+        $unionised = $ammonia / $v * $this->acidity / ($this->acidity + $hydrogen);
+        $film = $this->colonies->nitriteAppetite($oxygen, $unionised) / $v;
+        $in = (1 - $this->through) * $first;
+        $before = $this->nitrite;
+        $c = $before / $v;
+        $k = $film / ($this->halfNitrite + $c) + $plant / (Growth::HALF_SATURATION_NITRATE + $c);
+        $c = ($before + ($before + $in) / (1 + $k)) / 2 / $v;
+        $byFilm = $film / ($this->halfNitrite + $c);
+        $byPlants = $plant / (Growth::HALF_SATURATION_NITRATE + $c);
+        $k = $byFilm + $byPlants;
+        $theta = Theta::of($k);
+        $nitrite = $this->nitrite = Theta::after($before, $in, $k, $theta);
+        $drawn = Theta::drawn($before, $nitrite, $theta);
+        $second = $byFilm * $drawn;
+        $plantOxidised = $byPlants * $drawn;
+        $this->colonies->grow($first, $second);
+
+        $in = $second + $this->through * $first;
+        $before = $this->nitrate;
+        $c = $before / $v;
+        $k = $plant / (Growth::HALF_SATURATION_NITRATE + $c) + $alga / ($halfAlgae + $c) + $this->denitrifying;
+        $c = ($before + ($before + $in) / (1 + $k)) / 2 / $v;
+        $byPlants = $plant / (Growth::HALF_SATURATION_NITRATE + $c);
+        $byAlgae = $alga / ($halfAlgae + $c);
+        $k = $byPlants + $byAlgae + $this->denitrifying;
+        $theta = Theta::of($k);
+        $this->nitrate = Theta::after($before, $in, $k, $theta);
+        $drawn = Theta::drawn($before, $this->nitrate, $theta);
+        $plantOxidised += $byPlants * $drawn;
+        $algaeOxidised = $byAlgae * $drawn;
+        $gone = $this->denitrifying * $drawn;
+
+        // Charges: +1 NH4 set free, −1 NH4 taken, −2 NH4 oxidised, +1 NO3 taken or denitrified.
+        $this->takenOxidised = $plantOxidised + $algaeOxidised;
+        $freed = $this->ammoniaNoon + $this->ammoniaStep * ($n + 0.5 - $this->steps / 2);
+        $this->charge = ($freed - $plantAmmonium - $algaeAmmonium - 2 * $first + $this->takenOxidised + $gone) / self::NITROGEN;
+        $this->oxidisedFirst = $first;
+        $this->oxidisedSecond = $in;
+        $this->plants += $plantAmmonium + $plantOxidised;
+        $this->algae += $algaeAmmonium + $algaeOxidised;
+        $this->ammoniumTaken += $plantAmmonium + $algaeAmmonium;
+        $this->allFirst += $first;
+        $this->allSecond += $in;
+        $this->denitrified += $gone;
+        $this->sumAmmonia += $ammonia;
+    }
+
+    /** @param float $hydrogen mol/L */
+    public function observe(float $hydrogen): void
+    {
+        $free = $this->ammonia / $this->litres * $this->acidity / ($this->acidity + $hydrogen);
+        if ($free > $this->mostUnionised) {
+            $this->mostUnionised = $free;
+        }
+        if ($this->ammonia > $this->mostAmmonia) {
+            $this->mostAmmonia = $this->ammonia;
+        }
+        if ($this->nitrite > $this->mostNitrite) {
+            $this->mostNitrite = $this->nitrite;
+        }
+    }
+
+    /** Hands the day's sums on. */
+    public function report(State $s, Day $day): void
+    {
+        $s->ammonia = $this->ammonia;
+        $s->nitrite = $this->nitrite;
+        $s->nitrate = $this->nitrate;
+        $day->plantNitrogen = $this->plants;
+        $day->algaeNitrogen = $this->algae;
+        $day->ammoniumTaken = $this->ammoniumTaken;
+        $day->oxidisedFirst = $this->allFirst;
+        $day->oxidisedSecond = $this->allSecond;
+        $day->denitrified = $this->denitrified;
+        $day->mostAmmonia = $this->mostAmmonia / $this->litres;
+        $day->mostNitrite = $this->mostNitrite / $this->litres;
+        $day->mostUnionised = $this->mostUnionised;
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run\Hours;
+
+use Olvek\Core\Run\Air;
+use Olvek\Core\Run\Books;
+use Olvek\Core\Run\Day;
+use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\State;
+use Olvek\Core\Water\Oxygen;
+
+/**
+ * Oxygen through the hours: made by what fixes carbon and builds with nitrate, drawn by breath, rot and nitrifiers, passed by the surface,
+ * bubbled off where there is far too much. Exact for a step's rates, which would otherwise smear the night's slow fall.
+ *
+ * @internal
+ */
+final class OxygenBalance
+{
+    /** g O2 per g N of each step of nitrification; together 4.57. P: US EPA (1993), Nitrogen Control Manual. */
+    private const PER_AMMONIA = 3.43;
+    private const PER_NITRITE = 1.14;
+    /**
+     * mg O2 per mg N that leaves set free when they build with nitrate instead of ammonium: what nitrification took, given back
+     * (NO3⁻ + 2 H⁺ + H2O → NH4⁺ + 2 O2). P: stoichiometry; Redfield, Ketchum & Richards (1963), 138 O2 to 106 C and 16 N (M).
+     */
+    private const PER_NITRATE = self::PER_AMMONIA + self::PER_NITRITE;
+    /** mg O2/L at which demand is halved. J. */
+    private const HALF = 0.2;
+    /** Times saturation from which oxygen bubbles off, and share of the excess that does in an hour: 0.78 + 0.21 · 2 = 1.2 atm of gas. P: Henry's law; J. */
+    private const BUBBLES_FROM = 2.0;
+    private const BUBBLING = 0.5;
+
+    /** mg O2 in the water. */
+    public float $oxygen;
+    private float $least;
+    private float $headOxygen;
+    /** mg O2 that air, leaves and demand brought, less what they drew. */
+    private float $came = 0.0;
+    private readonly bool $sealed;
+    private readonly bool $shut;
+    /** Share of the water that passes the surface in a step. */
+    private readonly float $exchange;
+    private readonly float $saturation;
+    private readonly float $perHead;
+    private readonly float $out;
+
+    /** @param float $passes L of water that pass the surface in a step */
+    public function __construct(State $s, Day $day, Facts $facts, float $saturation, private readonly float $litres, private readonly float $dt, float $passes)
+    {
+        $this->oxygen = $s->oxygen;
+        $this->least = $s->oxygen;
+        $this->headOxygen = $s->headOxygen;
+        $this->sealed = $facts->sealed;
+        $this->shut = $facts->sealed && $facts->headspace > 0;
+        // Shut in, each step is implicit in the head of air.
+        $this->perHead = $this->shut ? $saturation / Air::OXYGEN / $facts->headspace : 0.0;
+        $this->exchange = $this->sealed && !$this->shut ? 0.0 : $passes / (1 + $passes * $this->perHead) / $litres;
+        $this->saturation = $saturation;
+        $this->out = $day->oxygenOut / 24 * $dt;
+    }
+
+    /** mg/L. */
+    public function content(): float
+    {
+        return $this->oxygen / $this->litres;
+    }
+
+    /**
+     * @param float $fixed         mg C fixed in the step
+     * @param float $takenOxidised mg N built in as nitrate or nitrite
+     * @param float $first         mg N oxidised to nitrite
+     * @param float $second        mg N oxidised to nitrate
+     */
+    public function step(float $fixed, float $takenOxidised, float $first, float $second): void
+    {
+        $held = $this->oxygen;
+        $k = $this->exchange;
+        $full = ($this->shut ? $this->perHead * $this->headOxygen : $this->saturation) * $this->litres;
+        $made = $fixed * Oxygen::PER_CARBON + $takenOxidised * self::PER_NITRATE;
+        $asked = $this->out + self::PER_AMMONIA * $first + self::PER_NITRITE * $second;
+        // Demand slackens as oxygen runs out: taken at the middle of the step, which a first guess finds.
+        $half = self::HALF * $this->litres;
+        $guess = ($held + $made + $k * $full) / (1 + $k + $asked / ($half + $held));
+        $demand = $asked / ($half + ($held + $guess) / 2);
+        $pull = $k + $demand;
+        $rest = ($made + $k * $full) / $pull;
+        $mean = $rest + ($held - $rest) * (1 - exp(-$pull)) / $pull;
+        $in = $k * ($full - $mean);
+        $over = $held + $made + $in - $demand * $mean - self::BUBBLES_FROM * $full;
+        if ($over > 0.0 && (!$this->sealed || $this->shut)) {
+            $in -= $over * self::BUBBLING * $this->dt;
+        }
+        $net = $made - $demand * $mean + $in;
+        $this->headOxygen -= $in;
+        $this->oxygen += $net;
+        $this->came += $net;
+        if ($this->oxygen < $this->least) {
+            $this->least = $this->oxygen;
+        }
+    }
+
+    /** Hands the day's sums on. Sealed in, what passed the surface stayed within: only fixing and burning count. */
+    public function report(State $s, Day $day, Books $books): void
+    {
+        $s->oxygen = $this->oxygen;
+        $day->leastOxygen = $this->least / $this->litres;
+        $books->oxygen += $this->came;
+        if ($this->sealed) {
+            $books->oxygen -= $s->headOxygen - $this->headOxygen;
+            $s->headOxygen = $this->headOxygen;
+        }
+    }
+}
