@@ -153,8 +153,12 @@ final class AnimalDay
         $taken = self::taken($left, $all / $p->leafCarbon, $half) * $p->leafCarbon / $all;
         $hunted = self::taken(self::PREY * $each * array_sum($hunters), $all / $p->leafCarbon, $half) * $p->leafCarbon / $all;
         foreach ([$s->scraps, $s->droppings, $s->litter] as $store) {
-            self::grazed($s, $day, $sitters, $store->take($taken));
-            self::grazed($s, $day, $hunters, $store->take($hunted));
+            if ($taken > 0.0) {
+                self::grazed($s, $day, $sitters, $store->take($taken));
+            }
+            if ($hunted > 0.0) {
+                self::grazed($s, $day, $hunters, $store->take($hunted));
+            }
         }
     }
 

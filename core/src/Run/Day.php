@@ -17,8 +17,8 @@ final class Day
     public float $lightHours = 8.0;
     /** Hours of dark in the middle of them. */
     public float $pause = 0.0;
-    /** @var list<float> share of each step that is lit */
-    public array $lights = [];
+    /** @var list<array{float, float}> the day's steps: hours, and share (0–1) of them that is lit */
+    public array $steps = [];
     /** Hours for which the lamp burns, and share of its full strength. */
     public float $lampHours = 0.0;
     public float $lampShare = 0.0;

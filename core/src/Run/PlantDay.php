@@ -190,24 +190,32 @@ final class PlantDay
     {
         $p = $this->facts->parameters;
         $roots = array_sum($this->rootAppetite);
+        $perRoot = $roots > 0 ? $day->rooted / $roots : 0.0;
+        $perLeaf = $day->plantAppetite > 0 ? $day->plantNitrogen / $day->plantAppetite : 0.0;
+        $free = $day->freeShare;
+        $both = $day->bicarbonateShare;
+        $grown = [];
         foreach ($this->facts->clumps as $i => $clump) {
-            $before = $s->leafNitrogen[$i];
-            $s->leafNitrogen[$i] += ($roots > 0 ? $day->rooted * $this->rootAppetite[$i] / $roots : 0.0)
-                + ($day->plantAppetite > 0 ? $day->plantNitrogen * $this->appetite[$i] / $day->plantAppetite : 0.0);
             [$node, $share] = $this->node[$i];
             $able = $clump->bicarbonate;
-            $got = (1 - $able) * ((1 - $share) * $day->freeShare[$node] + $share * $day->freeShare[$node + 1]) + $able * ((1 - $share) * $day->bicarbonateShare[$node] + $share * $day->bicarbonateShare[$node + 1]);
+            $got = (1 - $able) * ((1 - $share) * $free[$node] + $share * $free[$node + 1]) + $able * ((1 - $share) * $both[$node] + $share * $both[$node + 1]);
             $inAir = $this->out[$i] * $this->potential[$i];
-            $growth = $inAir + (1 - $this->out[$i]) * $this->potential[$i] * $got;
-            $this->draw($s, $i, $growth);
+            $grown[$i] = $inAir + (1 - $this->out[$i]) * $this->potential[$i] * $got;
             $books->carbon += $inAir * $p->leafCarbon;
+        }
+        $this->draw($s, $grown);
+        foreach ($this->facts->clumps as $i => $clump) {
+            $growth = $grown[$i];
+            $before = $s->leafNitrogen[$i];
+            $s->leafNitrogen[$i] = $before + $perRoot * $this->rootAppetite[$i] + $perLeaf * $this->appetite[$i];
             $s->biomass[$i] += $growth;
             $lost = $this->shed($s, $i, $clump, $age);
             $kept = $s->leafNitrogen[$i] - $before;
-            $day->rootNeed += $growth / max(self::STARVED, $this->fed[$i]) * Growth::LEAF_NITROGEN * $this->rooted[$i];
+            $couldGrow = $growth / max(self::STARVED, $this->fed[$i]);
+            $day->rootNeed += $couldGrow * Growth::LEAF_NITROGEN * $this->rooted[$i];
             $day->exported += $kept;
             // Were nitrogen ample, it would grow as light and carbon allow, with leaves as full as leaves usually are.
-            $day->exportable += max($kept, ($growth / max(self::STARVED, $this->fed[$i]) - $lost - $this->burnt[$i]) * self::AMPLE);
+            $day->exportable += max($kept, ($couldGrow - $lost - $this->burnt[$i]) * self::AMPLE);
         }
         $this->foreseen->learn($s->biomass);
         $this->foreseenNitrogen->learn($s->leafNitrogen);
@@ -430,18 +438,28 @@ final class PlantDay
         return $full + min($store, $meet) * (1 - exp(-self::DRAWABLE * (1 - $full))) / $demand;
     }
 
-    /** Takes in what bed and water gave; what growth is built with comes out of that and of what was laid by. */
-    private function draw(State $s, int $i, float $growth): void
+    /**
+     * Takes in what bed and water gave; what growth is built with comes out of that and of what was laid by.
+     *
+     * @param array<int, float> $grown g dry by clump
+     */
+    private function draw(State $s, array $grown): void
     {
         $p = $this->facts->parameters;
-        $s->soilPhosphorus -= $this->fromBed[0][$i];
-        $s->phosphorus -= $this->fromWater[0][$i];
-        $s->reserves[0][$i] += $this->fromBed[0][$i] + $this->fromWater[0][$i] - $growth * $p->leafPhosphorus;
-        $s->soilPotassium -= $this->fromBed[1][$i];
-        $s->potassium -= $this->fromWater[1][$i];
-        $s->reserves[1][$i] += $this->fromBed[1][$i] + $this->fromWater[1][$i] - $growth * $p->leafPotassium;
-        $s->soilIron -= $this->fromBed[2][$i];
-        $s->iron -= $this->fromWater[2][$i];
-        $s->reserves[2][$i] += $this->fromBed[2][$i] + $this->fromWater[2][$i] - $growth * $p->leafIron;
+        foreach ([$p->leafPhosphorus, $p->leafPotassium, $p->leafIron] as $n => $ratio) {
+            $held = $s->reserves[$n];
+            $bed = $this->fromBed[$n];
+            $water = $this->fromWater[$n];
+            foreach ($grown as $i => $grams) {
+                $held[$i] += $bed[$i] + $water[$i] - $grams * $ratio;
+            }
+            $s->reserves[$n] = $held;
+        }
+        $s->soilPhosphorus -= array_sum($this->fromBed[0]);
+        $s->phosphorus -= array_sum($this->fromWater[0]);
+        $s->soilPotassium -= array_sum($this->fromBed[1]);
+        $s->potassium -= array_sum($this->fromWater[1]);
+        $s->soilIron -= array_sum($this->fromBed[2]);
+        $s->iron -= array_sum($this->fromWater[2]);
     }
 }

@@ -25,14 +25,16 @@ final class Runner
     private const NOON = 0.5;
     /** g of burrowers per m² that turn the whole bed over. J (20–100). */
     private const ALL_TURNED = 50.0;
+    /** Hours' steps that one in the dark makes at once. J: halving the step moves no column by 2 % (BooksTest). */
+    private const DARK_STEPS = 2;
 
     private readonly Facts $facts;
     /** @var list<Event> what the plan has written into its days */
     private readonly array $planned;
     /** @var array<int, array{float, float}> */
     private array $suns = [];
-    /** @var array<string, list<float>> steps that are lit, by hours and pause; few days differ */
-    private array $lights = [];
+    /** @var array<string, list<array{float, float}>> steps of a day, by its hours of light and their pause; few days differ */
+    private array $steps = [];
 
     public function __construct(private readonly Plan $plan, Parameters $parameters = new Parameters())
     {
@@ -43,14 +45,14 @@ final class Runner
     /**
      * @param int         $days      1–1095
      * @param list<Event> $events    beside what the plan itself says
-     * @param int         $hourSteps steps in an hour
+     * @param int         $hourSteps steps in a lit hour
      * @param \Closure(int, State, Books): void|null $watch  called after each day, for tests
      * @param \Closure(int, int, array<string, float>): void|null $hourly called with day, hour and what the water holds
      */
     public function run(int $days, array $events = [], int $hourSteps = 1, ?\Closure $watch = null, ?\Closure $hourly = null, ?Tally $tally = null): Trace
     {
         $facts = $this->facts;
-        $this->lights = [];
+        $this->steps = [];
         $state = new State($facts);
         $books = new Books();
         $conditions = new Conditions($this->plan);
@@ -108,7 +110,7 @@ final class Runner
         }
         $day = $this->day($conditions, $n);
         $day->algaeMean = $algae->mean;
-        $day->lights = $this->lights["$day->lightHours $day->pause"] ??= self::lights($day, 24 * $hourSteps, 1.0 / $hourSteps);
+        $day->steps = $this->steps["$day->lightHours $day->pause"] ??= self::steps($day, $hourSteps);
         $light->fall($state, $day, $plants->mean);
         WaterKeeping::evaporate($state, $facts, $day->celsius, $n);
         WaterKeeping::rain($state, $facts, $books);
@@ -140,7 +142,7 @@ final class Runner
         $day->ammoniaRise = max(-$day->ammoniaSteady, min($day->ammoniaSteady, $day->ammoniaSteady - $conditions->ammoniaSteady));
         $conditions->ammoniaSteady = $day->ammoniaSteady;
         $tally?->mark('leak', $state, $day, to: 'plants');
-        WaterHours::run($state, $day, $facts, $books, $hourSteps, null === $hourly ? null : static function (int $hour, array $water) use ($hourly, $n): void {
+        WaterHours::run($state, $day, $facts, $books, null === $hourly ? null : static function (int $hour, array $water) use ($hourly, $n): void {
             /** @var array<string, float> $water */
             $hourly($n, $hour, $water);
         });
@@ -205,16 +207,30 @@ final class Runner
     }
 
     /**
-     * Share of each step that is lit: the day begins at midnight, light is centred on noon, and an hour half lit counts half.
+     * The day's steps: it begins at midnight, light is centred on noon, and an hour half lit counts half. In the dark nothing is fast, so
+     * there steps are longer.
      *
-     * @return list<float>
+     * @return list<array{float, float}> hours, and share (0–1) of them that is lit
      */
-    private static function lights(Day $day, int $steps, float $dt): array
+    private static function steps(Day $day, int $hourSteps): array
     {
+        $dt = 1.0 / $hourSteps;
         $span = min(24.0, $day->lightHours + $day->pause);
         $within = static fn (float $hour, float $length): float => max(0.0, min(12 + $length / 2, $hour + $dt) - max(12 - $length / 2, $hour));
+        $steps = [];
+        $dark = 0;
+        for ($n = 0; $n < 24 * $hourSteps; ++$n) {
+            $lit = ($within($n * $dt, $span) - $within($n * $dt, $span - $day->lightHours)) / $dt;
+            $last = \count($steps) - 1;
+            if ($lit <= 0.0 && $dark > 0 && $dark < self::DARK_STEPS) {
+                $steps[$last] = [++$dark * $dt, 0.0];
+            } else {
+                $steps[] = [$dt, $lit];
+                $dark = $lit <= 0.0 ? 1 : 0;
+            }
+        }
 
-        return array_map(static fn (int $n): float => ($within($n * $dt, $span) - $within($n * $dt, $span - $day->lightHours)) / $dt, range(0, $steps - 1));
+        return $steps;
     }
 
     /** @return array{float, float} hours of daylight and mol/m² on the water, of the week that a day is in */

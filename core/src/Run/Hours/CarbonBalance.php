@@ -52,7 +52,7 @@ final class CarbonBalance
     private readonly CarbonSpeciation $speciation;
     private readonly Fixation $fixation;
     private readonly float $in;
-    /** mg C that pass the surface in a step per mg CO2/L of difference. */
+    /** mg C that pass the surface in an hour per mg CO2/L of difference. */
     private readonly float $exchange;
     private readonly float $air;
     private readonly bool $sealed;
@@ -64,43 +64,41 @@ final class CarbonBalance
     private readonly float $valve;
 
     /**
-     * @param float $dt     h of a step
-     * @param float $passes L of water that pass the surface in a step, as oxygen does
+     * @param float $passes L of water that pass the surface in an hour, as oxygen does
      * @param float $helped times that carbon dioxide does better
      */
-    public function __construct(State $s, Day $day, Facts $facts, CarbonSpeciation $speciation, private readonly Lime $lime, private readonly float $litres, private readonly float $dt, float $passes, float $helped)
+    public function __construct(State $s, Day $day, Facts $facts, CarbonSpeciation $speciation, private readonly Lime $lime, private readonly float $litres, float $passes, float $helped)
     {
         $this->carbon = $s->carbon;
         $this->alkalinity = $s->alkalinity;
         $this->hydrogen = 10 ** -$s->pH;
         $this->speciation = $speciation;
         $this->fixation = new Fixation($day, $facts->parameters);
-        $this->in = $day->carbonIn / 24 * $dt;
+        $this->in = $day->carbonIn / 24;
         $this->headCarbon = $s->headCarbon;
         $this->sealed = $facts->sealed;
         $this->shut = $facts->sealed && $facts->headspace > 0;
         $this->air = Carbonate::co2AtEquilibrium($day->celsius, $facts->plan->site->airCarbonDioxide()) * $facts->pressure;
         // Shut in, the gas passes to and from a head of air that holds only so much: the step is implicit in it.
         $this->perHead = $this->shut ? $this->air / Air::CARBON_DIOXIDE / $facts->headspace : 0.0;
-        $exchange = $passes * $helped;
-        $this->exchange = ($facts->sealed && !$this->shut ? 0.0 : $exchange / (1 + $exchange * $this->perHead)) / CarbonSpeciation::CO2_PER_CARBON;
+        $this->exchange = $facts->sealed && !$this->shut ? 0.0 : $passes * $helped / CarbonSpeciation::CO2_PER_CARBON;
         $this->held = $facts->plan->care->gas;
-        $this->valve = self::VALVE * $dt * $litres / CarbonSpeciation::CO2_PER_CARBON;
+        $this->valve = self::VALVE * $litres / CarbonSpeciation::CO2_PER_CARBON;
     }
 
     /**
-     * @param float $lit    share (0–1) of the step that is lit
+     * @param float $hours  of the step
+     * @param float $lit    share (0–1) of it that is lit
      * @param float $charge meq of alkalinity that nitrogen moved
      */
-    public function step(float $lit, float $charge): void
+    public function step(float $hours, float $lit, float $charge): void
     {
         $this->alkalinity += $charge;
         $this->fixed = 0.0;
-        $light = $lit * $this->dt;
-        $share = $this->part($light, 1.0);
+        $share = $this->part($hours, $lit, 1.0);
         if ($share < 1.0) {
             for ($parts = (int) round(1 / $share); $parts > 1; --$parts) {
-                $this->part($light, $share);
+                $this->part($hours, $lit, $share);
             }
         }
     }
@@ -108,29 +106,36 @@ final class CarbonBalance
     /**
      * Goes through a part of the step.
      *
-     * @param float $light hours of full light in the whole step
-     * @param float $share of the step; 1 for as much of it as may be done at once
+     * @param float $hours of the whole step
+     * @param float $lit   share (0–1) of it that is lit
+     * @param float $share of the step that is gone through; 1 for as much of it as may be done at once
      *
      * @return float the share that was done
      */
-    private function part(float $light, float $share): float
+    private function part(float $hours, float $lit, float $share): float
     {
         $litres = $this->litres;
         $carbon = $this->carbon;
-        $h = $this->hydrogen = $this->speciation->hydrogen($carbon / $litres, $this->alkalinity / $litres, $this->hydrogen);
+        $h = $this->speciation->hydrogen($carbon / $litres, $this->alkalinity / $litres, $this->hydrogen);
         [$co2, $slope, $hSlope, $bicarbonate] = $this->speciation->response($carbon / $litres, $h);
-        $slope /= $litres;
         $hSlope /= $litres;
-        $air = $this->shut ? $this->perHead * CarbonSpeciation::CO2_PER_CARBON * $this->headCarbon : $this->air;
-        $stiff = $this->exchange;
-        $push = $this->in - $this->exchange * ($co2 - $air);
+        $in = $this->in * $hours;
+        $exchange = $this->exchange * $hours;
+        $air = $this->air;
+        if ($this->shut) {
+            $exchange /= 1 + CarbonSpeciation::CO2_PER_CARBON * $exchange * $this->perHead;
+            $air = $this->perHead * CarbonSpeciation::CO2_PER_CARBON * $this->headCarbon;
+        }
+        $stiff = $exchange;
+        $push = $in - $exchange * ($co2 - $air);
         $valve = 0.0;
-        if ($light > 0.0) {
-            $this->fixation->prepare($light, $co2, $bicarbonate);
-            $valve = $co2 < $this->held ? $this->valve : 0.0;
+        if ($lit > 0.0) {
+            $this->fixation->prepare($lit * $hours, $co2, $bicarbonate);
+            $valve = $co2 < $this->held ? $this->valve * $hours : 0.0;
             $stiff += $this->fixation->slope + $valve;
             $push += $valve * ($this->held - $co2) - $this->fixation->pull;
         }
+        $slope /= $litres;
         $stiff *= $slope;
         if (1.0 === $share) {
             $turn = $hSlope * abs($push) / (1 + $stiff / 2) / $h;
@@ -139,37 +144,50 @@ final class CarbonBalance
         $stiff *= $share;
         $theta = Theta::of($stiff);
         // CO2 at the moment that counts for the part.
-        $then = $this->carbonDioxide = max(0.0, $co2 + $theta * $slope * $share * $push / (1 + $theta * $stiff));
-        $moved = $share * $this->in;
-        if ($light > 0.0) {
+        $then = $co2 + $theta * $slope * $share * $push / (1 + $theta * $stiff);
+        if ($then < 0.0) {
+            $then = 0.0;
+        }
+        $this->carbonDioxide = $then;
+        $moved = $share * $in;
+        if ($lit > 0.0) {
             $fixed = $share * $this->fixation->at($then);
             $available = self::DRAWN_AT_MOST * $carbon + $moved;
-            $used = $share * $light;
+            $light = $used = $share * $lit * $hours;
             if ($fixed > $available) {
                 $used *= $available / $fixed;
                 $fixed = $available;
             }
-            $this->fixation->book($share * $light, $used, $then);
+            $this->fixation->book($light, $used, $then);
             $this->fixed += $fixed;
-            $bottle = max(0.0, $share * $valve * ($this->held - $then));
-            $this->bottle += $bottle;
-            $moved += $bottle - $fixed;
+            $moved -= $fixed;
+            if ($valve > 0.0 && $then < $this->held) {
+                $bottle = $share * $valve * ($this->held - $then);
+                $this->bottle += $bottle;
+                $moved += $bottle;
+            }
         }
-        $gas = max(-self::LOST_AT_MOST * $carbon, $share * $this->exchange * ($air - $then));
+        $gas = $share * $exchange * ($air - $then);
+        if ($gas < -self::LOST_AT_MOST * $carbon) {
+            $gas = -self::LOST_AT_MOST * $carbon;
+        }
         $this->gas += $gas;
         $moved += $gas;
         if ($this->shut) {
             $this->headCarbon -= $gas;
         }
         $carbon += $moved;
-        // [H⁺] at the middle of the part, along its slope.
-        $grams = $this->lime->step($share, max($h / 2, min(2 * $h, $h + $hSlope * $moved / 2)), $this->alkalinity, $carbon);
+        // [H⁺] at the end of the part, along its slope; the next begins its search there.
+        $end = $h + $hSlope * $moved;
+        $end = $end < $h / 2 ? $h / 2 : ($end > 2 * $h ? 2 * $h : $end);
+        $this->hydrogen = $end;
+        $grams = $this->lime->step($share * $hours, ($h + $end) / 2, $this->alkalinity, $carbon);
         if (0.0 !== $grams) {
             $carbon += $grams * Lime::CARBON_PER_GRAM;
             $this->alkalinity += $grams * Lime::ALKALINITY_PER_GRAM;
         }
         $this->carbon = $carbon;
-        $this->sumHydrogen += $share * $h;
+        $this->sumHydrogen += $share * $hours * ($h + $end) / 2;
         if ($co2 > $this->mostDioxide) {
             $this->mostDioxide = $co2;
         }
@@ -183,17 +201,13 @@ final class CarbonBalance
         return $share;
     }
 
-    /**
-     * Hands the day's sums on.
-     *
-     * @param int $steps of the day
-     */
-    public function report(State $s, Day $day, Books $books, int $steps): void
+    /** Hands the day's sums on. */
+    public function report(State $s, Day $day, Books $books): void
     {
         $s->carbon = $this->carbon;
         $s->alkalinity = $this->alkalinity;
         $s->headCarbon = $this->headCarbon;
-        $s->pH = -log10($this->sumHydrogen / $steps);
+        $s->pH = -log10($this->sumHydrogen / 24);
         // Sealed in, what passed the surface stayed within.
         $books->carbon += $this->bottle + ($this->sealed ? 0.0 : $this->gas);
         $this->fixation->report($day);

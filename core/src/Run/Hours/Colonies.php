@@ -28,12 +28,12 @@ final class Colonies
     /** mg VSS. */
     public float $ammoniaOxidisers;
     public float $nitriteOxidisers;
-    /** Each colony's growth in the last step, a share of it: half of it is at work already in this one, the middle of the step counts. */
+    /** Each colony's growth in the last step, a share of it: half of it is at work already in this one, since the middle of the step counts. */
     private float $grewA = 0.0;
     private float $grewN = 0.0;
     private float $middleA = 0.0;
     private float $middleN = 0.0;
-    /** mg N that a mg VSS can oxidise in a step. */
+    /** mg N that a mg VSS can oxidise in an hour, and what acid leaves of it. */
     private readonly float $eachA;
     private readonly float $eachN;
     private readonly float $acid;
@@ -45,25 +45,25 @@ final class Colonies
     private readonly float $busyDecay;
     private readonly float $idleDecay;
 
-    public function __construct(State $s, Day $day, Facts $facts, float $dt)
+    public function __construct(State $s, Day $day, Facts $facts)
     {
         $p = $facts->parameters;
         $this->ammoniaOxidisers = $s->ammoniaOxidisers;
         $this->nitriteOxidisers = $s->nitriteOxidisers;
-        $this->eachA = $p->ammoniaOxidiserRate * $day->theta / 24 * $dt;
-        $this->eachN = $p->nitriteOxidiserRate * $day->theta / 24 * $dt;
+        $this->eachA = $p->ammoniaOxidiserRate * $day->theta / 24;
+        $this->eachN = $p->nitriteOxidiserRate * $day->theta / 24;
         $this->acid = Nitrification::acidityFactor($s->pH);
         $this->mostA = $facts->filmPerArea * ($facts->wetted + $day->leafArea);
         $this->mostN = $this->mostA * $p->ammoniaOxidiserRate / $p->nitriteOxidiserRate;
         $this->yieldA = $p->ammoniaOxidiserYield;
         $this->yieldN = $p->nitriteOxidiserYield;
-        $decay = $p->nitrifierDecay * $day->theta / 24 * $dt;
+        $decay = $p->nitrifierDecay * $day->theta / 24;
         $this->busyDecay = (1 - self::DORMANT) * $decay;
         $this->idleDecay = self::DORMANT * $decay;
     }
 
     /**
-     * mg N that ammonia oxidisers could take in a step.
+     * mg N that ammonia oxidisers could take in an hour.
      *
      * @param float $oxygen mg/L
      */
@@ -93,15 +93,22 @@ final class Colonies
      *
      * @param float $first  mg N oxidised to nitrite in the step
      * @param float $second mg N oxidised on by nitrite oxidisers
+     * @param float $hours  of the step
      */
-    public function grow(float $first, float $second): void
+    public function grow(float $first, float $second, float $hours): void
     {
         $a = $this->ammoniaOxidisers;
         $n = $this->nitriteOxidisers;
-        $this->grewA = ($this->yieldA * $first * max(0.0, 1 - $a / $this->mostA) - $this->busyDecay * $first / $this->eachA) / $this->middleA - $this->idleDecay;
-        $this->grewN = ($this->yieldN * $second * max(0.0, 1 - $n / $this->mostN) - $this->busyDecay * $second / $this->eachN) / $this->middleN - $this->idleDecay;
-        $this->ammoniaOxidisers = max(self::TRACE * $this->mostA, $a * (1 + $this->grewA * (1 + $this->grewA / 2)));
-        $this->nitriteOxidisers = max(self::TRACE * $this->mostN, $n * (1 + $this->grewN * (1 + $this->grewN / 2)));
+        $roomA = $a < $this->mostA ? 1 - $a / $this->mostA : 0.0;
+        $roomN = $n < $this->mostN ? 1 - $n / $this->mostN : 0.0;
+        $grewA = $this->grewA = ($this->yieldA * $first * $roomA - $this->busyDecay * $first / $this->eachA) / $this->middleA - $this->idleDecay * $hours;
+        $grewN = $this->grewN = ($this->yieldN * $second * $roomN - $this->busyDecay * $second / $this->eachN) / $this->middleN - $this->idleDecay * $hours;
+        $a *= 1 + $grewA * (1 + $grewA / 2);
+        $n *= 1 + $grewN * (1 + $grewN / 2);
+        $leastA = self::TRACE * $this->mostA;
+        $leastN = self::TRACE * $this->mostN;
+        $this->ammoniaOxidisers = $a > $leastA ? $a : $leastA;
+        $this->nitriteOxidisers = $n > $leastN ? $n : $leastN;
     }
 
     /** Hands the day's colonies on. */

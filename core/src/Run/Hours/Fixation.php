@@ -86,7 +86,7 @@ final class Fixation
     {
         $beta = $this->beta = $this->betaMost * $bicarbonate / (self::HALF_BICARBONATE + $bicarbonate);
         $rest = 1 - $beta;
-        $over = max(0.0, $dioxide - $this->compensation);
+        $over = $dioxide > $this->compensation ? $dioxide - $this->compensation : 0.0;
         $u1 = 1 / (CarbonNodes::FIRST + $over);
         $u2 = 1 / (CarbonNodes::SECOND + $over);
         $u3 = 1 / (CarbonNodes::THIRD + $over);
@@ -106,7 +106,7 @@ final class Fixation
     /** mg C that the whole step fixes at a carbon dioxide content (mg/L). */
     public function at(float $dioxide): float
     {
-        $over = max(0.0, $dioxide - $this->compensation);
+        $over = $dioxide > $this->compensation ? $dioxide - $this->compensation : 0.0;
         $this->x1 = $over / (CarbonNodes::FIRST + $over);
         $this->x2 = $over / (CarbonNodes::SECOND + $over);
         $this->x3 = $over / (CarbonNodes::THIRD + $over);

@@ -47,35 +47,35 @@ final class Lime
     private readonly float $stoneSpeed;
     private readonly float $settling;
 
-    public function __construct(State $s, Day $day, Facts $facts, private readonly float $litres, float $dt)
+    public function __construct(State $s, Day $day, Facts $facts, private readonly float $litres)
     {
         $this->hardness = $s->hardness;
         $this->bed = $s->lime;
         $this->calcite = Calcite::at($day->celsius);
-        $rate = $facts->parameters->limeRate / 24 * $dt;
+        $rate = $facts->parameters->limeRate / 24;
         $this->bedSpeed = $rate * $facts->limeSpeed;
         $this->stoneSpeed = $rate * $facts->stoneLime;
-        $this->settling = self::SETTLING / 24 * $dt;
+        $this->settling = self::SETTLING / 24;
     }
 
     /**
      * g of calcite that dissolve; below 0 what settles.
      *
-     * @param float $share      of a step
+     * @param float $hours      of the step
      * @param float $hydrogen   mol/L
      * @param float $alkalinity meq in the water
      * @param float $carbon     mg C in the water
      */
-    public function step(float $share, float $hydrogen, float $alkalinity, float $carbon): float
+    public function step(float $hours, float $hydrogen, float $alkalinity, float $carbon): float
     {
         $omega = $this->calcite->saturation($hydrogen, $alkalinity / $this->litres, $this->hardness / $this->litres);
         if ($omega > self::SETTLES_FROM) {
-            $grams = -$share * $this->settling * (1 - self::SETTLES_FROM / $omega)
+            $grams = -$hours * $this->settling * (1 - self::SETTLES_FROM / $omega)
                 * min($alkalinity / self::ALKALINITY_PER_GRAM, $this->hardness / self::HARDNESS_PER_GRAM, $carbon / self::CARBON_PER_GRAM);
             $this->bed -= $grams;
         } elseif ($omega < 1) {
-            $bed = $share * $this->bedSpeed * (1 - $omega) * $this->bed;
-            $stone = $share * $this->stoneSpeed * (1 - $omega);
+            $bed = $hours * $this->bedSpeed * (1 - $omega) * $this->bed;
+            $stone = $hours * $this->stoneSpeed * (1 - $omega);
             $this->bed -= $bed;
             $this->stone += $stone;
             $grams = $bed + $stone;

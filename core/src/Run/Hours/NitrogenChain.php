@@ -56,13 +56,14 @@ final class NitrogenChain
     private readonly float $halfAlgae;
     /** Share of what is oxidised that one guild takes all the way. */
     private readonly float $through;
-    /** Share of the nitrate that a step denitrifies. */
+    /** Share of the nitrate that an hour denitrifies. */
     private readonly float $denitrifying;
     private readonly float $acidity;
+    /** mg N an hour at noon, and by how much it rises over the day. */
     private readonly float $ammoniaNoon;
-    private readonly float $ammoniaStep;
+    private readonly float $ammoniaRise;
 
-    public function __construct(State $s, Day $day, Facts $facts, private readonly Colonies $colonies, private readonly float $litres, float $dt, private readonly int $steps)
+    public function __construct(State $s, Day $day, Facts $facts, private readonly Colonies $colonies, private readonly float $litres)
     {
         $p = $facts->parameters;
         $this->ammonia = $s->ammonia;
@@ -70,34 +71,38 @@ final class NitrogenChain
         $this->nitrate = $s->nitrate;
         $this->mostAmmonia = $s->ammonia;
         $this->mostNitrite = $s->nitrite;
-        $this->plantAppetite = $day->plantAppetite * $dt / $litres;
-        $this->algaeAppetite = $day->algaeAppetite * $dt / $litres;
+        $this->plantAppetite = $day->plantAppetite / $litres;
+        $this->algaeAppetite = $day->algaeAppetite / $litres;
         $this->halfAmmonia = $p->halfAmmonia;
         $this->halfNitrite = $p->halfNitrite;
         $this->halfAlgae = $p->algaeHalfNitrogen;
         $this->through = $p->comammox * self::COMAMMOX_HALF / (self::COMAMMOX_HALF + $s->meanAmmonia);
         $rotting = $day->rotting / 1000 / $facts->floor;
-        $this->denitrifying = $p->denitrification * $rotting / (1 + $rotting) * $day->theta * $facts->floor * 1000 / $litres / 24 * $dt;
+        $this->denitrifying = $p->denitrification * $rotting / (1 + $rotting) * $day->theta * $facts->floor * 1000 / $litres / 24;
         $this->acidity = 10 ** -Ammonia::pKa($day->celsius);
-        $this->ammoniaNoon = $day->ammoniaIn / 24 * $dt;
-        $this->ammoniaStep = $day->ammoniaRise / 24 * $dt / $steps;
+        $this->ammoniaNoon = $day->ammoniaIn / 24;
+        $this->ammoniaRise = $day->ammoniaRise / 24;
     }
 
     /**
-     * @param int   $n        which step of the day
+     * @param float $at       share of the day that is over in the middle of the step
+     * @param float $hours    of the step
      * @param float $awake    share (0–1) of their daytime appetite that leaves and algae have now
      * @param float $oxygen   mg/L
      * @param float $hydrogen mol/L
      */
-    public function step(int $n, float $awake, float $oxygen, float $hydrogen): void
+    public function step(float $at, float $hours, float $awake, float $oxygen, float $hydrogen): void
     {
         $v = $this->litres;
-        $plant = $this->plantAppetite * $awake;
-        $alga = $this->algaeAppetite * $awake;
+        $plant = $this->plantAppetite * $awake * $hours;
+        $alga = $this->algaeAppetite * $awake * $hours;
+        $freed = ($this->ammoniaNoon + $this->ammoniaRise * ($at - 0.5)) * $hours;
+        $denitrifying = $this->denitrifying * $hours;
+        $through = $this->through;
         $halfAlgae = $this->halfAlgae;
 
-        $in = $this->ammoniaNoon + $this->ammoniaStep * ($n + 0.5 - $this->steps / 2);
-        $film = $this->colonies->ammoniaAppetite($oxygen) / $v;
+        $in = $freed;
+        $film = $this->colonies->ammoniaAppetite($oxygen) * $hours / $v;
         $before = $this->ammonia;
         $c = $before / $v;
         $k = $plant / (Growth::HALF_SATURATION_AMMONIUM + $c) + $alga / ($halfAlgae + $c) + $film / ($this->halfAmmonia + $c);
@@ -119,8 +124,8 @@ final class NitrogenChain
 
         // Nitrite: bacteria turn it on, the slower the more free ammonia there is; leaves take it as they take nitrate.
         $unionised = $ammonia / $v * $this->acidity / ($this->acidity + $hydrogen);
-        $film = $this->colonies->nitriteAppetite($oxygen, $unionised) / $v;
-        $in = (1 - $this->through) * $first;
+        $film = $this->colonies->nitriteAppetite($oxygen, $unionised) * $hours / $v;
+        $in = (1 - $through) * $first;
         $before = $this->nitrite;
         $c = $before / $v;
         $k = $film / ($this->halfNitrite + $c) + $plant / (Growth::HALF_SATURATION_NITRATE + $c);
@@ -133,27 +138,26 @@ final class NitrogenChain
         $drawn = Theta::drawn($before, $nitrite, $theta);
         $second = $byFilm * $drawn;
         $plantOxidised = $byPlants * $drawn;
-        $this->colonies->grow($first, $second);
+        $this->colonies->grow($first, $second, $hours);
 
-        $in = $second + $this->through * $first;
+        $in = $second + $through * $first;
         $before = $this->nitrate;
         $c = $before / $v;
-        $k = $plant / (Growth::HALF_SATURATION_NITRATE + $c) + $alga / ($halfAlgae + $c) + $this->denitrifying;
+        $k = $plant / (Growth::HALF_SATURATION_NITRATE + $c) + $alga / ($halfAlgae + $c) + $denitrifying;
         $c = ($before + ($before + $in) / (1 + $k)) / 2 / $v;
         $byPlants = $plant / (Growth::HALF_SATURATION_NITRATE + $c);
         $byAlgae = $alga / ($halfAlgae + $c);
-        $k = $byPlants + $byAlgae + $this->denitrifying;
+        $k = $byPlants + $byAlgae + $denitrifying;
         $theta = Theta::of($k);
-        $this->nitrate = Theta::after($before, $in, $k, $theta);
-        $drawn = Theta::drawn($before, $this->nitrate, $theta);
+        $nitrate = $this->nitrate = Theta::after($before, $in, $k, $theta);
+        $drawn = Theta::drawn($before, $nitrate, $theta);
         $plantOxidised += $byPlants * $drawn;
         $algaeOxidised = $byAlgae * $drawn;
-        $gone = $this->denitrifying * $drawn;
+        $gone = $denitrifying * $drawn;
 
         // Charges: +1 NH4 set free, −1 NH4 taken, −2 NH4 oxidised, +1 NO3 taken or denitrified.
-        $this->takenOxidised = $plantOxidised + $algaeOxidised;
-        $freed = $this->ammoniaNoon + $this->ammoniaStep * ($n + 0.5 - $this->steps / 2);
-        $this->charge = ($freed - $plantAmmonium - $algaeAmmonium - 2 * $first + $this->takenOxidised + $gone) / self::NITROGEN;
+        $takenOxidised = $this->takenOxidised = $plantOxidised + $algaeOxidised;
+        $this->charge = ($freed - $plantAmmonium - $algaeAmmonium - 2 * $first + $takenOxidised + $gone) / self::NITROGEN;
         $this->oxidisedFirst = $first;
         $this->oxidisedSecond = $in;
         $this->plants += $plantAmmonium + $plantOxidised;
@@ -162,7 +166,7 @@ final class NitrogenChain
         $this->allFirst += $first;
         $this->allSecond += $in;
         $this->denitrified += $gone;
-        $this->sumAmmonia += $ammonia;
+        $this->sumAmmonia += $hours * $ammonia;
     }
 
     /** @param float $hydrogen mol/L */

@@ -29,7 +29,7 @@ final class OxygenBalance
     private const PER_NITRATE = self::PER_AMMONIA + self::PER_NITRITE;
     /** mg O2/L at which demand is halved. J. */
     private const HALF = 0.2;
-    /** Times saturation from which oxygen bubbles off, and share of the excess that does in an hour: 0.78 + 0.21 · 2 = 1.2 atm of gas. P: Henry's law; J. */
+    /** Times saturation from which oxygen bubbles off, and h⁻¹ at which the excess does: 0.78 + 0.21 · 2 = 1.2 atm of gas. P: Henry's law; J. */
     private const BUBBLES_FROM = 2.0;
     private const BUBBLING = 0.5;
 
@@ -41,25 +41,21 @@ final class OxygenBalance
     private float $came = 0.0;
     private readonly bool $sealed;
     private readonly bool $shut;
-    /** Share of the water that passes the surface in a step. */
-    private readonly float $exchange;
     private readonly float $saturation;
     private readonly float $perHead;
     private readonly float $out;
 
-    /** @param float $passes L of water that pass the surface in a step */
-    public function __construct(State $s, Day $day, Facts $facts, float $saturation, private readonly float $litres, private readonly float $dt, float $passes)
+    /** @param float $passes L of water that pass the surface in an hour */
+    public function __construct(State $s, Day $day, Facts $facts, float $saturation, private readonly float $litres, private readonly float $passes)
     {
         $this->oxygen = $s->oxygen;
         $this->least = $s->oxygen;
         $this->headOxygen = $s->headOxygen;
         $this->sealed = $facts->sealed;
         $this->shut = $facts->sealed && $facts->headspace > 0;
-        // Shut in, each step is implicit in the head of air.
         $this->perHead = $this->shut ? $saturation / Air::OXYGEN / $facts->headspace : 0.0;
-        $this->exchange = $this->sealed && !$this->shut ? 0.0 : $passes / (1 + $passes * $this->perHead) / $litres;
         $this->saturation = $saturation;
-        $this->out = $day->oxygenOut / 24 * $dt;
+        $this->out = $day->oxygenOut / 24;
     }
 
     /** mg/L. */
@@ -69,36 +65,63 @@ final class OxygenBalance
     }
 
     /**
-     * @param float $fixed         mg C fixed in the step
+     * @param float $hours         of the step
+     * @param float $fixed         mg C fixed in it
      * @param float $takenOxidised mg N built in as nitrate or nitrite
      * @param float $first         mg N oxidised to nitrite
      * @param float $second        mg N oxidised to nitrate
      */
-    public function step(float $fixed, float $takenOxidised, float $first, float $second): void
+    public function step(float $hours, float $fixed, float $takenOxidised, float $first, float $second): void
+    {
+        $made = $fixed * Oxygen::PER_CARBON + $takenOxidised * self::PER_NITRATE;
+        $asked = $this->out * $hours + self::PER_AMMONIA * $first + self::PER_NITRITE * $second;
+        if ($fixed > 0.0) {
+            $this->part($hours, $made, $asked);
+
+            return;
+        }
+        // In the dark steps are long, and what counts is how low it falls by dawn.
+        $this->part($hours / 2, $made / 2, $asked / 2);
+        $this->part($hours / 2, $made / 2, $asked / 2);
+    }
+
+    /**
+     * @param float $made  mg O2
+     * @param float $asked mg O2, were there plenty
+     */
+    private function part(float $hours, float $made, float $asked): void
     {
         $held = $this->oxygen;
-        $k = $this->exchange;
-        $full = ($this->shut ? $this->perHead * $this->headOxygen : $this->saturation) * $this->litres;
-        $made = $fixed * Oxygen::PER_CARBON + $takenOxidised * self::PER_NITRATE;
-        $asked = $this->out + self::PER_AMMONIA * $first + self::PER_NITRITE * $second;
+        $litres = $this->litres;
+        $full = $this->saturation * $litres;
+        $k = $this->passes * $hours / $litres;
+        if ($this->sealed) {
+            // Shut in, the step is implicit in the head of air.
+            $full = $this->perHead * $this->headOxygen * $litres;
+            $k = $this->shut ? $k / (1 + $this->passes * $hours * $this->perHead) : 0.0;
+        }
         // Demand slackens as oxygen runs out: taken at the middle of the step, which a first guess finds.
-        $half = self::HALF * $this->litres;
+        $half = self::HALF * $litres;
         $guess = ($held + $made + $k * $full) / (1 + $k + $asked / ($half + $held));
         $demand = $asked / ($half + ($held + $guess) / 2);
         $pull = $k + $demand;
-        $rest = ($made + $k * $full) / $pull;
-        $mean = $rest + ($held - $rest) * (1 - exp(-$pull)) / $pull;
+        $mean = $held;
+        if ($pull > 0.0) {
+            $rest = ($made + $k * $full) / $pull;
+            $mean = $rest + ($held - $rest) * (1 - exp(-$pull)) / $pull;
+        }
         $in = $k * ($full - $mean);
         $over = $held + $made + $in - $demand * $mean - self::BUBBLES_FROM * $full;
         if ($over > 0.0 && (!$this->sealed || $this->shut)) {
-            $in -= $over * self::BUBBLING * $this->dt;
+            $in -= $over * (1 - exp(-self::BUBBLING * $hours));
         }
         $net = $made - $demand * $mean + $in;
         $this->headOxygen -= $in;
-        $this->oxygen += $net;
         $this->came += $net;
-        if ($this->oxygen < $this->least) {
-            $this->least = $this->oxygen;
+        $held += $net;
+        $this->oxygen = $held;
+        if ($held < $this->least) {
+            $this->least = $held;
         }
     }
 

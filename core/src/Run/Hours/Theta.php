@@ -29,7 +29,9 @@ final class Theta
     /** What the store holds after the step. */
     public static function after(float $store, float $in, float $k, float $theta): float
     {
-        return max(0.0, ($store * (1 - (1 - $theta) * $k) + $in) / (1 + $theta * $k));
+        $after = ($store * (1 - (1 - $theta) * $k) + $in) / (1 + $theta * $k);
+
+        return $after > 0.0 ? $after : 0.0;
     }
 
     /** The store that the step drew from: k of it is gone. */

@@ -18,7 +18,7 @@ use Olvek\Core\Water\Oxygen;
  * with lime (Lime), and oxygen (OxygenBalance); then what is highest and lowest is noted. Stores that are filled and drawn at once share one
  * scheme (Theta).
  *
- * This is the hot loop, some 9,000 steps a simulated year: typed properties, no arrays made on the way but one.
+ * This is the hot loop, some 6,000 steps a simulated year: typed properties, no arrays made on the way but one.
  *
  * @internal
  */
@@ -32,40 +32,39 @@ final class WaterHours
     private const SUCKS = 0.9;
 
     /** @param \Closure(int, array<string, float>): void|null $record called at the end of each hour with what the water then holds */
-    public static function run(State $s, Day $day, Facts $facts, Books $books, int $hourSteps, ?\Closure $record = null): void
+    public static function run(State $s, Day $day, Facts $facts, Books $books, ?\Closure $record = null): void
     {
         $litres = $s->volume;
-        $dt = 1.0 / $hourSteps;
-        $steps = 24 * $hourSteps;
         $speciation = CarbonSpeciation::at($day->celsius);
         $velocity = $facts->parameters->reaeration * $facts->plan->site->movement->exchange() * GasExchange::warmth($day->celsius) * ($facts->plan->site->lid ? GasExchange::UNDER_LID : 1.0);
-        $passes = $velocity * (1 - self::UNDER_MAT * $day->cover) * $facts->surface * 1000 / 24 * $dt;
+        $passes = $velocity * (1 - self::UNDER_MAT * $day->cover) * $facts->surface * 1000 / 24;
         $helped = GasExchange::CO2_TO_OXYGEN * GasExchange::enhancement($velocity * GasExchange::CO2_TO_OXYGEN, $s->pH, $speciation);
 
-        $colonies = new Colonies($s, $day, $facts, $dt);
-        $nitrogen = new NitrogenChain($s, $day, $facts, $colonies, $litres, $dt, $steps);
-        $lime = new Lime($s, $day, $facts, $litres, $dt);
-        $carbon = new CarbonBalance($s, $day, $facts, $speciation, $lime, $litres, $dt, $passes, $helped);
-        $oxygen = new OxygenBalance($s, $day, $facts, Oxygen::saturation($day->celsius, $facts->pressure), $litres, $dt, $passes);
+        $colonies = new Colonies($s, $day, $facts);
+        $nitrogen = new NitrogenChain($s, $day, $facts, $colonies, $litres);
+        $lime = new Lime($s, $day, $facts, $litres);
+        $carbon = new CarbonBalance($s, $day, $facts, $speciation, $lime, $litres, $passes, $helped);
+        $oxygen = new OxygenBalance($s, $day, $facts, Oxygen::saturation($day->celsius, $facts->pressure), $litres, $passes);
+        $water = null === $record ? null : new HourlyRecord($record, $litres);
 
-        foreach ($day->lights as $n => $lit) {
-            $nitrogen->step($n, 0.5 + 0.5 * $lit, $oxygen->content(), $carbon->hydrogen);
-            $carbon->step($lit, $nitrogen->charge);
-            $oxygen->step($carbon->fixed, $nitrogen->takenOxidised, $nitrogen->oxidisedFirst, $nitrogen->oxidisedSecond);
+        $clock = 0.0;
+        foreach ($day->steps as [$hours, $lit]) {
+            $water?->before($clock, $nitrogen, $carbon, $oxygen);
+            $nitrogen->step(($clock + $hours / 2) / 24, $hours, 0.5 + 0.5 * $lit, $oxygen->content(), $carbon->hydrogen);
+            $carbon->step($hours, $lit, $nitrogen->charge);
+            $oxygen->step($hours, $carbon->fixed, $nitrogen->takenOxidised, $nitrogen->oxidisedFirst, $nitrogen->oxidisedSecond);
             $nitrogen->observe($carbon->hydrogen);
-            if (null !== $record && 0 === ($n + 1) % $hourSteps) {
-                $record(intdiv($n, $hourSteps), ['ammonia' => $nitrogen->ammonia / $litres, 'nitrite' => $nitrogen->nitrite / $litres, 'nitrate' => $nitrogen->nitrate / $litres,
-                    'oxygen' => $oxygen->content(), 'pH' => -log10($carbon->hydrogen), 'carbonDioxide' => $carbon->carbonDioxide]);
-            }
+            $clock += $hours;
+            $water?->after($clock, $nitrogen, $carbon, $oxygen);
         }
 
         $colonies->report($s);
         $nitrogen->report($s, $day);
         $lime->report($s, $books);
-        $carbon->report($s, $day, $books, $steps);
+        $carbon->report($s, $day, $books);
         $oxygen->report($s, $day, $books);
         $books->nitrogen -= $nitrogen->denitrified;
-        $s->meanAmmonia += ($nitrogen->sumAmmonia / $steps / $litres - $s->meanAmmonia) / self::FORTNIGHT;
+        $s->meanAmmonia += ($nitrogen->sumAmmonia / 24 / $litres - $s->meanAmmonia) / self::FORTNIGHT;
         if ($facts->sealed && $facts->headspace > 0) {
             self::vent($s, $facts->headspace, $books);
         }
