@@ -70,6 +70,15 @@ final class WhyController extends AbstractController
         return $this->told($request, $ticket, $tank, 'stress', ['rehearsals' => $ticket->value]);
     }
 
+    /** Which uncertain numbers decide the tank, and which of them can be measured. */
+    #[Route('/deciding', name: 'bench_deciding', methods: ['GET'])]
+    public function deciding(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $ticket = $this->desk->ask(new DecidingJob($this->tanks->head($tank)->plan, $keeper->units()), $keeper);
+
+        return $this->told($request, $ticket, $tank, 'deciding', ['tornado' => $ticket->value]);
+    }
+
     /** What a school would change here, and what it would come to. */
     #[Route('/school/{school}', name: 'bench_school', methods: ['GET'])]
     public function school(Request $request, Tank $tank, string $school, #[CurrentUser] Keeper $keeper): Response

@@ -108,14 +108,14 @@ final readonly class Release
         return $this->slow;
     }
 
-    /** mg N of it that microbes free within a year or so: a share of all, the less the leaner in nitrogen the matter is. */
-    public function readyNitrogen(float $share): float
+    /** mg N of it that microbes free within a year or so: a share of all, the less the leaner in nitrogen the matter is, where that counts. */
+    public function readyNitrogen(float $share, bool $byLeanness = true): float
     {
-        $ready = static function (Mix $mix): float {
+        $ready = static function (Mix $mix) use ($byLeanness): float {
             $sum = 0.0;
             foreach ($mix->shares as [$m, $part]) {
                 $ratio = $m->slowNitrogen->value > 0 ? 1000 * ($m->slowCarbon->value + $m->quickCarbon->value) / $m->slowNitrogen->value : self::LEAN;
-                $sum += $part * $m->density->value * $m->slowNitrogen->value * max(0.0, 1 - $ratio / self::LEAN);
+                $sum += $part * $m->density->value * $m->slowNitrogen->value * ($byLeanness ? max(0.0, 1 - $ratio / self::LEAN) : 1.0);
             }
 
             return $sum;

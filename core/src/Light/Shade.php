@@ -71,12 +71,17 @@ final readonly class Shade
         return $light;
     }
 
-    /** Share (0–1) of a disc that another covers, by how far apart they are: a smooth stand-in for the lens of two circles, within 0.05 of it. */
+    /** Share (0–1) of a disc that another covers, by how far apart they are: the lens of two circles. */
     private static function overlap(float $radius, float $other, float $distance): float
     {
-        $most = min(1.0, ($other / $radius) ** 2);
+        if ($distance <= abs($radius - $other)) {
+            return min(1.0, ($other / $radius) ** 2);
+        }
+        $mine = ($distance * $distance + $radius * $radius - $other * $other) / (2 * $distance);
+        $its = $distance - $mine;
+        $lens = $radius * $radius * acos($mine / $radius) + $other * $other * acos($its / $other) - $distance * sqrt(max(0.0, $radius * $radius - $mine * $mine));
 
-        return $most * self::smooth(($radius + $other - $distance) / (2 * min($radius, $other)));
+        return $lens / (\M_PI * $radius * $radius);
     }
 
     private static function smooth(float $x): float

@@ -13,8 +13,10 @@ final readonly class Bar
      * @param string $low        the margin as shown where it is lower than in all but a tenth of tanks
      * @param string $high       the same where it is higher
      * @param string $measurable how a keeper could measure it; empty where nobody can at home
+     * @param float  $from       the margin's measure where it is lower
+     * @param float  $to         and where it is higher
      */
-    public function __construct(public string $dimension, public string $words, public string $low, public string $high, public string $measurable)
+    public function __construct(public string $dimension, public string $words, public string $low, public string $high, public string $measurable, public float $from, public float $to)
     {
     }
 }

@@ -7,6 +7,9 @@ namespace Olvek\Core\Margin;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
 use Olvek\Core\Run\Parameters;
+use Olvek\Core\Run\Structure;
+use Olvek\Core\Solve\Endless;
+use Olvek\Core\Solve\Patience;
 use Olvek\Core\Unit\UnitSystem;
 
 /**
@@ -44,9 +47,10 @@ final readonly class Tornado
     }
 
     /**
-     * @param array<int, array<string, array{float, bool}>> $members as Band::member() gives them
+     * @param array<int, array<string, array{float, bool}>> $members as Band::member() gives them, one at least
+     * @param Patience                                      $patience where it is spent, what was tried so far is told
      */
-    public static function of(Plan $plan, array $members, UnitSystem $units = UnitSystem::Metric): self
+    public static function of(Plan $plan, array $members, UnitSystem $units = UnitSystem::Metric, Patience $patience = new Endless()): self
     {
         $judgement = Judge::judge($plan, $units);
         $margin = self::decisive($judgement, $members);
@@ -60,13 +64,16 @@ final readonly class Tornado
         arsort($goes);
         $widths = $bars = [];
         foreach (array_keys(\array_slice($goes, 0, self::TRIED)) as $dimension) {
+            if ($patience->isSpent()) {
+                break;
+            }
             $ends = [];
             foreach (self::ENDS as $share) {
                 [$varied, $parameters] = $ensemble->only($dimension, $share);
                 $ends[] = Judge::judge($varied, $units, $parameters)->margin($margin->id);
             }
             $widths[] = abs($ends[1]->measure - $ends[0]->measure);
-            $bars[] = new Bar($dimension, self::words($dimension, $plan), $ends[0]->shown, $ends[1]->shown, self::measurable($dimension));
+            $bars[] = new Bar($dimension, self::words($dimension, $plan), $ends[0]->shown, $ends[1]->shown, self::measurable($dimension), $ends[0]->measure, $ends[1]->measure);
         }
         array_multisort($widths, \SORT_DESC, $bars);
 
@@ -150,6 +157,9 @@ final readonly class Tornado
 
             return "$name: ".Parameters::meaning($what);
         }
+        if ('structure' === $of) {
+            return 'form of the model: '.(Structure::questions()[$what] ?? $what);
+        }
         foreach ($plan->clumps as $clump) {
             if ($clump->kind->id === $of) {
                 return $clump->kind->common.': '.(self::PLANT[$what] ?? $what);
@@ -165,5 +175,18 @@ final readonly class Tornado
             'input warmth' => 'warmth of the water',
             default => strtr($of, ['-' => ' ']).': '.(self::SOIL[$what] ?? $what),
         };
+    }
+
+    /**
+     * Where along a line from the lowest to the highest measure of all bars something lies.
+     *
+     * @return float 0–1
+     */
+    public function place(float $measure): float
+    {
+        $ends = [$this->margin->measure, ...array_column($this->bars, 'from'), ...array_column($this->bars, 'to')];
+        $span = max($ends) - min($ends);
+
+        return $span > 0 ? ($measure - min($ends)) / $span : 0.5;
     }
 }

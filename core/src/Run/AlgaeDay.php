@@ -26,6 +26,8 @@ final class AlgaeDay
     /** Share of its death by unseen grazers and decay that an alga meets in a new tank, and days until it meets all. J. */
     private const UNSEEN_AT_FIRST = 0.25;
     private const UNSEEN_DAYS = 42.0;
+    /** Uptake of nitrogen against what greatest growth of a full cell needs. J (1.5–4). */
+    private const UPTAKE = 2.0;
     /** mg Si/L at which diatoms grow at half speed. M (0.02–0.2). */
     private const HALF_SILICON = 0.1;
 
@@ -34,6 +36,8 @@ final class AlgaeDay
     /** @var array<int, float> mg N each could take in a light hour */
     private array $appetite = [0.0, 0.0, 0.0];
 
+    /** Share (0–1) of their appetite that they met with the day before. */
+    private float $met = 0.5;
     private readonly Foreseen $foreseen;
     private readonly Foreseen $foreseenNitrogen;
     /** @var array<int, float> mg N, mean of the day */
@@ -63,7 +67,9 @@ final class AlgaeDay
         $length = min($day->lightHours, 18.0) / 12;
         $whole = array_sum($s->algae);
         // What the plants leave of phosphorus, potassium and iron; a tenth is always within reach. J.
-        $rest = min(1.0, 0.5 * $s->phosphorus / max(1e-9, $whole * $p->leafPhosphorus), 0.5 * MulmDay::ironMean($s, $day->ironAtDawn, $day->ironDrawn) / max(1e-9, $whole * $p->leafIron), 0.5 * $s->potassium / max(1e-9, $whole * $p->leafPotassium));
+        // Through the day the water holds about the mean of what it began and ends with.
+        $phosphorus = max(0.0, ($day->phosphorusAtDawn + $s->phosphorus - $day->phosphorusDrawn) / 2);
+        $rest = min(1.0, 0.5 * $phosphorus / max(1e-9, $whole * $p->leafPhosphorus), 0.5 * MulmDay::ironMean($s, $day->ironAtDawn, $day->ironDrawn) / max(1e-9, $whole * $p->leafIron), 0.5 * $s->potassium / max(1e-9, $whole * $p->leafPotassium));
         $day->fixAlgae = $day->algaeAppetite = 0.0;
         foreach (Alga::cases() as $alga) {
             $i = $alga->value;
@@ -76,7 +82,11 @@ final class AlgaeDay
                 $rate *= $silicon / (self::HALF_SILICON + $silicon);
             }
             $this->potential[$i] = min($rate, 2.0) * $this->mean[$i];
-            $this->appetite[$i] = 2 * $alga->growth($p) * $day->theta * $p->leafNitrogenMost * $this->mean[$i] * max(0.0, ($p->leafNitrogenMost - $quota) / $span) / 24;
+            // They fill up within a day: hunger fades as fast as what they met with yesterday lets them, exactly.
+            $fills = self::UPTAKE * $alga->growth($p) * $day->theta * $p->leafNitrogenMost / $span;
+            $fading = $fills * $this->met;
+            $holds = $s->algae[$i] > 0 ? $s->algaeNitrogen[$i] / $s->algae[$i] : $p->leafNitrogenPlanted;
+            $this->appetite[$i] = $fills * $this->mean[$i] * max(0.0, $p->leafNitrogenMost - $holds) * ($fading > 1e-6 ? (1 - exp(-$fading)) / $fading : 1.0) / 24;
             $day->algaeAppetite += $this->appetite[$i];
             $day->fixAlgae += $this->potential[$i] * $p->leafCarbon / max(1e-9, $day->lightHours);
         }
@@ -98,6 +108,7 @@ final class AlgaeDay
         $share = $sum > $most ? $most / $sum : 1.0;
         // Carbon that was fixed beyond that is given off again.
         $s->carbon += ($fixed - $sum * $share) * $p->leafCarbon;
+        $this->met = $day->algaeAppetite > 0 ? min(1.0, $day->algaeNitrogen / $day->algaeAppetite / 24) : 0.0;
         $s->phosphorus -= $sum * $share * $p->leafPhosphorus;
         $s->potassium -= $sum * $share * $p->leafPotassium;
         $s->iron -= $sum * $share * $p->leafIron;

@@ -38,10 +38,6 @@ final class BedDay
     private const SOFTENED_A_DAY = 0.2;
     private const CALCIUM = 0.8;
     private const DEGREES_PER_EQUIVALENT = 2.804;
-    /** How much of ammonium's way through the cap others go: potassium is held alike; phosphate binds and iron rusts on the way. J (0.3–2; 0.002–0.05). */
-    private const POTASSIUM_LEAK = 1.0;
-    private const PHOSPHORUS_LEAK = 0.01;
-    private const IRON_LEAK = 0.005;
 
     /**
      * @param float $appetite  mg N that roots could take today with plenty
@@ -73,7 +69,6 @@ final class BedDay
         $day->ammoniaIn += $leak;
         $day->ammoniaSteady += $leak;
 
-        self::leach($s, min(0.5, $leakRate));
         self::soften($s, min(0.5, $leakRate), $facts);
         self::bind($s, $day, $facts);
 
@@ -149,18 +144,5 @@ final class BedDay
     private static function after(float $store, float $inflow, float $rate): float
     {
         return $rate < 1e-9 ? $store + $inflow : $inflow / $rate + ($store - $inflow / $rate) * exp(-$rate);
-    }
-
-    private static function leach(State $s, float $rate): void
-    {
-        $potassium = self::POTASSIUM_LEAK * $rate * $s->soilPotassium;
-        $phosphorus = self::PHOSPHORUS_LEAK * $rate * $s->soilPhosphorus;
-        $iron = self::IRON_LEAK * $rate * $s->soilIron;
-        $s->soilPotassium -= $potassium;
-        $s->potassium += $potassium;
-        $s->soilPhosphorus -= $phosphorus;
-        $s->phosphorus += $phosphorus;
-        $s->soilIron -= $iron;
-        $s->iron += $iron;
     }
 }

@@ -86,8 +86,9 @@ final class Day
     public float $oxidisedSecond = 0.0;
     public float $denitrified = 0.0;
 
-    /** mg P that the water held at daybreak. */
+    /** mg P that the water held at daybreak, and that leaves take from it. */
     public float $phosphorusAtDawn = 0.0;
+    public float $phosphorusDrawn = 0.0;
     /** mg Fe that the water held at daybreak. */
     public float $ironAtDawn = 0.0;
     /** @var array<int, float> g dry of each alga, mean of the day */

@@ -11,7 +11,7 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Estimate;
 
 /**
- * The same plan in many tanks whose uncertain numbers differ: a Latin hypercube over every ranged parameter of the run, over what is
+ * The same plan in many tanks whose uncertain numbers differ: a Latin hypercube over every ranged parameter of the run, over questions of form as strata, over what is
  * uncertain of the plan's own plants and soils, and over what its keeper measured or did by eye. The same plan, size and member always
  * give the same tank.
  *
@@ -54,7 +54,7 @@ final readonly class Ensemble
         return $this->drawn(static fn (string $other): float => $other === $dimension ? $share : 0.5);
     }
 
-    /** @return list<string> all that is varied, by name: "parameter …", "input …", or a kind or material and what of it */
+    /** @return list<string> all that is varied, by name: "parameter …", "structure …", "input …", or a kind or material and what of it */
     public function dimensions(): array
     {
         $names = [];
@@ -82,7 +82,9 @@ final readonly class Ensemble
         }
         $vary = static fn (string $dimension, Estimate $estimate): Estimate => Estimate::of(self::quantile($estimate->value, $estimate->low, $estimate->high, $place($dimension)), $estimate->provenance);
 
-        return [ByEye::varied(self::grown($this->plan, $vary), $vary), $parameters->with($values)];
+        $otherwise = array_map(static fn (string $question): bool => $place("structure $question") > 1 - Structure::OTHERWISE, array_combine(array_keys(Structure::questions()), array_keys(Structure::questions())));
+
+        return [ByEye::varied(self::grown($this->plan, $vary), $vary), $parameters->with($values)->structured(new Structure(...$otherwise))];
     }
 
     /** @param \Closure(string, Estimate): Estimate $vary */

@@ -102,7 +102,7 @@ final readonly class Facts
         $this->soilNitrate = $release->nitrate() * $parameters->flushFactor - $this->nitrateAtFilling;
         $this->pores = $release->pores();
         $this->tabNitrogen = $this->dosed(static fn (Amendment $a): float => $a->nitrogen->value);
-        $this->readyNitrogen = $release->readyNitrogen($parameters->readyShare);
+        $this->readyNitrogen = $release->readyNitrogen($parameters->readyShare, !$parameters->structure->allReady);
         $this->slowNitrogen = $release->slowNitrogen() - $this->readyNitrogen;
         $held = static fn (\Closure $of): float => array_sum(array_map(static fn (array $c): float => $c[1] * $c[0]->perLitre($of), $contents));
         $this->quickCarbon = 1000 * $held(static fn (Material $m): float => $m->quickCarbon->value);

@@ -91,7 +91,7 @@ final class MulmDay
     }
 
     /** d⁻¹. */
-    private static function rusting(State $s): float
+    public static function rusting(State $s): float
     {
         return self::RUST / (1 + $s->tannin / $s->volume / self::HOLDING);
     }

@@ -87,6 +87,7 @@ final readonly class Parameters
      * @param float $animalBreath mg O2 per g and hour of a resting fish of 30 g at 25 °C, mass to the −0.2; P Clarke & Johnston (1999), J. Anim. Ecol. 68
      * @param float $grazing              g dry algae or mulm a g of grazer can take a day
      * @param float $evaporation          factor on the pool formula
+     * @param Structure $structure        how questions of form are answered
      */
     public function __construct(
         #[Range(0.75, 1.25, Provenance::Judgement)]
@@ -164,7 +165,7 @@ final readonly class Parameters
         #[Range(2.5, 7.0, Provenance::Memory)]
         public float $ammoniaOxidiserRate = 4.5,
         #[Range(0.1, 0.26, Provenance::Memory)]
-        public float $ammoniaOxidiserYield = 0.22,
+        public float $ammoniaOxidiserYield = 0.18,
         #[Range(0.005, 0.1, Provenance::Memory)]
         public float $halfAmmonia = 0.015,
         #[Range(0.05, 0.4, Provenance::Memory)]
@@ -235,6 +236,7 @@ final readonly class Parameters
         public float $grazing = 0.035,
         #[Range(0.5, 1.5, Provenance::Judgement)]
         public float $evaporation = 1.0,
+        public Structure $structure = new Structure(),
     ) {
     }
 
@@ -264,9 +266,16 @@ final readonly class Parameters
     public function values(): array
     {
         /** @var array<string, float> $values */
-        $values = get_object_vars($this);
+        $values = array_diff_key(get_object_vars($this), ['structure' => 0]);
 
         return $values;
+    }
+
+    /** The same numbers with questions of form answered as told. */
+    public function structured(Structure $structure): self
+    {
+        /** @phpstan-ignore argument.type (the names are those of the constructor) */
+        return new self(...[...get_object_vars($this), 'structure' => $structure]);
     }
 
     /** @param array<string, float> $values new values by name */

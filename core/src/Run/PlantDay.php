@@ -137,6 +137,7 @@ final class PlantDay
         $least = $p->leafNitrogenLeast;
         $full = $p->leafNitrogenFull - $least;
         $soiled = $this->facts->soiled;
+        $product = $p->structure->product;
         foreach ($this->facts->clumps as $i => $clump) {
             $b = $this->mean[$i];
             $since = $age - $s->plantedOn[$i];
@@ -156,11 +157,12 @@ final class PlantDay
             $this->appetite[$i] = $most * (1 - $rooted[$i]) / 24;
             $appetites += $this->appetite[$i];
             $light = $day->light[$i];
-            $this->node[$i] = CarbonNodes::between($clump->carbonHalf * $light / ($clump->halfLight + max(1e-9, $light)));
+            $this->node[$i] = CarbonNodes::between($clump->carbonHalf * ($product ? 1.0 : $light / ($clump->halfLight + max(1e-9, $light))));
         }
         $day->plantAppetite = $appetites;
         $this->rooted = $rooted;
         $this->potential = $this->limited($s, $want, [$fromBed, $rooted, $fromBed]);
+        $day->phosphorusDrawn = array_sum($this->fromWater[0]);
         $day->ironDrawn = array_sum($this->fromWater[2]);
         foreach ($s->plantedMass as $i => $mass) {
             // What has not been planted yet wants for nothing.
@@ -353,6 +355,7 @@ final class PlantDay
         $surface /= $this->facts->surface;
         $floor /= self::DENSEST * $this->facts->floor;
         $crowd = [];
+        $early = $this->facts->parameters->structure->earlyRoom;
         foreach ($this->facts->clumps as $i => $clump) {
             $mass = $this->mean[$i];
             if ($clump->floats) {
@@ -366,7 +369,7 @@ final class PlantDay
             $radius = sqrt($clump->spread($s->plantedMass[$i] > 0 ? $mass / $s->plantedMass[$i] : 0.0) / \M_PI) + self::REACH;
             $own = $mass / (self::DENSEST * $clump->densest * min($this->facts->surface, \M_PI * $radius * $radius));
             $filled = $clump->stands ? max($floor, $own) : $own;
-            $crowd[] = $filled * $filled * $filled * $filled;
+            $crowd[] = $early ? $filled : $filled * $filled * $filled * $filled;
         }
 
         return $crowd;
@@ -398,8 +401,8 @@ final class PlantDay
             }
             $bed = $bedDemand > 0 ? min(1.0, self::SOIL_SHARE * $soil / $bedDemand) : 1.0;
             // What roots do not find, leaves take from the water. M: Barko & Smart (1986), Ecology 67: both ways are open to rooted kinds.
-            // Of what the day brings, half is there at noon.
-            $free = self::drawn(2 === $n ? MulmDay::ironMean($s, $this->minerals[2]) : min($water, ($water + $this->minerals[$n]) / 2), $demand - $bed * $bedDemand);
+            $rusts = 2 === $n ? MulmDay::rusting($s) : 0.0;
+            $free = self::drawn($this->minerals[$n], $water - $this->minerals[$n], $rusts, $demand - $bed * $bedDemand);
             foreach ($want as $i => $grams) {
                 $rootShare = $byRoots[$i] * $bed;
                 $fromBed[$i] = $ask[$i] * $rootShare;
@@ -425,17 +428,31 @@ final class PlantDay
 
     /**
      * Share (0–1) of a day's demand that the water can give, drawn at the demanded rate or at DRAWABLE times what is left, whichever
-     * is less: first the one, and from the moment the store has sunk to where they meet the other, exactly.
+     * is less.
+     *
+     * Two cases are exact, and the better counts: a store that is full at dawn and sinks, first by what is asked and, from where the two
+     * meet, by what can be drawn; and one so scarce that all day only what comes in can be.
+     *
+     * @param float $store  mg at daybreak
+     * @param float $inflow mg that the day brings, or takes
+     * @param float $rusts  d⁻¹ at which it is lost beside
+     * @param float $demand mg
      */
-    private static function drawn(float $store, float $demand): float
+    private static function drawn(float $store, float $inflow, float $rusts, float $demand): float
     {
         if ($demand <= 0.0) {
             return 1.0;
         }
+        $rate = $rusts + self::DRAWABLE;
+        $scarce = self::DRAWABLE * ($inflow / $rate + ($store - $inflow / $rate) * (1 - exp(-$rate)) / $rate) / $demand;
+        // Of what the day brings, half is there at noon; what rusts is gone by then in part.
+        $there = $store + $inflow / 2;
+        $there *= $rusts > 0.0 ? (1 - exp(-$rusts)) / $rusts : 1.0;
         $meet = $demand / self::DRAWABLE;
-        $full = max(0.0, min(1.0, ($store - $meet) / $demand));
+        $full = max(0.0, min(1.0, ($there - $meet) / $demand));
+        $plenty = $full + min($there, $meet) * (1 - exp(-self::DRAWABLE * (1 - $full))) / $demand;
 
-        return $full + min($store, $meet) * (1 - exp(-self::DRAWABLE * (1 - $full))) / $demand;
+        return max(0.0, min(1.0, max($scarce, $plenty)));
     }
 
     /**

@@ -134,7 +134,7 @@ final class Runner
             $day->carbonIn += $carbon;
             $books->carbon += $carbon;
         }
-        SoilNitrateDay::run($state, $day, $facts, $books, $n, $this->burrowers($state));
+        LeachDay::run($state, $day, $facts, $books, $n, $this->burrowers($state));
         $tally?->mark('leak', $state, $day, to: 'air');
         BedDay::run($state, $day, $facts, $books, $n, $plants->prepare($state, $day, $n + self::NOON), $this->burrowers($state));
         $algae->prepare($state, $day);

@@ -42,8 +42,8 @@ final class DiffusionTest extends TestCase
             new Layer(Mix::pure($catalogue->materials['garden-loam']), 0.025, 0.025),
             new Layer(Mix::pure($catalogue->materials['coarse-sand']), 0.04, 0.04),
         );
-        // 5 L of loam at 1.1 kg/L: 5.5 kg; flush 30 mg/kg = 165 mg, of which 3 % go at filling (cap 1.6 × soil); 1500 mg/kg in all, of which 17 % × (1 − 9/27) are ready (C:N of 12 + 1.5 g/kg).
-        $flush = 165.0 * 0.97;
+        // 5 L of loam at 1.1 kg/L: 5.5 kg; flush 30 mg/kg = 165 mg, 60 % of it nitrate, of the rest 3 % go at filling (cap 1.6 × soil); 1500 mg/kg in all, of which 17 % × (1 − 9/27) are ready (C:N of 12 + 1.5 g/kg).
+        $flush = 165.0 * 0.4 * 0.97;
         $ready = 8250.0 * 0.17 * (1 - 9 / 27);
         $slow = 8250.0 - $ready;
         // Hold-up 5 L × 0.5 × 20 = 50 L; conductance 0.4 × 1.7e-4 / 2.8326 / 0.04 m × 0.2 m² × 1000 = 0.12003 L/d.

@@ -14,7 +14,8 @@ use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /**
- * The run against the same equations, by the same hand, in SciPy's LSODA: a check of how the run splits its day, not of its science.
+ * The run against the same equations, by the same hand, in SciPy's LSODA (a dose in a bare tank, planted, overstocked, cold with house plants and
+ * moss, warm with changes and lime, sealed, outdoors): a check of how the run splits its day, not of its science.
  * Fixtures run-*.csv and the script that made them, run_scipy.py.
  */
 final class SecondSolverTest extends TestCase
@@ -27,12 +28,17 @@ final class SecondSolverTest extends TestCase
      * mass change through the day, are grazed round the clock, and net the tenth of either. So many times the 2 % of the others; what
      * feeds on them follows by half.
      */
-    private const SLACK = ['film' => 7.0, 'diatoms' => 7.0, 'silicon' => 5.0, 'nitrite' => 3.5, 'phosphate' => 2.5, 'alkalinity' => 2.0, 'litterNitrogen' => 2.0, 'nitrate' => 2.5, 'carbon' => 2.0, 'ammonia' => 2.0, 'droppingsNitrogen' => 2.0, 'litterCarbon' => 2.0, 'tannin' => 1.5];
+    private const SLACK = ['film' => 6.0, 'diatoms' => 6.0, 'silicon' => 6.0, 'droppingsNitrogen' => 6.5, 'carbon' => 3.5, 'nitrite' => 2.5, 'hardness' => 2.5, 'poreNitrogen' => 2.5, 'nitrate' => 2.0, 'phosphate' => 2.0, 'alkalinity' => 2.0, 'litterNitrogen' => 2.0,
+        'litterCarbon' => 1.5, 'tannin' => 2.0, 'drift' => 2.0, 'ammonia' => 1.5, 'nitriteOxidisers' => 1.5, 'biomass0' => 1.5, 'biomass1' => 1.5, 'headCarbon' => 1.5, 'oxygen' => 1.5, 'potassium' => 1.5];
 
     /** Every state on every day within 2 % of the range that it goes through in the run, or as much more as SLACK says. */
     #[TestWith(['dose', 5.0])]
     #[TestWith(['planted', 0.0])]
     #[TestWith(['overstocked', 0.0])]
+    #[TestWith(['cold', 0.0])]
+    #[TestWith(['warm', 0.0])]
+    #[TestWith(['jar', 0.0])]
+    #[TestWith(['tub', 0.0])]
     public function testTheRunFollowsTheIndependentSolver(string $name, float $dose): void
     {
         $plan = (new PlanDocument(Sample::catalogue()))->fromJson((string) file_get_contents(__DIR__."/run-$name.plan.json"));
@@ -41,7 +47,7 @@ final class SecondSolverTest extends TestCase
         (new Runner($plan))->run(\count($theirs), $dose > 0 ? [new Dose(0, $dose)] : [], 1, static function (int $day, State $s) use (&$ours): void {
             $ours[] = self::row($s);
         });
-        self::assertGreaterThanOrEqual(60, \count($theirs));
+        self::assertGreaterThanOrEqual(40, \count($theirs));
         foreach (array_keys($theirs[0]) as $column) {
             // A state that hardly moves is measured by its size.
             $range = max($most[$column] - $least[$column], 0.05 * abs($most[$column]), (self::NOTHING[$column] ?? 0.0) / 0.02);
@@ -58,7 +64,7 @@ final class SecondSolverTest extends TestCase
         $row = [
             'ammonia' => $s->ammonia / $v, 'nitrite' => $s->nitrite / $v, 'nitrate' => $s->nitrate / $v, 'phosphate' => $s->phosphorus / $v, 'potassium' => $s->potassium / $v, 'iron' => $s->iron / $v,
             'silicon' => $s->silicon / $v, 'oxygen' => $s->oxygen / $v, 'carbon' => $s->carbon / $v, 'alkalinity' => $s->alkalinity / $v, 'hardness' => $s->hardness / $v, 'tannin' => $s->tannin / $v,
-            'litterCarbon' => $s->litter->carbon, 'litterNitrogen' => $s->litter->nitrogen, 'droppingsNitrogen' => $s->droppings->nitrogen, 'scrapsNitrogen' => $s->scraps->nitrogen, 'poreNitrogen' => $s->poreNitrogen, 'flushNitrogen' => $s->flushNitrogen, 'quickCarbon' => $s->quickCarbon, 'soilPotassium' => $s->soilPotassium,
+            'litterCarbon' => $s->litter->carbon, 'litterNitrogen' => $s->litter->nitrogen, 'droppingsNitrogen' => $s->droppings->nitrogen, 'scrapsNitrogen' => $s->scraps->nitrogen, 'poreNitrogen' => $s->poreNitrogen, 'soilNitrate' => $s->soilNitrate, 'headOxygen' => $s->headOxygen, 'headCarbon' => $s->headCarbon, 'flushNitrogen' => $s->flushNitrogen, 'quickCarbon' => $s->quickCarbon, 'soilPotassium' => $s->soilPotassium,
             'film' => $s->algae[Alga::Film->value], 'drift' => $s->algae[Alga::Drift->value], 'diatoms' => $s->algae[Alga::Diatom->value],
             'ammoniaOxidisers' => $s->ammoniaOxidisers, 'nitriteOxidisers' => $s->nitriteOxidisers,
         ];

@@ -5,8 +5,10 @@ The equations are those of docs/model.md. What our run does by the day or the ho
 instant; only lamp switching, arrivals and the steps that the model itself has (stirring, melt) are given as breaks. So the
 comparison tests both the equations and how our run splits its step.
 
-  run_scipy.py --write          writes run-dose.csv, run-planted.csv, run-overstocked.csv beside this file (rtol 1e-8): each state
-                                at the end of each day, then the least and the most it was within the days too
+  run_scipy.py --write [NAME]   writes run-NAME.csv beside this file (rtol 1e-8), all of RUNS without a name: each state at the end of
+                                each day, then the least and the most it was within the days too. A fishless dose; a planted tank; an
+                                overstocked one; 12 degrees with house plants, a marsh plant, epiphytes and moss; 29 degrees under a lid,
+                                with changes, leaves, burrowers and a cap of lime; a sealed jar; a tub in sun and rain
   run_scipy.py --time PLAN [N]  runs a plan N days at rtol 1e-3 and prints the seconds it took
 
 Plans are read from the published JSON, kinds and materials from the catalogue's CSV files.
@@ -28,19 +30,21 @@ DATA = os.path.join(HERE, "..", "..", "data")
 
 # Parameters of the run at 25 deg C (docs/model.md).
 QMIN, QFULL, QMAX, QSTART = 6.0, 15.0, 45.0, 32.0
-LEAF_C, LEAF_P, LEAF_K, LEAF_FE = 400.0, 1.5, 9.0, 0.08
+LEAF_C, LEAF_P, LEAF_K, LEAF_FE = 380.0, 1.5, 9.0, 0.08
 RESERVE, REFILL, LAID_BY = (2.0, 12.0, 0.15), 0.2, 0.5
 RESP, MORT, UPTAKE = 0.1, 0.03, 2.5
-HALF_CO2, HALF_CO2_BIC, BETA, HALF_BIC, GAMMA = 0.4, 0.2, 0.45, 1.0, 0.05
+HALF_CO2, HALF_CO2_BIC, BETA, HALF_BIC, GAMMA, DIM = 0.4, 0.2, 0.5, 1.0, 0.03, 0.12
 # film, green water, diatoms: growth, half light, mortality
 ALGAE = [(0.8, 25.0, 0.145), (1.1, 60.0, 0.45), (0.75, 10.0, 0.145)]
 ALGAE_HALF_N, ALGAE_RESP, ALGAE_DENSE, GREENEST, DIATOM_SI, HALF_SI = 0.01, 0.04, 6.0, 60.0, 150.0, 0.1
 SPORES, FIRST_FILM, FIRST_GREEN = (1e-3, 1e-4, 3e-4), 0.06, 0.1
-RATE_A, YIELD_A, HALF_A, RATE_N, YIELD_N, HALF_N, INHIBIT = 4.5, 0.22, 0.015, 11.0, 0.06, 0.13, 0.5
+RATE_A, YIELD_A, HALF_A, RATE_N, YIELD_N, HALF_N, INHIBIT = 4.5, 0.18, 0.015, 11.0, 0.06, 0.13, 0.5
 COMAMMOX, SURFACE_RATE = 0.8, 200.0
 DECAY, DORMANT, OX_A, OX_N = 0.05, 0.15, 0.5, 1.0
-FLUSH, READY, READY_SHARE, SLOW, QUICK_C, SLOW_C, AEROBIC, BUBBLES, SOIL_TANNIN, DEBT, PAID = 0.05, 0.004, 0.17, 0.0001, 0.02, 0.0003, 0.3, 0.25, 0.03, 0.4, 0.02
-TANNIN_DECAY, MULM_TANNIN, WOOD_FADES, DENIT, KL = 0.05, 0.01, 0.01, 0.015, 0.9
+FLUSH, READY, READY_SHARE, SLOW, QUICK_C, SLOW_C, AEROBIC, BUBBLES, SOIL_TANNIN, DEBT, PAID = 0.05, 0.004, 0.17, 0.0001, 0.02, 0.0003, 0.3, 0.2, 0.03, 0.4, 0.02
+SOIL_DENIT, LIME_RATE, STONE_REACH, GRAINS, TURNED = 0.15, 0.0007, 300.0, 10.0, 50.0
+HEAD_O2, HEAD_C, HEAD_CO2 = 274.0, 0.2062, 0.7555  # mg/L of air
+TANNIN_DECAY, MULM_TANNIN, WOOD_FADES, DENIT, KL = 0.05, 0.01, 0.01, 0.015, 1.0
 LITTER, DROPPINGS, SCRAPS = 0.03, 0.1, 0.25
 BASAL, BREATH, THRIFTY, GRAZE, PREY = 0.013, 0.13, 0.45, 0.035, 0.1
 HALF_NH4, HALF_NO3, NH4_FIRST, HALF_PORE = 0.2, 0.4, 0.1, 0.5
@@ -58,9 +62,14 @@ def ramp(x, low, high):
     return max(0.0, min(1.0, (x - low) / (high - low)))
 
 
-def smooth(x):
-    x = max(0.0, min(1.0, x))
-    return x * x * (3 - 2 * x)
+def lens(mine, other, apart):
+    """Share of a circle that another covers."""
+    if apart >= mine + other:
+        return 0.0
+    if apart <= abs(mine - other):
+        return min(1.0, (other / mine) ** 2)
+    a = mine**2 * math.acos((apart**2 + mine**2 - other**2) / (2 * apart * mine)) + other**2 * math.acos((apart**2 + other**2 - mine**2) / (2 * apart * other))
+    return (a - 0.5 * math.sqrt((-apart + mine + other) * (apart + mine - other) * (apart - mine + other) * (apart + mine + other))) / (math.pi * mine**2)
 
 
 def cardinal(t, low, best, high):
@@ -100,23 +109,20 @@ class Tank:
         self.lit = area + wall
         surface = 4 * area + wall + sum(p["litres"] / 1000 * likely(woods[p["kind"]]["surface"]) for p in stone)
         self.wood = sum(p["litres"] * likely(woods[p["kind"]]["tannin"]) for p in stone)
-        self.t = plan["site"]["temperature"]
-        self.theta = 1.08 ** (min(self.t, 32) - 25)
-        self.hours = plan["light"]["hours"]
-        self.ppfd = plan["light"]["lumens"] / 70 * plan["light"]["landing"] / area
-        k = self.t + 273.15
-        self.k1 = 10 ** (-356.3094 - 0.06091964 * k + 21834.37 / k + 126.8339 * math.log10(k) - 1684915 / k**2)
-        self.k2 = 10 ** (-107.8871 - 0.03252849 * k + 5151.79 / k + 38.92561 * math.log10(k) - 563713.9 / k**2)
-        kh = 10 ** (108.3865 + 0.01985076 * k - 6919.53 / k - 40.45154 * math.log10(k) + 669365 / k**2)
-        self.kw = 10 ** -(4470.99 / k - 6.0875 + 0.01706 * k)
-        self.ksp = 10 ** (-171.9065 - 0.077993 * k + 2839.319 / k + 71.595 * math.log10(k))
-        self.co2_air = kh * plan["site"].get("carbonDioxide", 700.0) * 1e-6 * 44.009 * 1000
-        self.sat = math.exp(-139.34411 + 1.575701e5 / k - 6.642308e7 / k**2 + 1.2438e10 / k**3 - 8.621949e11 / k**4)
-        lid = plan["site"].get("lid", False)
-        vapour = lambda t: 0.61094 * math.exp(17.625 * t / (243.04 + t))
-        room = max(15.0, min(24.0, self.t - 1))
-        self.dries = 0.35 * area * max(0.0, vapour(self.t) - 0.5 * vapour(room)) * 0.089 / 2330 * 86400 * (0.2 if lid else 1.0)
-        self.velocity = KL * 1.024 ** (self.t - 25) * (0.67 if lid else 1.0)
+        self.site = site = plan["site"]
+        self.sealed, self.lid = site.get("sealed", False), site.get("lid", False)
+        self.outdoors = site.get("aspect", "none") == "open"
+        self.lamp_hours = plan["light"]["hours"]
+        self.lamp = plan["light"]["lumens"] / 70 * plan["light"]["landing"] / area
+        self.stir = {"still": 1.0, "rippled": 1.7, "lively": 4.5}[site.get("movement", "still")]
+        self.headspace = max(0.0, length * width * (box["height"] - box["glass"]) * 1000 - area * line * 1000) if self.sealed else 0.0
+        self.stone_lime = STONE_REACH * sum(p["litres"] / 1000 * likely(woods[p["kind"]]["surface"]) * likely(woods[p["kind"]].get("lime") or "0") for p in stone)
+        face = plan["bed"]["cap"] or plan["bed"]["soil"]
+        self.stone_lime += STONE_REACH * GRAINS * area * (sum(p["parts"] * likely(materials[p["material"]]["lime"]) for p in face["mix"]) / sum(p["parts"] for p in face["mix"]) if face else 0.0)
+        care = plan.get("care") or {}
+        self.change_every, self.change_share = care.get("changeEvery", 0), care.get("changeShare", 0.0)
+        self.events = plan.get("events") or []
+        self.warm(0)
         self.pH = plan["water"]["pH"]
         self.water = self.source(plan["water"])
         self.topup = self.source(plan.get("topUp") or plan["water"])
@@ -127,11 +133,16 @@ class Tank:
         ) / sum(p["parts"] for p in layer["mix"])
         self.soiled = soil is not None
         litres = area * mean(soil) * 1000
-        flush = litres * per(soil, "flush_nitrogen") if self.soiled else 0.0
+        pure = lambda layer, worth: sum(p["parts"] * worth(materials[p["material"]]) for p in layer["mix"]) / sum(p["parts"] for p in layer["mix"])
+        whole = lambda m: likely(m["density"]) * likely(m["flush_nitrogen"])
+        flush = litres * pure(soil, lambda m: whole(m) * (1 - likely(m["nitrate_share"]))) if self.soiled else 0.0
+        nitrate = litres * pure(soil, lambda m: whole(m) * likely(m["nitrate_share"])) if self.soiled else 0.0
         capdepth = mean(cap)
         share = 0.06 if capdepth < 0.01 else 0.01 if capdepth >= 2 * mean(soil) else 0.03
         self.at_filling = flush * share
         self.flush0 = flush * (1 - share)
+        self.nitrate_at_filling, self.nitrate0 = nitrate * share, nitrate * (1 - share)
+        self.pores = litres * per(soil, "porosity", False) if self.soiled else 1.0
         held = lambda what: litres * per(soil, what) if self.soiled else 0.0
         self.slow0, self.quick0, self.old0, self.acid0 = held("slow_nitrogen"), 1000 * held("quick_carbon"), 1000 * held("slow_carbon"), held("acidity")
         self.ready0 = 0.0
@@ -161,17 +172,20 @@ class Tank:
             melt, until = (min(0.8, 32 * num("melt") ** 3), 12.0) if kind["sensitive"] == "yes" else (min(1.0, num("melt") * grown), 21.0)
             self.clumps.append(dict(
                 role=role, mass=c["pieces"] * num("dry_per_piece"), pieces=c["pieces"], mu=num("growth"), ki=num("half_light"), share=num("root_share"), reach=reach if self.soiled else 0.0,
-                dense=num("densest"), mat=num("mat"), melt=melt, until=until, bic=num("bicarbonate"), air=role in AIRY, floats=role == "floater", above=max(0.0, room - height) if role not in AIRY else 0.0,
+                dense=num("densest"), mat=num("mat"), melt=melt, until=until, bic=num("bicarbonate"), air=role in AIRY and not self.sealed, floats=role == "floater", above=max(0.0, room - height) if role not in AIRY else 0.0, cold=(low, best, high),
                 height=height if role not in AIRY else room + num("height"), tall=num("height"), planted=c["pieces"] * num("spread") / 1e4, place=c["place"] * length, row=c["row"] * width,
-                warm=cardinal(self.t, low, best, high) / cardinal(min(25.0, best), low, best, high), over=OVER.get(role, 1.0),
+                over=OVER.get(role, 1.0),
                 rooting=(7, 21) if role != "house-plant" else (60 * self.depth, 150 * self.depth) if vine else (300 * self.depth, 600 * self.depth),
                 seat=1 - 0.5 * num("root_share") * (1 - reach)))
+        for c in self.clumps:
+            self.warm_clump(c)
+        self.rain = self.source(dict(pH=6.0, kh=0.3, gh=0.3, nitrate=0.3))
         self.order = sorted((i for i, c in enumerate(self.clumps) if not c["floats"]), key=lambda i: (-self.clumps[i]["height"], i))
         self.groups = []
         for g in plan["animals"]:
             kind = animals[g["kind"]]
             self.groups.append(dict(day=g["day"], heads=g["count"], adult=likely(kind["grams"]), fish=kind["shape"] == "fish",
-                                    filters=kind["shape"] != "fish" and kind["level"] == "middle", swims=kind["shape"] == "fish" and kind["level"] != "bottom", grazes=likely(kind["grazes"]), breeds=likely(kind["breeds"])))
+                                    burrows=kind["burrows"] == "yes", filters=kind["shape"] != "fish" and kind["level"] == "middle", swims=kind["shape"] == "fish" and kind["level"] != "bottom", grazes=likely(kind["grazes"]), breeds=likely(kind["breeds"])))
         self.food, self.protein, self.feed_from = plan["feeding"]["grams"], plan["feeding"]["protein"], plan["feeding"]["fromDay"]
         self.surface = surface
         self.most_a = SURFACE_RATE * surface / RATE_A
@@ -179,13 +193,54 @@ class Tank:
         leaves = LEAF_AREA * sum(c["mass"] for c in self.clumps)
         self.film = min(1.0, start + (0.001 if self.soiled else 0.0) + 0.01 * leaves / surface)
 
+    def warm(self, day):
+        """Sets what a day's warmth and daylight decide."""
+        site = self.site
+        of_year = (site.get("filledOn", 121) - 1 + day) % 365 + 1
+        self.t = site["temperature"] + (-1 if site.get("latitude", 50) < 0 else 1) * site.get("swing", 0.0) * math.cos(2 * math.pi * (of_year - 205) / 365)
+        self.theta = 1.08 ** (min(self.t, 32) - 25)
+        k = self.t + 273.15
+        self.k1 = 10 ** (-356.3094 - 0.06091964 * k + 21834.37 / k + 126.8339 * math.log10(k) - 1684915 / k**2)
+        self.k2 = 10 ** (-107.8871 - 0.03252849 * k + 5151.79 / k + 38.92561 * math.log10(k) - 563713.9 / k**2)
+        kh = 10 ** (108.3865 + 0.01985076 * k - 6919.53 / k - 40.45154 * math.log10(k) + 669365 / k**2)
+        self.kw = 10 ** -(4470.99 / k - 6.0875 + 0.01706 * k)
+        self.ksp = 10 ** (-171.9065 - 0.077993 * k + 2839.319 / k + 71.595 * math.log10(k))
+        self.co2_air = kh * (site.get("carbonDioxide") or (425.0 if self.outdoors else 700.0)) * 1e-6 * 44.009 * 1000
+        self.sat = saturation(self.t)
+        vapour = lambda t: 0.61094 * math.exp(17.625 * t / (243.04 + t))
+        air = site.get("room") or (self.t if self.outdoors else max(15.0, min(24.0, self.t - 1)))
+        short = max(0.0, vapour(self.t) - site.get("humidity", 0.5) * vapour(air))
+        self.dries = 0.35 * (1 + 0.54) * 7.50062 * short * self.area if self.outdoors else 0.35 * self.area * short * 0.089 / 2330 * 86400
+        self.dries *= 0.0 if self.sealed else 0.2 if self.lid else 1.0
+        self.rains = 0.0 if self.sealed or self.lid else site.get("rain", 0.0) / 365 * self.area
+        self.velocity = KL * self.stir * 1.024 ** (self.t - 25) * (0.67 if self.lid else 1.0)
+        # Lamp and sun together, spread over the longer of their days; the sun by weeks.
+        sun, photons = self.sun(7.0 * (of_year // 7) + 3) if self.outdoors else (0.0, 0.0)
+        self.hours = max(self.lamp_hours if self.lamp > 0 else 0.0, sun)
+        self.ppfd = (self.lamp * self.lamp_hours + photons * 1e6 / 3600) / self.hours if self.hours > 0 else 0.0
+        for c in getattr(self, "clumps", []):
+            self.warm_clump(c)
+
+    def warm_clump(self, c):
+        low, best, high = c["cold"]
+        c["warm"] = cardinal(self.t, low, best, high) / cardinal(min(25.0, best), low, best, high)
+
+    def sun(self, day):
+        """Hours of daylight and mol/m2 under the open sky: FAO 56, eqs 21, 23, 25, 34; declination by Spencer (1971)."""
+        turn = 2 * math.pi * (day - 1) / 365
+        decl = 0.006918 - 0.399912 * math.cos(turn) + 0.070257 * math.sin(turn) - 0.006758 * math.cos(2 * turn) + 0.000907 * math.sin(2 * turn) - 0.002697 * math.cos(3 * turn) + 0.00148 * math.sin(3 * turn)
+        lat = math.radians(self.site["latitude"])
+        sunset = math.acos(max(-1.0, min(1.0, -math.tan(lat) * math.tan(decl))))
+        ra = 24 * 60 / math.pi * 0.0820 * (1 + 0.033 * math.cos(2 * math.pi * day / 365)) * (sunset * math.sin(lat) * math.sin(decl) + math.cos(lat) * math.cos(decl) * math.sin(sunset))
+        return 24 / math.pi * sunset, self.site["sky"] * 0.475 * ra * 0.45 * 4.57
+
     def source(self, w):
         alk = w["kh"] * 0.3566
         h = 10 ** -w["pH"]
         free = (alk / 1000 - self.kw / h + h) / (self.k1 / h + 2 * self.k1 * self.k2 / h**2)
         carbon = 12011.0 * free * (1 + self.k1 / h + self.k1 * self.k2 / h**2)
         rich = min(1.0, w["gh"] / 3)
-        return dict(no3=w["nitrate"], dic=carbon, alk=alk, gh=w["gh"], p=0.4 * rich, k=2.0 * rich, fe=0.02 * rich, si=4.0 * rich)
+        return dict(no3=w["nitrate"], dic=carbon, alk=alk, gh=w["gh"], p=w.get("phosphate") or 0.4 * rich, k=2.0 * rich, fe=0.02 * rich, si=4.0 * rich)
 
     def co2(self, dic, alk):
         """mg CO2/L and mol H/L from mg C/L and meq/L: the whole charge balance, by SciPy's root finder."""
@@ -203,7 +258,7 @@ class Tank:
         """Amounts, mg (meq for alkalinity, deg dH L for hardness, g for living mass)."""
         n, v, w = len(self.clumps), self.v, self.water
         first = [FIRST_FILM * self.lit, FIRST_GREEN / 1000 * v, FIRST_FILM * self.lit]
-        y = [self.at_filling + dose * v, 0.0, w["no3"] * v, w["p"] * v, w["k"] * v, w["fe"] * v, 4.0 * v, self.sat * v, w["dic"] * v, w["alk"] * v, w["gh"] * v, 0.0]
+        y = [self.at_filling + dose * v, 0.0, w["no3"] * v + self.nitrate_at_filling, w["p"] * v, w["k"] * v, w["fe"] * v, 4.0 * v, self.sat * v, w["dic"] * v, w["alk"] * v, w["gh"] * v, 0.0]
         y += [0.0] * 5  # litter C, N, P, K, Fe
         y += [0.0, self.flush0, self.slow0, self.quick0, self.old0, *self.soil0]
         y += [c["mass"] for c in self.clumps] + [c["mass"] * QSTART for c in self.clumps]
@@ -216,6 +271,7 @@ class Tank:
         y += [0.0, 0.0]  # the day's sums of [H+] and of ammonia, for what the run takes by the day
         for r in RESERVE:
             y += [c["mass"] * r for c in self.clumps]
+        y += [self.nitrate0, HEAD_O2 * self.headspace, HEAD_C * self.headspace]
         self.n, self.mean_ammonia = n, 0.0
         return np.array(y)
 
@@ -233,6 +289,7 @@ class Tank:
         droppings, scraps = y[x:x + 5], y[x + 5:x + 10]
         ready, fat, debt, acid_left = y[x + 10:x + 14]
         laid = y[x + 16:x + 16 + 3 * n].reshape(3, n)
+        soil_nitrate, head_o2, head_c = y[x + 16 + 3 * n:x + 19 + 3 * n]
         d = np.zeros_like(y)
         co2, h, bicarbonate = self.co2(dic / v, alk / v)
         d[x + 14], d[x + 15] = h * 1e7, tan / v
@@ -259,7 +316,7 @@ class Tank:
             held = 1 - math.exp(-path)
             here = 1.0
             for cx, cz, r, takes in over:
-                here *= 1 - takes * min(1.0, (r / radius) ** 2) * smooth((radius + r - math.hypot(c["place"] - cx, c["row"] - cz)) / (2 * min(radius, r)))
+                here *= 1 - takes * lens(radius, r, math.hypot(c["place"] - cx, c["row"] - cz))
             here *= held / path if path > 1e-6 else 1.0
             over.append((c["place"], c["row"], radius, held))
             floor_light *= 1 - min(0.999, held * area / self.area)
@@ -384,7 +441,12 @@ class Tank:
         d[19] -= SLOW * th * slow
         d[x + 10] -= READY * th * ready
         stir = 6.0 if day < 21 else 3.0 if day < 60 else 1.5  # by the whole day, so that no break falls inside a step
-        leak = self.conduct * (9.50 + 0.413 * self.t) / (9.50 + 0.413 * 25.0) * stir / self.holdup
+        turned = min(1.0, sum(grams[i] for i, g in enumerate(self.groups) if g["burrows"]) / TURNED / self.area)
+        passing = self.conduct * (9.50 + 0.413 * self.t) / (9.50 + 0.413 * 25.0) * stir * (1 + 0.5 * turned)
+        leak = passing / self.holdup
+        if self.soiled:
+            d[x + 16 + 3 * n] -= (passing / self.pores + SOIL_DENIT * th) * soil_nitrate
+            d[2] += passing / self.pores * soil_nitrate
         d[17] += FLUSH * th * flush + READY * th * ready + SLOW * th * slow - leak * pore
         nh4_in += leak * pore
         for j, part in ((0, 0.01), (1, 1.0), (2, 0.005)):
@@ -399,6 +461,8 @@ class Tank:
         d[21] -= co
         d[11] += SOIL_TANNIN * (cq + co)
         carbon_in += (1 - BUBBLES - SOIL_TANNIN) * (cq + co)
+        if self.sealed:
+            d[x + 18 + 3 * n] += BUBBLES * (cq + co)
         burn += AEROBIC * (cq + co) * O2_PER_C + PAID * debt
         d[x + 12] += DEBT * max(0.0, 1 - AEROBIC - BUBBLES - SOIL_TANNIN) * (cq + co) * O2_PER_C - PAID * debt
         rotting += cq + co
@@ -419,7 +483,8 @@ class Tank:
             stand = 0.15 + 0.85 * ramp(t, *c["rooting"]) if c["role"] == "house-plant" else 1.0
             mu = c["mu"] * c["warm"] * c["seat"] * stand
             fed = max(0.0, min(1.0, (quota - QMIN) / (QFULL - QMIN)))
-            lits[i] = light[i] / (c["ki"] + light[i]) * (min(max(12.0, self.hours), 18.0) / 12 if c["role"] == "house-plant" else length)
+            over_dim = max(0.0, light[i] - DIM * c["ki"])
+            lits[i] = over_dim / (c["ki"] + over_dim) * (min(max(12.0, self.hours), 18.0) / 12 if c["role"] == "house-plant" else length)
             if c["floats"]:
                 crowd = floating
             elif c["role"] == "house-plant":
@@ -434,7 +499,7 @@ class Tank:
             appetite[i] = hunger * (1 - c["share"] * ramps[i])
             if c["air"]:
                 out_of[i] = 1.0
-            elif c["role"] in ("fast-stem", "slow-stem"):
+            elif c["role"] in ("fast-stem", "slow-stem") and not self.sealed:
                 out_of[i] = 0.6 * ramp(c["tall"] * min(1.0, 0.5 * (b[i] / c["mass"]) ** (1 / 3)) / self.depth, 1.0, 1.45)
         factor = np.ones(n)
         bed, water_got = np.zeros((3, n)), np.zeros((3, n))
@@ -561,23 +626,41 @@ class Tank:
         k = self.velocity * (1 - 0.5 * cover) * self.area * 1000
         helped = 0.94 * enhancement(0.94 * self.velocity, self.pH, self)
         came = second + through * first
-        bubbles = 12 * max(0.0, o2 - 2 * self.sat * v)
-        drip, src = self.dries, self.topup
+        sat, co2_air = self.sat, self.co2_air
+        if self.sealed:
+            sat, co2_air = sat * head_o2 / (HEAD_O2 * self.headspace), co2_air * CO2_PER_C * head_c / (HEAD_CO2 * self.headspace)
+        bubbles = 12 * max(0.0, o2 - 2 * sat * v)
+        if self.sealed:
+            d[x + 17 + 3 * n] += bubbles - k * (sat - o)
+            d[x + 18 + 3 * n] -= k * helped / CO2_PER_C * (co2_air - co2)
+        rain, runs_over = self.rain, max(0.0, self.rains - self.dries)
+        drip, src = max(0.0, self.dries - self.rains), self.topup
+        poured = lambda what: drip * src[what] + (self.rains * rain[what] if self.rains > 0 else 0.0)
         d[0] += nh4_in - first - take.sum() - take_a.sum()
         d[1] += (1 - through) * first - second - take2.sum()
-        d[2] += came - (take3 - take2).sum() - take3_a.sum() - gone + drip * src["no3"]
-        d[3] += rel[0] - draw[0] + drip * src["p"]
-        d[4] += rel[1] - draw[1] + drip * src["k"]
-        d[5] += rel[2] - draw[2] + drip * src["fe"]
-        d[6] += drip * src["si"]
-        d[7] += k * (self.sat - o) + fixed * O2_PER_C + 4.57 * (take3.sum() + take3_a.sum()) - (burn + 3.43 * first + 1.14 * came) * o / (0.2 + o) + drip * self.sat - bubbles
-        d[8] += carbon_in - fixed + k * helped / CO2_PER_C * (self.co2_air - co2) + drip * src["dic"]
-        d[9] += (nh4_in - take.sum() - take_a.sum() - 2 * first + take3.sum() + take3_a.sum() + gone) / N_MOLAR + drip * src["alk"]
-        d[10] += drip * src["gh"]
-        # Calcite that falls out.
+        d[2] += came - (take3 - take2).sum() - take3_a.sum() - gone + poured("no3")
+        d[3] += rel[0] - draw[0] + poured("p")
+        d[4] += rel[1] - draw[1] + poured("k")
+        d[5] += rel[2] - draw[2] + poured("fe")
+        d[6] += poured("si")
+        d[7] += k * (sat - o) + fixed * O2_PER_C + 4.57 * (take3.sum() + take3_a.sum()) - (burn + 3.43 * first + 1.14 * came) * o / (0.2 + o) + (drip + self.rains) * self.sat - bubbles
+        d[8] += carbon_in - fixed + k * helped / CO2_PER_C * (co2_air - co2) + poured("dic")
+        d[9] += (nh4_in - take.sum() - take_a.sum() - 2 * first + take3.sum() + take3_a.sum() + gone) / N_MOLAR + poured("alk")
+        d[10] += poured("gh")
+        if runs_over > 0:
+            over = runs_over / v
+            d[:12] -= over * y[:12]
+            d[at + 1] -= over * ag[1]
+            d[at + 4] -= over * an[1]
+        # Calcite that falls out, and what limestone gives.
         calcium = 0.75 * gh / v * 17.848e-3 / 100.087
         bicarb = max(0.0, alk / v) / 1000 / (1 + 2 * self.k2 / h)
         omega = calcium * self.k2 * bicarb / h / self.ksp
+        if omega < 1 and self.stone_lime > 0:
+            g = LIME_RATE * self.stone_lime * (1 - omega)
+            d[8] += g * 12011 / 100.087
+            d[9] += g * 2000 / 100.087
+            d[10] += g * 1000 / 17.848
         if omega > 20:
             g = 0.03 * (1 - 20 / omega) * min(alk / (2000 / 100.087), gh / (1000 / 17.848), dic / (12011 / 100.087))
             d[8] -= g * 12011 / 100.087
@@ -591,8 +674,19 @@ class Tank:
         self.least, self.most = y.copy(), y.copy()
         n, m = self.n, len(self.groups)
         at = 25 + 2 * n
-        dawn, dusk = (24 - self.hours) / 48, (24 + self.hours) / 48
         for day in range(days):
+            self.warm(day)
+            dawn, dusk = (24 - self.hours) / 48, (24 + self.hours) / 48
+            for e in self.events:
+                if e["day"] == day and e["do"] == "leaves":
+                    y[12:17] += e["grams"] * np.array([470.0, 10.0, 0.8, 2.0, 0.15])
+            if self.change_every and day > 0 and day % self.change_every == 0:
+                keep = 1 - self.change_share
+                w, litres = self.water, self.change_share * self.v
+                y[:12] *= keep
+                y[at + 1] *= keep
+                y[at + 4] *= keep
+                y[2:11] += litres * np.array([w["no3"], w["p"], w["k"], w["fe"], w["si"], saturation(self.site["temperature"]), w["dic"], w["alk"], w["gh"]])
             for i, g in enumerate(self.groups):
                 if g["day"] == day:
                     y[at + 8 + i] += g["heads"] * g["adult"]
@@ -608,21 +702,40 @@ class Tank:
                 y = path[:, -1]
                 self.least = np.minimum(self.least, path.min(axis=1))
                 self.most = np.maximum(self.most, path.max(axis=1))
+            if self.sealed:
+                self.vent(y)
             x = self.x
             self.pH = -math.log10(y[x + 14] / 1e7)
             self.mean_ammonia += (y[x + 15] - self.mean_ammonia) / 14
             y[x + 14] = y[x + 15] = 0.0
             yield day, y
 
+    def vent(self, y):
+        """A clip lid lets gas out above 1.05 atmospheres and sucks air in below 0.9, once a day."""
+        at = self.x + 17 + 3 * self.n
+        o2, c = HEAD_O2 * self.headspace, HEAD_C * self.headspace
+        pressure = (1 - 0.2095 - 420e-6) + 0.2095 * y[at] / o2 + 420e-6 * y[at + 1] / c
+        if pressure > 1.05:
+            y[at:at + 2] *= 1.05 / pressure
+        elif pressure < 0.9:
+            y[at] += (0.9 - pressure) * o2
+            y[at + 1] += (0.9 - pressure) * c
+
     def row(self, day, y):
         n, v = self.n, self.v
         at = 25 + 2 * n
         c, m = y[:12] / v, len(self.groups)
         return dict(day=day, ammonia=c[0], nitrite=c[1], nitrate=c[2], phosphate=c[3], potassium=c[4], iron=c[5], silicon=c[6], oxygen=c[7], carbon=c[8], alkalinity=c[9], hardness=c[10], tannin=c[11],
-                    litterCarbon=y[12], litterNitrogen=y[13], droppingsNitrogen=y[self.x + 1], scrapsNitrogen=y[self.x + 6], poreNitrogen=y[17], flushNitrogen=y[18], quickCarbon=y[20], soilPotassium=y[23],
+                    litterCarbon=y[12], litterNitrogen=y[13], droppingsNitrogen=y[self.x + 1], scrapsNitrogen=y[self.x + 6], poreNitrogen=y[17], soilNitrate=y[self.x + 16 + 3 * n], flushNitrogen=y[18], quickCarbon=y[20], soilPotassium=y[23],
                     **{f"biomass{i}": y[25 + i] for i in range(n)}, **{f"leafNitrogen{i}": y[25 + n + i] for i in range(n)},
                     film=y[at], drift=y[at + 1], diatoms=y[at + 2], ammoniaOxidisers=y[at + 6], nitriteOxidisers=y[at + 7],
-                    **{f"animals{i}": y[at + 8 + i] for i in range(m)}, **{f"heads{i}": y[at + 8 + m + i] for i in range(m)})
+                    **{f"animals{i}": y[at + 8 + i] for i in range(m)}, **{f"heads{i}": y[at + 8 + m + i] for i in range(m)}, **(dict(headOxygen=y[self.x + 17 + 3 * n], headCarbon=y[self.x + 18 + 3 * n]) if self.sealed else {}))
+
+
+def saturation(t):
+    """Benson & Krause (1984)."""
+    k = t + 273.15
+    return math.exp(-139.34411 + 1.575701e5 / k - 6.642308e7 / k**2 + 1.2438e10 / k**3 - 8.621949e11 / k**4)
 
 
 def brim(quota):
@@ -651,9 +764,15 @@ def read(path):
         return Tank(json.load(file))
 
 
+# What is written: which plan, days, mg N/L of ammonia on day 0.
+RUNS = (("dose", 60, 5.0), ("planted", 90, 0.0), ("overstocked", 90, 0.0), ("cold", 40, 0.0), ("warm", 40, 0.0), ("jar", 60, 0.0), ("tub", 40, 0.0))
+
+
 def main():
     if sys.argv[1:2] == ["--write"]:
-        for name, days, dose in (("dose", 60, 5.0), ("planted", 90, 0.0), ("overstocked", 90, 0.0)):
+        for name, days, dose in RUNS:
+            if sys.argv[2:] and name not in sys.argv[2:]:
+                continue
             tank = read(os.path.join(HERE, f"run-{name}.plan.json"))
             with open(os.path.join(HERE, f"run-{name}.csv"), "w", newline="") as file:
                 rows = None

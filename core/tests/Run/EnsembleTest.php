@@ -11,6 +11,8 @@ use Olvek\Core\Margin\Tornado;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
 use Olvek\Core\Run\Parameters;
+use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\Structure;
 use Olvek\Core\Run\Workers;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
@@ -141,5 +143,20 @@ final class EnsembleTest extends TestCase
 
             return $n;
         });
+    }
+
+    /** Questions of form are answered the other way in three tanks of ten, and each answer shows in the run. */
+    public function testQuestionsOfFormAreAnsweredBothWays(): void
+    {
+        $lean = Sample::edit(Sample::planted(), ['bed.soil.mix' => 'bagged-topsoil 1, peat 1']);
+        $ensemble = new Ensemble($lean, 20);
+        $usual = (new Runner($lean))->run(90)->columns;
+        foreach (array_keys(Structure::questions()) as $question) {
+            $otherwise = \count(array_filter(range(0, 19), static fn (int $n): bool => true === get_object_vars($ensemble->member($n)[1]->structure)[$question]));
+            self::assertSame(6, $otherwise, $question);
+            $other = (new Runner($lean, (new Parameters())->structured(new Structure(...[$question => true]))))->run(90)->columns;
+            self::assertNotEquals($usual['plants'], $other['plants'], $question);
+            self::assertContains("structure $question", $ensemble->dimensions());
+        }
     }
 }

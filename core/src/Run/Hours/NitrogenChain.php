@@ -76,7 +76,7 @@ final class NitrogenChain
         $this->halfAmmonia = $p->halfAmmonia;
         $this->halfNitrite = $p->halfNitrite;
         $this->halfAlgae = $p->algaeHalfNitrogen;
-        $this->through = $p->comammox * self::COMAMMOX_HALF / (self::COMAMMOX_HALF + $s->meanAmmonia);
+        $this->through = $p->structure->twoGuilds ? 0.0 : $p->comammox * self::COMAMMOX_HALF / (self::COMAMMOX_HALF + $s->meanAmmonia);
         $rotting = $day->rotting / 1000 / $facts->floor;
         $this->denitrifying = $p->denitrification * $rotting / (1 + $rotting) * $day->theta * $facts->floor * 1000 / $litres / 24;
         $this->acidity = 10 ** -Ammonia::pKa($day->celsius);

@@ -38,7 +38,7 @@ final class WaterHours
         $speciation = CarbonSpeciation::at($day->celsius);
         $velocity = $facts->parameters->reaeration * $facts->plan->site->movement->exchange() * GasExchange::warmth($day->celsius) * ($facts->plan->site->lid ? GasExchange::UNDER_LID : 1.0);
         $passes = $velocity * (1 - self::UNDER_MAT * $day->cover) * $facts->surface * 1000 / 24;
-        $helped = GasExchange::CO2_TO_OXYGEN * GasExchange::enhancement($velocity * GasExchange::CO2_TO_OXYGEN, $s->pH, $speciation);
+        $helped = GasExchange::CO2_TO_OXYGEN * ($facts->parameters->structure->plainGas ? 1.0 : GasExchange::enhancement($velocity * GasExchange::CO2_TO_OXYGEN, $s->pH, $speciation));
 
         $colonies = new Colonies($s, $day, $facts);
         $nitrogen = new NitrogenChain($s, $day, $facts, $colonies, $litres);
