@@ -14,8 +14,9 @@ final class PhDrift implements Criterion
     private const ACID = 6.0;
     private const ALKALINE = 9.8;
     private const LEAST_KH = 0.5;
-    /** Distance from each bound at which it is no worry. J. */
-    private const ROOM = 0.4;
+    /** Distance from each bound at which it is no worry. J: leaves stop drawing near pH 9.6 by themselves. */
+    private const ROOM_ACID = 0.4;
+    private const ROOM_ALKALINE = 0.2;
     private const ROOM_KH = 1.0;
 
     public static function margin(Outlook $outlook): Margin
@@ -24,7 +25,7 @@ final class PhDrift implements Criterion
         [$low, $lowDay] = $trace->lowest('pHLeast', $outlook->from);
         [$high, $highDay] = $trace->highest('pHMost', $outlook->from);
         [$kh, $khDay] = $trace->lowest('carbonateHardness', $outlook->from);
-        $room = [[($low - self::ACID) / self::ROOM, $lowDay], [(self::ALKALINE - $high) / self::ROOM, $highDay], [($kh - self::LEAST_KH) / self::ROOM_KH, $khDay]];
+        $room = [[($low - self::ACID) / self::ROOM_ACID, $lowDay], [(self::ALKALINE - $high) / self::ROOM_ALKALINE, $highDay], [($kh - self::LEAST_KH) / self::ROOM_KH, $khDay]];
         usort($room, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         [$value, $day] = $room[0];
         $first = $trace->columns['carbonateHardness'][0];
@@ -35,7 +36,7 @@ final class PhDrift implements Criterion
             match (true) {
                 $value >= 1 => "pH stays between $range through days and nights, on ".Decimal::significant($kh, 2).' °dH of carbonate hardness or more.',
                 $kh - self::LEAST_KH < self::ROOM_KH => 'Carbonate hardness falls to '.Decimal::significant($kh, 2)." °dH by day $khDay: little is left to hold the pH.",
-                $high > self::ALKALINE - self::ROOM => 'pH climbs to '.Decimal::trimmed($high, 1)." by lamp light on day $highDay: plants draw the carbon dioxide down.",
+                $high > self::ALKALINE - self::ROOM_ALKALINE => 'pH climbs to '.Decimal::trimmed($high, 1)." by lamp light on day $highDay: plants draw the carbon dioxide down.",
                 default => 'pH falls to '.Decimal::trimmed($low, 1)." on day $lowDay.",
             },
             [

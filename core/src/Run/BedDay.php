@@ -69,7 +69,7 @@ final class BedDay
         $day->ammoniaIn += $leak;
         $day->ammoniaSteady += $leak;
 
-        self::soften($s, min(0.5, $leakRate), $facts);
+        self::soften($s, $books, min(0.5, $leakRate));
         self::bind($s, $day, $facts);
 
         $quick = $s->quickCarbon * (1 - exp(-$p->quickCarbonRate * $day->theta));
@@ -120,7 +120,7 @@ final class BedDay
      * Fresh peat and loaded granules take up alkalinity, and calcium with it, until the water that meets them is sour. M: exchange of
      * humic acids; as fast as ammonium passes the cap (J).
      */
-    private static function soften(State $s, float $rate, Facts $facts): void
+    private static function soften(State $s, Books $books, float $rate): void
     {
         if ($s->acidity <= 0.0) {
             return;
@@ -130,6 +130,8 @@ final class BedDay
         $s->acidity -= $taken;
         $s->alkalinity -= $taken;
         $s->hardness -= self::CALCIUM * self::DEGREES_PER_EQUIVALENT * $taken;
+        $books->charge -= $taken;
+        $books->hardness -= self::CALCIUM * self::DEGREES_PER_EQUIVALENT * $taken;
     }
 
     /** Phosphate beyond what grains and rust leave in the water is bound by them. */

@@ -40,6 +40,7 @@ final class LeachDay
         $s->soilNitrate -= $gone;
         $s->nitrate += $leaked;
         $books->nitrogen -= $gone - $leaked;
+        $books->salt($leaked);
     }
 
     private static function minerals(State $s, float $rate): void

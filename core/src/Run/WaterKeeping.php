@@ -78,6 +78,8 @@ final class WaterKeeping
         $books->add(-$share * ($s->ammonia + $s->nitrite + $s->nitrate + $s->algaeNitrogen[$drift]), -$share * $s->phosphorus - $grams * $p->leafPhosphorus,
             -$share * $s->potassium - $grams * $p->leafPotassium, -$share * $s->iron - $grams * $p->leafIron, -$share * ($s->carbon + $s->tannin) - $grams * $p->leafCarbon);
         $books->oxygen -= $share * $s->oxygen;
+        $books->charge -= $share * ($s->alkalinity + Books::nitrogenCharge($s));
+        $books->hardness -= $share * $s->hardness;
         $litres = $share * $s->volume;
         foreach (['volume', 'ammonia', 'nitrite', 'nitrate', 'phosphorus', 'potassium', 'iron', 'carbon', 'oxygen', 'alkalinity', 'hardness', 'sodium', 'tannin', 'silicon'] as $store) {
             $s->$store *= 1 - $share;
@@ -107,5 +109,8 @@ final class WaterKeeping
         $s->sodium += $water->sodium * $litres;
         $books->add($water->nitrate * $litres, $water->phosphorus * $litres, State::SOURCE_POTASSIUM * $minerals, State::SOURCE_IRON * $minerals, $carbon);
         $books->oxygen += $oxygen;
+        $books->charge += $water->alkalinity * $litres;
+        $books->salt($water->nitrate * $litres);
+        $books->hardness += $water->hardness * $litres;
     }
 }

@@ -73,6 +73,12 @@ final readonly class EarliestStart implements Question
             $before = $day + self::WEEK;
         }
 
+        $fed = self::fedFrom(self::stocked($plan, $settled));
+        if ($fed > $plan->feedFrom && $plan->feed->grams > 0) {
+            $edits['feeding.fromDay'] = (string) $fed;
+            $terms[] = new Term('food', "from day $fed");
+        }
+
         return Answer::found(self::listed($terms).'.', $edits, $terms, $trial->runs);
     }
 
@@ -105,6 +111,12 @@ final readonly class EarliestStart implements Question
         return [] === $days ? 0 : max($days);
     }
 
+    /** Day from which there is somebody for all of the food: before, it would only rot. */
+    private static function fedFrom(Plan $plan): int
+    {
+        return max($plan->feedFrom, ...array_map(static fn (Group $g): int => $g->day, $plan->groups));
+    }
+
     /** @param list<Term> $terms */
     private static function listed(array $terms): string
     {
@@ -129,6 +141,6 @@ final readonly class EarliestStart implements Question
             $plan = $plan->withGroup($group);
         }
 
-        return $plan->withFeed($feed->withGrams($feed->grams * $here / $all), $plan->feedFrom);
+        return $plan->withFeed($feed->withGrams($feed->grams * $here / $all), self::fedFrom($plan));
     }
 }

@@ -6,6 +6,8 @@ namespace Olvek\Core\Tests\Margin;
 
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\State;
+use Olvek\Core\Plant\Growth;
+use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Run\UsualCare;
@@ -43,8 +45,8 @@ final class LimitsTest extends TestCase
         yield 'a little less' => ['oxygen', ['oxygen' => 3.59], State::Tight];
         yield 'a dawn at four fifths of it' => ['oxygen', ['oxygen' => 2.41], State::Tight];
         yield 'a dawn below' => ['oxygen', ['oxygen' => 2.39], State::Fails];
-        yield 'pH by lamp light with room' => ['ph', ['pHMost' => 9.39], State::Holds];
-        yield 'pH climbing' => ['ph', ['pHMost' => 9.41], State::Tight];
+        yield 'pH by lamp light with room' => ['ph', ['pHMost' => 9.59], State::Holds];
+        yield 'pH climbing' => ['ph', ['pHMost' => 9.61], State::Tight];
         yield 'pH high' => ['ph', ['pHMost' => 9.79], State::Tight];
         yield 'pH too high' => ['ph', ['pHMost' => 9.81], State::Fails];
         yield 'pH low with room' => ['ph', ['pHLeast' => 6.41, 'pHMost' => 8.0], State::Holds];
@@ -146,6 +148,61 @@ final class LimitsTest extends TestCase
                 $trace->columns[$column] = array_fill(0, $trace->days(), $value);
             }
             self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('stock')->state, (string) $times);
+        }
+    }
+
+    /** @return iterable<string, array{string, float, float, \Closure(float): array<string, string>, float, float}> margin, where it fails and from where it holds, edits at a place of the scan, and the scan's ends */
+    public static function scans(): iterable
+    {
+        yield 'room: litres that killifish want' => ['room', 1.0, 1.2, static fn (float $x): array => ['animals.a1.count' => (string) (int) $x, 'vessel.length' => '41 cm'], 6.0, 40.0];
+        yield 'planted floor' => ['planted', 0.4, 0.5, static fn (float $x): array => ['plants.c1.pieces' => (string) (int) $x, 'plants.c2.pieces' => '1'], 5.0, 120.0];
+        yield 'cap over soil' => ['cap', 0.8, 1.0, static fn (float $x): array => ['bed.soil.front' => '4 cm', 'bed.soil.back' => '4 cm', 'bed.cap.front' => \sprintf('%.1f mm', $x), 'bed.cap.back' => \sprintf('%.1f mm', $x)], 28.0, 45.0];
+    }
+
+    /**
+     * Walked through step by step, a plan changes state just where it is said to, and both limits are met.
+     *
+     * @param \Closure(float): array<string, string> $edits
+     */
+    #[DataProvider('scans')]
+    public function testAPlanCrossesEachLimitWhereItIsSaidToBe(string $margin, float $limit, float $good, \Closure $edits, float $from, float $to): void
+    {
+        $nearest = [\INF, \INF, \INF, \INF];
+        for ($n = 0; $n <= 60; ++$n) {
+            $found = Judge::fromTrace(Sample::edit(Sample::planted(), $edits($from + $n / 60 * ($to - $from))), self::year())->margin($margin);
+            // Practice is never worse than tight.
+            $fails = \in_array($margin, ['planted', 'cap'], true) ? State::Tight : State::Fails;
+            self::assertSame($found->measure < $limit ? $fails : ($found->measure < $good ? State::Tight : State::Holds), $found->state, "$margin at $found->measure");
+            foreach ([$limit - $found->measure, $found->measure - $limit, $good - $found->measure, $found->measure - $good] as $side => $beyond) {
+                $nearest[$side] = $beyond >= 0 ? min($nearest[$side], $beyond) : $nearest[$side];
+            }
+        }
+        foreach ($nearest as $side => $beyond) {
+            self::assertLessThan(0.1 * $limit, $beyond, "the scan comes near each limit from either side ($side)");
+        }
+    }
+
+    /** Hardness that climbs to what the softest of its kinds bears, 24 °dH, in so many months; and soil that lasts so many years. */
+    public function testWhatIsForetoldOfWaterAndSoil(): void
+    {
+        foreach ([[15.1, State::Holds], [14.9, State::Tight], [4.1, State::Tight], [3.9, State::Fails]] as [$months, $state]) {
+            $trace = self::year();
+            $hardest = min(25.0, ...array_map(static fn ($thing): float => $thing->kind->hardest->value, [...Sample::planted()->clumps, ...Sample::planted()->groups]));
+            $trace->columns['generalHardness'] = array_map(static fn (int $day): float => 8.0 + ($hardest - 8.0) * $day / ($months * 30.44), range(0, 364));
+            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('minerals')->state, "$months months");
+        }
+        $parameters = new Parameters();
+        $theta = Growth::temperatureFactor(Sample::planted()->site->temperature);
+        foreach ([[0.81, State::Holds], [0.79, State::Tight], [0.41, State::Tight], [0.39, State::Fails]] as [$years, $state]) {
+            // Roots that could use 10 mg N a day, and a ready store that frees a tenth of it so many years from the filling.
+            $rate = $parameters->readyRate * $theta;
+            $ready = 1.0 / $rate * exp($rate * (365 * $years - 364));
+            $trace = self::year();
+            foreach (['rootNeed' => 10.0, 'rooted' => 1.0, 'soilReady' => $ready, 'soilNitrogen' => $ready, 'soilIron' => 100.0] as $column => $value) {
+                $trace->columns[$column] = array_fill(0, 365, $value);
+            }
+            $trace->fed = array_map(static fn (array $clumps): array => array_fill_keys(array_keys($clumps), 0.1), $trace->fed);
+            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('soil')->state, "$years years");
         }
     }
 

@@ -58,7 +58,7 @@ final class BooksTest extends TestCase
         $runner->run($days, $events, 1, static function (int $day, State $state, Books $books) use ($start, $parameters): void {
             foreach (Books::held($state, $parameters) as $element => $held) {
                 $booked = $start[$element] + $books->$element;
-                self::assertEqualsWithDelta($booked, $held, 1e-9 * max(1.0, abs($booked), $start[$element]), "$element on day $day");
+                self::assertEqualsWithDelta($booked, $held, 1e-9 * max(1.0, abs($booked), abs($start[$element])), "$element on day $day");
             }
             foreach (['ammonia', 'nitrite', 'nitrate', 'phosphorus', 'potassium', 'iron', 'carbon', 'oxygen', 'volume', 'hardness', 'poreNitrogen', 'flushNitrogen', 'slowNitrogen', 'quickCarbon', 'slowCarbon', 'soilPhosphorus', 'soilPotassium', 'soilIron', 'readyNitrogen', 'fat', 'debt', 'acidity', 'tannin', 'silicon', 'lime', 'headOxygen', 'headCarbon', 'algae', 'algaeNitrogen', 'biomass', 'leafNitrogen', 'animals', 'heads'] as $store) {
                 foreach ((array) $state->$store as $held) {
@@ -129,7 +129,7 @@ final class BooksTest extends TestCase
             foreach (Judge::fromTrace($plan, $runner->run(365, UsualCare::events()))->margins as $margin) {
                 $other = $fine->margin($margin->id);
                 self::assertSame($other->state, $margin->state, $margin->id);
-                self::assertEqualsWithDelta($other->measure, $margin->measure, max(0.02 * abs($other->measure), ['nitrate' => 0.1, 'carbon' => 0.02, 'waters' => 0.02][$margin->id] ?? 2e-3), $margin->id);
+                self::assertEqualsWithDelta($other->measure, $margin->measure, max(0.02 * abs($other->measure), ['nitrate' => 0.3, 'carbon' => 0.02, 'waters' => 0.02][$margin->id] ?? 2e-3), $margin->id);
             }
         }
     }

@@ -22,5 +22,6 @@ final readonly class Dose extends Dated
         $dose = $this->milligramsPerLitre * $state->volume;
         $state->ammonia += $dose;
         $books->nitrogen += $dose;
+        $books->salt(-$dose);
     }
 }

@@ -30,6 +30,7 @@ final readonly class Fertilise extends Dated
         $state->phosphorus += $phosphorus * $v;
         $state->potassium += $potassium * $v;
         $state->iron += $iron * $v;
+        $books->salt($nitrogen * $v);
         $books->add($nitrogen * $v, $phosphorus * $v, $potassium * $v, $iron * $v, 0.0);
     }
 }

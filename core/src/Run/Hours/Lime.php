@@ -93,5 +93,7 @@ final class Lime
         $s->hardness = $this->hardness;
         $s->lime = $this->bed;
         $books->carbon += $this->stone * self::CARBON_PER_GRAM;
+        $books->charge += $this->stone * self::ALKALINITY_PER_GRAM;
+        $books->hardness += $this->stone * self::HARDNESS_PER_GRAM;
     }
 }
