@@ -11,6 +11,7 @@ use Olvek\Core\Solve\EarliestStart;
 use Olvek\Core\Solve\LeastPlants;
 use Olvek\Core\Solve\LightHours;
 use Olvek\Core\Solve\LongestHoliday;
+use Olvek\Core\Solve\MostFood;
 use Olvek\Core\Solve\MostStock;
 use Olvek\Core\Solve\Question;
 use Olvek\Core\Solve\WeeklyTrim;
@@ -18,7 +19,7 @@ use Olvek\Core\Solve\WeeklyTrim;
 /** The inverse questions by the names that commands and addresses give them. */
 final readonly class Questions
 {
-    public const NAMES = ['stock', 'plants', 'light', 'depth', 'start', 'trim', 'holiday'];
+    public const NAMES = ['stock', 'food', 'plants', 'light', 'depth', 'start', 'trim', 'holiday'];
 
     public function __construct(private Editor $editor, private Catalogue $catalogue)
     {
@@ -36,6 +37,7 @@ final readonly class Questions
 
         return match ($name) {
             'stock' => null === $animal ? null : new MostStock($this->editor, $animal),
+            'food' => new MostFood($this->editor),
             'plants' => new LeastPlants($this->editor, $this->catalogue),
             'light' => new LightHours($this->editor),
             'depth' => new BedDepth($this->editor, $years),

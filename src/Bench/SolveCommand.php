@@ -24,11 +24,12 @@ final class SolveCommand extends Command
     protected function configure(): void
     {
         PlanArgument::add($this);
-        $this->addOption('for', null, InputOption::VALUE_REQUIRED, 'stock, plants, light, depth, start, trim or holiday')
+        $this->addOption('for', null, InputOption::VALUE_REQUIRED, 'stock, food, plants, light, depth, start, trim or holiday')
             ->addOption('kind', null, InputOption::VALUE_REQUIRED, 'For stock: the animal’s id in the catalogue')
             ->addOption('years', null, InputOption::VALUE_REQUIRED, 'For depth: years that the soil is to last', '1')
             ->setHelp(<<<'HELP'
                 stock    the most of a kind of animal that keeps every margin; needs --kind
+                food     how many times what is fed the tank carries, and what forbids more
                 plants   the least plant mass, and which roles
                 light    the hours of light that feed the plants and hold algae
                 depth    the thinnest soil and cap that last --years and neither leak nor turn foul

@@ -249,7 +249,7 @@ final readonly class Stages
             [[$controls->choice('feeding.food', 'food', $plan->feed->food->id ?? '', ['' => 'flake or the like', ...$this->options->foods()])], [$controls->number('feeding.grams'), $controls->number('feeding.protein')], [$controls->number('feeding.fromDay')]],
             $rows, $controls->choice('animals.add', 'add animals', '', $this->options->animals()),
             'Never release animals. Sick fish are a vet’s work.',
-            [new Ask('bench_solve', ['question' => 'holiday'], 'How long may I be away?')]);
+            [new Ask('bench_solve', ['question' => 'food'], 'How much food at most?'), new Ask('bench_solve', ['question' => 'holiday'], 'How long may I be away?')]);
     }
 
     private function start(Plan $plan, Controls $controls): StageView

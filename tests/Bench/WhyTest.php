@@ -36,6 +36,7 @@ final class WhyTest extends BenchTestCase
     #[TestWith(['stock/neocaridina-davidi'])]
     #[TestWith(['light'])]
     #[TestWith(['trim'])]
+    #[TestWith(['food'])]
     public function testAQuestionIsAnsweredInAFragment(string $question): void
     {
         $this->browser->request('GET', "/tanks/$this->tank/solve/$question", server: self::PARTS);

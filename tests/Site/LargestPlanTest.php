@@ -28,7 +28,7 @@ final class LargestPlanTest extends BenchTestCase
             self::assertResponseRedirects();
         }
         $margins = array_map(static fn ($m): string => "helps/$m->id", Judge::judge($this->plan())->margins);
-        $questions = ['plants', 'light', 'depth', 'start', 'trim', 'holiday', 'stock/danio-rerio', 'stock/neocaridina-davidi'];
+        $questions = ['food', 'plants', 'light', 'depth', 'start', 'trim', 'holiday', 'stock/danio-rerio', 'stock/neocaridina-davidi'];
         $cut = [];
         foreach ([
             '',

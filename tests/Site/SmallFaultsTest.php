@@ -203,6 +203,7 @@ final class SmallFaultsTest extends BenchTestCase
             '/solve/start',
             '/solve/light',
             '/solve/trim',
+            '/solve/food',
             '/solve/holiday',
             '/helps/oxygen',
             '/school/hill-bed',

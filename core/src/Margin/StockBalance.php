@@ -14,7 +14,7 @@ use Olvek\Core\Unit\Provenance;
  * How many times what is fed the tank would carry without water changes: what plants would keep and the keeper cut out if nitrogen were
  * ample, and what the bed would turn to gas at the nitrate that is still no worry, against food and soil.
  *
- * Read off the run of the plan as it is; Solve\MostFood finds the same number by trying, run by run.
+ * Read off the run of the plan as it is; Solve\MostFood finds the same number by trying, run by run; this is a third to one and a half times that, mostly less.
  */
 final class StockBalance implements Criterion
 {

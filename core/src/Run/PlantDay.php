@@ -213,8 +213,8 @@ final class PlantDay
             $s->biomass[$i] += $growth;
             $lost = $this->shed($s, $i, $clump, $age);
             $kept = $s->leafNitrogen[$i] - $before;
-            $couldGrow = $growth / max(self::STARVED, $this->fed[$i]);
-            $day->rootNeed += $couldGrow * Growth::LEAF_NITROGEN * $this->rooted[$i];
+            $couldGrow = $growth / max(self::STARVED, $this->nitrogenFed[$i]);
+            $day->rootNeed += $growth / max(self::STARVED, $this->fed[$i]) * Growth::LEAF_NITROGEN * $this->rooted[$i];
             $day->exported += $kept;
             // Were nitrogen ample, it would grow as light and carbon allow, with leaves as full as leaves usually are.
             $day->exportable += max($kept, ($couldGrow - $lost - $this->burnt[$i]) * self::AMPLE);

@@ -8,6 +8,7 @@ use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\School;
 use Olvek\Core\Run\Event\Holiday;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\UsualCare;
@@ -17,9 +18,11 @@ use Olvek\Core\Solve\EarliestStart;
 use Olvek\Core\Solve\LeastPlants;
 use Olvek\Core\Solve\LightHours;
 use Olvek\Core\Solve\LongestHoliday;
+use Olvek\Core\Solve\MostFood;
 use Olvek\Core\Solve\MostStock;
 use Olvek\Core\Solve\Trial;
 use Olvek\Core\Solve\WeeklyTrim;
+use Olvek\Core\Tests\Replay\Tanks;
 use Olvek\Core\Tests\Sample;
 use Olvek\Core\Unit\UnitSystem;
 use PHPUnit\Framework\TestCase;
@@ -116,6 +119,44 @@ final class SolveTest extends TestCase
     }
 
     /** What is trimmed holds what was fed, less what gas and changes take: by hand from the answer's own terms. */
+    /** Food by bisection; and the stock margin, which reads the same off one run, never promises half as much again. */
+    public function testTheFoodThatIsCarried(): void
+    {
+        foreach ([Sample::planted(), Tanks::of(School::HillBed, 'box'), Tanks::of(School::BaggedSoil, 'cube')] as $plan) {
+            $answer = (new MostFood(self::editor()))->solve($plan);
+            self::assertTrue($answer->found, $answer->sentence);
+            $most = self::taken($plan, $answer);
+            self::assertNull(Trial::failing(Judge::judge($most), ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'algae']));
+            $times = $most->feed->grams / $plan->feed->grams;
+            self::assertNotNull(Trial::failing(Judge::judge($plan->withFeed($most->feed->withGrams(($times + 0.11) * $plan->feed->grams), $plan->feedFrom)), ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'algae']));
+            self::assertLessThan(1.5, Judge::judge($plan)->margin('stock')->measure / self::nitrateTimes($plan));
+            self::assertGreaterThan(0.3, Judge::judge($plan)->margin('stock')->measure / self::nitrateTimes($plan));
+        }
+        self::assertFalse((new MostFood(self::editor()))->solve(Sample::edit(Sample::planted(), ['feeding.grams' => '0']))->found);
+        self::assertFalse((new MostFood(self::editor()))->solve(Sample::edit(Sample::planted(), ['feeding.grams' => '3', 'animals.a1.count' => '300']))->found);
+    }
+
+    /** Times the food at which the water holds 30 mg/L of nitrate, or as much nitrogen in other forms, at the end of a year. */
+    private static function nitrateTimes(Plan $plan): float
+    {
+        $at = static function (float $times) use ($plan): float {
+            $trace = (new Runner($plan->withFeed($plan->feed->withGrams($times * $plan->feed->grams), $plan->feedFrom)))->run(365, UsualCare::events());
+
+            return 4.4268 * ($trace->mean('nitrate', 335, 365) + $trace->mean('nitrite', 335, 365) + $trace->mean('ammonia', 335, 365));
+        };
+        $low = 1.0;
+        while ($low < 20 && $at($low * 1.5) < 30) {
+            $low *= 1.5;
+        }
+        $high = 1.5 * $low;
+        for ($n = 0; $n < 5; ++$n) {
+            $middle = sqrt($low * $high);
+            $at($middle) < 30 ? $low = $middle : $high = $middle;
+        }
+
+        return $low;
+    }
+
     public function testTheWeeklyTrim(): void
     {
         $plan = Sample::edit(Sample::planted(), ['plants.add.salvinia-natans' => '3', 'feeding.grams' => '0.12', 'animals.a1.count' => '14']);

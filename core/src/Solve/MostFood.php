@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Solve;
+
+use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\Term;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Unit\Decimal;
+
+/** How many times what is fed the tank carries, all else held: by trying it run by run, where the stock margin reads it off one run. */
+final readonly class MostFood implements Question
+{
+    /** Margins that food moves; what fails without more of it is not its to answer for. */
+    private const OF = ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'algae'];
+    /** Steps in one portion, and portions beyond which nothing is tried. J. */
+    private const STEPS = 10;
+    private const MOST = 20;
+
+    public function __construct(private Editor $editor)
+    {
+    }
+
+    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
+    {
+        $fed = $plan->feed->grams;
+        if ($fed <= 0.0 || [] === $plan->groups) {
+            return Answer::none('nothing is fed yet: say what you feed a day, and to whom.', [], 0);
+        }
+        $trial = new Trial($this->editor, $patience);
+        $before = Trial::failing($trial->judged($plan), self::OF);
+        if (null !== $before) {
+            return Answer::none('what is fed is too much as it is, or something else is amiss: '.Trial::reason($before), [], $trial->runs);
+        }
+        $limit = null;
+        $edits = static fn (int $steps): array => ['feeding.grams' => \sprintf('%.5f', $fed * $steps / self::STEPS)];
+        $most = $trial->largest(self::STEPS, self::STEPS * self::MOST, static function (int $steps) use ($trial, $plan, $edits, &$limit): bool {
+            $changed = $trial->edited($plan, $edits($steps));
+            $failing = null === $changed ? null : Trial::failing($trial->judged($changed), self::OF);
+            $limit = $failing ?? $limit;
+
+            return null !== $changed && null === $failing;
+        });
+        $times = $most / self::STEPS;
+        $terms = [
+            new Term('fed', Decimal::significant($fed, 2).' g a day'),
+            new Term('carried', Decimal::significant($times * $fed, 2).' g a day'),
+            ...($limit instanceof Margin ? [new Term('what forbids more', $limit->sentence)] : []),
+        ];
+        $sentence = \sprintf('%s × what you feed, %s g a day', Decimal::trimmed($times, 1), Decimal::significant($times * $fed, 2));
+        if ($trial->brokenOff) {
+            return Answer::soFar("At least $sentence.", $edits($most), $terms, $trial->runs);
+        }
+
+        return Answer::found($sentence.($limit instanceof Margin ? ': with more, '.lcfirst($limit->name).' fails.' : ', the most that Olvek tries.'), $edits($most), $terms, $trial->runs);
+    }
+}
