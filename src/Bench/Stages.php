@@ -231,6 +231,8 @@ final readonly class Stages
                 [$controls->choice('topUp.kind', 'topped up with', '', ['' => null === $plan->topUp ? 'the same water' : \sprintf('water of %s °dH', Decimal::trimmed($plan->topUp->gh, 1)), ...(null === $plan->topUp ? [] : ['same' => 'the same as at filling']), ...$this->options->waters()])],
                 [$controls->number('care.changeShare'), $controls->number('care.changeEvery')],
                 [$controls->number('water.phosphate'), $controls->number('water.sodium')],
+                [$controls->number('water.chloride'), $controls->number('water.sulphate')],
+                [$controls->number('water.calcium')],
                 [$controls->number('care.gas'), $controls->number('care.trickle')],
                 [$controls->number('care.nitrogen'), $controls->number('care.phosphorus')],
                 [$controls->number('care.potassium'), $controls->number('care.iron')],

@@ -18,6 +18,8 @@ final readonly class Amendment
      * @param Estimate $limeSpeed  how fast that lime dissolves beside calcite
      * @param Estimate $hardness   °dH · L per g, dissolving at once
      * @param Estimate $alkalinity meq per g, dissolving at once
+     * @param Estimate $calcium    share of that hardness that is calcium
+     * @param Estimate $sulphur    mg S of sulphate per g, dissolving at once
      * @param Estimate $dose       usual g per L of soil
      * @param Estimate $unitGrams  g of one piece, where it comes in pieces
      */
@@ -32,6 +34,8 @@ final readonly class Amendment
         public Estimate $limeSpeed,
         public Estimate $hardness,
         public Estimate $alkalinity,
+        public Estimate $calcium,
+        public Estimate $sulphur,
         public Estimate $dose,
         public Estimate $unitGrams,
         public string $remarks,

@@ -192,7 +192,7 @@ final readonly class Catalogue
     private static function amendments(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'name', 'nitrogen', 'phosphorus', 'potassium', 'iron', 'lime', 'lime_speed', 'hardness', 'alkalinity', 'dose', 'unit_grams', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'name', 'nitrogen', 'phosphorus', 'potassium', 'iron', 'lime', 'lime_speed', 'hardness', 'alkalinity', 'calcium_share', 'sulphur', 'dose', 'unit_grams', 'remarks'])->rows as $row) {
             $found[$row->text('id')] = new Amendment(
                 $row->text('id'),
                 $row->text('name'),
@@ -204,6 +204,8 @@ final readonly class Catalogue
                 $row->estimate('lime_speed', 0, 1),
                 $row->estimate('hardness', 0, 50),
                 $row->estimate('alkalinity', 0, 20),
+                $row->estimate('calcium_share', 0, 1),
+                $row->estimate('sulphur', 0, 300),
                 $row->estimate('dose', 0, 200),
                 $row->estimate('unit_grams', 0.1, 100),
                 $row->optionalText('remarks'),
@@ -255,9 +257,9 @@ final readonly class Catalogue
     private static function waters(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'name', 'ph', 'kh', 'gh', 'nitrate', 'phosphate', 'sodium', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'name', 'ph', 'kh', 'gh', 'nitrate', 'phosphate', 'sodium', 'calcium_share', 'chloride', 'sulphate', 'remarks'])->rows as $row) {
             $found[$row->text('id')] = new WaterKind($row->text('id'), $row->text('name'),
-                $row->estimate('ph', 4, 10), $row->estimate('kh', 0, 40), $row->estimate('gh', 0, 60), $row->estimate('nitrate', 0, 50), $row->estimate('phosphate', 0, 10), $row->estimate('sodium', 0, 500), $row->optionalText('remarks'));
+                $row->estimate('ph', 4, 10), $row->estimate('kh', 0, 40), $row->estimate('gh', 0, 60), $row->estimate('nitrate', 0, 50), $row->estimate('phosphate', 0, 10), $row->estimate('sodium', 0, 500), $row->estimate('calcium_share', 0, 1), $row->estimate('chloride', 0, 1000), $row->estimate('sulphate', 0, 300), $row->optionalText('remarks'));
         }
 
         return $found;

@@ -46,7 +46,8 @@ final class SoilLife implements Criterion
         $first = $nitrogen <= $iron ? 'nitrogen' : 'iron';
         $text = static fn (float $y): string => $y >= self::LONG ? 'more than '.self::LONG.' years' : Decimal::significant($y, 2).' years';
 
-        return new Margin('soil', 'Soil life', $poor ? self::LEAST : $years, self::LEAST, self::GOOD, null, $years, 'years', $years >= self::LONG ? '> '.self::LONG.' years' : Margin::text($years, 'years'), 'fails below 0.4 years, holds from 0.8',
+        // Spent, but missed by nobody: a note among the tight ones, not the first of them.
+        return new Margin('soil', 'Soil life', $poor ? (self::LEAST + self::GOOD) / 2 : $years, self::LEAST, self::GOOD, null, $years, 'years', $years >= self::LONG ? '> '.self::LONG.' years' : Margin::text($years, 'years'), 'fails below 0.4 years, holds from 0.8',
             match (true) {
                 $poor => 'The soil gives roots less than a tenth of the nitrogen they could use, but water and mulm feed the plants meanwhile.',
                 $years < self::LEAST => "The soil is too little for these roots: within {$text($years)} it gives less than a tenth of the $first they could use.",

@@ -21,7 +21,7 @@ use Olvek\Core\Unit\UnitSystem;
 final readonly class Tornado
 {
     /** Numbers that are tried, and of them those that are shown. J. */
-    private const TRIED = 20;
+    private const TRIED = 12;
     public const SHOWN = 5;
     /** Shares of tanks at the ends. */
     private const ENDS = [0.1, 0.9];
@@ -77,7 +77,8 @@ final readonly class Tornado
         }
         array_multisort($widths, \SORT_DESC, $bars);
 
-        return new self($margin, \array_slice($bars, 0, self::SHOWN));
+        // What moves nothing that is shown decides nothing.
+        return new self($margin, \array_slice(array_values(array_filter($bars, static fn (Bar $b): bool => $b->low !== $b->high)), 0, self::SHOWN));
     }
 
     /** @param array<int, array<string, array{float, bool}>> $members */

@@ -250,7 +250,7 @@ final readonly class PlanDocument
 
     private static function water(DocumentReader $reader): SourceWater
     {
-        return new SourceWater($reader->number('pH'), $reader->number('kh'), $reader->number('gh'), $reader->number('nitrate'), $reader->numberOr('phosphate', 0.0), $reader->numberOr('sodium', 0.0));
+        return new SourceWater($reader->number('pH'), $reader->number('kh'), $reader->number('gh'), $reader->number('nitrate'), $reader->numberOr('phosphate', 0.0), $reader->numberOr('sodium', 0.0), $reader->numberOr('calcium', SourceWater::CALCIUM), $reader->numberOr('chloride', SourceWater::CHLORIDE), $reader->numberOr('sulphate', SourceWater::SULPHATE));
     }
 
     /** @return list<Dose> */
@@ -369,7 +369,7 @@ final readonly class PlanDocument
     /** @return array<string, float> */
     public static function waterData(SourceWater $water): array
     {
-        return ['pH' => $water->pH, 'kh' => $water->kh, 'gh' => $water->gh, 'nitrate' => $water->nitrate, 'phosphate' => $water->phosphate, 'sodium' => $water->sodium];
+        return ['pH' => $water->pH, 'kh' => $water->kh, 'gh' => $water->gh, 'nitrate' => $water->nitrate, 'phosphate' => $water->phosphate, 'sodium' => $water->sodium, 'calcium' => $water->calcium, 'chloride' => $water->chloride, 'sulphate' => $water->sulphate];
     }
 
     /** @return array<string, mixed>|null */

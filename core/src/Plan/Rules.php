@@ -239,6 +239,9 @@ final class Rules
         $this->within("$path.nitrate", 'The nitrate', $water->nitrate, 0.0, self::MOST_NITRATE, Dimension::Concentration);
         $this->within("$path.phosphate", 'The phosphate', $water->phosphate, 0.0, 10.0, Dimension::Concentration);
         $this->within("$path.sodium", 'The sodium', $water->sodium, 0.0, 500.0, Dimension::Concentration, 0);
+        $this->within("$path.calcium", 'The share of calcium', $water->calcium, 0.0, 1.0, Dimension::Share);
+        $this->within("$path.chloride", 'The chloride', $water->chloride, 0.0, 500.0, Dimension::Concentration, 0);
+        $this->within("$path.sulphate", 'The sulphate', $water->sulphate, 0.0, 200.0, Dimension::Concentration, 0);
     }
 
     private function site(Site $site): void

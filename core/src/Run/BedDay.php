@@ -6,6 +6,7 @@ namespace Olvek\Core\Run;
 
 use Olvek\Core\Bed\Release;
 use Olvek\Core\Water\Oxygen;
+use Olvek\Core\Water\SourceWater;
 
 /**
  * The bed on a day: soil pools decay, pore water gains, roots and the cap's leak draw on it.
@@ -29,6 +30,10 @@ final class BedDay
     private const FOUL_CARBON = 6.0;
     private const DEEP = 0.1;
     private const WELL_ROOTED = 60.0;
+    /** mg S/L at which sulphate breathers run at half speed, mg/g of iron that binds half of what they make, and what soils usually hold of it. M (1–10); J. */
+    private const HALF_SULPHATE = 5.0;
+    private const HALF_IRON = 1.0;
+    private const USUAL_IRON = 0.15;
     /** d⁻¹ at which the bed pays its debt of oxygen. J (0.01–0.05). */
     private const PAID = 0.02;
     /** pH at which peat and granules take up no more alkalinity, and span above it to where they do fully. M: 5.5–6.5. */
@@ -87,7 +92,7 @@ final class BedDay
             $day->carbonIn += $bubbles;
         }
         $day->bubbles = $bubbles * self::GAS_PER_CARBON;
-        $day->sulphide = self::sulphide($facts, $quick + $old, $appetite, $burrowers);
+        $day->sulphide = self::sulphide($facts, $quick + $old, $appetite, $burrowers) * self::sulphur($s, $facts);
         $day->carbonIn += $quick + $old - $bubbles - $tannin;
         $day->rotting += $quick + $old;
         $airless = max(0.0, 1 - $p->aerobicShare - $p->bubbleShare - $p->tanninShare) * ($quick + $old);
@@ -116,6 +121,15 @@ final class BedDay
         return $perFloor / self::FOUL_CARBON * min(2.0, $depth / self::DEEP) / (1 + 2 * min(1.0, $roots) + $burrowers);
     }
 
+    /** How much of that is sulphide, against ordinary water and soil: by the sulphate there is, and what iron binds. M forms: Holmer & Storkholm (2001), Freshw. Biol. 46; J. */
+    private static function sulphur(State $s, Facts $facts): float
+    {
+        $sulphate = $s->sulphate / $s->volume;
+        $iron = $s->soilIron / max(1e-9, $facts->soilGrams);
+
+        return $sulphate / (self::HALF_SULPHATE + $sulphate) * (self::HALF_SULPHATE + SourceWater::SULPHATE) / SourceWater::SULPHATE / (1 + $iron / self::HALF_IRON) * (1 + self::USUAL_IRON / self::HALF_IRON);
+    }
+
     /**
      * Fresh peat and loaded granules take up alkalinity, and calcium with it, until the water that meets them is sour. M: exchange of
      * humic acids; as fast as ammonium passes the cap (J).
@@ -129,9 +143,11 @@ final class BedDay
         $taken = min($rate * $ease * $s->acidity, self::SOFTENED_A_DAY * max(0.0, $s->alkalinity), $s->hardness / self::DEGREES_PER_EQUIVALENT);
         $s->acidity -= $taken;
         $s->alkalinity -= $taken;
-        $s->hardness -= self::CALCIUM * self::DEGREES_PER_EQUIVALENT * $taken;
+        $degrees = self::CALCIUM * self::DEGREES_PER_EQUIVALENT * $taken;
+        $s->calcium -= $s->hardness > 0 ? $degrees * $s->calcium / $s->hardness : 0.0;
+        $s->hardness -= $degrees;
         $books->charge -= $taken;
-        $books->hardness -= self::CALCIUM * self::DEGREES_PER_EQUIVALENT * $taken;
+        $books->hardness -= $degrees;
     }
 
     /** Phosphate beyond what grains and rust leave in the water is bound by them. */

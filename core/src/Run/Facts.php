@@ -66,6 +66,10 @@ final readonly class Facts
     /** meq and °dH·L that amendments give the water at once; g of calcite in the bed and, as reach, in stones. */
     public float $dosedAlkalinity;
     public float $dosedHardness;
+    public float $dosedCalcium;
+    /** mg S of sulphate that amendments give the water; g dry of soil. */
+    public float $dosedSulphate;
+    public float $soilGrams;
     public float $lime;
     /** How fast the bed's lime dissolves beside calcite. */
     public float $limeSpeed;
@@ -114,11 +118,14 @@ final readonly class Facts
         $this->lime = $this->dosed(static fn (Amendment $a): float => $a->lime->value);
         $this->limeSpeed = $this->lime > 0 ? $this->dosed(static fn (Amendment $a): float => $a->lime->value * $a->limeSpeed->value) / $this->lime : 1.0;
         $this->dosedHardness = $this->dosed(static fn (Amendment $a): float => $a->hardness->value);
+        $this->dosedCalcium = $this->dosed(static fn (Amendment $a): float => $a->hardness->value * $a->calcium->value);
+        $this->dosedSulphate = $this->dosed(static fn (Amendment $a): float => $a->sulphur->value);
+        $this->soilGrams = 1000 * $held(static fn (Material $m): float => 1.0);
         $this->dosedAlkalinity = $this->dosed(static fn (Amendment $a): float => $a->alkalinity->value);
         $face = $bed->cap->mix ?? $bed->soil->mix ?? null;
         $this->stoneLime = Lime::STONE_REACH * (array_sum(array_map(static fn (Piece $p): float => $p->surface() * $p->kind->lime->value, $plan->pieces)) + Lime::GRAINS * $this->floor * ($face?->lime() ?? 0.0));
         $this->woodTannin = array_sum(array_map(static fn (Piece $p): float => $p->litres * $p->kind->tannin->value, $plan->pieces));
-        $this->rain = PouredWater::of(new SourceWater(6.0, 0.3, 0.3, 0.3), $plan->site->temperature);
+        $this->rain = PouredWater::of(new SourceWater(6.0, 0.3, 0.3, 0.3, calcium: 0.6, chloride: 2.0, sulphate: 0.5), $plan->site->temperature);
         $this->pressure = $plan->site->pressure();
         $this->sealed = $plan->site->sealed;
         $this->headspace = $this->sealed ? max(0.0, $vessel->grossVolume() - $vessel->volumeBelow($plan->waterLine)) : 0.0;

@@ -21,6 +21,9 @@ final readonly class PouredWater
      * @param float $minerals   share of an ordinary tap water's potassium, iron and silicate that it holds
      * @param float $phosphorus mg P/L
      * @param float $sodium     mg/L
+     * @param float $calcium    °dH of its hardness that is calcium
+     * @param float $chloride   mg/L
+     * @param float $sulphate   mg S/L
      */
     private function __construct(
         public float $nitrate,
@@ -30,6 +33,9 @@ final readonly class PouredWater
         public float $minerals,
         public float $phosphorus,
         public float $sodium,
+        public float $calcium,
+        public float $chloride,
+        public float $sulphate,
     ) {
     }
 
@@ -38,6 +44,6 @@ final readonly class PouredWater
         // Water that holds next to no hardness (rain, reverse osmosis) holds next to nothing else. J: full from 3 °dH.
         $minerals = min(1.0, $water->gh / 3);
 
-        return new self($water->nitrate, Facts::carbon($water, $celsius), Facts::alkalinity($water), $water->gh, $minerals, $water->phosphate > 0 ? $water->phosphate : $minerals * State::SOURCE_PHOSPHORUS, $water->sodium);
+        return new self($water->nitrate, Facts::carbon($water, $celsius), Facts::alkalinity($water), $water->gh, $minerals, $water->phosphate > 0 ? $water->phosphate : $minerals * State::SOURCE_PHOSPHORUS, $water->sodium, $water->calcium * $water->gh, $water->chloride, $water->sulphate);
     }
 }

@@ -31,8 +31,11 @@ final class State
     public float $alkalinity;
     /** °dH · L. */
     public float $hardness;
-    /** mg of sodium. */
+    /** mg of sodium, chloride and sulphate's sulphur; °dH · L of hardness that is calcium. */
     public float $sodium;
+    public float $chloride;
+    public float $sulphate;
+    public float $calcium;
     /** Dissolved tannin, mg C. */
     public float $tannin = 0.0;
     /** mg Si. */
@@ -128,6 +131,9 @@ final class State
         $this->oxygen = Oxygen::saturation($celsius, $facts->pressure) * $this->volume;
         $this->hardness = $water->gh * $this->volume + $facts->dosedHardness;
         $this->sodium = $water->sodium * $this->volume;
+        $this->chloride = $water->chloride * $this->volume;
+        $this->sulphate = $water->sulphate * $this->volume + $facts->dosedSulphate;
+        $this->calcium = $water->calcium * $water->gh * $this->volume + $facts->dosedCalcium;
         $this->pH = $water->pH;
         $this->flushNitrogen = $facts->flushNitrogen;
         $this->tabNitrogen = $facts->tabNitrogen;

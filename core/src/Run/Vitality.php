@@ -8,6 +8,7 @@ use Olvek\Core\Animal\Kind;
 use Olvek\Core\Animal\Prey;
 use Olvek\Core\Animal\Shape;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Water\SourceWater;
 
 /**
  * Numbers of animals on a day: they multiply where there is food for young, and die of hunger, want of oxygen, ammonia, nitrite,
@@ -34,6 +35,9 @@ final class Vitality
     /** mg N/L, the same for nitrite in water with some chloride. M: LC50 of many kinds 10–50 mg/L. */
     private const TOXIC_NITRITE = 3.0;
     private const NITRITE_SPAN = 20.0;
+    /** Times that chloride shifts both, at most and at least, by how much there is against ordinary water. M: Lewis & Morris (1986), Trans. Am. Fish. Soc. 115: the LC50 of nitrite rises about in proportion to chloride. */
+    private const GUARDED_MOST = 4.0;
+    private const GUARDED_LEAST = 0.2;
     /** °C beyond its range that it bears, and span to where half die in a day. J. */
     private const BEARABLE = 3.0;
     private const CELSIUS_SPAN = 5.0;
@@ -61,6 +65,7 @@ final class Vitality
 
     public function run(State $s, Day $day): void
     {
+        $guard = max(self::GUARDED_LEAST, min(self::GUARDED_MOST, $s->chloride / $s->volume / SourceWater::CHLORIDE));
         foreach ($this->kinds as $i => $kind) {
             $heads = $s->heads[$i];
             $grams = $s->animals[$i];
@@ -73,7 +78,7 @@ final class Vitality
                 $pairs = min(1.0, max(0.0, $heads - 1));
                 $heads = max($heads, min($heads * (1 + $pairs * $this->breeds[$i] * $day->theta), $grams / (self::CROWD_MASS * $adult)));
             }
-            $dying = $this->dying($kind, $grams / ($heads * $adult), $day);
+            $dying = $this->dying($kind, $grams / ($heads * $adult), $day, $guard);
             if ($dying > 0) {
                 $carcass = $dying * $grams;
                 $heads -= $dying * $heads;
@@ -89,15 +94,20 @@ final class Vitality
         }
     }
 
-    /** Share (0–1) of a kind that dies on a day; its mean mass is given as a share of an adult's. */
-    private function dying(Kind $kind, float $condition, Day $day): float
+    /**
+     * Share (0–1) of a kind that dies on a day.
+     *
+     * @param float $condition its mean mass against an adult's
+     * @param float $guard     times the usual nitrite that chloride lets it bear
+     */
+    private function dying(Kind $kind, float $condition, Day $day, float $guard): float
     {
         $need = self::LEAST_OXYGEN * $kind->oxygen->value;
         $beyond = max($kind->coolest->value - $day->celsius, $day->celsius - $kind->warmest->value) - self::BEARABLE;
         $live = (1 - self::STARVING * max(0.0, 1 - $condition / self::LEAN))
             * (1 - self::CHOKING * ($kind->breathesAir ? 0.0 : max(0.0, 1 - $day->leastOxygen / $need)))
             * (1 - 0.5 * min(1.0, max(0.0, ($day->mostUnionised - self::TOXIC_AMMONIA) / self::AMMONIA_SPAN)))
-            * (1 - 0.5 * min(1.0, max(0.0, ($day->mostNitrite - self::TOXIC_NITRITE) / self::NITRITE_SPAN)))
+            * (1 - 0.5 * min(1.0, max(0.0, ($day->mostNitrite / $guard - self::TOXIC_NITRITE) / self::NITRITE_SPAN)))
             * (1 - 0.5 * min(1.0, max(0.0, $beyond / self::CELSIUS_SPAN)));
 
         return 1 - $live;

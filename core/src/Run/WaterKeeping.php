@@ -81,7 +81,7 @@ final class WaterKeeping
         $books->charge -= $share * ($s->alkalinity + Books::nitrogenCharge($s));
         $books->hardness -= $share * $s->hardness;
         $litres = $share * $s->volume;
-        foreach (['volume', 'ammonia', 'nitrite', 'nitrate', 'phosphorus', 'potassium', 'iron', 'carbon', 'oxygen', 'alkalinity', 'hardness', 'sodium', 'tannin', 'silicon'] as $store) {
+        foreach (['volume', 'ammonia', 'nitrite', 'nitrate', 'phosphorus', 'potassium', 'iron', 'carbon', 'oxygen', 'alkalinity', 'hardness', 'calcium', 'sodium', 'chloride', 'sulphate', 'tannin', 'silicon'] as $store) {
             $s->$store *= 1 - $share;
         }
         $s->algae[$drift] -= $grams;
@@ -107,6 +107,9 @@ final class WaterKeeping
         $s->alkalinity += $water->alkalinity * $litres;
         $s->hardness += $water->hardness * $litres;
         $s->sodium += $water->sodium * $litres;
+        $s->calcium += $water->calcium * $litres;
+        $s->chloride += $water->chloride * $litres;
+        $s->sulphate += $water->sulphate * $litres;
         $books->add($water->nitrate * $litres, $water->phosphorus * $litres, State::SOURCE_POTASSIUM * $minerals, State::SOURCE_IRON * $minerals, $carbon);
         $books->oxygen += $oxygen;
         $books->charge += $water->alkalinity * $litres;

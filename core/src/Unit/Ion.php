@@ -8,7 +8,7 @@ namespace Olvek\Core\Unit;
  * The ions that test kits report, and the element that the computation counts.
  *
  * Atomic masses: P, Prohaska and others (2022), Standard atomic weights of the elements 2021 (IUPAC Technical Report),
- * abridged values: H 1.008, N 14.007, O 15.999, P 30.974.
+ * abridged values: H 1.008, N 14.007, O 15.999, P 30.974, S 32.06.
  */
 enum Ion: string
 {
@@ -17,13 +17,15 @@ enum Ion: string
     case Nitrite = 'NO2';
     case Nitrate = 'NO3';
     case Phosphate = 'PO4';
+    case Sulphate = 'SO4';
 
     private const H = 1.008;
     private const N = 14.007;
     private const O = 15.999;
     private const P = 30.974;
+    private const S = 32.06;
 
-    /** Milligrams of the ion that hold one milligram of its element (N or P). */
+    /** Milligrams of the ion that hold one milligram of its element (N, P or S). */
     public function perElement(): float
     {
         return match ($this) {
@@ -32,6 +34,7 @@ enum Ion: string
             self::Nitrite => (self::N + 2 * self::O) / self::N,
             self::Nitrate => (self::N + 3 * self::O) / self::N,
             self::Phosphate => (self::P + 4 * self::O) / self::P,
+            self::Sulphate => (self::S + 4 * self::O) / self::S,
         };
     }
 

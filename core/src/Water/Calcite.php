@@ -7,8 +7,6 @@ namespace Olvek\Core\Water;
 /** Whether water of one temperature dissolves lime or lets it fall. */
 final readonly class Calcite
 {
-    /** Share of general hardness that is calcium. M (0.6–0.9). */
-    public const CALCIUM_SHARE = 0.75;
     /** mol/L of calcium in a degree of hardness that is calcium alone. P: DIN 38409-6. */
     private const PER_DEGREE = 17.848e-3 / 100.087;
 
@@ -20,7 +18,7 @@ final readonly class Calcite
     {
         $k2 = 10 ** Carbonate::logK2($celsius);
 
-        return new self($k2, self::CALCIUM_SHARE * self::PER_DEGREE / 1000 * $k2 / 10 ** Carbonate::logCalcite($celsius));
+        return new self($k2, self::PER_DEGREE / 1000 * $k2 / 10 ** Carbonate::logCalcite($celsius));
     }
 
     /**
@@ -29,10 +27,10 @@ final readonly class Calcite
      *
      * @param float $hydrogen   mol/L
      * @param float $alkalinity meq/L
-     * @param float $hardness   general, °dH
+     * @param float $calcium    hardness that is calcium, °dH
      */
-    public function saturation(float $hydrogen, float $alkalinity, float $hardness): float
+    public function saturation(float $hydrogen, float $alkalinity, float $calcium): float
     {
-        return $this->perProduct * $hardness * max(0.0, $alkalinity) / (1 + 2 * $this->k2 / $hydrogen) / $hydrogen;
+        return $this->perProduct * $calcium * max(0.0, $alkalinity) / (1 + 2 * $this->k2 / $hydrogen) / $hydrogen;
     }
 }

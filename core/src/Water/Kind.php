@@ -15,6 +15,9 @@ final readonly class Kind
      * @param Estimate $nitrate mg N/L
      * @param Estimate $phosphate mg P/L; 0 where it varies too much to say
      * @param Estimate $sodium  mg/L
+     * @param Estimate $calcium share of the general hardness that is calcium
+     * @param Estimate $chloride mg/L
+     * @param Estimate $sulphate mg S/L
      */
     public function __construct(
         public string $id,
@@ -25,12 +28,15 @@ final readonly class Kind
         public Estimate $nitrate,
         public Estimate $phosphate,
         public Estimate $sodium,
+        public Estimate $calcium,
+        public Estimate $chloride,
+        public Estimate $sulphate,
         public string $remarks,
     ) {
     }
 
     public function likely(): SourceWater
     {
-        return new SourceWater($this->pH->value, $this->kh->value, $this->gh->value, $this->nitrate->value, $this->phosphate->value, $this->sodium->value);
+        return new SourceWater($this->pH->value, $this->kh->value, $this->gh->value, $this->nitrate->value, $this->phosphate->value, $this->sodium->value, $this->calcium->value, $this->chloride->value, $this->sulphate->value);
     }
 }

@@ -50,6 +50,7 @@ final class LimitsTest extends TestCase
         yield 'pH high' => ['ph', ['pHMost' => 9.79], State::Tight];
         yield 'pH too high' => ['ph', ['pHMost' => 9.81], State::Fails];
         yield 'pH low with room' => ['ph', ['pHLeast' => 6.41, 'pHMost' => 8.0], State::Holds];
+        yield 'pH low, a little' => ['ph', ['pHLeast' => 6.39, 'pHMost' => 8.0], State::Tight];
         yield 'pH low' => ['ph', ['pHLeast' => 6.01, 'pHMost' => 8.0], State::Tight];
         yield 'pH too low' => ['ph', ['pHLeast' => 5.99, 'pHMost' => 8.0], State::Fails];
         yield 'carbonate hardness with room' => ['ph', ['carbonateHardness' => 1.51, 'pHMost' => 8.0], State::Holds];

@@ -179,7 +179,7 @@ class Tank:
                 seat=1 - 0.5 * num("root_share") * (1 - reach)))
         for c in self.clumps:
             self.warm_clump(c)
-        self.rain = self.source(dict(pH=6.0, kh=0.3, gh=0.3, nitrate=0.3))
+        self.rain = self.source(dict(pH=6.0, kh=0.3, gh=0.3, nitrate=0.3, calcium=0.6))
         self.order = sorted((i for i, c in enumerate(self.clumps) if not c["floats"]), key=lambda i: (-self.clumps[i]["height"], i))
         self.groups = []
         for g in plan["animals"]:
@@ -240,7 +240,7 @@ class Tank:
         free = (alk / 1000 - self.kw / h + h) / (self.k1 / h + 2 * self.k1 * self.k2 / h**2)
         carbon = 12011.0 * free * (1 + self.k1 / h + self.k1 * self.k2 / h**2)
         rich = min(1.0, w["gh"] / 3)
-        return dict(no3=w["nitrate"], dic=carbon, alk=alk, gh=w["gh"], p=w.get("phosphate") or 0.4 * rich, k=2.0 * rich, fe=0.02 * rich, si=4.0 * rich)
+        return dict(no3=w["nitrate"], dic=carbon, alk=alk, gh=w["gh"], ca=w["gh"] * w.get("calcium", 0.75), p=w.get("phosphate") or 0.4 * rich, k=2.0 * rich, fe=0.02 * rich, si=4.0 * rich)
 
     def co2(self, dic, alk):
         """mg CO2/L and mol H/L from mg C/L and meq/L: the whole charge balance, by SciPy's root finder."""
@@ -271,7 +271,7 @@ class Tank:
         y += [0.0, 0.0]  # the day's sums of [H+] and of ammonia, for what the run takes by the day
         for r in RESERVE:
             y += [c["mass"] * r for c in self.clumps]
-        y += [self.nitrate0, HEAD_O2 * self.headspace, HEAD_C * self.headspace]
+        y += [self.nitrate0, HEAD_O2 * self.headspace, HEAD_C * self.headspace, w["ca"] * v]
         self.n, self.mean_ammonia = n, 0.0
         return np.array(y)
 
@@ -472,6 +472,7 @@ class Tank:
             d[x + 13] -= soft
             d[9] -= soft
             d[10] -= 0.8 * 2.804 * soft
+            d[x + 19 + 3 * n] -= 0.8 * 2.804 * soft * y[x + 19 + 3 * n] / gh
 
         # Clumps: what they could grow and take up.
         ramps = [c["reach"] * ramp(t, *c["rooting"]) for c in self.clumps]
@@ -647,13 +648,15 @@ class Tank:
         d[8] += carbon_in - fixed + k * helped / CO2_PER_C * (co2_air - co2) + poured("dic")
         d[9] += (nh4_in - take.sum() - take_a.sum() - 2 * first + take3.sum() + take3_a.sum() + gone) / N_MOLAR + poured("alk")
         d[10] += poured("gh")
+        d[x + 19 + 3 * n] += poured("ca")
         if runs_over > 0:
             over = runs_over / v
             d[:12] -= over * y[:12]
+            d[x + 19 + 3 * n] -= over * y[x + 19 + 3 * n]
             d[at + 1] -= over * ag[1]
             d[at + 4] -= over * an[1]
         # Calcite that falls out, and what limestone gives.
-        calcium = 0.75 * gh / v * 17.848e-3 / 100.087
+        calcium = y[x + 19 + 3 * n] / v * 17.848e-3 / 100.087
         bicarb = max(0.0, alk / v) / 1000 / (1 + 2 * self.k2 / h)
         omega = calcium * self.k2 * bicarb / h / self.ksp
         if omega < 1 and self.stone_lime > 0:
@@ -661,11 +664,13 @@ class Tank:
             d[8] += g * 12011 / 100.087
             d[9] += g * 2000 / 100.087
             d[10] += g * 1000 / 17.848
+            d[x + 19 + 3 * n] += g * 1000 / 17.848
         if omega > 20:
-            g = 0.03 * (1 - 20 / omega) * min(alk / (2000 / 100.087), gh / (1000 / 17.848), dic / (12011 / 100.087))
+            g = 0.03 * (1 - 20 / omega) * min(alk / (2000 / 100.087), y[x + 19 + 3 * n] / (1000 / 17.848), dic / (12011 / 100.087))
             d[8] -= g * 12011 / 100.087
             d[9] -= g * 2000 / 100.087
             d[10] -= g * 1000 / 17.848
+            d[x + 19 + 3 * n] -= g * 1000 / 17.848
         return d
 
     def run(self, days, rtol, atol, dose=0.0):
@@ -684,6 +689,7 @@ class Tank:
                 keep = 1 - self.change_share
                 w, litres = self.water, self.change_share * self.v
                 y[:12] *= keep
+                y[self.x + 19 + 3 * n] = keep * y[self.x + 19 + 3 * n] + litres * w["ca"]
                 y[at + 1] *= keep
                 y[at + 4] *= keep
                 y[2:11] += litres * np.array([w["no3"], w["p"], w["k"], w["fe"], w["si"], saturation(self.site["temperature"]), w["dic"], w["alk"], w["gh"]])

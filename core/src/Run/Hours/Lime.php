@@ -36,8 +36,9 @@ final class Lime
     /** m² of grains that the water sees per m² of a bed whose upper layer is lime. J (3–20): a few millimetres of sand. */
     public const GRAINS = 10.0;
 
-    /** °dH · L in the water. */
-    public float $hardness;
+    /** °dH · L in the water, and what of it is calcium. */
+    private float $hardness;
+    private float $calciumHardness;
     /** g in the bed. */
     private float $bed;
     /** g that stones gave. */
@@ -50,6 +51,7 @@ final class Lime
     public function __construct(State $s, Day $day, Facts $facts, private readonly float $litres)
     {
         $this->hardness = $s->hardness;
+        $this->calciumHardness = $s->calcium;
         $this->bed = $s->lime;
         $this->calcite = Calcite::at($day->celsius);
         $rate = $facts->parameters->limeRate / 24;
@@ -68,10 +70,10 @@ final class Lime
      */
     public function step(float $hours, float $hydrogen, float $alkalinity, float $carbon): float
     {
-        $omega = $this->calcite->saturation($hydrogen, $alkalinity / $this->litres, $this->hardness / $this->litres);
+        $omega = $this->calcite->saturation($hydrogen, $alkalinity / $this->litres, $this->calciumHardness / $this->litres);
         if ($omega > self::SETTLES_FROM) {
             $grams = -$hours * $this->settling * (1 - self::SETTLES_FROM / $omega)
-                * min($alkalinity / self::ALKALINITY_PER_GRAM, $this->hardness / self::HARDNESS_PER_GRAM, $carbon / self::CARBON_PER_GRAM);
+                * min($alkalinity / self::ALKALINITY_PER_GRAM, $this->calciumHardness / self::HARDNESS_PER_GRAM, $carbon / self::CARBON_PER_GRAM);
             $this->bed -= $grams;
         } elseif ($omega < 1) {
             $bed = $hours * $this->bedSpeed * (1 - $omega) * $this->bed;
@@ -83,6 +85,7 @@ final class Lime
             return 0.0;
         }
         $this->hardness += $grams * self::HARDNESS_PER_GRAM;
+        $this->calciumHardness += $grams * self::HARDNESS_PER_GRAM;
 
         return $grams;
     }
@@ -91,6 +94,7 @@ final class Lime
     public function report(State $s, Books $books): void
     {
         $s->hardness = $this->hardness;
+        $s->calcium = $this->calciumHardness;
         $s->lime = $this->bed;
         $books->carbon += $this->stone * self::CARBON_PER_GRAM;
         $books->charge += $this->stone * self::ALKALINITY_PER_GRAM;
