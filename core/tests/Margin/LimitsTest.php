@@ -78,9 +78,9 @@ final class LimitsTest extends TestCase
         yield 'more than a degree too cold' => ['temperature', ['temperature' => 16.99], State::Fails];
         yield 'a degree too warm' => ['temperature', ['temperature' => 28.99], State::Tight];
         yield 'more than a degree too warm' => ['temperature', ['temperature' => 29.01], State::Fails];
-        yield 'hardness borne' => ['waters', ['generalHardness' => 24.9], State::Holds];
-        yield 'hardness beyond' => ['waters', ['generalHardness' => 30.0], State::Tight];
-        yield 'hardness far beyond' => ['waters', ['generalHardness' => 40.0], State::Fails];
+        yield 'hardness borne' => ['waters', ['generalHardness' => 24.9, 'pH' => 7.4], State::Holds];
+        yield 'hardness beyond' => ['waters', ['generalHardness' => 30.0, 'pH' => 7.4], State::Tight];
+        yield 'hardness far beyond' => ['waters', ['generalHardness' => 40.0, 'pH' => 7.4], State::Fails];
     }
 
     /** @param array<string, float> $columns */
