@@ -82,6 +82,18 @@ final class Sample
         ]);
         $plan = self::edit($plan, ['events.add.change' => (string) $dice->getInt(0, 300), 'events.add.dose' => (string) $dice->getInt(0, 300), 'events.add.leaves' => (string) $dice->getInt(0, 300), 'events.add.holiday' => (string) $dice->getInt(0, 300)]);
 
+        if (0 === $seed % 8) {
+            // And where it stands, what lies in it, how it is moved and shut.
+            $plan = self::edit($plan, [
+                'site.aspect' => ['none', 'south', 'open'][$dice->getInt(0, 2)], 'site.sky' => (string) $dice->getInt(0, 100), 'site.swing' => (string) $dice->getInt(0, 5), 'site.lid' => ['yes', 'no'][$dice->getInt(0, 1)],
+                'site.movement' => ['still', 'rippled', 'lively'][$dice->getInt(0, 2)], 'site.altitude' => (string) $dice->getInt(0, 2500), 'site.rain' => (string) $dice->getInt(0, 1500), 'care.gas' => (string) $dice->getInt(0, 20),
+                'hardscape.add' => 'tufa', 'bed.doses.add' => ['limestone', 'root-tab', 'gypsum', 'bone-meal'][$dice->getInt(0, 3)], 'water.sulphate' => (string) $dice->getInt(0, 200), 'water.calcium' => (string) $dice->getInt(0, 100),
+            ]);
+        }
+        if (0 === $seed % 24) {
+            $plan = self::edit($plan, ['feeding.grams' => '0', 'care.gas' => '0', 'site.sealed' => 'yes']);
+        }
+
         return [] === $plan->clumps ? $plan : self::edit($plan, ['plants.c1.day' => (string) $dice->getInt(0, 60), 'events.add.trim' => (string) $dice->getInt(0, 300)]);
     }
 

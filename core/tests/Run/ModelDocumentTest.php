@@ -35,9 +35,14 @@ final class ModelDocumentTest extends TestCase
 
     public function testEveryMarginIsExplained(): void
     {
-        $text = mb_strtolower((string) file_get_contents(self::DOCUMENT));
-        foreach (Judge::judge(Sample::planted())->margins as $margin) {
-            self::assertStringContainsString(mb_strtolower(explode(' ', $margin->name)[0]), $text, $margin->name);
+        /** @var list<class-string> $criteria */
+        $criteria = (new \ReflectionClassConstant(Judge::class, 'CRITERIA'))->getValue();
+        $margins = Judge::judge(Sample::planted())->margins;
+        self::assertSameSize($criteria, $margins);
+        foreach ($margins as $n => $margin) {
+            $class = substr((string) strrchr($criteria[$n], '\\'), 1);
+            self::assertSame(1, preg_match("/^\\| ([^|]+) \\|.*\\| `$class` \\|$/m", (string) file_get_contents(self::DOCUMENT), $row), "no row for $class");
+            self::assertTrue(str_starts_with(mb_strtolower($margin->name), mb_strtolower($row[1])), "$class is called $row[1]");
         }
     }
 
