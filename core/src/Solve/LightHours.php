@@ -78,8 +78,17 @@ final readonly class LightHours implements Question
             );
         }
 
+        // Told is the stretch without a gap that it lies in.
+        $from = $to = $best;
+        while (isset($good[$from - 1])) {
+            --$from;
+        }
+        while (isset($good[$to + 1])) {
+            ++$to;
+        }
+
         return Answer::found(
-            \sprintf(null === $enough ? '%d hours are best, though plants or algae stay tight; from %d to %d hours do. The plan has %s.' : '%d hours give every plant its light; from %d to %d hours do, and what is more feeds algae too. The plan has %s.', $best, min(array_keys($good)), max(array_keys($good)), Decimal::trimmed($plan->lamp->hours, 1)),
+            \sprintf(null === $enough ? '%d hours are best, though plants or algae stay tight; from %d to %d hours do. The plan has %s.' : '%d hours give every plant its light; from %d to %d hours do, and what is more feeds algae too. The plan has %s.', $best, $from, $to, Decimal::trimmed($plan->lamp->hours, 1)),
             ['light.hours' => (string) $best], $terms, $trial->runs);
     }
 }
