@@ -26,7 +26,7 @@ final class CarbonBalance
     /** h⁻¹ at which gas is let in towards what is held. J (0.5–4). */
     private const VALVE = 2.0;
     /** ln [H⁺] that a step may turn at once, and parts that it is cut into at most. J: half of it moves no column by 1 %. */
-    private const MOST_TURN = 0.5;
+    private const MOST_TURN = 0.35;
     private const MOST_PARTS = 8;
     /** Shares of the dissolved carbon that leaves and the surface may draw in a part. J: guards, which parts keep from being reached. */
     private const DRAWN_AT_MOST = 0.9;
