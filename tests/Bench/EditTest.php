@@ -24,7 +24,7 @@ final class EditTest extends BenchTestCase
         self::assertSame(0.0508, $this->plan()->bed->soil?->back);
         self::assertSame(2, $this->stored()->head());
         self::assertStringContainsString('soil at the back 2.5 cm → 5.08 cm', $this->text('.last-change'));
-        self::assertStringContainsString('bed health 0.15 of foul', $this->text('.last-change'));
+        self::assertStringContainsString('bed health 0.14 of foul', $this->text('.last-change'));
     }
 
     public function testAWholeFormSentBackUnchangedMakesNoRevision(): void
