@@ -7,22 +7,11 @@ namespace Olvek\Core\Bed;
 use Olvek\Core\Vessel\Vessel;
 
 /**
- * Nitrogen that the soil gives up, and how much of it comes through the cap into the water.
- *
- * Soil pools decay to pore-water ammonium; sorption holds most of it; diffusion carries the rest upward:
- * dM/dt = Σ pool·k·e^(−k t) − λ(t)·M, with λ = φ·D/θ²/cap · stirring · A / (V_pore·R).
- * Solved exactly over each span of constant stirring. Roots are not counted here: they lessen the leak, so this is the worst case. The soil's
- * nitrate is held by nothing and stands apart.
+ * What a bed holds of nitrogen, how much of it goes into the water at filling, and what stands in the way of the rest: sorption in the soil, and
+ * diffusion through the cap. How it then goes, day by day, is Run\BedDay's and Run\LeachDay's affair.
  */
 final readonly class Release
 {
-    /** d⁻¹ at 25 °C. J (0.03–0.08). */
-    public const FLUSH_RATE = 0.05;
-    /** d⁻¹ at 25 °C. M (0.00005–0.0003): 1–3 % a year and what a summer adds. */
-    public const SLOW_RATE = 0.0001;
-    /** d⁻¹ at 25 °C, and share of all, of what microbes free within a year. P: Stanford & Smith (1972), Soil Sci. Soc. Am. J. 36. */
-    public const READY_RATE = 0.004;
-    public const READY_SHARE = 0.17;
     /** m²/d, NH4⁺ in free water at 25 °C. P: Li & Gregory (1974), Geochim. Cosmochim. Acta 38, 703–714. */
     public const DIFFUSION = 1.7e-4;
     /** How it changes with warmth: (9.50 + 0.413 T) 10⁻⁶ cm²/s. M: Boudreau (1997), Diagenetic Models and Their Implementation, table 4.8. */
@@ -51,7 +40,7 @@ final readonly class Release
     /** @var list<array{Mix, float}> */
     private array $contents;
 
-    public function __construct(private Bed $bed, Vessel $vessel, private float $temperatureFactor)
+    public function __construct(private Bed $bed, Vessel $vessel)
     {
         $contents = $this->contents = $bed->contents($vessel);
         $capDepth = max($bed->cap?->meanDepth() ?? 0.0, self::FILM);
@@ -166,22 +155,6 @@ final readonly class Release
         };
     }
 
-    /** mg N per day that passes the cap on a day if no root takes it. */
-    public function leak(float $day): float
-    {
-        $pore = 0.0;
-        $rate = 0.0;
-        foreach (self::STIRRING as [$from, $to, $stirring]) {
-            if ($day < $from) {
-                break;
-            }
-            $rate = $this->conductance * $stirring / $this->holdUp;
-            $pore = $this->carry($pore, $from, min($day, $to), $rate);
-        }
-
-        return $rate * $pore;
-    }
-
     /**
      * @param list<array{Mix, float}> $contents
      * @param \Closure(Mix): float    $perLitre
@@ -189,27 +162,5 @@ final readonly class Release
     private static function held(array $contents, \Closure $perLitre): float
     {
         return array_sum(array_map(static fn (array $c): float => $c[1] * $perLitre($c[0]), $contents));
-    }
-
-    private function flushLeft(): float
-    {
-        return $this->flush - $this->atFilling();
-    }
-
-    /** Exact solution of the pore balance from one day to a later one. */
-    private function carry(float $pore, float $from, float $to, float $rate): float
-    {
-        $span = $to - $from;
-        $after = $pore * exp(-$rate * $span);
-        $ready = $this->readyNitrogen(self::READY_SHARE);
-        foreach ([[$this->flushLeft(), self::FLUSH_RATE], [$ready, self::READY_RATE], [$this->slow - $ready, self::SLOW_RATE]] as [$pool, $decay]) {
-            $k = $decay * $this->temperatureFactor;
-            $inflow = $pool * $k * exp(-$k * $from);
-            $after += abs($rate - $k) < 1e-12
-                ? $inflow * $span * exp(-$k * $span)
-                : $inflow * (exp(-$k * $span) - exp(-$rate * $span)) / ($rate - $k);
-        }
-
-        return $after;
     }
 }

@@ -8,7 +8,6 @@ use Olvek\Core\Bed\Mix;
 use Olvek\Core\Bed\Release;
 use Olvek\Core\Bed\Role as BedRole;
 use Olvek\Core\Bed\Side;
-use Olvek\Core\Plant\Growth;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
@@ -36,7 +35,7 @@ final class CapOverSoil implements Criterion
         if ($soil->mix->flushNitrogenPerLitre() < self::HARMLESS) {
             return Margin::idle('cap', 'Cap over soil', 'none needed', 'What lies below gives off next to nothing, so the cap need not hold it back.');
         }
-        $release = new Release($plan->bed, $plan->vessel, Growth::temperatureFactor($plan->site->temperature));
+        $release = new Release($plan->bed, $plan->vessel);
         $share = self::soilShare($soil->mix);
         $ratios = [];
         foreach (Side::cases() as $side) {
@@ -63,7 +62,7 @@ final class CapOverSoil implements Criterion
                 new Term('cap, front and back', $units->show(Dimension::Length, $cap->front ?? 0.0).' and '.$units->show(Dimension::Length, $cap->back ?? 0.0)),
                 new Term('cap wanted', 'as deep as the soil; twice is better', Provenance::CommonPractice),
                 new Term('ammonia pushed out at filling', Decimal::significant($flush, 2).' mg N/L', Provenance::Judgement),
-                new Term('leak through the cap on day 14', Decimal::significant($release->leak(14), 2).' mg N a day', Provenance::Judgement, 'stirring and sorption are judgement; diffusion: Boudreau 1996, Li & Gregory 1974'),
+                new Term('leaves the soil on day 14', Decimal::significant($outlook->trace->columns['leak'][min(14, $outlook->lastDay())], 2).' mg N a day', Provenance::Judgement, 'stirring and sorption are judgement; diffusion: Boudreau 1996, Li & Gregory 1974'),
             ]);
     }
 

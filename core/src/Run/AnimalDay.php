@@ -16,7 +16,7 @@ use Olvek\Core\Water\Oxygen;
  *
  * @internal
  */
-final class AnimalDay
+final readonly class AnimalDay
 {
     /** g C per g dry food. M (0.40–0.50). */
     private const FOOD_CARBON = 450.0;
@@ -44,8 +44,17 @@ final class AnimalDay
     /** Share of what was eaten and not yet breathed that is breathed in a day at least. J. */
     private const DIGESTED = 0.5;
 
-    public static function run(State $s, Day $day, Facts $facts, Books $books, float $food, float $protein, ?Tally $tally = null): void
+    public function __construct(private Facts $facts)
     {
+    }
+
+    /**
+     * @param float $food    g dry given
+     * @param float $protein share (0–1) of it
+     */
+    public function run(State $s, Day $day, Books $books, float $food, float $protein, ?Tally $tally = null): void
+    {
+        $facts = $this->facts;
         if ($food > 0) {
             self::feed($s, $day, $facts, $books, $food, $protein);
         }

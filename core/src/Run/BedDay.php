@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
-use Olvek\Core\Bed\Release;
 use Olvek\Core\Water\Oxygen;
 use Olvek\Core\Water\SourceWater;
 
@@ -15,15 +14,13 @@ use Olvek\Core\Water\SourceWater;
  *
  * @internal
  */
-final class BedDay
+final readonly class BedDay
 {
     /** mg P/L that grains leave in the water, and m/d with which they bind what is more. M: Froelich (1988), Limnol. Oceanogr. 33 (form); J (0.1–0.5; 0.002–0.02). */
     private const FREE_PHOSPHATE = 0.3;
     private const BINDING = 0.006;
     /** mg N/L of pore water at which roots feed at half speed. M (0.2–2). */
     private const HALF_PORE = 0.5;
-    /** How much faster a bed that is turned over lets through. J (0.2–1). */
-    private const BURROWING = 0.5;
     /** mL of gas (methane and carbon dioxide) per mg C. P: molar volume 24.5 L at 25 °C. */
     private const GAS_PER_CARBON = 24.5 / 12.011;
     /** g C/m²/d rotting, m of bed, and mg N/m²/d of roots' appetite that the sulphide index is measured by. J. */
@@ -44,12 +41,17 @@ final class BedDay
     private const CALCIUM = 0.8;
     private const DEGREES_PER_EQUIVALENT = 2.804;
 
+    public function __construct(private Facts $facts)
+    {
+    }
+
     /**
      * @param float $appetite  mg N that roots could take today with plenty
      * @param float $burrowers share (0–1) of the bed that snails and worms turn over
      */
-    public static function run(State $s, Day $day, Facts $facts, Books $books, float $age, float $appetite, float $burrowers): void
+    public function run(State $s, Day $day, Books $books, float $age, float $appetite, float $burrowers): void
     {
+        $facts = $this->facts;
         $p = $facts->parameters;
         $flush = $s->flushNitrogen * (1 - exp(-$p->flushRate * $day->theta));
         $ready = $s->readyNitrogen * (1 - exp(-$p->readyRate * $day->theta));
@@ -60,7 +62,7 @@ final class BedDay
         $s->readyNitrogen -= $ready;
         $s->slowNitrogen -= $slow;
         $freed = $flush + $tabs + $ready + $slow;
-        $leakRate = self::passing($facts, $day->celsius, $age, $burrowers) / $facts->holdUp;
+        $leakRate = $facts->passing($day->celsius, $age, $burrowers) / $facts->holdUp;
         // Exact for the day's rates, the roots' being taken at the middle of the day, which a first guess finds.
         $half = self::HALF_PORE * $facts->holdUp;
         $guess = self::after($s->poreNitrogen, $freed, $leakRate + $appetite / ($half + $s->poreNitrogen));
@@ -100,12 +102,6 @@ final class BedDay
         $paid = self::PAID * $s->debt;
         $s->debt -= $paid;
         $day->oxygenOut += $p->aerobicShare * ($quick + $old) * Oxygen::PER_CARBON + $paid;
-    }
-
-    /** L/d of pore water that pass the cap. */
-    public static function passing(Facts $facts, float $celsius, float $age, float $burrowers): float
-    {
-        return $facts->capConductance * Release::diffusionAgainst25($celsius) * Release::stirring($age) * (1 + self::BURROWING * $burrowers);
     }
 
     /**

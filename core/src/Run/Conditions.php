@@ -26,7 +26,6 @@ final class Conditions
     /** Days (exclusive) until which the lamp stays off, and nobody feeds. */
     public int $darkUntil = 0;
     public int $awayUntil = 0;
-    public Foreseen $mulm;
     /** mg N a day that rotted and leaked the day before. */
     public float $ammoniaSteady = 0.0;
     /** What evaporation is made up with, and water changed for. */
@@ -35,7 +34,6 @@ final class Conditions
 
     public function __construct(Plan $plan)
     {
-        $this->mulm = new Foreseen();
         $this->change = PouredWater::of($plan->water, $plan->site->temperature);
         $this->topUp = null === $plan->topUp ? $this->change : PouredWater::of($plan->topUp, $plan->site->temperature);
         $this->lightHours = $plan->lamp->hours;

@@ -22,6 +22,9 @@ use Olvek\Core\Water\SourceWater;
 /** What of a plan stays the same through a run, worked out once. */
 final readonly class Facts
 {
+    /** How much faster a bed that is turned over lets through. J (0.2–1). */
+    private const BURROWING = 0.5;
+
     public float $floor;
     public float $surface;
     public float $volume;
@@ -99,7 +102,7 @@ final readonly class Facts
         $this->lampAtSurface = $plan->lamp->atSurface($this->surface);
         $contents = $bed->contents($vessel);
         $this->soiled = [] !== $contents;
-        $release = new Release($bed, $vessel, 1.0);
+        $release = new Release($bed, $vessel);
         $this->flushAtFilling = $release->atFilling() * $parameters->flushFactor;
         $this->flushNitrogen = $release->flushNitrogen() * $parameters->flushFactor - $this->flushAtFilling;
         $this->nitrateAtFilling = $release->nitrateAtFilling() * $parameters->flushFactor;
@@ -141,6 +144,17 @@ final readonly class Facts
         $this->sourceCarbon = self::carbon($plan->water, $plan->site->temperature);
         $this->clumps = array_map(fn (Clump $c): ClumpFacts => new ClumpFacts($plan, $c, $parameters, $this->depth), $plan->clumps);
         $this->groups = array_map(static fn (Group $g): GroupFacts => new GroupFacts($g->kind), $plan->groups);
+    }
+
+    /**
+     * L/d of pore water that pass the cap.
+     *
+     * @param float $age       days since filling
+     * @param float $burrowers share (0–1) of the bed that snails and worms turn over
+     */
+    public function passing(float $celsius, float $age, float $burrowers): float
+    {
+        return $this->capConductance * Release::diffusionAgainst25($celsius) * Release::stirring($age) * (1 + self::BURROWING * $burrowers);
     }
 
     /** @param \Closure(Amendment): float $perGram */

@@ -13,7 +13,7 @@ namespace Olvek\Core\Run;
  *
  * @internal
  */
-final class LeachDay
+final readonly class LeachDay
 {
     /** How much of ammonium's way through the cap others go: potassium is held alike; phosphate binds and iron rusts on the way. J (0.3–2; 0.002–0.05). */
     private const POTASSIUM_LEAK = 1.0;
@@ -22,9 +22,14 @@ final class LeachDay
     /** Share of a store that leaves in a day at most. J. */
     private const MOST = 0.5;
 
-    public static function run(State $s, Day $day, Facts $facts, Books $books, float $age, float $burrowers): void
+    public function __construct(private Facts $facts)
     {
-        $passing = BedDay::passing($facts, $day->celsius, $age, $burrowers);
+    }
+
+    public function run(State $s, Day $day, Books $books, float $age, float $burrowers): void
+    {
+        $facts = $this->facts;
+        $passing = $facts->passing($day->celsius, $age, $burrowers);
         self::nitrate($s, $books, $passing / $facts->pores, $facts->parameters->soilDenitrification * $day->theta);
         self::minerals($s, min(self::MOST, $passing / $facts->holdUp));
     }

@@ -23,10 +23,18 @@ final class MulmDay
     /** Share of rotting carbon that goes into the water as tannin. J (0–0.05): leaves and droppings give little. */
     private const TANNIN = 0.01;
 
-    /** @param Foreseen $foreseen learns the day's mean of each store, so that what falls today rots today too */
-    public static function run(State $s, Day $day, Parameters $p, Foreseen $foreseen): void
+    /** Learns the day's mean of each store, so that what falls today rots today too. */
+    private readonly Foreseen $foreseen;
+
+    public function __construct(private readonly Facts $facts)
     {
-        $means = $foreseen->means(self::amounts($s));
+        $this->foreseen = new Foreseen();
+    }
+
+    public function run(State $s, Day $day): void
+    {
+        $p = $this->facts->parameters;
+        $means = $this->foreseen->means(self::amounts($s));
         $at = 0;
         foreach (self::stores($s) as [$store, $rate]) {
             $rate = self::rate($rate, $p) * $day->theta;
@@ -64,8 +72,15 @@ final class MulmDay
         };
     }
 
+    /** Iron rusts, and what lies there at the day's end is remembered. */
+    public function settle(State $s, Day $day): void
+    {
+        self::rust($s, $day->ironAtDawn);
+        $this->foreseen->learn(self::amounts($s));
+    }
+
     /** @return list<float> mg of carbon, nitrogen, phosphorus, potassium and iron in each store, one after another */
-    public static function amounts(State $s): array
+    private static function amounts(State $s): array
     {
         return [...$s->scraps->values(), ...$s->droppings->values(), ...$s->litter->values()];
     }
@@ -80,7 +95,7 @@ final class MulmDay
     }
 
     /** Iron that no humus holds rusts and settles: exact for what was there at dawn and what the day brought and took steadily. */
-    public static function rust(State $s, float $atDawn): void
+    private static function rust(State $s, float $atDawn): void
     {
         $rate = self::rusting($s);
         $left = exp(-$rate);

@@ -11,7 +11,6 @@ use Olvek\Core\Run\Event\Event;
 use Olvek\Core\Run\Event\Fertilise;
 use Olvek\Core\Run\Event\Planned;
 use Olvek\Core\Run\Event\Plant;
-use Olvek\Core\Run\Hours\WaterHours;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Water\CarbonSpeciation;
 
@@ -56,19 +55,16 @@ final class Runner
         $state = new State($facts);
         $books = new Books();
         $conditions = new Conditions($this->plan);
-        $light = new DayLight($facts);
-        $plants = new PlantDay($facts);
-        $algae = new AlgaeDay($facts);
-        $vitality = new Vitality($this->plan);
+        $processes = new Processes($facts);
         $trace = new Trace();
-        // The first day is lived once for nothing, so that what is foreseen from the day before is there from the start: what plants,
-        // algae and mulm learn of it is kept (the clone shares the latter's), all else is thrown away.
-        $this->live(0, clone $state, new Books(), clone $conditions, [], $light, $plants, $algae, $vitality, $hourSteps);
+        // The first day is run once for nothing, so that what is foreseen from the day before is there from the start: what plants,
+        // algae and mulm learn of it is kept, all else is thrown away.
+        $this->day(0, clone $state, new Books(), clone $conditions, [], $processes, $hourSteps);
         for ($n = 0; $n < $days; ++$n) {
             $tally?->begin($n, $state);
-            $day = $this->live($n, $state, $books, $conditions, $events, $light, $plants, $algae, $vitality, $hourSteps, $hourly, $tally);
-            $trace->fed[] = $plants->fed;
-            $trace->shortOf[] = $plants->shortOf;
+            $day = $this->day($n, $state, $books, $conditions, $events, $processes, $hourSteps, $hourly, $tally);
+            $trace->fed[] = $processes->plants->fed;
+            $trace->shortOf[] = $processes->plants->shortOf;
             $this->note($trace, $state, $day, $n);
             if (null !== $watch) {
                 $watch($n, $state, $books);
@@ -79,14 +75,16 @@ final class Runner
     }
 
     /**
-     * Lives one day.
+     * Runs one day.
      *
      * @param list<Event>                                        $events
      * @param \Closure(int, int, array<string, float>): void|null $hourly
      */
-    private function live(int $n, State $state, Books $books, Conditions $conditions, array $events, DayLight $light, PlantDay $plants, AlgaeDay $algae, Vitality $vitality, int $hourSteps, ?\Closure $hourly = null, ?Tally $tally = null): Day
+    private function day(int $n, State $state, Books $books, Conditions $conditions, array $events, Processes $processes, int $hourSteps, ?\Closure $hourly = null, ?Tally $tally = null): Day
     {
         $facts = $this->facts;
+        $plants = $processes->plants;
+        $algae = $processes->algae;
         $this->arrive($state, $conditions, $books, $n);
         foreach ([...$this->planned, ...$events] as $event) {
             // Rules are the keeper's own doing: nobody there, nobody thins.
@@ -108,50 +106,49 @@ final class Runner
             $conditions->ramp = $this->plan->lamp->programme->next($conditions->ramp, $conditions->algaeSeen ?? $state->algae[Alga::Film->value] / $facts->litSurface > Alga::SHOWS);
             $conditions->algaeSeen = null;
         }
-        $day = $this->day($conditions, $n);
+        $day = $this->conditionsOf($conditions, $n);
         $day->algaeMean = $algae->mean;
         $day->steps = $this->steps["$day->lightHours $day->pause"] ??= self::steps($day, $hourSteps);
-        $light->fall($state, $day, $plants->mean);
+        $processes->light->fall($state, $day, $plants->mean);
         WaterKeeping::evaporate($state, $facts, $day->celsius, $n);
         WaterKeeping::rain($state, $facts, $books);
         if ($n >= $conditions->awayUntil) {
             WaterKeeping::topUp($state, $facts, $books, $conditions->topUp);
         }
         $tally?->mark('top-up', $state, null);
-        $iron = $state->iron;
+        $day->ironAtDawn = $state->iron;
         $day->phosphorusAtDawn = $state->phosphorus;
-        MulmDay::run($state, $day, $facts->parameters, $conditions->mulm);
-        TanninDay::run($state, $day, $facts, $books, $n + self::NOON);
+        $processes->mulm->run($state, $day);
+        $processes->tannin->run($state, $day, $books, $n + self::NOON);
         $tally?->mark('rotting', $state, $day);
         $fed = $n >= $this->plan->feedFrom && $n >= $conditions->awayUntil && array_sum($state->animals) > 0;
-        AnimalDay::run($state, $day, $facts, $books, $fed ? $conditions->food : 0.0, $conditions->protein, $tally);
+        $processes->animals->run($state, $day, $books, $fed ? $conditions->food : 0.0, $conditions->protein, $tally);
         $plants->breathe($state, $day, $books);
         $algae->breathe($state, $day);
         $tally?->mark('leaves', $state, $day);
-        $day->ironAtDawn = $iron;
         if ($care->trickle > 0) {
             $carbon = $care->trickle / CarbonSpeciation::CO2_PER_CARBON;
             $day->carbonIn += $carbon;
             $books->carbon += $carbon;
         }
-        LeachDay::run($state, $day, $facts, $books, $n, $this->burrowers($state));
+        $burrowers = $this->burrowers($state);
+        $processes->leach->run($state, $day, $books, $n, $burrowers);
         $tally?->mark('leak', $state, $day, to: 'air');
-        BedDay::run($state, $day, $facts, $books, $n, $plants->prepare($state, $day, $n + self::NOON), $this->burrowers($state));
+        $processes->bed->run($state, $day, $books, $n, $plants->prepare($state, $day, $n + self::NOON), $burrowers);
         $algae->prepare($state, $day);
         // What rots and leaks rises or falls steadily: half of the change is over at noon.
         $day->ammoniaRise = max(-$day->ammoniaSteady, min($day->ammoniaSteady, $day->ammoniaSteady - $conditions->ammoniaSteady));
         $conditions->ammoniaSteady = $day->ammoniaSteady;
         $tally?->mark('leak', $state, $day, to: 'plants');
-        WaterHours::run($state, $day, $facts, $books, null === $hourly ? null : static function (int $hour, array $water) use ($hourly, $n): void {
+        $processes->hours->run($state, $day, $books, null === $hourly ? null : static function (int $hour, array $water) use ($hourly, $n): void {
             /** @var array<string, float> $water */
             $hourly($n, $hour, $water);
         });
         $tally?->hours($day);
         $plants->settle($state, $day, $books, $n);
         $algae->settle($state, $day, $n + self::NOON);
-        $vitality->run($state, $day);
-        MulmDay::rust($state, $iron);
-        $conditions->mulm->learn(MulmDay::amounts($state));
+        $processes->vitality->run($state, $day);
+        $processes->mulm->settle($state, $day);
         $tally?->falling($state, $day);
         $tally?->end($state);
 
@@ -180,7 +177,8 @@ final class Runner
         }
     }
 
-    private function day(Conditions $conditions, int $n): Day
+    /** The day's warmth and light. */
+    private function conditionsOf(Conditions $conditions, int $n): Day
     {
         $day = new Day();
         $site = $this->plan->site;

@@ -13,17 +13,21 @@ use Olvek\Core\Water\Oxygen;
  *
  * @internal
  */
-final class TanninDay
+final readonly class TanninDay
 {
     /** d⁻¹ at which wood gives off less and less. J (0.005–0.02). */
     private const WOOD_FADES = 0.01;
 
-    public static function run(State $s, Day $day, Facts $facts, Books $books, float $age): void
+    public function __construct(private Facts $facts)
     {
-        $wood = $facts->woodTannin * exp(-self::WOOD_FADES * $age);
+    }
+
+    public function run(State $s, Day $day, Books $books, float $age): void
+    {
+        $wood = $this->facts->woodTannin * exp(-self::WOOD_FADES * $age);
         $s->tannin += $wood;
         $books->carbon += $wood;
-        $gone = (1 - exp(-$facts->parameters->tanninDecay * $day->theta)) * $s->tannin;
+        $gone = (1 - exp(-$this->facts->parameters->tanninDecay * $day->theta)) * $s->tannin;
         $s->tannin -= $gone;
         $day->carbonIn += $gone;
         $day->oxygenOut += $gone * Oxygen::PER_CARBON;

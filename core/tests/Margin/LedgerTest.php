@@ -7,6 +7,7 @@ namespace Olvek\Core\Tests\Margin;
 use Olvek\Core\Bed\Release;
 use Olvek\Core\Margin\Ledger;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Tally;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
@@ -50,15 +51,13 @@ final class LedgerTest extends TestCase
     /** C: a thin or missing cap lets several times as much through; a cap twice as deep as the soil next to nothing. */
     public function testTheCapHoldsTheSoilBack(): void
     {
-        $release = static function (string $cap): Release {
-            $plan = Sample::edit(Sample::planted(), ['bed.cap.front' => $cap, 'bed.cap.back' => $cap]);
+        $plan = static fn (string $cap): Plan => Sample::edit(Sample::planted(), ['bed.cap.front' => $cap, 'bed.cap.back' => $cap, 'plants.c1.remove' => '1', 'plants.c2.remove' => '1']);
+        $leak = static fn (string $cap): float => (new Runner($plan($cap)))->run(15)->columns['leak'][14];
+        $filling = static fn (string $cap): float => (new Release($plan($cap)->bed, $plan($cap)->vessel))->atFilling();
 
-            return new Release($plan->bed, $plan->vessel, 1.0);
-        };
-
-        self::assertGreaterThan(3 * $release('5 cm')->leak(14), $release('0.5 cm')->leak(14));
-        self::assertGreaterThan(1.5 * $release('5 cm')->leak(14), $release('2.5 cm')->leak(14));
-        self::assertGreaterThan(5 * $release('5 cm')->atFilling(), $release('0.5 cm')->atFilling());
+        self::assertGreaterThan(3 * $leak('5 cm'), $leak('0.5 cm'));
+        self::assertGreaterThan(1.5 * $leak('5 cm'), $leak('2.5 cm'));
+        self::assertGreaterThan(5 * $filling('5 cm'), $filling('0.5 cm'));
     }
 
     public function testASeasonedBedOxidisesAtOnceABareOneWeeksLater(): void

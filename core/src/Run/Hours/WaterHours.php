@@ -22,7 +22,7 @@ use Olvek\Core\Water\Oxygen;
  *
  * @internal
  */
-final class WaterHours
+final readonly class WaterHours
 {
     private const FORTNIGHT = 14.0;
     /** Share of the exchange that a closed mat of floaters takes away. J. */
@@ -31,9 +31,14 @@ final class WaterHours
     private const VENTS = 1.05;
     private const SUCKS = 0.9;
 
-    /** @param \Closure(int, array<string, float>): void|null $record called at the end of each hour with what the water then holds */
-    public static function run(State $s, Day $day, Facts $facts, Books $books, ?\Closure $record = null): void
+    public function __construct(private Facts $facts)
     {
+    }
+
+    /** @param \Closure(int, array<string, float>): void|null $record called at the end of each hour with what the water then holds */
+    public function run(State $s, Day $day, Books $books, ?\Closure $record = null): void
+    {
+        $facts = $this->facts;
         $litres = $s->volume;
         $speciation = CarbonSpeciation::at($day->celsius);
         $velocity = $facts->parameters->reaeration * $facts->plan->site->movement->exchange() * GasExchange::warmth($day->celsius) * ($facts->plan->site->lid ? GasExchange::UNDER_LID : 1.0);
