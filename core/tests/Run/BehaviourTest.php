@@ -368,4 +368,25 @@ final class BehaviourTest extends TestCase
 
         return $values;
     }
+
+    /** C: vines over the rim take little light from below, reeds in the water more, gram for gram. */
+    public function testWhatHangsOverTheRimShadesLittle(): void
+    {
+        $dark = static function (?string $above): float {
+            $plan = Sample::edit(self::planted(['light.lumens' => '1500']), ['plants.c1.remove' => '1']);
+            if (null !== $above) {
+                $kind = Sample::catalogue()->plants[$above];
+                $plan = Sample::edit($plan, ["plants.add.$above" => (string) (int) round(20.0 / $kind->dryPerPiece->value)]);
+            }
+            foreach ($plan->clumps as $clump) {
+                $plan = Sample::edit($plan, ["plants.$clump->id.place" => '50', "plants.$clump->id.row" => '50']);
+            }
+
+            return self::run_($plan, 1)->lit[0][0];
+        };
+        $open = $dark(null);
+        [$vine, $reed] = [1 - $dark('epipremnum-aureum') / $open, 1 - $dark('juncus-effusus') / $open];
+        self::assertGreaterThan(0.0, $vine);
+        self::assertGreaterThan(1.3 * $vine, $reed);
+    }
 }
