@@ -71,7 +71,7 @@ $mutants = [
     ['Run/Vitality.php', '$pairs = min(1.0, max(0.0, $heads - 1));', '$pairs = 1.0;', LAWS],
     ['Run/AnimalDay.php', 'WARMTH = 1.', 'WARMTH = 1.1', LAWS],
     ['Run/PlantDay.php', '$hunger = max(0.0, ($p->leafNitrogenMost - $quota) / $span)', '$hunger = 1.0', LAWS],
-    ['Bed/Release.php', '* $share;', '* $share * 1.2;', [...LAWS, 'tests/Bed']],
+    ['Bed/Release.php', '$this->flush * $this->fillingShare()', '$this->flush * $this->fillingShare() * 1.2', [...LAWS, 'tests/Bed']],
     ['Plant/Role.php', 'self::HousePlant => 0.2', 'self::HousePlant => 0.9', LAWS],
 ];
 
