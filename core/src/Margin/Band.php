@@ -6,6 +6,8 @@ namespace Olvek\Core\Margin;
 
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
+use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Unit\UnitSystem;
 
 /** How sure each margin of a plan is: the plan is judged in many tanks whose uncertain numbers differ. */
@@ -27,7 +29,8 @@ final readonly class Band
     {
         [$plan, $parameters] = $this->ensemble->member($n);
         $judged = [];
-        foreach (Judge::judge($plan, UnitSystem::Metric, $parameters)->margins as $margin) {
+        $trace = (new Runner($plan, $parameters))->run(Judge::FIRST_YEAR, UsualCare::events(), Runner::COARSE);
+        foreach (Judge::fromTrace($plan, $trace, UnitSystem::Metric, $parameters)->margins as $margin) {
             $judged[$margin->id] = [$margin->measure, State::Fails === $margin->state];
         }
 

@@ -24,8 +24,12 @@ final class Runner
     private const NOON = 0.5;
     /** g of burrowers per m² that turn the whole bed over. J (20–100). */
     private const ALL_TURNED = 50.0;
-    /** Hours' steps that one in the dark makes at once. J: halving the step moves no column by 2 % (BooksTest). */
+    /** h of a step while there is light, and steps that one in the dark makes at once, of 2 h at most. J: halving both moves no column by 2 % (BooksTest). */
+    public const STEP = 1.0;
     private const DARK_STEPS = 2;
+    private const DARK_MOST = 2.0;
+    /** h of a step where many tanks are compared whose numbers differ by factors. J: it moves no margin by more than they do (EnsembleTest). */
+    public const COARSE = 2.0;
 
     private readonly Facts $facts;
     /** @var list<Event> what the plan has written into its days */
@@ -44,11 +48,11 @@ final class Runner
     /**
      * @param int         $days      1–1095
      * @param list<Event> $events    beside what the plan itself says
-     * @param int         $hourSteps steps in a lit hour
+     * @param float       $step      h of a step while there is light, of which a day holds a whole number: 0.5, 1, 2
      * @param \Closure(int, State, Books): void|null $watch  called after each day, for tests
      * @param \Closure(int, int, array<string, float>): void|null $hourly called with day, hour and what the water holds
      */
-    public function run(int $days, array $events = [], int $hourSteps = 1, ?\Closure $watch = null, ?\Closure $hourly = null, ?Tally $tally = null): Trace
+    public function run(int $days, array $events = [], float $step = self::STEP, ?\Closure $watch = null, ?\Closure $hourly = null, ?Tally $tally = null): Trace
     {
         $facts = $this->facts;
         $this->steps = [];
@@ -59,10 +63,10 @@ final class Runner
         $trace = new Trace();
         // The first day is run once for nothing, so that what is foreseen from the day before is there from the start: what plants,
         // algae and mulm learn of it is kept, all else is thrown away.
-        $this->day(0, clone $state, new Books(), clone $conditions, [], $processes, $hourSteps);
+        $this->day(0, clone $state, new Books(), clone $conditions, [], $processes, $step);
         for ($n = 0; $n < $days; ++$n) {
             $tally?->begin($n, $state);
-            $day = $this->day($n, $state, $books, $conditions, $events, $processes, $hourSteps, $hourly, $tally);
+            $day = $this->day($n, $state, $books, $conditions, $events, $processes, $step, $hourly, $tally);
             $trace->fed[] = $processes->plants->fed;
             $trace->shortOf[] = $processes->plants->shortOf;
             $this->note($trace, $state, $day, $n);
@@ -80,7 +84,7 @@ final class Runner
      * @param list<Event>                                        $events
      * @param \Closure(int, int, array<string, float>): void|null $hourly
      */
-    private function day(int $n, State $state, Books $books, Conditions $conditions, array $events, Processes $processes, int $hourSteps, ?\Closure $hourly = null, ?Tally $tally = null): Day
+    private function day(int $n, State $state, Books $books, Conditions $conditions, array $events, Processes $processes, float $step, ?\Closure $hourly = null, ?Tally $tally = null): Day
     {
         $facts = $this->facts;
         $plants = $processes->plants;
@@ -108,7 +112,7 @@ final class Runner
         }
         $day = $this->conditionsOf($conditions, $n);
         $day->algaeMean = $algae->mean;
-        $day->steps = $this->steps["$day->lightHours $day->pause"] ??= self::steps($day, $hourSteps);
+        $day->steps = $this->steps["$day->lightHours $day->pause"] ??= self::steps($day, $step);
         $processes->light->fall($state, $day, $plants->mean);
         WaterKeeping::evaporate($state, $facts, $day->celsius, $n);
         WaterKeeping::rain($state, $facts, $books);
@@ -210,17 +214,16 @@ final class Runner
      *
      * @return list<array{float, float}> hours, and share (0–1) of them that is lit
      */
-    private static function steps(Day $day, int $hourSteps): array
+    private static function steps(Day $day, float $dt): array
     {
-        $dt = 1.0 / $hourSteps;
         $span = min(24.0, $day->lightHours + $day->pause);
         $within = static fn (float $hour, float $length): float => max(0.0, min(12 + $length / 2, $hour + $dt) - max(12 - $length / 2, $hour));
         $steps = [];
         $dark = 0;
-        for ($n = 0; $n < 24 * $hourSteps; ++$n) {
+        for ($n = 0; $n < round(24 / $dt); ++$n) {
             $lit = ($within($n * $dt, $span) - $within($n * $dt, $span - $day->lightHours)) / $dt;
             $last = \count($steps) - 1;
-            if ($lit <= 0.0 && $dark > 0 && $dark < self::DARK_STEPS) {
+            if ($lit <= 0.0 && $dark > 0 && $dark < self::DARK_STEPS && ($dark + 1) * $dt <= self::DARK_MOST) {
                 $steps[$last] = [++$dark * $dt, 0.0];
             } else {
                 $steps[] = [$dt, $lit];

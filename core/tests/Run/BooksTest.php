@@ -125,7 +125,7 @@ final class BooksTest extends TestCase
     {
         foreach ([Sample::planted(), Sample::edit(Sample::planted(), ['animals.a1.day' => '0', 'animals.a1.count' => '30', 'feeding.grams' => '0.3'])] as $plan) {
             $runner = new Runner($plan);
-            $fine = Judge::fromTrace($plan, $runner->run(365, UsualCare::events(), hourSteps: 2));
+            $fine = Judge::fromTrace($plan, $runner->run(365, UsualCare::events(), step: 0.5));
             foreach (Judge::fromTrace($plan, $runner->run(365, UsualCare::events()))->margins as $margin) {
                 $other = $fine->margin($margin->id);
                 self::assertSame($other->state, $margin->state, $margin->id);
@@ -140,7 +140,7 @@ final class BooksTest extends TestCase
         foreach ([Sample::planted(), Sample::edit(Sample::planted(), ['animals.a1.day' => '0', 'animals.a1.count' => '30', 'feeding.grams' => '0.3'])] as $plan) {
             $runner = new Runner($plan);
             $coarse = $runner->run(120);
-            $fine = $runner->run(120, hourSteps: 2);
+            $fine = $runner->run(120, step: 0.5);
             foreach ($coarse->columns as $column => $values) {
                 $range = $fine->highest($column)[0] - $fine->lowest($column)[0];
                 // The first day settles from water as poured; it is left out.

@@ -13,6 +13,7 @@ use Olvek\Core\Run\Ensemble;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Structure;
+use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Run\Workers;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
@@ -157,6 +158,19 @@ final class EnsembleTest extends TestCase
             $other = (new Runner($lean, (new Parameters())->structured(new Structure(...[$question => true]))))->run(90)->columns;
             self::assertNotEquals($usual['plants'], $other['plants'], $question);
             self::assertContains("structure $question", $ensemble->dimensions());
+        }
+    }
+
+    /** Bands run with steps of two hours: no margin of theirs is moved by a tenth, and none to another state. */
+    public function testCoarseStepsMoveLittle(): void
+    {
+        foreach ([Sample::planted(), Sample::edit(Sample::planted(), ['light.hours' => '9', 'animals.a1.count' => '30', 'feeding.grams' => '0.2'])] as $plan) {
+            $runner = new Runner($plan);
+            $coarse = Judge::fromTrace($plan, $runner->run(365, UsualCare::events(), Runner::COARSE));
+            foreach (Judge::fromTrace($plan, $runner->run(365, UsualCare::events()))->margins as $margin) {
+                self::assertSame($margin->state, $coarse->margin($margin->id)->state, $margin->id);
+                self::assertEqualsWithDelta($margin->measure, $coarse->margin($margin->id)->measure, 0.1 * abs($margin->measure) + 0.01, $margin->id);
+            }
         }
     }
 }
