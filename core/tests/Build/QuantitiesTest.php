@@ -56,7 +56,7 @@ final class QuantitiesTest extends TestCase
         for ($seed = 1; $seed <= 100; ++$seed) {
             $plan = Sample::random($seed);
             $quantities = Quantities::of($plan);
-            self::assertEqualsWithDelta($plan->vessel->volumeBelow($plan->waterLine), $quantities->soilVolume + $plan->bed->leafVolume($plan->vessel) + $plan->bed->core + $quantities->capVolume + $quantities->netWater, 1e-9);
+            self::assertEqualsWithDelta($plan->vessel->volumeBelow($plan->waterLine), $quantities->soilVolume + $plan->bed->leafVolume($plan->vessel) + $plan->bed->core + $quantities->capVolume + array_sum(array_column($plan->pieces, 'litres')) + $quantities->netWater, 1e-9);
             self::assertGreaterThan(0.0, $quantities->netWater);
         }
     }
