@@ -218,17 +218,19 @@ final class Runner
     {
         $span = min(24.0, $day->lightHours + $day->pause);
         $within = static fn (float $hour, float $length): float => max(0.0, min(12 + $length / 2, $hour + $dt) - max(12 - $length / 2, $hour));
+        $lit = [];
+        $count = (int) round(24 / $dt);
+        for ($n = 0; $n < $count; ++$n) {
+            $lit[] = ($within($n * $dt, $span) - $within($n * $dt, $span - $day->lightHours)) / $dt;
+        }
+        $most = (int) min(self::DARK_STEPS, max(1.0, self::DARK_MOST / $dt));
         $steps = [];
-        $dark = 0;
-        for ($n = 0; $n < round(24 / $dt); ++$n) {
-            $lit = ($within($n * $dt, $span) - $within($n * $dt, $span - $day->lightHours)) / $dt;
-            $last = \count($steps) - 1;
-            if ($lit <= 0.0 && $dark > 0 && $dark < self::DARK_STEPS && ($dark + 1) * $dt <= self::DARK_MOST) {
-                $steps[$last] = [++$dark * $dt, 0.0];
-            } else {
-                $steps[] = [$dt, $lit];
-                $dark = $lit <= 0.0 ? 1 : 0;
+        for ($n = 0; $n < $count; $n += $length) {
+            $length = 1;
+            while ($lit[$n] <= 0.0 && $length < $most && $n + $length < $count && $lit[$n + $length] <= 0.0) {
+                ++$length;
             }
+            $steps[] = [$length * $dt, $lit[$n]];
         }
 
         return $steps;
