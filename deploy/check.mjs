@@ -105,6 +105,8 @@ async function keepers(count, prefix) {
         }
         all.push(await (await new Visitor().signIn(name)).startTank(`Tank of ${name}`));
     }
+    // The connections left from the checks before are as old as nginx lets them be: it may shut one as it is used.
+    agent.destroy();
     return all;
 }
 
@@ -232,7 +234,7 @@ const checks = {
         const seconds = Number(process.env.CHECK_SECONDS ?? 8);
         const all = await keepers(40, 'load');
         const spans = [];
-        let errors = 0;
+        const errors = [];
         let pages = 0;
         const until = performance.now() + 1000 * seconds;
         await Promise.all(all.map(async (keeper, i) => {
@@ -240,17 +242,19 @@ const checks = {
                 const from = performance.now();
                 try {
                     const answer = await keeper.edit(n);
-                    errors += answer.status === 303 ? 0 : 1;
-                } catch {
-                    errors += 1;
+                    if (answer.status !== 303) {
+                        errors.push(answer.status);
+                    }
+                } catch (error) {
+                    errors.push(error.message);
                 }
                 spans.push(performance.now() - from);
                 pages += 1;
             }
         }));
         spans.sort((a, b) => a - b);
-        say(`40 keepers for ${seconds} s: ${pages} changes saved (${(pages / seconds).toFixed(0)} a second), ${errors} errors, p50 ${at(spans, 0.5).toFixed(0)}, p95 ${at(spans, 0.95).toFixed(0)}, p99 ${at(spans, 0.99).toFixed(0)}, most ${at(spans, 1).toFixed(0)} ms`);
-        assert.equal(errors, 0);
+        say(`40 keepers for ${seconds} s: ${pages} changes saved (${(pages / seconds).toFixed(0)} a second), ${errors.length} errors, p50 ${at(spans, 0.5).toFixed(0)}, p95 ${at(spans, 0.95).toFixed(0)}, p99 ${at(spans, 0.99).toFixed(0)}, most ${at(spans, 1).toFixed(0)} ms`);
+        assert.deepEqual(errors, []);
     },
 
     /** The application is killed in mid-write, three times: what was acknowledged is there. */
