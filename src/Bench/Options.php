@@ -6,6 +6,7 @@ namespace Olvek\Bench;
 
 use Olvek\Core\Bed\Role as BedRole;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Field\KindOf;
 use Olvek\Core\Plant\Role;
 
 /** What of the catalogue may be chosen, as lists for a page: label by value, or such lists by their heading. */
@@ -54,16 +55,18 @@ final readonly class Options
         return array_map(static fn ($w): string => $w->name, $this->catalogue->waters);
     }
 
-    /** @return array<string, string> */
-    public function lamps(): array
+    /**
+     * @param KindOf $told a field that names a kind of lamp or food
+     *
+     * @return array<string, string>
+     */
+    public function kinds(KindOf $told): array
     {
-        return array_map(static fn ($l): string => $l->name, $this->catalogue->lamps);
-    }
-
-    /** @return array<string, string> */
-    public function foods(): array
-    {
-        return array_map(static fn ($f): string => $f->name, $this->catalogue->foods);
+        return ['' => $told->none, ...array_map(static fn ($k): string => $k->name, match ($told->table) {
+            'lamps' => $this->catalogue->lamps,
+            'foods' => $this->catalogue->foods,
+            default => throw new \LogicException("$told->table is chosen elsewhere"),
+        })];
     }
 
     /** @return array<string, string> */

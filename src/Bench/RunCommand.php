@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
+use Olvek\Core\Event\Event;
 use Olvek\Core\Margin\Band;
+use Olvek\Core\Plan\EventDocument;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
-use Olvek\Core\Run\Event\Event;
-use Olvek\Core\Run\Event\EventDocument;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Run\Workers;

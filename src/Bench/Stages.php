@@ -9,13 +9,13 @@ use Olvek\Core\Bed\Role as BedRole;
 use Olvek\Core\Build\Mistakes;
 use Olvek\Core\Build\Quantities;
 use Olvek\Core\Build\SchoolDepths;
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Hardscape\Piece;
-use Olvek\Core\Light\Aspect;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Group;
-use Olvek\Core\Plan\OccasionKind;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Plan\PlanFields;
 use Olvek\Core\Plan\School;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
@@ -68,25 +68,23 @@ final readonly class Stages
     public function written(Plan $plan, UnitSystem $units, int $day, array $typed, array $errors): array
     {
         $controls = new Controls($this->document->toArray($plan), $units, $typed, $errors);
-        $clumps = [];
-        foreach ($plan->clumps as $clump) {
-            $clumps[$clump->id] = $clump->kind->common;
-        }
+        $whom = ['clump' => array_column(array_map(static fn (Clump $c): array => [$c->id, $c->kind->common], $plan->clumps), 1, 0), 'group' => array_column(array_map(static fn (Group $g): array => [$g->id, $g->kind->common], $plan->groups), 1, 0)];
         $rows = [];
-        foreach ($plan->occasions as $occasion) {
-            $path = "events.$occasion->id";
-            $fields = [$controls->number("$path.day"), ...array_map(static fn (string $name): FieldView => $controls->number("$path.$name"), array_keys($occasion->kind->values()))];
-            if (null !== $occasion->clump) {
-                $fields[] = $controls->choice("$path.clump", 'of', $occasion->clump, $clumps);
+        foreach ($plan->events as $event) {
+            $path = "events.$event->id";
+            $fields = array_map(static fn (string $name): FieldView => $controls->number("$path.$name", field: PlanFields::event("$path.$name", $event->kind)), ['day', ...array_keys($event->values)]);
+            $of = $event->kind->of();
+            if (null !== $of) {
+                $fields[] = $controls->choice("$path.$of", 'of', (string) $event->of, $whom[$of]);
             }
-            $rows[] = new RowView($occasion->id, ucfirst($occasion->kind->words()), '', "day $occasion->day", $fields, "$path.remove");
+            $rows[] = new RowView($event->id, ucfirst($event->kind->words()), '', "day $event->day", $fields, "$path.remove");
         }
         $options = [];
-        foreach (OccasionKind::cases() as $kind) {
+        foreach (EventKind::plannable() as $kind) {
             $options["$kind->value $day"] = $kind->words();
         }
 
-        return ['rows' => $rows, 'add' => $controls->choice('events.add', "write into day $day", '', ['' => 'nothing more', ...$options])];
+        return ['rows' => $rows, 'add' => $controls->choice('events.add', "add an event on day $day", '', ['' => 'choose…', ...$options])];
     }
 
     private function vessel(Plan $plan, Quantities $quantities, UnitSystem $units, Controls $controls): StageView
@@ -97,16 +95,8 @@ final readonly class Stages
                 [$controls->text('name', 'name of the tank', $plan->name)],
                 [$controls->choice('vessel.shape', 'shape', $plan->vessel->shape()->value, array_combine(array_column(Shape::cases(), 'value'), array_map(static fn (Shape $s): string => $s->words(), Shape::cases())))],
                 ...array_chunk(array_map(static fn (string $name): FieldView => $controls->number("vessel.$name"), array_keys($plan->vessel->measures())), 2),
-                [$controls->number('waterLine'), $controls->number('site.temperature')],
-                [$controls->number('site.bears'), $controls->number('site.above')],
-                [$controls->pick('site.aspect')],
-                ...(Aspect::None === $plan->site->aspect ? [] : [[$controls->number('site.sky'), $controls->number('site.latitude')]]),
-                [$controls->number('site.swing'), $controls->number('site.filledOn')],
-                [$controls->pick('site.movement')],
-                [$controls->number('site.room'), $controls->number('site.humidity')],
-                [$controls->number('site.carbonDioxide'), $controls->number('site.altitude')],
-                ...(Aspect::Open === $plan->site->aspect ? [[$controls->number('site.rain')]] : []),
-                [$controls->pick('site.lid'), $controls->pick('site.sealed')],
+                [$controls->number('waterLine')],
+                ...$controls->section($plan->site, 'site'),
             ],
             caution: \sprintf('Full it stands at %s, %s. ', $units->show(Dimension::Mass, 1000 * $quantities->fullMass, 0), self::load($quantities->load, $units))
                 .($quantities->fullMass > Quantities::ASK_ABOVE ? 'That is a load to ask a structural professional about. ' : '')
@@ -125,8 +115,7 @@ final readonly class Stages
             $lines[] = [$controls->number('bed.doses.'.$dose->amendment->id, mb_strtolower($dose->amendment->name))];
         }
         $lines[] = [$controls->choice('bed.doses.add', 'mix into the soil', '', ['' => 'nothing more', ...$this->options->amendments()])];
-        $lines[] = [$controls->number('bed.plate'), $controls->number('bed.core')];
-        $lines[] = [$controls->number('bed.setback'), $controls->pick('bed.bagged')];
+        $lines = [...$lines, ...$controls->section($plan->bed, 'bed')];
         $lines[] = [$controls->pick('preparation.sieved'), $controls->pick('preparation.rinsed')];
 
         return new StageView('bed', 'Bed', 'soil',
@@ -174,10 +163,7 @@ final readonly class Stages
     private function hardscape(Plan $plan, UnitSystem $units, Controls $controls): StageView
     {
         $rows = array_map(static fn (Piece $p): RowView => new RowView($p->id, $p->kind->name, '', self::pieceWords($p, $units),
-            [
-                $controls->number("hardscape.$p->id.litres"), $controls->number("hardscape.$p->id.place"), $controls->number("hardscape.$p->id.row"),
-                ...($p->kind->floats() ? [$controls->pick("hardscape.$p->id.fixed")] : []), ...($p->kind->soakDays->value > 0 ? [$controls->pick("hardscape.$p->id.soaked")] : []),
-            ], "hardscape.$p->id.remove"), $plan->pieces);
+            array_merge(...$controls->section($p, "hardscape.$p->id")), "hardscape.$p->id.remove"), $plan->pieces);
 
         return new StageView('hardscape', 'Stone and wood', 'stone',
             [] === $plan->pieces ? 'none yet' : \sprintf('%d %s, %s', \count($plan->pieces), 1 === \count($plan->pieces) ? 'piece' : 'pieces', $units->show(Dimension::Volume, $plan->displaced())),
@@ -188,16 +174,7 @@ final readonly class Stages
     private function light(Plan $plan, Controls $controls): StageView
     {
         return new StageView('light', 'Light', 'light', self::lightWords($plan),
-            [
-                [$controls->choice('light.kind', 'lamp', $plan->lamp->kind->id ?? '', ['' => 'white diodes', ...$this->options->lamps()])],
-                [$controls->number('light.watts'), $controls->number('light.lumens')],
-                [$controls->number('light.landing')],
-                [$controls->number('light.height'), $controls->number('light.hours')],
-                [$controls->number('light.on', unit: 'o’clock'), $controls->number('light.pause')],
-                [$controls->number('light.startShare'), $controls->number('light.stepShare')],
-                [$controls->pick('light.held')],
-                [$controls->number('light.allDay')],
-            ],
+            $controls->section($plan->lamp, 'light', $this->options),
             caution: 'Unplug before hands go in. Lamp on a timer, cable with a drip loop.',
             asks: [new Ask('bench_solve', ['question' => 'light'], 'How long a day?')]);
     }
@@ -206,10 +183,7 @@ final readonly class Stages
     {
         $rows = array_map(static fn (Clump $c): RowView => new RowView($c->id, $c->kind->common, $c->kind->scientific,
             implode(' ', [\sprintf('%s, %s.', ucfirst($c->kind->role->words()), $c->kind->removal->words()), self::needs($c, $units), $c->kind->remarks, ...$c->kind->cautions()]),
-            [
-                $controls->number("plants.$c->id.pieces", $c->kind->piece.'s', ''), $controls->number("plants.$c->id.place"), $controls->number("plants.$c->id.row"),
-                $controls->number("plants.$c->id.day"), $controls->pick("plants.$c->id.planting"), $controls->pick("plants.$c->id.grown"),
-            ], "plants.$c->id.remove"), $plan->clumps);
+            array_merge(...$controls->section($c, "plants.$c->id", labels: ["plants.$c->id.pieces" => $c->kind->piece.'s'])), "plants.$c->id.remove"), $plan->clumps);
 
         return new StageView('plants', 'Plants', 'leaf',
             [] === $plan->clumps ? 'none yet' : \sprintf('%d kinds, %d pieces', \count($plan->clumps), $quantities->pieces),
@@ -224,18 +198,11 @@ final readonly class Stages
             \sprintf('pH %s, %s °dH', Decimal::trimmed($plan->water->pH, 1), Decimal::trimmed($plan->water->kh, 0)),
             [
                 [$controls->choice('water.kind', 'fill with', '', ['' => 'the water below', ...$this->options->waters()])],
-                [$controls->number('water.pH'), $controls->number('water.nitrate')],
-                [$controls->number('water.kh'), $controls->number('water.gh')],
+                ...$controls->section($plan->water, 'water'),
                 [$controls->pick('preparation.treatment')],
                 [$controls->pick('preparation.filling')],
                 [$controls->choice('topUp.kind', 'topped up with', '', ['' => null === $plan->topUp ? 'the same water' : \sprintf('water of %s °dH', Decimal::trimmed($plan->topUp->gh, 1)), ...(null === $plan->topUp ? [] : ['same' => 'the same as at filling']), ...$this->options->waters()])],
-                [$controls->number('care.changeShare'), $controls->number('care.changeEvery')],
-                [$controls->number('water.phosphate'), $controls->number('water.sodium')],
-                [$controls->number('water.chloride'), $controls->number('water.sulphate')],
-                [$controls->number('water.calcium')],
-                [$controls->number('care.gas'), $controls->number('care.trickle')],
-                [$controls->number('care.nitrogen'), $controls->number('care.phosphorus')],
-                [$controls->number('care.potassium'), $controls->number('care.iron')],
+                ...$controls->section($plan->care, 'care'),
             ],
             caution: 'Treat tap water for chlorine and chloramine. Wash hands after working in the tank; never start a siphon by mouth.');
     }
@@ -243,12 +210,12 @@ final readonly class Stages
     private function animals(Plan $plan, UnitSystem $units, Controls $controls): StageView
     {
         $rows = array_map(static fn (Group $g): RowView => new RowView($g->id, $g->kind->common, $g->kind->scientific, implode(' ', [self::room($g, $units), $g->kind->remarks, ...$g->kind->cautions()]),
-            [$controls->number("animals.$g->id.count"), $controls->number("animals.$g->id.day")], "animals.$g->id.remove",
+            array_merge(...$controls->section($g, "animals.$g->id")), "animals.$g->id.remove",
             [new Ask('bench_solve', ['question' => 'stock', 'kind' => $g->kind->id], 'How many at most?')]), $plan->groups);
 
         return new StageView('animals', 'Animals and food', 'animal',
             [] === $plan->groups ? 'none yet' : \sprintf('%d animals, %s g food a day', array_sum(array_map(static fn (Group $g): int => $g->count, $plan->groups)), Decimal::trimmed($plan->feed->grams, 3)),
-            [[$controls->choice('feeding.food', 'food', $plan->feed->food->id ?? '', ['' => 'flake or the like', ...$this->options->foods()])], [$controls->number('feeding.grams'), $controls->number('feeding.protein')], [$controls->number('feeding.fromDay')]],
+            [...$controls->section($plan->feed, 'feeding', $this->options), [$controls->number('feeding.fromDay')]],
             $rows, $controls->choice('animals.add', 'add animals', '', $this->options->animals()),
             'Never release animals. Sick fish are a vet’s work.',
             [new Ask('bench_solve', ['question' => 'food'], 'How much food at most?'), new Ask('bench_solve', ['question' => 'holiday'], 'How long may I be away?')]);

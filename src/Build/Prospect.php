@@ -7,7 +7,7 @@ namespace Olvek\Build;
 use Olvek\Core\Fit\Fit;
 use Olvek\Core\Fit\Forecast;
 use Olvek\Core\Fit\Member;
-use Olvek\Core\Log\Lived;
+use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Solve\Endless;
@@ -35,7 +35,7 @@ final readonly class Prospect
     public function reckon(Plan $plan, Log $log, int $today, int $part, Patience $patience = new Endless()): bool
     {
         $key = self::key($plan, $log, $today);
-        $lived = Lived::of($plan, $log);
+        $lived = ActualPlan::of($plan, $log);
         $fit = $this->fit($key, $lived, $log, $patience);
         if ($part > 0) {
             $this->kept->get("$key.$part", static function () use ($lived, $log, $fit, $today, $part): array {
@@ -80,7 +80,7 @@ final readonly class Prospect
         return $ahead;
     }
 
-    private function fit(string $key, Lived $lived, Log $log, Patience $patience): ?Fit
+    private function fit(string $key, ActualPlan $lived, Log $log, Patience $patience): ?Fit
     {
         $fit = $this->kept->get("$key.0", static fn (): Fit|false => Fit::of($lived, $log, $patience) ?? false);
 

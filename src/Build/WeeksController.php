@@ -11,7 +11,8 @@ use Olvek\Bench\StaleEdit;
 use Olvek\Core\Build\Start\Expected;
 use Olvek\Core\Build\Start\Situation;
 use Olvek\Core\Build\Steps;
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Unit\UnitSystem;
@@ -77,24 +78,26 @@ final class WeeksController extends AbstractController
         return [] === $errors ? $this->back($tank, 'today') : $this->refused($tank, $keeper, [...$typed, 'day' => $day], $errors);
     }
 
-    #[Route('/deed', name: 'weeks_deed', methods: ['POST'])]
-    public function deed(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    #[Route('/done', name: 'weeks_done', methods: ['POST'])]
+    public function done(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         $day = $request->request->getString('day');
         if (!$this->trusted($request)) {
-            return $this->refused($tank, $keeper, ['deed-day' => $day], [], self::EXPIRED);
+            return $this->refused($tank, $keeper, ['done-day' => $day], [], self::EXPIRED);
         }
-        $kind = DeedKind::tryFrom($request->request->getString('kind'));
+        $kind = EventKind::named($request->request->getString('kind'));
+        $kind = null === $kind || null === $kind->happens()->done || EventKind::Task === $kind ? null : $kind;
         $situation = $this->page->situation($tank, $keeper);
-        [$least, $most] = $kind?->bounds() ?? [0, 0];
-        $amount = filter_var($request->request->getString('amount', '0'), DeedKind::Stock === $kind ? \FILTER_VALIDATE_INT : \FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => $least, 'max_range' => $most]]);
-        $group = DeedKind::Stock === $kind ? array_column($situation->plan->groups ?? [], null, 'id')[$request->request->getString('of')] ?? null : null;
-        if (null === $kind || DeedKind::Task === $kind || !is_numeric($amount) || null === $situation || (DeedKind::Stock === $kind && null === $group)) {
-            return $this->refused($tank, $keeper, ['deed-day' => $day], [], 'That could not be understood, so nothing was written down. Try again from this page.');
+        $number = $kind?->amount();
+        $whole = 'group' === $kind?->of();
+        $amount = filter_var($request->request->getString('amount', '0'), $whole ? \FILTER_VALIDATE_INT : \FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => $number->from ?? 0, 'max_range' => $number->to ?? 1]]);
+        $group = $whole ? array_column($situation->plan->groups ?? [], null, 'id')[$request->request->getString('of')] ?? null : null;
+        if (null === $kind || !is_numeric($amount) || null === $situation || ($whole && null === $group)) {
+            return $this->refused($tank, $keeper, ['done-day' => $day], [], 'That could not be understood, so nothing was written down. Try again from this page.');
         }
-        $refused = $this->logbook->deed($tank, $kind, (float) $amount, $group?->id, $kind->line((float) $amount, $keeper->kit(), $group), $day);
+        $refused = $this->logbook->done($tank, $kind, (float) $amount, $group?->id, LoggedEvent::line($kind, (float) $amount, $keeper->kit(), $group), $day);
 
-        return null === $refused ? $this->back($tank, 'timeline') : $this->refused($tank, $keeper, ['deed-day' => $day], ['deed-day' => $refused]);
+        return null === $refused ? $this->back($tank, 'timeline') : $this->refused($tank, $keeper, ['done-day' => $day], ['done-day' => $refused]);
     }
 
     #[Route('/algae', name: 'weeks_algae', methods: ['POST'])]

@@ -7,7 +7,8 @@ namespace Olvek\Demo;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Build\StepMark;
 use Olvek\Core\Build\Steps;
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\Plan;
@@ -54,11 +55,11 @@ final readonly class Diary
         }
         foreach ($plan->groups as $group) {
             if ($group->day <= $age) {
-                $this->deed($tank, $on($group->day), DeedKind::Stock, (float) $group->count, $group);
+                $this->done($tank, $on($group->day), EventKind::Stock, (float) $group->count, $group);
             }
         }
         if ($plan->feed->grams > 0 && $plan->feedFrom <= $age) {
-            $this->deed($tank, $on($plan->feedFrom), DeedKind::Feed, $plan->feed->grams);
+            $this->done($tank, $on($plan->feedFrom), EventKind::Feed, $plan->feed->grams);
         }
         foreach ($algae as $day => $shows) {
             $this->entities->persist(new Entry($tank, $on($day), EntryKind::Sighting, Logbook::ALGAE, $shows ? 1.0 : 0.0, null, $shows ? 'Algae show' : 'No algae to be seen', true));
@@ -67,9 +68,9 @@ final readonly class Diary
     }
 
     /** Something done; kept with the next write(). */
-    public function deed(Tank $tank, \DateTimeImmutable $on, DeedKind $kind, float $amount, ?Group $group = null): void
+    public function done(Tank $tank, \DateTimeImmutable $on, EventKind $kind, float $amount, ?Group $group = null): void
     {
-        $this->entities->persist(new Entry($tank, $on, EntryKind::Deed, $kind->value, $amount, $group?->id, $kind->line($amount, TestKit::of(), $group), true));
+        $this->entities->persist(new Entry($tank, $on, EntryKind::Done, $kind->value, $amount, $group?->id, LoggedEvent::line($kind, $amount, TestKit::of(), $group), true));
     }
 
     /** @return iterable<array{Measure, float, string}> */

@@ -14,7 +14,7 @@ use Olvek\Core\Build\Start\FirstWeeks;
 use Olvek\Core\Build\Start\GateState;
 use Olvek\Core\Build\Steps;
 use Olvek\Core\Build\Task;
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
 use Olvek\Site\Kept;
@@ -211,7 +211,7 @@ final readonly class Almanac
     /** Done or left out: it is not asked for again, and the logbook says so. False where another window was faster. */
     public function settle(Due $due, bool $done): bool
     {
-        $entry = $this->logbook->write($due->tank, $this->today->of($due->tank->keeper), DeedKind::Task, 0.0, $due->task, ($done ? '' : 'Left out: ').$due->words);
+        $entry = $this->logbook->write($due->tank, $this->today->of($due->tank->keeper), EventKind::Task, 0.0, $due->task, ($done ? '' : 'Left out: ').$due->words);
 
         return $this->mark($due, null, true, $entry);
     }
@@ -219,7 +219,7 @@ final readonly class Almanac
     /** Put off to another day, which the logbook tells. */
     public function move(Due $due, \DateTimeImmutable $to): bool
     {
-        $entry = $this->logbook->write($due->tank, $this->today->of($due->tank->keeper), DeedKind::Task, 0.0, $due->task, \sprintf('Put off to %s: %s', $to->format('j F'), $due->words));
+        $entry = $this->logbook->write($due->tank, $this->today->of($due->tank->keeper), EventKind::Task, 0.0, $due->task, \sprintf('Put off to %s: %s', $to->format('j F'), $due->words));
 
         return $this->mark($due, $to, false, $entry);
     }

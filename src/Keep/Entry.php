@@ -27,8 +27,8 @@ class Entry
     public readonly string $written;
 
     /**
-     * @param string      $what   measure, deed or sighting, by its id
-     * @param float|null  $amount on the base scale of what it is: readings of nitrogen as mg N/L, deeds as their kind counts
+     * @param string      $what   measure, kind of event or sighting, by its id
+     * @param float|null  $amount on the base scale of what it is: readings of nitrogen as mg N/L, what was done as its kind counts
      * @param string|null $of     group or task that it concerns
      * @param string      $words  as people read it
      * @param bool        $madeUp invented for the demo

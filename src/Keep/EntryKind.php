@@ -8,6 +8,7 @@ namespace Olvek\Keep;
 enum EntryKind: string
 {
     case Reading = 'reading';
-    case Deed = 'deed';
+    /** Stored by the name that it had first. */
+    case Done = 'deed';
     case Sighting = 'sighting';
 }

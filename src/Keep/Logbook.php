@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Keep;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Core\Log\Deed;
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Unit\QuantityReader;
@@ -76,7 +76,7 @@ final readonly class Logbook
     }
 
     /** @return string|null why it was refused */
-    public function deed(Tank $tank, DeedKind $kind, float $amount, ?string $of, string $words, string $day): ?string
+    public function done(Tank $tank, EventKind $kind, float $amount, ?string $of, string $words, string $day): ?string
     {
         $on = $this->today->orEarlier($tank->keeper, $day);
         if (null === $on) {
@@ -89,9 +89,9 @@ final readonly class Logbook
     }
 
     /** A line about something done, not yet flushed. */
-    public function write(Tank $tank, \DateTimeImmutable $on, DeedKind $kind, float $amount, ?string $of, string $words): Entry
+    public function write(Tank $tank, \DateTimeImmutable $on, EventKind $kind, float $amount, ?string $of, string $words): Entry
     {
-        $entry = new Entry($tank, $on, EntryKind::Deed, $kind->value, $amount, $of, mb_substr($words, 0, Entry::LONGEST_WORDS));
+        $entry = new Entry($tank, $on, EntryKind::Done, $kind->value, $amount, $of, mb_substr($words, 0, Entry::LONGEST_WORDS));
         $this->entities->persist($entry);
 
         return $entry;
@@ -171,7 +171,7 @@ final readonly class Logbook
      */
     public function since(Tank $tank, \DateTimeImmutable $filled, int $upTo = 1095): Log
     {
-        $readings = $deeds = $algae = [];
+        $readings = $events = $algae = [];
         /** @var list<Entry> $entries */
         $entries = $this->entities->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank AND e.on >= :from AND e.on <= :to ORDER BY e.on, e.id')
             ->setParameter('tank', $tank->id(), 'uuid')->setParameter('from', $filled, 'date_immutable')->setParameter('to', $filled->modify("+$upTo days"), 'date_immutable')->getResult();
@@ -179,13 +179,13 @@ final readonly class Logbook
             $day = Today::between($filled, $entry->on);
             if (EntryKind::Reading === $entry->kind && null !== ($measure = Measure::tryFrom($entry->what)) && null !== $entry->amount) {
                 $readings[] = new Reading($day, $measure, $entry->amount);
-            } elseif (EntryKind::Deed === $entry->kind && null !== ($kind = DeedKind::tryFrom($entry->what))) {
-                $deeds[] = new Deed($day, $kind, $entry->amount ?? 0.0, $entry->of);
+            } elseif (EntryKind::Done === $entry->kind && null !== ($kind = EventKind::named($entry->what))) {
+                $events[] = new LoggedEvent($day, $kind, $entry->amount ?? 0.0, $entry->of);
             } elseif (EntryKind::Sighting === $entry->kind && self::ALGAE === $entry->what) {
                 $algae[$day] = $entry->amount > 0;
             }
         }
 
-        return new Log($readings, $deeds, $algae);
+        return new Log($readings, $events, $algae);
     }
 }

@@ -39,13 +39,13 @@ final class EditTest extends BenchTestCase
     /** @return iterable<string, array{array<string, string>, string, string}> */
     public static function refused(): iterable
     {
-        yield 'negative depth' => [['bed.soil.front' => '-2'], 'f-bed-soil-front', 'between 0 cm and 200 cm'];
+        yield 'negative depth' => [['bed.soil.front' => '-2'], 'f-bed-soil-front', 'from 0 cm to 200 cm'];
         yield 'above the rim' => [['bed.cap.back' => '50 cm'], 'f-bed-cap-back', 'above the rim'];
         yield 'water under the bed' => [['waterLine' => '3 cm'], 'f-bed-cap-front', 'must stand at least'];
         yield 'not a number' => [['light.hours' => 'all day'], 'f-light-hours', '“all day” is not a number'];
         yield 'unknown plant' => [['plants.add' => 'plastic-palm'], 'f-plants-add', 'Choose a plant'];
         yield 'unknown soil' => [['bed.soil.material' => 'moon-dust'], 'f-bed-soil-material', 'Choose a soil'];
-        yield 'no pieces' => [['plants.c1.pieces' => '0'], 'f-plants-c1-pieces', 'or remove the clump'];
+        yield 'no pieces' => [['plants.c1.pieces' => '0'], 'f-plants-c1-pieces', 'Pieces: from 1 to 5000'];
         yield 'nothing typed' => [['vessel.length' => ''], 'f-vessel-length', 'Type a number'];
     }
 

@@ -39,8 +39,8 @@ final class GlanceTest extends BenchTestCase
 
     /** @param array<string, string> $edits */
     #[TestWith([['waterLine' => '400'], 'must lie above the bottom'])]
-    #[TestWith([['bed.cap.back' => '-2'], 'between'])]
-    #[TestWith([['plants.c1.place' => '140'], 'The place'])]
+    #[TestWith([['bed.cap.back' => '-2'], 'Cap at the back: from 0'])]
+    #[TestWith([['plants.c1.place' => '140'], 'Left to right: from 0'])]
     #[TestWith([['nonsense' => '1'], 'does not know'])]
     public function testWhatCannotBeIsTold(array $edits, string $why): void
     {
@@ -97,6 +97,6 @@ final class GlanceTest extends BenchTestCase
         self::assertSelectorExists('#f-events-e4-share');
         $this->send(['events.e4.share' => '400']);
         self::assertResponseStatusCodeSame(422);
-        self::assertStringContainsString('between', $this->text('#f-events-e4-share-error'));
+        self::assertStringContainsString('from 1', $this->text('#f-events-e4-share-error'));
     }
 }

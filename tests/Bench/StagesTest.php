@@ -85,6 +85,6 @@ final class StagesTest extends BenchTestCase
         $this->after(['site.lid' => 'no']);
         self::assertStringContainsString('lid: open', $this->text('.last-change'));
         $this->after(['site.sealed' => 'yes']);
-        self::assertStringContainsString('closed for good: sealed, nothing fed', $this->text('.last-change'));
+        self::assertStringContainsString('permanently sealed: sealed, nothing fed', $this->text('.last-change'));
     }
 }

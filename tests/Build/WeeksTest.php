@@ -74,11 +74,11 @@ final class WeeksTest extends BenchTestCase
         self::assertSame([], $this->entries());
     }
 
-    public function testGatesMoveWithReadingsAndDeeds(): void
+    public function testGatesMoveWithReadingsAndWhatIsDone(): void
     {
         $this->send(['start.way' => 'borrowed', 'animals.a1.day' => '1']);
         $this->fill(2);
-        $this->post('deed', ['kind' => 'seed', 'amount' => '1', 'day' => $this->day(-2)]);
+        $this->post('done', ['kind' => 'seed', 'amount' => '1', 'day' => $this->day(-2)]);
         foreach ([-1, 0] as $day) {
             $this->post('test', ['test' => ['ammonia' => '0', 'nitrite' => '0'], 'day' => $this->day($day)]);
         }
@@ -87,7 +87,7 @@ final class WeeksTest extends BenchTestCase
         self::assertSelectorExists('#gate-fit.gate-passed');
         self::assertSelectorExists('#gate-group-a1.gate-ready');
         self::assertStringContainsString('open', $this->text('.weeks-next'));
-        $this->post('deed', ['kind' => 'stock', 'amount' => '4', 'of' => 'a1']);
+        $this->post('done', ['kind' => 'stock', 'amount' => '4', 'of' => 'a1']);
         $this->browser->followRedirect();
         self::assertStringContainsString('passed, day 2', $this->text('#gate-group-a1'));
         self::assertStringContainsString('4 × ', $this->text('.log'));
@@ -96,7 +96,7 @@ final class WeeksTest extends BenchTestCase
         self::assertSelectorExists('#gate-group-a1.gate-ready', 'taken back');
     }
 
-    /** @param array<string, string> $deed */
+    /** @param array<string, string> $done */
     #[TestWith([['kind' => 'burn', 'amount' => '1']])]
     #[TestWith([['kind' => 'change', 'amount' => '3']])]
     #[TestWith([['kind' => 'dose', 'amount' => 'much']])]
@@ -106,10 +106,10 @@ final class WeeksTest extends BenchTestCase
     #[TestWith([['kind' => 'feed', 'amount' => '1001']])]
     #[TestWith([['kind' => 'melt-out', 'amount' => 'NAN']])]
     #[TestWith([['kind' => 'task', 'amount' => '0']])]
-    public function testDeedsThatCannotBeAreTurnedAway(array $deed): void
+    public function testWhatIsDoneButCannotBeAreTurnedAway(array $done): void
     {
         $this->fill(5);
-        $this->post('deed', $deed);
+        $this->post('done', $done);
         self::assertResponseStatusCodeSame(422);
         self::assertSame([], $this->entries());
     }
@@ -179,7 +179,7 @@ final class WeeksTest extends BenchTestCase
     }
 
     #[TestWith(['test'])]
-    #[TestWith(['deed'])]
+    #[TestWith(['done'])]
     #[TestWith(['algae'])]
     #[TestWith(['filled'])]
     #[TestWith(['ahead/0'])]

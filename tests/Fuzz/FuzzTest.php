@@ -196,7 +196,7 @@ final class FuzzTest extends BenchTestCase
                     'bench_import',
                     'shelf_import',
                     'bench_name_revision',
-                    'weeks_deed',
+                    'weeks_done',
                     'account_settings',
                 ]);
             }

@@ -5,9 +5,14 @@ declare(strict_types=1);
 namespace Olvek\Tests\Shelf;
 
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\FormatTables;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Plan\PlanSchema;
+use Olvek\Core\Unit\UnitSystem;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;
 
@@ -36,6 +41,29 @@ final class SchemaTest extends TestCase
             self::assertTrue(self::valid($json), $file);
             self::assertTrue(self::valid($document->toJson($document->fromJson($json))), $file);
         }
+    }
+
+    public function testWhatIsPublishedIsWhatTheDescriptionsSay(): void
+    {
+        self::assertSame(PlanSchema::json(), file_get_contents(__DIR__.'/../../schema/plan.schema.json'), 'run bin/formats');
+        $page = (string) file_get_contents(__DIR__.'/../../docs/formats.md');
+        self::assertStringContainsString("\n".FormatTables::fields()."\n<!-- /fields -->", $page, 'run bin/formats');
+        self::assertStringContainsString("\n".FormatTables::events()."\n<!-- /events -->", $page, 'run bin/formats');
+    }
+
+    public function testEveryKindOfEventThatAPlanMayHoldFollowsTheSchema(): void
+    {
+        $catalogue = Catalogue::shipped();
+        $document = new PlanDocument($catalogue);
+        $plan = $document->fromJson((string) file_get_contents(__DIR__.'/../../demo/galley.plan.json'));
+        foreach (EventKind::plannable() as $kind) {
+            $plan = (new Editor($catalogue))->apply($plan, ["events.add.$kind->value" => '30'], UnitSystem::Metric)->plan;
+        }
+        self::assertTrue(self::valid($document->toJson($plan)));
+        $data = $document->toArray($plan);
+        self::assertIsArray($data['events']);
+        $data['events'][0] = [...(array) $data['events'][0], 'party' => 1];
+        self::assertFalse(self::valid((string) json_encode($data)), 'each takes the values of its kind only');
     }
 
     /** What the schema refuses, the reader refuses too. */

@@ -183,14 +183,14 @@ final class SmallFaultsTest extends BenchTestCase
     /** Every kind of thing that a plan's days may hold, on every page and question: taking a clump out takes along what is planned for it. */
     public function testPagesStandWhateverThePlansDaysHold(): void
     {
-        foreach (\Olvek\Core\Plan\OccasionKind::cases() as $kind) {
+        foreach (\Olvek\Core\Event\EventKind::plannable() as $kind) {
             $this->send(['events.add' => $kind->value]);
         }
         self::assertSame(
             [],
             array_udiff(
-                \Olvek\Core\Plan\OccasionKind::cases(),
-                array_column($this->plan()->occasions, 'kind'),
+                \Olvek\Core\Event\EventKind::plannable(),
+                array_column($this->plan()->events, 'kind'),
                 static fn ($a, $b): int => $a->value <=> $b->value,
             ),
         );

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Animal;
 
+use Olvek\Core\Field\KindOf;
+use Olvek\Core\Field\Number;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\Unit;
+
 /** Dry food given each day, and the nitrogen in it. */
 final readonly class Feed
 {
@@ -21,8 +26,16 @@ final readonly class Feed
      * @param float $iron    mg Fe per g dry; M (0.1–0.4)
      * @param Food|null $food what it is; null where nobody said: flake
      */
-    public function __construct(public float $grams, public float $protein, public float $phosphorus = 11.0, public float $iron = 0.25, public ?Food $food = null)
-    {
+    public function __construct(
+        #[Number('dry food a day', Dimension::Mass, 0.0, 1000.0, 'g of dry food a day', decimals: 3, metric: Unit::Gram, us: Unit::Gram)]
+        public float $grams,
+        #[Number('protein in the food', Dimension::Share, 0.0, 0.8, 'share of the food', decimals: 0)]
+        public float $protein,
+        public float $phosphorus = 11.0,
+        public float $iron = 0.25,
+        #[KindOf('foods', 'a food', 'food', 'flake or the like', 'id in the catalogue of foods; null: flake or the like')]
+        public ?Food $food = null,
+    ) {
     }
 
     /** So much of a food, g dry a day. */

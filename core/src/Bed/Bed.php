@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Bed;
 
+use Olvek\Core\Field\Number;
+use Olvek\Core\Field\Section;
+use Olvek\Core\Field\YesNo;
+use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Vessel\Vessel;
 
 /**
@@ -24,13 +28,21 @@ final readonly class Bed
      * @param bool       $bagged  soil tied into mesh bags, so that it cannot be stirred up
      */
     public function __construct(
+        #[Section('soil', label: 'soil')]
         public ?Layer $soil,
+        #[Section('cap', label: 'cap')]
         public ?Layer $cap,
+        #[Section('doses.*', Dose::class)]
         public array $doses = [],
+        #[Section('leaves', label: 'leaves')]
         public ?Layer $leaves = null,
+        #[Number('gap under the plate', Dimension::Length, 0.0, 0.5, 'm of water under a plate on which the bed lies', decimals: 2)]
         public float $plate = 0.0,
+        #[Number('lava bags under the slope', Dimension::Volume, 0.0, 2000.0, 'litres of inert bags within the soil')]
         public float $core = 0.0,
+        #[Number('soil kept back from the front', Dimension::Length, 0.0, 5.0, 'm from the front pane in which cap takes the soil’s place', decimals: 2)]
         public float $setback = 0.0,
+        #[YesNo('soil in bags', 'tied into mesh bags', 'loose', 'soil tied into mesh bags')]
         public bool $bagged = false,
     ) {
     }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Bed;
 
+use Olvek\Core\Field\Number;
+use Olvek\Core\Field\Section;
+use Olvek\Core\Unit\Dimension;
+
 /** One layer of the bed; it may thicken from front to back. */
 final readonly class Layer
 {
@@ -12,8 +16,11 @@ final readonly class Layer
      * @param float $back  m thick at the back pane
      */
     public function __construct(
+        #[Section('')]
         public Mix $mix,
+        #[Number('at the front', Dimension::Length, 0.0, 2.0, 'm thick at the front pane', decimals: 2)]
         public float $front,
+        #[Number('at the back', Dimension::Length, 0.0, 2.0, 'm thick at the back pane', decimals: 2)]
         public float $back,
     ) {
     }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Bed;
 
+use Olvek\Core\Field\Number;
+use Olvek\Core\Unit\Dimension;
+
 /**
  * Materials by parts of volume. Properties that belong to a volume are weighted by volume,
  * those that belong to a mass by mass.
@@ -18,8 +21,10 @@ final readonly class Mix
      *
      * @throws \InvalidArgumentException when there is no part or a part is not above zero
      */
-    public function __construct(public array $parts)
-    {
+    public function __construct(
+        #[Number('parts of the mix', Dimension::Count, 0.0, 1000.0, 'by volume', decimals: 2, at: 'parts.*')]
+        public array $parts,
+    ) {
         $sum = array_sum(array_column($parts, 1));
         if ([] === $parts || $sum <= 0 || min(array_column($parts, 1)) <= 0) {
             throw new \InvalidArgumentException('a mix needs at least one part above zero');

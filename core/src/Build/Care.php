@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Build;
 
-use Olvek\Core\Plan\OccasionKind;
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\School;
 use Olvek\Core\Plan\StartWay;
@@ -52,13 +52,13 @@ final class Care
         if ($plan->feed->grams > 0) {
             $tasks[] = new Task('feed', $plan->feedFrom, \sprintf('Begin to feed, %s g a day', Decimal::trimmed($plan->feed->grams, 3)), start: true);
         }
-        foreach ($plan->occasions as $occasion) {
+        foreach ($plan->events as $event) {
             // Weather and failures are nobody's task.
-            if (\in_array($occasion->kind, [OccasionKind::Spell, OccasionKind::LampOff], true)) {
+            if (!$event->kind->happens()->task) {
                 continue;
             }
-            $share = isset($occasion->values['share']) ? \sprintf(', %s %%', Decimal::trimmed(100 * $occasion->values['share'], 0)) : '';
-            $tasks[] = new Task("event-$occasion->id", $occasion->day, ucfirst($occasion->kind->words()).$share);
+            $share = isset($event->values['share']) ? \sprintf(', %s %%', Decimal::trimmed(100 * $event->values['share'], 0)) : '';
+            $tasks[] = new Task("event-$event->id", $event->day, ucfirst($event->kind->words()).$share);
         }
         foreach (\array_slice(LightPlan::of($plan), 1) as $entry) {
             $tasks[] = new Task("light-$entry->day", $entry->day, \sprintf('Lamp to %d %% for %s h%s', (int) round(100 * $entry->share), Decimal::trimmed($entry->hours, 2), $entry->gated ? ', if no algae show' : ''));
@@ -95,7 +95,7 @@ final class Care
             $handfuls = self::floatersOut($plan, $trace);
             $tasks[] = new Task('floaters', 14, 'Take floaters out, down to a third of the surface'.($handfuls < 0.2 ? ', once there are more' : \sprintf(': %s handful%s a week on the mean', $handfuls < 0.75 ? 'half a' : Decimal::trimmed($handfuls, 0), $handfuls < 1.5 ? '' : 's')), 7);
         }
-        if (\in_array($plan->preparation->school, self::LITTERED, true) || [] !== array_filter($plan->occasions, static fn ($o): bool => OccasionKind::Leaves === $o->kind)) {
+        if (\in_array($plan->preparation->school, self::LITTERED, true) || [] !== array_filter($plan->events, static fn ($o): bool => EventKind::Leaves === $o->kind)) {
             $tasks[] = new Task('litter', self::LEAF_DAYS, 'Lay a few dead leaves in, where the old ones are skeletons', self::LEAF_DAYS);
         }
 

@@ -52,6 +52,22 @@ final readonly class Catalogue
     ) {
     }
 
+    /** @return array<string, object> one of its tables, by the name of its property */
+    public function table(string $name): array
+    {
+        return match ($name) {
+            'materials' => $this->materials,
+            'plants' => $this->plants,
+            'animals' => $this->animals,
+            'amendments' => $this->amendments,
+            'hardscape' => $this->hardscape,
+            'lamps' => $this->lamps,
+            'waters' => $this->waters,
+            'foods' => $this->foods,
+            default => throw new \OutOfBoundsException("the catalogue has no table $name"),
+        };
+    }
+
     /** The catalogue that ships with the core. */
     public static function shipped(): self
     {

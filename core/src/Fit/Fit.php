@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Fit;
 
-use Olvek\Core\Log\Lived;
+use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Run\Parameters;
@@ -46,7 +46,7 @@ final readonly class Fit
      *
      * @return self|null null where too little has been read
      */
-    public static function of(Lived $lived, Log $log, Patience $patience = new Endless()): ?self
+    public static function of(ActualPlan $lived, Log $log, Patience $patience = new Endless()): ?self
     {
         $misfit = new Misfit($log);
         if (\count($misfit->readings) < self::FEWEST) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Fit;
 
-use Olvek\Core\Log\Lived;
+use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Run\Ensemble;
@@ -50,7 +50,7 @@ final readonly class Forecast
     }
 
     /** One of the tanks; the same for the same plan, log, fit and number. */
-    public static function member(Lived $lived, Log $log, ?Fit $fit, int $days, int $n): Member
+    public static function member(ActualPlan $lived, Log $log, ?Fit $fit, int $days, int $n): Member
     {
         $ensemble = new Ensemble($lived->plan, self::MEMBERS);
         [$plan, $parameters] = $ensemble->member($n);

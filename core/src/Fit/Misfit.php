@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Fit;
 
-use Olvek\Core\Log\Deed;
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Run\Trace;
 
@@ -24,7 +24,7 @@ final readonly class Misfit
     public function __construct(Log $log)
     {
         $this->readings = array_values(array_filter($log->readings, static fn (Reading $r): bool => $r->measure->isNitrogen()));
-        $days = array_map(static fn (Deed $d): int => $d->day, array_filter($log->deeds, static fn (Deed $d): bool => \in_array($d->kind, [DeedKind::Dose, DeedKind::Change], true)));
+        $days = array_map(static fn (LoggedEvent $d): int => $d->day, array_filter($log->events, static fn (LoggedEvent $d): bool => \in_array($d->kind, [EventKind::Dose, EventKind::Change], true)));
         $this->disturbed = array_fill_keys($days, true);
     }
 

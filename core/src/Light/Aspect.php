@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Light;
 
+use Olvek\Core\Field\Worded;
+
 /** Which sky a tank sees. */
-enum Aspect: string
+enum Aspect: string implements Worded
 {
     case None = 'none';
     case North = 'north';

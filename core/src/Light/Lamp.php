@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Light;
 
+use Olvek\Core\Field\Fields;
+use Olvek\Core\Field\KindOf;
+use Olvek\Core\Field\Number;
+use Olvek\Core\Field\Section;
+use Olvek\Core\Unit\Dimension;
+
 /** A lamp over the tank, known by its lumens, the hours it burns and how high it hangs. */
 final readonly class Lamp
 {
@@ -23,19 +29,26 @@ final readonly class Lamp
      * @param float $watts   that it draws, where it is known by them; 0 where by its lumens
      */
     public function __construct(
+        #[Number('lamp', Dimension::LuminousFlux, 0.0, 200000.0, 'lm of the lamp', decimals: 0)]
         public float $lumens,
+        #[Number('hours of light', Dimension::Duration, 0.0, 24.0, 'a day', decimals: 2)]
         public float $hours,
+        #[Number('light that reaches the water', Dimension::Share, 0.05, 1.0, 'share of the light that reaches the water where the lamp hangs 0.1 m over the rim', decimals: 0, required: true)]
         public float $landing = self::USUAL_LANDING,
+        #[Number('lamp above the rim', Dimension::Length, 0.0, 1.5, 'm over the rim', decimals: 2)]
         public float $height = self::USUAL_HEIGHT,
+        #[Section('')]
         public Programme $programme = new Programme(),
+        #[KindOf('lamps', 'a lamp', 'lamp', 'white diodes', 'id in the catalogue of lamps; null: white diodes')]
         public ?LampKind $kind = null,
+        #[Number('watts (0: by lumens)', Dimension::Count, 0.0, 2000.0, 'that it draws, where its lumens were told by them; 0 otherwise')]
         public float $watts = 0.0,
     ) {
     }
 
     public function withLanding(float $share): self
     {
-        return new self($this->lumens, $this->hours, $share, $this->height, $this->programme, $this->kind, $this->watts);
+        return Fields::with($this, ['landing' => $share]);
     }
 
     /** Mean PPFD on a water surface in m², µmol m⁻² s⁻¹. */

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Light;
 
+use Olvek\Core\Field\Number;
+use Olvek\Core\Field\YesNo;
+use Olvek\Core\Unit\Dimension;
+
 /** When a lamp burns and how bright, over the day and over the first weeks. */
 final readonly class Programme
 {
@@ -16,11 +20,17 @@ final readonly class Programme
      * @param bool  $held       true where it goes back a step whenever algae show
      */
     public function __construct(
+        #[Number('lights on at', Dimension::Duration, 0.0, 24.0, 'hour of the day at which it goes on', decimals: 2, unit: 'o’clock')]
         public float $on = 10.0,
+        #[Number('midday break', Dimension::Duration, 0.0, 24.0, 'hours of dark in the middle of its day', decimals: 2)]
         public float $pause = 0.0,
+        #[Number('first days of light round the clock', Dimension::Count, 0, 60, 'first days with light day and night', decimals: 0)]
         public int $allDay = 0,
+        #[Number('starting strength', Dimension::Share, 0.05, 1.0, 'of its strength, in the first week', decimals: 0)]
         public float $startShare = 1.0,
+        #[Number('weekly increase', Dimension::Share, 0.0, 1.0, 'by which it rises each week', decimals: 0)]
         public float $stepShare = 0.0,
+        #[YesNo('when algae show', 'back a step, or wait', 'go on all the same', 'goes back a step whenever algae show')]
         public bool $held = true,
     ) {
     }

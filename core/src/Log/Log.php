@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Log;
 
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Water\Measure;
 
-/** What is written down of a tank since it was filled: readings, deeds, and on which days algae were looked for. */
+/** What is written down of a tank since it was filled: readings, what was done, and on which days algae were looked for. */
 final readonly class Log
 {
     /** @var list<Reading> by day */
     public array $readings;
-    /** @var list<Deed> by day */
-    public array $deeds;
+    /** @var list<LoggedEvent> by day */
+    public array $events;
     /** @var array<int, bool> whether algae showed, by day on which somebody looked */
     public array $algae;
     /** @var array<int, array<string, Reading>> readings by day and measure */
@@ -20,10 +21,10 @@ final readonly class Log
 
     /**
      * @param list<Reading>    $readings of one day, a later one of the same measure replaces the earlier
-     * @param list<Deed>       $deeds
+     * @param list<LoggedEvent>       $events
      * @param array<int, bool> $algae
      */
-    public function __construct(array $readings = [], array $deeds = [], array $algae = [])
+    public function __construct(array $readings = [], array $events = [], array $algae = [])
     {
         $last = [];
         foreach ($readings as $reading) {
@@ -31,10 +32,10 @@ final readonly class Log
         }
         $last = array_values($last);
         usort($last, static fn (Reading $a, Reading $b): int => $a->day <=> $b->day);
-        usort($deeds, static fn (Deed $a, Deed $b): int => $a->day <=> $b->day);
+        usort($events, static fn (LoggedEvent $a, LoggedEvent $b): int => $a->day <=> $b->day);
         ksort($algae);
         $this->readings = $last;
-        $this->deeds = $deeds;
+        $this->events = $events;
         $this->algae = $algae;
         $tests = [];
         foreach ($this->readings as $reading) {
@@ -48,7 +49,7 @@ final readonly class Log
     {
         return new self(
             array_values(array_filter($this->readings, static fn (Reading $r): bool => $r->day <= $day)),
-            array_values(array_filter($this->deeds, static fn (Deed $d): bool => $d->day <= $day)),
+            array_values(array_filter($this->events, static fn (LoggedEvent $d): bool => $d->day <= $day)),
             array_filter($this->algae, static fn (int $seen): bool => $seen <= $day, \ARRAY_FILTER_USE_KEY),
         );
     }
@@ -64,10 +65,10 @@ final readonly class Log
         return $latest;
     }
 
-    /** @return list<Deed> of a kind, and of a group where one is named */
-    public function of(DeedKind $kind, ?string $group = null): array
+    /** @return list<LoggedEvent> of a kind, and of a group where one is named */
+    public function of(EventKind $kind, ?string $group = null): array
     {
-        return array_values(array_filter($this->deeds, static fn (Deed $d): bool => $d->kind === $kind && (null === $group || $d->of === $group)));
+        return array_values(array_filter($this->events, static fn (LoggedEvent $d): bool => $d->kind === $kind && (null === $group || $d->of === $group)));
     }
 
     /** The day within a stretch on which somebody last looked for algae, if they showed then; null where they did not, or nobody looked. */

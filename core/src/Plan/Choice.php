@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
-use Olvek\Core\Light\Aspect;
+use Olvek\Core\Field\OneOf;
+use Olvek\Core\Field\Worded;
+use Olvek\Core\Field\YesNo;
 
 /** A part of a plan's document that is chosen from a few words: what it is called, and what each stored value is called. */
 final readonly class Choice
@@ -14,28 +16,10 @@ final readonly class Choice
     {
     }
 
-    /** The choice at a path, or null where the path names none. */
-    public static function at(string $path): ?self
+    /** The choice at a place of any plan, or null where the place names none. */
+    public static function at(string $place): ?self
     {
-        return match (preg_replace('/^(plants|hardscape)\.[a-z0-9-]{1,31}\./', '$1.*.', $path)) {
-            'site.aspect' => self::of('daylight from', Aspect::class),
-            'site.lid' => self::truth('lid', 'a lid', 'open'),
-            'site.movement' => self::of('water is', Movement::class),
-            'plants.*.grown' => self::of('grown before', Grown::class),
-            'site.sealed' => self::truth('closed for good', 'sealed', 'no'),
-            'bed.bagged' => self::truth('soil in bags', 'tied into mesh bags', 'loose'),
-            'hardscape.*.fixed' => self::truth('held down', 'glued, tied or weighed', 'loose'),
-            'hardscape.*.soaked' => self::truth('soak test', 'stood the test', 'still to do'),
-            'light.held' => self::truth('when algae show', 'back a step, or wait', 'go on all the same'),
-            'preparation.rinsed' => self::truth('sand and gravel before laying', 'rinsed clear', 'as bought'),
-            'preparation.sieved' => self::truth('soil before laying', 'sieved, chips picked out', 'as bought'),
-            'preparation.treatment' => self::of('tap water', Treatment::class),
-            'preparation.filling' => self::of('filled', Filling::class),
-            'start.inoculum' => self::of('first bacteria from', Inoculum::class),
-            'start.way' => self::of('way of starting', StartWay::class),
-            'plants.*.planting' => self::of('set', Planting::class),
-            default => null,
-        };
+        return PlanFields::of()->choice($place);
     }
 
     /** The text that stands for a stored value. */
@@ -58,19 +42,22 @@ final readonly class Choice
         return $this->truth ? 'yes' === $typed : $typed;
     }
 
-    /** @param class-string<Movement|Grown|Aspect|Treatment|Filling|Inoculum|StartWay|Planting> $enum */
-    private static function of(string $label, string $enum): self
+    /** @param class-string<Worded> $enum */
+    public static function word(OneOf $told, string $enum): self
     {
         $options = [];
         foreach ($enum::cases() as $case) {
-            $options[$case->value] = $case->words();
+            $options[(string) $case->value] = $case->words();
+        }
+        if ([] === $options) {
+            throw new \LogicException("$enum has no cases");
         }
 
-        return new self($label, $options);
+        return new self($told->label, $options);
     }
 
-    private static function truth(string $label, string $yes, string $no): self
+    public static function truth(YesNo $told): self
     {
-        return new self($label, ['no' => $no, 'yes' => $yes], true);
+        return new self($told->label, ['no' => $told->no, 'yes' => $told->yes], true);
     }
 }

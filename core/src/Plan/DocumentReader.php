@@ -214,7 +214,7 @@ final class DocumentReader
         return $this->adopt([], $this->at($key));
     }
 
-    private function has(string $key): bool
+    public function has(string $key): bool
     {
         return null !== $this->take($key);
     }

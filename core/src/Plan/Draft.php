@@ -59,12 +59,14 @@ final class Draft
      *
      * @throws RefusedEdit|UnreadableQuantity
      */
-    public function type(array $keys, string $place, string $typed, UnitSystem $units): ?string
+    public function type(array $keys, ?Field $field, string $typed, UnitSystem $units): ?string
     {
-        $field = Field::at($place) ?? throw new RefusedEdit('Olvek does not know this part of a plan.');
+        if (null === $field) {
+            throw new RefusedEdit('Olvek does not know this part of a plan.');
+        }
         $before = $this->get($keys);
         if (!\is_int($before) && !\is_float($before)) {
-            throw new RefusedEdit(str_starts_with($place, 'bed.') ? 'Choose a material for this layer first.' : 'Olvek does not know this part of a plan.');
+            throw new RefusedEdit(str_starts_with($field->path, 'bed.') ? 'Choose a material for this layer first.' : 'Olvek does not know this part of a plan.');
         }
         // A field that is sent back as it was shown is left as it is: showing rounds, and rounding must not edit.
         if ($typed === $field->show((float) $before, $units)) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Plan;
 
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Core\Vessel\Shape;
@@ -97,7 +98,7 @@ final readonly class Editor
         }
         $choice = Choice::at($place);
         if (null === $choice) {
-            $words = $draft->type(explode('.', $place), $place, $typed, $units);
+            $words = $draft->type(explode('.', $place), Field::at($place), $typed, $units);
 
             return null === $words ? null : $words.$this->lit($draft, $place);
         }
@@ -131,9 +132,9 @@ final readonly class Editor
         if (null !== $way->inoculum()) {
             $draft->put(['start', 'inoculum'], $way->inoculum()->value, '', '');
         }
-        $events = array_values(array_filter(Draft::records($draft->data['events']), static fn (array $e): bool => OccasionKind::Dose->value !== $e['do']));
+        $events = array_values(array_filter(Draft::records($draft->data['events']), static fn (array $e): bool => EventKind::Dose->value !== $e['do']));
         if (StartWay::Dosing === $way) {
-            $events[] = ['id' => ThingEditor::freeId($events, 'e'), 'do' => OccasionKind::Dose->value, 'day' => StartWay::DOSED_ON, 'milligramsPerLitre' => StartWay::DOSE];
+            $events[] = ['id' => ThingEditor::freeId($events, 'e'), 'do' => EventKind::Dose->value, 'day' => StartWay::DOSED_ON, 'milligramsPerLitre' => StartWay::DOSE];
         }
         $draft->put(['events'], $events, '', '');
 
@@ -193,7 +194,7 @@ final readonly class Editor
         $kind = $this->catalogue->waters[$id] ?? throw new RefusedEdit('Choose a water from the list.');
         $water = $kind->likely();
 
-        return $draft->put([$which], PlanDocument::waterData($water), $label, mb_strtolower($kind->name));
+        return $draft->put([$which], SectionReader::write($water), $label, mb_strtolower($kind->name));
     }
 
     /**

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\Field\Worded;
+
 /** How water is let in over a new bed. */
-enum Filling: string
+enum Filling: string implements Worded
 {
     case Undecided = 'undecided';
     case Plate = 'plate';

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\Field\Worded;
+
 /** How a clump was grown before it came: leaves made in air are lost under water. */
-enum Grown: string
+enum Grown: string implements Worded
 {
     case Unknown = 'unknown';
     case Air = 'air';

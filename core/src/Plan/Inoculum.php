@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\Field\Worded;
 use Olvek\Core\Water\Nitrification;
 
 /** Where the first bacteria come from. */
-enum Inoculum: string
+enum Inoculum: string implements Worded
 {
     case Nothing = 'nothing';
     case Cuttings = 'cuttings';

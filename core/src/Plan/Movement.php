@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\Field\Worded;
+
 /** How much the water is moved: by nothing but fish and warmth, by a little pump or bubbler, by a filter's strong outflow. */
-enum Movement: string
+enum Movement: string implements Worded
 {
     case Still = 'still';
     case Rippled = 'rippled';

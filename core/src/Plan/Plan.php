@@ -9,10 +9,16 @@ use Olvek\Core\Bed\Bed;
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Mix;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Field\Fields;
+use Olvek\Core\Field\Number;
+use Olvek\Core\Field\OneOf;
+use Olvek\Core\Field\Section;
 use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Lamp;
 use Olvek\Core\Plant\Zone;
+use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Vessel\GlassBox;
+use Olvek\Core\Vessel\Measure;
 use Olvek\Core\Vessel\Vessel;
 use Olvek\Core\Water\SourceWater;
 
@@ -24,6 +30,8 @@ final readonly class Plan
 {
     /** Wetted surface of the upper bed grains per floor area. J (2–10). */
     private const GRAIN_SURFACE = 4.0;
+    /** Characters. */
+    public const LONGEST_NAME = 80;
     /** Last day after filling on which anything can be planned: three years. */
     public const LAST_DAY = 1095;
     /** Share of the tank within which a plant is on a stone, not beside it. J. */
@@ -36,28 +44,43 @@ final readonly class Plan
      * @param int         $feedFrom  day on which feeding starts
      * @param list<Piece> $pieces    stones and wood
      * @param SourceWater|null $topUp what evaporation is made up with; null for the water it was filled with
-     * @param list<Occasion> $occasions what is written into its days
+     * @param list<PlannedEvent> $events what is planned to happen
      *
      * @throws InvalidPlan when a rule is broken; all broken rules are listed
      */
     public function __construct(
         public string $name,
+        #[Section('vessel', Measure::class)]
         public Vessel $vessel,
+        #[Number('water line', Dimension::Length, 0.0, 5.0, 'm above the inside of the bottom', decimals: 2)]
         public float $waterLine,
+        #[Section('site')]
         public Site $site,
+        #[Section('bed')]
         public Bed $bed,
+        #[Section('light')]
         public Lamp $lamp,
+        #[Section('plants.*', Clump::class)]
         public array $clumps,
+        #[Section('water')]
         public SourceWater $water,
+        #[Section('animals.*', Group::class)]
         public array $groups,
+        #[Section('feeding')]
         public Feed $feed,
+        #[Number('feeding starts on day', Dimension::Count, 0, self::LAST_DAY, 'days after filling', decimals: 0, at: '/feeding.fromDay')]
         public int $feedFrom,
+        #[Section('care')]
         public Care $care,
+        #[OneOf('first bacteria from', 'where the first nitrifying bacteria come from', at: '/start.inoculum')]
         public Inoculum $inoculum,
+        #[Section('hardscape.*', Piece::class)]
         public array $pieces = [],
+        #[Section('topUp')]
         public ?SourceWater $topUp = null,
+        #[Section('preparation')]
         public Preparation $preparation = new Preparation(),
-        public array $occasions = [],
+        public array $events = [],
     ) {
         $problems = Rules::broken($this);
         if ([] !== $problems) {
@@ -118,7 +141,7 @@ final readonly class Plan
     {
         return $this->with([
             'clumps' => array_values(array_filter($this->clumps, static fn (Clump $c): bool => $c->id !== $id)),
-            'occasions' => array_values(array_filter($this->occasions, static fn (Occasion $o): bool => $o->clump !== $id)),
+            'events' => array_values(array_filter($this->events, static fn (PlannedEvent $e): bool => 'clump' !== $e->kind->of() || $e->of !== $id)),
         ]);
     }
 
@@ -133,15 +156,19 @@ final readonly class Plan
         return $this->with(['groups' => self::replaced($this->groups, $group)]);
     }
 
+    /** Without a group, and without what the plan's days hold for it. */
     public function withoutGroup(string $id): self
     {
-        return $this->with(['groups' => array_values(array_filter($this->groups, static fn (Group $g): bool => $g->id !== $id))]);
+        return $this->with([
+            'groups' => array_values(array_filter($this->groups, static fn (Group $g): bool => $g->id !== $id)),
+            'events' => array_values(array_filter($this->events, static fn (PlannedEvent $e): bool => 'group' !== $e->kind->of() || $e->of !== $id)),
+        ]);
     }
 
-    /** @param list<Occasion> $occasions */
-    public function withOccasions(array $occasions): self
+    /** @param list<PlannedEvent> $events */
+    public function withEvents(array $events): self
     {
-        return $this->with(['occasions' => $occasions]);
+        return $this->with(['events' => $events]);
     }
 
     /** The same plan on another site, under another lamp, with other water and food. */
@@ -226,8 +253,7 @@ final readonly class Plan
     /** @param array<string, mixed> $changes */
     private function with(array $changes): self
     {
-        /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
-        return new self(...[...get_object_vars($this), ...$changes]);
+        return Fields::with($this, $changes);
     }
 
     /**

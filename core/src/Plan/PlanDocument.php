@@ -11,10 +11,11 @@ use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Mix;
 use Olvek\Core\Bed\Role;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Field\Fields;
 use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Aspect;
 use Olvek\Core\Light\Lamp;
-use Olvek\Core\Light\Programme;
 use Olvek\Core\Vessel\Shape;
 use Olvek\Core\Vessel\Vessel;
 use Olvek\Core\Water\SourceWater;
@@ -29,8 +30,11 @@ final readonly class PlanDocument
     public const FORMAT = 'olvek.plan';
     public const VERSION = 1;
 
+    private SectionReader $sections;
+
     public function __construct(private Catalogue $catalogue)
     {
+        $this->sections = new SectionReader($catalogue);
     }
 
     /** @throws InvalidPlan */
@@ -79,25 +83,27 @@ final readonly class PlanDocument
             $root->refuse('format', \sprintf('This is not an Olvek plan of version %d. It should begin with "format": "%s", "version": %1$d.', self::VERSION, self::FORMAT));
             $root->finish();
         }
-        $vessel = self::vessel($root->child('vessel'));
-        $site = $root->child('site');
-        $bed = $root->child('bed');
-        $soil = $this->layer($bed->optionalChild('soil'), Role::Soil);
-        $cap = $this->layer($bed->optionalChild('cap'), Role::Cap);
-        $light = $root->child('light');
-        $water = $root->child('water');
-        $feeding = $root->child('feeding');
-        $care = $root->child('care');
         $start = $root->child('start');
+        $feeding = $root->child('feeding');
         $topUp = $root->optionalChild('topUp');
-        $leaves = $this->layer($bed->optionalChild('leaves'), Role::Soil);
         $parts = [
-            $root->text('name'), $vessel, $root->number('waterLine'), self::site($site), new Bed($soil, $cap, $this->doses($bed), $leaves, $bed->numberOr('plate', 0.0), $bed->numberOr('core', 0.0), $bed->numberOr('setback', 0.0), $bed->truthOr('bagged', false)),
-            $this->lamp($light),
-            $this->clumps($root), self::water($water),
-            $this->groups($root), $this->feed($feeding), $feeding->whole('fromDay'),
-            self::care($care), $start->choice('inoculum', Inoculum::class), $this->pieces($root), null === $topUp ? null : self::water($topUp),
-            self::preparation($root, $start), $this->occasions($root),
+            'name' => $root->text('name'),
+            'vessel' => self::vessel($root->child('vessel')),
+            'waterLine' => $root->number('waterLine'),
+            'site' => $this->site($root->child('site')),
+            'bed' => $this->bed($root->child('bed')),
+            'lamp' => $this->sections->read(Lamp::class, $root->child('light')),
+            'clumps' => $this->clumps($root),
+            'water' => $this->sections->read(SourceWater::class, $root->child('water')),
+            'groups' => $this->groups($root),
+            'feed' => $this->feed($feeding),
+            'feedFrom' => $feeding->whole('fromDay'),
+            'care' => $this->sections->read(Care::class, $root->child('care')),
+            'inoculum' => $start->choice('inoculum', Inoculum::class),
+            'pieces' => $this->pieces($root),
+            'topUp' => null === $topUp ? null : $this->sections->read(SourceWater::class, $topUp),
+            'preparation' => $this->preparation($root, $start),
+            'events' => $this->events($root),
         ];
         $root->finish();
 
@@ -113,40 +119,26 @@ final readonly class PlanDocument
             'name' => $plan->name,
             'vessel' => ['shape' => $plan->vessel->shape()->value, ...$plan->vessel->measures()],
             'waterLine' => $plan->waterLine,
-            'site' => [
-                'temperature' => $plan->site->temperature, 'swing' => $plan->site->swing, 'filledOn' => $plan->site->filledOn, 'latitude' => $plan->site->latitude,
-                'aspect' => $plan->site->aspect->value, 'sky' => $plan->site->sky, 'lid' => $plan->site->lid, 'sealed' => $plan->site->sealed,
-                'bears' => $plan->site->bears, 'above' => $plan->site->above, 'movement' => $plan->site->movement->value, 'room' => $plan->site->room, 'humidity' => $plan->site->humidity,
-                'carbonDioxide' => $plan->site->carbonDioxide, 'altitude' => $plan->site->altitude, 'rain' => $plan->site->rain,
-            ],
+            'site' => SectionReader::write($plan->site),
             'bed' => [
                 'soil' => self::layerData($plan->bed->soil), 'leaves' => self::layerData($plan->bed->leaves), 'cap' => self::layerData($plan->bed->cap),
-                'plate' => $plan->bed->plate, 'core' => $plan->bed->core, 'setback' => $plan->bed->setback, 'bagged' => $plan->bed->bagged,
+                ...SectionReader::write($plan->bed),
                 'doses' => array_map(static fn (Dose $d): array => ['kind' => $d->amendment->id, 'grams' => $d->grams], $plan->bed->doses),
             ],
-            'hardscape' => array_map(static fn (Piece $p): array => [
-                'id' => $p->id, 'kind' => $p->kind->id, 'litres' => $p->litres, 'place' => $p->place, 'row' => $p->row, 'fixed' => $p->fixed, 'soaked' => $p->soaked,
-            ], $plan->pieces),
-            'light' => self::lampData($plan->lamp),
-            'plants' => array_map(static fn (Clump $c): array => [
-                'id' => $c->id, 'kind' => $c->kind->id, 'pieces' => $c->pieces, 'place' => $c->place, 'row' => $c->row, 'planting' => $c->planting->value, 'day' => $c->day, 'grown' => $c->grown->value,
-            ], $plan->clumps),
-            'water' => self::waterData($plan->water),
-            'topUp' => null === $plan->topUp ? null : self::waterData($plan->topUp),
-            'animals' => array_map(static fn (Group $g): array => [
-                'id' => $g->id, 'kind' => $g->kind->id, 'count' => $g->count, 'day' => $g->day,
-            ], $plan->groups),
-            'feeding' => ['grams' => $plan->feed->grams, 'protein' => $plan->feed->protein, 'fromDay' => $plan->feedFrom, 'food' => $plan->feed->food?->id],
-            'care' => get_object_vars($plan->care),
+            'hardscape' => array_map(static fn (Piece $p): array => ['id' => $p->id, 'kind' => $p->kind->id, ...SectionReader::write($p)], $plan->pieces),
+            'light' => SectionReader::write($plan->lamp),
+            'plants' => array_map(static fn (Clump $c): array => ['id' => $c->id, 'kind' => $c->kind->id, ...SectionReader::write($c)], $plan->clumps),
+            'water' => SectionReader::write($plan->water),
+            'topUp' => null === $plan->topUp ? null : SectionReader::write($plan->topUp),
+            'animals' => array_map(static fn (Group $g): array => ['id' => $g->id, 'kind' => $g->kind->id, ...SectionReader::write($g)], $plan->groups),
+            'feeding' => [...SectionReader::write($plan->feed), 'fromDay' => $plan->feedFrom],
+            'care' => SectionReader::write($plan->care),
             'start' => ['inoculum' => $plan->inoculum->value, 'way' => $plan->preparation->way->value],
             'school' => $plan->preparation->school?->value,
-            'preparation' => [
-                'treatment' => $plan->preparation->treatment->value, 'filling' => $plan->preparation->filling->value,
-                'rinsed' => $plan->preparation->rinsed, 'sieved' => $plan->preparation->sieved,
-            ],
-            'events' => array_map(static fn (Occasion $o): array => [
-                'id' => $o->id, 'do' => $o->kind->value, 'day' => $o->day, ...(null === $o->clump ? [] : ['clump' => $o->clump]), ...$o->values,
-            ], $plan->occasions),
+            'preparation' => SectionReader::write($plan->preparation),
+            'events' => array_map(static fn (PlannedEvent $e): array => [
+                'id' => $e->id, 'do' => $e->kind->value, 'day' => $e->day, ...(null === $e->of ? [] : [(string) $e->kind->of() => $e->of]), ...$e->values,
+            ], $plan->events),
         ];
     }
 
@@ -161,96 +153,57 @@ final readonly class PlanDocument
         return $shape->make($measures);
     }
 
-    private static function site(DocumentReader $reader): Site
+    private function site(DocumentReader $reader): Site
     {
-        $aspect = $reader->choice('aspect', Aspect::class, Aspect::None->value);
-        $outdoors = Aspect::Open === $aspect;
+        $outdoors = Aspect::Open->value === $reader->textOr('aspect', '');
 
-        return new Site($reader->number('temperature'), $reader->numberOr('swing', 0.0), $reader->wholeOr('filledOn', 121), $reader->numberOr('latitude', 50.0),
-            $aspect, $reader->numberOr('sky', 0.2), $reader->truthOr('lid', false), $reader->truthOr('sealed', false),
-            $reader->numberOr('bears', 0.0), $reader->numberOr('above', 0.5), $reader->choice('movement', Movement::class, Movement::Still->value),
-            $reader->numberOr('room', 0.0), $reader->numberOr('humidity', $outdoors ? Site::OUTDOOR_HUMIDITY : Site::ROOM_HUMIDITY), $reader->numberOr('carbonDioxide', 0.0), $reader->numberOr('altitude', 0.0), $reader->numberOr('rain', $outdoors ? Site::USUAL_RAIN : 0.0));
+        return $this->sections->read(Site::class, $reader, defaults: $outdoors ? ['humidity' => Site::OUTDOOR_HUMIDITY, 'rain' => Site::USUAL_RAIN] : []);
     }
 
-    private function feed(DocumentReader $feeding): Feed
+    private function bed(DocumentReader $reader): Bed
     {
-        $food = self::known($feeding, 'food', $this->catalogue->foods, 'a food');
-
-        return Feed::of($feeding->number('grams'), $feeding->number('protein'), $food);
+        return $this->sections->read(Bed::class, $reader, [
+            'soil' => $this->layer($reader->optionalChild('soil'), Role::Soil), 'cap' => $this->layer($reader->optionalChild('cap'), Role::Cap),
+            'leaves' => $this->layer($reader->optionalChild('leaves'), Role::Soil), 'doses' => $this->doses($reader),
+        ]);
     }
 
-    private static function care(DocumentReader $care): Care
+    private function feed(DocumentReader $reader): Feed
     {
-        return new Care($care->number('changeShare'), $care->whole('changeEvery'), ...array_map(static fn (string $name): float => $care->numberOr($name, 0.0), ['gas', 'trickle', 'nitrogen', 'phosphorus', 'potassium', 'iron']));
+        $feed = $this->sections->read(Feed::class, $reader);
+
+        return Feed::of($feed->grams, $feed->protein, $feed->food);
     }
 
-    /**
-     * What of a catalogue an optional key names; null where it is absent.
-     *
-     * @template T
-     *
-     * @param array<string, T> $kinds
-     *
-     * @return T|null
-     */
-    private static function known(DocumentReader $reader, string $key, array $kinds, string $what): mixed
+    private function preparation(DocumentReader $root, DocumentReader $start): Preparation
     {
-        $id = $reader->textOr($key, '');
-        if ('' !== $id && !isset($kinds[$id])) {
-            $reader->refuse($key, \sprintf('“%s” is not %s Olvek knows.', mb_substr($id, 0, 60), $what));
-        }
-
-        return $kinds[$id] ?? null;
-    }
-
-    private function lamp(DocumentReader $light): Lamp
-    {
-        $kind = self::known($light, 'kind', $this->catalogue->lamps, 'a lamp');
-
-        return new Lamp($light->number('lumens'), $light->number('hours'), $light->number('landing'), $light->numberOr('height', Lamp::USUAL_HEIGHT), new Programme(
-            $light->numberOr('on', 10.0), $light->numberOr('pause', 0.0), $light->wholeOr('allDay', 0), $light->numberOr('startShare', 1.0), $light->numberOr('stepShare', 0.0), $light->truthOr('held', true)), $kind, $light->numberOr('watts', 0.0));
-    }
-
-    /** @return array<string, mixed> */
-    private static function lampData(Lamp $lamp): array
-    {
-        return [
-            'kind' => $lamp->kind?->id, 'watts' => $lamp->watts, 'lumens' => $lamp->lumens, 'hours' => $lamp->hours, 'landing' => $lamp->landing, 'height' => $lamp->height,
-            'on' => $lamp->programme->on, 'pause' => $lamp->programme->pause, 'allDay' => $lamp->programme->allDay,
-            'startShare' => $lamp->programme->startShare, 'stepShare' => $lamp->programme->stepShare, 'held' => $lamp->programme->held,
+        $given = [
+            'school' => '' === $root->textOr('school', '') ? null : $root->choice('school', School::class),
+            'way' => $start->choice('way', StartWay::class, StartWay::Undecided->value),
         ];
-    }
-
-    private static function preparation(DocumentReader $root, DocumentReader $start): Preparation
-    {
         $reader = $root->optionalChild('preparation');
-        $school = '' === $root->textOr('school', '') ? null : $root->choice('school', School::class);
-        $way = $start->choice('way', StartWay::class, StartWay::Undecided->value);
 
-        return null === $reader ? new Preparation(way: $way, school: $school) : new Preparation(
-            $reader->choice('treatment', Treatment::class, Treatment::Undecided->value), $reader->choice('filling', Filling::class, Filling::Undecided->value),
-            $reader->truthOr('rinsed', false), $reader->truthOr('sieved', false), $way, $school);
+        return null === $reader ? new Preparation(...$given) : $this->sections->read(Preparation::class, $reader, $given);
     }
 
-    /** @return list<Occasion> */
-    private function occasions(DocumentReader $root): array
+    /** @return list<PlannedEvent> */
+    private function events(DocumentReader $root): array
     {
-        $occasions = [];
+        $events = [];
         foreach ($root->itemsOrNone('events') as $item) {
-            $kind = $item->choice('do', OccasionKind::class);
-            $values = [];
-            foreach ($kind->values() as $name => [$usual]) {
-                $values[$name] = \is_int($usual) ? $item->whole($name) : $item->number($name);
+            $kind = $item->choice('do', EventKind::class);
+            if (!$kind->happens()->planned) {
+                $item->refuse('do', 'Name one of: '.implode(', ', array_column(EventKind::plannable(), 'value')).'.');
             }
-            $occasions[] = new Occasion($item->text('id'), $kind, $item->whole('day'), $values, $kind->ofClump() ? $item->text('clump') : null);
+            $values = [];
+            foreach (Fields::of($kind->type()) as $name => $property) {
+                $values[$name] = $property->isWhole() ? $item->whole($name) : $item->number($name);
+            }
+            $of = $kind->of();
+            $events[] = new PlannedEvent($item->text('id'), $kind, $item->whole('day'), $values, null === $of ? null : $item->text($of));
         }
 
-        return $occasions;
-    }
-
-    private static function water(DocumentReader $reader): SourceWater
-    {
-        return new SourceWater($reader->number('pH'), $reader->number('kh'), $reader->number('gh'), $reader->number('nitrate'), $reader->numberOr('phosphate', 0.0), $reader->numberOr('sodium', 0.0), $reader->numberOr('calcium', SourceWater::CALCIUM), $reader->numberOr('chloride', SourceWater::CHLORIDE), $reader->numberOr('sulphate', SourceWater::SULPHATE));
+        return $events;
     }
 
     /** @return list<Dose> */
@@ -281,13 +234,8 @@ final readonly class PlanDocument
                 $item->refuse('kind', \sprintf('“%s” is not a stone or wood Olvek knows.', mb_substr($item->text('kind'), 0, 60)));
             }
             $id = $item->text('id');
-            $litres = $item->number('litres');
-            $place = $item->number('place');
-            $row = $item->number('row');
-            $fixed = $item->truthOr('fixed', false);
-            $soaked = $item->truthOr('soaked', false);
             if (null !== $kind) {
-                $pieces[] = new Piece($id, $kind, $litres, $place, $row, $fixed, $soaked);
+                $pieces[] = $this->sections->read(Piece::class, $item, ['id' => $id, 'kind' => $kind]);
             }
         }
 
@@ -331,15 +279,9 @@ final readonly class PlanDocument
             if (null === $kind) {
                 $item->refuse('kind', \sprintf('“%s” is not a plant Olvek knows.', mb_substr($item->text('kind'), 0, 60)));
             }
-            $pieces = $item->whole('pieces');
-            $place = $item->number('place');
-            $row = $item->numberOr('row', $kind?->zone->row() ?? 0.5);
-            $planting = $item->choice('planting', Planting::class, Planting::Right->value);
             $id = $item->text('id');
-            $day = $item->wholeOr('day', 0);
-            $grown = $item->choice('grown', Grown::class, Grown::Unknown->value);
             if (null !== $kind) {
-                $clumps[] = new Clump($id, $kind, $pieces, $place, $row, $planting, $day, $grown);
+                $clumps[] = $this->sections->read(Clump::class, $item, ['id' => $id, 'kind' => $kind], ['row' => $kind->zone->row()]);
             }
         }
 
@@ -355,21 +297,13 @@ final readonly class PlanDocument
             if (null === $kind) {
                 $item->refuse('kind', \sprintf('“%s” is not an animal Olvek knows.', mb_substr($item->text('kind'), 0, 60)));
             }
-            $count = $item->whole('count');
-            $day = $item->whole('day');
             $id = $item->text('id');
             if (null !== $kind) {
-                $groups[] = new Group($id, $kind, $count, $day);
+                $groups[] = $this->sections->read(Group::class, $item, ['id' => $id, 'kind' => $kind]);
             }
         }
 
         return $groups;
-    }
-
-    /** @return array<string, float> */
-    public static function waterData(SourceWater $water): array
-    {
-        return ['pH' => $water->pH, 'kh' => $water->kh, 'gh' => $water->gh, 'nitrate' => $water->nitrate, 'phosphate' => $water->phosphate, 'sodium' => $water->sodium, 'calcium' => $water->calcium, 'chloride' => $water->chloride, 'sulphate' => $water->sulphate];
     }
 
     /** @return array<string, mixed>|null */
@@ -381,8 +315,7 @@ final readonly class PlanDocument
 
         return [
             'mix' => array_map(static fn (array $share): array => ['material' => $share[0]->id, 'parts' => $share[1]], $layer->mix->parts),
-            'front' => $layer->front,
-            'back' => $layer->back,
+            ...SectionReader::write($layer),
         ];
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\Field\Worded;
+
 /** How a clump is set. */
-enum Planting: string
+enum Planting: string implements Worded
 {
     case Right = 'right';
     /** Down into raw soil, or with the rhizome buried. */

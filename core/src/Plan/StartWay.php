@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\Field\Worded;
+
 /** A way of getting from a planted tank to one that is fit for animals, as the trade teaches it. All C, common practice. */
-enum StartWay: string
+enum StartWay: string implements Worded
 {
     case Undecided = 'undecided';
     case Plants = 'plants';

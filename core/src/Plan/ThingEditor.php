@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Core\Plan;
 
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Field\Fields;
+use Olvek\Core\Field\Number;
 use Olvek\Core\Plant\Role;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
@@ -69,18 +72,20 @@ final readonly class ThingEditor
         if ('remove' === $what) {
             return $this->remove($draft, $list, $things, $index, $name);
         }
-        if ('events' === $list && 'clump' === $what) {
-            if (!\in_array($typed, array_column(Draft::records($draft->data['plants']), 'id'), true)) {
-                throw new RefusedEdit('Choose one of the plan’s clumps.');
+        if ('events' === $list && \in_array($what, ['clump', 'group'], true)) {
+            if (!\in_array($typed, array_column(Draft::records($draft->data['clump' === $what ? 'plants' : 'animals']), 'id'), true)) {
+                throw new RefusedEdit("Choose one of the plan’s {$what}s.");
             }
 
-            return $draft->put([$list, $index, $what], $typed, $name, 'of another clump');
+            return $draft->put([$list, $index, $what], $typed, $name, "of another $what");
         }
         $choice = Choice::at($place);
         if (null !== $choice) {
             return $draft->put([$list, $index, $what], $choice->read($typed), $name, $choice->options[$typed]);
         }
-        $words = $draft->type([$list, $index, $what], $place, $typed, $units);
+        $do = $things[$index]['do'] ?? null;
+        $field = \is_string($do) ? PlanFields::event($place, EventKind::from($do)) : Field::at($place);
+        $words = $draft->type([$list, $index, $what], $field, $typed, $units);
 
         return null === $words ? null : "$name, $words";
     }
@@ -94,9 +99,9 @@ final readonly class ThingEditor
         if ([] === $things && 'animals' === $list && \is_array($draft->data['feeding'])) {
             $draft->data['feeding']['grams'] = 0.0;
         }
-        if ('plants' === $list) {
+        if ('plants' === $list || 'animals' === $list) {
             // What was to be done to it falls away with it.
-            $draft->data['events'] = array_values(array_filter(Draft::records($draft->data['events']), static fn (array $e): bool => ($e['clump'] ?? null) !== $id));
+            $draft->data['events'] = array_values(array_filter(Draft::records($draft->data['events']), static fn (array $e): bool => ($e['plants' === $list ? 'clump' : 'group'] ?? null) !== $id));
         }
 
         return $name.' taken out';
@@ -109,7 +114,7 @@ final readonly class ThingEditor
             $do = $thing['do'];
             \assert(\is_string($do));
 
-            return OccasionKind::from($do)->words();
+            return EventKind::from($do)->words();
         }
         $kind = $thing['kind'];
         \assert(\is_string($kind));
@@ -127,7 +132,7 @@ final readonly class ThingEditor
             'plants' => $this->addClump($draft, $id),
             'animals' => $this->addGroup($draft, $id),
             'hardscape' => $this->addPiece($draft, $id),
-            default => $this->addOccasion($draft, $id),
+            default => $this->addEvent($draft, $id),
         };
     }
 
@@ -196,24 +201,30 @@ final readonly class ThingEditor
         return $kind->name.' added';
     }
 
-    private function addOccasion(Draft $draft, string $what): string
+    private function addEvent(Draft $draft, string $what): string
     {
         // With or without the day: "change 42".
         [$word, $day] = [...explode(' ', $what, 2), (string) self::USUAL_DAY];
         if (!ctype_digit($day) || \strlen($day) > 4) {
             throw new RefusedEdit('Say the day as a number after the word: change 42.');
         }
-        $kind = OccasionKind::tryFrom($word) ?? throw new RefusedEdit('Choose from the list what is to happen.');
-        $occasions = Draft::records($draft->data['events']);
-        $clumps = Draft::records($draft->data['plants']);
-        if ($kind->ofClump() && [] === $clumps) {
-            throw new RefusedEdit('There is nothing to trim yet: add plants first.');
+        $kind = EventKind::tryFrom($word);
+        if (null === $kind || !$kind->happens()->planned) {
+            throw new RefusedEdit('Choose from the list what is to happen.');
         }
-        $occasions[] = [
-            'id' => self::freeId($occasions, 'e'), 'do' => $kind->value, 'day' => (int) $day,
-            ...($kind->ofClump() ? ['clump' => $clumps[0]['id']] : []), ...array_map(static fn (array $v): float|int => $v[0], $kind->values()),
-        ];
-        $draft->data['events'] = $occasions;
+        $events = Draft::records($draft->data['events']);
+        $of = $kind->of();
+        $whom = null === $of ? [] : Draft::records($draft->data['clump' === $of ? 'plants' : 'animals']);
+        if (null !== $of && [] === $whom) {
+            throw new RefusedEdit('clump' === $of ? 'There are no plants yet: add some first.' : 'There are no animals yet: add some first.');
+        }
+        $values = [];
+        foreach (Fields::of($kind->type()) as $name => $property) {
+            $usual = $property->told instanceof Number ? $property->told->usual : 0.0;
+            $values[$name] = $property->isWhole() ? (int) $usual : $usual;
+        }
+        $events[] = ['id' => self::freeId($events, 'e'), 'do' => $kind->value, 'day' => (int) $day, ...(null === $of ? [] : [$of => $whom[0]['id']]), ...$values];
+        $draft->data['events'] = $events;
 
         return $kind->words().' added';
     }

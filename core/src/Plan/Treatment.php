@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\Field\Worded;
+
 /** What is done to tap water before it goes in. */
-enum Treatment: string
+enum Treatment: string implements Worded
 {
     case Undecided = 'undecided';
     case Dechlorinated = 'dechlorinated';

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
+use Olvek\Core\Plan\Field;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\Rules;
 use Olvek\Core\Unit\Estimate;
 use Olvek\Core\Unit\Provenance;
 
@@ -26,13 +26,21 @@ final class ByEye
         $by = static fn (string $name, float $value, float $least, float $most): float => $vary("input $name", Estimate::of($value, Provenance::Judgement, $value * $least, $value * $most))->value;
         $site = $plan->site;
         $swing = abs($site->swing);
-        $warmth = $vary('input warmth', Estimate::of($site->temperature, Provenance::Judgement, min($site->temperature, max(Rules::COOLEST + $swing, $site->temperature - self::WARMTH)), max($site->temperature, min(Rules::WARMEST - $swing, $site->temperature + self::WARMTH))));
+        $warmth = $vary('input warmth', Estimate::of($site->temperature, Provenance::Judgement, min($site->temperature, max(self::bounds('site.temperature')[0] + $swing, $site->temperature - self::WARMTH)), max($site->temperature, min(self::bounds('site.temperature')[1] - $swing, $site->temperature + self::WARMTH))));
 
         return $plan->withInputs(
             $site->withTemperature($warmth->value),
-            $plan->lamp->withLanding(max(Rules::LEAST_LANDING, min(1.0, $by('landing', $plan->lamp->landing, ...self::LANDING)))),
-            $plan->water->with(min(Rules::MOST_KH, $by('kh', $plan->water->kh, ...self::HARDNESS)), min(Rules::MOST_GH, $by('gh', $plan->water->gh, ...self::HARDNESS)), min(Rules::MOST_NITRATE, $by('nitrate', $plan->water->nitrate, ...self::NITRATE))),
-            $plan->feed->withGrams(min(Rules::MOST_FOOD, $by('food', $plan->feed->grams, ...self::FOOD))),
+            $plan->lamp->withLanding(max(self::bounds('light.landing')[0], min(1.0, $by('landing', $plan->lamp->landing, ...self::LANDING)))),
+            $plan->water->with(min(self::bounds('water.kh')[1], $by('kh', $plan->water->kh, ...self::HARDNESS)), min(self::bounds('water.gh')[1], $by('gh', $plan->water->gh, ...self::HARDNESS)), min(self::bounds('water.nitrate')[1], $by('nitrate', $plan->water->nitrate, ...self::NITRATE))),
+            $plan->feed->withGrams(min(self::bounds('feeding.grams')[1], $by('food', $plan->feed->grams, ...self::FOOD))),
         );
+    }
+
+    /** @return array{float, float} what a plan may say at least and at most */
+    private static function bounds(string $place): array
+    {
+        $number = Field::at($place)->number ?? throw new \LogicException("no number at $place");
+
+        return [$number->from, $number->to];
     }
 }

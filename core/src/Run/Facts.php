@@ -90,6 +90,16 @@ final readonly class Facts
     public array $clumps;
     /** @var list<GroupFacts> */
     public array $groups;
+    /** @var list<string> ids of clumps that float, whose leaves are under water, that do not float */
+    public array $floaters;
+    /** @var list<string> */
+    public array $submerged;
+    /** @var list<string> */
+    public array $standing;
+    /** @var array<string, int> */
+    private array $clumpPlaces;
+    /** @var array<string, int> */
+    private array $groupPlaces;
 
     public function __construct(public Plan $plan, public Parameters $parameters)
     {
@@ -144,6 +154,24 @@ final readonly class Facts
         $this->sourceCarbon = self::carbon($plan->water, $plan->site->temperature);
         $this->clumps = array_map(fn (Clump $c): ClumpFacts => new ClumpFacts($plan, $c, $parameters, $this->depth), $plan->clumps);
         $this->groups = array_map(static fn (Group $g): GroupFacts => new GroupFacts($g->kind), $plan->groups);
+        $of = static fn (\Closure $which): array => array_values(array_map(static fn (Clump $c): string => $c->id, array_filter($plan->clumps, $which)));
+        $this->floaters = $of(static fn (Clump $c): bool => $c->kind->role->coversSurface());
+        $this->submerged = $of(static fn (Clump $c): bool => !$c->kind->role->hasLeavesInAir());
+        $this->standing = $of(static fn (Clump $c): bool => !$c->kind->role->coversSurface());
+        $this->clumpPlaces = array_flip(array_map(static fn (Clump $c): string => $c->id, $plan->clumps));
+        $this->groupPlaces = array_flip(array_map(static fn (Group $g): string => $g->id, $plan->groups));
+    }
+
+    /** Place of a clump in the plan's list, by its id. */
+    public function clump(string $id): int
+    {
+        return $this->clumpPlaces[$id] ?? throw new \OutOfBoundsException("the plan has no clump $id");
+    }
+
+    /** Place of a group in the plan's list, by its id. */
+    public function group(string $id): int
+    {
+        return $this->groupPlaces[$id] ?? throw new \OutOfBoundsException("the plan has no group $id");
     }
 
     /**

@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
+use Olvek\Core\Event\Dated;
+use Olvek\Core\Event\Event;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\Plant\Growth;
-use Olvek\Core\Run\Event\Dated;
-use Olvek\Core\Run\Event\Event;
-use Olvek\Core\Run\Event\Fertilise;
-use Olvek\Core\Run\Event\Planned;
-use Olvek\Core\Run\Event\Plant;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Water\CarbonSpeciation;
 
@@ -42,7 +40,7 @@ final class Runner
     public function __construct(private readonly Plan $plan, Parameters $parameters = new Parameters())
     {
         $this->facts = new Facts($plan, $parameters);
-        $this->planned = Planned::events($plan);
+        $this->planned = array_map(static fn (PlannedEvent $e): Event => $e->event(), $plan->events);
     }
 
     /**
@@ -89,11 +87,12 @@ final class Runner
         $facts = $this->facts;
         $plants = $processes->plants;
         $algae = $processes->algae;
-        $this->arrive($state, $conditions, $books, $n);
+        $tank = new RunningTank($n, $state, $conditions, $facts, $books);
+        $this->arrive($tank, $n);
         foreach ([...$this->planned, ...$events] as $event) {
             // Rules are the keeper's own doing: nobody there, nobody thins.
-            if (($event instanceof Dated || $n >= $conditions->awayUntil) && $event->due($n, $state, $facts)) {
-                $event->happen($n, $state, $conditions, $facts, $books);
+            if (($event instanceof Dated || $n >= $conditions->awayUntil) && $event->due($n, $tank)) {
+                $event->happen($n, $tank);
             }
         }
         $care = $this->plan->care;
@@ -101,7 +100,7 @@ final class Runner
             WaterKeeping::change($state, $facts, $books, $care->changeShare, $conditions->change);
         }
         if ($n > 0 && 0 === $n % 7 && $care->fertilises() && $n >= $conditions->awayUntil) {
-            Fertilise::give($state, $books, $care->nitrogen, $care->phosphorus, $care->potassium, $care->iron);
+            $tank->fertilise($care->nitrogen, $care->phosphorus, $care->potassium, $care->iron);
         }
         $plants->dawn($state, $n + self::NOON);
         $algae->dawn($state, $books);
@@ -164,19 +163,17 @@ final class Runner
         return $this->facts;
     }
 
-    private function arrive(State $s, Conditions $conditions, Books $books, int $n): void
+    /** What the plan has come on a day: clumps after the first day, which the state begins with, and groups. */
+    private function arrive(RunningTank $tank, int $n): void
     {
-        foreach ($this->plan->clumps as $i => $clump) {
+        foreach ($this->plan->clumps as $clump) {
             if ($n > 0 && $clump->day === $n) {
-                (new Plant($n, $i, $clump->biomass()))->happen($n, $s, $conditions, $this->facts, $books);
+                $tank->plant($clump->id, $clump->pieces);
             }
         }
-        foreach ($this->plan->groups as $i => $group) {
+        foreach ($this->plan->groups as $group) {
             if ($group->day === $n) {
-                $grams = $group->biomass();
-                $s->animals[$i] += $grams;
-                $s->heads[$i] += $group->count;
-                $books->add($grams * Books::ANIMAL_NITROGEN, $grams * Books::ANIMAL_PHOSPHORUS, $grams * Books::ANIMAL_POTASSIUM, $grams * Books::ANIMAL_IRON, $grams * Books::ANIMAL_CARBON);
+                $tank->stock($group->id, $group->count);
             }
         }
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
-use Olvek\Core\Run\Event\Event;
-use Olvek\Core\Run\Event\ThinFloaters;
-use Olvek\Core\Run\Event\TrimOvergrown;
+use Olvek\Core\Event\Event;
+use Olvek\Core\Event\ThinFloaters;
+use Olvek\Core\Event\TrimOvergrown;
 
 /** What a keeper does without being told: floaters are thinned before they close the surface, what overgrows is cut back. All C. */
 final class UsualCare

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Solve;
 
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Group;
-use Olvek\Core\Plan\Occasion;
-use Olvek\Core\Plan\OccasionKind;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\PlannedEvent;
 
 /** The earliest day on which each group may come, in the order of the trade: snails, shrimp, fish. */
 final readonly class EarliestStart implements Question
@@ -106,7 +106,7 @@ final readonly class EarliestStart implements Question
     /** First day after the last ammonia that the plan doses: nobody doses onto animals. */
     public static function afterDoses(Plan $plan): int
     {
-        $days = array_map(static fn (Occasion $o): int => $o->day + 1, array_filter($plan->occasions, static fn (Occasion $o): bool => OccasionKind::Dose === $o->kind));
+        $days = array_map(static fn (PlannedEvent $o): int => $o->day + 1, array_filter($plan->events, static fn (PlannedEvent $o): bool => EventKind::Dose === $o->kind));
 
         return [] === $days ? 0 : max($days);
     }

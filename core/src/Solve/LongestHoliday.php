@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Solve;
 
+use Olvek\Core\Event\Holiday;
 use Olvek\Core\Margin\DawnOxygen;
 use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Nitrite;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Event\Holiday;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 

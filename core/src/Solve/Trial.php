@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Solve;
 
+use Olvek\Core\Event\Event;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Margin;
@@ -11,7 +12,6 @@ use Olvek\Core\Margin\State;
 use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Event\Event;
 use Olvek\Core\Unit\UnitSystem;
 
 /** Tries plans for a question, and counts how many years it ran; while somebody waits for them. */

@@ -51,7 +51,7 @@ final readonly class Drill
     }
 
     /**
-     * @param list<\Olvek\Core\Run\Event\Event> $events none for usual care
+     * @param list<\Olvek\Core\Event\Event> $events none for usual care
      *
      * @return array{oxygen: float, ammonia: float, nitrite: float, hours: float|null, lost: float} worst of the days watched; hours until the first limit was passed
      */

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Olvek\Core\Stress;
 
 use Olvek\Core\Animal\Shape;
+use Olvek\Core\Event\Deaths;
+use Olvek\Core\Event\Event;
+use Olvek\Core\Event\Feed;
+use Olvek\Core\Event\Holiday;
+use Olvek\Core\Event\LampOff;
+use Olvek\Core\Event\Spell;
+use Olvek\Core\Event\TrimOvergrown;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Event\Deaths;
-use Olvek\Core\Run\Event\Event;
-use Olvek\Core\Run\Event\Feeding;
-use Olvek\Core\Run\Event\Holiday;
-use Olvek\Core\Run\Event\LampOff;
-use Olvek\Core\Run\Event\Spell;
-use Olvek\Core\Run\Event\TrimOvergrown;
 use Olvek\Core\Run\UsualCare;
 
 /** What goes wrong in tanks, sooner or later. All C; how bad each is here, J. */
@@ -83,7 +83,7 @@ enum Mishap: string
     public function events(Plan $plan, int $day): array
     {
         return match ($this) {
-            self::Overfed => [new Feeding($day, max(self::HANDFUL * $plan->feed->grams, self::TIN * $plan->netWater())), new Feeding($day + 1, $plan->feed->grams), ...UsualCare::events()],
+            self::Overfed => [new Feed($day, max(self::HANDFUL * $plan->feed->grams, self::TIN * $plan->netWater())), new Feed($day + 1, $plan->feed->grams), ...UsualCare::events()],
             self::DeadFish => [...self::death($plan, $day), ...UsualCare::events()],
             self::LampOut => [new LampOff($day, self::DARK), ...UsualCare::events()],
             self::HeatWave => [new Spell($day, self::HOT, self::HOTTER), ...UsualCare::events()],
@@ -114,7 +114,7 @@ enum Mishap: string
     {
         $i = self::largest($plan);
 
-        return null === $i ? [] : [new Deaths($day, $i, 1 / $plan->groups[$i]->count)];
+        return null === $i ? [] : [new Deaths($day, $plan->groups[$i]->id, 1 / $plan->groups[$i]->count)];
     }
 
     /** Which group has the largest animals; null where there are none worth the name. */

@@ -10,6 +10,9 @@ enum UnitSystem: string
     case Metric = 'metric';
     case Us = 'us';
 
+    /** Digits that may be added to tell values apart. */
+    private const MOST_MORE = 6;
+
     /** The unit in which lengths of tanks and layers are shown. */
     public function length(): Unit
     {
@@ -56,6 +59,26 @@ enum UnitSystem: string
     public function show(Dimension $dimension, float $base, int $decimals = 1): string
     {
         return self::in($this->unitFor($dimension), $base, $decimals);
+    }
+
+    /**
+     * Values that are told side by side, as texts of which no two are alike unless the values are: with as many more digits as it takes.
+     *
+     * @param list<float> $base on the dimension's base scale
+     *
+     * @return list<string>
+     */
+    public function apart(Dimension $dimension, array $base, int $decimals = 1): array
+    {
+        $texts = [];
+        for ($more = 0; $more <= self::MOST_MORE; ++$more) {
+            $texts = array_map(fn (float $value): string => $this->show($dimension, $value, $decimals + $more), $base);
+            if (\count(array_unique($texts)) === \count(array_unique(array_map(strval(...), $base)))) {
+                break;
+            }
+        }
+
+        return $texts;
     }
 
     /** A base-scale value as text in a given unit, without trailing zeros. */

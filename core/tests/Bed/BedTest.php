@@ -70,7 +70,7 @@ final class BedTest extends TestCase
 
     #[TestWith(['bed.core', '2.8', 'at most four fifths'])]
     #[TestWith(['bed.setback', '40', 'The strip without soil'])]
-    #[TestWith(['bed.plate', '60', 'The room under the plate'])]
+    #[TestWith(['bed.plate', '60', 'Gap under the plate'])]
     #[TestWith(['bed.plate', '27', 'must stand at least'])]
     public function testWhatCannotBeBuiltIsRefused(string $place, string $typed, string $why): void
     {

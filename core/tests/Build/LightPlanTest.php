@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Build;
 
 use Olvek\Core\Build\LightPlan;
-use Olvek\Core\Log\Lived;
+use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Runner;
@@ -84,7 +84,7 @@ final class LightPlanTest extends TestCase
     public function testTheRunBurnsTheSameLamp(): void
     {
         foreach ([[6 => false, 13 => false, 20 => false, 27 => false], [6 => false, 12 => true, 20 => false, 27 => false], [0 => true, 13 => false, 20 => true, 27 => false]] as $algae) {
-            $lived = Lived::of(self::ramped(), new Log([], [], $algae));
+            $lived = ActualPlan::of(self::ramped(), new Log([], [], $algae));
             $trace = (new Runner($lived->plan))->run(29, $lived->events);
             $plan = LightPlan::of(self::ramped(), new Log([], [], $algae));
             foreach ([0, 7, 14, 21, 28] as $day) {

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Fit;
 
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Fit\Fit;
 use Olvek\Core\Fit\Forecast;
 use Olvek\Core\Fit\Member;
 use Olvek\Core\Fit\Tuned;
-use Olvek\Core\Log\Deed;
-use Olvek\Core\Log\DeedKind;
-use Olvek\Core\Log\Lived;
+use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Parameters;
@@ -32,15 +32,15 @@ final class FitTest extends TestCase
     }
 
     /** @param array<string, float> $true */
-    private static function lives(Lived $lived, array $true): Trace
+    private static function lives(ActualPlan $lived, array $true): Trace
     {
         return (new Runner($lived->plan, (new Parameters())->with($true)))->run(60, $lived->events);
     }
 
     /**
-     * @param list<Deed> $deeds
+     * @param list<LoggedEvent> $events
      */
-    private static function read(Trace $trace, int $upTo, array $deeds = []): Log
+    private static function read(Trace $trace, int $upTo, array $events = []): Log
     {
         $dice = new \Random\Randomizer(new \Random\Engine\Mt19937(5));
         $readings = [];
@@ -51,10 +51,10 @@ final class FitTest extends TestCase
             }
         }
 
-        return new Log($readings, $deeds);
+        return new Log($readings, $events);
     }
 
-    private static function forecast(Lived $lived, Log $log, ?Fit $fit): Forecast
+    private static function forecast(ActualPlan $lived, Log $log, ?Fit $fit): Forecast
     {
         return Forecast::of(array_map(static fn (int $n): Member => Forecast::member($lived, $log, $fit, 42, $n), range(0, Forecast::MEMBERS - 1)), null !== $fit);
     }
@@ -64,7 +64,7 @@ final class FitTest extends TestCase
     #[TestWith([1.5, 0.3])]
     public function testSoilAndBacteriaOfATwinAreFound(float $soil, float $bacteria): void
     {
-        $lived = Lived::of(self::leaky(), new Log());
+        $lived = ActualPlan::of(self::leaky(), new Log());
         $log = self::read(self::lives($lived, ['flushFactor' => $soil, 'inoculum' => $bacteria]), 21);
         $fit = Fit::of($lived, $log);
         self::assertNotNull($fit);
@@ -78,7 +78,7 @@ final class FitTest extends TestCase
     /** Eight of ten: of 3 substances on 4 days ahead, most true values must lie within the band that was learned on day 9. */
     public function testWhatWasLearnedByDayNineHoldsForWeeks(): void
     {
-        $lived = Lived::of(self::leaky(), new Log());
+        $lived = ActualPlan::of(self::leaky(), new Log());
         $true = self::lives($lived, ['flushFactor' => 2.5, 'inoculum' => 0.5]);
         $log = self::read($true, 9);
         $learned = self::forecast($lived, $log, Fit::of($lived, $log));
@@ -102,7 +102,7 @@ final class FitTest extends TestCase
 
     public function testTooFewReadingsTeachNothing(): void
     {
-        $lived = Lived::of(self::leaky(), new Log());
+        $lived = ActualPlan::of(self::leaky(), new Log());
         self::assertNull(Fit::of($lived, new Log([new Reading(1, Measure::Ammonia, 0.2), new Reading(1, Measure::Nitrite, 0.0), new Reading(1, Measure::Acidity, 7.0)])));
     }
 
@@ -110,7 +110,7 @@ final class FitTest extends TestCase
     {
         $plan = Sample::planted();
         $log = new Log(array_map(static fn (int $day): Reading => new Reading($day, Measure::Ammonia, 0.0), [1, 3, 5]));
-        $fit = Fit::of(Lived::of($plan, $log), $log);
+        $fit = Fit::of(ActualPlan::of($plan, $log), $log);
         self::assertNotNull($fit);
         foreach (Tuned::cases() as $tuned) {
             self::assertEqualsWithDelta(0.0, log($fit->factors[$tuned->value]), $tuned->prior());
@@ -121,11 +121,11 @@ final class FitTest extends TestCase
     /** 1.6 mg N/L on the day of a dose is what was there before it: the dose itself must not be taken for the soil's. */
     public function testWhatWasReadBeforeADoseIsNotTheDose(): void
     {
-        $deeds = [new Deed(5, DeedKind::Dose, 4.0)];
-        $lived = Lived::of(self::leaky(), new Log([], $deeds));
+        $events = [new LoggedEvent(5, EventKind::Dose, 4.0)];
+        $lived = ActualPlan::of(self::leaky(), new Log([], $events));
         $true = self::lives($lived, []);
         $before = $true->columns['ammonia'][4];
-        $log = new Log([...array_map(static fn (int $d): Reading => new Reading($d, Measure::Ammonia, $true->columns['ammonia'][$d]), [2, 3, 4]), new Reading(5, Measure::Ammonia, $before)], $deeds);
+        $log = new Log([...array_map(static fn (int $d): Reading => new Reading($d, Measure::Ammonia, $true->columns['ammonia'][$d]), [2, 3, 4]), new Reading(5, Measure::Ammonia, $before)], $events);
         $fit = Fit::of($lived, $log);
         self::assertNotNull($fit);
         self::assertEqualsWithDelta(1.0, $fit->factors['flushFactor'], 0.05);
@@ -133,7 +133,7 @@ final class FitTest extends TestCase
 
     public function testQuietDaysComeInOrder(): void
     {
-        $lived = Lived::of(self::leaky(), new Log());
+        $lived = ActualPlan::of(self::leaky(), new Log());
         $quiet = self::forecast($lived, new Log(), null)->quiet(1);
         self::assertNotNull($quiet['early']);
         self::assertNotNull($quiet['likely']);
@@ -144,7 +144,7 @@ final class FitTest extends TestCase
     public function testTheSameTankGetsTheSameForecast(): void
     {
         $log = new Log();
-        $lived = Lived::of(self::leaky(), $log);
+        $lived = ActualPlan::of(self::leaky(), $log);
         self::assertEquals(Forecast::member($lived, $log, null, 20, 7), Forecast::member($lived, $log, null, 20, 7));
         self::assertNotEquals(Forecast::member($lived, $log, null, 20, 7), Forecast::member($lived, $log, null, 20, 8));
     }

@@ -89,7 +89,7 @@ final class ProgrammeTest extends TestCase
 
     public function testAPauseLongerThanTheNightIsRefused(): void
     {
-        $this->expectExceptionMessageMatches('/The pause must be between 0.h and 16.h/u');
+        $this->expectExceptionMessageMatches('/leaves 16.h for a break; this says 17.h/u');
         self::edit(Sample::planted(), '17');
     }
 

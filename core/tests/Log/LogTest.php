@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Log;
 
-use Olvek\Core\Log\Deed;
-use Olvek\Core\Log\DeedKind;
-use Olvek\Core\Log\Lived;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Run\Runner;
@@ -60,7 +60,7 @@ final class LogTest extends TestCase
 
     private static function lives(Log $log): Trace
     {
-        $lived = Lived::of(Sample::planted(), $log);
+        $lived = ActualPlan::of(Sample::planted(), $log);
 
         return (new Runner($lived->plan))->run(60, $lived->events);
     }
@@ -69,7 +69,7 @@ final class LogTest extends TestCase
     {
         $bare = self::lives(new Log());
         self::assertSame(0.0, $bare->highest('animals')[0], 'planned for day 28, but nobody wrote that they came');
-        $stocked = self::lives(new Log([], [new Deed(12, DeedKind::Stock, 4, 'a1'), new Deed(20, DeedKind::Stock, 2, 'a1')]));
+        $stocked = self::lives(new Log([], [new LoggedEvent(12, EventKind::Stock, 4, 'a1'), new LoggedEvent(20, EventKind::Stock, 2, 'a1')]));
         self::assertSame(0.0, $stocked->columns['heads'][11]);
         self::assertEqualsWithDelta(4.0, $stocked->columns['heads'][12], 0.1);
         self::assertEqualsWithDelta(2.0, $stocked->columns['heads'][20] - $stocked->columns['heads'][19], 0.1);
@@ -78,16 +78,16 @@ final class LogTest extends TestCase
     /** A dose is in the water on its day; half of the water changed takes half of what is in it. */
     public function testDosesAndChangesHappenOnTheirDays(): void
     {
-        $dosed = self::lives(new Log([], [new Deed(3, DeedKind::Dose, 2.0)]));
+        $dosed = self::lives(new Log([], [new LoggedEvent(3, EventKind::Dose, 2.0)]));
         self::assertLessThan(0.3, $dosed->columns['ammonia'][2]);
         self::assertGreaterThan(1.5, $dosed->columns['ammonia'][3]);
-        $changed = self::lives(new Log([], [new Deed(3, DeedKind::Dose, 2.0), new Deed(3, DeedKind::Change, 0.5)]));
+        $changed = self::lives(new Log([], [new LoggedEvent(3, EventKind::Dose, 2.0), new LoggedEvent(3, EventKind::Change, 0.5)]));
         self::assertEqualsWithDelta(0.5, $changed->columns['ammonia'][3] / $dosed->columns['ammonia'][3], 0.06);
     }
 
     public function testFeedingBeginsAndStopsAsWritten(): void
     {
-        $trace = self::lives(new Log([], [new Deed(10, DeedKind::Stock, 10, 'a1'), new Deed(15, DeedKind::Feed, 0.05), new Deed(25, DeedKind::Feed, 0.0)]));
+        $trace = self::lives(new Log([], [new LoggedEvent(10, EventKind::Stock, 10, 'a1'), new LoggedEvent(15, EventKind::Feed, 0.05), new LoggedEvent(25, EventKind::Feed, 0.0)]));
         self::assertSame(0.0, $trace->columns['food'][14], 'in since day 10, and unfed until it was written down');
         self::assertGreaterThan(0.0, $trace->columns['food'][16]);
         self::assertSame(0.0, $trace->columns['food'][26]);
@@ -99,7 +99,7 @@ final class LogTest extends TestCase
         $plan = Sample::edit(Sample::planted(), ['light.startShare' => '60', 'light.stepShare' => '10']);
         $share = static function (array $algae) use ($plan): array {
             /** @var array<int, bool> $algae */
-            $lived = Lived::of($plan, new Log([], [], $algae));
+            $lived = ActualPlan::of($plan, new Log([], [], $algae));
             $trace = (new Runner($lived->plan))->run(29, $lived->events);
 
             return array_map(static fn (int $day): float => round($trace->columns['lampShare'][$day], 2), [0, 7, 14, 21, 28]);
@@ -112,7 +112,7 @@ final class LogTest extends TestCase
     public function testMeltTakenOutIsOut(): void
     {
         $left = self::lives(new Log());
-        $out = self::lives(new Log([], [new Deed(14, DeedKind::MeltOut, 0.5)]));
+        $out = self::lives(new Log([], [new LoggedEvent(14, EventKind::MulmOut, 0.5)]));
         self::assertSame($left->columns['mulm'][13], $out->columns['mulm'][13]);
         self::assertEqualsWithDelta(0.5, $out->columns['mulm'][14] / $left->columns['mulm'][14], 0.1);
     }
@@ -120,31 +120,32 @@ final class LogTest extends TestCase
     public function testGroupsKeepTheirPlacesWhoeverCameFirst(): void
     {
         $plan = Sample::edit(Sample::planted(), ['animals.add' => 'neocaridina-davidi']);
-        $lived = Lived::of($plan, new Log([], [new Deed(9, DeedKind::Stock, 3, 'a2'), new Deed(12, DeedKind::Stock, 50, 'gone')]));
+        $lived = ActualPlan::of($plan, new Log([], [new LoggedEvent(9, EventKind::Stock, 3, 'a2'), new LoggedEvent(12, EventKind::Stock, 50, 'gone')]));
         self::assertSame(['a1', 'a2'], array_map(static fn ($g): string => $g->id, $lived->plan->groups));
         self::assertSame([1095, 9], array_map(static fn ($g): int => $g->day, $lived->plan->groups));
         self::assertSame(3, $lived->plan->groups[1]->count);
         self::assertEquals($plan->bed, $lived->plan->bed, 'all else stands');
     }
 
-    #[TestWith([DeedKind::Stock, 4.0, '4 × Least killifish came'])]
-    #[TestWith([DeedKind::Dose, 2.0, 'Ammonia dosed, 2.6 mg/L as NH₄'])]
-    #[TestWith([DeedKind::Change, 0.42, '42 % of the water changed'])]
-    #[TestWith([DeedKind::Feed, 0.05, 'Fed from now on, 0.05 g a day'])]
-    #[TestWith([DeedKind::Feed, 0.0, 'Feeding stopped'])]
-    public function testADeedIsToldInTheKeepersWords(DeedKind $kind, float $amount, string $words): void
+    #[TestWith([EventKind::Stock, 4.0, '4 × Least killifish came'])]
+    #[TestWith([EventKind::Dose, 2.0, 'Ammonia dosed, 2.6 mg/L as NH₄'])]
+    #[TestWith([EventKind::Change, 0.42, '42 % of the water changed'])]
+    #[TestWith([EventKind::Feed, 0.05, 'Fed from now on, 0.05 g a day'])]
+    #[TestWith([EventKind::Feed, 0.0, 'Feeding stopped'])]
+    public function testWhatIsDoneIsToldInTheKeepersWords(EventKind $kind, float $amount, string $words): void
     {
-        self::assertSame($words, str_replace("\u{00A0}", ' ', $kind->line($amount, TestKit::of(), Sample::planted()->groups[0])));
+        self::assertSame($words, str_replace(["\u{00A0}", "\u{202F}"], ' ', LoggedEvent::line($kind, $amount, TestKit::of(), Sample::planted()->groups[0])));
     }
 
-    public function testDeedsKeepToWhatAPlanCanHold(): void
+    /** Whatever can be logged has a line, and an event that a run understands. */
+    public function testEveryKindThatIsLoggedHasItsLineAndItsEvent(): void
     {
-        self::assertSame([1, 5000], DeedKind::Stock->bounds());
-        self::assertEquals([0, 20], DeedKind::Dose->bounds());
-        foreach (DeedKind::cases() as $kind) {
-            [$least, $most] = $kind->bounds();
-            self::assertLessThan($most, $least, $kind->value);
-            self::assertNotSame('', $kind->line((float) $most, TestKit::of()));
+        $logged = array_filter(EventKind::cases(), static fn (EventKind $k): bool => null !== $k->happens()->done);
+        self::assertContains(EventKind::Bacteria, $logged);
+        foreach ($logged as $kind) {
+            $most = $kind->amount()->to ?? 1.0;
+            self::assertNotSame('', LoggedEvent::line($kind, $most, TestKit::of()));
+            self::assertInstanceOf($kind->type(), (new LoggedEvent(3, $kind, $most, 'a1'))->event());
         }
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
+use Olvek\Core\Event\Event;
+use Olvek\Core\Event\ThinFloaters;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Event\Event;
-use Olvek\Core\Run\Event\ThinFloaters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Tests\Sample;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
+use Olvek\Core\Event\Dose;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Run\Alga;
-use Olvek\Core\Run\Event\Dose;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\State;
 use Olvek\Core\Tests\Sample;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Replay;
 
+use Olvek\Core\Event\Dose;
+use Olvek\Core\Event\Event;
+use Olvek\Core\Event\Holiday;
+use Olvek\Core\Event\ThinFloaters;
+use Olvek\Core\Event\Trim;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\School;
-use Olvek\Core\Run\Event\Dose;
-use Olvek\Core\Run\Event\Event;
-use Olvek\Core\Run\Event\Holiday;
-use Olvek\Core\Run\Event\ThinFloaters;
-use Olvek\Core\Run\Event\Trim;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Run\UsualCare;
@@ -104,7 +104,7 @@ final class Facts
         $trace = self::run($front, 121, UsualCare::events());
         $this->add('pearl-type foreground after 14 days', self::times($front, self::run($front, 15), 'hemianthus-micranthemoides', 14), 1.1, 2.5);
         // The stems behind are topped every ten days.
-        $topped = self::run($front, 121, array_map(static fn (int $n): Trim => new Trim(10 * $n, 4, 0.4), range(2, 11)));
+        $topped = self::run($front, 121, array_map(static fn (int $n): Trim => new Trim(10 * $n, 'c5', 0.4), range(2, 11)));
         $this->add('chain sword over four months', self::times($front, $topped, 'helanthium-tenellum', 120), 3.0, 20.0, true);
         $this->add('tender kind of day 0, left on day 11', self::times($front, $trace, 'staurogyne-repens', 11), 0.05, 0.5);
         $this->add('another, left on day 11', self::times($front, $trace, 'pogostemon-helferi', 11), 0.05, 0.5, true);

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Run;
 
+use Olvek\Core\Event\Change;
+use Olvek\Core\Event\Dose;
+use Olvek\Core\Event\Event;
+use Olvek\Core\Event\Holiday;
+use Olvek\Core\Event\ThinFloaters;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Event\Change;
-use Olvek\Core\Run\Event\Dose;
-use Olvek\Core\Run\Event\Event;
-use Olvek\Core\Run\Event\Holiday;
-use Olvek\Core\Run\Event\ThinFloaters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Run\UsualCare;

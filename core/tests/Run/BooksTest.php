@@ -4,30 +4,33 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Run;
 
-use Olvek\Core\Log\Deed;
-use Olvek\Core\Log\DeedKind;
-use Olvek\Core\Log\Lived;
+use Olvek\Core\Event\Change;
+use Olvek\Core\Event\Deaths;
+use Olvek\Core\Event\Dose;
+use Olvek\Core\Event\Event;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Event\Feed;
+use Olvek\Core\Event\Fertilise;
+use Olvek\Core\Event\Holiday;
+use Olvek\Core\Event\LampOff;
+use Olvek\Core\Event\Leaves;
+use Olvek\Core\Event\Light;
+use Olvek\Core\Event\MulmOut;
+use Olvek\Core\Event\Plant;
+use Olvek\Core\Event\Remove;
+use Olvek\Core\Event\Spell;
+use Olvek\Core\Event\Stock;
+use Olvek\Core\Event\TakeOut;
+use Olvek\Core\Event\ThinFloaters;
+use Olvek\Core\Event\TopUpWater;
+use Olvek\Core\Event\Trim;
+use Olvek\Core\Event\TrimAbove;
+use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Books;
-use Olvek\Core\Run\Event\Change;
-use Olvek\Core\Run\Event\Deaths;
-use Olvek\Core\Run\Event\Dose;
-use Olvek\Core\Run\Event\Event;
-use Olvek\Core\Run\Event\Feeding;
-use Olvek\Core\Run\Event\Holiday;
-use Olvek\Core\Run\Event\LampOff;
-use Olvek\Core\Run\Event\Leaves;
-use Olvek\Core\Run\Event\Lighting;
-use Olvek\Core\Run\Event\MulmOut;
-use Olvek\Core\Run\Event\Plant;
-use Olvek\Core\Run\Event\Spell;
-use Olvek\Core\Run\Event\Stock;
-use Olvek\Core\Run\Event\ThinFloaters;
-use Olvek\Core\Run\Event\TopUpWater;
-use Olvek\Core\Run\Event\Trim;
-use Olvek\Core\Run\Event\TrimAbove;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\State;
@@ -43,8 +46,8 @@ final class BooksTest extends TestCase
     private static function eventful(): array
     {
         return [
-            new Dose(3, 2.0), new Change(5, 0.4), new Feeding(40, 0.2), new Lighting(20, 12.0, 0.8), new LampOff(60, 5), new Spell(50, 10, 6.0), new Holiday(80, 14),
-            new Stock(45, 0, 3.0), new Stock(90, 0, -1.0), new Deaths(70, 0, 0.5), new Plant(30, 0, 2.0), new Trim(55, 0, 0.5), new Leaves(25, 4.0), new MulmOut(35, 0.6),
+            new Dose(3, 2.0), new Change(5, 0.4), new Feed(40, 0.2), new Light(20, 12.0, 0.8), new LampOff(60, 5), new Spell(50, 10, 6.0), new Holiday(80, 14),
+            new Stock(45, 'a1', 8), new TakeOut(90, 'a1', 3), new Deaths(70, 'a1', 0.5), new Plant(30, 'c1', 6), new Trim(55, 'c1', 0.5), new Remove(110, 'c2'), new Fertilise(66, 0.5, 0.05, 1.0, 0.05), new Leaves(25, 4.0), new MulmOut(35, 0.6),
             new TopUpWater(100, new SourceWater(6.0, 0.2, 0.2, 0.1)), new ThinFloaters(0.4, 0.2), new TrimAbove(60.0, 40.0), ...UsualCare::events(),
         ];
     }
@@ -154,8 +157,8 @@ final class BooksTest extends TestCase
     /** What is written into a logbook happens through the same events: nothing is lost of it. */
     public function testTheBooksOfATankAsItWasLivedClose(): void
     {
-        $lived = Lived::of(Sample::planted(), new Log([], [
-            new Deed(3, DeedKind::Dose, 2.0), new Deed(5, DeedKind::Change, 0.4), new Deed(8, DeedKind::MeltOut, 0.5), new Deed(12, DeedKind::Stock, 6, 'a1'), new Deed(15, DeedKind::Feed, 0.03), new Deed(22, DeedKind::Stock, 4, 'a1'), new Deed(30, DeedKind::Feed, 0.0),
+        $lived = ActualPlan::of(Sample::planted(), new Log([], [
+            new LoggedEvent(3, EventKind::Dose, 2.0), new LoggedEvent(5, EventKind::Change, 0.4), new LoggedEvent(8, EventKind::MulmOut, 0.5), new LoggedEvent(12, EventKind::Stock, 6, 'a1'), new LoggedEvent(15, EventKind::Feed, 0.03), new LoggedEvent(22, EventKind::Stock, 4, 'a1'), new LoggedEvent(30, EventKind::Feed, 0.0),
         ], [6 => false, 13 => true]));
         self::close($lived->plan, 60, $lived->events);
     }

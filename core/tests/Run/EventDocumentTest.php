@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Run;
 
+use Olvek\Core\Plan\EventDocument;
 use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Run\Event\EventDocument;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
@@ -18,8 +18,8 @@ final class EventDocumentTest extends TestCase
         $events = (new EventDocument($plan))->fromJson((string) json_encode(['events' => [
             ['do' => 'dose', 'day' => 3, 'milligramsPerLitre' => 2], ['do' => 'change', 'day' => 4, 'share' => 0.5], ['do' => 'feed', 'day' => 30, 'grams' => 0.1],
             ['do' => 'light', 'day' => 10, 'hours' => 10, 'strength' => 0.6], ['do' => 'lamp-off', 'day' => 20, 'days' => 3], ['do' => 'spell', 'day' => 40, 'days' => 5, 'degrees' => 6],
-            ['do' => 'holiday', 'day' => 50, 'days' => 14], ['do' => 'stock', 'day' => 45, 'group' => 'a1', 'grams' => 1.2], ['do' => 'deaths', 'day' => 55, 'group' => 'a1', 'share' => 0.2],
-            ['do' => 'plant', 'day' => 12, 'clump' => 'c2', 'grams' => 1], ['do' => 'trim', 'day' => 33, 'clump' => 'c1', 'share' => 0.4], ['do' => 'leaves', 'day' => 9, 'grams' => 3],
+            ['do' => 'holiday', 'day' => 50, 'days' => 14], ['do' => 'stock', 'day' => 45, 'group' => 'a1', 'count' => 2], ['do' => 'deaths', 'day' => 55, 'group' => 'a1', 'share' => 0.2],
+            ['do' => 'plant', 'day' => 12, 'clump' => 'c2', 'pieces' => 3], ['do' => 'trim', 'day' => 33, 'clump' => 'c1', 'share' => 0.4], ['do' => 'leaves', 'day' => 9, 'grams' => 3],
             ['do' => 'top-up-water', 'day' => 25, 'pH' => 6, 'kh' => 0.2, 'gh' => 0.2, 'nitrate' => 0],
             ['do' => 'mulm-out', 'day' => 22, 'share' => 0.5], ['do' => 'thin-floaters', 'above' => 0.6, 'to' => 0.3], ['do' => 'trim-above', 'above' => 80, 'to' => 50], ['do' => 'trim-overgrown', 'above' => 3, 'to' => 1.5],
         ]]));

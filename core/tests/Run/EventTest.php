@@ -4,29 +4,33 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Run;
 
+use Olvek\Core\Event\Change;
+use Olvek\Core\Event\Deaths;
+use Olvek\Core\Event\Dose;
+use Olvek\Core\Event\Event;
+use Olvek\Core\Event\Feed;
+use Olvek\Core\Event\Holiday;
+use Olvek\Core\Event\LampOff;
+use Olvek\Core\Event\Leaves;
+use Olvek\Core\Event\Light;
+use Olvek\Core\Event\MulmOut;
+use Olvek\Core\Event\Plant;
+use Olvek\Core\Event\Remove;
+use Olvek\Core\Event\Spell;
+use Olvek\Core\Event\Stock;
+use Olvek\Core\Event\TakeOut;
+use Olvek\Core\Event\Tank;
+use Olvek\Core\Event\ThinFloaters;
+use Olvek\Core\Event\Trim;
+use Olvek\Core\Event\TrimAbove;
+use Olvek\Core\Event\TrimOvergrown;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Books;
 use Olvek\Core\Run\Conditions;
-use Olvek\Core\Run\Event\Change;
-use Olvek\Core\Run\Event\Deaths;
-use Olvek\Core\Run\Event\Dose;
-use Olvek\Core\Run\Event\Event;
-use Olvek\Core\Run\Event\Feeding;
-use Olvek\Core\Run\Event\Holiday;
-use Olvek\Core\Run\Event\LampOff;
-use Olvek\Core\Run\Event\Leaves;
-use Olvek\Core\Run\Event\Lighting;
-use Olvek\Core\Run\Event\MulmOut;
-use Olvek\Core\Run\Event\Plant;
-use Olvek\Core\Run\Event\Spell;
-use Olvek\Core\Run\Event\Stock;
-use Olvek\Core\Run\Event\ThinFloaters;
-use Olvek\Core\Run\Event\Trim;
-use Olvek\Core\Run\Event\TrimAbove;
-use Olvek\Core\Run\Event\TrimOvergrown;
 use Olvek\Core\Run\Facts;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\RunningTank;
 use Olvek\Core\Run\State;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Tests\Sample;
@@ -56,13 +60,19 @@ final class EventTest extends TestCase
 
     private function happen(Event $event, int $day): void
     {
-        self::assertTrue($event->due($day, $this->state, $this->facts));
-        $event->happen($day, $this->state, $this->conditions, $this->facts, $this->books);
+        $tank = $this->tank($day);
+        self::assertTrue($event->due($day, $tank));
+        $event->happen($day, $tank);
+    }
+
+    private function tank(int $day): Tank
+    {
+        return new RunningTank($day, $this->state, $this->conditions, $this->facts, $this->books);
     }
 
     public function testADoseAndAChange(): void
     {
-        self::assertFalse((new Dose(3, 2.0))->due(4, $this->state, $this->facts));
+        self::assertFalse((new Dose(3, 2.0))->due(4, $this->tank(4)));
         $ammonia = $this->state->ammonia;
         $this->happen(new Dose(3, 2.0), 3);
         self::assertEqualsWithDelta($ammonia + 2 * $this->state->volume, $this->state->ammonia, 1e-9);
@@ -76,8 +86,8 @@ final class EventTest extends TestCase
 
     public function testFoodLampAndWarmth(): void
     {
-        $this->happen(new Feeding(4, 0.7), 4);
-        $this->happen(new Lighting(4, 6.5, 0.5), 4);
+        $this->happen(new Feed(4, 0.7), 4);
+        $this->happen(new Light(4, 6.5, 0.5), 4);
         $this->happen(new LampOff(4, 3), 4);
         $this->happen(new Spell(4, 10, -5.0), 4);
         $this->happen(new Holiday(4, 14), 4);
@@ -88,21 +98,24 @@ final class EventTest extends TestCase
     public function testPlantsComeAndGo(): void
     {
         [$stems, $crypts, $floaters] = $this->state->biomass;
-        $this->happen(new Plant(9, 0, 2.0), 9);
-        self::assertEqualsWithDelta($stems + 2, $this->state->biomass[0], 1e-9);
-        self::assertSame([9.0, 2.0], [$this->state->plantedOn[0], $this->state->plantedMass[0]]);
+        $grams = 5 * $this->plan->clumps[0]->kind->dryPerPiece->value;
+        $this->happen(new Plant(9, 'c1', 5), 9);
+        self::assertEqualsWithDelta($stems + $grams, $this->state->biomass[0], 1e-9);
+        self::assertSame([9.0, $grams], [$this->state->plantedOn[0], $this->state->plantedMass[0]]);
         $nitrogen = $this->state->leafNitrogen[1];
-        $this->happen(new Trim(9, 1, 0.25), 9);
+        $this->happen(new Trim(9, 'c2', 0.25), 9);
         self::assertEqualsWithDelta(0.75 * $crypts, $this->state->biomass[1], 1e-9);
         self::assertEqualsWithDelta(0.75 * $nitrogen, $this->state->leafNitrogen[1], 1e-9, 'what is cut takes its nitrogen along');
         self::assertSame($floaters, $this->state->biomass[2]);
+        $this->happen(new Remove(10, 'c2'), 10);
+        self::assertEqualsWithDelta([0.0, 0.0], [$this->state->biomass[1], $this->state->leafNitrogen[1]], 1e-12, 'out with all that is in it');
     }
 
     public function testFloatersAreThinnedOnlyWhereTheyCover(): void
     {
         $densest = $this->plan->clumps[2]->kind->mat->value;
         $this->state->biomass[2] = 0.5 * $densest * $this->facts->surface;
-        self::assertFalse((new ThinFloaters(0.6, 0.3))->due(1, $this->state, $this->facts));
+        self::assertFalse((new ThinFloaters(0.6, 0.3))->due(1, $this->tank(1)));
         $stems = $this->state->biomass[0];
         $this->happen(new ThinFloaters(0.4, 0.3), 1);
         self::assertEqualsWithDelta(0.3 * $densest * $this->facts->surface, $this->state->biomass[2], 1e-9);
@@ -114,7 +127,7 @@ final class EventTest extends TestCase
         $this->state->biomass[0] = 90 * $this->facts->floor;
         $this->state->biomass[1] = 20 * $this->facts->floor;
         $this->state->biomass[2] = 10 * $this->facts->floor;
-        self::assertFalse((new TrimAbove(111.0, 60.0))->due(1, $this->state, $this->facts));
+        self::assertFalse((new TrimAbove(111.0, 60.0))->due(1, $this->tank(1)));
         $this->happen(new TrimAbove(109.0, 60.0), 1);
         self::assertEqualsWithDelta(60 * $this->facts->floor, $this->state->biomass[0] + $this->state->biomass[1], 1e-9);
         self::assertEqualsWithDelta(60 / 110 * 90 * $this->facts->floor, $this->state->biomass[0], 1e-9, 'each gives its share');
@@ -132,15 +145,15 @@ final class EventTest extends TestCase
     public function testAnimalsComeGoAndDie(): void
     {
         $each = $this->plan->groups[0]->kind->grams->value;
-        $this->happen(new Stock(2, 0, 4 * $each), 2);
+        $this->happen(new Stock(2, 'a1', 4), 2);
         self::assertEqualsWithDelta(10 + 4 * $each, $this->state->animals[0], 1e-9);
         self::assertEqualsWithDelta(24.0, $this->state->heads[0], 1e-9);
         [$grams, $mulm] = [$this->state->animals[0], $this->state->scraps->nitrogen];
-        $this->happen(new Deaths(3, 0, 0.25), 3);
+        $this->happen(new Deaths(3, 'a1', 0.25), 3);
         self::assertEqualsWithDelta(18.0, $this->state->heads[0], 1e-9);
         self::assertEqualsWithDelta(0.75 * $grams, $this->state->animals[0], 1e-9);
         self::assertEqualsWithDelta($mulm + 0.25 * $grams * Books::ANIMAL_NITROGEN, $this->state->scraps->nitrogen, 1e-9, 'the dead lie where they fell');
-        $this->happen(new Stock(4, 0, -1000.0), 4);
+        $this->happen(new TakeOut(4, 'a1', 1000), 4);
         self::assertSame([0.0, 0.0], [$this->state->animals[0], $this->state->heads[0]], 'no more can be taken out than there is');
     }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Run;
 
+use Olvek\Core\Event\Dose;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Event\Dose;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Solve;
 
+use Olvek\Core\Event\Holiday;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\School;
-use Olvek\Core\Run\Event\Holiday;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Solve\Answer;
@@ -98,7 +98,7 @@ final class SolveTest extends TestCase
         self::assertMatchesRegularExpression('/^No answer, because .*water/', $depth->sentence);
         $stuffed = Sample::edit(Sample::planted(), ['feeding.grams' => '1000']);
         $stock = (new MostStock(self::editor(), Sample::catalogue()->animals['neocaridina-davidi']))->solve($stuffed);
-        self::assertSame('No answer, because feed from 0 to 1000 g of dry food a day.', $stock->sentence);
+        self::assertSame('No answer, because dry food a day: from 0 g to 1000 g; this says 1000.001 g.', str_replace("\u{00A0}", ' ', $stock->sentence));
     }
 
     public function testTheEarliestDays(): void

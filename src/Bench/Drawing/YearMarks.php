@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Bench\Drawing;
 
-use Olvek\Core\Plan\OccasionKind;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\UnitSystem;
 
@@ -30,14 +29,8 @@ final class YearMarks
         foreach ($plan->groups as $group) {
             $mark("animals.$group->id.day", \sprintf('%d %s come, day', $group->count, $group->kind->common), 'animal', $group->day);
         }
-        foreach ($plan->occasions as $occasion) {
-            $mark("events.$occasion->id.day", $occasion->kind->words().', day', match ($occasion->kind) {
-                OccasionKind::Change, OccasionKind::Dose, OccasionKind::Fertilise => 'water',
-                OccasionKind::Trim, OccasionKind::Leaves => 'plant',
-                OccasionKind::Light, OccasionKind::LampOff => 'light',
-                OccasionKind::Feed => 'animal',
-                OccasionKind::Spell, OccasionKind::Holiday => 'stretch',
-            }, $occasion->day);
+        foreach ($plan->events as $event) {
+            $mark("events.$event->id.day", $event->kind->words().', day', $event->kind->happens()->about->value, $event->day);
         }
 
         return $marks;

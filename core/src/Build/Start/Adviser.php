@@ -6,7 +6,7 @@ namespace Olvek\Core\Build\Start;
 
 use Olvek\Core\Build\LightPlan;
 use Olvek\Core\Build\WaterChange;
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Margin\Ammonia as AmmoniaMargin;
 use Olvek\Core\Margin\Nitrate;
 use Olvek\Core\Margin\Nitrite;
@@ -40,7 +40,7 @@ final readonly class Adviser
     {
         $advice = array_values(array_filter([self::old($situation), ...self::stocked($situation), ...self::bare($situation), self::nitrate($situation), self::algae($situation)]));
         if (0.0 === $situation->fed() && $situation->isFitNow() && $situation->plan->feed->grams > 0) {
-            $advice[] = new Advice(State::Holds, 'Ammonia and nitrite read 0 again: feeding may go on, little at first.', [], [new Offer(DeedKind::Feed, $situation->plan->feed->grams, 'Fed again')]);
+            $advice[] = new Advice(State::Holds, 'Ammonia and nitrite read 0 again: feeding may go on, little at first.', [], [new Offer(EventKind::Feed, $situation->plan->feed->grams, 'Fed again')]);
         }
         if ([] === $advice && null !== $situation->lastTest()) {
             $advice[] = new Advice(State::Holds, 'Ammonia and nitrite read 0: nothing to do but look.');
@@ -95,7 +95,7 @@ final readonly class Adviser
         $litres = $situation->units->show(Dimension::Volume, $share * $situation->plan->netWater());
         // What was done since the test was read need not be asked for again.
         $tested = $situation->lastTest() ?? 0;
-        $changed = $situation->didSince(DeedKind::Change, $tested);
+        $changed = $situation->didSince(EventKind::Change, $tested);
         $stopped = 0.0 === $situation->fed();
         $do = [
             $changed ? 'Water has been changed since: the next test tells whether it was enough.'
@@ -103,7 +103,7 @@ final readonly class Adviser
             $stopped ? 'Go on feeding nothing until both read 0.' : 'Feed nothing until both read 0.',
             'Add no animals. Test again tomorrow.',
         ];
-        $offers = [...($changed ? [] : [new Offer(DeedKind::Change, round($share, 2), "Changed $litres")]), ...($stopped ? [] : [new Offer(DeedKind::Feed, 0.0, 'Feeding stopped')])];
+        $offers = [...($changed ? [] : [new Offer(EventKind::Change, round($share, 2), "Changed $litres")]), ...($stopped ? [] : [new Offer(EventKind::Feed, 0.0, 'Feeding stopped')])];
 
         return self::withMelt($situation, new Advice($state, $means, $do, $offers));
     }
@@ -117,7 +117,7 @@ final readonly class Adviser
         }
         $advice = [];
         $test = $situation->log->tests[$last];
-        $half = new Offer(DeedKind::Change, WaterChange::MOST_AT_ONCE, 'Changed half');
+        $half = new Offer(EventKind::Change, WaterChange::MOST_AT_ONCE, 'Changed half');
         foreach ([[Measure::Ammonia, self::TOO_MUCH_AMMONIA, 'plants and bacteria take it; that is what they live on'], [Measure::Nitrite, self::TOO_MUCH_NITRITE, 'the first bacteria are at work, those that take nitrite are still growing']] as [$measure, $most, $why]) {
             $reading = $test[$measure->value] ?? null;
             if (null === $reading || $reading->isNothing()) {
@@ -141,7 +141,7 @@ final readonly class Adviser
         }
         $names = implode(', ', array_unique(array_map(static fn ($c): string => $c->kind->common, $melting)));
 
-        return new Advice($advice->state, $advice->means, [...$advice->do, "Leaves of $names may be dissolving: take out what is slimy, leave roots and crowns."], $situation->didSince(DeedKind::MeltOut, $situation->lastTest() ?? 0) ? $advice->offers : [...$advice->offers, new Offer(DeedKind::MeltOut, self::MELT_OUT, 'Melt taken out')]);
+        return new Advice($advice->state, $advice->means, [...$advice->do, "Leaves of $names may be dissolving: take out what is slimy, leave roots and crowns."], $situation->didSince(EventKind::MulmOut, $situation->lastTest() ?? 0) ? $advice->offers : [...$advice->offers, new Offer(EventKind::MulmOut, self::MELT_OUT, 'Melt taken out')]);
     }
 
     /** What to do about a recent reading of nitrate above what is right for a start; null where there is none. */
@@ -159,7 +159,7 @@ final readonly class Adviser
         }
 
         return new Advice(State::Tight, $means, [\sprintf('Change %s, %s %% of the water%s.', $situation->units->show(Dimension::Volume, $change->litres), Decimal::trimmed(100 * $change->share, 0), $change->times > 1 ? ", in $change->times goes, a day apart" : '')],
-            $situation->didSince(DeedKind::Change, $nitrate->day) ? [] : [new Offer(DeedKind::Change, round($change->each, 2), 'Changed')]);
+            $situation->didSince(EventKind::Change, $nitrate->day) ? [] : [new Offer(EventKind::Change, round($change->each, 2), 'Changed')]);
     }
 
     private static function algae(Situation $situation): ?Advice

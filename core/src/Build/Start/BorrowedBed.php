@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Build\Start;
 
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
 
 /** A sponge or gravel of a running tank brings its bacteria: two tests a day apart, and it is ready. */
 final readonly class BorrowedBed implements Protocol
@@ -12,8 +12,8 @@ final readonly class BorrowedBed implements Protocol
     public function lay(Course $course, Situation $situation, Stocking $stocking): void
     {
         $course->gate('seed', 'Sponge or gravel in', 'a sponge or gravel from a healthy, running tank, wet all the way', 0,
-            static fn (int $from): ?int => $situation->firstDeed(DeedKind::Seed),
-            static fn (int $from): array => [true, 'Carry it under water: bacteria that dry or stand without air for hours are lost. Sickness travels with it too.', new Offer(DeedKind::Seed, 1.0, 'Laid in')], true);
+            static fn (int $from): ?int => $situation->firstEvent(EventKind::Seed),
+            static fn (int $from): array => [true, 'Carry it under water: bacteria that dry or stand without air for hours are lost. Sickness travels with it too.', new Offer(EventKind::Seed, 1.0, 'Laid in')], true);
         $course->gate('fit', 'Two quiet tests', 'ammonia and nitrite at 0, twice, a day or more apart', 1,
             static fn (int $from): ?int => $situation->quietBy($from, 2, 1),
             static fn (int $from): array => [false, $situation->standing().($situation->quietRun($from) > 0 ? ' Once more, a day later.' : ''), null]);

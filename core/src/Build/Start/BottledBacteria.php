@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Build\Start;
 
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Plan\StartWay;
 
 /** Bacteria from a bottle, the first animals with them, and a test every day until a week of tests has shown nothing. */
@@ -16,8 +16,8 @@ final readonly class BottledBacteria implements Protocol
     public function lay(Course $course, Situation $situation, Stocking $stocking): void
     {
         $course->gate('bacteria', 'Bacteria in', 'the bottle’s dose for the free water', 0,
-            static fn (int $from): ?int => $situation->firstDeed(DeedKind::Bacteria),
-            static fn (int $from): array => [true, 'Shake it, pour it over the bed, lamp off for the first hours.', new Offer(DeedKind::Bacteria, 1.0, 'Poured in', 'By its label, for the free water of this tank.')], true);
+            static fn (int $from): ?int => $situation->firstEvent(EventKind::Bacteria),
+            static fn (int $from): array => [true, 'Shake it, pour it over the bed, lamp off for the first hours.', new Offer(EventKind::Bacteria, 1.0, 'Poured in', 'By its label, for the free water of this tank.')], true);
         $stocking->first($course);
         $first = $situation->stockedOn();
         $course->gate('week', 'A week of nothing', \sprintf('ammonia and nitrite at 0 in %d daily tests one after another', self::WEEK), $first ?? 1,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Build\Start;
 
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Fit\Forecast;
-use Olvek\Core\Log\DeedKind;
 use Olvek\Core\Plan\Group;
 
 /** When a group may well come, by the forecast: what becomes of the plan's days as readings come in. */
@@ -27,7 +27,7 @@ final readonly class Expected
         $stocking = new Stocking($situation);
         $course = new Course($situation);
         $protocol->lay($course, $situation, new Stocking($situation));
-        $expected = array_map(static fn (Group $g): array => ['group' => $g, 'came' => null !== $situation->firstDeed(DeedKind::Stock, $g->id)], $stocking->groups);
+        $expected = array_map(static fn (Group $g): array => ['group' => $g, 'came' => null !== $situation->firstEvent(EventKind::Stock, $g->id)], $stocking->groups);
         foreach ($forecast->quiet($situation->today) as $how => $quiet) {
             $ready = match (true) {
                 $course->isThrough() => $situation->today,
@@ -36,7 +36,7 @@ final readonly class Expected
             };
             $before = null;
             foreach ($expected as $n => ['group' => $group]) {
-                $before = $situation->firstDeed(DeedKind::Stock, $group->id) ?? (null === $ready ? null : max($situation->today, $ready, Stocking::notBefore($group, $before, $way)));
+                $before = $situation->firstEvent(EventKind::Stock, $group->id) ?? (null === $ready ? null : max($situation->today, $ready, Stocking::notBefore($group, $before, $way)));
                 $expected[$n][$how] = $before;
             }
         }

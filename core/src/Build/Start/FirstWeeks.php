@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Build\Start;
 
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Plan\StartWay;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Water\Measure;
@@ -84,7 +84,7 @@ final readonly class FirstWeeks
         if ([] === $situation->plan->groups) {
             return;
         }
-        $last = $situation->lastDeed(DeedKind::Stock)->day ?? 0;
+        $last = $situation->lastEvent(EventKind::Stock)->day ?? 0;
         $course->gate('settled', 'Settled', \sprintf('ammonia and nitrite at 0 for %d days after the last have come', self::SETTLED), $last + 1,
             static fn (int $from): ?int => $situation->quietBy($from, 2, self::SETTLED - 1),
             static fn (int $from): array => [false, $situation->standing(), null]);
@@ -102,16 +102,16 @@ final readonly class FirstWeeks
         $course = new Course($situation);
         $course->gate('feed', 'Feeding begins', 'ammonia and nitrite at 0, and somebody to feed', $notBefore,
             static function (int $from) use ($situation): ?int {
-                foreach ($situation->log->of(DeedKind::Feed) as $deed) {
-                    if ($deed->amount > 0) {
-                        return $deed->day;
+                foreach ($situation->log->of(EventKind::Feed) as $event) {
+                    if ($event->amount > 0) {
+                        return $event->day;
                     }
                 }
 
                 return null;
             },
             static fn (int $from): array => null === $came ? [false, 'Nobody is in yet.', null] : ($situation->isFitNow()
-                ? [true, \sprintf('Begin with less than planned; %s g a day is all of it.', Decimal::trimmed($plan->feed->grams, 3)), new Offer(DeedKind::Feed, $plan->feed->grams, 'Feeding has begun')]
+                ? [true, \sprintf('Begin with less than planned; %s g a day is all of it.', Decimal::trimmed($plan->feed->grams, 3)), new Offer(EventKind::Feed, $plan->feed->grams, 'Feeding has begun')]
                 : [false, $situation->standing(), null]), true);
 
         return $course->gates();
@@ -123,7 +123,7 @@ final readonly class FirstWeeks
         if (null === $last) {
             return 1;
         }
-        $newest = $situation->lastDeed(DeedKind::Stock)?->day;
+        $newest = $situation->lastEvent(EventKind::Stock)?->day;
         $daily = null !== $newest && (false === $situation->quiet($last) || $situation->today - $newest <= self::NEWCOMERS);
 
         return $daily ? $last + 1 : ($over ? $last + self::LATER_TESTS : $protocol->nextTest($situation, $last));

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Core\Build\Start;
 
 use Olvek\Core\Build\Ammonium;
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Margin\Nitrate;
-use Olvek\Core\Plan\Occasion;
-use Olvek\Core\Plan\OccasionKind;
+use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\Plan\StartWay;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
@@ -22,7 +21,7 @@ final readonly class FishlessDose implements Protocol
     {
         [$day, $dose] = self::planned($situation);
         $course->gate('dose', 'The first dose', \sprintf('ammonium chloride to %s', $situation->kit->show(Measure::Ammonia, $dose)), $day,
-            static fn (int $from): ?int => $situation->firstDeed(DeedKind::Dose),
+            static fn (int $from): ?int => $situation->firstEvent(EventKind::Dose),
             static fn (int $from): array => [true, 'Roots and film have begun; now they get something to work on.', self::offer($situation, $dose)], true);
         $course->gate('gone', 'A dose gone in a day', 'ammonia and nitrite at 0 the day after a dose', 0,
             static fn (int $from): ?int => self::goneInADay($situation),
@@ -76,7 +75,7 @@ final readonly class FishlessDose implements Protocol
     /** @return array{int, float} day and mg N/L of the dose that the plan has written into its days; the school's where it has none */
     private static function planned(Situation $situation): array
     {
-        $doses = array_filter($situation->plan->occasions, static fn (Occasion $o): bool => OccasionKind::Dose === $o->kind);
+        $doses = array_filter($situation->plan->events, static fn (PlannedEvent $o): bool => EventKind::Dose === $o->kind);
         $first = [] === $doses ? null : reset($doses);
 
         return null === $first ? [StartWay::DOSED_ON, StartWay::DOSE] : [$first->day, (float) $first->values['milligramsPerLitre']];
@@ -84,12 +83,12 @@ final readonly class FishlessDose implements Protocol
 
     private static function lastDose(Situation $situation): ?int
     {
-        return $situation->lastDeed(DeedKind::Dose)?->day;
+        return $situation->lastEvent(EventKind::Dose)?->day;
     }
 
     private static function goneInADay(Situation $situation): ?int
     {
-        foreach ($situation->log->of(DeedKind::Dose) as $dose) {
+        foreach ($situation->log->of(EventKind::Dose) as $dose) {
             if (true === $situation->quiet($dose->day + 1)) {
                 return $dose->day + 1;
             }
@@ -115,6 +114,6 @@ final readonly class FishlessDose implements Protocol
     {
         $grams = Ammonium::grams($dose, $situation->plan->netWater());
 
-        return new Offer(DeedKind::Dose, $dose, 'Dosed', \sprintf('%s g of ammonium chloride for %s, dissolved first. Goggles; away from children; never with animals in.', Decimal::significant($grams, 2), $situation->units->show(Dimension::Volume, $situation->plan->netWater())));
+        return new Offer(EventKind::Dose, $dose, 'Dosed', \sprintf('%s g of ammonium chloride for %s, dissolved first. Goggles; away from children; never with animals in.', Decimal::significant($grams, 2), $situation->units->show(Dimension::Volume, $situation->plan->netWater())));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Build\Start;
 
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
 
 /** Something that a keeper may do now, and which is written down with one press. */
 final readonly class Offer
@@ -15,7 +15,7 @@ final readonly class Offer
      * @param string      $button what the button says
      * @param string      $words  how much that is here, and how
      */
-    public function __construct(public DeedKind $kind, public float $amount, public string $button, public string $words = '', public ?string $of = null)
+    public function __construct(public EventKind $kind, public float $amount, public string $button, public string $words = '', public ?string $of = null)
     {
     }
 }

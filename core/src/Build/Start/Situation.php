@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Build\Start;
 
-use Olvek\Core\Log\Deed;
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\Plan;
@@ -97,7 +97,7 @@ final readonly class Situation
     /** Day on which animals first came; null while there are none. */
     public function stockedOn(): ?int
     {
-        return $this->firstDeed(DeedKind::Stock);
+        return $this->firstEvent(EventKind::Stock);
     }
 
     /** The newest reading of a measure. */
@@ -107,27 +107,27 @@ final readonly class Situation
     }
 
     /** Whether something was done from a day on. */
-    public function didSince(DeedKind $kind, int $from): bool
+    public function didSince(EventKind $kind, int $from): bool
     {
-        return [] !== array_filter($this->log->of($kind), static fn (Deed $d): bool => $d->day >= $from);
+        return [] !== array_filter($this->log->of($kind), static fn (LoggedEvent $d): bool => $d->day >= $from);
     }
 
     /** g a day that are fed by what was last written down of it; null where nothing was. */
     public function fed(): ?float
     {
-        return $this->lastDeed(DeedKind::Feed)?->amount;
+        return $this->lastEvent(EventKind::Feed)?->amount;
     }
 
-    public function firstDeed(DeedKind $kind, ?string $of = null): ?int
+    public function firstEvent(EventKind $kind, ?string $of = null): ?int
     {
         return ($this->log->of($kind, $of)[0] ?? null)?->day;
     }
 
-    public function lastDeed(DeedKind $kind): ?Deed
+    public function lastEvent(EventKind $kind): ?LoggedEvent
     {
-        $deeds = $this->log->of($kind);
+        $events = $this->log->of($kind);
 
-        return $deeds[\count($deeds) - 1] ?? null;
+        return $events[\count($events) - 1] ?? null;
     }
 
     /** What counts as 0 by the keeper's kit, in words. */

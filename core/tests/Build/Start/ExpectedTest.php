@@ -8,11 +8,11 @@ use Olvek\Core\Build\Start\Expected;
 use Olvek\Core\Build\Start\FirstWeeks;
 use Olvek\Core\Build\Start\Gate;
 use Olvek\Core\Build\Start\Situation;
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Fit\Forecast;
 use Olvek\Core\Fit\Member;
-use Olvek\Core\Log\Deed;
-use Olvek\Core\Log\DeedKind;
 use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\Plan;
@@ -42,12 +42,12 @@ final class ExpectedTest extends TestCase
         ], 0.0), $quietFrom), false);
     }
 
-    /** @param list<Deed> $deeds */
-    private static function situation(string $way, int $today, array $deeds = [], bool $quiet = false): Situation
+    /** @param list<LoggedEvent> $events */
+    private static function situation(string $way, int $today, array $events = [], bool $quiet = false): Situation
     {
         $readings = [new Reading($today, Measure::Ammonia, $quiet ? 0.0 : 0.6), new Reading($today, Measure::Nitrite, 0.0)];
 
-        return new Situation(self::plan($way), new Log($readings, $deeds), $today, TestKit::of());
+        return new Situation(self::plan($way), new Log($readings, $events), $today, TestKit::of());
     }
 
     /** @return list<string> */
@@ -72,7 +72,7 @@ final class ExpectedTest extends TestCase
     public function testADoseThatWasNotGivenCannotBeForetold(): void
     {
         self::assertSame(['not to be foretold yet; planned for day 4', 'not to be foretold yet; planned for day 20'], self::words(self::situation('dosing', 6), self::forecast([8, 8])));
-        self::assertSame('about day 21 (day 21 to 26), planned for day 4', self::words(self::situation('dosing', 16, [new Deed(14, DeedKind::Dose, 2.0)]), self::forecast([18, 18, 25]))[0]);
+        self::assertSame('about day 21 (day 21 to 26), planned for day 4', self::words(self::situation('dosing', 16, [new LoggedEvent(14, EventKind::Dose, 2.0)]), self::forecast([18, 18, 25]))[0]);
     }
 
     public function testTanksThatNeverComeToItAreSaid(): void
@@ -83,16 +83,16 @@ final class ExpectedTest extends TestCase
 
     public function testWhoIsInIsInAndTheNextKeepsTheirDay(): void
     {
-        $situation = self::situation('plants', 9, [new Deed(5, DeedKind::Stock, 10, 'a1')], true);
+        $situation = self::situation('plants', 9, [new LoggedEvent(5, EventKind::Stock, 10, 'a1')], true);
         self::assertSame(['in since day 5', 'about day 20, as planned'], self::words($situation, self::forecast([9, 9])));
     }
 
     /** What the forecast says of a group is never earlier than its gate, and where only days are missing, the same. */
     public function testForecastAndGatesAgree(): void
     {
-        foreach (['plants' => [], 'borrowed' => [new Deed(0, DeedKind::Seed, 1.0)], 'waiting' => []] as $way => $deeds) {
-            foreach ([[], [new Deed(5, DeedKind::Stock, 10, 'a1')]] as $came) {
-                $situation = self::situation($way, 12, [...$deeds, ...$came], true);
+        foreach (['plants' => [], 'borrowed' => [new LoggedEvent(0, EventKind::Seed, 1.0)], 'waiting' => []] as $way => $events) {
+            foreach ([[], [new LoggedEvent(5, EventKind::Stock, 10, 'a1')]] as $came) {
+                $situation = self::situation($way, 12, [...$events, ...$came], true);
                 $gates = array_column(array_map(static fn (Gate $g): array => [$g->id, $g->day], FirstWeeks::of($situation)->gates), 1, 0);
                 foreach (Expected::of($situation, self::forecast([12, 12])) as $expected) {
                     self::assertGreaterThanOrEqual($gates["group-{$expected->group->id}"], $expected->likely, $way);

@@ -10,9 +10,9 @@ use Olvek\Core\Build\Start\Gate;
 use Olvek\Core\Build\Start\GateState;
 use Olvek\Core\Build\Start\Offer;
 use Olvek\Core\Build\Start\Situation;
-use Olvek\Core\Log\Deed;
-use Olvek\Core\Log\DeedKind;
+use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Margin\State;
@@ -31,9 +31,9 @@ final class FirstWeeksTest extends TestCase
 
     /**
      * @param list<array{int, float, float, 3?: float}> $tests day, ammonia, nitrite and nitrate in mg N/L
-     * @param list<Deed>                                $deeds
+     * @param list<LoggedEvent>                                $events
      */
-    private static function weeks(string $way, int $today, array $tests = [], array $deeds = []): FirstWeeks
+    private static function weeks(string $way, int $today, array $tests = [], array $events = []): FirstWeeks
     {
         $readings = [];
         foreach ($tests as $test) {
@@ -44,7 +44,7 @@ final class FirstWeeksTest extends TestCase
             }
         }
 
-        return FirstWeeks::of(new Situation(self::plan($way), new Log($readings, $deeds), $today, TestKit::of()));
+        return FirstWeeks::of(new Situation(self::plan($way), new Log($readings, $events), $today, TestKit::of()));
     }
 
     private static function gate(FirstWeeks $weeks, string $id): Gate
@@ -70,43 +70,43 @@ final class FirstWeeksTest extends TestCase
         $fit = self::weeks('plants', 2, [[1, 0.3, 0.0], [2, 0.05, 0.0]]);
         self::assertSame('passed', self::states($fit)['fit']);
         self::assertSame(GateState::Ready, self::gate($fit, 'group-a1')->state, 'a few may come on day 2');
-        $in = self::weeks('plants', 6, [[2, 0.0, 0.0], [5, 0.0, 0.0]], [new Deed(2, DeedKind::Stock, 10, 'a1')]);
+        $in = self::weeks('plants', 6, [[2, 0.0, 0.0], [5, 0.0, 0.0]], [new LoggedEvent(2, EventKind::Stock, 10, 'a1')]);
         self::assertSame(9, self::gate($in, 'feed')->day, 'unfed for a week');
         self::assertStringContainsString('Not before day 20', self::gate($in, 'group-a2')->words);
     }
 
     public function testBottledBacteriaWantAWeekOfNothing(): void
     {
-        $deeds = [new Deed(0, DeedKind::Bacteria, 1.0), new Deed(1, DeedKind::Stock, 10, 'a1')];
+        $events = [new LoggedEvent(0, EventKind::Bacteria, 1.0), new LoggedEvent(1, EventKind::Stock, 10, 'a1')];
         $week = array_map(static fn (int $day): array => [$day, 0.0, 0.0], range(1, 7));
-        self::assertSame('waits', self::states(self::weeks('bottled', 6, \array_slice($week, 0, 6), $deeds))['week']);
-        self::assertSame(7, self::gate(self::weeks('bottled', 7, $week, $deeds), 'week')->day);
-        self::assertSame(2, self::weeks('bottled', 1, \array_slice($week, 0, 1), $deeds)->nextTest, 'daily');
+        self::assertSame('waits', self::states(self::weeks('bottled', 6, \array_slice($week, 0, 6), $events))['week']);
+        self::assertSame(7, self::gate(self::weeks('bottled', 7, $week, $events), 'week')->day);
+        self::assertSame(2, self::weeks('bottled', 1, \array_slice($week, 0, 1), $events)->nextTest, 'daily');
     }
 
     /** A bad week: nitrite stays up, and nothing opens; the count begins anew after it. */
     public function testNitriteThatStaysUpKeepsTheGateShut(): void
     {
-        $deeds = [new Deed(0, DeedKind::Bacteria, 1.0), new Deed(1, DeedKind::Stock, 10, 'a1')];
+        $events = [new LoggedEvent(0, EventKind::Bacteria, 1.0), new LoggedEvent(1, EventKind::Stock, 10, 'a1')];
         $tests = [[1, 0.0, 0.0], [2, 0.2, 0.0], ...array_map(static fn (int $day): array => [$day, 0.0, 0.4], range(3, 10))];
-        $weeks = self::weeks('bottled', 10, $tests, $deeds);
+        $weeks = self::weeks('bottled', 10, $tests, $events);
         self::assertSame('waits', self::states($weeks)['week']);
         self::assertStringContainsString('0 of 7 tests', self::gate($weeks, 'week')->words);
         self::assertSame(State::Fails, $weeks->advice[0]->state);
         self::assertStringContainsString('Feed nothing until both read 0', self::advice($weeks));
         self::assertSame(11, $weeks->nextTest, 'with animals in and nitrite up, every day');
-        $after = self::weeks('bottled', 17, [...$tests, ...array_map(static fn (int $day): array => [$day, 0.0, 0.0], range(11, 17))], $deeds);
+        $after = self::weeks('bottled', 17, [...$tests, ...array_map(static fn (int $day): array => [$day, 0.0, 0.0], range(11, 17))], $events);
         self::assertSame(17, self::gate($after, 'week')->day);
     }
 
     public function testADayWithoutATestDoesNotCount(): void
     {
-        $deeds = [new Deed(0, DeedKind::Bacteria, 1.0), new Deed(1, DeedKind::Stock, 10, 'a1')];
+        $events = [new LoggedEvent(0, EventKind::Bacteria, 1.0), new LoggedEvent(1, EventKind::Stock, 10, 'a1')];
         $tests = array_map(static fn (int $day): array => [$day, 0.0, 0.0], [1, 2, 3, 5, 6, 7]);
-        $weeks = self::weeks('bottled', 7, $tests, $deeds);
+        $weeks = self::weeks('bottled', 7, $tests, $events);
         self::assertStringContainsString('6 of 7 tests', self::gate($weeks, 'week')->words);
         self::assertStringContainsString('Day 4 went untested', self::gate($weeks, 'week')->words);
-        self::assertSame(8, self::gate(self::weeks('bottled', 8, [...$tests, [8, 0.0, 0.0]], $deeds), 'week')->day);
+        self::assertSame(8, self::gate(self::weeks('bottled', 8, [...$tests, [8, 0.0, 0.0]], $events), 'week')->day);
     }
 
     public function testADoseMustBeGoneInADay(): void
@@ -116,21 +116,21 @@ final class FirstWeeksTest extends TestCase
         $offer = self::gate($first, 'dose')->offer;
         self::assertInstanceOf(Offer::class, $offer);
         self::assertStringContainsString(\sprintf('%.2f g', 2 * self::plan('dosing')->netWater() / 1000 * 53.489 / 14.007), $offer->words);
-        $dosed = [new Deed(14, DeedKind::Dose, 2.0)];
+        $dosed = [new LoggedEvent(14, EventKind::Dose, 2.0)];
         self::assertSame(15, self::weeks('dosing', 14, [[13, 0.0, 0.0]], $dosed)->nextTest, 'the day after decides');
         $slow = self::weeks('dosing', 20, [[15, 1.5, 0.2], [20, 0.0, 1.4]], $dosed);
         self::assertSame('waits', self::states($slow)['gone']);
         self::assertStringContainsString('stood for 5 days', self::gate($slow, 'gone')->words);
         $gone = self::weeks('dosing', 30, [[15, 1.5, 0.2], [20, 0.0, 1.4], [30, 0.0, 0.0]], $dosed);
         self::assertSame(GateState::Ready, self::gate($gone, 'gone')->state, 'gone, but not in a day: dose again');
-        $proved = self::weeks('dosing', 31, [[30, 0.0, 0.0], [31, 0.0, 0.0, 3.0]], [...$dosed, new Deed(30, DeedKind::Dose, 2.0)]);
+        $proved = self::weeks('dosing', 31, [[30, 0.0, 0.0], [31, 0.0, 0.0, 3.0]], [...$dosed, new LoggedEvent(30, EventKind::Dose, 2.0)]);
         self::assertSame(['passed', 'passed', 'ready'], [self::states($proved)['gone'], self::states($proved)['nitrate'], self::states($proved)['group-a1']]);
     }
 
     /** 60 mg/L as NO3 in 45.7 L to 30 with a tap of 1 mg N/L: (13.55 − 6.78)/(13.55 − 1) = 54 %, so in two goes. */
     public function testHighNitrateWantsALargeChange(): void
     {
-        $weeks = self::weeks('dosing', 31, [[30, 0.0, 0.0], [31, 0.0, 0.0, 60 / 4.4268]], [new Deed(14, DeedKind::Dose, 2.0), new Deed(30, DeedKind::Dose, 2.0)]);
+        $weeks = self::weeks('dosing', 31, [[30, 0.0, 0.0], [31, 0.0, 0.0, 60 / 4.4268]], [new LoggedEvent(14, EventKind::Dose, 2.0), new LoggedEvent(30, EventKind::Dose, 2.0)]);
         self::assertSame('waits', self::states($weeks)['nitrate']);
         self::assertStringContainsString(\sprintf('%.1f', 0.54 * self::plan('dosing')->netWater()), str_replace("\u{00A0}", ' ', self::gate($weeks, 'nitrate')->words));
         self::assertStringContainsString('in 2 goes', self::gate($weeks, 'nitrate')->words);
@@ -138,7 +138,7 @@ final class FirstWeeksTest extends TestCase
 
     public function testABorrowedBedWantsTwoQuietTests(): void
     {
-        $seed = [new Deed(0, DeedKind::Seed, 1.0)];
+        $seed = [new LoggedEvent(0, EventKind::Seed, 1.0)];
         self::assertSame('waits', self::states(self::weeks('borrowed', 1, [[1, 0.0, 0.0]], $seed))['fit']);
         self::assertSame(GateState::Ready, self::gate(self::weeks('borrowed', 2, [[1, 0.0, 0.0], [2, 0.0, 0.0]], $seed), 'group-a1')->state);
         self::assertSame(['ready', 'later'], \array_slice(array_values(self::states(self::weeks('borrowed', 2, [[1, 0.0, 0.0], [2, 0.0, 0.0]]))), 0, 2), 'nothing was borrowed yet');
@@ -154,7 +154,7 @@ final class FirstWeeksTest extends TestCase
 
     public function testGroupsStandAWeekApartAndWantAFreshTest(): void
     {
-        $in = [new Deed(0, DeedKind::Seed, 1.0), new Deed(16, DeedKind::Stock, 10, 'a1')];
+        $in = [new LoggedEvent(0, EventKind::Seed, 1.0), new LoggedEvent(16, EventKind::Stock, 10, 'a1')];
         $tests = [[1, 0.0, 0.0], [2, 0.0, 0.0], [17, 0.0, 0.0]];
         self::assertSame(23, self::gate(self::weeks('borrowed', 21, $tests, $in), 'group-a2')->day, 'planned for day 20, but the first came on 16');
         $stale = self::weeks('borrowed', 24, $tests, $in);
@@ -166,7 +166,7 @@ final class FirstWeeksTest extends TestCase
 
     public function testWhoeverComesTooEarlyIsNotHidden(): void
     {
-        $weeks = self::weeks('waiting', 6, [[5, 0.4, 0.0]], [new Deed(4, DeedKind::Stock, 10, 'a1')]);
+        $weeks = self::weeks('waiting', 6, [[5, 0.4, 0.0]], [new LoggedEvent(4, EventKind::Stock, 10, 'a1')]);
         self::assertSame('passed', self::states($weeks)['group-a1']);
         self::assertSame('Before its turn.', self::gate($weeks, 'group-a1')->words);
         self::assertStringContainsString('with animals in', self::advice($weeks));
@@ -180,9 +180,9 @@ final class FirstWeeksTest extends TestCase
 
     public function testItIsOverOnceAllIsQuiet(): void
     {
-        $deeds = [new Deed(0, DeedKind::Seed, 1.0), new Deed(2, DeedKind::Stock, 10, 'a1'), new Deed(20, DeedKind::Stock, 6, 'a2'), new Deed(20, DeedKind::Feed, 0.05)];
+        $events = [new LoggedEvent(0, EventKind::Seed, 1.0), new LoggedEvent(2, EventKind::Stock, 10, 'a1'), new LoggedEvent(20, EventKind::Stock, 6, 'a2'), new LoggedEvent(20, EventKind::Feed, 0.05)];
         $tests = [[1, 0.0, 0.0], [2, 0.0, 0.0], [20, 0.0, 0.0], [21, 0.0, 0.0], [24, 0.0, 0.0], [27, 0.0, 0.0]];
-        $weeks = self::weeks('borrowed', 27, $tests, $deeds);
+        $weeks = self::weeks('borrowed', 27, $tests, $events);
         self::assertTrue($weeks->over);
         self::assertNull($weeks->current());
         self::assertSame(57, $weeks->nextTest, 'a month on');
@@ -192,21 +192,21 @@ final class FirstWeeksTest extends TestCase
     /** Of 0.3 mg N/L in 45.7 L to 0.1 is two thirds of it: two changes of 42 %. */
     public function testChangesAreInLitres(): void
     {
-        $weeks = self::weeks('borrowed', 5, [[1, 0.0, 0.0], [2, 0.0, 0.0], [5, 0.3, 0.0]], [new Deed(0, DeedKind::Seed, 1.0), new Deed(2, DeedKind::Stock, 10, 'a1')]);
+        $weeks = self::weeks('borrowed', 5, [[1, 0.0, 0.0], [2, 0.0, 0.0], [5, 0.3, 0.0]], [new LoggedEvent(0, EventKind::Seed, 1.0), new LoggedEvent(2, EventKind::Stock, 10, 'a1')]);
         self::assertStringContainsString(\sprintf('%.1f', (1 - sqrt(1 / 3)) * self::plan('borrowed')->netWater()), self::advice($weeks));
         self::assertStringContainsString('it takes 2 such changes', self::advice($weeks));
     }
 
     public function testWhatWasDoneIsNotAskedForAgainAndFeedingGoesOn(): void
     {
-        $deeds = [new Deed(0, DeedKind::Seed, 1.0), new Deed(2, DeedKind::Stock, 10, 'a1'), new Deed(5, DeedKind::Change, 0.42), new Deed(5, DeedKind::Feed, 0.0)];
+        $events = [new LoggedEvent(0, EventKind::Seed, 1.0), new LoggedEvent(2, EventKind::Stock, 10, 'a1'), new LoggedEvent(5, EventKind::Change, 0.42), new LoggedEvent(5, EventKind::Feed, 0.0)];
         $bad = [[1, 0.0, 0.0], [2, 0.0, 0.0], [5, 0.3, 0.0]];
-        $weeks = self::weeks('borrowed', 5, $bad, $deeds);
+        $weeks = self::weeks('borrowed', 5, $bad, $events);
         self::assertStringContainsString('has been changed since', self::advice($weeks));
         self::assertSame(['Melt taken out'], array_merge(...array_map(static fn (Advice $a): array => array_map(static fn (Offer $o): string => $o->button, $a->offers), $weeks->advice)), 'crypts melt; that is all that is left to do');
-        $worse = self::weeks('borrowed', 6, [...$bad, [6, 0.3, 0.0]], $deeds);
+        $worse = self::weeks('borrowed', 6, [...$bad, [6, 0.3, 0.0]], $events);
         self::assertStringContainsString('Change ', self::advice($worse), 'a new reading asks anew');
-        $well = self::weeks('borrowed', 7, [...$bad, [7, 0.0, 0.0]], $deeds);
+        $well = self::weeks('borrowed', 7, [...$bad, [7, 0.0, 0.0]], $events);
         self::assertStringContainsString('feeding may go on', self::advice($well));
         self::assertSame(0.05, $well->advice[0]->offers[0]->amount);
     }
@@ -238,7 +238,7 @@ final class FirstWeeksTest extends TestCase
 
     public function testWhatIsWrittenOfLaterDaysIsNotKnownYet(): void
     {
-        $log = new Log([new Reading(5, Measure::Ammonia, 0.4), new Reading(9, Measure::Ammonia, 0.0), new Reading(9, Measure::Nitrite, 0.0)], [new Deed(8, DeedKind::Stock, 10, 'a1')], [9 => true]);
+        $log = new Log([new Reading(5, Measure::Ammonia, 0.4), new Reading(9, Measure::Ammonia, 0.0), new Reading(9, Measure::Nitrite, 0.0)], [new LoggedEvent(8, EventKind::Stock, 10, 'a1')], [9 => true]);
         $weeks = FirstWeeks::of(new Situation(self::plan('plants'), $log, 6, TestKit::of()));
         self::assertSame('waits', self::states($weeks)['fit']);
         self::assertStringNotContainsString('with animals in', self::advice($weeks));
@@ -247,13 +247,13 @@ final class FirstWeeksTest extends TestCase
 
     public function testNitrateIsToldOfOnce(): void
     {
-        $deeds = [new Deed(14, DeedKind::Dose, 2.0), new Deed(30, DeedKind::Dose, 2.0)];
+        $events = [new LoggedEvent(14, EventKind::Dose, 2.0), new LoggedEvent(30, EventKind::Dose, 2.0)];
         $tests = [[30, 0.0, 0.0], [31, 0.0, 0.0, 60 / 4.4266]];
-        $weeks = self::weeks('dosing', 31, $tests, $deeds);
+        $weeks = self::weeks('dosing', 31, $tests, $events);
         self::assertStringContainsString('before animals come', self::gate($weeks, 'nitrate')->words);
         self::assertEquals(self::gate($weeks, 'nitrate')->offer, $weeks->advice[0]->offers[0], 'the gate offers what is advised');
-        $changed = self::weeks('dosing', 31, $tests, [...$deeds, new Deed(31, DeedKind::Change, 0.5)]);
+        $changed = self::weeks('dosing', 31, $tests, [...$events, new LoggedEvent(31, EventKind::Change, 0.5)]);
         self::assertNull(self::gate($changed, 'nitrate')->offer, 'changed already: test again');
-        self::assertStringContainsString('with animals in', self::advice(self::weeks('borrowed', 9, [[8, 0.0, 0.0, 60 / 4.4266]], [new Deed(2, DeedKind::Stock, 10, 'a1')])));
+        self::assertStringContainsString('with animals in', self::advice(self::weeks('borrowed', 9, [[8, 0.0, 0.0, 60 / 4.4266]], [new LoggedEvent(2, EventKind::Stock, 10, 'a1')])));
     }
 }

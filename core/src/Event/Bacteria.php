@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Event;
+
+/** Bottled bacteria are poured in. The run has them from the day of filling, as the plan’s first bacteria. */
+#[Happens('bottled bacteria', About::Water, planned: false, done: 'Bottled bacteria poured in')]
+final readonly class Bacteria extends Dated
+{
+    public function happen(int $day, Tank $tank): void
+    {
+        // The run has them from the day of filling: Plan\Inoculum.
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Event;
+
+use Olvek\Core\Field\Number;
+use Olvek\Core\Unit\Dimension;
+
+/** More of a clump is planted. */
+#[Happens('more of a plant', About::Plant)]
+final readonly class Plant extends Dated
+{
+    public function __construct(int $day, public string $clump, #[Number('pieces', Dimension::Count, 1, 5000, decimals: 0, usual: 5)] public int $pieces)
+    {
+        parent::__construct($day);
+    }
+
+    public function happen(int $day, Tank $tank): void
+    {
+        $tank->plant($this->clump, $this->pieces);
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Event;
+
+/** A clump is taken out, roots and all. */
+#[Happens('plant taken out', About::Plant)]
+final readonly class Remove extends Dated
+{
+    public function __construct(int $day, public string $clump)
+    {
+        parent::__construct($day);
+    }
+
+    public function happen(int $day, Tank $tank): void
+    {
+        $tank->cut($this->clump, 1.0);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Event;
+
+use Olvek\Core\Field\Number;
+use Olvek\Core\Unit\Dimension;
+
+/** More animals of a group come. */
+#[Happens('more animals', About::Animal, done: '%s came')]
+final readonly class Stock extends Dated
+{
+    public function __construct(int $day, public string $group, #[Number('number', Dimension::Count, 1, 5000, 'of animals', decimals: 0, usual: 5)] public int $count)
+    {
+        parent::__construct($day);
+    }
+
+    public function happen(int $day, Tank $tank): void
+    {
+        $tank->stock($this->group, $this->count);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Event;
+
+use Olvek\Core\Field\Number;
+use Olvek\Core\Unit\Dimension;
+
+/** Animals of a group are given away, never more than there are. */
+#[Happens('animals given away', About::Animal)]
+final readonly class TakeOut extends Dated
+{
+    public function __construct(int $day, public string $group, #[Number('number', Dimension::Count, 1, 5000, 'of animals', decimals: 0, usual: 5)] public int $count)
+    {
+        parent::__construct($day);
+    }
+
+    public function happen(int $day, Tank $tank): void
+    {
+        $tank->stock($this->group, -$this->count);
+    }
+}

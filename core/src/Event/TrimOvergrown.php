@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Event;
+
+use Olvek\Core\Field\Number;
+use Olvek\Core\Unit\Dimension;
+
+/** Whenever a clump other than floaters has grown to so many times its planted mass, it is cut back to another. */
+#[Happens('overgrown plants cut back', About::Plant, planned: false)]
+final readonly class TrimOvergrown implements Event
+{
+    public function __construct(
+        #[Number('above', Dimension::Count, 1.0, 100.0, 'times the planted mass')]
+        public float $above,
+        #[Number('to', Dimension::Count, 0.1, 100.0, 'times the planted mass')]
+        public float $to,
+    ) {
+    }
+
+    public function due(int $day, Tank $tank): bool
+    {
+        foreach ($tank->standing() as $clump) {
+            if ($tank->grown($clump) > $this->above) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function happen(int $day, Tank $tank): void
+    {
+        foreach ($tank->standing() as $clump) {
+            $grown = $tank->grown($clump);
+            if ($grown > $this->above) {
+                $tank->cut($clump, 1 - $this->to / $grown);
+            }
+        }
+    }
+}

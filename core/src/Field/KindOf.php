@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Field;
+
+/** A kind from one of the catalogue's tables, named by its id; null where the keeper named none. */
+#[\Attribute(\Attribute::TARGET_PROPERTY)]
+final readonly class KindOf extends Description
+{
+    /**
+     * @param string $table the catalogue's property
+     * @param string $what  one row of it, with its article, for refusals
+     * @param string $none  what stands for no kind in particular
+     */
+    public function __construct(public string $table, public string $what, string $label, public string $none, string $help = '', ?string $at = null, ?string $when = null)
+    {
+        parent::__construct($label, $help, $at, $when);
+    }
+
+    public function schema(bool $whole): array
+    {
+        return ['type' => ['string', 'null']];
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Field;
+
+/** A property that is described itself: where its fields stand, and of what class it is. */
+final readonly class Nested
+{
+    /** @param class-string $class of the object, or of each in the list */
+    public function __construct(public Section $section, public string $class, private \ReflectionProperty $property)
+    {
+    }
+
+    public function isList(): bool
+    {
+        return str_ends_with($this->section->path, '.*');
+    }
+
+    /** Its path under another, the key of a list's item still open. */
+    public function under(string $path): string
+    {
+        return implode('.', array_filter([$path, $this->section->path], static fn (string $part): bool => '' !== $part));
+    }
+
+    /** @return array<string, object> by path: one, none, or a list's by their keys */
+    public function of(object $holder, string $path): array
+    {
+        $value = $this->property->getValue($holder);
+        $under = $this->under($path);
+        if (!$this->isList()) {
+            return \is_object($value) ? [$under => $value] : [];
+        }
+        $found = [];
+        foreach (is_iterable($value) ? $value : [] as $item) {
+            if ($item instanceof Item) {
+                $found[substr($under, 0, -1).$item->key()] = $item;
+            }
+        }
+
+        return $found;
+    }
+}

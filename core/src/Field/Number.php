@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Field;
+
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\Ion;
+use Olvek\Core\Unit\QuantityReader;
+use Olvek\Core\Unit\Unit;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\UnreadableQuantity;
+
+/** A number, whole where its property is an int: its dimension, how it is shown, and from where to where it may go. */
+#[\Attribute(\Attribute::TARGET_PROPERTY | \Attribute::TARGET_CLASS_CONSTANT)]
+final readonly class Number extends Description
+{
+    /** Share by which a bound may be rounded, and digits that may be added for it. */
+    private const NEAR = 1e-3;
+    private const MORE = 5;
+
+    /**
+     * @param float     $from       as stored
+     * @param float     $to         as stored
+     * @param int       $decimals   shown at most
+     * @param Unit|null $metric     where another than the usual one of the dimension is shown
+     * @param Unit|null $us         likewise
+     * @param float     $perBase    stored value of one on the dimension's base scale
+     * @param Ion|null  $ion        shown as this, stored as its element
+     * @param bool      $orZero     0 may stand for "not known" or "as usual", outside of the range
+     * @param string|null $unit     words on the control in place of the unit's symbol
+     * @param float     $usual      of a value that an event is given first
+     */
+    public function __construct(
+        string $label,
+        public Dimension $dimension,
+        public float $from,
+        public float $to,
+        string $help = '',
+        public int $decimals = 1,
+        public ?Unit $metric = null,
+        public ?Unit $us = null,
+        public float $perBase = 1.0,
+        public ?Ion $ion = null,
+        public bool $orZero = false,
+        public ?string $unit = null,
+        public float $usual = 0.0,
+        ?string $at = null,
+        ?string $when = null,
+        bool $required = false,
+    ) {
+        parent::__construct($label, $help, $at, $when, $required);
+    }
+
+    public function unit(UnitSystem $units): Unit
+    {
+        return match (true) {
+            UnitSystem::Us === $units && null !== $this->us => $this->us,
+            UnitSystem::Metric === $units && null !== $this->metric => $this->metric,
+            default => $units->unitFor($this->dimension),
+        };
+    }
+
+    /** The stored value as the bare number that stands in the field. */
+    public function show(float $stored, UnitSystem $units): string
+    {
+        return str_replace("\u{2212}", '-', Decimal::trimmed($this->unit($units)->fromBase($this->base($stored)), $this->decimals));
+    }
+
+    /** The stored value with its unit, for sentences. */
+    public function say(float $stored, UnitSystem $units): string
+    {
+        return is_finite($stored) ? UnitSystem::in($this->unit($units), $this->base($stored), $this->decimals) : 'no number at all';
+    }
+
+    /** The same with as many more digits as it takes to be true: a bound of 5 mL is not 0.01 L. */
+    public function sayExactly(float $stored, UnitSystem $units): string
+    {
+        if (!is_finite($stored)) {
+            return $this->say($stored, $units);
+        }
+        $unit = $this->unit($units);
+        $value = $unit->fromBase($this->base($stored));
+        $decimals = $this->decimals;
+        while ($decimals < $this->decimals + self::MORE && abs(round($value, $decimals) - $value) > self::NEAR * abs($value)) {
+            ++$decimals;
+        }
+
+        return UnitSystem::in($unit, $this->base($stored), $decimals);
+    }
+
+    /**
+     * The value to store for a typed text.
+     *
+     * @throws UnreadableQuantity
+     */
+    public function read(string $typed, UnitSystem $units): float
+    {
+        return QuantityReader::read($typed, $this->unit($units)) * $this->stored(1.0);
+    }
+
+    private function base(float $stored): float
+    {
+        return $stored / $this->stored(1.0);
+    }
+
+    private function stored(float $base): float
+    {
+        return $base * $this->perBase / ($this->ion?->perElement() ?? 1.0);
+    }
+
+    public function allows(float $stored): bool
+    {
+        return is_finite($stored) && (($stored >= $this->from - 1e-12 && $stored <= $this->to + 1e-12) || ($this->orZero && 0.0 === $stored));
+    }
+
+    public function schema(bool $whole): array
+    {
+        $bound = static fn (float $value): float|int => floor($value) === $value ? (int) $value : $value;
+
+        return ['type' => $whole ? 'integer' : 'number', 'minimum' => $bound($this->orZero ? min(0.0, $this->from) : $this->from), 'maximum' => $bound($this->to)];
+    }
+}

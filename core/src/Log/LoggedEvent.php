@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Log;
+
+use Olvek\Core\Event\Event;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Plan\Group;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Water\Measure;
+
+/** Something that was done to a tank on a day. */
+final readonly class LoggedEvent
+{
+    /**
+     * @param int         $day    after filling
+     * @param float       $amount as its kind counts it
+     * @param string|null $of     group of the plan that it concerns
+     */
+    public function __construct(public int $day, public EventKind $kind, public float $amount = 0.0, public ?string $of = null)
+    {
+    }
+
+    public function event(): Event
+    {
+        return $this->kind->logged($this->day, $this->amount, $this->of);
+    }
+
+    /**
+     * What the logbook says of it.
+     *
+     * @param Group|null $group that it concerns
+     */
+    public static function line(EventKind $kind, float $amount, TestKit $kit, ?Group $group = null): string
+    {
+        $happens = $kind->happens();
+        if (0.0 === $amount && '' !== $happens->none) {
+            return $happens->none;
+        }
+        $number = $kind->amount();
+
+        return \sprintf($happens->done ?? ucfirst($happens->words), match (true) {
+            'group' === $kind->of() => \sprintf('%d × %s', (int) $amount, $group->kind->common ?? 'animals'),
+            // The keeper's own kit may count otherwise.
+            EventKind::Dose === $kind => $kit->show(Measure::Ammonia, $amount),
+            null !== $number => UnitSystem::in($number->metric ?? UnitSystem::Metric->unitFor($number->dimension), $amount / $number->perBase, $number->decimals),
+            default => '',
+        });
+    }
+}

@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Plan;
+
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Field\Fields;
+use Olvek\Core\Field\Number;
+use Olvek\Core\Field\OneOf;
+use Olvek\Core\Field\Property;
+use Olvek\Core\Field\YesNo;
+
+/**
+ * All that a plan says in fields, by its place in the document: found on the properties of the plan's class and of what it is made of.
+ * An item of a list stands as "*" in a place: "plants.*.pieces".
+ */
+final class PlanFields
+{
+    /** @var array<string, array{Property, string}> property and the label of its section, by place */
+    private array $places = [];
+
+    /** @param class-string $class */
+    private function __construct(private readonly string $class)
+    {
+        $this->collect($class, '', '');
+    }
+
+    /** @param class-string $class of a plan */
+    public static function of(string $class = Plan::class): self
+    {
+        /** @var array<class-string, self> $known */
+        static $known = [];
+
+        return $known[$class] ??= new self($class);
+    }
+
+    /** @return array<string, Property> by place, an item of a list as "*" */
+    public function properties(): array
+    {
+        return array_map(static fn (array $place): Property => $place[0], $this->places);
+    }
+
+    public function property(string $pattern): ?Property
+    {
+        return $this->places[$pattern][0] ?? null;
+    }
+
+    /** The number at a place of a plan, or null where the place names none. */
+    public function number(string $place): ?Field
+    {
+        [$property, $section] = $this->places[self::pattern($place)] ?? [null, ''];
+        if ($property?->told instanceof Number) {
+            return new Field($place, trim($section.' '.$property->told->label), $property->told, $property->isWhole());
+        }
+
+        return self::someEvent($place);
+    }
+
+    /** The choice at a place, or null where the place names none. */
+    public function choice(string $place): ?Choice
+    {
+        $property = $this->places[self::pattern($place)][0] ?? null;
+
+        return match (true) {
+            $property?->told instanceof YesNo => Choice::truth($property->told),
+            $property?->told instanceof OneOf => Choice::word($property->told, $property->enum()),
+            default => null,
+        };
+    }
+
+    /**
+     * The places of one object's own fields that matter now, in the order in which they are described.
+     *
+     * @return array<string, Property> by place
+     */
+    public static function places(object $holder, string $path): array
+    {
+        $places = [];
+        foreach (self::own($holder) as $property) {
+            if ($property->matters($holder)) {
+                $places["$path.".$property->key()] = $property;
+            }
+        }
+        foreach (Fields::nested($holder::class) as $nested) {
+            foreach ('' === $nested->section->path ? $nested->of($holder, $path) : [] as $inner) {
+                $places = [...$places, ...self::places($inner, $path)];
+            }
+        }
+
+        return $places;
+    }
+
+    /** @return list<Property> that stand in the object's own part of a document */
+    public static function own(object $holder): array
+    {
+        return array_values(array_filter(Fields::of($holder::class), static fn (Property $p): bool => $p->isOwn()));
+    }
+
+    /**
+     * Every number that an object holds, with those of all that is nested in it.
+     *
+     * @return iterable<array{string, Field, float}> place, field, value
+     */
+    public function numbers(object $holder, string $path = ''): iterable
+    {
+        foreach (Fields::of($holder::class) as $property) {
+            $value = $property->of($holder);
+            if ($property->told instanceof Number && (\is_float($value) || \is_int($value))) {
+                $place = self::join($path, $property->key());
+                $field = $this->number($place);
+                if (null !== $field) {
+                    yield [$place, $field, (float) $value];
+                }
+            }
+        }
+        foreach (Fields::nested($holder::class) as $nested) {
+            foreach (enum_exists($nested->class) ? [] : $nested->of($holder, $path) as $under => $inner) {
+                yield from $this->numbers($inner, $under);
+            }
+        }
+    }
+
+    /** A value of an event of a kind, or its day. */
+    public static function event(string $place, EventKind $kind): ?Field
+    {
+        $name = explode('.', $place)[2] ?? '';
+        if ('day' === $name) {
+            $property = Fields::of(PlannedEvent::class)['day'];
+        } else {
+            $property = Fields::of($kind->type())[$name] ?? null;
+        }
+
+        return $property?->told instanceof Number ? new Field($place, $property->told->label, $property->told, $property->isWhole()) : null;
+    }
+
+    /** Whether a place could be a value of some event. */
+    private static function someEvent(string $place): ?Field
+    {
+        foreach (1 === preg_match('/^events\.[a-z0-9-]{1,31}\.[a-zA-Z]+$/D', $place) ? EventKind::plannable() : [] as $kind) {
+            $field = self::event($place, $kind);
+            if (null !== $field) {
+                return $field;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param class-string $class */
+    private function collect(string $class, string $path, string $label): void
+    {
+        foreach (Fields::of($class) as $property) {
+            $this->places[self::join($path, $property->key())] = [$property, $label];
+        }
+        foreach (Fields::nested($class) as $nested) {
+            $this->collect($nested->class, $nested->under($path), '' === $nested->section->label ? $label : $nested->section->label);
+        }
+    }
+
+    private static function join(string $path, string $key): string
+    {
+        return match (true) {
+            str_starts_with($key, '/') => substr($key, 1),
+            '' === $path => $key,
+            '' === $key => $path,
+            default => "$path.$key",
+        };
+    }
+
+    private static function pattern(string $place): string
+    {
+        return (string) preg_replace(['/^(plants|animals|hardscape)\.[a-z0-9-]{1,31}(?=\.)/', '/(?<=\.parts\.|\.doses\.)[a-z0-9-]{1,60}$/D'], ['$1.*', '*'], $place);
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests\Field;
+
+use Olvek\Core\Field\Schema;
+use Olvek\Core\Light\Aspect;
+use Olvek\Core\Plan\DocumentReader;
+use Olvek\Core\Plan\Draft;
+use Olvek\Core\Plan\FormatTables;
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\PlanFields;
+use Olvek\Core\Plan\RefusedEdit;
+use Olvek\Core\Plan\SectionReader;
+use Olvek\Core\Tests\Sample;
+use Olvek\Core\Unit\UnitSystem;
+use PHPUnit\Framework\TestCase;
+
+/** A field that is described on its property is in the document, the rules, the editor, the schema and the formats page, and nobody else was told. */
+final class DescribedOnceTest extends TestCase
+{
+    private static function fields(): PlanFields
+    {
+        return PlanFields::of(Drained::class);
+    }
+
+    /** @param array<string, mixed> $data */
+    private static function read(array $data): Outlet
+    {
+        $root = DocumentReader::root(['outlet' => $data]);
+        $outlet = (new SectionReader(Sample::catalogue()))->read(Outlet::class, $root->child('outlet'));
+        $root->finish();
+
+        return $outlet;
+    }
+
+    public function testTheDocument(): void
+    {
+        $outlet = new Outlet(0.3, 5, true, Aspect::South);
+        $data = SectionReader::write($outlet);
+        self::assertSame(['height' => 0.3, 'slots' => 5, 'guarded' => true, 'faces' => 'south'], $data);
+        self::assertEquals($outlet, self::read($data));
+        self::assertEquals(new Outlet(0.3), self::read(['height' => 0.3]), 'what may be left out');
+        foreach ([[], ['height' => 'high'], ['height' => 0.3, 'slots' => 1.5], ['height' => 0.3, 'faces' => 'up'], ['height' => 0.3, 'spout' => 1]] as $wrong) {
+            try {
+                self::read($wrong);
+                self::fail('taken: '.json_encode($wrong));
+            } catch (InvalidPlan $refused) {
+                self::assertCount(1, $refused->problems);
+            }
+        }
+    }
+
+    public function testTheRules(): void
+    {
+        $faults = [];
+        foreach (self::fields()->numbers(new Drained(new Outlet(0.6, 10))) as [$place, $field, $value]) {
+            $faults[$place] = str_replace("\u{00A0}", ' ', (string) $field->problem($value)?->message());
+        }
+        self::assertSame(['outlet.height' => 'Height of the overflow: from 10 cm to 50 cm; this says 60 cm.', 'outlet.slots' => 'Slots: from 1 to 9; this says 10.'], $faults);
+        foreach (self::fields()->numbers(new Drained(new Outlet(0.5, 9))) as [, $bounded, $bound]) {
+            self::assertNull($bounded->problem($bound), 'the bounds themselves are in');
+        }
+    }
+
+    public function testTheEditor(): void
+    {
+        $draft = new Draft(['outlet' => ['height' => 0.3, 'slots' => 3]]);
+        $field = self::fields()->number('outlet.height');
+        self::assertSame('height of the overflow 11.8 in → 10 in', str_replace("\u{00A0}", ' ', (string) $draft->type(['outlet', 'height'], $field, '10', UnitSystem::Us)));
+        self::assertEqualsWithDelta(0.254, $draft->get(['outlet', 'height']), 1e-9);
+        self::assertTrue(self::fields()->choice('outlet.guarded')?->read('yes'));
+        $this->expectException(RefusedEdit::class);
+        self::fields()->choice('outlet.faces')?->read('up');
+    }
+
+    public function testTheSchemaAndTheFormatsPage(): void
+    {
+        self::assertSame([
+            'type' => 'object', 'additionalProperties' => false, 'required' => ['height'],
+            'properties' => [
+                'height' => ['description' => 'm over the bottom', 'type' => 'number', 'minimum' => 0.1, 'maximum' => 0.5],
+                'slots' => ['description' => 'in its comb', 'type' => 'integer', 'minimum' => 1, 'maximum' => 9, 'default' => 3],
+                'guarded' => ['description' => 'keeps snails in', 'type' => 'boolean', 'default' => false],
+                'faces' => ['description' => 'where it looks', 'enum' => array_column(Aspect::cases(), 'value'), 'default' => 'north'],
+            ],
+        ], Schema::object(Outlet::class));
+        self::assertStringContainsString('| `outlet.slots` | slots | 1–9, whole | in its comb; default 3 |', FormatTables::fields(Drained::class));
+    }
+
+    public function testOnlyWhatMattersIsAsked(): void
+    {
+        self::assertSame(['outlet.height', 'outlet.slots', 'outlet.guarded', 'outlet.faces'], array_keys(PlanFields::places(new Outlet(0.3), 'outlet')));
+        self::assertSame(['outlet.height', 'outlet.slots', 'outlet.faces'], array_keys(PlanFields::places(new Outlet(0.3, 1), 'outlet')));
+    }
+}
