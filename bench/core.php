@@ -10,7 +10,7 @@ use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Margin\Band;
 use Olvek\Core\Margin\Helps;
 use Olvek\Core\Margin\Judge;
-use Olvek\Core\Plan\Editor;
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Workers;

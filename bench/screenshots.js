@@ -56,15 +56,15 @@ await take('bench-refused');
 await page.goto(hall);
 await ready();
 await openStage('bed');
-const school = page.locator('#bed [data-ask][href*="/school/"]').first();
-await school.evaluate((link) => {
+const method = page.locator('#bed [data-ask][href*="/method/"]').first();
+await method.evaluate((link) => {
     for (let fold = link.closest('details'); fold !== null; fold = fold.parentElement.closest('details')) {
         fold.open = true;
     }
 });
-await school.click();
+await method.click();
 await page.locator('.ask-answer :is(b, table, p)').first().waitFor({ timeout: 60_000 });
-await take('bench-school');
+await take('bench-method');
 await page.goto(hall);
 await ready();
 const handle = page.locator('.handle').first();

@@ -122,24 +122,24 @@ test('a question that could not be answered says so and can be asked again', asy
     await expect(page.locator('#light .answer')).toBeVisible();
 });
 
-test('a school is looked at, taken, changed and undone', async ({ page }, info) => {
-    await startTank(page, `School ${info.project.name}`);
+test('a method is looked at, taken, changed and undone', async ({ page }, info) => {
+    await startTank(page, `Method ${info.project.name}`);
     await openStage(page, 'bed');
-    await page.locator('#schools > summary').click();
+    await page.locator('#methods > summary').click();
     await page.getByRole('link', { name: 'Leaf sandwich' }).click();
-    const answer = page.locator('#schools .answer');
+    const answer = page.locator('#methods .answer');
     await expect(answer).toContainText('It would change: soil potting soil');
     await expect(page.locator('#f-bed-soil-material')).toHaveValue('bagged-topsoil');
     const answered = page.waitForResponse((response) => response.url().includes('/edit'));
-    await answer.getByRole('button', { name: /Take this school/ }).click();
+    await answer.getByRole('button', { name: /Take this method/ }).click();
     await answered;
-    await expect(page.locator('.last-change')).toContainText('school: Leaf sandwich');
+    await expect(page.locator('.last-change')).toContainText('method: Leaf sandwich');
     await expect(page.locator('#f-bed-soil-material')).toHaveValue('potting-soil');
     await expect(page.locator('#f-bed-leaves-material')).toHaveValue('fallen-leaves');
     await expect(page.locator('.view-side .litter')).toBeAttached();
     await expect(page.locator('#bed .reasons')).toContainText('Leaf sandwich');
     expect(await change(page, 'bed-cap-back', '8')).toBe(200);
-    for (const words of ['cap at the back', 'school: Leaf sandwich']) {
+    for (const words of ['cap at the back', 'method: Leaf sandwich']) {
         const undone = page.waitForResponse((response) => response.url().includes('/undo'));
         await page.getByRole('button', { name: 'Undo' }).click();
         expect((await undone).status(), words).toBe(200);
@@ -402,9 +402,9 @@ for (const colorScheme of ['light', 'dark']) {
             await expect(page.locator('.ledger-bars').first()).toBeAttached();
             await expectAccessible(page, '.bench-below');
             await openStage(page, 'bed');
-            await page.locator('#schools > summary').click();
+            await page.locator('#methods > summary').click();
             await page.getByRole('link', { name: 'Slow swamp' }).click();
-            await expect(page.locator('#schools .answer')).toBeVisible();
+            await expect(page.locator('#methods .answer')).toBeVisible();
             await expectAccessible(page, '.bench-stages');
             await page.locator('#written > summary').click();
             await page.locator('#files > summary').click();

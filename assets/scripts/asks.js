@@ -1,6 +1,6 @@
 import { patiently } from './patient.js';
 
-/** Asks an inverse question, or looks at a school, where it arises: the answer comes in below the question, and can be stopped while it is sought. */
+/** Asks an inverse question, or looks at a method, where it arises: the answer comes in below the question, and can be stopped while it is sought. */
 
 document.addEventListener('click', async (event) => {
     const link = event.target.closest('[data-ask]');

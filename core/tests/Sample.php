@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests;
 
 use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Plan\Editor;
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\UnitSystem;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Account;
 
-use Olvek\Core\Plan\Editor;
+use Olvek\Core\Change\Reader;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -63,7 +63,7 @@ final readonly class EntryPoint implements AuthenticationEntryPointInterface
         $edits = [];
         $bytes = 0;
         foreach ($sent as $place => $typed) {
-            if (\is_string($typed) && Editor::mayBePlace((string) $place) && mb_check_encoding($typed, 'UTF-8')) {
+            if (\is_string($typed) && Reader::mayBePlace((string) $place) && mb_check_encoding($typed, 'UTF-8')) {
                 $edits[(string) $place] = $typed;
                 $bytes += \strlen((string) $place) + \strlen($typed);
             }

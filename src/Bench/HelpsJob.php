@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Work\Job;
 
@@ -11,13 +12,13 @@ use Olvek\Work\Job;
 final readonly class HelpsJob implements Job
 {
     /** @param string $plan its document */
-    public function __construct(public string $plan, public string $margin, public UnitSystem $units)
+    public function __construct(public string $plan, public MarginId $margin, public UnitSystem $units)
     {
     }
 
     public function key(): string
     {
-        return implode('.', ['helps', $this->margin, $this->units->value, hash('xxh128', $this->plan)]);
+        return implode('.', ['helps', $this->margin->value, $this->units->value, hash('xxh128', $this->plan)]);
     }
 
     public function cost(): int

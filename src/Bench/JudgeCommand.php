@@ -73,7 +73,7 @@ final class JudgeCommand extends Command
         $helps = [];
         foreach (true === $input->getOption('helps') ? $judgement->margins : [] as $margin) {
             if (State::Holds !== $margin->state) {
-                $helps[$margin->id] = $this->helps->for($plan, $margin->id, $units, $judgement);
+                $helps[$margin->id->value] = $this->helps->for($plan, $margin->id, $units, $judgement);
             }
         }
         $output->writeln('json' === $format ? FormatOption::json([...self::data($judgement, $ledger, $helps, ClumpLight::onDay($plan, $ledger->day)), ...self::sure($judgement, $tornado)]) : [...self::lines($judgement, $ledger, $helps), ...self::sureLines($judgement, $tornado)], OutputInterface::OUTPUT_RAW);
@@ -120,7 +120,7 @@ final class JudgeCommand extends Command
             if (null !== $margin->spread) {
                 $lines[] = \sprintf('       %s, holds in %d of %d', '' === $margin->spreadWords() ? 'no spread' : 'eight in ten tanks: '.$margin->spreadWords(), $margin->spread->holds, $margin->spread->of);
             }
-            foreach ($helps[$margin->id] ?? [] as $help) {
+            foreach ($helps[$margin->id->value] ?? [] as $help) {
                 $lines[] = \sprintf('       tried: %s: %s -> %s%s', $help->words, $help->before, $help->after, '' === $help->cost ? '' : ", but $help->cost");
             }
         }
@@ -146,10 +146,10 @@ final class JudgeCommand extends Command
             'state' => $judgement->state->value,
             'verdict' => $judgement->verdict,
             'margins' => array_map(static fn (Margin $m): array => [
-                'id' => $m->id, 'name' => $m->name, 'voice' => $m->voice->value, 'state' => $m->state->value, 'value' => $m->value, 'limit' => $m->limit, 'good' => $m->good,
+                'id' => $m->id->value, 'name' => $m->name, 'voice' => $m->voice->value, 'state' => $m->state->value, 'value' => $m->value, 'limit' => $m->limit, 'good' => $m->good,
                 'worstDay' => $m->worstDay, 'measure' => $m->measure, 'unit' => $m->unit, 'shown' => $m->shown, 'bound' => $m->bound, 'sentence' => $m->sentence,
                 'spread' => null === $m->spread ? null : ['p10' => $m->spread->low, 'p90' => $m->spread->high, 'holds' => $m->spread->holds, 'of' => $m->spread->of],
-                'helps' => array_map(static fn (Help $h): array => ['words' => $h->words, 'edits' => $h->edits, 'before' => $h->before, 'after' => $h->after, 'state' => $h->state->value, 'cost' => $h->cost], $helps[$m->id] ?? []),
+                'helps' => array_map(static fn (Help $h): array => ['words' => $h->words, 'edits' => $h->edits(), 'before' => $h->before, 'after' => $h->after, 'state' => $h->state->value, 'cost' => $h->cost], $helps[$m->id->value] ?? []),
                 'terms' => array_map(static fn (Term $t): array => ['label' => $t->label, 'value' => $t->value, 'provenance' => $t->provenance?->value, 'source' => $t->source], $m->terms),
             ], $judgement->margins),
             'ledger' => [

@@ -8,7 +8,9 @@ use Olvek\Bench\Drawing\YearChart;
 use Olvek\Core\Margin\Gate;
 use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
+use Olvek\Core\Margin\Subject;
 use Olvek\Core\Margin\Sureness;
 use Olvek\Core\Plan\Plan;
 
@@ -28,21 +30,15 @@ final readonly class Outcome
     /** More than these are not read. */
     private const MOST_DIFFERENCES = 8;
 
-    /** What the margins are about, in the order in which they are shown. */
-    private const GROUPS = [
-        'water' => ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'minerals', 'carbon', 'stock'],
-        'leaf' => ['mass', 'light', 'fed', 'algae'],
-        'soil' => ['bed', 'soil'],
-        'animal' => ['room', 'waters', 'temperature', 'losses'],
-        'custom' => ['planted', 'cap'],
-    ];
-
     /** @return array<string, list<Margin>> margins by the stratum that they are about */
     public function groups(): array
     {
-        $byId = array_column($this->margins, null, 'id');
+        $groups = array_fill_keys(array_column(Subject::cases(), 'value'), []);
+        foreach ($this->margins as $margin) {
+            $groups[$margin->id->about()->subject->value][] = $margin;
+        }
 
-        return array_map(static fn (array $ids): array => array_values(array_intersect_key($byId, array_flip($ids))), self::GROUPS);
+        return $groups;
     }
 
     /** @return list<array{name: string, before: string, after: string}> margins that read otherwise than they did, those that moved most first */
@@ -63,7 +59,7 @@ final readonly class Outcome
     /** The same outcome, and how sure it is. */
     public function with(Sureness $sureness): self
     {
-        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => isset($sureness->spreads[$m->id]) ? $m->withSpread($sureness->spreads[$m->id]) : $m, $this->margins), $this->hardestDay, $this->year, $this->album, $sureness);
+        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins), $this->hardestDay, $this->year, $this->album, $sureness);
     }
 
     /** True once it is known how sure the margins are. */
@@ -72,8 +68,14 @@ final readonly class Outcome
         return null !== $this->sureness;
     }
 
-    public function margin(string $id): ?Margin
+    public function margin(MarginId $id): ?Margin
     {
-        return array_column($this->margins, null, 'id')[$id] ?? null;
+        foreach ($this->margins as $margin) {
+            if ($margin->id === $id) {
+                return $margin;
+            }
+        }
+
+        return null;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
-use Olvek\Core\Plan\Editor;
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Bench;
 
 use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Plan\Editor;
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Solve\BedDepth;
 use Olvek\Core\Solve\EarliestStart;
 use Olvek\Core\Solve\LeastPlants;

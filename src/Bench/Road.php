@@ -6,7 +6,9 @@ namespace Olvek\Bench;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
-use Olvek\Core\Plan\Editor;
+use Olvek\Core\Change\Change;
+use Olvek\Core\Change\Edited;
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
@@ -60,10 +62,21 @@ final readonly class Road
     public function edit(Tank $tank, int $base, array $edits, UnitSystem $units): void
     {
         $this->fresh($tank, $base);
-        $edited = $this->editor->apply($this->plan($this->tanks->head($tank)), $edits, $units);
-        if ([] !== $edited->words) {
-            $this->keep($tank, $edited->plan, implode('; ', $edited->words));
-        }
+        $this->take($tank, $this->editor->apply($this->plan($this->tanks->head($tank)), $edits, $units));
+    }
+
+    /**
+     * What Olvek proposed and the keeper took.
+     *
+     * @param list<Change> $changes
+     *
+     * @throws StaleEdit   when the tank has moved on since $base
+     * @throws InvalidPlan when the plan would break its rules; nothing is saved
+     */
+    public function change(Tank $tank, int $base, array $changes, UnitSystem $units): void
+    {
+        $this->fresh($tank, $base);
+        $this->take($tank, $this->editor->make($this->plan($this->tanks->head($tank)), $changes, $units));
     }
 
     /**
@@ -103,6 +116,13 @@ final readonly class Road
         $this->fresh($tank, $base);
         if ($revision->number !== $tank->head()) {
             $this->keep($tank, $this->plan($revision), \sprintf('taken up again: %s', $revision->label() ?? "revision $revision->number"));
+        }
+    }
+
+    private function take(Tank $tank, Edited $edited): void
+    {
+        if ([] !== $edited->words) {
+            $this->keep($tank, $edited->plan, implode('; ', $edited->words));
         }
     }
 

@@ -53,7 +53,7 @@ final class SolveCommand extends Command
         }
         $answer = $question->solve($plan);
         $output->writeln('json' === $format ? FormatOption::json([
-            'found' => $answer->found, 'sentence' => $answer->sentence, 'edits' => $answer->edits, 'runs' => $answer->runs,
+            'found' => $answer->found, 'sentence' => $answer->sentence, 'edits' => $answer->edits(), 'runs' => $answer->runs,
             'terms' => array_map(static fn (Term $t): array => ['label' => $t->label, 'value' => $t->value, 'provenance' => $t->provenance?->value, 'source' => $t->source], $answer->terms),
         ]) : [$answer->sentence, ...array_map(static fn (Term $t): string => \sprintf('  %s: %s', $t->label, $t->value), $answer->terms)], OutputInterface::OUTPUT_RAW);
 

@@ -17,8 +17,8 @@ final readonly class StageView
      * @param list<RowView>         $rows
      * @param string                $caution the caution that applies here
      * @param list<Ask>             $asks    what may be asked the other way round
-     * @param list<Ask>             $schools recipes that may be looked at
-     * @param string                $reasons why it is done so, as its school says
+     * @param list<Ask>             $methods recipes that may be looked at
+     * @param string                $reasons why it is done so, as its method says
      * @param list<Mistake>         $mistakes what keepers would regret here, and what is still open
      */
     public function __construct(
@@ -31,7 +31,7 @@ final readonly class StageView
         public ?FieldView $add = null,
         public string $caution = '',
         public array $asks = [],
-        public array $schools = [],
+        public array $methods = [],
         public string $reasons = '',
         public array $mistakes = [],
     ) {
@@ -40,7 +40,7 @@ final readonly class StageView
     /** @param list<Mistake> $mistakes */
     public function with(array $mistakes): self
     {
-        return new self($this->id, $this->name, $this->stratum, $this->decided, $this->lines, $this->rows, $this->add, $this->caution, $this->asks, $this->schools, $this->reasons, $mistakes);
+        return new self($this->id, $this->name, $this->stratum, $this->decided, $this->lines, $this->rows, $this->add, $this->caution, $this->asks, $this->methods, $this->reasons, $mistakes);
     }
 
     /** How many regrets are in it, beside what is only undecided. */

@@ -6,17 +6,17 @@ namespace Olvek\Bench;
 
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Role as BedRole;
+use Olvek\Core\Build\MethodDepths;
 use Olvek\Core\Build\Mistakes;
 use Olvek\Core\Build\Quantities;
-use Olvek\Core\Build\SchoolDepths;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Group;
+use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Plan\PlanFields;
-use Olvek\Core\Plan\School;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Unit;
@@ -123,15 +123,15 @@ final readonly class Stages
             $lines,
             caution: 'Damp dusty soil before you pour it, wear a mask and cover cuts. No fertiliser, pesticide or wetting agent in it.',
             asks: [new Ask('bench_solve', ['question' => 'depth'], 'How deep must it be?')],
-            schools: array_map(static fn (School $s): Ask => new Ask('bench_school', ['school' => $s->value], $s->words()), School::cases()),
+            methods: array_map(static fn (Method $s): Ask => new Ask('bench_method', ['method' => $s->value], $s->words()), Method::cases()),
             reasons: trim(self::reasons($plan).' '.self::depths($plan)));
     }
 
     /** Who lays a bed like this one, and who disagrees. */
     private static function depths(Plan $plan): string
     {
-        $depths = SchoolDepths::of($plan);
-        $say = static fn (string $words, array $schools): string => [] === $schools ? '' : $words.': '.implode(' · ', array_map(static fn (School $s): string => explode(',', $s->words())[0], $schools)).'. ';
+        $depths = MethodDepths::of($plan);
+        $say = static fn (string $words, array $methods): string => [] === $methods ? '' : $words.': '.implode(' · ', array_map(static fn (Method $s): string => explode(',', $s->words())[0], $methods)).'. ';
 
         return trim($say('About as much soil is laid by', $depths->alike).$say('More by', $depths->more).$say('Less or none by', $depths->less).$say('A thicker cap for its soil by', $depths->thicker));
     }
@@ -257,9 +257,9 @@ final readonly class Stages
 
     private static function reasons(Plan $plan): string
     {
-        $school = $plan->preparation->school;
+        $method = $plan->preparation->method;
 
-        return null === $school ? '' : $school->words().': '.lcfirst($school->reasons());
+        return null === $method ? '' : $method->words().': '.lcfirst($method->reasons());
     }
 
     private static function lightWords(Plan $plan): string

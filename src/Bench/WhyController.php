@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Olvek\Bench;
 
 use Olvek\Account\Keeper;
+use Olvek\Core\Change\Editor;
+use Olvek\Core\Change\Recipe;
 use Olvek\Core\Margin\Judge;
-use Olvek\Core\Plan\Editor;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Plan\School;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Plan\Method;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
 use Olvek\Work\Desk;
@@ -42,9 +43,10 @@ final class WhyController extends AbstractController
     {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
-        $known = $this->outcomes->of($revision, $plan, $keeper->units())->margin($margin) ?? throw $this->createNotFoundException('There is no such margin.');
+        $known = $this->outcomes->of($revision, $plan, $keeper->units())->margin(MarginId::tryFrom($margin) ?? throw $this->createNotFoundException('There is no such margin.'))
+            ?? throw $this->createNotFoundException('There is no such margin.');
 
-        $ticket = $this->desk->ask(new HelpsJob($revision->plan, $margin, $keeper->units()), $keeper);
+        $ticket = $this->desk->ask(new HelpsJob($revision->plan, $known->id, $keeper->units()), $keeper);
 
         return $this->told($request, $ticket, $tank, 'helps', ['margin' => $known, 'helps' => $ticket->value]);
     }
@@ -79,25 +81,25 @@ final class WhyController extends AbstractController
         return $this->told($request, $ticket, $tank, 'deciding', ['tornado' => $ticket->value]);
     }
 
-    /** What a school would change here, and what it would come to. */
-    #[Route('/school/{school}', name: 'bench_school', methods: ['GET'])]
-    public function school(Request $request, Tank $tank, string $school, #[CurrentUser] Keeper $keeper): Response
+    /** What a method would change here, and what it would come to. */
+    #[Route('/method/{method}', name: 'bench_method', methods: ['GET'])]
+    public function method(Request $request, Tank $tank, string $method, #[CurrentUser] Keeper $keeper): Response
     {
-        $recipe = School::tryFrom($school) ?? throw $this->createNotFoundException('There is no such school.');
+        $recipe = Method::tryFrom($method) ?? throw $this->createNotFoundException('There is no such method.');
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
         $words = [];
         $then = $refused = null;
         try {
-            $edited = $this->editor->apply($plan, $recipe->edits($plan), UnitSystem::Metric);
+            $edited = $this->editor->make($plan, Recipe::of($recipe, $plan), $keeper->units());
             $words = $edited->words;
             $then = Outcome::of(Judge::judge($edited->plan, $keeper->units()), $edited->plan);
         } catch (InvalidPlan $broken) {
             $refused = array_values($broken->messages($keeper->units()));
         }
 
-        return $this->shown($request, 'school', [
-            'tank' => $tank, 'school' => $recipe, 'words' => $words, 'refused' => $refused, 'then' => $then, 'differences' => null === $then ? [] : $then->differences($this->outcomes->of($revision, $plan, $keeper->units())),
+        return $this->shown($request, 'method', [
+            'tank' => $tank, 'method' => $recipe, 'words' => $words, 'refused' => $refused, 'then' => $then, 'differences' => null === $then ? [] : $then->differences($this->outcomes->of($revision, $plan, $keeper->units())),
         ]);
     }
 

@@ -11,11 +11,11 @@ use Olvek\Bench\StaleEdit;
 use Olvek\Core\Build\Start\Expected;
 use Olvek\Core\Build\Start\Situation;
 use Olvek\Core\Build\Steps;
+use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Unit\UnitSystem;
 use Olvek\Keep\Logbook;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
@@ -169,14 +169,14 @@ final class WeeksController extends AbstractController
         if (!$this->trusted($request) || null === $ahead) {
             return $this->refused($tank, $keeper, [], [], null === $ahead ? 'Something was written down since this was reckoned: look at the new forecast first.' : self::EXPIRED);
         }
-        $edits = [];
+        $changes = [];
         foreach (Expected::of($situation, $ahead->best()) as $expected) {
-            if (0 !== $expected->moves()) {
-                $edits["animals.{$expected->group->id}.day"] = (string) $expected->likely;
+            if (null !== $expected->likely && 0 !== $expected->moves()) {
+                $changes[] = new SetNumber("animals.{$expected->group->id}.day", $expected->likely);
             }
         }
         try {
-            $road->edit($tank, $request->request->getInt('base'), $edits, UnitSystem::Metric);
+            $road->change($tank, $request->request->getInt('base'), $changes, $keeper->units());
         } catch (StaleEdit|InvalidPlan $refused) {
             return $this->refused($tank, $keeper, [], [], $refused instanceof StaleEdit ? $refused->getMessage() : implode(' ', $refused->messages($keeper->units())), Response::HTTP_CONFLICT);
         }

@@ -8,7 +8,7 @@ use Olvek\Account\Keeper;
 use Olvek\Bench\FieldView;
 use Olvek\Bench\Road;
 use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Plan\Editor;
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Plan\Field;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;

@@ -17,13 +17,13 @@ use Olvek\Bench\Drawing\View;
 use Olvek\Bench\Drawing\YearChart;
 use Olvek\Core\Animal\Shape as Form;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Margin\Ledger;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Plan\School;
 use Olvek\Core\Plant\Role;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Snapshot;
@@ -118,23 +118,23 @@ final class DrawingTest extends TestCase
         self::assertSame([], array_diff(['film', 'film-brown', 'water-brown tint-5', 'water-green tint-5'], $classes));
     }
 
-    /** Whatever a school puts in, every view of it can be drawn in numbers. */
-    public function testEverySchoolInEveryShapeIsDrawn(): void
+    /** Whatever a method puts in, every view of it can be drawn in numbers. */
+    public function testEveryMethodInEveryShapeIsDrawn(): void
     {
         $editor = new Editor(Catalogue::shipped());
         $drawn = 0;
-        foreach (School::cases() as $n => $school) {
+        foreach (Method::cases() as $n => $method) {
             $shape = Shape::cases()[$n % \count(Shape::cases())];
             $plan = $editor->apply(self::demo('waiting-hall'), ['feeding.grams' => '0'], UnitSystem::Metric)->plan;
             try {
-                $plan = $editor->apply($plan, ['school' => $school->value, 'vessel.shape' => $shape->value, 'bed.leaves.material' => 'fallen-leaves'], UnitSystem::Metric)->plan;
+                $plan = $editor->apply($plan, ['method' => $method->value, 'vessel.shape' => $shape->value, 'bed.leaves.material' => 'fallen-leaves'], UnitSystem::Metric)->plan;
             } catch (InvalidPlan) {
                 continue;
             }
             $day = Snapshot::planned($plan);
             foreach ([self::front($plan), Elevation::side($plan, $day, UnitSystem::Us), FloorPlan::of($plan, $day, UnitSystem::Metric), HoursStrip::of($plan, $day, UnitSystem::Metric)] as $view) {
                 foreach ([...$view->back, ...$view->plants, ...$view->front] as $part) {
-                    self::assertMatchesRegularExpression('/^[MLHVQqahvlZ0-9 .\-]+$/', $part->d, "$school->value in $shape->value, $view->name");
+                    self::assertMatchesRegularExpression('/^[MLHVQqahvlZ0-9 .\-]+$/', $part->d, "$method->value in $shape->value, $view->name");
                 }
             }
             ++$drawn;

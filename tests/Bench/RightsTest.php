@@ -39,7 +39,7 @@ final class RightsTest extends BenchTestCase
 
     private static function address(string $path, string $tank): string
     {
-        return strtr($path, ['{tank}' => $tank, '{margin}' => 'oxygen', '{part}' => '0', '{question}' => 'trim', '{kind}' => 'neocaridina-davidi', '{school}' => 'thin-soil', '{number}' => '1', '{step}' => 'soil', '{name}' => 'front', '{entry}' => '01890000-0000-7000-8000-000000000001', '{task}' => 'look', '{due}' => '2026-01-01']);
+        return strtr($path, ['{tank}' => $tank, '{margin}' => 'oxygen', '{part}' => '0', '{question}' => 'trim', '{kind}' => 'neocaridina-davidi', '{method}' => 'thin-soil', '{number}' => '1', '{step}' => 'soil', '{name}' => 'front', '{entry}' => '01890000-0000-7000-8000-000000000001', '{task}' => 'look', '{due}' => '2026-01-01']);
     }
 
     public function testTheShelfShowsOnlyOnesOwn(): void

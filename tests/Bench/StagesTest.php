@@ -60,9 +60,9 @@ final class StagesTest extends BenchTestCase
         self::assertSelectorExists('#bed .regret');
     }
 
-    public function testASchoolLeavesItsReasons(): void
+    public function testAMethodLeavesItsReasons(): void
     {
-        $this->after(['school' => 'thin-soil']);
+        $this->after(['method' => 'thin-soil']);
         self::assertStringContainsString('Thin soil, equal cap: little soil cannot go foul', $this->text('#bed .reasons'));
         self::assertMatchesRegularExpression('/About as much soil is laid by: [^.]*Thin soil/', $this->text('#bed .reasons'));
         self::assertStringContainsString('fishless, by doses of ammonia', $this->text('#start > summary'));

@@ -14,8 +14,8 @@ use Olvek\Bench\Drawing\View;
 use Olvek\Bench\Drawing\YearChart;
 use Olvek\Bench\Drawing\YearMarks;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Margin\ClumpLight;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
@@ -98,7 +98,7 @@ final class ViewsTest extends TestCase
     /** Soil lies on the floor or plate, leaves on soil, cap on leaves: each surface is drawn at its own height. */
     public function testLayersAreDrawnInTheirOrder(): void
     {
-        $plan = self::edited(['school' => 'leaf-sandwich', 'bed.plate' => '2 cm']);
+        $plan = self::edited(['method' => 'leaf-sandwich', 'bed.plate' => '2 cm']);
         $side = self::views($plan)[1];
         $lowest = static function (string $class) use ($side): float {
             $shape = array_values(array_filter($side->front, static fn (Shape $s): bool => $class === $s->class))[0];

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Olvek\Tests\Bench;
 
 use Olvek\Bench\Outcomes;
-use Olvek\Core\Plan\School;
+use Olvek\Core\Plan\Method;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** What takes longer than a look: helps, questions, schools, and how sure it all is. */
+/** What takes longer than a look: helps, questions, methods, and how sure it all is. */
 final class WhyTest extends BenchTestCase
 {
     private const PARTS = ['HTTP_Olvek-Parts' => '{}'];
@@ -25,9 +25,9 @@ final class WhyTest extends BenchTestCase
         self::assertSame(2, $this->stored()->head());
     }
 
-    public function testNoSuchMarginQuestionOrSchool(): void
+    public function testNoSuchMarginQuestionOrMethod(): void
     {
-        foreach (['helps/happiness', 'solve/happiness', 'solve/stock', 'solve/stock/whale', 'school/dragons', 'helps/x1'] as $address) {
+        foreach (['helps/happiness', 'solve/happiness', 'solve/stock', 'solve/stock/whale', 'method/dragons', 'helps/x1'] as $address) {
             $this->browser->request('GET', "/tanks/$this->tank/$address");
             self::assertResponseStatusCodeSame(404, $address);
         }
@@ -46,18 +46,18 @@ final class WhyTest extends BenchTestCase
         self::assertStringContainsString('class="answer', $html);
     }
 
-    public function testASchoolIsLookedAtBeforeItIsTakenAndUndone(): void
+    public function testAMethodIsLookedAtBeforeItIsTakenAndUndone(): void
     {
         $before = $this->plan()->bed;
-        $page = $this->browser->request('GET', "/tanks/$this->tank/school/".School::LeafSandwich->value);
+        $page = $this->browser->request('GET', "/tanks/$this->tank/method/".Method::LeafSandwich->value);
         self::assertResponseIsSuccessful();
         self::assertStringContainsString('It would change:', $page->text());
         self::assertEquals($before, $this->plan()->bed, 'looking changes nothing');
-        $this->browser->submit($page->selectButton('Take this school: Leaf sandwich')->form());
+        $this->browser->submit($page->selectButton('Take this method: Leaf sandwich')->form());
         self::assertSame('potting-soil', $this->plan()->bed->soil?->mix->parts[0][0]->id);
         self::assertSame(2, $this->stored()->head());
         $this->browser->followRedirect();
-        self::assertStringContainsString('school: Leaf sandwich', $this->text('.last-change'));
+        self::assertStringContainsString('method: Leaf sandwich', $this->text('.last-change'));
     }
 
     public function testHowSureItIsIsReckonedInParts(): void

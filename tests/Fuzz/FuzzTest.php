@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Fuzz;
 
-use Olvek\Core\Plan\School;
+use Olvek\Core\Plan\Method;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\ShortPatience;
 use Symfony\Component\Routing\Route;
@@ -53,7 +53,7 @@ final class FuzzTest extends BenchTestCase
 
     private function place(): string
     {
-        $place = self::one(['name', 'school', 'vessel.shape', 'vessel.length', 'vessel.height', 'vessel.width', 'vessel.glass', 'waterLine', 'site.temperature', 'site.swing', 'site.sealed', 'site.lid', 'site.aspect', 'bed.soil.front', 'bed.soil.back', 'bed.cap.front', 'bed.soil.material', 'bed.soil.add', 'bed.soil.mix', 'bed.cap.material',
+        $place = self::one(['name', 'method', 'vessel.shape', 'vessel.length', 'vessel.height', 'vessel.width', 'vessel.glass', 'waterLine', 'site.temperature', 'site.swing', 'site.sealed', 'site.lid', 'site.aspect', 'bed.soil.front', 'bed.soil.back', 'bed.cap.front', 'bed.soil.material', 'bed.soil.add', 'bed.soil.mix', 'bed.cap.material',
             'bed.doses.add', 'bed.doses.root-tab', 'bed.leaves.front', 'bed.plate', 'bed.core', 'light.hours', 'light.lumens', 'light.pause', 'light.startShare', 'plants.add', 'plants.c1.pieces', 'plants.c1.remove', 'plants.c1.place', 'plants.add.hygrophila-polysperma', 'animals.add', 'animals.a1.count', 'animals.a1.day', 'animals.a1.remove',
             'hardscape.add', 'hardscape.h1.litres', 'events.add', 'events.e1.day', 'events.e1.share', 'events.e1.clump', 'events.e1.remove', 'feeding.grams', 'feeding.fromDay', 'care.changeShare', 'care.changeEvery', 'start.way', 'water.kind', 'topUp.kind', 'topUp.gh', 'preparation.treatment', 'no.such.place', 'plants', '.', '']);
         \assert(\is_string($place));
@@ -125,8 +125,8 @@ final class FuzzTest extends BenchTestCase
     private function address(Route $route): string
     {
         $choices = ['tank' => [...array_fill(0, 14, $this->tank), strtoupper($this->tank), '01890000-0000-7000-8000-000000000000'], 'margin' => ['oxygen', 'light', 'nosuch'], 'part' => ['0', '3', '99'], 'question' => ['trim', 'holiday', 'light', 'stock', 'nosuch'], 'kind' => ['neocaridina-davidi', 'danio-rerio', 'nosuch'],
-            'school' => [
-                School::cases()[0]->value,
+            'method' => [
+                Method::cases()[0]->value,
                 'hill-bed',
                 'nosuch',
             ], 'number' => ['1', '2', '999999999'], 'step' => ['soil', 'fill', 'nosuch'], 'name' => ['front', 'side', 'floor', 'hours', 'year'], 'entry' => ['01890000-0000-7000-8000-000000000001'], 'task' => ['look', 'top-up', 'nosuch'], 'due' => ['2026-01-01', '9999-99-99'],
@@ -174,7 +174,7 @@ final class FuzzTest extends BenchTestCase
             'bench_solve',
             'bench_sure',
             'weeks_reckon',
-            'bench_school',
+            'bench_method',
             'carry_away',
             'account_sign_in',
             'account_demo',

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Tests\Shelf;
 
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Event\EventKind;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\FormatTables;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;

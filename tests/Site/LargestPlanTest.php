@@ -27,7 +27,7 @@ final class LargestPlanTest extends BenchTestCase
             $this->post('test', ['test' => ['ammonia' => '0.5', 'nitrite' => '0.2', 'nitrate' => '5'], 'day' => $this->day($day)]);
             self::assertResponseRedirects();
         }
-        $margins = array_map(static fn ($m): string => "helps/$m->id", Judge::judge($this->plan())->margins);
+        $margins = array_map(static fn ($m): string => "helps/{$m->id->value}", Judge::judge($this->plan())->margins);
         $questions = ['food', 'plants', 'light', 'depth', 'start', 'trim', 'holiday', 'stock/danio-rerio', 'stock/neocaridina-davidi'];
         $cut = [];
         foreach ([
@@ -42,7 +42,7 @@ final class LargestPlanTest extends BenchTestCase
             'plan.json',
             'drawing/front.svg',
             'drawing/year.svg',
-            'school/hill-bed',
+            'method/hill-bed',
             ...array_map(static fn (string $q): string => "solve/$q", $questions),
             ...$margins,
             'devices',

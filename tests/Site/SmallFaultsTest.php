@@ -206,7 +206,7 @@ final class SmallFaultsTest extends BenchTestCase
             '/solve/food',
             '/solve/holiday',
             '/helps/oxygen',
-            '/school/hill-bed',
+            '/method/hill-bed',
         ] as $page) {
             $this->browser->request('GET', "/tanks/$this->tank$page");
             self::assertResponseIsSuccessful($page);

@@ -191,7 +191,7 @@ final class DeskTest extends TestCase
     {
         foreach ([
             new \Olvek\Bench\AnswerJob('{}', 'stock', 'neocaridina-davidi'),
-            new \Olvek\Bench\HelpsJob('{}', 'oxygen', \Olvek\Core\Unit\UnitSystem::Us),
+            new \Olvek\Bench\HelpsJob('{}', \Olvek\Core\Margin\MarginId::Oxygen, \Olvek\Core\Unit\UnitSystem::Us),
             new \Olvek\Bench\BandJob('{}', 3),
             new \Olvek\Build\ForecastJob('{}', new \Olvek\Core\Log\Log(), 5, 2),
         ] as $job) {

@@ -19,6 +19,8 @@ final readonly class Number extends Description
     /** Share by which a bound may be rounded, and digits that may be added for it. */
     private const NEAR = 1e-3;
     private const MORE = 5;
+    /** Decimals of a value that is typed exactly. */
+    private const EXACT = 9;
 
     /**
      * @param float     $from       as stored
@@ -88,6 +90,29 @@ final readonly class Number extends Description
         }
 
         return UnitSystem::in($unit, $this->base($stored), $decimals);
+    }
+
+    /** The stored value as it is typed to mean just this, read alike in every system of units. */
+    public function exactly(float $stored): string
+    {
+        $unit = $this->unit(UnitSystem::Metric);
+
+        return rtrim(\sprintf('%s %s', round($unit->fromBase($this->base($stored)), self::EXACT), $unit->symbol()));
+    }
+
+    /**
+     * Two stored values side by side, with as many more digits as it takes to look different where they are.
+     *
+     * @return array{string, string}
+     */
+    public function sayBoth(float $one, float $other, UnitSystem $units): array
+    {
+        $both = [$this->say($one, $units), $this->say($other, $units)];
+        for ($more = 1; $more <= self::MORE && $both[0] === $both[1] && $one !== $other; ++$more) {
+            $both = array_map(fn (float $value): string => UnitSystem::in($this->unit($units), $this->base($value), $this->decimals + $more), [$one, $other]);
+        }
+
+        return $both;
     }
 
     /**

@@ -9,6 +9,7 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Algae: film on glass and leaves, and green water; diatoms of the first weeks go by themselves and are only named. */
+#[Judges('Algae', Subject::Plants, [Remedy::ShorterLight, Remedy::WeakerLamp, Remedy::FastStems, Remedy::Floaters, Remedy::Grazers, Remedy::LessFood])]
 final class Algae implements Criterion
 {
     /** g dry of film per m² that one sees, and that covers leaves. J. */
@@ -29,7 +30,7 @@ final class Algae implements Criterion
         $day = $worse ? $greenDay : $filmDay;
         $what = $worse ? 'green water' : 'algae on glass and leaves';
 
-        return Margin::atMost('algae', 'Algae', $measure, 'g/m²', self::FILM_WATCH, self::FILM_ACT, $day,
+        return Margin::atMost(MarginId::Algae, $measure, 'g/m²', self::FILM_WATCH, self::FILM_ACT, $day,
             match (true) {
                 $measure > self::FILM_ACT => ucfirst($what).' take over by day '.$day.'.',
                 $measure > self::FILM_WATCH => ucfirst($what).' will show by day '.$day.'.',

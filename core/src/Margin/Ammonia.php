@@ -10,10 +10,11 @@ use Olvek\Core\Unit\Provenance;
 use Olvek\Core\Water\AmmoniaCriterion;
 
 /** Ammonia while animals are in: un-ionised against what harms fish, total against the published criterion and against what a drop test shows. */
+#[Judges('Ammonia', Subject::Water, [Remedy::FastStems, Remedy::MoreStems, Remedy::Floaters, Remedy::LaterAnimals, Remedy::Sponge, Remedy::LessFood, Remedy::FewerAnimals, Remedy::DeeperCap])]
 final class Ammonia implements Criterion
 {
-    /** mg NH3-N/L. P: EIFAC (1970), Report on ammonia and inland fisheries, Technical Paper 11: 0.025 mg NH3/L. */
-    public const SAFE_UNIONISED = 0.025 / 1.2159;
+    /** mg NH3/L. P: EIFAC (1970), Report on ammonia and inland fisheries, Technical Paper 11. */
+    private const SAFE_UNIONISED = 0.025;
     /** mg N/L that common drop tests just show. C: with animals in, ammonia should read 0. */
     public const TEST_SHOWS = 0.25;
     /** Twice what a test shows counts as failing. J. */
@@ -38,7 +39,7 @@ final class Ammonia implements Criterion
         $shown = Decimal::significant($total, 2).' mg N/L';
         $who = $outlook->stocked ? 'with animals in' : 'from day '.$outlook->from;
 
-        return new Margin('ammonia', 'Ammonia', min(9.0, 1 / max(1e-9, $most)), 1.0, 2.0, $worst, $total, 'mg N/L', Margin::text($total, 'mg N/L'), 'un-ionised at most 0.021 mg N/L; total never to show in a test',
+        return new Margin(MarginId::Ammonia, min(9.0, 1 / max(1e-9, $most)), 1.0, 2.0, $worst, $total, 'mg N/L', Margin::text($total, 'mg N/L'), \sprintf('un-ionised at most %s; total never to show in a test', Margin::text(self::safeUnionised(), 'mg N/L')),
             match (true) {
                 $most > 1 => "On day $worst ammonia stands at $shown $who: that harms them.",
                 $most > 0.5 => "On day $worst ammonia comes up to $shown $who, enough for a test to show it.",
@@ -48,15 +49,21 @@ final class Ammonia implements Criterion
                 new Term('total ammonia, highest '.$who, $shown.', day '.$worst),
                 new Term('as a test kit reads it', Decimal::significant(Ion::Ammonium->fromElement($total), 2).' mg/L as NH₄'),
                 new Term('of it un-ionised, at most', Decimal::significant($free, 2).' mg N/L', Provenance::Published, 'Emerson and others 1975'),
-                new Term('harms fish from', Decimal::significant(self::SAFE_UNIONISED, 2).' mg N/L un-ionised', Provenance::Published, 'EIFAC 1970'),
+                new Term('harms fish from', Decimal::significant(self::safeUnionised(), 2).' mg N/L un-ionised', Provenance::Published, 'EIFAC 1970'),
                 new Term('chronic criterion at that pH', Decimal::significant($chronic, 2).' mg N/L total', Provenance::Published, 'US EPA 2013, EPA 822-R-13-001'),
                 new Term('a drop test shows', Decimal::significant(self::TEST_SHOWS, 2).' mg N/L', Provenance::CommonPractice),
                 new Term('highest of the whole run', Decimal::significant($peak, 2).' mg N/L, day '.$peakDay),
             ]);
     }
 
+    /** mg N/L of un-ionised ammonia that fish bear. */
+    public static function safeUnionised(): float
+    {
+        return Ion::Ammonia->toElement(self::SAFE_UNIONISED);
+    }
+
     private static function ratio(float $total, float $free, float $pH, float $celsius): float
     {
-        return max($free / self::SAFE_UNIONISED, $total / AmmoniaCriterion::chronic($pH, $celsius), $total / self::TEST_ACT);
+        return max($free / self::safeUnionised(), $total / AmmoniaCriterion::chronic($pH, $celsius), $total / self::TEST_ACT);
     }
 }

@@ -31,7 +31,7 @@ final readonly class Band
         $judged = [];
         $trace = (new Runner($plan, $parameters))->run(Judge::FIRST_YEAR, UsualCare::events(), Runner::COARSE);
         foreach (Judge::fromTrace($plan, $trace, UnitSystem::Metric, $parameters)->margins as $margin) {
-            $judged[$margin->id] = [$margin->measure, State::Fails === $margin->state];
+            $judged[$margin->id->value] = [$margin->measure, State::Fails === $margin->state];
         }
 
         return $judged;

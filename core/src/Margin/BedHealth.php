@@ -9,6 +9,7 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether the bed may turn foul: too deep, too rich, no roots. */
+#[Judges('Bed health', Subject::Bed, [Remedy::ThinnerSoil, Remedy::MoreStems, Remedy::FastStems])]
 final class BedHealth implements Criterion
 {
     /** Of the sulphide index (BedDay), 1 being a bed to worry about. J. */
@@ -18,13 +19,13 @@ final class BedHealth implements Criterion
     public static function margin(Outlook $outlook): Margin
     {
         if (null === $outlook->plan->bed->soil) {
-            return Margin::idle('bed', 'Bed health', 'no soil', 'Without soil there is little in the bed to turn foul.');
+            return Margin::idle(MarginId::Bed, 'no soil', 'Without soil there is little in the bed to turn foul.');
         }
         $trace = $outlook->trace;
         [$index, $day] = $trace->highest('sulphide');
         [$gas, $gasDay] = $trace->highest('bubbles');
 
-        return Margin::atMost('bed', 'Bed health', $index, 'of foul', self::WATCH, self::ACT, $day,
+        return Margin::atMost(MarginId::Bed, $index, 'of foul', self::WATCH, self::ACT, $day,
             match (true) {
                 $index > self::ACT => "The bed is deep and rich and hardly rooted: around day $day it may turn foul (rotten-egg smell, black roots).",
                 $index > self::WATCH => "The bed is on the rich side for its roots around day $day; leave it alone and let roots come.",

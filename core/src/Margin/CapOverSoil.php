@@ -13,6 +13,7 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether the cap holds the soil back: at least as deep as the soil, front and back. C; better twice as deep. */
+#[Judges('Cap over soil', Subject::Practice, [Remedy::DeeperCap, Remedy::ThinnerSoil], Voice::Practice)]
 final class CapOverSoil implements Criterion
 {
     /** Cap over soil, as depths: what may just do (J), and as deep as the soil (C). */
@@ -30,10 +31,10 @@ final class CapOverSoil implements Criterion
         $soil = $plan->bed->soil;
         $cap = $plan->bed->cap;
         if (null === $soil || 0.0 === $soil->front + $soil->back) {
-            return Margin::idle('cap', 'Cap over soil', 'no soil', 'There is no soil to hold back; the bed feeds no roots either.');
+            return Margin::idle(MarginId::Cap, 'no soil', 'There is no soil to hold back; the bed feeds no roots either.');
         }
         if ($soil->mix->flushNitrogenPerLitre() < self::HARMLESS) {
-            return Margin::idle('cap', 'Cap over soil', 'none needed', 'What lies below gives off next to nothing, so the cap need not hold it back.');
+            return Margin::idle(MarginId::Cap, 'none needed', 'What lies below gives off next to nothing, so the cap need not hold it back.');
         }
         $release = new Release($plan->bed, $plan->vessel);
         $share = self::soilShare($soil->mix);
@@ -50,7 +51,7 @@ final class CapOverSoil implements Criterion
         $capThere = $units->show(Dimension::Length, $cap?->depth($thinnest) ?? 0.0);
         $flush = $release->atFilling() / $plan->netWater();
 
-        return Margin::atLeast('cap', 'Cap over soil', $ratio, '×', self::LEAST, self::GOOD, 0,
+        return Margin::atLeast(MarginId::Cap, $ratio, '×', self::LEAST, self::GOOD, 0,
             match (true) {
                 $ratio < self::LEAST => "At the $worst $capThere of cap lies on $soilThere of soil: the soil will come through.",
                 $ratio < self::GOOD => "At the $worst the cap ($capThere) is a little thinner than the soil ($soilThere).",

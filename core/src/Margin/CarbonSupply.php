@@ -14,6 +14,7 @@ use Olvek\Core\Water\Carbonate;
  * Carbon dioxide in the water: what plants find while the lamp burns, over the leanest four weeks; and, where animals are in, that there
  * is not too much of it by night. Want of carbon slows plants and shows in their mass; it fails no tank by itself.
  */
+#[Judges('Carbon', Subject::Water, [Remedy::ShorterLight, Remedy::MoreSoil, Remedy::WeakerLamp, Remedy::MoreFood, Remedy::Floaters])]
 final class CarbonSupply implements Criterion
 {
     /** mg CO2/L by day below which plants hardly grow. J. */
@@ -26,7 +27,7 @@ final class CarbonSupply implements Criterion
     {
         $submerged = array_filter($outlook->plan->clumps, static fn (Clump $c): bool => !$c->kind->role->hasLeavesInAir());
         if ([] === $submerged) {
-            return Margin::idle('carbon', 'Carbon', 'not needed', 'No plant here lives on the water’s carbon.');
+            return Margin::idle(MarginId::Carbon, 'not needed', 'No plant here lives on the water’s carbon.');
         }
         $trace = $outlook->trace;
         $least = \INF;
@@ -45,7 +46,7 @@ final class CarbonSupply implements Criterion
         // One scale for both ends: 0 fails, 1 holds.
         $value = min((self::SUFFERS - $most) / (self::SUFFERS - self::BORNE), max(0.0, min(1.0, $least / self::SHORT)));
 
-        return new Margin('carbon', 'Carbon', $value, 0.0, 1.0, $most > self::BORNE ? $mostDay : $last, $least, 'mg/L', $most > self::BORNE ? $high : $shown,
+        return new Margin(MarginId::Carbon, $value, 0.0, 1.0, $most > self::BORNE ? $mostDay : $last, $least, 'mg/L', $most > self::BORNE ? $high : $shown,
             \sprintf('tight below %s by day or above %s by night, fails above %s', Margin::text(self::SHORT, 'mg/L'), Margin::text(self::BORNE, 'mg/L'), Margin::text(self::SUFFERS, 'mg/L')),
             match (true) {
                 $most > self::SUFFERS => "Carbon dioxide gathers to $high at night on day $mostDay: animals suffer. Ripple the water, or lay less rich soil.",

@@ -11,6 +11,7 @@ use Olvek\Core\Unit\Provenance;
 use Olvek\Core\Water\Oxygen;
 
 /** The day's lowest oxygen, at the end of the night. */
+#[Judges('Dawn oxygen', Subject::Water, [Remedy::NoFloaters, Remedy::LessFood, Remedy::FewerAnimals, Remedy::ThinnerSoil, Remedy::Cooler, Remedy::LongerLight, Remedy::DeeperCap])]
 final class DawnOxygen implements Criterion
 {
     /** mg/L that most fish need, for tanks without any yet. M. */
@@ -46,7 +47,7 @@ final class DawnOxygen implements Criterion
         $c = $trace->columns;
         $shown = Decimal::significant($least, 2).' mg/L';
 
-        return Margin::atLeast('oxygen', 'Dawn oxygen', $least, 'mg/L', $act, $good, $day,
+        return Margin::atLeast(MarginId::Oxygen, $least, 'mg/L', $act, $good, $day,
             match (true) {
                 $least < $act => "At dawn on day $day only $shown of oxygen is left: fish will hang at the surface.",
                 $least < $good => "Oxygen falls to $shown at dawn on day $day; hardy animals bear it.",

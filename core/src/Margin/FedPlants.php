@@ -9,6 +9,7 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether plants find the nitrogen, phosphorus, potassium and iron that they grow with. */
+#[Judges('Plants fed', Subject::Plants, [Remedy::MoreFood, Remedy::MoreSoil, Remedy::RootTabs, Remedy::WaterChanges, Remedy::ShorterLight, Remedy::NoFloaters])]
 final class FedPlants implements Criterion
 {
     /** Share of growth that nutrients allow all plants together, over the leanest four weeks. J: a tank that clears its water leaves its plants half hungry. */
@@ -20,7 +21,7 @@ final class FedPlants implements Criterion
         $trace = $outlook->trace;
         $leanest = self::leanest($trace);
         if (null === $leanest) {
-            return Margin::idle('fed', 'Plants fed', 'no plants', 'There are no plants to feed yet.');
+            return Margin::idle(MarginId::Fed, 'no plants', 'There are no plants to feed yet.');
         }
         [$share, $day] = $leanest;
         $clump = self::hungriest($trace, $day);
@@ -32,7 +33,7 @@ final class FedPlants implements Criterion
             $terms[] = new Term($one->kind->common, \sprintf('%s %% of its growth on day %d, %s mg N/g in the leaf', Decimal::trimmed(100 * $trace->fed[$day][$i], 0), $day, Decimal::trimmed($trace->quotas[$day][$i], 0)));
         }
 
-        return Margin::atLeast('fed', 'Plants fed', $share, '%', self::LEAST, self::GOOD, $day,
+        return Margin::atLeast(MarginId::Fed, $share, '%', self::LEAST, self::GOOD, $day,
             match (true) {
                 $share < self::LEAST => "Plants starve: around day $day they find food for $percent of their growth; $name first wants $nutrient.",
                 $share < self::GOOD => "Plants are short around day $day and grow at $percent of their best; $name first wants $nutrient.",

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
-use Olvek\Core\Plan\Editor;
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Solve\Endless;
@@ -28,13 +28,13 @@ final readonly class Helps
      *
      * @return list<Help> the best three at most, best first
      */
-    public function for(Plan $plan, string $margin, UnitSystem $units, ?Judgement $now = null, Patience $patience = new Endless()): array
+    public function for(Plan $plan, MarginId $margin, UnitSystem $units, ?Judgement $now = null, Patience $patience = new Endless()): array
     {
         $now ??= Judge::judge($plan, $units);
         $old = $now->margin($margin);
         $found = [];
-        foreach (Remedy::against($margin) as $remedy) {
-            [$words, $edits] = $remedy->on($plan) ?? [null, []];
+        foreach ($margin->about()->remedies as $remedy) {
+            [$words, $changes] = $remedy->on($plan) ?? [null, []];
             if (null === $words) {
                 continue;
             }
@@ -42,7 +42,7 @@ final readonly class Helps
                 break;
             }
             try {
-                $changed = $this->editor->apply($plan, $edits, UnitSystem::Metric)->plan;
+                $changed = $this->editor->make($plan, $changes)->plan;
             } catch (InvalidPlan) {
                 continue; // The plan's rules forbid it: too deep for the vessel, say.
             }
@@ -51,7 +51,7 @@ final readonly class Helps
             $gain = $new->position() - $old->position();
             $worse = self::worse($now, $then, $margin);
             if ($gain > self::WORTH) {
-                $found[] = [$gain - ([] === $worse ? 0.0 : self::HARM), new Help($words, $edits, $old->shown, $new->shown, $new->state, [] === $worse ? '' : implode(', ', $worse))];
+                $found[] = [$gain - ([] === $worse ? 0.0 : self::HARM), new Help($words, $changes, $old->shown, $new->shown, $new->state, [] === $worse ? '' : implode(', ', $worse))];
             }
         }
         usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
@@ -60,7 +60,7 @@ final readonly class Helps
     }
 
     /** @return list<string> names of other margins that a change pushes into a worse state */
-    private static function worse(Judgement $now, Judgement $then, string $but): array
+    private static function worse(Judgement $now, Judgement $then, MarginId $but): array
     {
         $worse = [];
         foreach ($then->margins as $margin) {

@@ -18,14 +18,6 @@ final class Judge
 {
     public const FIRST_YEAR = 365;
 
-    /** By voice, and in each in the order of the trade: water, plants, bed, animals. @var list<class-string<Criterion>> */
-    private const CRITERIA = [
-        Ammonia::class, Nitrite::class, Nitrate::class, DawnOxygen::class, PhDrift::class, MineralCreep::class,
-        KeptMass::class, LitClumps::class, FedPlants::class, CarbonSupply::class, Algae::class, BedHealth::class, SoilLife::class, StockBalance::class,
-        Room::class, KindWater::class, Warmth::class, Losses::class,
-        PlantedShare::class, CapOverSoil::class,
-    ];
-
     /** @param list<Event> $events beside what the plan and usual care bring */
     public static function judge(Plan $plan, UnitSystem $units = UnitSystem::Metric, Parameters $parameters = new Parameters(), int $days = self::FIRST_YEAR, array $events = []): Judgement
     {
@@ -36,7 +28,7 @@ final class Judge
     public static function fromTrace(Plan $plan, Trace $trace, UnitSystem $units = UnitSystem::Metric, Parameters $parameters = new Parameters()): Judgement
     {
         $outlook = new Outlook($plan, $trace, $units, $parameters);
-        $margins = array_map(static fn (string $criterion): Margin => $criterion::margin($outlook), self::CRITERIA);
+        $margins = array_map(static fn (MarginId $id): Margin => $id->criterion()::margin($outlook), MarginId::cases());
         $state = array_reduce($margins, static fn (State $s, Margin $m): State => Voice::Practice === $m->voice ? $s : $s->worse($m->state), State::Holds);
 
         // Without plants there is nothing that could carry it.
@@ -62,7 +54,7 @@ final class Judge
         }
         $balance = $worst[Voice::Balance->value] ?? $margins[0];
         $welfare = $worst[Voice::Welfare->value] ?? $margins[0];
-        $stock = array_column($margins, null, 'id')['stock'];
+        $stock = array_values(array_filter($margins, static fn (Margin $m): bool => MarginId::Stock === $m->id))[0];
         $itself = match ($balance->state) {
             State::Holds => 'This should hold. '.(null === $plan->firstAnimals() ? 'Add animals to see whether it balances.' : $stock->sentence),
             State::Tight => 'This can work, but '.lcfirst($balance->name).' is tight. '.$balance->sentence,

@@ -28,10 +28,10 @@ final readonly class Judgement
     /** The same judgement, and how sure it is. */
     public function with(Sureness $sureness): self
     {
-        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => isset($sureness->spreads[$m->id]) ? $m->withSpread($sureness->spreads[$m->id]) : $m, $this->margins), $this->trace, $this->quantities, $sureness);
+        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins), $this->trace, $this->quantities, $sureness);
     }
 
-    public function margin(string $id): Margin
+    public function margin(MarginId $id): Margin
     {
         foreach ($this->margins as $margin) {
             if ($margin->id === $id) {
@@ -39,7 +39,7 @@ final readonly class Judgement
             }
         }
 
-        throw new \OutOfBoundsException(\sprintf('there is no margin "%s"', $id));
+        throw new \OutOfBoundsException(\sprintf('there is no margin "%s"', $id->value));
     }
 
     /** Day on which the worst margin is closest; a month in where none has a day. */

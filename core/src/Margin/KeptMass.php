@@ -8,6 +8,7 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether what is rooted keeps its mass: the least that any kind in the floor comes down to once the first weeks are over. */
+#[Judges('Plant mass', Subject::Plants, [Remedy::StrongerLamp, Remedy::LongerLight, Remedy::NoFloaters, Remedy::MoreSoil, Remedy::RootTabs, Remedy::MoreFood])]
 final class KeptMass implements Criterion
 {
     /** Share of what was planted below which a kind dwindles away, and from which it keeps itself. J; that the tender lose half at first is C. */
@@ -36,7 +37,7 @@ final class KeptMass implements Criterion
             $names[$kind] = $clump->kind->common;
         }
         if ([] === $planted) {
-            return Margin::idle('mass', 'Plant mass', 'none', 'Nothing is rooted in the floor that could dwindle.');
+            return Margin::idle(MarginId::Mass, 'none', 'Nothing is rooted in the floor that could dwindle.');
         }
         $all = array_sum($planted);
         $whole = [];
@@ -66,7 +67,7 @@ final class KeptMass implements Criterion
             $name = 'All that is rooted';
         }
 
-        return Margin::atLeast('mass', 'Plant mass', $counted, '%', self::LEAST, self::GOOD, $day,
+        return Margin::atLeast(MarginId::Mass, $counted, '%', self::LEAST, self::GOOD, $day,
             match (true) {
                 $counted < self::LEAST => "$name dwindles: by day $day ".Decimal::trimmed(100 * $low, 0)."\u{202F}% of what was planted is left.",
                 $counted < self::GOOD => "$name shrinks to ".Decimal::trimmed(100 * $low, 0)."\u{202F}% of what was planted by day $day.",

@@ -9,6 +9,7 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether the water suits every kind of animal through its days in it: pH and general hardness of the run against the kind's own range. */
+#[Judges('Water fit', Subject::Animals, [Remedy::SoftTopUp, Remedy::WaterChanges, Remedy::Limestone], Voice::Welfare)]
 final class KindWater implements Criterion
 {
     /** How far beyond its range, in units of the steps below, a kind is still kept by many, and from where it is wrong for it. J. */
@@ -29,7 +30,7 @@ final class KindWater implements Criterion
             $kinds[$group->kind->id] = [$group->kind, min($group->day, $kinds[$group->kind->id][1] ?? $group->day)];
         }
         if ([] === $kinds) {
-            return Margin::idle('waters', 'Water fit', 'no animals', 'There are no animals yet for whom the water could be wrong.');
+            return Margin::idle(MarginId::Waters, 'no animals', 'There are no animals yet for whom the water could be wrong.');
         }
         $worst = null;
         $terms = [];
@@ -48,12 +49,12 @@ final class KindWater implements Criterion
             }
         }
         if (null === $worst) {
-            return Margin::idle('waters', 'Water fit', 'later', 'The animals come after the days that were run.');
+            return Margin::idle(MarginId::Waters, 'later', 'The animals come after the days that were run.');
         }
         [$steps, $kind, $words, $short] = $worst;
         $measure = max(0.0, $steps);
 
-        return Margin::atMost('waters', 'Water fit', $measure, '', self::TIGHT, self::FAILS, null,
+        return Margin::atMost(MarginId::Waters, $measure, '', self::TIGHT, self::FAILS, null,
             match (true) {
                 $measure > self::FAILS => "$kind->common: $words. Another kind, or other water.",
                 $measure > self::TIGHT => "$kind->common is at the edge: $words.",

@@ -9,6 +9,7 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether each clump gets the light it needs: the share of its greatest growth that light and hours allow. */
+#[Judges('Light for plants', Subject::Plants, [Remedy::StrongerLamp, Remedy::LongerLight, Remedy::NoFloaters, Remedy::ShorterLight])]
 final class LitClumps implements Criterion
 {
     /** Share of greatest growth below which a clump dwindles, and from which it thrives. J: breathing and shedding take some 8 %, twice that leaves room for want of carbon. */
@@ -26,7 +27,7 @@ final class LitClumps implements Criterion
         $lit = array_map(static fn (array $shares, float $celsius): array => $celsius < self::RESTS ? array_fill_keys(array_keys($shares), 1.0) : $shares, $trace->lit, $trace->columns['temperature']);
         $darkest = $trace->leanest($lit, Outlook::SETTLING, $asked);
         if (null === $darkest) {
-            return Margin::idle('light', 'Light for plants', 'no plants', 'There are no plants that light could fail.');
+            return Margin::idle(MarginId::Light, 'no plants', 'There are no plants that light could fail.');
         }
         [$share, $clump, $day] = $darkest;
         $kind = $outlook->plan->clumps[$clump]->kind;
@@ -40,7 +41,7 @@ final class LitClumps implements Criterion
             $terms[] = new Term($one->kind->common, \sprintf('grows at %s %% of its best', Decimal::trimmed(min(1, $trace->lit[$day][$i]) * 100, 0)), $one->kind->halfLight->provenance);
         }
 
-        return Margin::atLeast('light', 'Light for plants', $share, '%', self::LEAST, self::GOOD, $day,
+        return Margin::atLeast(MarginId::Light, $share, '%', self::LEAST, self::GOOD, $day,
             match (true) {
                 $share < self::LEAST => "$kind->common gets too little light around day $day: it can grow at $percent of its best and will dwindle.",
                 $share < self::GOOD => "$kind->common has the least light for its need, and around day $day grows at $percent of its best.",

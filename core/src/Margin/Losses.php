@@ -9,6 +9,7 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Animals that the run expects to die of hunger, want of oxygen, ammonia, nitrite, cold or heat. */
+#[Judges('Losses', Subject::Animals, [Remedy::LaterAnimals, Remedy::MoreFood, Remedy::FewerAnimals, Remedy::LessFood, Remedy::Sponge, Remedy::Cooler, Remedy::Warmer], Voice::Welfare)]
 final class Losses implements Criterion
 {
     /** Share of the animals lost in the year. J; the odd death of age is C. */
@@ -20,7 +21,7 @@ final class Losses implements Criterion
     public static function margin(Outlook $outlook): Margin
     {
         if (!$outlook->stocked) {
-            return Margin::idle('losses', 'Losses', 'no animals', 'There are no animals to lose yet.');
+            return Margin::idle(MarginId::Losses, 'no animals', 'There are no animals to lose yet.');
         }
         $trace = $outlook->trace;
         $most = 0.0;
@@ -55,12 +56,12 @@ final class Losses implements Criterion
             }
         }
         if (null === $worst) {
-            return Margin::idle('losses', 'Losses', 'none counted', 'What lives here comes and goes by itself.');
+            return Margin::idle(MarginId::Losses, 'none counted', 'What lives here comes and goes by itself.');
         }
         $percent = Decimal::trimmed(100 * $most, 0)."\u{202F}%";
         $name = $worst->kind->common;
 
-        return Margin::atMost('losses', 'Losses', $most, '%', self::WATCH, self::ACT, $day,
+        return Margin::atMost(MarginId::Losses, $most, '%', self::WATCH, self::ACT, $day,
             match (true) {
                 $most > self::ACT => "By day $day about $percent of the animals ($name) would be lost: to hunger, bad water or the wrong warmth.",
                 $most > self::WATCH => "Some of the animals ($name) may be lost, about $percent by day $day.",

@@ -17,11 +17,11 @@ final readonly class Margin
     /** Value shown where nothing comes near the limit. */
     private const PLENTY = 9.0;
 
+    public string $name;
     public State $state;
     public Voice $voice;
 
     /**
-     * @param string     $id       stable name, e.g. "oxygen"
      * @param int|null   $worstDay day from filling on which the margin is closest
      * @param string     $shown    the measure as text with its unit
      * @param string     $bound    the limits as text
@@ -29,8 +29,7 @@ final readonly class Margin
      * @param list<Term> $terms    the numbers behind it
      */
     public function __construct(
-        public string $id,
-        public string $name,
+        public MarginId $id,
         public float $value,
         public float $limit,
         public float $good,
@@ -43,7 +42,8 @@ final readonly class Margin
         public array $terms,
         public ?Spread $spread = null,
     ) {
-        $this->voice = Voice::of($id);
+        $this->name = $id->about()->name;
+        $this->voice = $id->about()->voice;
         $this->state = match (true) {
             // What methods ask is never a failure by itself.
             $value < $limit => Voice::Practice === $this->voice ? State::Tight : State::Fails,
@@ -57,9 +57,9 @@ final readonly class Margin
      *
      * @param list<Term> $terms
      */
-    public static function atMost(string $id, string $name, float $measure, string $unit, float $watch, float $act, ?int $worstDay, string $sentence, array $terms, ?string $shown = null): self
+    public static function atMost(MarginId $id, float $measure, string $unit, float $watch, float $act, ?int $worstDay, string $sentence, array $terms, ?string $shown = null): self
     {
-        return new self($id, $name, min(self::PLENTY, $act / max(1e-9, $measure)), 1.0, $act / $watch, $worstDay, $measure, $unit,
+        return new self($id, min(self::PLENTY, $act / max(1e-9, $measure)), 1.0, $act / $watch, $worstDay, $measure, $unit,
             $shown ?? self::text($measure, $unit), \sprintf('tight above %s, fails above %s', self::text($watch, $unit), self::text($act, $unit)), $sentence, $terms);
     }
 
@@ -68,22 +68,28 @@ final readonly class Margin
      *
      * @param list<Term> $terms
      */
-    public static function atLeast(string $id, string $name, float $measure, string $unit, float $act, float $good, ?int $worstDay, string $sentence, array $terms): self
+    public static function atLeast(MarginId $id, float $measure, string $unit, float $act, float $good, ?int $worstDay, string $sentence, array $terms): self
     {
-        return new self($id, $name, $measure, $act, $good, $worstDay, $measure, $unit,
-            self::text($measure, $unit), \sprintf('fails below %s, holds from %s', self::text($act, $unit), self::text($good, $unit)), $sentence, $terms);
+        return new self($id, $measure, $act, $good, $worstDay, $measure, $unit,
+            self::text($measure, $unit), self::bound($act, $good, $unit), $sentence, $terms);
+    }
+
+    /** The limits of a measure that should stay high, as text. */
+    public static function bound(float $act, float $good, string $unit): string
+    {
+        return \sprintf('fails below %s, holds from %s', self::text($act, $unit), self::text($good, $unit));
     }
 
     /** The same margin where its question does not arise. */
-    public static function idle(string $id, string $name, string $shown, string $sentence): self
+    public static function idle(MarginId $id, string $shown, string $sentence): self
     {
-        return new self($id, $name, self::PLENTY, 1.0, 2.0, null, self::PLENTY, '', $shown, '', $sentence, []);
+        return new self($id, self::PLENTY, 1.0, 2.0, null, self::PLENTY, '', $shown, '', $sentence, []);
     }
 
     public function withSpread(Spread $spread): self
     {
         /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
-        return new self(...[...array_diff_key(get_object_vars($this), ['state' => 0, 'voice' => 0]), 'spread' => $spread]);
+        return new self(...[...array_diff_key(get_object_vars($this), ['name' => 0, 'state' => 0, 'voice' => 0]), 'spread' => $spread]);
     }
 
     /** The spread's ends as text; empty without one. */

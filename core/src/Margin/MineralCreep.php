@@ -11,6 +11,7 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Months until what top-up water leaves behind makes the water too hard for one of the plan's own kinds. */
+#[Judges('Mineral creep', Subject::Water, [Remedy::SoftTopUp, Remedy::Lid, Remedy::WaterChanges])]
 final class MineralCreep implements Criterion
 {
     /** Months within which that is a fault, and from which a change now and then holds it. J. */
@@ -44,7 +45,7 @@ final class MineralCreep implements Criterion
         $topUp = $outlook->plan->topUp ?? $outlook->plan->water;
         $long = $months >= self::LONG;
 
-        return new Margin('minerals', 'Mineral creep', $months, self::LEAST, self::GOOD, null, $months, 'months', $long ? 'none' : Margin::text($months, 'months'), 'fails below 4 months, holds from 15',
+        return new Margin(MarginId::Minerals, $months, self::LEAST, self::GOOD, null, $months, 'months', $long ? 'none' : Margin::text($months, 'months'), Margin::bound(self::LEAST, self::GOOD, 'months'),
             match (true) {
                 $months < self::LEAST => 'Topping up makes the water too hard for '.$who.' within '.Decimal::significant($months, 2).' months: top up with rain or reverse osmosis water, or change some.',
                 $months < self::GOOD => 'Topping up makes the water too hard for '.$who.' in '.Decimal::significant($months, 2).' months; a change now and then, or softer top-up water, holds it.',

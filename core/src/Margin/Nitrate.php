@@ -9,6 +9,7 @@ use Olvek\Core\Unit\Ion;
 use Olvek\Core\Unit\Provenance;
 
 /** Nitrate after half a year and a year: whether waste builds up faster than plants and changes take it away. */
+#[Judges('Nitrate', Subject::Water, [Remedy::Floaters, Remedy::HousePlants, Remedy::MoreStems, Remedy::FastStems, Remedy::LessFood, Remedy::FewerAnimals, Remedy::WaterChanges, Remedy::LongerLight])]
 final class Nitrate implements Criterion
 {
     /** mg/L as NO₃. C: at most 30 for a start, 50 a worry. */
@@ -27,7 +28,7 @@ final class Nitrate implements Criterion
         $from = max(0, $outlook->lastDay() - 60);
         $rise = ($read($outlook->lastDay()) - $read($from)) / max(1, $outlook->lastDay() - $from) * 30;
 
-        return Margin::atMost('nitrate', 'Nitrate', $most, 'mg/L', self::START, self::WORRY, $worst,
+        return Margin::atMost(MarginId::Nitrate, $most, 'mg/L', self::START, self::WORRY, $worst,
             match (true) {
                 $most > self::WORRY => "Nitrate builds up to $shown by day $worst: more goes in than plants take out.",
                 $most > self::START => "Nitrate creeps up to $shown by day $worst; thin and trim, feed less, or change some water.",

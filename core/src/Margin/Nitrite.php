@@ -9,6 +9,7 @@ use Olvek\Core\Unit\Ion;
 use Olvek\Core\Unit\Provenance;
 
 /** Nitrite while animals are in. */
+#[Judges('Nitrite', Subject::Water, [Remedy::LaterAnimals, Remedy::Sponge, Remedy::LaterFood, Remedy::FastStems, Remedy::Floaters, Remedy::LessFood, Remedy::DeeperCap, Remedy::FewerAnimals])]
 final class Nitrite implements Criterion
 {
     /** mg N/L. M (chloride in the water makes fish bear more). */
@@ -22,7 +23,7 @@ final class Nitrite implements Criterion
         $shown = Decimal::significant($most, 2).' mg N/L';
         $who = $outlook->stocked ? 'with animals in' : 'from day '.$outlook->from;
 
-        return Margin::atMost('nitrite', 'Nitrite', $most, 'mg N/L', self::WATCH, self::ACT, $day,
+        return Margin::atMost(MarginId::Nitrite, $most, 'mg N/L', self::WATCH, self::ACT, $day,
             match (true) {
                 $most > self::ACT => "Nitrite reaches $shown on day $day $who: change water, or let them come later.",
                 $most > self::WATCH => "Nitrite comes up to $shown on day $day $who; a test will show it.",

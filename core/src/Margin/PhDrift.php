@@ -8,6 +8,7 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether pH and carbonate hardness stay where animals and bacteria can live. */
+#[Judges('pH and KH', Subject::Water, [Remedy::SoftTopUp, Remedy::ShorterLight, Remedy::WaterChanges, Remedy::Limestone, Remedy::Lid, Remedy::MoreSoil, Remedy::Floaters])]
 final class PhDrift implements Criterion
 {
     /** pH that most animals bear for an afternoon (each kind's own range is another margin), and °dH below which nothing holds the pH. M: ponds in bloom reach 9–10 by evening and their fish bear it (6–9 by the day; 1–3). */
@@ -32,7 +33,7 @@ final class PhDrift implements Criterion
         $last = $trace->columns['carbonateHardness'][$outlook->lastDay()];
         $range = Decimal::trimmed($low, 1).'–'.Decimal::trimmed($high, 1);
 
-        return new Margin('ph', 'pH and KH', max(-1.0, min(9.0, $value)), 0.0, 1.0, $day, $kh, '°dH', 'pH '.$range, 'pH 6.0 to 9.8, KH from 0.5 °dH',
+        return new Margin(MarginId::PH, max(-1.0, min(9.0, $value)), 0.0, 1.0, $day, $kh, '°dH', 'pH '.$range, \sprintf('pH %s to %s, KH from %s', Decimal::trimmed(self::ACID, 1), Decimal::trimmed(self::ALKALINE, 1), Margin::text(self::LEAST_KH, '°dH')),
             match (true) {
                 $value >= 1 => "pH stays between $range through days and nights, on ".Decimal::significant($kh, 2).' °dH of carbonate hardness or more.',
                 $kh - self::LEAST_KH < self::ROOM_KH => 'Carbonate hardness falls to '.Decimal::significant($kh, 2)." °dH by day $khDay: little is left to hold the pH.",

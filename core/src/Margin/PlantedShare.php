@@ -10,6 +10,7 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** How much of the floor is planted on day one. C: 50–75 %. */
+#[Judges('Planted floor', Subject::Practice, [Remedy::MoreStems, Remedy::FastStems], Voice::Practice)]
 final class PlantedShare implements Criterion
 {
     private const LEAST = 0.4;
@@ -38,7 +39,7 @@ final class PlantedShare implements Criterion
         $terms[] = new Term('floor', Decimal::trimmed($plan->floor() * 1e4, 0).' cm²');
         $terms[] = new Term('wanted on day one', '50–75 %', Provenance::CommonPractice);
 
-        return Margin::atLeast('planted', 'Planted floor', $share, '%', self::LEAST, self::GOOD, 0,
+        return Margin::atLeast(MarginId::Planted, $share, '%', self::LEAST, self::GOOD, 0,
             match (true) {
                 0.0 === $share => 'Nothing is rooted in the floor yet.',
                 $share < self::LEAST => "Only $percent of the floor is planted; half or more keeps a new tank steady.",

@@ -5,6 +5,17 @@ declare(strict_types=1);
 namespace Olvek\Core\Margin;
 
 use Olvek\Core\Animal\Shape;
+use Olvek\Core\Change\AddClump;
+use Olvek\Core\Change\AddDose;
+use Olvek\Core\Change\AddGroup;
+use Olvek\Core\Change\Change;
+use Olvek\Core\Change\Choose;
+use Olvek\Core\Change\LayMix;
+use Olvek\Core\Change\Remove;
+use Olvek\Core\Change\SetDose;
+use Olvek\Core\Change\SetLamp;
+use Olvek\Core\Change\SetNumber;
+use Olvek\Core\Change\TakeWater;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\Inoculum;
@@ -42,37 +53,10 @@ enum Remedy: string
     case RootTabs = 'root-tabs';
     case Grazers = 'grazers';
 
-    /** @return list<self> what is worth trying for a margin, the usual first */
-    public static function against(string $margin): array
-    {
-        return match ($margin) {
-            'ammonia' => [self::FastStems, self::MoreStems, self::Floaters, self::LaterAnimals, self::Sponge, self::LessFood, self::FewerAnimals, self::DeeperCap],
-            'nitrite' => [self::LaterAnimals, self::Sponge, self::LaterFood, self::FastStems, self::Floaters, self::LessFood, self::DeeperCap, self::FewerAnimals],
-            'nitrate', 'stock' => [self::Floaters, self::HousePlants, self::MoreStems, self::FastStems, self::LessFood, self::FewerAnimals, self::WaterChanges, self::LongerLight],
-            'oxygen' => [self::NoFloaters, self::LessFood, self::FewerAnimals, self::ThinnerSoil, self::Cooler, self::LongerLight, self::DeeperCap],
-            'ph' => [self::SoftTopUp, self::ShorterLight, self::WaterChanges, self::Limestone, self::Lid, self::MoreSoil, self::Floaters],
-            'minerals' => [self::SoftTopUp, self::Lid, self::WaterChanges],
-            'mass' => [self::StrongerLamp, self::LongerLight, self::NoFloaters, self::MoreSoil, self::RootTabs, self::MoreFood],
-            'waters' => [self::SoftTopUp, self::WaterChanges, self::Limestone],
-            'planted' => [self::MoreStems, self::FastStems],
-            'light' => [self::StrongerLamp, self::LongerLight, self::NoFloaters, self::ShorterLight],
-            'fed' => [self::MoreFood, self::MoreSoil, self::RootTabs, self::WaterChanges, self::ShorterLight, self::NoFloaters],
-            'carbon' => [self::ShorterLight, self::MoreSoil, self::WeakerLamp, self::MoreFood, self::Floaters],
-            'algae' => [self::ShorterLight, self::WeakerLamp, self::FastStems, self::Floaters, self::Grazers, self::LessFood],
-            'cap' => [self::DeeperCap, self::ThinnerSoil],
-            'bed' => [self::ThinnerSoil, self::MoreStems, self::FastStems],
-            'soil' => [self::RootTabs, self::MoreSoil, self::MoreFood],
-            'room' => [self::FewerAnimals, self::LargerGroup],
-            'temperature' => [self::Warmer, self::Cooler],
-            'losses' => [self::LaterAnimals, self::MoreFood, self::FewerAnimals, self::LessFood, self::Sponge, self::Cooler, self::Warmer],
-            default => [],
-        };
-    }
-
     /**
-     * What it would change in a plan, as words and edits; null where it does not apply.
+     * What it would change in a plan, as words and changes; null where it does not apply.
      *
-     * @return array{string, array<string, string>}|null
+     * @return array{string, list<Change>}|null
      */
     public function on(Plan $plan): ?array
     {
@@ -87,72 +71,67 @@ enum Remedy: string
             self::FewerAnimals => self::animals($plan),
             self::LargerGroup => self::group($plan),
             self::LaterAnimals => self::later($plan),
-            self::LaterFood => $plan->feed->grams > 0 ? ['start feeding two weeks later', ['feeding.fromDay' => (string) (max($plan->feedFrom, $plan->firstAnimals() ?? 0) + 14)]] : null,
-            self::DeeperCap => null === $plan->bed->cap ? null : ['lay the cap 1.5 cm deeper', ['bed.cap.front' => self::metres($plan->bed->cap->front + 0.015), 'bed.cap.back' => self::metres($plan->bed->cap->back + 0.015)]],
+            self::LaterFood => $plan->feed->grams > 0 ? ['start feeding two weeks later', [new SetNumber('feeding.fromDay', max($plan->feedFrom, $plan->firstAnimals() ?? 0) + 14)]] : null,
+            self::DeeperCap => null === $plan->bed->cap ? null : ['lay the cap 1.5 cm deeper', [new SetNumber('bed.cap.front', $plan->bed->cap->front + 0.015), new SetNumber('bed.cap.back', $plan->bed->cap->back + 0.015)]],
             self::ThinnerSoil => self::soil($plan, 0.6, 'lay the soil thinner'),
-            self::MoreSoil => null === $plan->bed->soil ? ['lay topsoil under the cap', ['bed.soil.material' => 'bagged-topsoil']] : self::soil($plan, 1.5, 'lay the soil half as deep again'),
-            self::LongerLight => $plan->lamp->hours > 12 ? null : ['light for two hours more', ['light.hours' => \sprintf('%.2f', $plan->lamp->hours + 2)]],
-            self::ShorterLight => $plan->lamp->hours < 5 ? null : ['light for two hours less', ['light.hours' => \sprintf('%.2f', $plan->lamp->hours - 2)]],
-            self::StrongerLamp => $plan->lamp->lumens > 0 ? ['a lamp half as strong again', ['light.lumens' => \sprintf('%.0f', $plan->lamp->lumens * 1.5)]] : ['a lamp of 2000 lm', ['light.lumens' => '2000', 'light.hours' => '8']],
-            self::WeakerLamp => $plan->lamp->lumens > 0 ? ['dim the lamp by a third', ['light.lumens' => \sprintf('%.0f', $plan->lamp->lumens * 0.67)]] : null,
-            self::Sponge => Inoculum::Sponge === $plan->inoculum ? null : ['bring a sponge from a running tank', ['start.inoculum' => Inoculum::Sponge->value]],
-            self::WaterChanges => $plan->site->sealed ? null : ['change a quarter of the water every two weeks', ['care.changeShare' => '25', 'care.changeEvery' => '14']],
-            self::Lid => $plan->site->lid || $plan->site->sealed ? null : ['put a lid on', ['site.lid' => 'yes']],
-            self::SoftTopUp => $plan->site->sealed ? null : ['top up with reverse osmosis or rain water', ['topUp.kind' => 'reverse-osmosis']],
-            self::Warmer => ['keep it 2 °C warmer', ['site.temperature' => \sprintf('%.1f °C', $plan->site->temperature + 2)]],
-            self::Cooler => ['keep it 2 °C cooler', ['site.temperature' => \sprintf('%.1f °C', $plan->site->temperature - 2)]],
+            self::MoreSoil => null === $plan->bed->soil ? ['lay topsoil under the cap', [LayMix::pure('soil', 'bagged-topsoil')]] : self::soil($plan, 1.5, 'lay the soil half as deep again'),
+            self::LongerLight => $plan->lamp->hours > 12 ? null : ['light for two hours more', [new SetNumber('light.hours', $plan->lamp->hours + 2)]],
+            self::ShorterLight => $plan->lamp->hours < 5 ? null : ['light for two hours less', [new SetNumber('light.hours', $plan->lamp->hours - 2)]],
+            self::StrongerLamp => $plan->lamp->lumens > 0 ? ['a lamp half as strong again', [SetLamp::lumens(round($plan->lamp->lumens * 1.5))]] : ['a lamp of 2000 lm', [SetLamp::lumens(2000.0), new SetNumber('light.hours', 8.0)]],
+            self::WeakerLamp => $plan->lamp->lumens > 0 ? ['dim the lamp by a third', [SetLamp::lumens(round($plan->lamp->lumens * 0.67))]] : null,
+            self::Sponge => Inoculum::Sponge === $plan->inoculum ? null : ['bring a sponge from a running tank', [new Choose('start.inoculum', Inoculum::Sponge->value)]],
+            self::WaterChanges => $plan->site->sealed ? null : ['change a quarter of the water every two weeks', [new SetNumber('care.changeShare', 0.25), new SetNumber('care.changeEvery', 14)]],
+            self::Lid => $plan->site->lid || $plan->site->sealed ? null : ['put a lid on', [new Choose('site.lid', true)]],
+            self::SoftTopUp => $plan->site->sealed ? null : ['top up with reverse osmosis or rain water', [new TakeWater(TakeWater::TOP_UP, 'reverse-osmosis')]],
+            self::Warmer => ['keep it 2 °C warmer', [new SetNumber('site.temperature', $plan->site->temperature + 2)]],
+            self::Cooler => ['keep it 2 °C cooler', [new SetNumber('site.temperature', $plan->site->temperature - 2)]],
             self::Limestone => self::dose($plan, 'limestone', 'mix crushed limestone into the soil'),
             self::RootTabs => self::dose($plan, 'root-tab', 'press root tabs into the soil'),
             self::Grazers => self::grazers($plan),
         };
     }
 
-    private static function metres(float $metres): string
-    {
-        return \sprintf('%.4f m', $metres);
-    }
-
     /**
      * @param \Closure(Clump): bool $which
      *
-     * @return array{string, array<string, string>}|null
+     * @return array{string, list<Change>}|null
      */
     private static function pieces(Plan $plan, \Closure $which, float $factor): ?array
     {
-        $edits = [];
+        $changes = [];
         foreach (array_filter($plan->clumps, $which) as $clump) {
-            $edits["plants.$clump->id.pieces"] = (string) min(5000, (int) ceil($clump->pieces * $factor));
+            $changes[] = new SetNumber("plants.$clump->id.pieces", min(5000, (int) ceil($clump->pieces * $factor)));
         }
 
-        return [] === $edits ? null : ['plant more of what is rooted', $edits];
+        return [] === $changes ? null : ['plant more of what is rooted', $changes];
     }
 
-    /** @return array{string, array<string, string>} */
+    /** @return array{string, list<Change>} */
     private static function newClump(Plan $plan, string $kind, string $words): array
     {
         foreach ($plan->clumps as $clump) {
             if ($clump->kind->id === $kind) {
-                return ["more $words", ["plants.$clump->id.pieces" => (string) min(5000, (int) ceil($clump->pieces * 1.6))]];
+                return ["more $words", [new SetNumber("plants.$clump->id.pieces", min(5000, (int) ceil($clump->pieces * 1.6)))]];
             }
         }
 
-        return ["add $words", ['plants.add' => $kind]];
+        return ["add $words", [new AddClump($kind)]];
     }
 
-    /** @return array{string, array<string, string>}|null */
+    /** @return array{string, list<Change>}|null */
     private static function without(Plan $plan): ?array
     {
-        $edits = [];
+        $changes = [];
         foreach ($plan->clumps as $clump) {
             if ($clump->kind->role->coversSurface()) {
-                $edits["plants.$clump->id.remove"] = '1';
+                $changes[] = new Remove('plants', $clump->id);
             }
         }
 
-        return [] === $edits ? null : ['leave the floaters out', $edits];
+        return [] === $changes ? null : ['leave the floaters out', $changes];
     }
 
-    /** @return array{string, array<string, string>}|null */
+    /** @return array{string, list<Change>}|null */
     private static function food(Plan $plan, float $factor, string $words): ?array
     {
         if ([] === $plan->groups || $plan->site->sealed) {
@@ -160,7 +139,7 @@ enum Remedy: string
         }
         $grams = $plan->feed->grams > 0 ? $plan->feed->grams * $factor : ($factor > 1 ? self::firstFood($plan) : 0.0);
 
-        return $grams <= 0 ? null : [$plan->feed->grams > 0 ? $words : 'start feeding a little', ['feeding.grams' => \sprintf('%.4f', min(1000.0, $grams))]];
+        return $grams <= 0 ? null : [$plan->feed->grams > 0 ? $words : 'start feeding a little', [new SetNumber('feeding.grams', round(min(1000.0, $grams), 4))]];
     }
 
     /** g a day: what the kinds usually eat. */
@@ -169,7 +148,7 @@ enum Remedy: string
         return array_sum(array_map(static fn (Group $g): float => Shape::Fish === $g->kind->shape ? $g->biomass() * $g->kind->food->value : 0.0, $plan->groups));
     }
 
-    /** @return array{string, array<string, string>}|null */
+    /** @return array{string, list<Change>}|null */
     private static function animals(Plan $plan): ?array
     {
         $largest = null;
@@ -179,53 +158,53 @@ enum Remedy: string
             }
         }
 
-        return null === $largest || $largest->count < 2 ? null : [\sprintf('half as many of %s', $largest->kind->common), ["animals.$largest->id.count" => (string) intdiv($largest->count, 2)]];
+        return null === $largest || $largest->count < 2 ? null : [\sprintf('half as many of %s', $largest->kind->common), [new SetNumber("animals.$largest->id.count", intdiv($largest->count, 2))]];
     }
 
-    /** @return array{string, array<string, string>}|null */
+    /** @return array{string, list<Change>}|null */
     private static function group(Plan $plan): ?array
     {
         foreach ($plan->groups as $group) {
             if ($group->count < $group->kind->group->value) {
-                return [\sprintf('keep %d of %s', (int) $group->kind->group->value, $group->kind->common), ["animals.$group->id.count" => (string) (int) $group->kind->group->value]];
+                return [\sprintf('keep %d of %s', (int) $group->kind->group->value, $group->kind->common), [new SetNumber("animals.$group->id.count", (int) $group->kind->group->value)]];
             }
         }
 
         return null;
     }
 
-    /** @return array{string, array<string, string>}|null */
+    /** @return array{string, list<Change>}|null */
     private static function later(Plan $plan): ?array
     {
-        $edits = [];
+        $changes = [];
         foreach ($plan->groups as $group) {
-            $edits["animals.$group->id.day"] = (string) min(1095, $group->day + 21);
+            $changes[] = new SetNumber("animals.$group->id.day", min(Plan::LAST_DAY, $group->day + 21));
         }
 
-        return [] === $edits ? null : ['let all animals come three weeks later', $edits];
+        return [] === $changes ? null : ['let all animals come three weeks later', $changes];
     }
 
-    /** @return array{string, array<string, string>}|null */
+    /** @return array{string, list<Change>}|null */
     private static function soil(Plan $plan, float $factor, string $words): ?array
     {
         $soil = $plan->bed->soil;
 
-        return null === $soil ? null : [$words, ['bed.soil.front' => self::metres($soil->front * $factor), 'bed.soil.back' => self::metres($soil->back * $factor)]];
+        return null === $soil ? null : [$words, [new SetNumber('bed.soil.front', $soil->front * $factor), new SetNumber('bed.soil.back', $soil->back * $factor)]];
     }
 
-    /** @return array{string, array<string, string>} */
+    /** @return array{string, list<Change>} */
     private static function dose(Plan $plan, string $amendment, string $words): array
     {
         foreach ($plan->bed->doses as $dose) {
             if ($dose->amendment->id === $amendment) {
-                return [$words.', twice as much', ["bed.doses.$amendment" => \sprintf('%.2f g', 2 * $dose->grams)]];
+                return [$words.', twice as much', [new SetDose($amendment, 2 * $dose->grams)]];
             }
         }
 
-        return [$words, ['bed.doses.add' => $amendment]];
+        return [$words, [new AddDose($amendment)]];
     }
 
-    /** @return array{string, array<string, string>}|null */
+    /** @return array{string, list<Change>}|null */
     private static function grazers(Plan $plan): ?array
     {
         foreach ($plan->groups as $group) {
@@ -234,6 +213,6 @@ enum Remedy: string
             }
         }
 
-        return ['add ramshorn snails', ['animals.add' => 'planorbella-duryi']];
+        return ['add ramshorn snails', [new AddGroup('planorbella-duryi')]];
     }
 }

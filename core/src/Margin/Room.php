@@ -13,6 +13,7 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Room and company for the animals. All C: welfare minima as the trade states them, in litres of the vessel. */
+#[Judges('Room', Subject::Animals, [Remedy::FewerAnimals, Remedy::LargerGroup], Voice::Welfare)]
 final class Room implements Criterion
 {
     private const LEAST = 1.0;
@@ -29,7 +30,7 @@ final class Room implements Criterion
         $litres = $plan->vessel->grossVolume();
         $shownLitres = $units->show(Dimension::Volume, $litres);
         if ([] === $plan->groups) {
-            return Margin::idle('room', 'Room', 'no animals', 'There are no animals to make room for yet.');
+            return Margin::idle(MarginId::Room, 'no animals', 'There are no animals to make room for yet.');
         }
         $counts = [];
         foreach ($plan->groups as $group) {
@@ -76,7 +77,7 @@ final class Room implements Criterion
             $sentence = ($enough ? '' : $sentence.' ').implode('; ', $complaints).'.';
         }
 
-        return new Margin('room', 'Room', $value, self::LEAST, self::GOOD, null, $ratio, '×', Decimal::trimmed($ratio, 1).' ×', 'fails below 1 ×, holds from 1.2 ×', $sentence, $terms);
+        return new Margin(MarginId::Room, $value, self::LEAST, self::GOOD, null, $ratio, '×', Decimal::trimmed($ratio, 1).' ×', Margin::bound(self::LEAST, self::GOOD, '×'), $sentence, $terms);
     }
 
     /** Whether several of a quarrelsome kind have too little room to keep out of each other's way. C; how much is enough, J. */

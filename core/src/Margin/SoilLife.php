@@ -6,9 +6,12 @@ namespace Olvek\Core\Margin;
 
 use Olvek\Core\Plant\Growth;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
+use Olvek\Core\Unit\UnitSystem;
 
 /** Years until the soil gives roots less than a tenth of what they could use: nitrogen as microbes free it; or half of its iron has gone. */
+#[Judges('Soil life', Subject::Bed, [Remedy::RootTabs, Remedy::MoreSoil, Remedy::MoreFood])]
 final class SoilLife implements Criterion
 {
     /** Years below which the bed is laid for nothing, and from which it is worth its labour. J: keepers speak of one to several years (C). */
@@ -24,10 +27,10 @@ final class SoilLife implements Criterion
     public static function margin(Outlook $outlook): Margin
     {
         if (null === $outlook->plan->bed->soil) {
-            return Margin::idle('soil', 'Soil life', 'no soil', 'There is no soil to wear out; roots live on what settles.');
+            return Margin::idle(MarginId::Soil, 'no soil', 'There is no soil to wear out; roots live on what settles.');
         }
         if ($outlook->plan->bed->soil->mix->slowNitrogenPerLitre() < self::NO_STORE) {
-            return Margin::idle('soil', 'Soil life', 'no store', 'What lies there holds hardly anything that could wear out; roots live on what settles.');
+            return Margin::idle(MarginId::Soil, 'no store', 'What lies there holds hardly anything that could wear out; roots live on what settles.');
         }
         $trace = $outlook->trace;
         $end = $outlook->lastDay();
@@ -47,7 +50,7 @@ final class SoilLife implements Criterion
         $text = static fn (float $y): string => $y >= self::LONG ? 'more than '.self::LONG.' years' : Decimal::significant($y, 2).' years';
 
         // Spent, but missed by nobody: a note among the tight ones, not the first of them.
-        return new Margin('soil', 'Soil life', $poor ? (self::LEAST + self::GOOD) / 2 : $years, self::LEAST, self::GOOD, null, $years, 'years', $years >= self::LONG ? '> '.self::LONG.' years' : Margin::text($years, 'years'), 'fails below 0.4 years, holds from 0.8',
+        return new Margin(MarginId::Soil, $poor ? (self::LEAST + self::GOOD) / 2 : $years, self::LEAST, self::GOOD, null, $years, 'years', $years >= self::LONG ? '> '.self::LONG.' years' : Margin::text($years, 'years'), Margin::bound(self::LEAST, self::GOOD, 'years'),
             match (true) {
                 $poor => 'The soil gives roots less than a tenth of the nitrogen they could use, but water and mulm feed the plants meanwhile.',
                 $years < self::LEAST => "The soil is too little for these roots: within {$text($years)} it gives less than a tenth of the $first they could use.",
@@ -55,7 +58,7 @@ final class SoilLife implements Criterion
                 default => "The soil feeds roots for {$text($years)}.",
             },
             [
-                new Term('nitrogen falls to a tenth of what roots could use', 'after '.$text($nitrogen), Provenance::Judgement, '0.4 % a day of what is ready, 0.01 % of the rest'),
+                new Term('nitrogen falls to a tenth of what roots could use', 'after '.$text($nitrogen), Provenance::Judgement, \sprintf('%s of what is ready a day, %s of the rest', ...array_map(static fn (float $rate): string => UnitSystem::Metric->show(Dimension::Share, $rate, 2), [$outlook->parameters->readyRate, $outlook->parameters->slowRate]))),
                 new Term('iron falls to half', 'after '.$text($iron), Provenance::Judgement),
                 new Term('potassium left after the run', Decimal::significant($c['soilPotassium'][$end], 2).' mg, going by '.Decimal::significant(max(0.0, $gone), 2).' mg a day', Provenance::Judgement, 'leaves also take potassium from the water'),
                 new Term('roots could use, and draw', Decimal::significant($need, 2).' and '.Decimal::significant($drawn, 2).' mg N a day'),

@@ -16,6 +16,7 @@ use Olvek\Core\Unit\Provenance;
  *
  * Read off the run of the plan as it is; Solve\MostFood finds the same number by trying, run by run; this is a third to one and a half times that, mostly less.
  */
+#[Judges('Stock balance', Subject::Water, [Remedy::Floaters, Remedy::HousePlants, Remedy::MoreStems, Remedy::FastStems, Remedy::LessFood, Remedy::FewerAnimals, Remedy::WaterChanges, Remedy::LongerLight])]
 final class StockBalance implements Criterion
 {
     /** Times what is fed below which waste piles up, and from which there is room to spare. J. */
@@ -37,7 +38,7 @@ final class StockBalance implements Criterion
         $fed = $outlook->stocked ? $outlook->plan->feed->nitrogen() : 0.0;
         $stock = array_sum(array_map(static fn (Group $g): float => $g->biomass(), $outlook->plan->groups));
         if ($fed < 1e-6 || $stock <= 0) {
-            return Margin::idle('stock', 'Stock balance', $stock > 0 ? 'not fed' : 'no animals', $stock > 0 ? 'Nothing is fed, so nothing piles up; see whether the animals find enough to eat.' : 'Add animals to see what the plants can carry.');
+            return Margin::idle(MarginId::Stock, $stock > 0 ? 'not fed' : 'no animals', $stock > 0 ? 'Nothing is fed, so nothing piles up; see whether the animals find enough to eat.' : 'Add animals to see what the plants can carry.');
         }
         $export = $trace->mean('exported', $from, $end + 1);
         $could = $trace->mean('exportable', $from, $end + 1);
@@ -53,7 +54,7 @@ final class StockBalance implements Criterion
         $grams = $export * 7 / Growth::LEAF_NITROGEN * 12;
         $cut = \sprintf('%s g wet a week, %s', Decimal::significant(max(0.0, $grams), 2), self::handfuls($grams));
 
-        return new Margin('stock', 'Stock balance', $carries, self::LEAST, self::GOOD, null, $carries, '×', $carries >= self::MOST ? 'over '.self::MOST.' ×' : Margin::text($carries, '×'), 'fails below 0.8 ×, holds from 1.2 × of what is fed',
+        return new Margin(MarginId::Stock, $carries, self::LEAST, self::GOOD, null, $carries, '×', $carries >= self::MOST ? 'over '.self::MOST.' ×' : Margin::text($carries, '×'), Margin::bound(self::LEAST, self::GOOD, '×').' of what is fed',
             match (true) {
                 $carries < self::LEAST => "Plants and bed carry only $times what you feed; the rest piles up as nitrate or must go with water changes.",
                 $carries < self::GOOD => "Plants and bed carry about what you feed ($times), with nothing to spare.",

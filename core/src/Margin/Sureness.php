@@ -17,6 +17,12 @@ final readonly class Sureness
     }
 
     /** Of how many tanks what is true, as a sentence. */
+    /** The margin with its spread, where that is known. */
+    public function of(Margin $margin): Margin
+    {
+        return isset($this->spreads[$margin->id->value]) ? $margin->withSpread($this->spreads[$margin->id->value]) : $margin;
+    }
+
     public function words(): string
     {
         return \sprintf('Of %d tanks that obey this model and differ in what is uncertain, %s with no margin of balance or welfare failing.', $this->of,

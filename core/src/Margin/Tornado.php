@@ -55,7 +55,7 @@ final readonly class Tornado
         $judgement = Judge::judge($plan, $units);
         $margin = self::decisive($judgement, $members);
         $ensemble = new Ensemble($plan, \count($members));
-        $ranks = self::ranks(array_map(static fn (array $m): float => $m[$margin->id][0], $members));
+        $ranks = self::ranks(array_map(static fn (array $m): float => $m[$margin->id->value][0], $members));
         $goes = [];
         foreach ($ensemble->dimensions() as $dimension) {
             $places = array_map(static fn (int $n): float => $ensemble->place($dimension, $n), array_keys($members));
@@ -91,7 +91,7 @@ final readonly class Tornado
                 continue;
             }
             // What fails in some tanks and not in others is undecided; where all agree, the one that is closest to failing.
-            $fails = \count(array_filter($members, static fn (array $m): bool => $m[$margin->id][1])) / \count($members);
+            $fails = \count(array_filter($members, static fn (array $m): bool => $m[$margin->id->value][1])) / \count($members);
             $undecided = $fails * (1 - $fails) + (1 - $margin->position()) / (10 * \count($members));
             if ($undecided > $most) {
                 $most = $undecided;

@@ -13,13 +13,4 @@ enum Voice: string
     case Welfare = 'welfare';
     /** What methods ask: notes that name who disagrees, never a failure by themselves. */
     case Practice = 'practice';
-
-    public static function of(string $margin): self
-    {
-        return match ($margin) {
-            'room', 'waters', 'temperature', 'losses' => self::Welfare,
-            'planted', 'cap' => self::Practice,
-            default => self::Balance,
-        };
-    }
 }

@@ -9,6 +9,7 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether the water's warmth through the run suits all that lives in it. */
+#[Judges('Temperature', Subject::Animals, [Remedy::Warmer, Remedy::Cooler], Voice::Welfare)]
 final class Warmth implements Criterion
 {
     /** °C beyond a kind's range from which it is wrong for it, and within which it is at ease. J: a day or two at the edge is borne. */
@@ -27,7 +28,7 @@ final class Warmth implements Criterion
         [$hottest, $hotDay] = $outlook->trace->highest('temperature');
         $show = static fn (float $celsius): string => $units->show(Dimension::Temperature, $celsius);
         if ([] === $kinds) {
-            return Margin::idle('temperature', 'Temperature', $show($coldest), 'Nothing lives here yet that warmth or cold could harm.');
+            return Margin::idle(MarginId::Temperature, $show($coldest), 'Nothing lives here yet that warmth or cold could harm.');
         }
         $least = \INF;
         $who = null;
@@ -46,7 +47,7 @@ final class Warmth implements Criterion
         $day = $cold ? $coldDay : $hotDay;
         $at = $show($cold ? $coldest : $hottest);
 
-        return new Margin('temperature', 'Temperature', $least, self::LEAST, self::GOOD, $day, $least, '', $coldest === $hottest ? $show($coldest) : Decimal::trimmed($units->temperature()->fromBase($coldest), 0).'–'.$units->show(Dimension::Temperature, $hottest, 0), 'within every kind’s range',
+        return new Margin(MarginId::Temperature, $least, self::LEAST, self::GOOD, $day, $least, '', $coldest === $hottest ? $show($coldest) : Decimal::trimmed($units->temperature()->fromBase($coldest), 0).'–'.$units->show(Dimension::Temperature, $hottest, 0), 'within every kind’s range',
             match (true) {
                 $least < self::LEAST => \sprintf('%s wants %s–%s, the water is at %s.', $who->common, $show($who->coolest->value), $show($who->warmest->value), $at),
                 $least < self::GOOD => \sprintf('%s is at the edge of its range (%s–%s) with %s.', $who->common, $show($who->coolest->value), $show($who->warmest->value), $at),

@@ -63,6 +63,22 @@ final readonly class Field
         return (int) round($stored);
     }
 
+    /** The stored value as it is typed to mean just this, read alike in every system of units. */
+    public function exactly(float $stored): string
+    {
+        return $this->number->exactly($stored);
+    }
+
+    /**
+     * Two stored values side by side, which look different where they are.
+     *
+     * @return array{string, string}
+     */
+    public function sayBoth(float $one, float $other, UnitSystem $units): array
+    {
+        return $this->number->sayBoth($one, $other, $units);
+    }
+
     /** What is wrong with a value, if anything. */
     public function problem(float $stored): ?Problem
     {

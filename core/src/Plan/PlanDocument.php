@@ -134,7 +134,7 @@ final readonly class PlanDocument
             'feeding' => [...SectionReader::write($plan->feed), 'fromDay' => $plan->feedFrom],
             'care' => SectionReader::write($plan->care),
             'start' => ['inoculum' => $plan->inoculum->value, 'way' => $plan->preparation->way->value],
-            'school' => $plan->preparation->school?->value,
+            'method' => $plan->preparation->method?->value,
             'preparation' => SectionReader::write($plan->preparation),
             'events' => array_map(static fn (PlannedEvent $e): array => [
                 'id' => $e->id, 'do' => $e->kind->value, 'day' => $e->day, ...(null === $e->of ? [] : [(string) $e->kind->of() => $e->of]), ...$e->values,
@@ -177,8 +177,9 @@ final readonly class PlanDocument
 
     private function preparation(DocumentReader $root, DocumentReader $start): Preparation
     {
+        $method = $root->has('school') ? 'school' : 'method';
         $given = [
-            'school' => '' === $root->textOr('school', '') ? null : $root->choice('school', School::class),
+            'method' => '' === $root->textOr($method, '') ? null : $root->choice($method, Method::class),
             'way' => $start->choice('way', StartWay::class, StartWay::Undecided->value),
         ];
         $reader = $root->optionalChild('preparation');

@@ -55,6 +55,7 @@ final class PlanSchema
     private static function properties(): array
     {
         $plan = Fields::of(Plan::class);
+        $method = ['description' => 'whose recipe was taken last', 'enum' => [null, ...array_column(Method::cases(), 'value')]];
 
         return [
             'format' => ['const' => PlanDocument::FORMAT],
@@ -86,7 +87,8 @@ final class PlanSchema
                 'type' => 'object', 'additionalProperties' => false, 'required' => ['inoculum'],
                 'properties' => ['inoculum' => Schema::field($plan['inoculum']), 'way' => Schema::field(Fields::of(Preparation::class)['way'])],
             ],
-            'school' => ['description' => 'whose recipe was taken last', 'enum' => [null, ...array_column(School::cases(), 'value')]],
+            'method' => $method,
+            'school' => ['deprecated' => true, ...$method, 'description' => 'former name of method'],
             'preparation' => Schema::object(Preparation::class),
             'events' => [
                 'description' => 'what is written into the days, in the words of the event document', 'type' => 'array', 'maxItems' => PlannedEvent::MOST,

@@ -13,7 +13,7 @@ final readonly class Preparation
     /**
      * @param bool $rinsed sand and gravel are rinsed until the water runs clear
      * @param bool $sieved soil is sieved or picked over for wood and lumps
-     * @param School|null $school whose recipe was taken last; much may have been changed since
+     * @param Method|null $method whose recipe was taken last; much may have been changed since
      */
     public function __construct(
         #[OneOf('tap water', 'how tap water is treated')]
@@ -26,7 +26,7 @@ final readonly class Preparation
         public bool $sieved = false,
         #[OneOf('way of starting', 'what feeds and seeds the first bacteria', at: '/start.way')]
         public StartWay $way = StartWay::Undecided,
-        public ?School $school = null,
+        public ?Method $method = null,
     ) {
     }
 }

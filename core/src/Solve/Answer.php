@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Solve;
 
+use Olvek\Core\Change\Change;
+use Olvek\Core\Change\Changes;
 use Olvek\Core\Margin\Term;
 
-/** What an inverse question came to: an answer with the edits that would take it, or no answer and why. */
+/** What an inverse question came to: an answer with the changes that would take it, or no answer and why. */
 final readonly class Answer
 {
     /**
      * @param string                $sentence the answer, or "No answer, because …"
-     * @param array<string, string> $edits    typed text by place (metric units); empty where nothing is to be changed
+     * @param list<Change> $changes that take it; empty where nothing is to be changed
      * @param list<Term>            $terms    the numbers behind it
      * @param int                   $runs     years run to find it
      * @param bool                  $complete false where nobody waited for all to be tried
@@ -19,7 +21,7 @@ final readonly class Answer
     private function __construct(
         public bool $found,
         public string $sentence,
-        public array $edits,
+        public array $changes,
         public array $terms,
         public int $runs,
         public bool $complete = true,
@@ -27,23 +29,29 @@ final readonly class Answer
     }
 
     /**
-     * @param array<string, string> $edits
+     * @param list<Change> $changes
      * @param list<Term>            $terms
      */
-    public static function found(string $sentence, array $edits, array $terms, int $runs): self
+    public static function found(string $sentence, array $changes, array $terms, int $runs): self
     {
-        return new self(true, $sentence, $edits, $terms, $runs);
+        return new self(true, $sentence, $changes, $terms, $runs);
     }
 
     /**
-     * What was known when nobody waited any longer; with edits where it can be taken all the same.
+     * What was known when nobody waited any longer; with changes where it can be taken all the same.
      *
-     * @param array<string, string> $edits
+     * @param list<Change> $changes
      * @param list<Term>            $terms
      */
-    public static function soFar(string $sentence, array $edits, array $terms, int $runs): self
+    public static function soFar(string $sentence, array $changes, array $terms, int $runs): self
     {
-        return new self([] !== $edits, $sentence, $edits, $terms, $runs, false);
+        return new self([] !== $changes, $sentence, $changes, $terms, $runs, false);
+    }
+
+    /** @return array<string, string> the changes as a form carries them, typed text by place */
+    public function edits(): array
+    {
+        return Changes::typed($this->changes);
     }
 
     /** @param list<Term> $terms */

@@ -4,16 +4,18 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Solve;
 
+use Olvek\Core\Change\Editor;
+use Olvek\Core\Change\SetNumber;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
 
 /** The thinnest soil and cap that feed roots for a wanted time without leaking into the water or turning foul. */
 final readonly class BedDepth implements Question
 {
-    private const OF = ['ammonia', 'nitrite', 'oxygen', 'bed', 'cap'];
+    private const OF = [MarginId::Ammonia, MarginId::Nitrite, MarginId::Oxygen, MarginId::Bed, MarginId::Cap];
     /** m: soils tried, thin to thick, and the thinnest cap. C (soil 2–5 cm under a cap at least as deep); beyond it J. */
     private const THINNEST = 0.01;
     private const STEP = 0.005;
@@ -38,8 +40,8 @@ final readonly class BedDepth implements Question
         for ($soil = self::THINNEST; $soil <= self::THICKEST + 1e-9; $soil += self::STEP) {
             foreach (self::CAPS as $times) {
                 $cap = max(self::THINNEST_CAP, $soil * $times);
-                $edits = ['bed.soil.front' => \sprintf('%.4f m', $soil), 'bed.soil.back' => \sprintf('%.4f m', $soil), 'bed.cap.front' => \sprintf('%.4f m', $cap), 'bed.cap.back' => \sprintf('%.4f m', $cap)];
-                $changed = $trial->edited($plan, $edits);
+                $changes = [new SetNumber('bed.soil.front', $soil), new SetNumber('bed.soil.back', $soil), new SetNumber('bed.cap.front', $cap), new SetNumber('bed.cap.back', $cap)];
+                $changed = $trial->changed($plan, $changes);
                 if (null === $changed) {
                     break 2;
                 }
@@ -57,7 +59,7 @@ final readonly class BedDepth implements Question
                         $trial->runs,
                     );
                 }
-                $life = $judgement->margin('soil');
+                $life = $judgement->margin(MarginId::Soil);
                 $failing = Trial::failing($judgement, self::OF);
                 $thick = Decimal::trimmed(100 * $soil, 1);
                 $over = Decimal::trimmed(100 * $cap, 1);
@@ -67,11 +69,11 @@ final readonly class BedDepth implements Question
                     $terms[] = new Term($name, 'lasts '.$life->shown);
                     break;
                 }
-                if (null === $failing && State::Holds === $judgement->margin('cap')->state) {
-                    return Answer::found("Soil $thick cm deep under $over cm of cap: it lasts $life->shown and leaks {$judgement->margin('ammonia')->shown} at most.",
-                        $edits, [...$terms, new Term($name, 'holds')], $trial->runs);
+                if (null === $failing && State::Holds === $judgement->margin(MarginId::Cap)->state) {
+                    return Answer::found("Soil $thick cm deep under $over cm of cap: it lasts $life->shown and leaks {$judgement->margin(MarginId::Ammonia)->shown} at most.",
+                        $changes, [...$terms, new Term($name, 'holds')], $trial->runs);
                 }
-                $why = Trial::reason($failing ?? $judgement->margin('cap'));
+                $why = Trial::reason($failing ?? $judgement->margin(MarginId::Cap));
                 $terms[] = new Term($name, $why);
             }
         }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Solve;
 
+use Olvek\Core\Change\Editor;
+use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Event\EventKind;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlannedEvent;
@@ -15,7 +17,7 @@ use Olvek\Core\Plan\PlannedEvent;
 /** The earliest day on which each group may come, in the order of the trade: snails, shrimp, fish. */
 final readonly class EarliestStart implements Question
 {
-    private const OF = ['ammonia', 'nitrite', 'oxygen', 'losses'];
+    private const OF = [MarginId::Ammonia, MarginId::Nitrite, MarginId::Oxygen, MarginId::Losses];
     /** Last day tried, and days between tries. J. */
     private const LATEST = 182;
     private const WEEK = 7;
@@ -33,7 +35,7 @@ final readonly class EarliestStart implements Question
         $order = $plan->groups;
         usort($order, static fn (Group $a, Group $b): int => [$a->kind->shape->turn(), $a->day] <=> [$b->kind->shape->turn(), $b->day]);
         $settled = [];
-        $edits = $terms = [];
+        $changes = $terms = [];
         $before = self::afterDoses($plan);
         foreach ($order as $group) {
             $forbids = null;
@@ -41,7 +43,7 @@ final readonly class EarliestStart implements Question
                 $judgement = $trial->judged(self::stocked($plan, [...$settled, new Group($group->id, $group->kind, $group->count, $day)]));
                 foreach (self::OF as $id) {
                     // Tight is not safe: nobody should stock into water that a test would find fault with.
-                    if (State::Holds !== $judgement->margin($id)->state && !('oxygen' === $id && State::Tight === $judgement->margin($id)->state)) {
+                    if (State::Holds !== $judgement->margin($id)->state && !(MarginId::Oxygen === $id && State::Tight === $judgement->margin($id)->state)) {
                         $forbids = $judgement->margin($id);
 
                         return false;
@@ -58,7 +60,7 @@ final readonly class EarliestStart implements Question
                         'No day was found yet for %s; later ones were not tried.',
                         $group->kind->common,
                     ) : \sprintf('So far %s; the others were not tried.', self::listed($terms)),
-                    $edits,
+                    $changes,
                     $terms,
                     $trial->runs,
                 );
@@ -66,7 +68,7 @@ final readonly class EarliestStart implements Question
             if (null === $day) {
                 return Answer::none(\sprintf('%s could come on no day of the first half-year: %s', $group->kind->common, null === $forbids ? '' : lcfirst($forbids->sentence)), $terms, $trial->runs);
             }
-            $edits["animals.$group->id.day"] = (string) $day;
+            $changes[] = new SetNumber("animals.$group->id.day", $day);
             $terms[] = new Term(\sprintf('%d × %s', $group->count, $group->kind->common), "from day $day".($group->day < $day ? ", not $group->day" : ''));
             $settled[] = new Group($group->id, $group->kind, $group->count, $day);
             // C: a week or more between groups.
@@ -75,11 +77,11 @@ final readonly class EarliestStart implements Question
 
         $fed = self::fedFrom(self::stocked($plan, $settled));
         if ($fed > $plan->feedFrom && $plan->feed->grams > 0) {
-            $edits['feeding.fromDay'] = (string) $fed;
+            $changes[] = new SetNumber('feeding.fromDay', $fed);
             $terms[] = new Term('food', "from day $fed");
         }
 
-        return Answer::found(self::listed($terms).'.', $edits, $terms, $trial->runs);
+        return Answer::found(self::listed($terms).'.', $changes, $terms, $trial->runs);
     }
 
     /**

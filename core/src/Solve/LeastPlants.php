@@ -5,17 +5,22 @@ declare(strict_types=1);
 namespace Olvek\Core\Solve;
 
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Change\AddClump;
+use Olvek\Core\Change\Change;
+use Olvek\Core\Change\Editor;
+use Olvek\Core\Change\Remove;
+use Olvek\Core\Change\SetNumber;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\PlantedShare;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Plan\Clump;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
 
 /** The least plant mass that keeps the water fit, and which roles it should come from. */
 final readonly class LeastPlants implements Question
 {
-    private const OF = ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'stock', 'algae', 'losses', 'fed', 'light', 'mass'];
+    private const OF = [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::Stock, MarginId::Algae, MarginId::Losses, MarginId::Fed, MarginId::Light, MarginId::Mass];
     /** Pieces of one kind beyond which nobody plants. J. */
     private const MOST = 400;
     /** Mixes of roles tried, in parts of pieces. C: fast stems and root feeders do the work of the first months together; floaters or a foreground beside them. */
@@ -86,14 +91,14 @@ final readonly class LeastPlants implements Question
             $list,
             Decimal::significant($have, 2),
         );
-        $edits = $this->edits($plan, $planted);
+        $changes = self::changes($plan, $planted);
 
         return $trial->brokenOff ? Answer::soFar(
             $sentence.' Other mixes were not tried.',
-            $edits,
+            $changes,
             $terms,
             $trial->runs,
-        ) : Answer::found($sentence, $edits, $terms, $trial->runs);
+        ) : Answer::found($sentence, $changes, $terms, $trial->runs);
     }
 
     /** @return array<string, list<array{Clump, float}>> clumps and pieces at a whole share of 100 */
@@ -155,24 +160,24 @@ final readonly class LeastPlants implements Question
         return $high;
     }
 
-    /** @return array<string, string> */
-    private function edits(Plan $plan, Plan $planted): array
+    /** @return list<Change> */
+    private static function changes(Plan $plan, Plan $planted): array
     {
-        $edits = [];
+        $changes = [];
         $kept = array_map(static fn (Clump $c): string => $c->id, $planted->clumps);
         foreach ($plan->clumps as $clump) {
             if (!\in_array($clump->id, $kept, true)) {
-                $edits["plants.$clump->id.remove"] = '1';
+                $changes[] = new Remove('plants', $clump->id);
             }
         }
         foreach ($planted->clumps as $clump) {
             if (\in_array($clump->id, array_map(static fn (Clump $c): string => $c->id, $plan->clumps), true)) {
-                $edits["plants.$clump->id.pieces"] = (string) $clump->pieces;
+                $changes[] = new SetNumber("plants.$clump->id.pieces", $clump->pieces);
             } else {
-                $edits['plants.add.'.$clump->kind->id] = (string) $clump->pieces;
+                $changes[] = new AddClump($clump->kind->id, $clump->pieces);
             }
         }
 
-        return $edits;
+        return $changes;
     }
 }

@@ -4,16 +4,18 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Solve;
 
+use Olvek\Core\Change\Editor;
+use Olvek\Core\Change\SetNumber;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
 
 /** The hours of lamp light that feed the plants and hold the algae. */
 final readonly class LightHours implements Question
 {
-    private const OF = ['light', 'fed', 'algae', 'oxygen', 'carbon'];
+    private const OF = [MarginId::Light, MarginId::Fed, MarginId::Algae, MarginId::Oxygen, MarginId::Carbon];
     /** Hours tried. J. */
     private const SHORTEST = 4;
     private const LONGEST = 16;
@@ -36,7 +38,7 @@ final readonly class LightHours implements Question
         $why = [];
         $enough = null;
         for ($hours = self::SHORTEST; $hours <= self::LONGEST; ++$hours) {
-            $changed = $trial->edited($plan, ['light.hours' => (string) $hours]);
+            $changed = $trial->changed($plan, [new SetNumber('light.hours', $hours)]);
             \assert(null !== $changed);
             try {
                 $judgement = $trial->judged($changed);
@@ -46,14 +48,14 @@ final readonly class LightHours implements Question
             $failing = Trial::failing($judgement, self::OF);
             // What plants would grow, over the year.
             $growth = $judgement->trace->mean('exportable', 0, $judgement->trace->days());
-            $terms[] = new Term("$hours h", null === $failing ? \sprintf('holds; growth %s mg N a day, light %s, algae %s', Decimal::significant($growth, 2), $judgement->margin('light')->shown, $judgement->margin('algae')->shown) : lcfirst($failing->name).' fails');
+            $terms[] = new Term("$hours h", null === $failing ? \sprintf('holds; growth %s mg N a day, light %s, algae %s', Decimal::significant($growth, 2), $judgement->margin(MarginId::Light)->shown, $judgement->margin(MarginId::Algae)->shown) : lcfirst($failing->name).' fails');
             if (null === $failing) {
                 $good[$hours] = $growth;
-                if (null === $enough && State::Holds === $judgement->margin('light')->state && State::Holds === $judgement->margin('algae')->state) {
+                if (null === $enough && State::Holds === $judgement->margin(MarginId::Light)->state && State::Holds === $judgement->margin(MarginId::Algae)->state) {
                     $enough = $hours;
                 }
             } else {
-                $why[$failing->id] = $failing;
+                $why[$failing->id->value] = $failing;
             }
         }
         $tried = self::SHORTEST - 1 + \count($terms);
@@ -72,7 +74,7 @@ final readonly class LightHours implements Question
         if ($trial->brokenOff) {
             return Answer::soFar(
                 \sprintf('Of up to %d hours, %d are best; longer days were not tried.', $tried, $best),
-                ['light.hours' => (string) $best],
+                [new SetNumber('light.hours', $best)],
                 $terms,
                 $trial->runs,
             );
@@ -89,6 +91,6 @@ final readonly class LightHours implements Question
 
         return Answer::found(
             \sprintf(null === $enough ? '%d hours are best, though plants or algae stay tight; from %d to %d hours do. The plan has %s.' : '%d hours give every plant its light; from %d to %d hours do, and what is more feeds algae too. The plan has %s.', $best, $from, $to, Decimal::trimmed($plan->lamp->hours, 1)),
-            ['light.hours' => (string) $best], $terms, $trial->runs);
+            [new SetNumber('light.hours', $best)], $terms, $trial->runs);
     }
 }

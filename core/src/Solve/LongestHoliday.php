@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Solve;
 
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Event\Holiday;
 use Olvek\Core\Margin\DawnOxygen;
 use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Nitrite;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Solve;
 
+use Olvek\Core\Change\Editor;
+use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
 
@@ -14,7 +16,7 @@ use Olvek\Core\Unit\Decimal;
 final readonly class MostFood implements Question
 {
     /** Margins that food moves; what fails without more of it is not its to answer for. */
-    private const OF = ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'algae'];
+    private const OF = [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::PH, MarginId::Algae];
     /** Steps in one portion, and portions beyond which nothing is tried. J. */
     private const STEPS = 10;
     private const MOST = 20;
@@ -35,9 +37,9 @@ final readonly class MostFood implements Question
             return Answer::none('what is fed is too much as it is, or something else is amiss: '.Trial::reason($before), [], $trial->runs);
         }
         $limit = null;
-        $edits = static fn (int $steps): array => ['feeding.grams' => \sprintf('%.5f', $fed * $steps / self::STEPS)];
-        $most = $trial->largest(self::STEPS, self::STEPS * self::MOST, static function (int $steps) use ($trial, $plan, $edits, &$limit): bool {
-            $changed = $trial->edited($plan, $edits($steps));
+        $changes = static fn (int $steps): array => [new SetNumber('feeding.grams', round($fed * $steps / self::STEPS, 5))];
+        $most = $trial->largest(self::STEPS, self::STEPS * self::MOST, static function (int $steps) use ($trial, $plan, $changes, &$limit): bool {
+            $changed = $trial->changed($plan, $changes($steps));
             $failing = null === $changed ? null : Trial::failing($trial->judged($changed), self::OF);
             $limit = $failing ?? $limit;
 
@@ -51,9 +53,9 @@ final readonly class MostFood implements Question
         ];
         $sentence = \sprintf('%s × what you feed, %s g a day', Decimal::trimmed($times, 1), Decimal::significant($times * $fed, 2));
         if ($trial->brokenOff) {
-            return Answer::soFar("At least $sentence.", $edits($most), $terms, $trial->runs);
+            return Answer::soFar("At least $sentence.", $changes($most), $terms, $trial->runs);
         }
 
-        return Answer::found($sentence.($limit instanceof Margin ? ': with more, '.lcfirst($limit->name).' fails.' : ', the most that Olvek tries.'), $edits($most), $terms, $trial->runs);
+        return Answer::found($sentence.($limit instanceof Margin ? ': with more, '.lcfirst($limit->name).' fails.' : ', the most that Olvek tries.'), $changes($most), $terms, $trial->runs);
     }
 }

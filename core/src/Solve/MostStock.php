@@ -6,9 +6,13 @@ namespace Olvek\Core\Solve;
 
 use Olvek\Core\Animal\Kind;
 use Olvek\Core\Animal\Shape;
+use Olvek\Core\Change\AddGroup;
+use Olvek\Core\Change\Change;
+use Olvek\Core\Change\Editor;
+use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
 
@@ -18,7 +22,7 @@ final readonly class MostStock implements Question
     /** Head beyond which nothing is tried. J. */
     private const MOST = 2000;
     /** Margins that animals move; what fails without them is not theirs to answer for. */
-    private const OF = ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'room', 'stock', 'losses', 'temperature'];
+    private const OF = [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::PH, MarginId::Room, MarginId::Stock, MarginId::Losses, MarginId::Temperature];
 
     public function __construct(private Editor $editor, private Kind $kind)
     {
@@ -49,7 +53,7 @@ final readonly class MostStock implements Question
 
             return null !== $changed && null === $failing;
         });
-        [$full, $edits] = $this->with($trial, $plan, $most);
+        [$full, $changes] = $this->with($trial, $plan, $most);
         \assert(null !== $full);
 
         $terms = [
@@ -58,7 +62,7 @@ final readonly class MostStock implements Question
             ...($limit instanceof Margin ? [new Term('what forbids more', $limit->sentence)] : []),
         ];
         if ($trial->brokenOff) {
-            return Answer::soFar(\sprintf('At least %d of %s.', $most, $this->kind->common), $edits, $terms, $trial->runs);
+            return Answer::soFar(\sprintf('At least %d of %s.', $most, $this->kind->common), $changes, $terms, $trial->runs);
         }
 
         return Answer::found(
@@ -68,13 +72,13 @@ final readonly class MostStock implements Question
                 $this->kind->common,
                 $limit instanceof Margin ? ': with more, '.lcfirst($limit->name).' fails' : ' than Olvek tries',
             ),
-            $edits,
+            $changes,
             $terms,
             $trial->runs,
         );
     }
 
-    /** @return array{Plan|null, array<string, string>} */
+    /** @return array{Plan|null, list<Change>} */
     private function with(Trial $trial, Plan $plan, int $count): array
     {
         $here = null;
@@ -83,12 +87,11 @@ final readonly class MostStock implements Question
         }
         $each = $this->kind->grams->value * $this->kind->food->value * (Shape::Fish === $this->kind->shape ? 1.0 : 0.25);
         $food = max(0.0, $plan->feed->grams + ($count - ($here->count ?? 0)) * $each);
-        $edits = ['feeding.grams' => \sprintf('%.4f', $food)];
-        if (null !== $here) {
-            return [$trial->edited($plan, $edits += ["animals.$here->id.count" => (string) $count]), $edits];
-        }
-        $edits = ['animals.add.'.$this->kind->id => (string) $count, ...$edits];
+        $changes = [
+            null === $here ? new AddGroup($this->kind->id, $count) : new SetNumber("animals.$here->id.count", $count),
+            new SetNumber('feeding.grams', round($food, 4)),
+        ];
 
-        return [$trial->edited($plan, $edits), $edits];
+        return [$trial->changed($plan, $changes), $changes];
     }
 }

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Solve;
 
+use Olvek\Core\Change\Change;
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Event\Event;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\UnitSystem;
@@ -28,14 +30,14 @@ final class Trial
     }
 
     /**
-     * A plan with edits made; null where the plan's rules forbid them, which then say why in $refusal.
+     * A plan with changes made; null where the plan's rules forbid them, which then say why in $refusal.
      *
-     * @param array<string, string> $edits
+     * @param list<Change> $changes
      */
-    public function edited(Plan $plan, array $edits): ?Plan
+    public function changed(Plan $plan, array $changes): ?Plan
     {
         try {
-            return $this->editor->apply($plan, $edits, UnitSystem::Metric)->plan;
+            return $this->editor->make($plan, $changes)->plan;
         } catch (InvalidPlan $refused) {
             $this->refusal = implode(' ', $refused->messages(UnitSystem::Metric));
 
@@ -62,7 +64,7 @@ final class Trial
     /**
      * The first margin that fails, of those named; of all where none is named.
      *
-     * @param list<string> $of
+     * @param list<MarginId> $of
      */
     public static function failing(Judgement $judgement, array $of = []): ?Margin
     {

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Field;
 
+use Olvek\Core\Change\Draft;
+use Olvek\Core\Change\Reader;
 use Olvek\Core\Field\Schema;
 use Olvek\Core\Light\Aspect;
 use Olvek\Core\Plan\DocumentReader;
-use Olvek\Core\Plan\Draft;
 use Olvek\Core\Plan\FormatTables;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\PlanFields;
@@ -66,13 +67,14 @@ final class DescribedOnceTest extends TestCase
 
     public function testTheEditor(): void
     {
-        $draft = new Draft(['outlet' => ['height' => 0.3, 'slots' => 3]]);
-        $field = self::fields()->number('outlet.height');
-        self::assertSame('height of the overflow 11.8 in → 10 in', str_replace("\u{00A0}", ' ', (string) $draft->type(['outlet', 'height'], $field, '10', UnitSystem::Us)));
-        self::assertEqualsWithDelta(0.254, $draft->get(['outlet', 'height']), 1e-9);
-        self::assertTrue(self::fields()->choice('outlet.guarded')?->read('yes'));
+        $draft = new Draft(['outlet' => SectionReader::write(new Outlet(0.3))], Sample::catalogue(), UnitSystem::Us, self::fields());
+        $typed = static fn (string $place, string $text): ?string => Reader::value($place, $text, $draft)?->make($draft);
+        self::assertSame('height of the overflow 11.8 in → 10 in', str_replace("\u{00A0}", ' ', (string) $typed('outlet.height', '10')));
+        self::assertNull($typed('outlet.height', '10'), 'what is sent back as it was shown changes nothing');
+        self::assertSame('snail guard: fitted', $typed('outlet.guarded', 'yes'));
+        self::assertEqualsWithDelta(['height' => 0.254, 'slots' => 3, 'guarded' => true, 'faces' => 'north'], $draft->get(['outlet']), 1e-9);
         $this->expectException(RefusedEdit::class);
-        self::fields()->choice('outlet.faces')?->read('up');
+        $typed('outlet.faces', 'up');
     }
 
     public function testTheSchemaAndTheFormatsPage(): void

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Margin;
 
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Light\Canopy;
 use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Margin\Helps;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Voice;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
@@ -34,8 +35,8 @@ final class JudgeTest extends TestCase
 
         self::assertNotSame(State::Fails, $judgement->state);
         foreach ($judgement->margins as $margin) {
-            if ('ph' !== $margin->id) {
-                self::assertSame(State::Holds, $margin->state, $margin->id.': '.$margin->sentence);
+            if (MarginId::PH !== $margin->id) {
+                self::assertSame(State::Holds, $margin->state, $margin->name.': '.$margin->sentence);
             }
         }
     }
@@ -43,7 +44,7 @@ final class JudgeTest extends TestCase
     public function testEveryMarginOfTheTradeIsJudged(): void
     {
         self::assertSame(['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'minerals', 'mass', 'light', 'fed', 'carbon', 'algae', 'bed', 'soil', 'stock', 'room', 'waters', 'temperature', 'losses', 'planted', 'cap'],
-            array_map(static fn (Margin $m): string => $m->id, Judge::judge(Sample::planted())->margins));
+            array_map(static fn (Margin $m): string => $m->id->value, Judge::judge(Sample::planted())->margins));
     }
 
     /** @param array<string, string> $edits */
@@ -66,11 +67,11 @@ final class JudgeTest extends TestCase
     #[TestWith(['losses', ['feeding.grams' => '0', 'animals.a1.count' => '40']])]
     public function testEachMarginCanFailAndSaysWhy(string $margin, array $edits): void
     {
-        self::assertNotSame(State::Fails, Judge::judge(self::sound())->margin($margin)->state);
+        self::assertNotSame(State::Fails, Judge::judge(self::sound())->margin(MarginId::from($margin))->state);
         $judgement = Judge::judge(Sample::edit(Sample::planted(), $edits));
 
-        self::assertSame(State::Fails, $judgement->margin($margin)->state, $judgement->margin($margin)->sentence.' '.$judgement->margin($margin)->shown);
-        self::assertNotSame([], $judgement->margin($margin)->terms);
+        self::assertSame(State::Fails, $judgement->margin(MarginId::from($margin))->state, $judgement->margin(MarginId::from($margin))->sentence.' '.$judgement->margin(MarginId::from($margin))->shown);
+        self::assertNotSame([], $judgement->margin(MarginId::from($margin))->terms);
         self::assertStringStartsWith('Not yet', $judgement->verdict);
     }
 
@@ -84,32 +85,32 @@ final class JudgeTest extends TestCase
     public function testPracticeIsNotedAndRefusesNothing(string $margin, array $edits): void
     {
         $judgement = Judge::judge(Sample::edit(Sample::planted(), $edits));
-        self::assertSame(State::Tight, $judgement->margin($margin)->state);
-        self::assertSame(Voice::Practice, $judgement->margin($margin)->voice);
-        self::assertLessThan($judgement->margin($margin)->limit, $judgement->margin($margin)->value);
-        self::assertStringNotContainsString($judgement->margin($margin)->sentence, $judgement->verdict);
+        self::assertSame(State::Tight, $judgement->margin(MarginId::from($margin))->state);
+        self::assertSame(Voice::Practice, $judgement->margin(MarginId::from($margin))->voice);
+        self::assertLessThan($judgement->margin(MarginId::from($margin))->limit, $judgement->margin(MarginId::from($margin))->value);
+        self::assertStringNotContainsString($judgement->margin(MarginId::from($margin))->sentence, $judgement->verdict);
     }
 
     /** A film of soil is spent at once; where water and mulm feed the plants meanwhile, that is tight and no failure. */
     public function testAFilmOfSoilIsSpentAtOnce(): void
     {
-        $soil = Judge::judge(Sample::edit(Sample::planted(), ['bed.soil.front' => '0.3 cm', 'bed.soil.back' => '0.3 cm']))->margin('soil');
+        $soil = Judge::judge(Sample::edit(Sample::planted(), ['bed.soil.front' => '0.3 cm', 'bed.soil.back' => '0.3 cm']))->margin(MarginId::Soil);
         self::assertSame(State::Tight, $soil->state);
         self::assertLessThan(0.4, $soil->measure);
-        self::assertGreaterThan(0.6, Judge::judge(Sample::planted())->margin('soil')->measure);
+        self::assertGreaterThan(0.6, Judge::judge(Sample::planted())->margin(MarginId::Soil)->measure);
     }
 
     public function testHelpsAreTriedBeforeTheyAreNamed(): void
     {
         $plan = Sample::edit(Sample::planted(), ['animals.a1.day' => '0', 'animals.a1.count' => '60', 'feeding.grams' => '0.6']);
         $editor = new Editor(Sample::catalogue());
-        $helps = (new Helps($editor))->for($plan, 'nitrite', UnitSystem::Metric);
+        $helps = (new Helps($editor))->for($plan, MarginId::Nitrite, UnitSystem::Metric);
 
         self::assertNotSame([], $helps);
         self::assertLessThanOrEqual(3, \count($helps));
-        $before = Judge::judge($plan)->margin('nitrite');
+        $before = Judge::judge($plan)->margin(MarginId::Nitrite);
         foreach ($helps as $help) {
-            $after = Judge::judge($editor->apply($plan, $help->edits, UnitSystem::Metric)->plan)->margin('nitrite');
+            $after = Judge::judge($editor->apply($plan, $help->edits(), UnitSystem::Metric)->plan)->margin(MarginId::Nitrite);
             self::assertSame($after->shown, $help->after, $help->words);
             self::assertGreaterThan($before->position(), $after->position(), $help->words);
         }
@@ -118,15 +119,15 @@ final class JudgeTest extends TestCase
     public function testWrongWarmthOrTooSmallAGroupIsTold(): void
     {
         $cold = Judge::judge(Sample::edit(Sample::planted(), ['site.temperature' => '12 °C']));
-        self::assertMatchesRegularExpression('/wants 1\d °C–2\d °C, the water is at 12/', str_replace("\u{00A0}", ' ', $cold->margin('temperature')->sentence));
+        self::assertMatchesRegularExpression('/wants 1\d °C–2\d °C, the water is at 12/', str_replace("\u{00A0}", ' ', $cold->margin(MarginId::Temperature)->sentence));
         $lonely = Judge::judge(Sample::edit(Sample::planted(), ['animals.a1.count' => '2']));
-        self::assertStringContainsString('6 or more', $lonely->margin('room')->sentence);
+        self::assertStringContainsString('6 or more', $lonely->margin(MarginId::Room)->sentence);
     }
 
     public function testSmallTanksAreNoPlaceForFish(): void
     {
         $plan = Sample::edit(Sample::planted(), ['vessel.length' => '20 cm', 'vessel.width' => '20 cm', 'vessel.height' => '25 cm', 'waterLine' => '23 cm']);
-        self::assertSame(State::Fails, Judge::judge($plan)->margin('room')->state);
+        self::assertSame(State::Fails, Judge::judge($plan)->margin(MarginId::Room)->state);
     }
 
     public function testFloatersShadeWhatStandsBelow(): void
@@ -156,7 +157,7 @@ final class JudgeTest extends TestCase
         $plan = Sample::planted();
         $trace = (new Runner($plan))->run(Judge::FIRST_YEAR);
         $quick = (new Parameters())->with(['readyRate' => 0.006]);
-        $years = static fn (Parameters $p): string => array_column(Judge::fromTrace($plan, $trace, parameters: $p)->margin('soil')->terms, 'value', 'label')['nitrogen falls to a tenth of what roots could use'];
+        $years = static fn (Parameters $p): string => array_column(Judge::fromTrace($plan, $trace, parameters: $p)->margin(MarginId::Soil)->terms, 'value', 'label')['nitrogen falls to a tenth of what roots could use'];
         self::assertNotSame($years(new Parameters()), $years($quick));
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Margin;
 
 use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Plant\Growth;
 use Olvek\Core\Run\Parameters;
@@ -91,7 +92,7 @@ final class LimitsTest extends TestCase
         foreach ($columns as $column => $value) {
             $trace->columns[$column] = array_fill(0, $trace->days(), $value);
         }
-        self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin($margin)->state);
+        self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::from($margin))->state);
     }
 
     /** @return iterable<string, array{float, State}> */
@@ -108,7 +109,7 @@ final class LimitsTest extends TestCase
     {
         $trace = self::year();
         $trace->lit = array_map(static fn (array $clumps): array => [0.9, $share], $trace->lit);
-        self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('light')->state);
+        self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Light)->state);
     }
 
     public function testFoodForThePlants(): void
@@ -116,7 +117,7 @@ final class LimitsTest extends TestCase
         foreach ([[0.301, State::Holds], [0.299, State::Tight], [0.151, State::Tight], [0.149, State::Fails]] as [$share, $state]) {
             $trace = self::year();
             $trace->fed = array_map(static fn (array $clumps): array => array_fill_keys(array_keys($clumps), $share), $trace->fed);
-            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('fed')->state, (string) $share);
+            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Fed)->state, (string) $share);
         }
     }
 
@@ -126,7 +127,7 @@ final class LimitsTest extends TestCase
         foreach ([[0.71, State::Holds], [0.69, State::Tight], [0.36, State::Tight], [0.34, State::Fails]] as [$share, $state]) {
             $trace = self::year();
             $trace->clumps = array_map(static fn (): array => array_map(static fn (float $grams): float => $share * $grams, $planted), $trace->clumps);
-            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('mass')->state, (string) $share);
+            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Mass)->state, (string) $share);
         }
     }
 
@@ -135,7 +136,7 @@ final class LimitsTest extends TestCase
         foreach ([[10.0, State::Holds], [9.6, State::Holds], [9.4, State::Tight], [7.6, State::Tight], [7.4, State::Fails], [40.0, State::Holds]] as [$left, $state]) {
             $trace = self::year();
             $trace->heads = array_map(static fn (): array => [$left], $trace->heads);
-            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('losses')->state, (string) $left);
+            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Losses)->state, (string) $left);
         }
     }
 
@@ -148,7 +149,7 @@ final class LimitsTest extends TestCase
             foreach (['exportable' => $times * $fed, 'denitrified' => 0.0, 'soilNitrogen' => 100.0, 'nitrate' => 1.0] as $column => $value) {
                 $trace->columns[$column] = array_fill(0, $trace->days(), $value);
             }
-            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('stock')->state, (string) $times);
+            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Stock)->state, (string) $times);
         }
     }
 
@@ -170,7 +171,7 @@ final class LimitsTest extends TestCase
     {
         $nearest = [\INF, \INF, \INF, \INF];
         for ($n = 0; $n <= 60; ++$n) {
-            $found = Judge::fromTrace(Sample::edit(Sample::planted(), $edits($from + $n / 60 * ($to - $from))), self::year())->margin($margin);
+            $found = Judge::fromTrace(Sample::edit(Sample::planted(), $edits($from + $n / 60 * ($to - $from))), self::year())->margin(MarginId::from($margin));
             // Practice is never worse than tight.
             $fails = \in_array($margin, ['planted', 'cap'], true) ? State::Tight : State::Fails;
             self::assertSame($found->measure < $limit ? $fails : ($found->measure < $good ? State::Tight : State::Holds), $found->state, "$margin at $found->measure");
@@ -190,7 +191,7 @@ final class LimitsTest extends TestCase
             $trace = self::year();
             $hardest = min(25.0, ...array_map(static fn ($thing): float => $thing->kind->hardest->value, [...Sample::planted()->clumps, ...Sample::planted()->groups]));
             $trace->columns['generalHardness'] = array_map(static fn (int $day): float => 8.0 + ($hardest - 8.0) * $day / ($months * 30.44), range(0, 364));
-            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('minerals')->state, "$months months");
+            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Minerals)->state, "$months months");
         }
         $parameters = new Parameters();
         $theta = Growth::temperatureFactor(Sample::planted()->site->temperature);
@@ -203,7 +204,7 @@ final class LimitsTest extends TestCase
                 $trace->columns[$column] = array_fill(0, 365, $value);
             }
             $trace->fed = array_map(static fn (array $clumps): array => array_fill_keys(array_keys($clumps), 0.1), $trace->fed);
-            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin('soil')->state, "$years years");
+            self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Soil)->state, "$years years");
         }
     }
 

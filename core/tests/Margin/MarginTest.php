@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Margin;
 
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Remedy;
 use Olvek\Core\Margin\Spread;
 use Olvek\Core\Margin\State;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Tests\Sample;
 use Olvek\Core\Unit\UnitSystem;
@@ -26,7 +27,7 @@ final class MarginTest extends TestCase
     #[TestWith([0.0, State::Holds])]
     public function testWhatShouldStayLow(float $measure, State $state): void
     {
-        $margin = Margin::atMost('nitrite', 'Nitrite', $measure, 'mg N/L', 0.1, 0.3, 20, 'So it is.', []);
+        $margin = Margin::atMost(MarginId::Nitrite, $measure, 'mg N/L', 0.1, 0.3, 20, 'So it is.', []);
         self::assertSame($state, $margin->state);
         self::assertEqualsWithDelta(match ($state) {
             State::Fails => 1 / 6,
@@ -40,7 +41,7 @@ final class MarginTest extends TestCase
     #[TestWith([4.0, State::Holds])]
     public function testWhatShouldStayHigh(float $measure, State $state): void
     {
-        self::assertSame($state, Margin::atLeast('oxygen', 'Dawn oxygen', $measure, 'mg/L', 3.0, 4.0, null, '', [])->state);
+        self::assertSame($state, Margin::atLeast(MarginId::Oxygen, $measure, 'mg/L', 3.0, 4.0, null, '', [])->state);
     }
 
     /** The gauge's hand never goes back while the measure improves. */
@@ -48,14 +49,14 @@ final class MarginTest extends TestCase
     {
         $before = 1.1;
         for ($measure = 0.01; $measure < 2; $measure += 0.01) {
-            $position = Margin::atMost('x', 'X', $measure, '', 0.1, 0.3, null, '', [])->position();
+            $position = Margin::atMost(MarginId::Nitrite, $measure, '', 0.1, 0.3, null, '', [])->position();
             self::assertLessThanOrEqual($before, $position);
             self::assertGreaterThanOrEqual(0.0, $position);
             $before = $position;
         }
         $before = -0.1;
         for ($value = -1.5; $value < 9; $value += 0.05) {
-            $position = (new Margin('x', 'X', $value, 0.0, 1.0, null, 0.0, '', '', '', '', []))->position();
+            $position = (new Margin(MarginId::Nitrite, $value, 0.0, 1.0, null, 0.0, '', '', '', '', []))->position();
             self::assertGreaterThanOrEqual($before, $position);
             self::assertLessThanOrEqual(1.0, $position);
             $before = $position;
@@ -71,10 +72,10 @@ final class MarginTest extends TestCase
 
     public function testASpreadIsSaidInTheMarginsOwnUnit(): void
     {
-        $margin = Margin::atLeast('light', 'Light', 0.2, '%', 0.15, 0.3, null, '', [])->withSpread(new Spread(0.1, 0.31, 40, 64));
+        $margin = Margin::atLeast(MarginId::Light, 0.2, '%', 0.15, 0.3, null, '', [])->withSpread(new Spread(0.1, 0.31, 40, 64));
         self::assertSame("10–31\u{202F}%", $margin->spreadWords());
         self::assertSame(State::Tight, $margin->state, 'a spread changes no state');
-        self::assertSame('', Margin::idle('x', 'X', 'no soil', '')->withSpread(new Spread(1, 2, 3, 4))->spreadWords());
+        self::assertSame('', Margin::idle(MarginId::Soil, 'no soil', '')->withSpread(new Spread(1, 2, 3, 4))->spreadWords());
     }
 
     /** Every remedy, where it applies, is an edit that the plan's rules take, and changes something. */
@@ -84,12 +85,12 @@ final class MarginTest extends TestCase
         $plan = Sample::edit(Sample::planted(), ['plants.add.salvinia-natans' => '2', 'animals.a1.count' => '3']);
         $done = 0;
         foreach (Remedy::cases() as $remedy) {
-            [$words, $edits] = $remedy->on($plan) ?? [null, []];
+            [$words, $changes] = $remedy->on($plan) ?? [null, []];
             if (null === $words) {
                 continue;
             }
             try {
-                self::assertNotSame([], $editor->apply($plan, $edits, UnitSystem::Metric)->words, $remedy->value);
+                self::assertNotSame([], $editor->make($plan, $changes)->words, $remedy->value);
                 ++$done;
             } catch (InvalidPlan $refused) {
                 self::fail($remedy->value.': '.$refused->getMessage());
@@ -102,8 +103,8 @@ final class MarginTest extends TestCase
     {
         $used = [];
         foreach (Judge::judge(Sample::planted())->margins as $margin) {
-            self::assertNotSame([], Remedy::against($margin->id), $margin->id);
-            $used = [...$used, ...array_map(static fn (Remedy $r): string => $r->value, Remedy::against($margin->id))];
+            self::assertNotSame([], $margin->id->about()->remedies, $margin->name);
+            $used = [...$used, ...array_map(static fn (Remedy $r): string => $r->value, $margin->id->about()->remedies)];
         }
         self::assertSame([], array_diff(array_column(Remedy::cases(), 'value'), $used));
     }
@@ -118,7 +119,7 @@ final class MarginTest extends TestCase
         foreach ($plans as $plan) {
             foreach (UnitSystem::cases() as $units) {
                 foreach (Judge::judge($plan, $units)->margins as $margin) {
-                    self::assertMatchesRegularExpression('/^(?:[A-Z0-9]|pH).*[.!]$/us', $margin->sentence, $margin->id);
+                    self::assertMatchesRegularExpression('/^(?:[A-Z0-9]|pH).*[.!]$/us', $margin->sentence, $margin->name);
                     self::assertStringNotContainsString('  ', $margin->sentence);
                     self::assertStringNotContainsString('NAN', mb_strtoupper($margin->shown));
                     self::assertStringNotContainsString('INF', $margin->shown);

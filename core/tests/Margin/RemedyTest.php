@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Margin;
 
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Remedy;
-use Olvek\Core\Plan\Editor;
 use Olvek\Core\Plan\Inoculum;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Tests\Sample;
-use Olvek\Core\Unit\UnitSystem;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -56,7 +55,7 @@ final class RemedyTest extends TestCase
         $plan = self::ordinary();
         $change = $remedy->on($plan);
         self::assertNotNull($change);
-        $then = (new Editor(Sample::catalogue()))->apply($plan, $change[1], UnitSystem::Metric)->plan;
+        $then = (new Editor(Sample::catalogue()))->make($plan, $change[1])->plan;
         self::assertSame('up' === $way ? 1 : -1, $what($then) <=> $what($plan), $change[0]);
     }
 
@@ -74,8 +73,8 @@ final class RemedyTest extends TestCase
     {
         $used = [];
         foreach (Judge::judge(Sample::planted())->margins as $margin) {
-            self::assertNotSame([], Remedy::against($margin->id), $margin->id);
-            $used = [...$used, ...array_column(Remedy::against($margin->id), 'value')];
+            self::assertNotSame([], $margin->id->about()->remedies, $margin->name);
+            $used = [...$used, ...array_column($margin->id->about()->remedies, 'value')];
         }
         self::assertEqualsCanonicalizing(array_column(Remedy::cases(), 'value'), array_values(array_unique($used)));
     }
@@ -99,9 +98,10 @@ final class RemedyTest extends TestCase
     {
         $plan = Sample::edit(self::ordinary(), ['bed.doses.add' => 'root-tab']);
         $grams = $plan->bed->doses[0]->grams;
-        $then = Sample::edit($plan, Remedy::RootTabs->on($plan)[1] ?? []);
+        $editor = new Editor(Sample::catalogue());
+        $then = $editor->make($plan, Remedy::RootTabs->on($plan)[1] ?? [])->plan;
         self::assertCount(1, $then->bed->doses);
         self::assertEqualsWithDelta(2 * $grams, $then->bed->doses[0]->grams, 0.01);
-        self::assertCount(3, Sample::edit($plan, Remedy::Floaters->on($plan)[1] ?? [])->clumps);
+        self::assertCount(3, $editor->make($plan, Remedy::Floaters->on($plan)[1] ?? [])->plan->clumps);
     }
 }

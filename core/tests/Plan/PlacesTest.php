@@ -102,7 +102,7 @@ final class PlacesTest extends TestCase
     {
         $document = new PlanDocument(Sample::catalogue());
         $data = $document->toArray(Sample::planted());
-        unset($data['school'], $data['preparation'], $data['events'], $data['topUp'], $data['hardscape']);
+        unset($data['method'], $data['preparation'], $data['events'], $data['topUp'], $data['hardscape']);
         $data['light'] = ['lumens' => 2000.0, 'hours' => 8.0, 'landing' => 0.6];
         $data['bed'] = array_intersect_key((array) $data['bed'], ['soil' => 1, 'cap' => 1]);
         $data['start'] = ['inoculum' => 'nothing'];

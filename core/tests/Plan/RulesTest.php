@@ -51,7 +51,7 @@ final class RulesTest extends TestCase
         yield 'unknown water' => [['topUp.kind' => 'champagne'], 'topUp.kind', 'Choose a water'];
         yield 'a mix in no words' => [['bed.soil.mix' => 'coir and peat'], 'bed.soil.mix', 'coir 2, garden-compost 1'];
         yield 'soil mixed into a cap' => [['bed.cap.mix' => 'coir 1'], 'bed.cap.mix', 'Choose a cap'];
-        yield 'a school of thought' => [['school' => 'stoics'], 'school', 'Choose a school'];
+        yield 'a method of thought' => [['method' => 'stoics'], 'method', 'Choose a method'];
         yield 'upside down' => [['plants.c1.planting' => 'upside-down'], 'plants.c1.planting', 'from the list: planting depth'];
         yield 'many of what is none' => [['plants.add.plastic-palm' => '3'], 'plants.add.plastic-palm', 'Choose a plant'];
         yield 'so many that it bursts' => [['animals.add.betta-splendens' => 'lots'], 'animals.add.betta-splendens', 'not a number'];

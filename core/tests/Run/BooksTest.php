@@ -131,8 +131,8 @@ final class BooksTest extends TestCase
             $fine = Judge::fromTrace($plan, $runner->run(365, UsualCare::events(), step: 0.5));
             foreach (Judge::fromTrace($plan, $runner->run(365, UsualCare::events()))->margins as $margin) {
                 $other = $fine->margin($margin->id);
-                self::assertSame($other->state, $margin->state, $margin->id);
-                self::assertEqualsWithDelta($other->measure, $margin->measure, max(0.02 * abs($other->measure), ['nitrate' => 0.3, 'carbon' => 0.02, 'waters' => 0.02][$margin->id] ?? 2e-3), $margin->id);
+                self::assertSame($other->state, $margin->state, $margin->name);
+                self::assertEqualsWithDelta($other->measure, $margin->measure, max(0.02 * abs($other->measure), ['nitrate' => 0.3, 'carbon' => 0.02, 'waters' => 0.02][$margin->id->value] ?? 2e-3), $margin->name);
             }
         }
     }

@@ -7,6 +7,7 @@ namespace Olvek\Core\Tests\Run;
 use Olvek\Core\Margin\Band;
 use Olvek\Core\Margin\Bar;
 use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Tornado;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
@@ -58,7 +59,7 @@ final class EnsembleTest extends TestCase
         self::assertLessThan($spread->high, $spread->low);
         self::assertSame(4, $spread->of);
         // A likely tank lies within the spread of its like.
-        $oxygen = Judge::judge(Sample::planted())->margin('oxygen')->measure;
+        $oxygen = Judge::judge(Sample::planted())->margin(MarginId::Oxygen)->measure;
         $wide = Band::sureness(array_map((new Band(Sample::planted(), 32))->member(...), range(0, 31)))->spreads['oxygen'];
         self::assertGreaterThan($wide->low, $oxygen);
         self::assertLessThan($wide->high, $oxygen);
@@ -87,7 +88,7 @@ final class EnsembleTest extends TestCase
         $plan = Sample::edit(Sample::planted(), ['feeding.grams' => '0.2', 'animals.a1.count' => '20']);
         $band = new Band($plan, 32);
         $tornado = Tornado::of($plan, array_map($band->member(...), range(0, 31)));
-        self::assertSame('nitrate', $tornado->margin->id);
+        self::assertSame(MarginId::Nitrate, $tornado->margin->id);
         self::assertCount(Tornado::SHOWN, $tornado->bars);
         $food = $tornado->bars[0];
         self::assertSame(['input food', 'food a day'], [$food->dimension, $food->words]);
@@ -168,8 +169,8 @@ final class EnsembleTest extends TestCase
             $runner = new Runner($plan);
             $coarse = Judge::fromTrace($plan, $runner->run(365, UsualCare::events(), Runner::COARSE));
             foreach (Judge::fromTrace($plan, $runner->run(365, UsualCare::events()))->margins as $margin) {
-                self::assertSame($margin->state, $coarse->margin($margin->id)->state, $margin->id);
-                self::assertEqualsWithDelta($margin->measure, $coarse->margin($margin->id)->measure, 0.1 * abs($margin->measure) + 0.01, $margin->id);
+                self::assertSame($margin->state, $coarse->margin($margin->id)->state, $margin->name);
+                self::assertEqualsWithDelta($margin->measure, $coarse->margin($margin->id)->measure, 0.1 * abs($margin->measure) + 0.01, $margin->name);
             }
         }
     }

@@ -6,6 +6,7 @@ namespace Olvek\Core\Tests\Run;
 
 use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Snapshot;
@@ -74,7 +75,7 @@ final class PlanPartsTest extends TestCase
         self::assertGreaterThan($light('60 cm'), $light('20 cm'));
     }
 
-    /** Day and night at first: plants ahead by the end of it (humus bed school, C). */
+    /** Day and night at first: plants ahead by the end of it (humus bed method, C). */
     public function testLightDayAndNightSpeedsTheStart(): void
     {
         self::assertGreaterThan(self::lived([], 21)->columns['plants'][20], self::lived(['light.allDay' => '21'], 21)->columns['plants'][20]);
@@ -141,13 +142,13 @@ final class PlanPartsTest extends TestCase
         $judgement = Judge::judge($plan);
         self::assertCount(20, $judgement->margins);
         foreach ($judgement->margins as $margin) {
-            self::assertTrue(is_finite($margin->measure), $margin->id);
+            self::assertTrue(is_finite($margin->measure), $margin->name);
         }
     }
 
     public function testWhatIsPlantedSoonCountsAsPlanted(): void
     {
-        $share = static fn (string $day): float => Judge::judge(self::withDay($day), days: 30)->margin('planted')->measure;
+        $share = static fn (string $day): float => Judge::judge(self::withDay($day), days: 30)->margin(MarginId::Planted)->measure;
         self::assertSame($share('0'), $share('14'));
         self::assertLessThan($share('0'), $share('30'));
     }

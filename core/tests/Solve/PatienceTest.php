@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Solve;
 
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Margin\Helps;
-use Olvek\Core\Plan\Editor;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Solve\BedDepth;
 use Olvek\Core\Solve\EarliestStart;
 use Olvek\Core\Solve\LeastPlants;
@@ -60,8 +61,8 @@ final class PatienceTest extends TestCase
             }
             if (!$answer->complete) {
                 self::assertNotSame('', $answer->sentence);
-                self::assertSame([] !== $answer->edits, $answer->found);
-                Sample::edit(Sample::planted(), $answer->edits); // what is offered can be taken
+                self::assertSame([] !== $answer->edits(), $answer->found);
+                Sample::edit(Sample::planted(), $answer->edits()); // what is offered can be taken
             }
         }
         self::assertTrue($question->solve(Sample::planted())->complete, 'who waits gets the whole answer');
@@ -75,7 +76,7 @@ final class PatienceTest extends TestCase
     public function testHelpsAreTheBestOfWhatWasTried(): void
     {
         $helps = new Helps(new Editor(Sample::catalogue()));
-        self::assertSame([], $helps->for(Sample::planted(), 'oxygen', UnitSystem::Metric, patience: self::years(0)));
-        self::assertLessThanOrEqual(1, \count($helps->for(Sample::planted(), 'oxygen', UnitSystem::Metric, patience: self::years(1))));
+        self::assertSame([], $helps->for(Sample::planted(), MarginId::Oxygen, UnitSystem::Metric, patience: self::years(0)));
+        self::assertLessThanOrEqual(1, \count($helps->for(Sample::planted(), MarginId::Oxygen, UnitSystem::Metric, patience: self::years(1))));
     }
 }

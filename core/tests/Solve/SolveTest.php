@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Solve;
 
+use Olvek\Core\Change\Editor;
 use Olvek\Core\Event\Holiday;
 use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
-use Olvek\Core\Plan\Editor;
+use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\School;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Solve\Answer;
@@ -37,7 +38,7 @@ final class SolveTest extends TestCase
 
     private static function taken(Plan $plan, Answer $answer): Plan
     {
-        return self::editor()->apply($plan, $answer->edits, UnitSystem::Metric)->plan;
+        return self::editor()->apply($plan, $answer->edits(), UnitSystem::Metric)->plan;
     }
 
     public function testTheMostStock(): void
@@ -47,7 +48,7 @@ final class SolveTest extends TestCase
         $answer = $question->solve($plan);
         self::assertTrue($answer->found, $answer->sentence);
         $full = self::taken($plan, $answer);
-        $of = ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'room', 'stock', 'losses', 'temperature'];
+        $of = [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::PH, MarginId::Room, MarginId::Stock, MarginId::Losses, MarginId::Temperature];
         self::assertNull(Trial::failing(Judge::judge($full), $of));
         $group = $full->groups[\count($full->groups) - 1];
         $more = Sample::edit($full, ["animals.$group->id.count" => (string) ($group->count + 3)]);
@@ -65,7 +66,7 @@ final class SolveTest extends TestCase
         $lean = self::taken($plan, $answer);
         $mass = static fn (Plan $p): float => array_sum(array_map(static fn ($c): float => $c->biomass(), $p->clumps));
         self::assertLessThan($mass($plan), $mass($lean));
-        self::assertNull(Trial::failing(Judge::judge($lean), ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'stock', 'algae', 'losses', 'fed', 'light', 'planted']));
+        self::assertNull(Trial::failing(Judge::judge($lean), [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::Stock, MarginId::Algae, MarginId::Losses, MarginId::Fed, MarginId::Light, MarginId::Planted]));
         self::assertFalse((new LeastPlants(self::editor(), Sample::catalogue()))->solve(Sample::edit($plan, ['light.lumens' => '0']))->found);
     }
 
@@ -73,7 +74,7 @@ final class SolveTest extends TestCase
     {
         $answer = (new LightHours(self::editor()))->solve(Sample::planted());
         self::assertTrue($answer->found);
-        self::assertNull(Trial::failing(Judge::judge(self::taken(Sample::planted(), $answer)), ['light', 'fed', 'algae', 'oxygen', 'carbon']));
+        self::assertNull(Trial::failing(Judge::judge(self::taken(Sample::planted(), $answer)), [MarginId::Light, MarginId::Fed, MarginId::Algae, MarginId::Oxygen, MarginId::Carbon]));
         $dim = (new LightHours(self::editor()))->solve(Sample::edit(Sample::planted(), ['light.lumens' => '60']));
         self::assertFalse($dim->found);
         self::assertStringContainsString('light for plants fails', $dim->sentence);
@@ -84,8 +85,8 @@ final class SolveTest extends TestCase
         $answer = (new BedDepth(self::editor(), 1.0))->solve(Sample::planted());
         self::assertTrue($answer->found, $answer->sentence);
         $laid = Judge::judge(self::taken(Sample::planted(), $answer));
-        self::assertGreaterThanOrEqual(1.0, $laid->margin('soil')->measure);
-        self::assertSame(State::Holds, $laid->margin('cap')->state);
+        self::assertGreaterThanOrEqual(1.0, $laid->margin(MarginId::Soil)->measure);
+        self::assertSame(State::Holds, $laid->margin(MarginId::Cap)->state);
         self::assertFalse((new BedDepth(self::editor(), 12.5))->solve(Sample::planted())->found);
         self::assertFalse((new BedDepth(self::editor()))->solve(Sample::edit(Sample::planted(), ['bed.soil.material' => 'none']))->found);
     }
@@ -109,8 +110,8 @@ final class SolveTest extends TestCase
         $waiting = self::taken($plan, $answer);
         $days = array_column(array_map(static fn ($g): array => [$g->kind->id, $g->day], $waiting->groups), 1, 0);
         self::assertGreaterThanOrEqual($days['physella-acuta'] + 7, $days['heterandria-formosa'], 'snails first, fish a week after them');
-        self::assertSame(State::Holds, Judge::judge($waiting)->margin('nitrite')->state);
-        self::assertSame(State::Holds, Judge::judge($waiting)->margin('ammonia')->state);
+        self::assertSame(State::Holds, Judge::judge($waiting)->margin(MarginId::Nitrite)->state);
+        self::assertSame(State::Holds, Judge::judge($waiting)->margin(MarginId::Ammonia)->state);
         $dosed = Sample::edit(Sample::edit($plan, ['events.add.dose' => '30']), []);
         $after = array_map(static fn ($g): int => $g->day, self::taken($dosed, (new EarliestStart(self::editor()))->solve($dosed))->groups);
         self::assertNotSame([], $after);
@@ -122,15 +123,15 @@ final class SolveTest extends TestCase
     /** Food by bisection; and the stock margin, which reads the same off one run, never promises half as much again. */
     public function testTheFoodThatIsCarried(): void
     {
-        foreach ([Sample::planted(), Tanks::of(School::HillBed, 'box'), Tanks::of(School::BaggedSoil, 'cube')] as $plan) {
+        foreach ([Sample::planted(), Tanks::of(Method::HillBed, 'box'), Tanks::of(Method::BaggedSoil, 'cube')] as $plan) {
             $answer = (new MostFood(self::editor()))->solve($plan);
             self::assertTrue($answer->found, $answer->sentence);
             $most = self::taken($plan, $answer);
-            self::assertNull(Trial::failing(Judge::judge($most), ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'algae']));
+            self::assertNull(Trial::failing(Judge::judge($most), [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::PH, MarginId::Algae]));
             $times = $most->feed->grams / $plan->feed->grams;
-            self::assertNotNull(Trial::failing(Judge::judge($plan->withFeed($most->feed->withGrams(($times + 0.11) * $plan->feed->grams), $plan->feedFrom)), ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'algae']));
-            self::assertLessThan(1.5, Judge::judge($plan)->margin('stock')->measure / self::nitrateTimes($plan));
-            self::assertGreaterThan(0.3, Judge::judge($plan)->margin('stock')->measure / self::nitrateTimes($plan));
+            self::assertNotNull(Trial::failing(Judge::judge($plan->withFeed($most->feed->withGrams(($times + 0.11) * $plan->feed->grams), $plan->feedFrom)), [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::PH, MarginId::Algae]));
+            self::assertLessThan(1.5, Judge::judge($plan)->margin(MarginId::Stock)->measure / self::nitrateTimes($plan));
+            self::assertGreaterThan(0.3, Judge::judge($plan)->margin(MarginId::Stock)->measure / self::nitrateTimes($plan));
         }
         self::assertFalse((new MostFood(self::editor()))->solve(Sample::edit(Sample::planted(), ['feeding.grams' => '0']))->found);
         self::assertFalse((new MostFood(self::editor()))->solve(Sample::edit(Sample::planted(), ['feeding.grams' => '3', 'animals.a1.count' => '300']))->found);

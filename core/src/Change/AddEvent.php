@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Change;
+
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Field\Fields;
+use Olvek\Core\Field\Number;
+use Olvek\Core\Plan\RefusedEdit;
+
+/** Something more that is planned to happen, with its usual values, to the first clump or group where it concerns one. */
+final readonly class AddEvent implements Change
+{
+    public function __construct(private EventKind $kind, private ?int $day = null)
+    {
+    }
+
+    public function place(): string
+    {
+        return null === $this->day ? 'events.add' : "events.add.{$this->kind->value}";
+    }
+
+    public function typed(): string
+    {
+        return null === $this->day ? $this->kind->value : (string) $this->day;
+    }
+
+    public function make(Draft $draft): string
+    {
+        $of = $this->kind->of();
+        $whom = null === $of ? [] : $draft->items('clump' === $of ? 'plants' : 'animals');
+        if (null !== $of && [] === $whom) {
+            throw new RefusedEdit('clump' === $of ? 'There are no plants yet: add some first.' : 'There are no animals yet: add some first.');
+        }
+        $values = [];
+        foreach (Fields::of($this->kind->type()) as $name => $property) {
+            $usual = $property->told instanceof Number ? $property->told->usual : 0.0;
+            $values[$name] = $property->isWhole() ? (int) $usual : $usual;
+        }
+        $draft->append('events', ['id' => $draft->freeId('events'), 'do' => $this->kind->value, 'day' => $this->day ?? AddGroup::USUAL_DAY, ...(null === $of ? [] : [$of => $whom[0]['id']]), ...$values]);
+
+        return $this->kind->words().' added'.(null === $this->day ? '' : ", day $this->day");
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Change;
+
+use Olvek\Core\Plan\RefusedEdit;
+
+/** A further group of animals, as many as keep each other company. */
+final readonly class AddGroup implements Change
+{
+    /** Day on which animals, and what is planned to happen, stand until they are moved. C. */
+    public const USUAL_DAY = 28;
+
+    /** @param string $kind id in the catalogue */
+    public function __construct(private string $kind, private ?int $count = null)
+    {
+    }
+
+    public function place(): string
+    {
+        return null === $this->count ? 'animals.add' : "animals.add.$this->kind";
+    }
+
+    public function typed(): string
+    {
+        return null === $this->count ? $this->kind : (string) $this->count;
+    }
+
+    public function make(Draft $draft): string
+    {
+        $kind = $draft->catalogue->animals[$this->kind] ?? throw new RefusedEdit('Choose an animal from the list.');
+        $draft->append('animals', ['id' => $draft->freeId('animals'), 'kind' => $this->kind, 'count' => $this->count ?? (int) $kind->group->value, 'day' => self::USUAL_DAY]);
+
+        return $kind->common.' added'.(null === $this->count ? '' : ", $this->count");
+    }
+}

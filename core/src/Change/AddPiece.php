@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Change;
+
+use Olvek\Core\Plan\RefusedEdit;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\UnitSystem;
+
+/** A further stone or piece of wood. */
+final readonly class AddPiece implements Change
+{
+    /** Share of the water that a first piece fills. J. */
+    private const SHARE = 0.02;
+
+    /** @param string $kind id in the catalogue */
+    public function __construct(private string $kind, private ?float $litres = null)
+    {
+    }
+
+    public function place(): string
+    {
+        return null === $this->litres ? 'hardscape.add' : "hardscape.add.$this->kind";
+    }
+
+    public function typed(): string
+    {
+        return null === $this->litres ? $this->kind : UnitSystem::Metric->show(Dimension::Volume, $this->litres, 4);
+    }
+
+    public function make(Draft $draft): string
+    {
+        $kind = $draft->catalogue->hardscape[$this->kind] ?? throw new RefusedEdit('Choose a stone or wood from the list.');
+        $plan = $draft->plan();
+        $draft->append('hardscape', [
+            'id' => $draft->freeId('hardscape'), 'kind' => $this->kind, 'litres' => $this->litres ?? round(self::SHARE * $plan->vessel->volumeBelow($plan->waterLine), 2),
+            'place' => $draft->widestGap(['hardscape', 'plants']), 'row' => 0.5, 'fixed' => false, 'soaked' => false,
+        ]);
+
+        return $kind->name.' added'.(null === $this->litres ? '' : ', '.$draft->units->show(Dimension::Volume, $this->litres, 2));
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Change;
+
+use Olvek\Core\Bed\Role;
+use Olvek\Core\Plan\RefusedEdit;
+
+/** Another material, or mix of materials, as one layer of the bed; or no such layer. */
+final readonly class LayMix implements Change
+{
+    public const NONE = 'none';
+    /** m of a layer that was not there before. C: 2.5 cm of soil; cap a little more; leaves half as much. */
+    private const NEW_LAYER = ['soil' => 0.025, 'leaves' => 0.013, 'cap' => 0.03];
+
+    /**
+     * @param string               $layer "soil", "leaves" or "cap"
+     * @param array<string, float> $parts by volume, by id of the material; none for no such layer
+     */
+    public function __construct(private string $layer, private array $parts)
+    {
+    }
+
+    public static function pure(string $layer, string $material): self
+    {
+        return new self($layer, [$material => 1.0]);
+    }
+
+    public static function none(string $layer): self
+    {
+        return new self($layer, []);
+    }
+
+    public function place(): string
+    {
+        return "bed.$this->layer.".(\count($this->parts) > 1 ? 'mix' : 'material');
+    }
+
+    public function typed(): string
+    {
+        if (\count($this->parts) < 2) {
+            return (string) (array_key_first($this->parts) ?? self::NONE);
+        }
+
+        return implode(', ', array_map(static fn (string $id, float $parts): string => "$id $parts", array_keys($this->parts), $this->parts));
+    }
+
+    public function make(Draft $draft): ?string
+    {
+        if ([] === $this->parts) {
+            return $draft->put(['bed', $this->layer], null) ? "$this->layer none" : null;
+        }
+        $mix = $names = [];
+        foreach ($this->parts as $id => $parts) {
+            $names[] = self::material($draft, $this->layer, $id);
+            $mix[] = ['material' => $id, 'parts' => $parts];
+        }
+        $before = $draft->get(['bed', $this->layer]);
+        $depth = self::NEW_LAYER[$this->layer];
+        $old = \is_array($before) ? $before : ['mix' => [], 'front' => $depth, 'back' => $depth];
+        // One material is one whatever its parts.
+        if (1 === \count($mix) && array_keys($this->parts) === array_column(Draft::records($old['mix']), 'material')) {
+            return null;
+        }
+
+        return $draft->put(['bed', $this->layer], [...$old, 'mix' => $mix]) ? "$this->layer ".(1 === \count($names) ? $names[0] : implode(', ', array_map(mb_strtolower(...), $names))) : null;
+    }
+
+    /**
+     * What a material is called that may lie in a layer.
+     *
+     * @throws RefusedEdit
+     */
+    public static function material(Draft $draft, string $layer, string $id): string
+    {
+        $material = $draft->catalogue->materials[$id] ?? null;
+        if (null === $material || ('cap' === $layer && Role::Cap !== $material->role)) {
+            throw new RefusedEdit(\sprintf('Choose a %s from the list.', $layer));
+        }
+
+        return $material->name;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Change;
+
+use Olvek\Core\Plan\RefusedEdit;
+use Olvek\Core\Plan\SectionReader;
+
+/** Another water to fill with, or to top up with. */
+final readonly class TakeWater implements Change
+{
+    public const FILLING = 'water';
+    public const TOP_UP = 'topUp';
+    /** To top up with what it was filled with. */
+    public const SAME = 'same';
+
+    /**
+     * @param string $which FILLING or TOP_UP
+     * @param string $kind  id in the catalogue; SAME for topping up
+     */
+    public function __construct(private string $which, private string $kind)
+    {
+    }
+
+    public function place(): string
+    {
+        return "$this->which.kind";
+    }
+
+    public function typed(): string
+    {
+        return $this->kind;
+    }
+
+    public function make(Draft $draft): ?string
+    {
+        $label = self::TOP_UP === $this->which ? 'top-up water' : 'water';
+        if (self::SAME === $this->kind && self::TOP_UP === $this->which) {
+            return $draft->put([self::TOP_UP], null) ? "$label the same as at filling" : null;
+        }
+        $kind = $draft->catalogue->waters[$this->kind] ?? throw new RefusedEdit('Choose a water from the list.');
+
+        return $draft->put([$this->which], SectionReader::write($kind->likely())) ? "$label ".mb_strtolower($kind->name) : null;
+    }
+}

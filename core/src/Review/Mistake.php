@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Build;
+
+use Olvek\Core\Change\Change;
+use Olvek\Core\Change\Changes;
+
+/** Something in a plan that keepers come to regret, or that it still lacks. */
+final readonly class Mistake
+{
+    /**
+     * @param string                $stage where it is mended: vessel, bed, hardscape, light, plants, water, animals, start
+     * @param bool                  $lack  true where something is only undecided or missing yet
+     * @param list<Change> $changes that would mend it; none where that is the keeper's choice
+     * @param string                $mend  what those would do, for a button
+     */
+    public function __construct(public string $id, public string $stage, public string $words, public bool $lack = false, public array $changes = [], public string $mend = '')
+    {
+    }
+
+    /** @return array<string, string> the changes as a form carries them, typed text by place */
+    public function edits(): array
+    {
+        return Changes::typed($this->changes);
+    }
+}

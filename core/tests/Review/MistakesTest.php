@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests\Build;
+
+use Olvek\Core\Build\Mistake;
+use Olvek\Core\Build\Mistakes;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Tests\Sample;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** The mistakes that keepers name (C), each made on purpose, and mended by what is offered. */
+final class MistakesTest extends TestCase
+{
+    /** Everything decided, nothing to regret. */
+    private static function careful(): Plan
+    {
+        return Sample::edit(Sample::planted(), [
+            'plants.add.salvinia-natans' => '2', 'site.lid' => 'yes', 'site.bears' => '120 kg', 'preparation.treatment' => 'dechlorinated', 'preparation.filling' => 'plate', 'preparation.rinsed' => 'yes', 'preparation.sieved' => 'yes',
+            'start.way' => 'waiting', 'feeding.fromDay' => '35', 'plants.c2.day' => '10', 'waterLine' => '32 cm',
+        ]);
+    }
+
+    /** @return list<string> */
+    private static function ids(Plan $plan): array
+    {
+        return array_map(static fn (Mistake $m): string => $m->id, Mistakes::in($plan));
+    }
+
+    public function testACarefulPlanHasOnlyTheFloatersReminder(): void
+    {
+        self::assertSame(['floaters'], self::ids(self::careful()));
+    }
+
+    /** @return iterable<string, array{string, array<string, string>}> the mistake, and the edits by which it is made */
+    public static function made(): iterable
+    {
+        yield 'a support too weak' => ['support', ['site.bears' => '50 kg']];
+        yield 'a support that nobody knows' => ['support-unknown', ['site.bears' => '0']];
+        yield 'too tall to reach into' => ['reach', ['vessel.height' => '75 cm', 'waterLine' => '70 cm']];
+        yield 'no room above' => ['room-above', ['site.above' => '10 cm']];
+        yield 'water up to the rim' => ['rim', ['waterLine' => '35.2 cm']];
+        yield 'no lid over jumpers' => ['lid', ['site.lid' => 'no', 'animals.add' => 'oryzias-latipes']];
+        yield 'soil deeper than its cap' => ['cap', ['bed.soil.back' => '6 cm']];
+        yield 'soil without a cap' => ['no-cap', ['bed.cap.material' => 'none']];
+        yield 'root tabs forgotten' => ['tabs', ['bed.soil.material' => 'none']];
+        yield 'a carpet before the soil' => ['setback', ['bed.setback' => '8 cm', 'plants.add' => 'eleocharis-acicularis']];
+        yield 'sand unrinsed' => ['rinse', ['preparation.rinsed' => 'no']];
+        yield 'chips in the soil' => ['sieve', ['preparation.sieved' => 'no']];
+        yield 'wood that floats' => ['float-h1', ['hardscape.add' => 'root-wood']];
+        yield 'wood untested' => ['soak-h1', ['hardscape.add' => 'root-wood']];
+        yield 'light for two tanks' => ['bright', ['light.lumens' => '5000']];
+        yield 'no light at all' => ['dark', ['light.lumens' => '0']];
+        yield 'tender kinds on day one' => ['sensitive-c4', ['plants.add.pogostemon-helferi' => '5']];
+        yield 'down in raw soil' => ['deep-c1', ['plants.c1.planting' => 'deep']];
+        yield 'a rhizome buried' => ['deep-c4', ['plants.add' => 'anubias-nana']];
+        yield 'hard to get out' => ['removal-c4', ['plants.add' => 'sagittaria-subulata']];
+        yield 'nothing fast' => ['lacks-fast', ['plants.c1.remove' => '1', 'plants.c3.remove' => '1']];
+        yield 'nothing that exports' => ['lacks-export', ['plants.c3.remove' => '1']];
+        yield 'no root feeder' => ['lacks-roots', ['plants.c2.remove' => '1']];
+        yield 'chlorine' => ['chlorine', ['preparation.treatment' => 'undecided']];
+        yield 'chloramine' => ['chloramine', ['preparation.treatment' => 'stood']];
+        yield 'filling undecided' => ['filling', ['preparation.filling' => 'undecided']];
+        yield 'poured in' => ['pour', ['preparation.filling' => 'pour']];
+        yield 'all on one day' => ['all-at-once', ['animals.a1.count' => '20', 'animals.add' => 'neocaridina-davidi']];
+        yield 'fish first' => ['order', ['animals.a1.day' => '21', 'animals.add' => 'neocaridina-davidi']];
+        yield 'fed in week one' => ['fed-early', ['animals.a1.day' => '21', 'feeding.fromDay' => '22']];
+        yield 'no way of starting' => ['way', ['start.way' => 'undecided']];
+        yield 'too soon' => ['too-soon', ['animals.a1.day' => '4']];
+    }
+
+    /** @param array<string, string> $edits */
+    #[DataProvider('made')]
+    public function testItIsSeenAndMended(string $id, array $edits): void
+    {
+        $plan = Sample::edit(self::careful(), $edits);
+        if ('deep-c4' === $id) {
+            $plan = Sample::edit($plan, ['plants.c4.planting' => 'deep']);
+        }
+        $found = array_column(Mistakes::in($plan), null, 'id');
+        self::assertArrayHasKey($id, $found, implode(', ', array_keys($found)));
+        $mistake = $found[$id];
+        self::assertMatchesRegularExpression('/^[A-Z0-9].+[.]$/u', $mistake->words);
+        if ([] !== $mistake->edits()) {
+            self::assertNotSame('', $mistake->mend);
+            self::assertNotContains($id, self::ids(Sample::edit($plan, $mistake->edits())), 'what is offered mends it');
+        }
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests\Build;
+
+use Olvek\Core\Build\Step;
+use Olvek\Core\Build\Steps;
+use Olvek\Core\Change\Changes;
+use Olvek\Core\Change\Recipe;
+use Olvek\Core\Plan\Method;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Tests\Sample;
+use Olvek\Core\Unit\UnitSystem;
+use PHPUnit\Framework\TestCase;
+
+/** Steps in the order of the trade (C), only those that the plan needs. */
+final class StepsTest extends TestCase
+{
+    /** @return list<string> */
+    private static function ids(Plan $plan): array
+    {
+        return array_map(static fn (Step $s): string => $s->id, Steps::of($plan, UnitSystem::Metric));
+    }
+
+    public function testAPlainBox(): void
+    {
+        self::assertSame(['sieve', 'rinse', 'level', 'soil', 'wet', 'cap', 'part-fill', 'plant-low', 'plant-tall', 'fill', 'lamp'], self::ids(Sample::planted()));
+    }
+
+    /** The trade's order holds whatever is in it: prepare, lay from below, set, plant, fill, float, light. */
+    public function testTheOrderHoldsForEveryMethod(): void
+    {
+        $order = ['soak', 'sieve', 'mud', 'scald', 'rinse', 'level', 'plate', 'core', 'doses', 'soil', 'wet', 'leaves', 'cap', 'hardscape', 'fix', 'part-fill', 'plant-low', 'plant-tall', 'fill', 'float', 'lamp', 'lid'];
+        foreach (Method::cases() as $method) {
+            $plan = Sample::edit(Sample::planted(), ['feeding.grams' => '0', 'hardscape.add' => 'root-wood', 'plants.add' => 'salvinia-natans', 'site.lid' => 'yes']);
+            $ids = self::ids(Sample::edit($plan, Changes::typed(Recipe::of($method, $plan))));
+            self::assertSame(array_values(array_intersect($order, $ids)), $ids, $method->value);
+        }
+    }
+
+    public function testTheHillTheLeavesAndTheMudAreAskedFor(): void
+    {
+        $of = static fn (Method $method): array => self::ids(Sample::edit(Sample::planted(), ['method' => $method->value]));
+        self::assertContains('core', $of(Method::HillBed));
+        self::assertContains('scald', $of(Method::LeafSandwich));
+        self::assertContains('mud', $of(Method::HumusBed));
+        self::assertContains('plate', $of(Method::VoidPlate));
+        self::assertNotContains('soil', $of(Method::LeanBed));
+    }
+
+    public function testWhatIsPlantedLaterIsNotAmongThem(): void
+    {
+        $plan = Sample::edit(Sample::planted(), ['plants.c1.day' => '10', 'plants.c2.day' => '10']);
+        self::assertNotContains('plant-low', self::ids($plan));
+        self::assertNotContains('plant-tall', self::ids($plan));
+    }
+
+    public function testAmountsAreThoseOfThePlanInTheKeepersUnits(): void
+    {
+        $step = array_column(array_map(static fn (Step $s): array => [$s->id, $s], Steps::of(Sample::planted(), UnitSystem::Us)), 1, 0)['soil'];
+        self::assertStringContainsString('gal of bagged topsoil', str_replace("\u{00A0}", ' ', $step->amount));
+        self::assertStringContainsString('in deep at the front', str_replace("\u{00A0}", ' ', $step->check));
+    }
+}
