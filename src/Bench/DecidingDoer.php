@@ -6,9 +6,9 @@ namespace Olvek\Bench;
 
 use Olvek\Core\Margin\Band;
 use Olvek\Core\Margin\Tornado;
+use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Solve\Patience;
 use Olvek\Site\Kept;
 use Olvek\Work\Desk;
 use Olvek\Work\Doer;

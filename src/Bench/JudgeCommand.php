@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
-use Olvek\Core\Build\MaterialNeed;
 use Olvek\Core\Margin\Band;
 use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Margin\Help;
@@ -16,6 +15,7 @@ use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Margin\Tornado;
+use Olvek\Core\Plan\MaterialNeed;
 use Olvek\Core\Run\Flow;
 use Olvek\Core\Run\Workers;
 use Olvek\Core\Unit\UnitSystem;

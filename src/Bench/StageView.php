@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
-use Olvek\Core\Build\Mistake;
+use Olvek\Core\Review\Mistake;
 
 /** One stage of the rail, in working order. */
 final readonly class StageView

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
+use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Solve\Patience;
 use Olvek\Core\Stress\Drill;
 use Olvek\Work\Doer;
 use Olvek\Work\Job;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Build;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Core\Build\Shop;
-use Olvek\Core\Build\Steps;
+use Olvek\Core\Buying\Shop;
+use Olvek\Core\Steps\Steps;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;

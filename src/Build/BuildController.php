@@ -6,12 +6,12 @@ namespace Olvek\Build;
 
 use Olvek\Account\Keeper;
 use Olvek\Bench\Road;
-use Olvek\Core\Build\BuyLine;
-use Olvek\Core\Build\Kit;
-use Olvek\Core\Build\LightPlan;
-use Olvek\Core\Build\Sheet;
-use Olvek\Core\Build\Steps;
+use Olvek\Core\Buying\BuyLine;
+use Olvek\Core\Buying\Kit;
+use Olvek\Core\Buying\Sheet;
+use Olvek\Core\Care\LightPlan;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Steps\Steps;
 use Olvek\Shelf\Tank;
 use Olvek\Shelf\TankRepository;
 use Olvek\Site\Attachment;

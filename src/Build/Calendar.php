@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Build;
 
-use Olvek\Core\Build\Task;
+use Olvek\Core\Care\Task;
 use Olvek\Keep\TaskMark;
 use Olvek\Shelf\Tank;
 use Psr\Clock\ClockInterface;

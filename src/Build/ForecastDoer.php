@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Build;
 
+use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Solve\Patience;
 use Olvek\Work\Doer;
 use Olvek\Work\Job;
 use Olvek\Work\Result;

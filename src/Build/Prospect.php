@@ -9,9 +9,9 @@ use Olvek\Core\Fit\Forecast;
 use Olvek\Core\Fit\Member;
 use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
+use Olvek\Core\Patience\Endless;
+use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Solve\Endless;
-use Olvek\Core\Solve\Patience;
 use Olvek\Site\Kept;
 
 /**

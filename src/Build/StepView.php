@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Build;
 
 use Olvek\Bench\Drawing\View;
-use Olvek\Core\Build\Step;
+use Olvek\Core\Steps\Step;
 
 /** A step as its page shows it. */
 final readonly class StepView

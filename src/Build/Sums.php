@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Build;
 
-use Olvek\Core\Build\Ammonium;
-use Olvek\Core\Build\WaterChange;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Core\Water\Ammonium;
+use Olvek\Core\Water\WaterChange;
 use Symfony\Component\HttpFoundation\Request;
 
 /** The sums by the tank, as asked for in an address: a dose of ammonia, a change of water. */

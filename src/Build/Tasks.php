@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Build;
 
 use Olvek\Bench\Road;
-use Olvek\Core\Build\Care;
-use Olvek\Core\Build\Task;
+use Olvek\Core\Care\Care;
+use Olvek\Core\Care\Task;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\UsualCare;

@@ -6,14 +6,14 @@ namespace Olvek\Build;
 
 use Olvek\Account\Keeper;
 use Olvek\Bench\Road;
-use Olvek\Core\Build\LightPlan;
-use Olvek\Core\Build\Start\Expected;
-use Olvek\Core\Build\Start\FirstWeeks;
-use Olvek\Core\Build\Start\Situation;
+use Olvek\Core\Care\LightPlan;
 use Olvek\Core\Fit\Fit;
 use Olvek\Core\Fit\Tuned;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\TestKit;
+use Olvek\Core\Start\Expected;
+use Olvek\Core\Start\FirstWeeks;
+use Olvek\Core\Start\Situation;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Water\Measure;
 use Olvek\Device\Devices;

@@ -6,7 +6,6 @@ namespace Olvek\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Build\StepMark;
-use Olvek\Core\Build\Steps;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\TestKit;
@@ -16,6 +15,7 @@ use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Run\UsualCare;
+use Olvek\Core\Steps\Steps;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Water\Measure;
 use Olvek\Keep\Entry;

@@ -7,7 +7,7 @@ namespace Olvek\Shelf;
 use Olvek\Bench\Drawing\Elevation;
 use Olvek\Bench\Outcomes;
 use Olvek\Bench\Road;
-use Olvek\Core\Build\Quantities;
+use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Work;
 
-use Olvek\Core\Solve\Patience;
+use Olvek\Core\Patience\Patience;
 
 /** Patience by the clock on the wall. */
 final readonly class Deadline implements Patience

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Work;
 
-use Olvek\Core\Solve\Patience;
+use Olvek\Core\Patience\Patience;
 use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 
 /** Does one kind of job. */

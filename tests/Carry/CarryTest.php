@@ -14,7 +14,7 @@ use Olvek\Carry\Brought;
 use Olvek\Carry\Parcel;
 use Olvek\Carry\Unreadable;
 use Olvek\Carry\Zip;
-use Olvek\Core\Solve\Endless;
+use Olvek\Core\Patience\Endless;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Device\DeviceKind;
 use Olvek\Device\Devices;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Tests\Work;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Solve\Patience;
+use Olvek\Core\Patience\Patience;
 use Olvek\Site\Kept;
 use Olvek\Work\Desk;
 use Olvek\Work\Doer;

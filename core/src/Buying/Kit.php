@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Buying;
 
 use Olvek\Core\Plan\Filling;
 use Olvek\Core\Plan\Plan;

@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Buying;
 
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Material;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Plan\MaterialNeed;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\Quantities;
 
 /** The build sheet of a plan: what to buy, how it is mixed, what it costs and weighs. */
 final readonly class Sheet

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Buying;
 
 /** What a keeper can buy and has already, by material: bag sizes, prices, litres on hand. */
 final readonly class Shop

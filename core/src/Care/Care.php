@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Care;
 
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Plan\Method;

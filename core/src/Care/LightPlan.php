@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Care;
 
 use Olvek\Core\Log\Log;
 use Olvek\Core\Plan\Plan;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Care;
 
 /** Something that a tank asks of its keeper, once or again and again. */
 final readonly class Task

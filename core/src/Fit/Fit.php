@@ -7,11 +7,11 @@ namespace Olvek\Core\Fit;
 use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\Reading;
+use Olvek\Core\Patience\Endless;
+use Olvek\Core\Patience\Patience;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
-use Olvek\Core\Solve\Endless;
-use Olvek\Core\Solve\Patience;
 
 /**
  * A tank's own numbers, from its readings: the factors on soil, bacteria and plants that bring its run closest to them, held to

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Fit;
 
-use Olvek\Core\Solve\Endless;
-use Olvek\Core\Solve\Patience;
+use Olvek\Core\Patience\Endless;
+use Olvek\Core\Patience\Patience;
 
 /**
  * The parameters that make a sum of squares least, within bounds: steps between Gauss-Newton and steepest descent, slopes by

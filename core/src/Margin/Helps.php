@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Core\Margin;
 
 use Olvek\Core\Change\Editor;
+use Olvek\Core\Patience\Endless;
+use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Solve\Endless;
-use Olvek\Core\Solve\Patience;
 use Olvek\Core\Unit\UnitSystem;
 
 /** Finds what would help a margin most, by trying: each remedy is made, run and judged like any other change. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
-use Olvek\Core\Build\Quantities;
 use Olvek\Core\Event\Event;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;

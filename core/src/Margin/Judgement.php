@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
-use Olvek\Core\Build\Quantities;
+use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Run\Trace;
 
 /** What Olvek says of a plan. */

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
+use Olvek\Core\Patience\Endless;
+use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Structure;
-use Olvek\Core\Solve\Endless;
-use Olvek\Core\Solve\Patience;
 use Olvek\Core\Unit\UnitSystem;
 
 /**

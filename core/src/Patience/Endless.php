@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Solve;
+namespace Olvek\Core\Patience;
 
 /** Waits until all has been tried. */
 final class Endless implements Patience

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Solve;
+namespace Olvek\Core\Patience;
 
 /**
  * Nobody waits any longer: what is known by now is the answer.

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Solve;
+namespace Olvek\Core\Patience;
 
 /** How long somebody waits for an answer. It is asked before each year that is run, so that it is overrun by one run at most. */
 interface Patience

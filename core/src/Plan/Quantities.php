@@ -2,12 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Plan;
 
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Hardscape\Piece;
-use Olvek\Core\Plan\Clump;
-use Olvek\Core\Plan\Plan;
 
 /** What a plan takes and weighs. */
 final readonly class Quantities

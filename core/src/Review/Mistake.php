@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Review;
 
 use Olvek\Core\Change\Change;
 use Olvek\Core\Change\Changes;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Review;
 
 use Olvek\Core\Animal\Shape as Form;
 use Olvek\Core\Bed\Side;
@@ -16,6 +16,7 @@ use Olvek\Core\Plan\Filling;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Planting;
+use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Plan\StartWay;
 use Olvek\Core\Plan\Treatment;
 use Olvek\Core\Plant\Removal;

@@ -9,6 +9,9 @@ use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
+use Olvek\Core\Patience\Endless;
+use Olvek\Core\Patience\OutOfPatience;
+use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
 

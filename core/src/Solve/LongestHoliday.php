@@ -10,6 +10,8 @@ use Olvek\Core\Margin\DawnOxygen;
 use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Nitrite;
 use Olvek\Core\Margin\Term;
+use Olvek\Core\Patience\Endless;
+use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;

@@ -12,6 +12,8 @@ use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
+use Olvek\Core\Patience\OutOfPatience;
+use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\UnitSystem;

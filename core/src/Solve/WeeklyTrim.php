@@ -6,6 +6,8 @@ namespace Olvek\Core\Solve;
 
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Margin\Term;
+use Olvek\Core\Patience\Endless;
+use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;

@@ -2,10 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build\Start;
+namespace Olvek\Core\Start;
 
-use Olvek\Core\Build\LightPlan;
-use Olvek\Core\Build\WaterChange;
+use Olvek\Core\Care\LightPlan;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Margin\Ammonia as AmmoniaMargin;
 use Olvek\Core\Margin\Nitrate;
@@ -16,6 +15,7 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Ion;
 use Olvek\Core\Water\Ammonia;
 use Olvek\Core\Water\Measure;
+use Olvek\Core\Water\WaterChange;
 
 /** Says of the newest readings what they mean and what to do: wait, change so many litres, feed nothing, take out melt, dim the lamp. */
 final readonly class Adviser

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build\Start;
+namespace Olvek\Core\Start;
 
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Plan\StartWay;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build\Start;
+namespace Olvek\Core\Start;
 
 /** Gates one after another: each has its turn once those before it are passed. */
 final class Course

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build\Start;
+namespace Olvek\Core\Start;
 
-use Olvek\Core\Build\Ammonium;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Margin\Nitrate;
 use Olvek\Core\Plan\PlannedEvent;
@@ -12,6 +11,7 @@ use Olvek\Core\Plan\StartWay;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Ion;
+use Olvek\Core\Water\Ammonium;
 use Olvek\Core\Water\Measure;
 
 /** Ammonium dosed without animals: ready when a dose is gone in a day, and nitrate is low. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build\Start;
+namespace Olvek\Core\Start;
 
 /** A point of the first weeks that must be passed before the next step. */
 final readonly class Gate

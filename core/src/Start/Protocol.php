@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build\Start;
+namespace Olvek\Core\Start;
 
 /** A way of starting a tank: its gates up to where animals may come, and how often to test meanwhile. All C, common practice. */
 interface Protocol

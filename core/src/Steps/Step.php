@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Steps;
 
 /** One step of building, in the order of the trade. */
 final readonly class Step

@@ -2,14 +2,16 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Steps;
 
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Side;
+use Olvek\Core\Buying\Sheet;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Filling;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Plan\Treatment;
 use Olvek\Core\Plant\Role;
 use Olvek\Core\Unit\Decimal;

@@ -8,11 +8,11 @@ use Olvek\Core\Margin\Ammonia;
 use Olvek\Core\Margin\DawnOxygen;
 use Olvek\Core\Margin\Nitrite;
 use Olvek\Core\Margin\State;
+use Olvek\Core\Patience\Endless;
+use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\UsualCare;
-use Olvek\Core\Solve\Endless;
-use Olvek\Core\Solve\Patience;
 use Olvek\Core\Unit\Decimal;
 
 /** Rehearses mishaps on a plan: each happens once to the grown tank, and is watched by the hour. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Water;
 
 /** How much ammonium chloride brings a tank to so much ammonia. */
 final class Ammonium

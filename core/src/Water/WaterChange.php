@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Build;
+namespace Olvek\Core\Water;
 
 /** How much water must be changed to bring something in it from one reading to another. */
 final readonly class WaterChange

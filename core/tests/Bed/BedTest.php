@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Bed;
 
 use Olvek\Core\Bed\Side;
-use Olvek\Core\Build\Quantities;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Run\Facts;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;

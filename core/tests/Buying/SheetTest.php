@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Tests\Build;
+namespace Olvek\Core\Tests\Buying;
 
-use Olvek\Core\Build\Ammonium;
-use Olvek\Core\Build\BuyLine;
-use Olvek\Core\Build\Kit;
-use Olvek\Core\Build\Quantities;
-use Olvek\Core\Build\Sheet;
-use Olvek\Core\Build\Shop;
-use Olvek\Core\Build\WaterChange;
+use Olvek\Core\Buying\BuyLine;
+use Olvek\Core\Buying\Kit;
+use Olvek\Core\Buying\Sheet;
+use Olvek\Core\Buying\Shop;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Tests\Sample;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Water\Ammonium;
+use Olvek\Core\Water\WaterChange;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

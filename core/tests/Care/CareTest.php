@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Tests\Build;
+namespace Olvek\Core\Tests\Care;
 
-use Olvek\Core\Build\Care;
-use Olvek\Core\Build\Task;
+use Olvek\Core\Care\Care;
+use Olvek\Core\Care\Task;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\UsualCare;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Tests\Build;
+namespace Olvek\Core\Tests\Care;
 
-use Olvek\Core\Build\LightPlan;
+use Olvek\Core\Care\LightPlan;
 use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Plan\Plan;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Tests\Plan;
+namespace Olvek\Core\Tests\Change;
 
 use Olvek\Core\Change\Changes;
 use Olvek\Core\Change\Recipe;

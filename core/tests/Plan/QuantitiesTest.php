@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Tests\Build;
+namespace Olvek\Core\Tests\Plan;
 
-use Olvek\Core\Build\Quantities;
+use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 

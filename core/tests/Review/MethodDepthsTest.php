@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Tests\Build;
+namespace Olvek\Core\Tests\Review;
 
-use Olvek\Core\Build\MethodDepths;
 use Olvek\Core\Change\Changes;
 use Olvek\Core\Change\Recipe;
 use Olvek\Core\Plan\Method;
+use Olvek\Core\Review\MethodDepths;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Tests\Build;
+namespace Olvek\Core\Tests\Review;
 
-use Olvek\Core\Build\Mistake;
-use Olvek\Core\Build\Mistakes;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Review\Mistake;
+use Olvek\Core\Review\Mistakes;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

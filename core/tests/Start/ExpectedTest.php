@@ -2,12 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Tests\Build\Start;
+namespace Olvek\Core\Tests\Start;
 
-use Olvek\Core\Build\Start\Expected;
-use Olvek\Core\Build\Start\FirstWeeks;
-use Olvek\Core\Build\Start\Gate;
-use Olvek\Core\Build\Start\Situation;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Fit\Forecast;
 use Olvek\Core\Fit\Member;
@@ -16,6 +12,10 @@ use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Start\Expected;
+use Olvek\Core\Start\FirstWeeks;
+use Olvek\Core\Start\Gate;
+use Olvek\Core\Start\Situation;
 use Olvek\Core\Tests\Sample;
 use Olvek\Core\Water\Measure;
 use PHPUnit\Framework\TestCase;

@@ -2,14 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Tests\Build\Start;
+namespace Olvek\Core\Tests\Start;
 
-use Olvek\Core\Build\Start\Advice;
-use Olvek\Core\Build\Start\FirstWeeks;
-use Olvek\Core\Build\Start\Gate;
-use Olvek\Core\Build\Start\GateState;
-use Olvek\Core\Build\Start\Offer;
-use Olvek\Core\Build\Start\Situation;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\LoggedEvent;
@@ -17,6 +11,12 @@ use Olvek\Core\Log\Reading;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Start\Advice;
+use Olvek\Core\Start\FirstWeeks;
+use Olvek\Core\Start\Gate;
+use Olvek\Core\Start\GateState;
+use Olvek\Core\Start\Offer;
+use Olvek\Core\Start\Situation;
 use Olvek\Core\Tests\Sample;
 use Olvek\Core\Water\Measure;
 use PHPUnit\Framework\TestCase;

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Core\Tests\Build;
+namespace Olvek\Core\Tests\Steps;
 
-use Olvek\Core\Build\Step;
-use Olvek\Core\Build\Steps;
 use Olvek\Core\Change\Changes;
 use Olvek\Core\Change\Recipe;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Steps\Step;
+use Olvek\Core\Steps\Steps;
 use Olvek\Core\Tests\Sample;
 use Olvek\Core\Unit\UnitSystem;
 use PHPUnit\Framework\TestCase;
