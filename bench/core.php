@@ -7,13 +7,13 @@ declare(strict_types=1);
  */
 
 use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Margin\Band;
 use Olvek\Core\Margin\Helps;
 use Olvek\Core\Margin\Judge;
+use Olvek\Command\BandPieces;
+use Olvek\Command\Processes;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\Workers;
 use Olvek\Core\Solve\MostStock;
 use Olvek\Core\Unit\UnitSystem;
 
@@ -72,8 +72,7 @@ foreach ([3, 6, 12, 24] as $clumps) {
 }
 printf("core: a help panel (nitrite)   median %7.1f ms\n", median(static fn () => (new Helps($editor))->for($plan, 'nitrite', UnitSystem::Metric), 3));
 printf("core: solve for stock          median %7.1f ms\n", median(static fn () => (new MostStock($editor, $catalogue->animals['neocaridina-davidi']))->solve($plan), 3));
-$band = new Band($full);
-printf("core: band of 64, 2 processes  median %7.1f ms\n", median(static fn () => (new Workers(2))->map(64, $band->member(...)), 3));
+printf("core: band of 64, 2 processes  median %7.1f ms\n", median(static fn () => (new Processes(dirname(__DIR__).'/bin/console'))->map(new BandPieces($full, 64), 64), 3));
 // The same equations in a general-purpose solver at about the same accuracy, timed in this very run.
 $reference = dirname(__DIR__).'/core/tests/Reference';
 $planted = $document->fromJson((string) file_get_contents("$reference/run-planted.plan.json"));

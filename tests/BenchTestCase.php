@@ -7,11 +7,11 @@ namespace Olvek\Tests;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
 use Olvek\Account\KeeperRepository;
-use Olvek\Bench\Road;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
-use Olvek\Shelf\Tank;
-use Olvek\Shelf\TankRepository;
+use Olvek\Editing\Road;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
 use Symfony\Component\Uid\Uuid;
@@ -58,7 +58,7 @@ abstract class BenchTestCase extends WebTestCase
 
     protected function revisions(): int
     {
-        $count = $this->service(EntityManagerInterface::class)->createQuery('SELECT COUNT(r.number) FROM Olvek\Shelf\Revision r WHERE r.tank = :tank')
+        $count = $this->service(EntityManagerInterface::class)->createQuery('SELECT COUNT(r.number) FROM Olvek\Tank\Revision r WHERE r.tank = :tank')
             ->setParameter('tank', Uuid::fromString($this->tank), 'uuid')->getSingleScalarResult();
         self::assertIsNumeric($count);
 

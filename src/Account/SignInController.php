@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Account;
 
+use Olvek\Drawing\Picture;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;

@@ -7,9 +7,11 @@ namespace Olvek\Bench;
 use Olvek\Account\EntryPoint;
 use Olvek\Account\Keeper;
 use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Shelf\Tank;
-use Olvek\Shelf\TankRepository;
+use Olvek\Editing\Road;
+use Olvek\Editing\StaleEdit;
 use Olvek\Site\Attachment;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -53,7 +55,7 @@ final class BenchController extends AbstractController
     #[Route('/day', name: 'bench_day', methods: ['GET'])]
     public function day(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        return $this->parts($request, $tank, $this->page->glance($tank, $keeper->units(), View::asked($request, $keeper->units())));
+        return $this->parts($request, $tank, $this->page->glance($tank, $keeper->units(), Look::asked($request, $keeper->units())));
     }
 
     /** Judges a change while a hand is still at it; nothing is saved. */
@@ -69,7 +71,7 @@ final class BenchController extends AbstractController
             return new JsonResponse(['message' => implode(' ', $refused->messages($keeper->units()))], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
 
-        return $this->parts($request, $tank, $this->page->glance($tank, $keeper->units(), View::asked($request, $keeper->units()), $plan));
+        return $this->parts($request, $tank, $this->page->glance($tank, $keeper->units(), Look::asked($request, $keeper->units()), $plan));
     }
 
     #[Route('/undo', name: 'bench_undo', methods: ['POST'])]
@@ -112,7 +114,7 @@ final class BenchController extends AbstractController
             return $this->answer($request, $tank, $keeper);
         }
 
-        return $this->redirectToRoute('bench', ['tank' => $tank->id(), ...View::asked($request, $keeper->units())->query()], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute('bench', ['tank' => $tank->id(), ...Look::asked($request, $keeper->units())->query()], Response::HTTP_SEE_OTHER);
     }
 
     /**
@@ -121,7 +123,7 @@ final class BenchController extends AbstractController
      */
     private function answer(Request $request, Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], ?string $notice = null, int $status = Response::HTTP_OK): Response
     {
-        $view = View::asked($request, $keeper->units());
+        $view = Look::asked($request, $keeper->units());
         $parts = $this->page->parts($tank, $keeper->units(), $view, $typed, $errors);
         if (!self::wantsParts($request)) {
             return $this->render('bench/show.html.twig', ['tank' => $tank, 'parts' => $parts, 'notice' => $notice, 'view' => $view, 'errors' => $errors], new Response(status: $status));

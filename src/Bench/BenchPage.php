@@ -4,14 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
-use Olvek\Bench\Drawing\Elevation;
-use Olvek\Bench\Drawing\FloorPlan;
-use Olvek\Bench\Drawing\Handle;
-use Olvek\Bench\Drawing\HoursStrip;
-use Olvek\Bench\Drawing\LedgerChart;
-use Olvek\Bench\Drawing\View as DrawingView;
-use Olvek\Bench\Drawing\YearChart;
-use Olvek\Bench\Drawing\YearMarks;
 use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Ledger;
@@ -22,9 +14,21 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
-use Olvek\Shelf\Revision;
-use Olvek\Shelf\Tank;
-use Olvek\Shelf\TankRepository;
+use Olvek\Drawing\Elevation;
+use Olvek\Drawing\FloorPlan;
+use Olvek\Drawing\Handle;
+use Olvek\Drawing\HoursStrip;
+use Olvek\Drawing\LedgerChart;
+use Olvek\Drawing\View as DrawingView;
+use Olvek\Drawing\YearChart;
+use Olvek\Drawing\YearMarks;
+use Olvek\Editing\FieldView;
+use Olvek\Editing\Road;
+use Olvek\Judging\Outcome;
+use Olvek\Judging\Outcomes;
+use Olvek\Tank\Revision;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
 use Twig\Environment;
 
 /**
@@ -50,7 +54,7 @@ final readonly class BenchPage
      *
      * @return array<string, string> HTML by part
      */
-    public function parts(Tank $tank, UnitSystem $units, View $view, array $typed = [], array $errors = []): array
+    public function parts(Tank $tank, UnitSystem $units, Look $view, array $typed = [], array $errors = []): array
     {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
@@ -88,7 +92,7 @@ final readonly class BenchPage
      *
      * @return array<string, string> HTML by part
      */
-    public function glance(Tank $tank, UnitSystem $units, View $view, ?Plan $tried = null): array
+    public function glance(Tank $tank, UnitSystem $units, Look $view, ?Plan $tried = null): array
     {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
@@ -118,7 +122,7 @@ final readonly class BenchPage
     }
 
     /** The day's account; null where it is not looked at: it takes a run. */
-    private static function chart(Plan $plan, View $view, int $day): ?LedgerChart
+    private static function chart(Plan $plan, Look $view, int $day): ?LedgerChart
     {
         return 'ledger' === $view->below ? LedgerChart::of(Ledger::onDay($plan, $day)) : null;
     }
@@ -128,7 +132,7 @@ final readonly class BenchPage
      *
      * @return array{drawings: array<string, DrawingView>, year: YearChart, marks: list<Handle>, day: int}
      */
-    public function drawn(Tank $tank, UnitSystem $units, View $view): array
+    public function drawn(Tank $tank, UnitSystem $units, Look $view): array
     {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
@@ -137,8 +141,8 @@ final readonly class BenchPage
         return $this->seen($tank, $plan, $outcome, $units, $view->day ?? $outcome->hardestDay, $view);
     }
 
-    /** @return array{tank: Tank, plan: Plan, judgement: Outcome, units: UnitSystem, view: View, day: int, drawings: array<string, DrawingView>, year: YearChart, marks: list<Handle>, cursor: Handle, hardest: int} what drawings, year, verdict and margins are rendered from */
-    private function seen(Tank $tank, Plan $plan, Outcome $outcome, UnitSystem $units, int $day, View $view): array
+    /** @return array{tank: Tank, plan: Plan, judgement: Outcome, units: UnitSystem, view: Look, day: int, drawings: array<string, DrawingView>, year: YearChart, marks: list<Handle>, cursor: Handle, hardest: int} what drawings, year, verdict and margins are rendered from */
+    private function seen(Tank $tank, Plan $plan, Outcome $outcome, UnitSystem $units, int $day, Look $view): array
     {
         $snapshot = $outcome->album->on($day);
 
@@ -212,7 +216,7 @@ final readonly class BenchPage
     }
 
     /** @return array{rows: list<array{need: MaterialNeed, volume: string, mass: string, bags: ?int}>, error: ?string} */
-    private function take(Quantities $quantities, UnitSystem $units, View $view): array
+    private function take(Quantities $quantities, UnitSystem $units, Look $view): array
     {
         $bag = null;
         $error = null;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Bench;
 
 use Olvek\Account\Keeper;
-use Olvek\Shelf\Tank;
 use Olvek\Site\Attachment;
+use Olvek\Tank\Tank;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -20,7 +20,7 @@ final class DrawingController extends AbstractController
     #[Route('/tanks/{tank}/drawing/{name}.svg', name: 'bench_drawing', requirements: ['tank' => Requirement::UUID, 'name' => 'front|side|floor|hours|year'], methods: ['GET'])]
     public function drawing(Request $request, Tank $tank, string $name, #[CurrentUser] Keeper $keeper, DrawingFile $files): Response
     {
-        $svg = $files->of($tank, $keeper->units(), View::asked($request, $keeper->units()), [$name])[$name];
+        $svg = $files->of($tank, $keeper->units(), Look::asked($request, $keeper->units()), [$name])[$name];
 
         return new Response($svg, headers: Attachment::headers('image/svg+xml', $tank->name()." $name.svg", "$name.svg"));
     }

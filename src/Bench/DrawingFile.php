@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Bench;
 
 use Olvek\Core\Unit\UnitSystem;
-use Olvek\Shelf\Tank;
+use Olvek\Drawing\Standalone;
+use Olvek\Drawing\View;
+use Olvek\Drawing\YearChart;
+use Olvek\Tank\Tank;
 use Twig\Environment;
 
 /** A drawing of a tank as an SVG file that stands on its own. */
@@ -22,7 +25,7 @@ final readonly class DrawingFile
      *
      * @return array<string, string> SVG by name
      */
-    public function of(Tank $tank, UnitSystem $units, View $view, array $names = self::NAMES): array
+    public function of(Tank $tank, UnitSystem $units, Look $view, array $names = self::NAMES): array
     {
         $seen = $this->page->drawn($tank, $units, $view);
         $files = [];
@@ -44,7 +47,7 @@ final readonly class DrawingFile
     private static function year(Tank $tank, array $seen): array
     {
         $year = $seen['year'];
-        \assert($year instanceof Drawing\YearChart);
+        \assert($year instanceof YearChart);
 
         return ['title' => \sprintf('%s: the first year', $tank->name()), 'words' => implode(' ', array_map(static fn (array $g): string => "Day $g[day]: $g[words].", $year->gates)),
             'year' => $year, 'marks' => $seen['marks'], 'viewBox' => \sprintf('0 0 %d %d', $year::WIDTH, $year::HEIGHT), 'width' => $year::WIDTH, 'height' => $year::HEIGHT];
@@ -59,7 +62,7 @@ final readonly class DrawingFile
     {
         \assert(\is_array($seen['drawings']) && \is_int($seen['day']));
         $drawing = $seen['drawings'][$name];
-        \assert($drawing instanceof Drawing\View);
+        \assert($drawing instanceof View);
 
         return ['title' => \sprintf('%s: %s, day %d', $tank->name(), mb_strtolower($drawing->title), $seen['day']), 'words' => implode(' ', $drawing->words), 'drawing' => $drawing,
             'viewBox' => $drawing->viewBox(), 'width' => $drawing->width, 'height' => $drawing->height];

@@ -6,11 +6,13 @@ namespace Olvek\Bench;
 
 use Olvek\Account\Keeper;
 use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Shelf\ImportReport;
-use Olvek\Shelf\Revision;
-use Olvek\Shelf\Tank;
-use Olvek\Shelf\TankRepository;
+use Olvek\Editing\ImportReport;
+use Olvek\Editing\Road;
+use Olvek\Editing\StaleEdit;
 use Olvek\Site\PlainText;
+use Olvek\Tank\Revision;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
+use Olvek\Editing\FieldView;
+
 /** A clump or group in its stage: what it is, its controls, and how to take it out. */
 final readonly class RowView
 {

@@ -22,6 +22,9 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Vessel\Shape;
+use Olvek\Editing\Controls;
+use Olvek\Editing\FieldView;
+use Olvek\Editing\Options;
 
 /** Builds the rail of stages for a plan, with whatever the keeper typed and why it was refused. */
 final readonly class Stages

@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace Olvek\Build;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Account\Today;
 use Olvek\Core\Buying\Shop;
 use Olvek\Core\Steps\Steps;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
-use Olvek\Shelf\Tank;
 use Olvek\Site\Meanwhile;
 use Olvek\Site\PlainText;
 use Olvek\Site\Saver;
-use Olvek\Site\Today;
+use Olvek\Tank\Tank;
 
 /** Keeps what is ticked and typed while a tank is being built. */
 final readonly class Book

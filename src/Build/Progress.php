@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Build;
 
 use Doctrine\ORM\Mapping as ORM;
-use Olvek\Shelf\Tank;
+use Olvek\Tank\Tank;
 
 /** How far the building of a tank has come on its sheet: bag sizes, prices, what is on hand, what is ticked. */
 #[ORM\Entity]

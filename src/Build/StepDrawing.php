@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Build;
 
-use Olvek\Bench\Drawing\Elevation;
-use Olvek\Bench\Drawing\View;
 use Olvek\Core\Bed\Bed;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Snapshot;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Drawing\Elevation;
+use Olvek\Drawing\View;
 
 /** The tank as far as it is built after a step: the bed from front to back while layers are laid, the whole from the front after. */
 final class StepDrawing

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Build;
 
 use Doctrine\ORM\Mapping as ORM;
-use Olvek\Shelf\Tank;
+use Olvek\Tank\Tank;
 
 /** That a step of building was done, or left out on purpose: when, and what is to be remembered of it. */
 #[ORM\Entity]

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Build;
 
-use Olvek\Bench\Drawing\View;
 use Olvek\Core\Steps\Step;
+use Olvek\Drawing\View;
 
 /** A step as its page shows it. */
 final readonly class StepView

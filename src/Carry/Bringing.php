@@ -12,11 +12,11 @@ use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Device\DeviceKind;
 use Olvek\Device\Devices;
-use Olvek\Keep\Entry;
-use Olvek\Keep\TaskMark;
-use Olvek\Shelf\Revision;
-use Olvek\Shelf\Tank;
-use Olvek\Shelf\TankRepository;
+use Olvek\Log\Entry;
+use Olvek\Tank\Revision;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
+use Olvek\Task\TaskMark;
 use Symfony\Component\Uid\Uuid;
 
 /**

@@ -6,17 +6,17 @@ namespace Olvek\Carry;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
+use Olvek\Almanac\Almanac;
 use Olvek\Bench\DrawingFile;
-use Olvek\Bench\View;
+use Olvek\Bench\Look;
 use Olvek\Build\Book;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Device\Wiring;
-use Olvek\Keep\Almanac;
-use Olvek\Keep\Logbook;
-use Olvek\Keep\TaskMark;
-use Olvek\Shelf\Revision;
-use Olvek\Shelf\Tank;
-use Olvek\Shelf\TankRepository;
+use Olvek\Log\Logbook;
+use Olvek\Tank\Revision;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
+use Olvek\Task\TaskMark;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\String\Slugger\AsciiSlugger;
 
@@ -108,7 +108,7 @@ final readonly class Parcel
                 $this->entities->getRepository(Wiring::class)->findBy(['tank' => $tank->id()], ['kind' => 'ASC']),
             ),
         );
-        foreach ($this->drawings->of($tank, $keeper->units(), View::usual($keeper->units())) as $name => $svg) {
+        foreach ($this->drawings->of($tank, $keeper->units(), Look::usual($keeper->units())) as $name => $svg) {
             yield "$folder/drawings/$name.svg" => $svg;
         }
     }

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Olvek\Carry;
 
+use Olvek\Account\Today;
 use Olvek\Build\StepMark;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Device\DeviceKind;
-use Olvek\Keep\Entry;
-use Olvek\Keep\EntryKind;
-use Olvek\Shelf\Revision;
+use Olvek\Log\Entry;
+use Olvek\Log\EntryKind;
 use Olvek\Site\PlainText;
-use Olvek\Site\Today;
+use Olvek\Tank\Revision;
 use Symfony\Component\Uid\Uuid;
 
 /** One tank out of a file that is brought back, read and checked as if a stranger had written it; what cannot be understood is told and left out. */

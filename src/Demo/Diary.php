@@ -18,10 +18,10 @@ use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Steps\Steps;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Water\Measure;
-use Olvek\Keep\Entry;
-use Olvek\Keep\EntryKind;
-use Olvek\Keep\Logbook;
-use Olvek\Shelf\Tank;
+use Olvek\Log\Entry;
+use Olvek\Log\EntryKind;
+use Olvek\Log\Logbook;
+use Olvek\Tank\Tank;
 
 /** Invented logbooks for the ferry landing: what the model would have, read with a drop test's colours and a fixed seed's noise. All marked as made up. */
 final readonly class Diary

@@ -6,12 +6,12 @@ namespace Olvek\Demo;
 
 use Olvek\Account\KeeperRepository;
 use Olvek\Account\SignInController;
-use Olvek\Bench\Road;
+use Olvek\Account\Today;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Device\DeviceKind;
 use Olvek\Device\Devices;
-use Olvek\Site\Today;
+use Olvek\Editing\Road;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;

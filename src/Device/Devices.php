@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Device;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Shelf\Tank;
 use Olvek\Site\Meanwhile;
 use Olvek\Site\Saver;
+use Olvek\Tank\Tank;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Contracts\HttpClient\HttpClientInterface;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Device;
 
 use Doctrine\ORM\Mapping as ORM;
-use Olvek\Shelf\Tank;
+use Olvek\Tank\Tank;
 
 /** Which of the house's devices a tank has. */
 #[ORM\Entity]

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Olvek\Server;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Account\AccountController;
 use Olvek\Account\Invitation;
 use Olvek\Account\Keeper;
 use Olvek\Account\SessionAge;
-use Olvek\Shelf\Tank;
+use Olvek\Settings\AccountController;
 use Olvek\Site\SessionFiles;
+use Olvek\Tank\Tank;
 use Psr\Cache\CacheItemPoolInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\Cache\PruneableInterface;

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Olvek\Shelf;
 
-use Olvek\Bench\Drawing\Elevation;
-use Olvek\Bench\Outcomes;
-use Olvek\Bench\Road;
 use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Drawing\Elevation;
+use Olvek\Editing\Road;
+use Olvek\Judging\Outcomes;
 use Olvek\Site\Kept;
+use Olvek\Tank\Revision;
 use Twig\Environment;
 
 /** Tanks at a glance, kept per plan: a shelf of two hundred is not judged anew at every visit. */

@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
 use Olvek\Account\KeeperRepository;
 use Olvek\Core\Unit\UnitSystem;
-use Olvek\Shelf\Tank;
+use Olvek\Tank\Tank;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Bundle\FrameworkBundle\Console\Application;

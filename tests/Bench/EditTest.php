@@ -6,10 +6,10 @@ namespace Olvek\Tests\Bench;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\KeeperRepository;
-use Olvek\Bench\Road;
-use Olvek\Bench\StaleEdit;
 use Olvek\Core\Unit\UnitSystem;
-use Olvek\Shelf\TankRepository;
+use Olvek\Editing\Road;
+use Olvek\Editing\StaleEdit;
+use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 

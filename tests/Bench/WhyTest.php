@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Bench;
 
-use Olvek\Bench\Outcomes;
 use Olvek\Core\Plan\Method;
+use Olvek\Judging\Outcomes;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Shelf;
 
-use Olvek\Bench\Road;
+use Olvek\Editing\Road;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 

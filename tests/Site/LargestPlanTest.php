@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Site;
 
-use Olvek\Bench\Road;
-use Olvek\Build\Prospect;
 use Olvek\Core\Margin\Judge;
+use Olvek\Editing\Road;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use Olvek\Tests\LargestPlan;
 use Olvek\Tests\ShortPatience;
+use Olvek\Weeks\Prospect;
 
 /** The largest plan that the rules allow, on every page and question: each is answered, with what is known when its time is over. */
 final class LargestPlanTest extends BenchTestCase

@@ -7,10 +7,10 @@ namespace Olvek\Tests\Site;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Events;
+use Olvek\Almanac\Almanac;
+use Olvek\Almanac\Due;
 use Olvek\Device\DeviceKind;
-use Olvek\Keep\Almanac;
-use Olvek\Keep\Due;
-use Olvek\Keep\TaskMark;
+use Olvek\Task\TaskMark;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 

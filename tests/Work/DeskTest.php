@@ -190,10 +190,10 @@ final class DeskTest extends TestCase
     public function testJobsTravel(): void
     {
         foreach ([
-            new \Olvek\Bench\AnswerJob('{}', 'stock', 'neocaridina-davidi'),
-            new \Olvek\Bench\HelpsJob('{}', \Olvek\Core\Margin\MarginId::Oxygen, \Olvek\Core\Unit\UnitSystem::Us),
-            new \Olvek\Bench\BandJob('{}', 3),
-            new \Olvek\Build\ForecastJob('{}', new \Olvek\Core\Log\Log(), 5, 2),
+            new \Olvek\Judging\AnswerJob('{}', 'stock', 'neocaridina-davidi'),
+            new \Olvek\Judging\HelpsJob('{}', \Olvek\Core\Margin\MarginId::Oxygen, \Olvek\Core\Unit\UnitSystem::Us),
+            new \Olvek\Judging\BandJob('{}', 3),
+            new \Olvek\Weeks\ForecastJob('{}', new \Olvek\Core\Log\Log(), 5, 2),
         ] as $job) {
             $back = unserialize(serialize(new Piece($job, 'k')));
             self::assertInstanceOf(Piece::class, $back);

@@ -15,7 +15,6 @@ use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Structure;
 use Olvek\Core\Run\UsualCare;
-use Olvek\Core\Run\Workers;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 
@@ -54,7 +53,6 @@ final class EnsembleTest extends TestCase
     {
         $band = new Band(Sample::planted(), 4);
         $members = array_map($band->member(...), range(0, 3));
-        self::assertEquals($members, (new Workers(2))->map(4, (new Band(Sample::planted(), 4))->member(...)), 'whoever does the work');
         $spread = Band::sureness($members)->spreads['oxygen'];
         self::assertLessThan($spread->high, $spread->low);
         self::assertSame(4, $spread->of);
@@ -117,34 +115,6 @@ final class EnsembleTest extends TestCase
         self::assertEqualsWithDelta(1.4, Band::percentile([1.0, 2.0, 3.0, 4.0, 5.0], 0.1), 1e-12);
         self::assertEqualsWithDelta(4.6, Band::percentile([1.0, 2.0, 3.0, 4.0, 5.0], 0.9), 1e-12);
         self::assertSame(7.0, Band::percentile([7.0], 0.5));
-    }
-
-    public function testWorkersReportAndStop(): void
-    {
-        foreach ([1, 2] as $processes) {
-            $heard = [];
-            $results = (new Workers($processes))->map(6, static fn (int $n): int => $n * $n, static function (int $done, int $of) use (&$heard): bool {
-                $heard[] = [$done, $of];
-
-                return true;
-            });
-            self::assertSame([0, 1, 4, 9, 16, 25], $results);
-            self::assertSame([6, 6], $heard[5]);
-            $few = (new Workers($processes))->map(50, static fn (int $n): int => $n, static fn (int $done): bool => $done < 3);
-            self::assertCount(3, $few, 'stopped after three');
-        }
-    }
-
-    public function testAWorkerThatDiesIsNotSilence(): void
-    {
-        $this->expectException(\RuntimeException::class);
-        (new Workers(2))->map(4, static function (int $n): int {
-            if (3 === $n) {
-                posix_kill(posix_getpid(), \SIGKILL);
-            }
-
-            return $n;
-        });
     }
 
     /** Questions of form are answered the other way in three tanks of ten, and each answer shows in the run. */

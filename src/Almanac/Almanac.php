@@ -1,0 +1,325 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Almanac;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Account\Keeper;
+use Olvek\Account\Today;
+use Olvek\Build\StepMark;
+use Olvek\Core\Care\Task;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Start\FirstWeeks;
+use Olvek\Core\Start\GateState;
+use Olvek\Core\Steps\Steps;
+use Olvek\Log\Entry;
+use Olvek\Log\Logbook;
+use Olvek\Site\Kept;
+use Olvek\Site\Meanwhile;
+use Olvek\Site\Saver;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
+use Olvek\Task\Calendar;
+use Olvek\Task\TaskMark;
+use Olvek\Task\Tasks;
+use Olvek\Weeks\WeeksPage;
+use Symfony\Component\Uid\Uuid;
+
+/** All that is due over a keeper's tanks: late, today and ahead. */
+final readonly class Almanac
+{
+    /** Days ahead that are shown. */
+    public const AHEAD = 21;
+    /** Days for which something that was not done is still asked about. J: what nobody did for two weeks was not meant to be done. */
+    private const LATE = 14;
+    /** Days in which the start's gates, not the plan's calendar, say what to test and who may come, even where nothing has been tested. J. */
+    private const STARTING = 120;
+
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private TankRepository $tanks,
+        private Tasks $tasks,
+        private WeeksPage $weeks,
+        private Logbook $logbook,
+        private Calendar $writer,
+        private Today $today,
+        private Kept $kept,
+        private Saver $saver,
+    ) {
+    }
+
+    /**
+     * @param list<string>|null $only ids of the tanks that are wanted; null for all
+     * @param int|null          $most of each part that is wanted; null for all
+     *
+     * @return array{late: list<Due>, now: list<Due>, coming: list<Due>, more: array{late: int, now: int, coming: int}, unfilled: list<Tank>} by day; how many more there are of each part
+     */
+    public function of(Keeper $keeper, ?array $only = null, ?int $most = null): array
+    {
+        $today = $this->today->of($keeper);
+        $date = $today->format('Y-m-d');
+        $filled = $this->filled($keeper);
+        $all = $this->tanks->all($keeper);
+        $tanks = null === $only ? $all : array_intersect_key($all, array_flip($only));
+        $parts = ['late' => [], 'now' => [], 'coming' => []];
+        $more = ['late' => 0, 'now' => 0, 'coming' => 0];
+        foreach ($this->rows($keeper, $today, $filled, $tanks) as $row) {
+            $part = $row[4] < $date ? 'late' : ($row[4] === $date ? 'now' : 'coming');
+            if (null !== $most && \count($parts[$part]) >= $most) {
+                ++$more[$part];
+                continue;
+            }
+            [$id, $task, $words, $fell, $on, $moved, $way, $every] = $row;
+            $day = new \DateTimeImmutable($on, new \DateTimeZone('UTC'));
+            $parts[$part][] = new Due($tanks[$id], $task, $words, new \DateTimeImmutable($fell, new \DateTimeZone('UTC')), $day, max(0, Today::between($day, $today)), $moved, $way, $every);
+        }
+
+        return [...$parts, 'more' => $more, 'unfilled' => array_values(array_diff_key($tanks, $filled))];
+    }
+
+    /**
+     * All that is due, as bare values in the order of days. What a tank asks for is kept until its plan, its logbook, its marks or the day
+     * change: two hundred tanks are not gone through anew at every visit.
+     *
+     * @param array<string, \DateTimeImmutable> $filled day of filling by tank
+     * @param array<string, Tank>               $tanks  by id
+     *
+     * @return list<array{string, string, string, string, string, bool, string, int}> tank, task, words, day by itself, day on which it is asked for, whether moved, route, days between
+     */
+    private function rows(Keeper $keeper, \DateTimeImmutable $today, array $filled, array $tanks): array
+    {
+        $marks = $this->marks($keeper);
+        $lines = $this->lines($keeper);
+        $name = 'almanac.'.$keeper->id()->toBase58();
+        /** @var array<string, array{stamp: string, rows: list<array{string, string, string, string, string, bool, string, int}>}> $known */
+        $known = $this->kept->known($name) ?? [];
+        $rows = $order = [];
+        $changed = false;
+        foreach (array_intersect_key($tanks, $filled) as $id => $tank) {
+            $stamp = $this->stamp($keeper, $today, $filled[$id], $tank, $lines[$id] ?? [0, ''], $marks[$id] ?? []);
+            if (($known[$id]['stamp'] ?? '') !== $stamp) {
+                $known[$id] = ['stamp' => $stamp, 'rows' => $this->asked($tank, $keeper, $filled[$id], $today, $marks[$id] ?? [])];
+                $changed = true;
+            }
+            foreach ($known[$id]['rows'] as $row) {
+                $rows[] = $row;
+                $order[] = "$row[4] {$tank->name()} $row[1]";
+            }
+        }
+        if ($changed) {
+            $this->kept->put($name, $known);
+        }
+        array_multisort($order, \SORT_STRING, $rows);
+
+        return $rows;
+    }
+
+    /**
+     * What one tank asks for.
+     *
+     * @param array<string, TaskMark> $marks
+     *
+     * @return list<array{string, string, string, string, string, bool, string, int}>
+     */
+    private function asked(Tank $tank, Keeper $keeper, \DateTimeImmutable $filled, \DateTimeImmutable $today, array $marks): array
+    {
+        $situation = $this->weeks->situation($tank, $keeper);
+        // Whoever tests is asked for the next test by the last one; whoever has never done so, by the calendar.
+        $own = null !== $situation && ($situation->today <= self::STARTING || null !== $situation->lastTest());
+        $due = $own ? $this->start($tank, FirstWeeks::of($situation), $filled, $today) : [];
+        foreach ($this->tasks->of($this->tanks->head($tank), $keeper->units()) as $task) {
+            if (!$own || !$task->start) {
+                array_push($due, ...self::times($tank, $task, $filled, $today, $marks));
+            }
+        }
+
+        return array_map(static fn (Due $d): array => [$d->tank->id()->toRfc4122(), $d->task, $d->words, $d->due->format('Y-m-d'), $d->on->format('Y-m-d'), $d->moved, $d->way, $d->every], $due);
+    }
+
+    /**
+     * Changes whenever anything changes of which the almanac speaks for a tank.
+     *
+     * @param array{int, string}      $lines
+     * @param array<string, TaskMark> $marks
+     */
+    private function stamp(Keeper $keeper, \DateTimeImmutable $today, \DateTimeImmutable $filled, Tank $tank, array $lines, array $marks): string
+    {
+        return hash('xxh128', implode("\n", [$today->format('Y-m-d'), $filled->format('Y-m-d'), $keeper->units()->value, $keeper->kit()->code(), $tank->planHash(), $tank->name(), ...$lines,
+            ...array_map(static fn (string $key, TaskMark $m): string => "$key {$m->moved?->format('Y-m-d')} ".($m->settled ? 'settled' : ''), array_keys($marks), $marks)]));
+    }
+
+    /**
+     * What a calendar program should know: open and coming tasks of all filled tanks, each with its day of filling.
+     *
+     * @return list<array{Tank, Task, \DateTimeImmutable}>
+     */
+    private function feed(Keeper $keeper): array
+    {
+        $filled = $this->filled($keeper);
+        $all = [];
+        foreach ($this->tanks->shelf($keeper) as $revision) {
+            $day = $filled[$revision->tank->id()->toRfc4122()] ?? null;
+            if (null === $day) {
+                continue;
+            }
+            foreach ($this->tasks->of($revision, $keeper->units()) as $task) {
+                $all[] = [$revision->tank, $task, $day];
+            }
+        }
+
+        return $all;
+    }
+
+    /** @return array<string, array<string, TaskMark>> by tank, and by task and day */
+    private function marks(Keeper $keeper): array
+    {
+        $marks = [];
+        /** @var list<TaskMark> $found */
+        $found = $this->entities->createQuery('SELECT m, t FROM '.TaskMark::class.' m JOIN m.tank t WHERE t.keeper = :keeper')->setParameter('keeper', $keeper->id(), 'uuid')->getResult();
+        foreach ($found as $mark) {
+            $marks[$mark->tank->id()->toRfc4122()]["$mark->task $mark->due"] = $mark;
+        }
+
+        return $marks;
+    }
+
+    /** All that is due, as one calendar; kept like the page, since programs fetch it again and again. */
+    public function calendarText(Keeper $keeper): string
+    {
+        $marks = $this->marks($keeper);
+        $filled = $this->filled($keeper);
+        $lines = $this->lines($keeper);
+        $stamp = '';
+        foreach (array_intersect_key($this->tanks->all($keeper), $filled) as $id => $tank) {
+            $stamp = hash('xxh128', $stamp.$this->stamp($keeper, $this->today->of($keeper), $filled[$id], $tank, $lines[$id] ?? [0, ''], $marks[$id] ?? []));
+        }
+
+        return $this->kept->get('almanac.ics.'.$keeper->id()->toBase58().'.'.$stamp, fn (): string => $this->writer->shelf($this->feed($keeper), $marks));
+    }
+
+    /** The open time of a task that falls on a day; null where the tank does not ask for it then. */
+    public function find(Tank $tank, Keeper $keeper, string $task, string $due): ?Due
+    {
+        ['late' => $late, 'now' => $now, 'coming' => $coming] = $this->of($keeper, [$tank->id()->toRfc4122()]);
+        foreach ([...$late, ...$now, ...$coming] as $time) {
+            if ($time->task === $task && $time->due->format('Y-m-d') === $due) {
+                return $time;
+            }
+        }
+
+        return null;
+    }
+
+    /** Done or left out: it is not asked for again, and the logbook says so. False where another window was faster. */
+    public function settle(Due $due, bool $done): bool
+    {
+        $entry = $this->logbook->write($due->tank, $this->today->of($due->tank->keeper), EventKind::Task, 0.0, $due->task, ($done ? '' : 'Left out: ').$due->words);
+
+        return $this->mark($due, null, true, $entry);
+    }
+
+    /** Put off to another day, which the logbook tells. */
+    public function move(Due $due, \DateTimeImmutable $to): bool
+    {
+        $entry = $this->logbook->write($due->tank, $this->today->of($due->tank->keeper), EventKind::Task, 0.0, $due->task, \sprintf('Put off to %s: %s', $to->format('j F'), $due->words));
+
+        return $this->mark($due, $to, false, $entry);
+    }
+
+    private function mark(Due $due, ?\DateTimeImmutable $to, bool $settled, Entry $entry): bool
+    {
+        $key = ['tank' => $due->tank->id(), 'task' => $due->task, 'due' => $due->due->format('Y-m-d')];
+        $mark = $this->entities->find(TaskMark::class, $key);
+        if (true === $mark?->settled) {
+            $this->entities->detach($entry);
+
+            return false;
+        }
+        if (null === $mark) {
+            $this->entities->persist(new TaskMark($due->tank, $due->task, $key['due'], $to, $settled, $entry->id));
+        } else {
+            $mark->moved = $to;
+            $mark->settled = $settled;
+            $mark->entry = $entry->id;
+        }
+        try {
+            $this->saver->flush();
+        } catch (Meanwhile) {
+            return false;
+        }
+
+        return true;
+    }
+
+    /**
+     * @param array<string, TaskMark> $marks by task and day
+     *
+     * @return list<Due>
+     */
+    private static function times(Tank $tank, Task $task, \DateTimeImmutable $filled, \DateTimeImmutable $today, array $marks): array
+    {
+        $days = $task->around(Today::between($filled, $today));
+        foreach ($marks as $mark) {
+            // What was put off is asked for on its new day, however often the task has come since.
+            if ($mark->task === $task->id && !$mark->settled) {
+                $days[] = Today::between($filled, new \DateTimeImmutable($mark->due, new \DateTimeZone('UTC')));
+            }
+        }
+        $times = [];
+        foreach (array_unique($days) as $day) {
+            $due = $filled->modify("+$day days");
+            $mark = $marks[$task->id.' '.$due->format('Y-m-d')] ?? null;
+            $on = $mark->moved ?? $due;
+            $late = Today::between($on, $today);
+            if (true !== $mark?->settled && $late <= self::LATE && $late >= -self::AHEAD) {
+                $times[] = new Due($tank, $task->id, $task->words, $due, $on, max(0, $late), null !== $mark, every: $task->every);
+            }
+        }
+
+        return $times;
+    }
+
+    /** @return list<Due> what the gates of a start ask for */
+    private function start(Tank $tank, FirstWeeks $weeks, \DateTimeImmutable $filled, \DateTimeImmutable $today): array
+    {
+        $on = $filled->modify("+$weeks->nextTest days");
+        $due = Today::between($today, $on) > self::AHEAD ? [] : [new Due($tank, 'weeks-test', 'Test '.implode(', ', array_map(static fn ($m): string => $m->label(), $weeks->measures)), $on, $on, max(0, Today::between($on, $today)), false, 'weeks')];
+        foreach ($weeks->gates as $gate) {
+            if (GateState::Ready === $gate->state) {
+                $due[] = new Due($tank, "weeks-$gate->id", "$gate->name: the gate is open", $today, $today, 0, false, 'weeks');
+            }
+        }
+
+        return $due;
+    }
+
+    /** @return array<string, array{int, string}> lines in the logbook by tank, and when the newest was written */
+    private function lines(Keeper $keeper): array
+    {
+        $lines = [];
+        // Asked tank by tank of the index: grouping fifty thousand lines takes ten times as long.
+        $of = static fn (string $what, string $e): string => \sprintf('(SELECT %s(%s.written) FROM %s %s WHERE %s.tank = t)', $what, $e, Entry::class, $e, $e);
+        /** @var list<array{tank: Uuid, lines: int|string, newest: string|null}> $rows */
+        $rows = $this->entities->createQuery('SELECT t.id AS tank, '.$of('COUNT', 'c').' AS lines, '.$of('MAX', 'm').' AS newest FROM '.Tank::class.' t WHERE t.keeper = :keeper')->setParameter('keeper', $keeper->id(), 'uuid')->getResult();
+        foreach ($rows as $row) {
+            $lines[$row['tank']->toRfc4122()] = [(int) $row['lines'], $row['newest'] ?? ''];
+        }
+
+        return $lines;
+    }
+
+    /** @return array<string, \DateTimeImmutable> day of filling by tank */
+    private function filled(Keeper $keeper): array
+    {
+        $filled = [];
+        /** @var list<array{tank: Uuid, day: \DateTimeImmutable}> $rows */
+        $rows = $this->entities->createQuery('SELECT t.id AS tank, m.on AS day FROM '.StepMark::class.' m JOIN m.tank t WHERE t.keeper = :keeper AND m.step = :step AND m.done = true')
+            ->setParameter('keeper', $keeper->id(), 'uuid')->setParameter('step', Steps::FILL)->getResult();
+        foreach ($rows as $row) {
+            $filled[$row['tank']->toRfc4122()] = $row['day'];
+        }
+
+        return $filled;
+    }
+}

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Drawing;
+
+use Olvek\Core\Margin\PlantedShare;
+use Olvek\Core\Margin\ShadeMap;
+use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plant\Role;
+use Olvek\Core\Run\Snapshot;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\UnitSystem;
+
+/** The tank from above, front below: where clumps and stones stand, how far they reach, and how light lies between them. */
+final class FloorPlan
+{
+    private const WIDTH = 356.0;
+    private const HEIGHT = 120.0;
+    private const EDGE = 8.0;
+    private const LEFT = 48.0;
+    /** Steps of shade that are told apart. */
+    private const SHADES = 6;
+    /** Cells of the shade map along the front and across. */
+    private const COLUMNS = 28;
+    private const ROWS = 12;
+    /** Thirds of the floor from front to back. C. */
+    private const ZONES = ['fore', 'mid', 'back'];
+    /** Share of the floor along the panes that counts as its edge. J. */
+    private const RIM = 0.06;
+
+    private readonly View $view;
+    private readonly Frame $frame;
+
+    private function __construct(private readonly Plan $plan, private readonly Snapshot $day, private readonly UnitSystem $units)
+    {
+        $length = $plan->vessel->length();
+        $width = $plan->vessel->width();
+        $scale = min((self::WIDTH - self::LEFT - self::EDGE) / $length, (self::HEIGHT - 2 * self::EDGE) / $width);
+        $this->frame = new Frame(self::LEFT + (self::WIDTH - self::LEFT - self::EDGE - $length * $scale) / 2, self::HEIGHT - self::EDGE - (self::HEIGHT - 2 * self::EDGE - $width * $scale) / 2, $scale);
+        $this->view = new View('floor', 'The floor from above', self::WIDTH, self::HEIGHT);
+    }
+
+    public static function of(Plan $plan, Snapshot $day, UnitSystem $units): View
+    {
+        $drawing = new self($plan, $day, $units);
+        $drawing->ground();
+        $drawing->pieces();
+        foreach ($plan->clumps as $i => $clump) {
+            $drawing->clump($clump, $i);
+        }
+        $drawing->zones();
+
+        return $drawing->view;
+    }
+
+    private function ground(): void
+    {
+        $frame = $this->frame;
+        $vessel = $this->plan->vessel;
+        $length = $vessel->length() * $frame->scale;
+        $width = $vessel->width() * $frame->scale;
+        $outline = $vessel->isRound() ? Pen::disc($frame->x($vessel->length() / 2), $frame->y($vessel->width() / 2), $length / 2, $width / 2) : Pen::rectangle($frame->left, $frame->floor - $width, $length, $width);
+        $this->view->clip = $outline;
+        $this->view->plants[] = new Shape($outline, null === $this->plan->bed->cap ? (null === $this->plan->bed->soil ? 'water' : 'soil') : 'cap');
+        $shade = ShadeMap::of($this->plan, $this->day, self::COLUMNS, self::ROWS);
+        $paths = [];
+        foreach ($shade->light as $row => $cells) {
+            foreach ($cells as $column => $light) {
+                $step = $shade->most > 0 ? (int) floor((1 - $light / $shade->most) * self::SHADES) : 0;
+                if ($step > 0) {
+                    $paths[min($step, self::SHADES - 1)][] = Pen::rectangle($frame->left + $column * $length / self::COLUMNS, $frame->floor - ($row + 1) * $width / self::ROWS, $length / self::COLUMNS + 0.3, $width / self::ROWS + 0.3);
+                }
+            }
+        }
+        ksort($paths);
+        foreach ($paths as $step => $cells) {
+            $this->view->plants[] = new Shape(implode('', $cells), "shade shade-$step");
+        }
+        $setback = $this->plan->bed->setback;
+        if ($setback > 0) {
+            $this->view->plants[] = new Shape(Pen::line($frame->left, $frame->y($setback), $frame->left + $length, $frame->y($setback)), 'zone-line');
+        }
+        $this->view->front[] = new Shape($outline, 'glass glass-far');
+        $lights = array_merge([$shade->most], ...$shade->light);
+        $this->view->words[] = \sprintf('On the bed light lies from %s to %s %s.', Decimal::significant(min($lights), 2), Decimal::significant($shade->most, 2), $this->plan->site->daylight()->any() ? 'moles per square metre and day' : 'micromoles per square metre and second');
+    }
+
+    private function pieces(): void
+    {
+        $frame = $this->frame;
+        foreach ($this->plan->pieces as $piece) {
+            $size = ($piece->litres / 1000) ** (1 / 3) * $frame->scale * 0.6;
+            $x = $frame->x($piece->place * $this->plan->vessel->length());
+            $y = $frame->y($piece->row * $this->plan->vessel->width());
+            $this->view->plants[] = new Shape(Pen::disc($x, $y, max(4.0, $size), max(3.0, 0.8 * $size)), $piece->kind->wood ? 'wood' : 'stone');
+            $this->view->handles[] = $this->mover("hardscape.$piece->id", $piece->kind->name, $x, $y, $piece->place, $piece->row);
+        }
+    }
+
+    private function clump(Clump $clump, int $index): void
+    {
+        $frame = $this->frame;
+        $x = $frame->x($clump->place * $this->plan->vessel->length());
+        $y = $frame->y($clump->row * $this->plan->vessel->width());
+        $planted = sqrt($clump->area() / \M_PI) * $frame->scale;
+        $now = sqrt($this->day->spread($this->plan, $index) / \M_PI) * $frame->scale;
+        $role = $clump->kind->role;
+        if ($now > 0) {
+            $this->view->plants[] = new Shape($this->tuft($clump, $x, $y, max(3.0, $now)), ($role->hasLeavesInAir() || Role::FloatingStem === $role ? 'clump clump-surface ' : 'clump ').self::paint($role));
+        }
+        $this->view->plants[] = new Shape(Pen::disc($x, $y, max(3.0, $planted), max(3.0, $planted)), 'clump-planted');
+        $this->view->handles[] = $this->mover("plants.$clump->id", $clump->kind->common.', '.$this->zone($clump), $x, $y, $clump->place, $clump->row);
+        // Its rim is as far out as so many pieces reach: pieces by distance, at the size that they have now.
+        $each = $clump->kind->spread->value / 1e4;
+        $perPiece = $each * $frame->scale ** 2 / (2 * \M_PI * max(4.0, $planted));
+        $this->view->handles[] = Handle::on("plants.$clump->id.pieces", $clump->kind->common.', pieces', 'edge', 'x', $x + max(9.0, $planted), $y, (float) $clump->pieces, 1.0, (float) max(2 * $clump->pieces, 40), $perPiece, 1.0, $this->units, 'floor-');
+    }
+
+    /** Where in the tank a clump stands, in the trade's words. */
+    private function zone(Clump $clump): string
+    {
+        $role = $clump->kind->role;
+
+        return match (true) {
+            $role->coversSurface() || Role::FloatingStem === $role => 'on the surface',
+            Role::HousePlant === $role || max($clump->row, $clump->place, 1 - $clump->place) > 1 - self::RIM => 'at the edge',
+            null !== $this->plan->pieceUnder($clump) => 'on stone or wood',
+            default => self::ZONES[min(2, (int) ($clump->row * \count(self::ZONES)))],
+        };
+    }
+
+    /** A clump from above: a ragged ring, the same every time. */
+    private function tuft(Clump $clump, float $x, float $y, float $radius): string
+    {
+        $pen = new Pen($clump->id.$clump->kind->id.'top');
+        $points = [];
+        $corners = 22;
+        for ($n = 0; $n < $corners; ++$n) {
+            $reach = $radius * (0 === $n % 2 ? $pen->between(0.95, 1.12) : $pen->between(0.7, 0.88));
+            $points[] = [$x + $reach * cos(2 * \M_PI * $n / $corners), $y + $reach * sin(2 * \M_PI * $n / $corners)];
+        }
+
+        return Pen::polygon($points);
+    }
+
+    private static function paint(Role $role): string
+    {
+        return match ($role) {
+            Role::FastStem, Role::Carpet, Role::Floater => 'leaf-bright',
+            Role::SlowStem, Role::Lily => 'leaf-copper',
+            Role::Rosette, Role::FloatingStem, Role::HousePlant => 'leaf-deep',
+            Role::Runner, Role::Marsh => 'leaf-mid',
+            Role::Epiphyte => 'leaf-dark',
+            Role::Moss => 'leaf-moss',
+        };
+    }
+
+    private function mover(string $place, string $name, float $x, float $y, float $along, float $across): Handle
+    {
+        $scale = $this->frame->scale;
+
+        return Handle::on("$place.place", $name, 'knob knob-clump', 'x', $x, $y, $along, 0.0, 1.0, $this->plan->vessel->length() * $scale, 1.0, $this->units, 'floor-')
+            ->with(Handle::on("$place.row", $name, 'knob', 'y', $x, $y, $across, 0.0, 1.0, -$this->plan->vessel->width() * $scale, 1.0, $this->units));
+    }
+
+    private function zones(): void
+    {
+        $depth = $this->plan->vessel->width() / \count(self::ZONES);
+        foreach (self::ZONES as $n => $name) {
+            $this->view->labels[] = new Label($this->frame->left - 6, $this->frame->y(($n + 0.5) * $depth) + 4, $name, 'end', 'dim dim-faint');
+            if ($n > 0) {
+                $edge = $this->frame->y($n * $depth);
+                $this->view->back[] = new Shape(Pen::line($this->frame->left - 5, $edge, $this->frame->left, $edge), 'dim-line');
+            }
+        }
+        $this->view->words[] = \sprintf('%s %% of the floor is planted.', Decimal::trimmed(100 * PlantedShare::of($this->plan), 0));
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Drawing;
+
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Run\Snapshot;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\UnitSystem;
+
+/** The lamp's day on a strip of 24 hours. */
+final class HoursStrip
+{
+    private const WIDTH = 356.0;
+    private const HEIGHT = 44.0;
+    private const LEFT = 48.0;
+    private const RIGHT = 10.0;
+    private const TOP = 4.0;
+    private const BAR = 20.0;
+
+    public static function of(Plan $plan, Snapshot $day, UnitSystem $units): View
+    {
+        $view = new View('hours', 'The lamp’s day', self::WIDTH, self::HEIGHT);
+        $hour = (self::WIDTH - self::LEFT - self::RIGHT) / 24;
+        $x = static fn (float $at): float => self::LEFT + $hour * $at;
+        $view->back[] = new Shape(Pen::rectangle($x(0), self::TOP, 24 * $hour, self::BAR), 'night');
+        foreach ([0, 6, 12, 18, 24] as $at) {
+            $view->back[] = new Shape(Pen::line($x($at), self::TOP + self::BAR, $x($at), self::TOP + self::BAR + 4), 'dim-line');
+            $view->labels[] = new Label($x($at), self::TOP + self::BAR + 16, (string) $at, 'middle', 'dim dim-faint');
+        }
+        $view->labels[] = new Label(self::LEFT - 6, self::TOP + self::BAR - 6, 'hours', 'end', 'dim dim-faint');
+        $lamp = $plan->lamp;
+        $programme = $lamp->programme;
+        $hours = $day->lampHours;
+        foreach ($programme->stretches($hours) as [$from, $to]) {
+            // What runs past midnight comes round again.
+            foreach ([[$from, min(24.0, $to)], [max(24.0, $from) - 24, $to - 24]] as [$a, $b]) {
+                if ($b > $a) {
+                    $view->front[] = new Shape(Pen::rectangle($x($a), self::TOP, ($b - $a) * $hour, self::BAR), 'lit lit-'.min(4, (int) ceil(4 * min(1.0, $day->lampShare))));
+                }
+            }
+        }
+        $strength = 100 * $day->lampShare;
+        $view->words[] = $hours > 0 ? \sprintf('On this day the lamp burns for %s hours at %s %% of its strength.', Decimal::trimmed($hours, 1), Decimal::trimmed($strength, 0)) : 'On this day the lamp is dark.';
+        if ($lamp->lumens <= 0) {
+            return $view;
+        }
+        $y = self::TOP + self::BAR / 2;
+        $view->handles[] = Handle::on('light.on', 'lamp goes on', 'edge edge-tall', 'x', $x($programme->on), $y, $programme->on, 0.0, 24.0, $hour, 0.5, $units);
+        $end = fmod($programme->on + $lamp->hours + $programme->pause, 24.0001);
+        $view->handles[] = Handle::on('light.hours', 'hours of light', 'edge edge-tall', 'x', $x($end), $y, $lamp->hours, 0.0, 24.0 - $programme->pause, $hour, 0.5, $units);
+        if ($programme->pause > 0) {
+            $view->handles[] = Handle::on('light.pause', 'pause', 'edge edge-tall', 'x', $x(fmod($programme->on + $lamp->hours / 2 + $programme->pause, 24.0001)), $y, $programme->pause, 0.0, 24.0 - $lamp->hours, $hour, 0.5, $units);
+        }
+
+        return $view;
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Editing;
+
+use Olvek\Core\Bed\Role as BedRole;
+use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Field\KindOf;
+use Olvek\Core\Plant\Role;
+
+/** What of the catalogue may be chosen, as lists for a page: label by value, or such lists by their heading. */
+final readonly class Options
+{
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
+
+    /** @return array<string, array<string, string>> plants under their roles, in the order in which roles are planted */
+    public function plants(): array
+    {
+        $options = array_fill_keys(array_map(static fn (Role $r): string => $r->words(), Role::cases()), []);
+        foreach ($this->catalogue->plants as $kind) {
+            $options[$kind->role->words()][$kind->id] = $kind->names();
+        }
+
+        return array_filter(array_map(self::sorted(...), $options));
+    }
+
+    /** @return array<string, array<string, string>> */
+    public function animals(): array
+    {
+        $options = [];
+        foreach ($this->catalogue->animals as $kind) {
+            $options[$kind->shape->value][$kind->id] = $kind->names();
+        }
+
+        return array_map(self::sorted(...), $options);
+    }
+
+    /** @return array<string, array<string, string>> */
+    public function hardscape(): array
+    {
+        $options = ['stone' => [], 'wood' => []];
+        foreach ($this->catalogue->hardscape as $kind) {
+            $options[$kind->wood ? 'wood' : 'stone'][$kind->id] = $kind->name;
+        }
+
+        return array_map(self::sorted(...), $options);
+    }
+
+    /** @return array<string, string> */
+    public function waters(): array
+    {
+        return array_map(static fn ($w): string => $w->name, $this->catalogue->waters);
+    }
+
+    /**
+     * @param KindOf $told a field that names a kind of lamp or food
+     *
+     * @return array<string, string>
+     */
+    public function kinds(KindOf $told): array
+    {
+        return ['' => $told->none, ...array_map(static fn ($k): string => $k->name, match ($told->table) {
+            'lamps' => $this->catalogue->lamps,
+            'foods' => $this->catalogue->foods,
+            default => throw new \LogicException("$told->table is chosen elsewhere"),
+        })];
+    }
+
+    /** @return array<string, string> */
+    public function amendments(): array
+    {
+        return array_map(static fn ($a): string => $a->name, $this->catalogue->amendments);
+    }
+
+    /** @return array<string, string> materials, of one role or of all */
+    public function materials(?BedRole $role): array
+    {
+        return array_map(static fn ($m): string => $m->name, array_filter($this->catalogue->materials, static fn ($m): bool => null === $role || $m->role === $role));
+    }
+
+    /**
+     * @param array<string, string> $names
+     *
+     * @return array<string, string>
+     */
+    private static function sorted(array $names): array
+    {
+        asort($names);
+
+        return $names;
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Judging;
+
+use Olvek\Core\Margin\Gate;
+use Olvek\Core\Margin\Judgement;
+use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\MarginId;
+use Olvek\Core\Margin\State;
+use Olvek\Core\Margin\Subject;
+use Olvek\Core\Margin\Sureness;
+use Olvek\Core\Plan\Plan;
+use Olvek\Drawing\YearChart;
+
+/** What of a judgement the Bench shows, small enough to be kept. */
+final readonly class Outcome
+{
+    /** @param non-empty-list<Margin> $margins */
+    private function __construct(public State $state, public string $verdict, public array $margins, public int $hardestDay, public YearChart $year, public Album $album, public ?Sureness $sureness = null)
+    {
+    }
+
+    public static function of(Judgement $judgement, Plan $plan): self
+    {
+        return new self($judgement->state, $judgement->verdict, $judgement->margins, $judgement->hardestDay(), YearChart::of($judgement->trace, Gate::of($plan, $judgement->trace), $plan), Album::of($judgement->trace));
+    }
+
+    /** More than these are not read. */
+    private const MOST_DIFFERENCES = 8;
+
+    /** @return array<string, list<Margin>> margins by the stratum that they are about */
+    public function groups(): array
+    {
+        $groups = array_fill_keys(array_column(Subject::cases(), 'value'), []);
+        foreach ($this->margins as $margin) {
+            $groups[$margin->id->about()->subject->value][] = $margin;
+        }
+
+        return $groups;
+    }
+
+    /** @return list<array{name: string, before: string, after: string}> margins that read otherwise than they did, those that moved most first */
+    public function differences(self $before): array
+    {
+        $moved = [];
+        foreach ($this->margins as $margin) {
+            $old = $before->margin($margin->id);
+            if (null !== $old && $old->shown !== $margin->shown) {
+                $moved[] = [abs($margin->position() - $old->position()), ['name' => lcfirst($margin->name), 'before' => $old->shown, 'after' => $margin->shown]];
+            }
+        }
+        usort($moved, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return array_column(\array_slice($moved, 0, self::MOST_DIFFERENCES), 1);
+    }
+
+    /** The same outcome, and how sure it is. */
+    public function with(Sureness $sureness): self
+    {
+        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins), $this->hardestDay, $this->year, $this->album, $sureness);
+    }
+
+    /** True once it is known how sure the margins are. */
+    public function isSure(): bool
+    {
+        return null !== $this->sureness;
+    }
+
+    public function margin(MarginId $id): ?Margin
+    {
+        foreach ($this->margins as $margin) {
+            if ($margin->id === $id) {
+                return $margin;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,192 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Log;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Account\Today;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LoggedEvent;
+use Olvek\Core\Log\Reading;
+use Olvek\Core\Log\TestKit;
+use Olvek\Core\Unit\QuantityReader;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Core\Water\Measure;
+use Olvek\Tank\Tank;
+use Olvek\Task\TaskMark;
+
+/** What is written down of tanks: the one place where lines are added and taken back. */
+final readonly class Logbook
+{
+    public const ALGAE = 'algae';
+
+    public function __construct(private EntityManagerInterface $entities, private Today $today)
+    {
+    }
+
+    /**
+     * Reads and keeps one test of the water; nothing is kept unless all of it can be read.
+     *
+     * @param array<string, string> $typed by measure
+     *
+     * @return array<string, string> why an entry was refused, by measure; "" for the whole, "day" for its day
+     */
+    public function test(Tank $tank, array $typed, string $day, TestKit $kit, UnitSystem $units): array
+    {
+        $on = $this->today->orEarlier($tank->keeper, $day);
+        $errors = null === $on ? ['day' => Today::REFUSED] : [];
+        $values = [];
+        foreach (Measure::cases() as $measure) {
+            $text = trim($typed[$measure->value] ?? '');
+            if ('' === $text) {
+                continue;
+            }
+            try {
+                $value = $kit->toBase($measure, QuantityReader::read($text, $units->unitFor($measure->dimension())));
+                [$least, $most] = $measure->bounds();
+                if ($value < $least || $value > $most) {
+                    $errors[$measure->value] = \sprintf('No water reads so; %s lies from %s to %s.', $measure->label(), $kit->show($measure, $least, $units), $kit->show($measure, $most, $units));
+                }
+                $values[$measure->value] = $value;
+            } catch (UnreadableQuantity $unreadable) {
+                $errors[$measure->value] = $unreadable->getMessage();
+            }
+        }
+        if ([] === $values && [] === $errors) {
+            $errors[''] = 'Type at least one reading; 0 where nothing showed.';
+        }
+        if ([] !== $errors || null === $on) {
+            return $errors;
+        }
+        foreach ($values as $id => $value) {
+            $measure = Measure::from($id);
+            $this->entities->persist(new Entry($tank, $on, EntryKind::Reading, $id, $value, null, self::line($measure, $value, $kit, $units)));
+        }
+        $this->entities->flush();
+
+        return [];
+    }
+
+    /** A reading as the logbook tells it. */
+    public static function line(Measure $measure, float $value, TestKit $kit, UnitSystem $units): string
+    {
+        return (Measure::Acidity === $measure ? $measure->label() : ucfirst($measure->label())).' '.$kit->show($measure, $value, $units);
+    }
+
+    /** @return string|null why it was refused */
+    public function done(Tank $tank, EventKind $kind, float $amount, ?string $of, string $words, string $day): ?string
+    {
+        $on = $this->today->orEarlier($tank->keeper, $day);
+        if (null === $on) {
+            return Today::REFUSED;
+        }
+        $this->write($tank, $on, $kind, $amount, $of, $words);
+        $this->entities->flush();
+
+        return null;
+    }
+
+    /** A line about something done, not yet flushed. */
+    public function write(Tank $tank, \DateTimeImmutable $on, EventKind $kind, float $amount, ?string $of, string $words): Entry
+    {
+        $entry = new Entry($tank, $on, EntryKind::Done, $kind->value, $amount, $of, mb_substr($words, 0, Entry::LONGEST_WORDS));
+        $this->entities->persist($entry);
+
+        return $entry;
+    }
+
+    /** Whether algae showed when somebody looked. */
+    public function algae(Tank $tank, bool $show, string $day): ?string
+    {
+        $on = $this->today->orEarlier($tank->keeper, $day);
+        if (null === $on) {
+            return Today::REFUSED;
+        }
+        $this->entities->persist(new Entry($tank, $on, EntryKind::Sighting, self::ALGAE, $show ? 1.0 : 0.0, null, $show ? 'Algae show' : 'No algae to be seen'));
+        $this->entities->flush();
+
+        return null;
+    }
+
+    public function find(Tank $tank, string $id): ?Entry
+    {
+        return $this->entities->getRepository(Entry::class)->findOneBy(['id' => $id, 'tank' => $tank->id()]);
+    }
+
+    public function takeBack(Entry $entry): void
+    {
+        foreach ($this->entities->getRepository(TaskMark::class)->findBy(['tank' => $entry->tank->id(), 'entry' => $entry->id]) as $mark) {
+            $this->entities->remove($mark);
+        }
+        $this->entities->remove($entry);
+        $this->entities->flush();
+    }
+
+    /** @return iterable<Entry> all of a tank's, oldest first, never many at once */
+    public function all(Tank $tank): iterable
+    {
+        return $this->entities->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank ORDER BY e.on, e.written, e.id')->setParameter('tank', $tank->id(), 'uuid')->toIterable();
+    }
+
+    /** @return list<Entry> newest first */
+    public function newest(Tank $tank, int $most): array
+    {
+        return $this->entities->getRepository(Entry::class)->findBy(['tank' => $tank->id()], ['on' => 'DESC', 'id' => 'DESC'], $most);
+    }
+
+    /**
+     * The newest readings of tanks: those of the last day on which anything was read.
+     *
+     * @param list<Tank> $tanks
+     *
+     * @return array<string, list<Entry>> by tank
+     */
+    public function lastRead(array $tanks): array
+    {
+        $read = [];
+        if ([] === $tanks) {
+            return [];
+        }
+        // Each tank a parameter of its own: how an id is bound differs from database to database.
+        $named = implode(', ', array_map(static fn (int $n): string => ":tank$n", array_keys($tanks)));
+        $query = $this->entities->createQuery('SELECT e FROM '.Entry::class." e WHERE e.tank IN ($named) AND e.kind = :kind AND e.on = (SELECT MAX(l.on) FROM ".Entry::class.' l WHERE l.tank = e.tank AND l.kind = :kind) ORDER BY e.id')->setParameter('kind', EntryKind::Reading->value);
+        foreach ($tanks as $n => $tank) {
+            $query->setParameter("tank$n", $tank->id(), 'uuid');
+        }
+        /** @var list<Entry> $entries */
+        $entries = $query->getResult();
+        foreach ($entries as $entry) {
+            $read[$entry->tank->id()->toRfc4122()][] = $entry;
+        }
+
+        return $read;
+    }
+
+    /**
+     * What the core makes sense of, by days after filling; what was written before is left out.
+     *
+     * @param int $upTo last day that counts
+     */
+    public function since(Tank $tank, \DateTimeImmutable $filled, int $upTo = 1095): Log
+    {
+        $readings = $events = $algae = [];
+        /** @var list<Entry> $entries */
+        $entries = $this->entities->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank AND e.on >= :from AND e.on <= :to ORDER BY e.on, e.id')
+            ->setParameter('tank', $tank->id(), 'uuid')->setParameter('from', $filled, 'date_immutable')->setParameter('to', $filled->modify("+$upTo days"), 'date_immutable')->getResult();
+        foreach ($entries as $entry) {
+            $day = Today::between($filled, $entry->on);
+            if (EntryKind::Reading === $entry->kind && null !== ($measure = Measure::tryFrom($entry->what)) && null !== $entry->amount) {
+                $readings[] = new Reading($day, $measure, $entry->amount);
+            } elseif (EntryKind::Done === $entry->kind && null !== ($kind = EventKind::named($entry->what))) {
+                $events[] = new LoggedEvent($day, $kind, $entry->amount ?? 0.0, $entry->of);
+            } elseif (EntryKind::Sighting === $entry->kind && self::ALGAE === $entry->what) {
+                $algae[$day] = $entry->amount > 0;
+            }
+        }
+
+        return new Log($readings, $events, $algae);
+    }
+}

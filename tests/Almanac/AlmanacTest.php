@@ -1,0 +1,231 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Almanac;
+
+use Olvek\Account\KeeperRepository;
+use Olvek\Log\Entry;
+use Olvek\Tests\BenchTestCase;
+use Olvek\Tests\FilledTank;
+use PHPUnit\Framework\Attributes\TestWith;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Component\VEvent;
+use Sabre\VObject\Reader;
+use Symfony\Component\BrowserKit\Cookie;
+
+/** What is due over all tanks: done, put off, left out; and the calendar that leaves from it. */
+final class AlmanacTest extends BenchTestCase
+{
+    use FilledTank;
+
+    private const LOOK = 'Look: who is missing';
+
+    private function open(): void
+    {
+        $this->browser->request('GET', '/almanac');
+        self::assertResponseIsSuccessful();
+    }
+
+    /** @param array<string, string> $more */
+    private function mark(string $task, string $due, string $state, array $more = []): void
+    {
+        $this->browser->request('POST', "/almanac/$this->tank/$task/$due", ['_token' => $this->token('almanac'), 'state' => $state, ...$more]);
+    }
+
+    private function calendar(string $address): VCalendar
+    {
+        $this->browser->request('GET', $address);
+        self::assertResponseIsSuccessful();
+        $calendar = Reader::read((string) $this->browser->getResponse()->getContent());
+        self::assertInstanceOf(VCalendar::class, $calendar);
+        self::assertSame([], $calendar->validate(), 'valid by RFC 5545');
+
+        return $calendar;
+    }
+
+    /** @return list<VEvent> of which the summary holds some words */
+    private static function events(VCalendar $calendar, string $words): array
+    {
+        return array_values(array_filter($calendar->select('VEVENT'), static fn ($e): bool => $e instanceof VEvent && str_contains((string) $e->__get('SUMMARY'), $words)));
+    }
+
+    public function testATankThatIsNotFilledAsksForNothing(): void
+    {
+        $this->open();
+        self::assertStringContainsString('Not filled yet', $this->text('.almanac'));
+        self::assertSelectorNotExists('.due');
+    }
+
+    /** Filled 16 days ago: what comes every 7 days from day 7 fell on day 14, two days ago, and falls again on day 21. */
+    public function testLateTodayAndAhead(): void
+    {
+        $this->fill(16);
+        $this->open();
+        $late = $this->browser->getCrawler()->filter('.due-late')->reduce(static fn ($li): bool => str_contains($li->text(), self::LOOK));
+        self::assertStringContainsString('2 days late', $late->text());
+        self::assertCount(2, $this->browser->getCrawler()->filter('.due')->reduce(static fn ($li): bool => str_contains($li->text(), self::LOOK)), 'the last time and the next');
+        self::assertStringContainsString('Test ammonia', $this->text('.almanac'), 'the start’s own next test');
+    }
+
+    public function testOneTankAlone(): void
+    {
+        $this->fill(16);
+        $first = $this->tank;
+        $this->tank = $this->newTank($this->service(KeeperRepository::class)->named('Runa') ?? self::fail('Runa is gone'));
+        $this->fill(40);
+        $this->open();
+        self::assertCount(2, array_unique($this->browser->getCrawler()->filter('.due-tank')->extract(['href'])));
+        $this->browser->request('GET', "/almanac?tank=$first");
+        self::assertSame(["/tanks/$first/weeks"], array_values(array_unique($this->browser->getCrawler()->filter('.due-tank')->extract(['href']))));
+        $this->browser->request('GET', '/almanac?tank=nobodys');
+        self::assertSelectorNotExists('.due');
+    }
+
+    /** What a start asks for is kept, and yet never older than the logbook. */
+    public function testAReadingMovesTheNextTest(): void
+    {
+        $this->fill(16);
+        $this->open();
+        self::assertStringContainsString('Test ammonia, nitrite, nitrate, pH', $this->text('.almanac'));
+        $this->post('test', ['test' => ['ammonia' => '0', 'nitrite' => '0', 'nitrate' => '5', 'ph' => '7']]);
+        $this->open();
+        self::assertStringNotContainsString('Test ammonia, nitrite, nitrate, pH', $this->text('.almanac'));
+        $this->browser->request('GET', "/tanks/$this->tank/weeks");
+        $this->browser->submit($this->browser->getCrawler()->filter('.log li')->reduce(static fn ($li): bool => str_contains($li->text(), 'pH'))->filter('button')->form());
+        $this->open();
+        self::assertStringContainsString(', pH', $this->text('.almanac'), 'taken back, it is asked for again');
+    }
+
+    public function testDoneIsWrittenIntoTheLogbookAndAskedNoMore(): void
+    {
+        $this->fill(16);
+        $this->mark('look', $this->day(-2), 'done');
+        self::assertResponseRedirects('/almanac');
+        $entries = $this->entries();
+        self::assertSame(['task', 'look'], [$entries[0]->what, $entries[0]->of]);
+        self::assertStringStartsWith(self::LOOK, $entries[0]->words);
+        $this->open();
+        self::assertCount(1, $this->browser->getCrawler()->filter('.due')->reduce(static fn ($li): bool => str_contains($li->text(), self::LOOK)));
+        $this->mark('look', $this->day(-2), 'done');
+        self::assertResponseStatusCodeSame(409);
+        self::assertCount(1, $this->entries(), 'nothing twice');
+    }
+
+    public function testPutOffStandsOnItsNewDayAndTheLogbookSaysSo(): void
+    {
+        $this->fill(16);
+        $this->mark('look', $this->day(-2), 'move', ['to' => $this->day(3)]);
+        self::assertResponseRedirects('/almanac');
+        self::assertStringStartsWith('Put off to', $this->entries()[0]->words);
+        $this->open();
+        self::assertSelectorNotExists('.due-late:contains("Look: who")');
+        self::assertStringContainsString('put off from', $this->text('.almanac'));
+        foreach (['', $this->day(0), '2999-01-01', 'soon'] as $nowhere) {
+            $this->mark('look', $this->day(-2), 'move', ['to' => $nowhere]);
+            self::assertResponseStatusCodeSame(422);
+            self::assertStringContainsString('stays where it is', $this->text('[role="alert"]'));
+        }
+    }
+
+    public function testLeftOutIsSaidInTheLogbook(): void
+    {
+        $this->fill(16);
+        $this->mark('look', $this->day(-2), 'skip');
+        self::assertSame(['Left out: '], array_map(static fn (Entry $e): string => substr($e->words, 0, 10), $this->entries()));
+        $this->browser->request('GET', "/tanks/$this->tank/weeks");
+        $this->browser->submit($this->browser->getCrawler()->filter('.log button')->form());
+        $this->open();
+        self::assertCount(1, $this->browser->getCrawler()->filter('.due-late')->reduce(static fn ($li): bool => str_contains($li->text(), self::LOOK)), 'taken back in the logbook, it is asked for again');
+    }
+
+    #[TestWith(['look', '2001-01-01', 409])]
+    #[TestWith(['paint-it', '2026-01-01', 409])]
+    #[TestWith(['look', 'never', 404])]
+    public function testWhatIsNotDueCannotBeDone(string $task, string $due, int $status): void
+    {
+        $this->fill(16);
+        $this->mark($task, $due, 'done');
+        self::assertResponseStatusCodeSame($status);
+        self::assertSame([], $this->entries());
+    }
+
+    public function testAllTanksLeaveInOneCalendar(): void
+    {
+        $this->fill(16);
+        $first = $this->tank;
+        $this->tank = $this->newTank($this->service(KeeperRepository::class)->named('Runa') ?? self::fail('Runa is gone'));
+        $this->fill(100);
+        $this->tank = $first;
+        $calendar = $this->calendar('/almanac.ics');
+        $looks = self::events($calendar, self::LOOK);
+        self::assertCount(2, $looks);
+        self::assertSame('FREQ=DAILY;INTERVAL=7', (string) $looks[0]->__get('RRULE'));
+        $uids = array_map(static fn ($e): string => (string) $e->__get('UID'), $calendar->select('VEVENT'));
+        self::assertSame($uids, array_unique($uids));
+        $this->mark('look', $this->day(-2), 'done');
+        $this->mark('look', $this->day(5), 'move', ['to' => $this->day(6)]);
+        $looks = self::events($this->calendar('/almanac.ics'), self::LOOK);
+        self::assertCount(3, $looks, 'one of them put off, an event of its own');
+        $dates = array_map(static fn (VEvent $e): string => (string) $e->__get('DTSTART'), $looks);
+        self::assertContains(str_replace('-', '', $this->day(6)), $dates);
+        $left = array_merge(...array_map(static fn (VEvent $e): array => array_map(strval(...), $e->select('EXDATE')), $looks));
+        sort($left);
+        self::assertSame([str_replace('-', '', $this->day(-2)), str_replace('-', '', $this->day(5))], $left);
+    }
+
+    public function testThePrivateAddressIsMadeRenewedAndClosed(): void
+    {
+        $this->fill(16);
+        $this->open();
+        $this->browser->submitForm('Make a private address');
+        $this->browser->followRedirect();
+        $address = (string) $this->browser->getCrawler()->filter('#feed-address')->attr('value');
+        self::assertMatchesRegularExpression('~/feed/[\w-]{43}\.ics$~', $address);
+        $this->browser->submitForm('Renew the address');
+        $this->browser->followRedirect();
+        $renewed = (string) $this->browser->getCrawler()->filter('#feed-address')->attr('value');
+        self::assertNotSame($address, $renewed);
+        $this->browser->restart();
+        self::assertCount(1, self::events($this->calendar($renewed), self::LOOK), 'without signing in');
+        $this->browser->request('GET', $address);
+        self::assertResponseStatusCodeSame(404, 'the old one is dead');
+        $this->browser->request('GET', '/feed/'.str_repeat('a', 43).'.ics');
+        self::assertResponseStatusCodeSame(404);
+        $this->browser->loginUser($this->service(KeeperRepository::class)->named('Runa') ?? self::fail('Runa is gone'));
+        $this->open();
+        $this->browser->submitForm('Close it');
+        $this->browser->request('GET', $renewed);
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testDaysBeginWhereTheKeeperLives(): void
+    {
+        $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token('almanac'), 'zone' => 'Pacific/Kiritimati']);
+        self::assertResponseRedirects('/almanac#address');
+        $this->open();
+        // Fourteen hours ahead of UTC all year.
+        self::assertStringContainsString((new \DateTimeImmutable('+14 hours', new \DateTimeZone('UTC')))->format('j F Y'), $this->text('.almanac'));
+        $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token('almanac'), 'zone' => 'Moon/Tycho']);
+        self::assertResponseStatusCodeSame(422);
+    }
+
+    /** The cookie by which browser tests move the clock means nothing to anybody else. */
+    public function testNobodyMovesTheClock(): void
+    {
+        $this->browser->getCookieJar()->set(new Cookie('olvek-days-ahead', '40'));
+        $this->open();
+        self::assertStringContainsString((new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->format('j F Y'), $this->text('.almanac'));
+    }
+
+    public function testNothingIsMarkedWithoutTheToken(): void
+    {
+        $this->fill(16);
+        foreach (["/almanac/$this->tank/look/".$this->day(-2), '/almanac/address', '/almanac/zone'] as $where) {
+            $this->browser->request('POST', $where, ['_token' => 'forged', 'state' => 'done', 'do' => 'renew', 'zone' => 'UTC']);
+            self::assertResponseStatusCodeSame(422);
+        }
+        self::assertSame([], $this->entries());
+        self::assertNull($this->service(KeeperRepository::class)->named('Runa')?->feed());
+    }
+}

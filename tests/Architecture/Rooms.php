@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Architecture;
+
+/** Every room of the house, and which others it may know: only such as stand before it. What each is stands in docs/architecture.md. */
+final class Rooms
+{
+    public const CORE = [
+        'Patience' => [],
+        'Unit' => [],
+        'Field' => ['Unit'],
+        'Plant' => ['Unit'],
+        'Animal' => ['Unit', 'Field'],
+        'Hardscape' => ['Unit', 'Field'],
+        'Light' => ['Unit', 'Field'],
+        'Vessel' => ['Unit', 'Field'],
+        'Water' => ['Unit', 'Field'],
+        'Bed' => ['Unit', 'Field', 'Vessel'],
+        'Event' => ['Unit', 'Field', 'Water'],
+        'Catalogue' => ['Unit', 'Plant', 'Animal', 'Hardscape', 'Light', 'Vessel', 'Water', 'Bed'],
+        'Plan' => ['Unit', 'Field', 'Plant', 'Animal', 'Hardscape', 'Light', 'Vessel', 'Water', 'Bed', 'Event', 'Catalogue'],
+        'Buying' => ['Unit', 'Vessel', 'Bed', 'Catalogue', 'Plan'],
+        'Change' => ['Unit', 'Field', 'Plant', 'Light', 'Vessel', 'Bed', 'Event', 'Catalogue', 'Plan'],
+        'Run' => ['Unit', 'Plant', 'Animal', 'Hardscape', 'Light', 'Water', 'Bed', 'Event', 'Plan'],
+        'Log' => ['Unit', 'Water', 'Event', 'Plan', 'Run'],
+        'Margin' => ['Patience', 'Unit', 'Plant', 'Animal', 'Light', 'Water', 'Bed', 'Event', 'Plan', 'Change', 'Run'],
+        'Review' => ['Unit', 'Plant', 'Animal', 'Bed', 'Plan', 'Change', 'Run'],
+        'Steps' => ['Unit', 'Plant', 'Vessel', 'Bed', 'Plan', 'Buying'],
+        'Fit' => ['Patience', 'Water', 'Event', 'Run', 'Log'],
+        'Solve' => ['Patience', 'Unit', 'Animal', 'Event', 'Catalogue', 'Plan', 'Change', 'Margin'],
+        'Stress' => ['Patience', 'Unit', 'Animal', 'Event', 'Plan', 'Run', 'Margin'],
+        'Care' => ['Unit', 'Plant', 'Event', 'Plan', 'Run', 'Log', 'Solve'],
+        'Start' => ['Unit', 'Water', 'Event', 'Plan', 'Log', 'Margin', 'Fit', 'Care'],
+    ];
+
+    public const APPLICATION = [
+        'Drawing' => [],
+        'Site' => [],
+        'Account' => ['Drawing', 'Site'],
+        'Tank' => ['Account'],
+        'Work' => ['Site', 'Account'],
+        'Device' => ['Site', 'Tank'],
+        'Editing' => ['Site', 'Account', 'Tank'],
+        'Judging' => ['Drawing', 'Site', 'Tank', 'Work'],
+        'Settings' => ['Site', 'Account', 'Tank'],
+        'Bench' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Judging'],
+        'Command' => ['Site', 'Judging'],
+        'Server' => ['Site', 'Account', 'Tank', 'Settings'],
+        'Task' => ['Site', 'Tank', 'Editing'],
+        'Build' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Task'],
+        'Log' => ['Account', 'Tank', 'Task'],
+        'Demo' => ['Account', 'Tank', 'Device', 'Editing', 'Build', 'Log'],
+        'Weeks' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Device', 'Editing', 'Build', 'Log'],
+        'Almanac' => ['Site', 'Account', 'Tank', 'Task', 'Build', 'Log', 'Weeks'],
+        'Carry' => ['Site', 'Account', 'Tank', 'Work', 'Device', 'Bench', 'Task', 'Build', 'Log', 'Almanac'],
+        'Shelf' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Judging', 'Log', 'Almanac'],
+    ];
+}

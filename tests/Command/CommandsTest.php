@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Command;
+
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** The commands as a shell runs them: output, reasons on standard error, exit codes. */
+final class CommandsTest extends TestCase
+{
+    private const ROOT = __DIR__.'/../..';
+
+    /** @return array{int, string, string} */
+    private static function run_(string $arguments, string $input = ''): array
+    {
+        $process = proc_open('exec '.\PHP_BINARY.' bin/console --env=test '.$arguments, [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, self::ROOT);
+        self::assertIsResource($process);
+        fwrite($pipes[0], $input);
+        fclose($pipes[0]);
+        $out = (string) stream_get_contents($pipes[1]);
+        $err = (string) stream_get_contents($pipes[2]);
+
+        return [proc_close($process), $out, $err];
+    }
+
+    public function testJudgesAPlanForPeople(): void
+    {
+        [$code, $out, $err] = self::run_('olvek:judge demo/waiting-hall.plan.json');
+        self::assertSame([0, ''], [$code, $err]);
+        self::assertStringContainsString('This can work, but', $out);
+        self::assertStringContainsString('Stock balance', $out);
+    }
+
+    public function testJudgesAPlanForMachines(): void
+    {
+        [$code, $out] = self::run_('olvek:judge - --format=json --day=60 --band=8 --helps', (string) file_get_contents(self::ROOT.'/demo/waiting-hall.plan.json'));
+        $data = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertSame(0, $code);
+        self::assertIsArray($data);
+        self::assertSame('tight', $data['state']);
+        self::assertSame(60, $data['ledger']['day'] ?? null);
+        self::assertCount(20, $data['margins']);
+        $margins = array_column($data['margins'], null, 'id');
+        self::assertSame(8, $margins['oxygen']['spread']['of']);
+        self::assertLessThanOrEqual($margins['oxygen']['spread']['p90'], $margins['oxygen']['spread']['p10']);
+        foreach ($margins as $margin) {
+            self::assertTrue('holds' === $margin['state'] ? [] === $margin['helps'] : \count($margin['helps']) <= 3);
+        }
+        self::assertNotSame([], $margins['oxygen']['helps']);
+    }
+
+    public function testABadPlanEndsWithOneAndItsReasons(): void
+    {
+        [$code, $out, $err] = self::run_('olvek:judge -', '{"format": "olvek.plan", "version": 1}');
+        self::assertSame([1, ''], [$code, $out]);
+        self::assertStringContainsString('vessel: This is missing', $err);
+        foreach (['olvek:judge no-such.json', 'olvek:solve no-such.json --for=light', 'olvek:run no-such.json', 'olvek:run demo/galley.plan.json --events=no-such.json'] as $call) {
+            self::assertSame([1, '', "no-such.json cannot be read.\n"], self::run_($call), $call);
+        }
+    }
+
+    public function testRunsAPlan(): void
+    {
+        $events = tempnam(sys_get_temp_dir(), 'olvek');
+        file_put_contents($events, '{"events": [{"do": "dose", "day": 5, "milligramsPerLitre": 2}]}');
+        [$code, $out] = self::run_("olvek:run demo/galley.plan.json --days=20 --events=$events");
+        $rows = array_map(static fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\n", trim($out)));
+        self::assertSame(0, $code);
+        self::assertCount(21, $rows);
+        self::assertSame('day', $rows[0][0]);
+        $ammonia = (int) array_search('ammonia', $rows[0], true);
+        self::assertGreaterThan(1.9, (float) $rows[6][$ammonia]);
+        file_put_contents($events, '{"events": [{"do": "dance", "day": 5}]}');
+        [$code, $out, $err] = self::run_("olvek:run demo/galley.plan.json --events=$events");
+        unlink($events);
+        self::assertSame([1, ''], [$code, $out]);
+        self::assertStringContainsString('events.0.do', $err);
+        [$code, $out] = self::run_('olvek:run demo/galley.plan.json --days=3 --format=json');
+        $data = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertSame(0, $code);
+        self::assertIsArray($data);
+        self::assertSame(['units', 'columns', 'clumps', 'mass', 'leafNitrogen'], array_keys($data));
+    }
+
+    public function testRunsByTheHourAndWithABand(): void
+    {
+        [$code, $out] = self::run_('olvek:run demo/galley.plan.json --days=2 --every=hour');
+        $rows = explode("\n", trim($out));
+        self::assertSame([0, 49, 'day,hour,ammonia,nitrite,nitrate,oxygen,pH,carbonDioxide'], [$code, \count($rows), $rows[0]]);
+        [$code, $out] = self::run_('olvek:run demo/galley.plan.json --days=5 --band=6');
+        $rows = array_map(static fn (string $line): array => explode(',', $line), explode("\n", trim($out)));
+        self::assertSame([0, 6], [$code, \count($rows)]);
+        $low = (int) array_search('nitrate.10', $rows[0], true);
+        self::assertSame('nitrate.90', $rows[0][$low + 1]);
+        self::assertLessThan((float) $rows[5][$low + 1], (float) $rows[5][$low]);
+        self::assertSame($out, self::run_('olvek:run demo/galley.plan.json --days=5 --band=6')[1], 'the seed is fixed');
+    }
+
+    #[TestWith(['stock --kind=neocaridina-davidi', 'animals.'])]
+    #[TestWith(['light', 'light.hours'])]
+    #[TestWith(['depth', 'bed.soil.front'])]
+    #[TestWith(['start', 'animals.a2.day'])]
+    public function testSolvesWithEditsThatTakeTheAnswer(string $question, string $edit): void
+    {
+        [$code, $out] = self::run_("olvek:solve demo/waiting-hall.plan.json --format=json --for=$question");
+        $data = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertSame(0, $code);
+        self::assertIsArray($data);
+        self::assertTrue($data['found']);
+        self::assertNotSame([], array_filter(array_keys($data['edits']), static fn (int|string $place): bool => str_starts_with((string) $place, $edit)));
+    }
+
+    public function testSaysWhyThereIsNoAnswer(): void
+    {
+        [$code, $out] = self::run_('olvek:solve demo/terrace.plan.json --for=light');
+        self::assertSame(3, $code);
+        self::assertStringStartsWith('No answer, because there is no lamp', $out);
+    }
+
+    #[TestWith(['olvek:run demo/galley.plan.json --every=minute'])]
+    #[TestWith(['olvek:run demo/galley.plan.json --every=hour --band=4'])]
+    #[TestWith(['olvek:run demo/galley.plan.json --band=9000'])]
+    #[TestWith(['olvek:solve demo/galley.plan.json'])]
+    #[TestWith(['olvek:solve demo/galley.plan.json --for=happiness'])]
+    #[TestWith(['olvek:solve demo/galley.plan.json --for=stock'])]
+    #[TestWith(['olvek:solve demo/galley.plan.json --for=stock --kind=whale'])]
+    #[TestWith(['olvek:run demo/galley.plan.json --days=0'])]
+    #[TestWith(['olvek:run demo/galley.plan.json --format=xml'])]
+    #[TestWith(['olvek:judge'])]
+    #[TestWith(['olvek:judge demo/galley.plan.json --format=xml'])]
+    #[TestWith(['olvek:judge demo/galley.plan.json --day=soon'])]
+    #[TestWith(['olvek:chem wine'])]
+    #[TestWith(['olvek:chem ammonia'])]
+    #[TestWith(['olvek:chem ammonia --ph=acid'])]
+    #[TestWith(['olvek:chem carbonate --kh=6'])]
+    #[TestWith(['olvek:convert 3 l cm'])]
+    #[TestWith(['olvek:convert three l ml'])]
+    #[TestWith(['olvek:convert 3 NO3 P'])]
+    #[TestWith(['olvek:convert 3 firkin l'])]
+    #[TestWith(['olvek:convert 3 l'])]
+    public function testAWrongCallEndsWithTwo(string $arguments): void
+    {
+        [$code, $out, $err] = self::run_($arguments);
+        self::assertSame([2, ''], [$code, $out]);
+        self::assertNotSame('', $err);
+    }
+
+    /** Numbers from the published tables that core/tests/Reference holds. */
+    #[TestWith(['olvek:convert 29 usgal l', '109.776941736', 109.776941736])]
+    #[TestWith(['olvek:convert 30 NO3 N', 'N', 6.777])]
+    #[TestWith(['olvek:chem ammonia --ph=8 --temp=25', 'unionisedShare', 0.0538])]
+    #[TestWith(['olvek:chem oxygen --temp=20', 'saturation', 9.09])]
+    #[TestWith(['olvek:chem carbonate --kh=0 --co2=0.477 --temp=25', 'pH', 5.65])]
+    public function testSumsAgreeWithTheTables(string $arguments, string $name, float $expected): void
+    {
+        [$code, $out] = self::run_($arguments.' --format=json');
+        self::assertSame(0, $code);
+        $data = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($data);
+        $value = $data['value'] ?? $data[$name]['value'] ?? null;
+        self::assertIsFloat($value);
+        self::assertEqualsWithDelta($expected, $value, 0.005 * $expected);
+        self::assertStringContainsString('N' === $name || is_numeric($name) ? '' : $name, self::run_($arguments)[1]);
+    }
+}

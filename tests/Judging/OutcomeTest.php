@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Judging;
+
+use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Change\Editor;
+use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\MarginId;
+use Olvek\Core\Margin\Spread;
+use Olvek\Core\Margin\Sureness;
+use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Judging\Outcome;
+use Olvek\Judging\Questions;
+use PHPUnit\Framework\TestCase;
+
+/** What the Bench keeps of a judgement. */
+final class OutcomeTest extends TestCase
+{
+    private static function outcome(string $edit = '', string $text = ''): Outcome
+    {
+        $plan = (new PlanDocument(Catalogue::shipped()))->fromJson((string) file_get_contents(__DIR__.'/../../demo/waiting-hall.plan.json'));
+
+        $plan = '' === $edit ? $plan : (new Editor(Catalogue::shipped()))->apply($plan, [$edit => $text], UnitSystem::Metric)->plan;
+
+        return Outcome::of(Judge::judge($plan), $plan);
+    }
+
+    public function testEveryMarginIsShownOnce(): void
+    {
+        $outcome = self::outcome();
+        $shown = array_merge(...array_values(array_map(static fn (array $margins): array => array_map(static fn (Margin $m): string => $m->id->value, $margins), $outcome->groups())));
+        self::assertSame([], array_diff(array_map(static fn (Margin $m): string => $m->id->value, $outcome->margins), $shown));
+        self::assertSame($shown, array_unique($shown));
+    }
+
+    public function testDifferencesNameOnlyWhatMoved(): void
+    {
+        $before = self::outcome();
+        self::assertSame([], self::outcome()->differences($before));
+        $moved = array_column(self::outcome('light.hours', '6')->differences($before), null, 'name');
+        self::assertArrayHasKey('light for plants', $moved);
+        self::assertArrayNotHasKey('planted floor', $moved);
+        self::assertNotSame($moved['light for plants']['before'], $moved['light for plants']['after']);
+    }
+
+    public function testItGrowsSureWithoutChangingItsMind(): void
+    {
+        $outcome = self::outcome();
+        self::assertFalse($outcome->isSure());
+        $sure = $outcome->with(new Sureness(array_fill_keys(array_map(static fn (Margin $m): string => $m->id->value, $outcome->margins), new Spread(1.0, 2.0, 60, 64)), 25, 64));
+        self::assertTrue($sure->isSure());
+        self::assertSame([$outcome->state, $outcome->verdict, $outcome->hardestDay], [$sure->state, $sure->verdict, $sure->hardestDay]);
+        self::assertSame(60, $sure->margin(MarginId::Oxygen)?->spread?->holds);
+        self::assertSame('Of 64 tanks that obey this model and differ in what is uncertain, 25 come through with no margin of balance or welfare failing.', $sure->sureness?->words());
+    }
+
+    public function testEveryQuestionHasItsName(): void
+    {
+        $questions = new Questions(new Editor(Catalogue::shipped()), Catalogue::shipped());
+        foreach (Questions::NAMES as $name) {
+            self::assertNotNull($questions->named($name, 'neocaridina-davidi'), $name);
+        }
+        self::assertNull($questions->named('stock', 'whale'));
+        self::assertNull($questions->named('weather'));
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Task;
+
+use Olvek\Account\Keeper;
+use Olvek\Build\StepView;
+use Olvek\Core\Care\Task;
+use Olvek\Core\Steps\Step;
+use Olvek\Tank\Tank;
+use Olvek\Task\Calendar;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Component\VEvent;
+use Sabre\VObject\Reader;
+use Symfony\Component\Clock\MockClock;
+
+/** Days, repeats and odd names in the calendar; times in words on the steps. */
+final class CalendarTest extends TestCase
+{
+    /** @return list<VEvent> */
+    private static function events(string $name, Task ...$tasks): array
+    {
+        $tank = new Tank(new Keeper('Runa', 'Runa'), $name, new \DateTimeImmutable('2026-05-01'));
+        $calendar = Reader::read((new Calendar(new MockClock('2026-05-01 10:00', 'Asia/Tokyo')))->write($tank, array_values($tasks), new \DateTimeImmutable('2026-12-30')));
+        self::assertInstanceOf(VCalendar::class, $calendar);
+        self::assertSame([], $calendar->validate());
+
+        return array_values(array_filter($calendar->select('VEVENT'), static fn ($e): bool => $e instanceof VEvent));
+    }
+
+    public function testDaysPassTheYearsEnd(): void
+    {
+        $event = self::events('Galley', new Task('t', 3, 'Test'))[0];
+        self::assertSame('20270102', (string) $event->__get('DTSTART'));
+        self::assertSame('20260501T010000Z', (string) $event->__get('DTSTAMP'), 'in universal time');
+    }
+
+    public function testRepeatsEndOnTheLastDayOnWhichTheyMayFall(): void
+    {
+        [$often, $open] = self::events('Galley', new Task('a', 1, 'Test', 3, 28), new Task('b', 7, 'Look', 7));
+        self::assertSame('FREQ=DAILY;INTERVAL=3;UNTIL=20270127', (string) $often->__get('RRULE'));
+        self::assertSame('FREQ=DAILY;INTERVAL=7', (string) $open->__get('RRULE'));
+    }
+
+    /** Commas, semicolons, line breaks and long names of any letters come through; nothing in a name becomes a line of its own. */
+    #[TestWith(['Nook; shelf, left'])]
+    #[TestWith(['Ærøskøbing – 水草の水槽'])]
+    #[TestWith(['x\\nBEGIN:VALARM'])]
+    #[TestWith(['A name so long that a line of the calendar must be folded in its midst to be read'])]
+    public function testNamesComeThrough(string $name): void
+    {
+        self::assertSame("$name: Look", (string) self::events($name, new Task('l', 7, 'Look'))[0]->__get('SUMMARY'));
+    }
+
+    #[TestWith([15, 0.0, '15 min'])]
+    #[TestWith([15, 0.5, '15 min, then wait 30 min'])]
+    #[TestWith([20, 24.0, '20 min, then wait 24 h'])]
+    #[TestWith([15, 336.0, '15 min, then wait 14 days'])]
+    #[TestWith([120, 1.0, '2 h, then wait 1 h'])]
+    public function testTimesInWords(int $minutes, float $wait, string $words): void
+    {
+        self::assertSame($words, (new StepView(new Step('s', 'Step', 'some', 'right', minutes: $minutes, wait: $wait), null, false, null))->time());
+    }
+}

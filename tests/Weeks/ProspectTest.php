@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Weeks;
+
+use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Log\Reading;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Water\Measure;
+use Olvek\Site\Kept;
+use Olvek\Weeks\Ahead;
+use Olvek\Weeks\Prospect;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Cache\Adapter\ArrayAdapter;
+
+/** A forecast in parts: any order, any process; kept until something is written down. */
+final class ProspectTest extends TestCase
+{
+    private ArrayAdapter $pool;
+
+    protected function setUp(): void
+    {
+        $this->pool = new ArrayAdapter();
+    }
+
+    private function prospect(): Prospect
+    {
+        return new Prospect(new Kept($this->pool, 'build'));
+    }
+
+    private static function plan(): Plan
+    {
+        return Plan::starting('A box', Catalogue::shipped());
+    }
+
+    private static function log(float $ammonia): Log
+    {
+        return new Log(array_map(static fn (int $day): Reading => new Reading($day, Measure::Ammonia, $ammonia), [1, 3, 5]));
+    }
+
+    private static function band(?Ahead $ahead): float
+    {
+        self::assertNotNull($ahead);
+
+        return $ahead->best()->band(Measure::Ammonia, 5)[1];
+    }
+
+    public function testPartsMayComeInAnyOrderFromAnyProcess(): void
+    {
+        foreach ([3, 1, 8, 4, 6, 7, 5, 2] as $part) {
+            self::assertSame(2 === $part, $this->prospect()->reckon(self::plan(), self::log(0.5), 6, $part), "part $part");
+        }
+        $straight = new Prospect(new Kept(new ArrayAdapter(), 'build'));
+        self::assertSame(self::band(self::whole($straight, self::log(0.5), 6)), self::band($this->prospect()->known(self::plan(), self::log(0.5), 6)));
+    }
+
+    public function testItIsKnownUntilSomethingIsWrittenDown(): void
+    {
+        self::assertNull($this->prospect()->known(self::plan(), self::log(0.5), 6));
+        self::whole($this->prospect(), self::log(0.5), 6);
+        self::assertNotNull($this->prospect()->known(self::plan(), self::log(0.5), 6));
+        self::assertNotNull($this->prospect()->known(self::plan(), self::log(0.5), 5), 'the same week');
+        self::assertNull($this->prospect()->known(self::plan(), self::log(0.5), 7), 'a new week is forecast a week farther');
+        self::assertNull($this->prospect()->known(self::plan(), self::log(0.6), 6), 'another reading');
+        self::assertNull($this->prospect()->known(self::plan()->withName('Another'), self::log(0.5), 6), 'another plan');
+    }
+
+    public function testReadingsMoveIt(): void
+    {
+        self::assertGreaterThan(self::band(self::whole($this->prospect(), self::log(0.0), 6)), self::band(self::whole($this->prospect(), self::log(1.5), 6)));
+    }
+
+    public function testWithoutReadingsThereIsThePlanAlone(): void
+    {
+        $ahead = self::whole($this->prospect(), new Log(), 0);
+        self::assertNotNull($ahead);
+        self::assertNull($ahead->fit);
+        self::assertNull($ahead->learned);
+        self::assertSame(35, $ahead->best()->days(), 'four weeks beyond the first');
+    }
+
+    /** All parts, one after the other. */
+    private static function whole(Prospect $prospect, Log $log, int $today): ?Ahead
+    {
+        for ($part = 0; $part < Prospect::PARTS; ++$part) {
+            $prospect->reckon(self::plan(), $log, $today, $part);
+        }
+
+        return $prospect->known(self::plan(), $log, $today);
+    }
+}
