@@ -73,7 +73,7 @@ test('a cap made thinner changes the drawing, the margin and its reasons', async
 test('every shape of vessel can be chosen, drawn and judged', async ({ page }, info) => {
     test.slow();
     await startTank(page, `Shapes ${info.project.name}`);
-    for (const shape of ['bow-front', 'cylinder', 'bowl', 'tilted-flask', 'jar-lying', 'barrel', 'tub', 'pool', 'glass-box']) {
+    for (const shape of ['bow-front', 'hexagon', 'cylinder', 'bowl', 'tilted-flask', 'jar-lying', 'barrel', 'tub', 'pool', 'glass-box']) {
         await choose(page, 'vessel-shape', shape);
         await expect(page.locator('#f-vessel-shape')).toHaveValue(shape);
         await expect(page.locator('#vessel .field-error')).toHaveCount(0);

@@ -103,7 +103,7 @@ final readonly class Stages
             ],
             caution: \sprintf('Full it stands at %s, %s. ', $units->show(Dimension::Mass, 1000 * $quantities->fullMass, 0), self::load($quantities->load, $units))
                 .($quantities->fullMass > Quantities::ASK_ABOVE ? 'That is a load to ask a structural professional about. ' : '')
-                .self::vesselCaution($plan->vessel->shape())
+                .ltrim($plan->vessel->shape()->caution().' ')
                 .'Level, strong support; lift it empty. Cables get drip loops, the socket a residual-current device.');
     }
 
@@ -274,17 +274,6 @@ final readonly class Stages
             !$plan->site->daylight()->any() => $lamp,
             $plan->lamp->lumens > 0 => "$lamp, $sky",
             default => $sky,
-        };
-    }
-
-    private static function vesselCaution(Shape $shape): string
-    {
-        return match ($shape) {
-            Shape::Cylinder => 'A vase is made for flowers: thick glass only, a foam sheet under it, never near the rim. ',
-            Shape::Bowl, Shape::TiltedFlask => 'Bowls and flasks are not made as tanks: a foam sheet or a ring under them, no knocks, and out of the sun. ',
-            Shape::JarLying => 'A jar is not made as a tank: wedge it so that it cannot roll, and never set a closed one in direct sun. ',
-            Shape::Barrel, Shape::Tub, Shape::Pool => 'A small child can drown in centimetres of water: fence it or lay a grid over it. ',
-            Shape::GlassBox, Shape::BowFront => '',
         };
     }
 

@@ -433,6 +433,9 @@ final class Elevation
 
             return;
         }
+        foreach ($profile->isStraight() ? $vessel->outline()->edges($this->side) : [] as $edge) {
+            $this->view->front[] = new Shape(Pen::line($frame->x($edge), $frame->y($profile->height), $frame->x($edge), $frame->floor), 'glass glass-far');
+        }
         $this->view->front[] = new Shape(Pen::line($middle - $water, $line, $middle + $water, $line), 'water-line');
         if ($this->plan->site->lid || $this->plan->site->sealed) {
             $half = $profile->at($profile->height) / 2 * $frame->scale + 3;

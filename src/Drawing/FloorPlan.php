@@ -61,14 +61,14 @@ final class FloorPlan
         $vessel = $this->plan->vessel;
         $length = $vessel->length() * $frame->scale;
         $width = $vessel->width() * $frame->scale;
-        $outline = $vessel->isRound() ? Pen::disc($frame->x($vessel->length() / 2), $frame->y($vessel->width() / 2), $length / 2, $width / 2) : Pen::rectangle($frame->left, $frame->floor - $width, $length, $width);
+        $outline = Pen::polygon($frame->placed($vessel->outline()->points));
         $this->view->clip = $outline;
         $this->view->plants[] = new Shape($outline, null === $this->plan->bed->cap ? (null === $this->plan->bed->soil ? 'water' : 'soil') : 'cap');
         $shade = ShadeMap::of($this->plan, $this->day, self::COLUMNS, self::ROWS);
         $paths = [];
         foreach ($shade->light as $row => $cells) {
             foreach ($cells as $column => $light) {
-                $step = $shade->most > 0 ? (int) floor((1 - $light / $shade->most) * self::SHADES) : 0;
+                $step = null !== $light && $shade->most > 0 ? (int) floor((1 - $light / $shade->most) * self::SHADES) : 0;
                 if ($step > 0) {
                     $paths[min($step, self::SHADES - 1)][] = Pen::rectangle($frame->left + $column * $length / self::COLUMNS, $frame->floor - ($row + 1) * $width / self::ROWS, $length / self::COLUMNS + 0.3, $width / self::ROWS + 0.3);
                 }
@@ -83,7 +83,7 @@ final class FloorPlan
             $this->view->plants[] = new Shape(Pen::line($frame->left, $frame->y($setback), $frame->left + $length, $frame->y($setback)), 'zone-line');
         }
         $this->view->front[] = new Shape($outline, 'glass glass-far');
-        $lights = array_merge([$shade->most], ...$shade->light);
+        $lights = [$shade->most, ...array_filter(array_merge(...$shade->light), static fn (?float $light): bool => null !== $light)];
         $this->view->words[] = \sprintf('On the bed light lies from %s to %s %s.', Decimal::significant(min($lights), 2), Decimal::significant($shade->most, 2), $this->plan->site->daylight()->any() ? 'moles per square metre and day' : 'micromoles per square metre and second');
     }
 

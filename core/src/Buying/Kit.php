@@ -10,7 +10,6 @@ use Olvek\Core\Plan\Treatment;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Vessel\Shape;
 
 /** What a plan takes beside materials, plants and animals. C. */
 final class Kit
@@ -18,7 +17,7 @@ final class Kit
     /** @return array<string, string> words by id */
     public static function of(Plan $plan, UnitSystem $units): array
     {
-        $glass = !\in_array($plan->vessel->shape(), [Shape::Barrel, Shape::Tub, Shape::Pool], true);
+        $glass = !$plan->vessel->shape()->isOutdoor();
         $coldest = $plan->site->temperature - $plan->site->swing;
         $warm = array_filter($plan->groups, static fn ($g): bool => $g->kind->coolest->value > $coldest);
 

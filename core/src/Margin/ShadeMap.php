@@ -17,7 +17,7 @@ use Olvek\Core\Run\Snapshot;
 final readonly class ShadeMap
 {
     /**
-     * @param list<list<float>> $light PPFD on the bed, µmol m⁻² s⁻¹ (under the sky mol m⁻² d⁻¹), by row from front to back and column from left to right
+     * @param list<list<float|null>> $light PPFD on the bed, µmol m⁻² s⁻¹ (under the sky mol m⁻² d⁻¹), by row from front to back and column from left to right; null outside of the vessel
      * @param float             $most  the same on a bare bed
      */
     private function __construct(public array $light, public float $most)
@@ -44,10 +44,12 @@ final readonly class ShadeMap
         }
         $open = $bare * Canopy::underFloaters($mat);
         $light = [];
+        $outline = $plan->vessel->outline();
         for ($row = 0; $row < $rows; ++$row) {
             $z = $width * ($row + 0.5) / $rows;
             for ($column = 0; $column < $columns; ++$column) {
-                $light[$row][$column] = $open * Shade::below($length * ($column + 0.5) / $columns, $z, $places, $areas, $leaves, $plan->surface());
+                $x = $length * ($column + 0.5) / $columns;
+                $light[$row][$column] = $outline->contains($x, $z) ? $open * Shade::below($x, $z, $places, $areas, $leaves, $plan->surface()) : null;
             }
         }
 

@@ -17,7 +17,6 @@ use Olvek\Core\Plant\Role;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Vessel\Shape;
 
 /** The steps by which this plan is built, from the empty vessel to the timer; only those that it needs. All C, common practice; minutes J. */
 final readonly class Steps
@@ -57,7 +56,7 @@ final readonly class Steps
             null === $soil || Method::HumusBed !== $plan->preparation->method ? null : new Step('mud', 'Make mud of the soil and let it stand', 'Water until it holds together', 'Stirred, it slides off the spoon; nothing floats.', 'Dry peat goes in, and floats.', '', 20, 24),
             null === $bed->leaves ? null : new Step('scald', 'Scald the leaves', $this->litres($bed->leafVolume($plan->vessel) * (1 + Sheet::SETTLES)), 'They sink and are brown throughout.', 'Green leaves are laid in and rot.', 'Scalding water: pour away from you.', 15, 24),
             null === $bed->cap ? null : new Step('rinse', 'Rinse sand and gravel', $this->litres($bed->capVolume($plan->vessel) * (1 + Sheet::SPILLS)), 'The water runs clear.', 'It is rinsed once, and the tank stays cloudy for a week.', 'Lift half a bucket at a time.', 30),
-            new Step('level', \in_array($plan->vessel->shape(), [Shape::Barrel, Shape::Tub, Shape::Pool], true) ? 'Level the ground' : 'Level the support and pad the vessel', \sprintf('Full it stands at %s', $this->units->show(Dimension::Mass, 1000 * Quantities::of($plan)->fullMass, 0)), 'A level shows no tilt either way; nothing rocks; no grain lies under the base.', 'It is levelled when it is full.', 'Above about 200 kg, or in doubt, ask a structural professional. Lift it empty, by two.', 15),
+            new Step('level', $plan->vessel->shape()->isOutdoor() ? 'Level the ground' : 'Level the support and pad the vessel', \sprintf('Full it stands at %s', $this->units->show(Dimension::Mass, 1000 * Quantities::of($plan)->fullMass, 0)), 'A level shows no tilt either way; nothing rocks; no grain lies under the base.', 'It is levelled when it is full.', 'Above about 200 kg, or in doubt, ask a structural professional. Lift it empty, by two.', 15),
         ];
     }
 

@@ -10,6 +10,9 @@ use Olvek\Core\Unit\UnitSystem;
 /** A box whose front pane bows outward along a circle. */
 final readonly class BowFront extends Upright
 {
+    /** Points by which the bow is drawn. */
+    private const ARC = 48;
+
     /**
      * @param float $outerLength m, along the back
      * @param float $outerWidth  m, back to front at the sides
@@ -45,6 +48,20 @@ final readonly class BowFront extends Upright
     public function outerWidth(): float
     {
         return $this->outerWidth + $this->bow;
+    }
+
+    public function outline(): Outline
+    {
+        $length = $this->length();
+        $half = self::halfAngle($length, $this->bow);
+        $bend = self::bend($length, $this->bow);
+        $points = [[$length, $this->width()], [0.0, $this->width()]];
+        for ($n = 0; $n <= self::ARC; ++$n) {
+            $angle = $half * (2 * $n / self::ARC - 1);
+            $points[] = [$length / 2 + $bend * sin($angle), $bend * (1 - cos($angle))];
+        }
+
+        return new Outline($points);
     }
 
     public function areaAt(float $height): float

@@ -37,6 +37,11 @@ abstract readonly class Curved implements Vessel
         return true;
     }
 
+    final public function outline(): Outline
+    {
+        return $this->hasRoundSections() ? Outline::ellipse($this->length(), $this->width()) : Outline::rectangle($this->length(), $this->width());
+    }
+
     final public function grossVolume(): float
     {
         return $this->volumeBelow($this->height());

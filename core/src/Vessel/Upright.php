@@ -53,7 +53,12 @@ abstract readonly class Upright implements Vessel
         return $this->outerHeight;
     }
 
-    final public function length(): float
+    public function outline(): Outline
+    {
+        return $this->isRound() ? Outline::ellipse($this->length(), $this->width()) : Outline::rectangle($this->length(), $this->width());
+    }
+
+    public function length(): float
     {
         return $this->outerLength() - 2 * $this->glass;
     }

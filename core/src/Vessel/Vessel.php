@@ -20,6 +20,9 @@ interface Vessel
      */
     public function measures(): array;
 
+    /** The inside seen from above, where it is widest. */
+    public function outline(): Outline;
+
     /** True where it is round seen from above. */
     public function isRound(): bool;
 

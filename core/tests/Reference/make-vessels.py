@@ -84,6 +84,11 @@ def main():
     edge = lambda x: -whole / 2 + bow - (np.sqrt(np.maximum(0.0, bend**2 - x**2)) - (bend - bow))  # how far forward the front reaches
     area = bl * bw + quad(lambda x: math.sqrt(bend**2 - x**2) - (bend - bow), -bl / 2, bl / 2)[0]
     vessel("bow front", "bow-front", [0.75, 0.30, bow, 0.40, p], 0.36, 0.03, 0.07, bl, whole, lambda x, y: np.where(y >= edge(x), 0.0, np.inf), lambda x, y: np.full_like(x, 0.392), lambda z: area)
+    # A hexagon, 30 cm from side to side, 6 mm glass: corners to the left and right.
+    hw = 0.30 - 2 * 0.006
+    hl = hw * 2 / math.sqrt(3)
+    slant = lambda x: np.minimum(hw / 2, math.sqrt(3) * (hl / 2 - np.abs(x)))  # half the depth at x
+    vessel("hexagon", "hexagon", [0.30, 0.40, 0.006], 0.36, 0.03, 0.07, hl, hw, lambda x, y: np.where(np.abs(y) <= slant(x), 0.0, np.inf), lambda x, y: np.full_like(x, 0.394), lambda z: quad(lambda x: 2 * min(hw / 2, math.sqrt(3) * (hl / 2 - abs(x))), -hl / 2, hl / 2, points=[-hl / 4, hl / 4])[0])
     # A glass box.
     vessel("box", "glass-box", [0.6, 0.3, 0.36, 0.006], 0.33, 0.03, 0.06, 0.588, 0.288, lambda x, y: np.zeros_like(x), lambda x, y: np.full_like(x, 0.354), lambda z: 0.588 * 0.288)
     vessel("cylinder", "cylinder", [0.25, 0.5, 0.006], 0.45, 0.03, 0.06, 0.238, 0.238, lambda x, y: np.where(np.hypot(x, y) <= 0.119, 0.0, np.inf), lambda x, y: np.full_like(x, 0.494), lambda z: math.pi * 0.119**2)

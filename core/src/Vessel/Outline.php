@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Vessel;
+
+/** A vessel's inside seen from above, where it is widest: a closed line of points, m from the left wall and m from the front. */
+final readonly class Outline
+{
+    /** Corners by which a round one is drawn. */
+    private const ROUND = 96;
+
+    /** @param non-empty-list<array{float, float}> $points in turn around it */
+    public function __construct(public array $points)
+    {
+    }
+
+    public static function rectangle(float $length, float $width): self
+    {
+        return new self([[0.0, 0.0], [$length, 0.0], [$length, $width], [0.0, $width]]);
+    }
+
+    public static function ellipse(float $length, float $width): self
+    {
+        $at = static fn (int $n): float => 2 * \M_PI * $n / self::ROUND;
+
+        return new self(array_map(static fn (int $n): array => [$length / 2 * (1 - cos($at($n))), $width / 2 * (1 - sin($at($n)))], range(0, self::ROUND - 1)));
+    }
+
+    /** Whether a place is inside; by the crossings of a ray to the right. P: Shimrat (1962), Algorithm 112, Commun. ACM 5, 434. */
+    public function contains(float $x, float $z): bool
+    {
+        $inside = false;
+        $before = $this->points[\count($this->points) - 1];
+        foreach ($this->points as $point) {
+            if (($point[1] > $z) !== ($before[1] > $z) && $x < ($before[0] - $point[0]) * ($z - $point[1]) / ($before[1] - $point[1]) + $point[0]) {
+                $inside = !$inside;
+            }
+            $before = $point;
+        }
+
+        return $inside;
+    }
+
+    /** m² within it. */
+    public function area(): float
+    {
+        $twice = 0.0;
+        $before = $this->points[\count($this->points) - 1];
+        foreach ($this->points as $point) {
+            $twice += $before[0] * $point[1] - $point[0] * $before[1];
+            $before = $point;
+        }
+
+        return abs($twice) / 2;
+    }
+
+    /**
+     * Where panes meet, as one sees it from the front or from a side: corners of an angular outline that lie between its ends.
+     *
+     * @return list<float> m along the front, or from the front to the back
+     */
+    public function edges(bool $fromSide): array
+    {
+        $along = array_map(static fn (array $p): float => $fromSide ? $p[1] : $p[0], $this->points);
+        $across = array_map(static fn (array $p): float => $fromSide ? $p[0] : $p[1], $this->points);
+        $edges = [];
+        foreach (\count($this->points) < self::ROUND / 8 ? $along : [] as $n => $metres) {
+            // What lies behind the middle is hidden by what is before it.
+            if ($metres > min($along) + 1e-6 && $metres < max($along) - 1e-6 && $across[$n] <= (min($across) + max($across)) / 2 + 1e-6) {
+                $edges[] = $metres;
+            }
+        }
+
+        return $edges;
+    }
+}
