@@ -28,7 +28,7 @@ test('tasks are done and put off, and the logbook says so', async ({ page, baseU
     await expect(page.locator('.due-late', { hasText: name }).filter({ hasText: 'Top up' })).toHaveCount(0);
     await page.getByRole('link', { name, exact: true }).first().click();
     await expect(page.locator('.log')).toContainText('Left out: Top up');
-    await expect(page.locator('.log')).toContainText('Look: who is missing');
+    await expect(page.locator('.log')).toContainText('Check: headcount');
     await expect(page.locator('.log')).toContainText('Put off to');
 });
 
@@ -67,11 +67,11 @@ test('a device that is killed, slow or talks nonsense is told of, and the page g
     await expect(page.locator('#devices')).toContainText('It holds this programme');
     // What the probe measures is written down by one press, and can be taken back.
     await expect(page.locator('#devices')).toContainText(/in its day 2\d/);
-    await page.getByRole('button', { name: 'Write down temperature and pH' }).click();
+    await page.getByRole('button', { name: 'Log temperature and pH' }).click();
     await expect(page.locator('.log')).toContainText(/Temperature 2\d/);
-    await page.getByRole('button', { name: /Take back Temperature/ }).first().click();
+    await page.getByRole('button', { name: /Undo Temperature/ }).first().click();
     await expect(page.locator('.log')).not.toContainText('Temperature');
-    await page.getByRole('button', { name: /Take back pH/ }).first().click();
+    await page.getByRole('button', { name: /Undo pH/ }).first().click();
     await expect(page.locator('#devices')).toContainText('The timer galley-lamp');
     await page.request.post(`${lamp}/fault`, { data: { mode: 'wrong' } });
     await page.reload();
@@ -82,7 +82,7 @@ test('a device that is killed, slow or talks nonsense is told of, and the page g
     await expect(page.locator('#devices')).toContainText('is too slow');
     process.kill(Number(readFileSync(`var/standins/lamp-${port}.pid`, 'utf8')), 'SIGKILL');
     await page.reload();
-    await expect(page.locator('#devices')).toContainText('“galley-lamp” is silent');
+    await expect(page.locator('#devices')).toContainText('“galley-lamp” is not responding');
     await expect(page.locator('#devices'), 'the probe is heard all the same').toContainText('The probe galley-probe reads');
     const again = spawn('bin/standin', ['lamp', String(port)], { stdio: 'ignore' });
     try {

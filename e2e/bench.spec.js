@@ -93,7 +93,7 @@ test('a question is asked where it arises, and its answer taken', async ({ page 
     await expect(answer).toContainText(/\d+ hours give every plant its light; from \d+ to \d+ hours do/);
     const best = /^\s*(\d+) hours/.exec(await answer.textContent())[1];
     const answered = page.waitForResponse((response) => response.url().includes('/edit'));
-    await answer.getByRole('button', { name: 'Take this answer' }).click();
+    await answer.getByRole('button', { name: 'Use this answer' }).click();
     await answered;
     await expect(page.locator('#f-light-hours')).toHaveValue(best);
     await expect(page.locator('.last-change')).toContainText('hours of light');
@@ -131,7 +131,7 @@ test('a method is looked at, taken, changed and undone', async ({ page }, info) 
     await expect(answer).toContainText('It would change: soil potting soil');
     await expect(page.locator('#f-bed-soil-material')).toHaveValue('bagged-topsoil');
     const answered = page.waitForResponse((response) => response.url().includes('/edit'));
-    await answer.getByRole('button', { name: /Take this method/ }).click();
+    await answer.getByRole('button', { name: /Use this method/ }).click();
     await answered;
     await expect(page.locator('.last-change')).toContainText('method: Leaf sandwich');
     await expect(page.locator('#f-bed-soil-material')).toHaveValue('potting-soil');
@@ -173,7 +173,7 @@ test('single keys move about the Bench, and can be switched off', async ({ page 
 
 test.describe('at rest', () => {
     test.use({ sure: true });
-    test('how sure the margins are is reckoned while one rests, and can be stopped', async ({ page }, info) => {
+    test('how sure the margins are is computed while one rests, and can be stopped', async ({ page }, info) => {
         await startTank(page, `Sure ${info.project.name}`);
         await openStage(page, 'plants');
         await choose(page, 'plants-add', 'hygrophila-polysperma');
@@ -193,7 +193,7 @@ test('bad input is told beside its cause, keeps what was typed, and saves nothin
     await startTank(page, `Bad ${info.project.name}`);
     await openStage(page, 'bed');
     expect(await change(page, 'bed-soil-front', '-3')).toBe(422);
-    await expect(page.locator('#f-bed-soil-front-error')).toContainText('between 0 cm and 200 cm');
+    await expect(page.locator('#f-bed-soil-front-error')).toContainText('from 0 cm to 200 cm');
     await expect(page.locator('#f-bed-soil-front')).toHaveValue('-3');
     await expect(page.locator('#f-bed-soil-front')).toBeFocused();
     expect(await change(page, 'bed-cap-back', '5')).toBe(200);
@@ -352,15 +352,15 @@ test.describe('without scripts', () => {
         await startTank(page, `Plain ${info.project.name}`);
         await page.locator('#plants > summary').click();
         await page.locator('#f-plants-add').selectOption('vallisneria-spiralis');
-        await page.locator('#plants').getByRole('button', { name: 'Judge and save' }).click();
+        await page.locator('#plants').getByRole('button', { name: 'Save' }).click();
         await page.locator('#plants > summary').click();
         await page.locator('#f-plants-c1-pieces').fill('25');
-        await page.locator('#plants').getByRole('button', { name: 'Judge and save' }).click();
+        await page.locator('#plants').getByRole('button', { name: 'Save' }).click();
         await expect(page.locator('.last-change')).toContainText('pieces 10 → 25');
         await page.locator('#light > summary').click();
         await page.locator('#f-light-hours').fill('33');
-        await page.locator('#light').getByRole('button', { name: 'Judge and save' }).click();
-        await expect(page.locator('#f-light-hours-error')).toContainText('between 0 h and 24 h');
+        await page.locator('#light').getByRole('button', { name: 'Save' }).click();
+        await expect(page.locator('#f-light-hours-error')).toContainText('from 0 h to 24 h');
         await page.locator('#f-light-hours').fill('10');
         await page.locator('#f-light-hours').press('Enter');
         await expect(page.locator('.last-change')).toContainText('8 h → 10 h');

@@ -14,12 +14,12 @@ test('from the plan to the sheet: bags, costs, ticks', async ({ page }, info) =>
     await page.getByLabel('bag size of coarse sand').fill('2.5');
     await page.getByLabel('price of a bag of coarse sand').fill('4');
     await page.getByLabel('two clean buckets').check();
-    await page.getByRole('button', { name: 'Keep the sheet' }).click();
+    await page.getByRole('button', { name: 'Save the sheet' }).click();
     // 3 to 4 cm on 58.8 × 28.8 cm are 5.93 L; with 5 % 6.22: three bags of 2.5 L.
     await expect(page.locator('.materials tr', { hasText: 'Coarse sand' })).toContainText('12.00');
     await expect(page.getByLabel('two clean buckets')).toBeChecked();
     await page.getByLabel('bag size of coarse sand').fill('none');
-    await page.getByRole('button', { name: 'Keep the sheet' }).click();
+    await page.getByRole('button', { name: 'Save the sheet' }).click();
     await expect(page.locator('#error-bags-coarse-sand')).toContainText('not a number');
     await expect(page.getByLabel('bag size of coarse sand')).toHaveValue('none');
 });
@@ -39,7 +39,7 @@ test('steps are done, left out, asked about and undone', async ({ page }, info) 
 
 test('care leaves as a calendar that another reader understands', async ({ page }, info) => {
     await planned(page, `Care ${info.project.name}`);
-    await expect(page.locator('.care')).toContainText('every 7 days from day 7');
+    await expect(page.locator('.care')).toContainText('every week from day 7');
     await page.getByLabel('filled on').fill('2026-05-01');
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'As a calendar file' }).click();

@@ -161,7 +161,7 @@ test.describe('at rest', () => {
         await openStage(page, 'plants');
         expect(await change(page, 'plants-c1-pieces', '12')).toBe(200);
         await expect.poll(shown).toBe(364);
-        // So does how sure it is, which asks for the page anew once it is reckoned.
+        // So does how sure it is, which asks for the page anew once it is computed.
         test.slow();
         const sure = page.waitForResponse((response) => /\?day=\d+/.test(response.url()) && !response.url().includes('/day?'), { timeout: 120_000 });
         expect((await sure).url()).toContain('day=364');
@@ -198,15 +198,15 @@ test('a plan is brought in on the Bench, its faults told by line; drawings leave
     const drawing = await download;
     expect(drawing.suggestedFilename()).toBe(`${name} front.svg`);
     const plan = await (await page.request.get(`${page.url().split('?')[0]}/plan.json`)).text();
-    await page.getByRole('link', { name: 'Bring in a plan' }).click();
+    await page.getByRole('link', { name: 'Import a plan' }).click();
     const lines = plan.split('\n');
     const at = lines.findIndex((line) => line.includes('"lumens"'));
     await page.getByLabel('or its text').fill([...lines.slice(0, at), '"lumens": "bright",', ...lines.slice(at + 1)].join('\n'));
-    await page.getByRole('button', { name: 'Bring it in' }).click();
+    await page.getByRole('button', { name: 'Import' }).click();
     await expect(page.getByRole('alert')).toContainText(`Line ${at + 1}, light.lumens: This must be a number.`);
     await expect(page.getByLabel('or its text')).toHaveValue(/"bright"/);
     await page.getByLabel('or its text').fill(plan.replace(name, 'Brought in'));
-    await page.getByRole('button', { name: 'Bring it in' }).click();
+    await page.getByRole('button', { name: 'Import' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Brought in');
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
@@ -236,7 +236,7 @@ test.describe('without scripts', () => {
         await expect(page.locator('.last-change')).toContainText('rinsed clear');
         await page.locator('#written > summary').click();
         await page.locator('#f-events-add').selectOption({ label: 'water change' });
-        await page.locator('#written').getByRole('button', { name: 'Judge and save' }).click();
+        await page.locator('#written').getByRole('button', { name: 'Save' }).click();
         await expect(page.locator('.last-change')).toContainText('water change added');
         await page.getByRole('link', { name: 'Build', exact: true }).click();
         await page.getByRole('button', { name: 'Done Lay the soil' }).click();
@@ -244,7 +244,7 @@ test.describe('without scripts', () => {
     });
 });
 
-test('what is written into the days is added, moved along the year, and taken out', async ({ page }, info) => {
+test('planned events is added, moved along the year, and taken out', async ({ page }, info) => {
     await furnish(page, `Written ${info.project.name}`);
     await page.locator('#written > summary').click();
     const add = page.locator('#f-events-add');
@@ -270,28 +270,28 @@ test('a mistake is caught where it is made and mended with one click', async ({ 
     await startTank(page, `Mistake ${info.project.name}`);
     await openStage(page, 'bed');
     await change(page, 'bed-soil-back', '6');
-    const mistake = page.locator('#bed .regret', { hasText: 'deeper than its cap' });
+    const mistake = page.locator('#bed .to-fix', { hasText: 'deeper than its cap' });
     await expect(mistake).toBeVisible();
-    await expect(page.locator('#bed .regrets')).toContainText('1');
+    await expect(page.locator('#bed .to-fix-count')).toContainText('1');
     expect(await edited(page, () => mistake.getByRole('button', { name: 'Cap as deep as the soil' }).click())).toBe(200);
     await expect(mistake).toHaveCount(0);
     await expect(page.locator('#f-bed-cap-back')).toHaveValue('6');
 });
 
-test('history: a revision is named, taken up again, branched off', async ({ page }, info) => {
+test('history: a version is named, restored, duplicated', async ({ page }, info) => {
     await startTank(page, `Past ${info.project.name}`);
     await openStage(page, 'light');
     await change(page, 'light-hours', '11');
     await page.getByRole('link', { name: 'History' }).click();
-    await page.getByLabel('name of revision 1').fill('As begun');
+    await page.getByLabel('name of version 1').fill('As begun');
     await page.locator('#r1').getByRole('button', { name: 'Name' }).click();
     await expect(page.locator('#r1')).toContainText('As begun');
-    await page.getByRole('button', { name: 'Take up again revision 1' }).click();
-    await expect(page.locator('.last-change')).toContainText('taken up again: As begun');
+    await page.getByRole('button', { name: 'Restore this version, number 1' }).click();
+    await expect(page.locator('.last-change')).toContainText('restored: As begun');
     await openStage(page, 'light');
     await expect(page.locator('#f-light-hours')).toHaveValue('8');
     await page.getByRole('link', { name: 'History' }).click();
-    await page.getByRole('button', { name: 'Branch off a variant of revision 2' }).click();
+    await page.getByRole('button', { name: 'Duplicate as new tank from version 2' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Past ${info.project.name}, variant`);
     await openStage(page, 'light');
     await expect(page.locator('#f-light-hours')).toHaveValue('11');

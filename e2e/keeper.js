@@ -3,7 +3,7 @@ import { test as base, expect } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
 
 export const test = base.extend({
-    /** Whether the Bench may reckon how sure it is while it rests: off, since it would keep both cores busy under every other test. */
+    /** Whether the Bench may compute how sure it is while it rests: off, since it would keep both cores busy under every other test. */
     sure: [false, { option: true }],
     page: async ({ page, baseURL, sure }, use) => {
         if (!sure) {
@@ -39,7 +39,7 @@ export async function startTank(page, name) {
     await openShelf(page);
     await page.getByRole('link', { name: 'Start a tank' }).click();
     await page.getByLabel('name of the tank').fill(name);
-    await page.getByRole('button', { name: 'Put it on the Bench' }).click();
+    await page.getByRole('button', { name: 'Create tank' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
 }
 

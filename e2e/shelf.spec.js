@@ -16,11 +16,11 @@ test('a plan goes out as a file and comes back', async ({ page }, info) => {
     const file = await (await download).path();
     await page.goto('/tanks/new');
     await page.getByLabel('file', { exact: true }).setInputFiles(file);
-    await page.getByRole('button', { name: 'Bring it in' }).click();
+    await page.getByRole('button', { name: 'Import' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Galley');
     await page.goto('/tanks/new');
     await page.getByLabel('or its text').fill(`{"broken by": "${info.project.name}"`);
-    await page.getByRole('button', { name: 'Bring it in' }).click();
+    await page.getByRole('button', { name: 'Import' }).click();
     await expect(page.getByRole('alert')).toContainText('This is not JSON');
     await expect(page.getByLabel('or its text')).toHaveValue(/broken by/);
 });
@@ -53,7 +53,7 @@ for (const colorScheme of ['light', 'dark']) {
             await expectAccessible(page);
             await page.goto('/tanks/new');
             await expectAccessible(page);
-            await page.getByRole('button', { name: 'Put it on the Bench' }).click();
+            await page.getByRole('button', { name: 'Create tank' }).click();
             await expectAccessible(page);
         });
     });

@@ -12,7 +12,7 @@ async function read(page, readings) {
     for (const [measure, value] of Object.entries(readings)) {
         await page.locator(`#test-${measure}`).fill(value);
     }
-    await page.getByRole('button', { name: 'Write down', exact: true }).click();
+    await page.getByRole('button', { name: 'Save reading', exact: true }).click();
     await expect(page.locator('.log')).toContainText(Object.keys(readings)[0] === 'nitrate' ? 'Nitrate' : 'Ammonia');
     await expect(page.locator('#test-ammonia')).toHaveValue('');
 }
@@ -49,7 +49,7 @@ async function fishCome(page) {
 
 const NOTHING = { ammonia: '0', nitrite: '0' };
 
-test('plants do it: a few fish on day 2, unfed for a week', async ({ page, baseURL }, info) => {
+test('plant-led: a few fish on day 2, unfed for a week', async ({ page, baseURL }, info) => {
     test.skip(info.project.name === 'phone', 'walked at the desk');
     await filled(page, 'By plants', 'plants');
     await gate(page, 'group-a1', 'later');
@@ -127,7 +127,7 @@ test('fishless, by a dose that must go in a day', async ({ page, baseURL }, info
     await fishCome(page);
 });
 
-test('a borrowed sponge: nearly at once', async ({ page, baseURL }, info) => {
+test('a seeded filter: nearly at once', async ({ page, baseURL }, info) => {
     test.skip(info.project.name === 'desk', 'walked on a phone');
     await filled(page, 'By a sponge', 'borrowed');
     await press(page, 'seed');
@@ -155,9 +155,9 @@ test('waiting: three weeks of plants only; the forecast re-plans, and the plan t
     await expect(page.locator('#ahead')).toContainText('off the forecast');
     await expect(page.locator('.expected')).toContainText('planned for day 1');
     await expect(page.locator('.read-dot')).toHaveCount(6);
-    await page.getByText('What the readings have told').click();
+    await page.getByText('Learned from readings').click();
     await expect(page.locator('#ahead .learned').first()).toContainText('what the soil gives off');
-    await page.getByRole('button', { name: 'Put these days into the plan' }).click();
+    await page.getByRole('button', { name: 'Use these dates in the plan' }).click();
     await expect(page.locator('#gate-group-a1')).toContainText(/day (2[1-9]|[3-5]\d) at the earliest/);
     for (const day of [18, 21]) {
         await onDay(page, day, baseURL);
@@ -185,13 +185,13 @@ test('what cannot be read is told beside it and keeps what was typed', async ({ 
     await filled(page, `Refused ${info.project.name}`, 'waiting');
     await page.locator('#test-ammonia').fill('0.25');
     await page.locator('#test-nitrite').fill('pink');
-    await page.getByRole('button', { name: 'Write down', exact: true }).click();
+    await page.getByRole('button', { name: 'Save reading', exact: true }).click();
     await expect(page.locator('#error-nitrite')).toContainText('not a number');
     await expect(page.locator('#test-ammonia')).toHaveValue('0.25');
     await page.locator('#test-nitrite').fill('0.1');
-    await page.getByRole('button', { name: 'Write down', exact: true }).click();
+    await page.getByRole('button', { name: 'Save reading', exact: true }).click();
     await expect(page.locator('.log')).toContainText('Nitrite 0.10 mg/L as NO₂');
-    await page.getByRole('button', { name: /Take back Nitrite/ }).click();
+    await page.getByRole('button', { name: /Undo Nitrite/ }).click();
     await expect(page.locator('.log')).not.toContainText('Nitrite');
 });
 

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Olvek\Kernel;
-use Olvek\Site\FrontDoor;
+use Olvek\Site\ServerSettings;
 use Symfony\Component\Dotenv\Dotenv;
 use Symfony\Component\HttpFoundation\Request;
 
@@ -15,9 +15,9 @@ header_remove('X-Powered-By');
 
 $environment = $_SERVER['APP_ENV'];
 assert(is_string($environment));
-FrontDoor::set($_SERVER);
+ServerSettings::set($_SERVER);
 $kernel = new Kernel($environment, (bool) $_SERVER['APP_DEBUG']);
 $request = Request::createFromGlobals();
-$response = FrontDoor::refusal($request, $_SERVER) ?? $kernel->handle($request);
+$response = ServerSettings::refusal($request, $_SERVER) ?? $kernel->handle($request);
 $response->send();
 $kernel->terminate($request, $response);

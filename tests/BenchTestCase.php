@@ -9,7 +9,7 @@ use Olvek\Account\Keeper;
 use Olvek\Account\KeeperRepository;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
-use Olvek\Editing\Road;
+use Olvek\Editing\TankEditor;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
@@ -35,7 +35,7 @@ abstract class BenchTestCase extends WebTestCase
 
     protected function newTank(Keeper $keeper): string
     {
-        return $this->service(Road::class)->begin($keeper, $this->demoPlan(), 'begun')->id()->toRfc4122();
+        return $this->service(TankEditor::class)->begin($keeper, $this->demoPlan(), 'begun')->id()->toRfc4122();
     }
 
     protected function demoPlan(): Plan
@@ -53,7 +53,7 @@ abstract class BenchTestCase extends WebTestCase
 
     protected function plan(): Plan
     {
-        return $this->service(Road::class)->plan($this->service(TankRepository::class)->head($this->stored()));
+        return $this->service(TankEditor::class)->plan($this->service(TankRepository::class)->head($this->stored()));
     }
 
     protected function revisions(): int

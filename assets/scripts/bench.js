@@ -10,7 +10,7 @@ import './asks.js';
 import './keys.js';
 import { handles } from './handles.js';
 import { days } from './days.js';
-import { reckon, rest } from './sure.js';
+import { compute, rest } from './sure.js';
 
 const form = document.querySelector('form[data-bench]');
 const look = document.querySelector('form[data-look]');
@@ -32,7 +32,7 @@ const send = inTurn(async (url, options, sent = new Set()) => {
         form.elements.base.value = answer.base;
         swap(answer.parts, sent);
         tryHelps();
-        reckon(form, () => send(() => [lookUrl(), {}]));
+        compute(form, () => send(() => [lookUrl(), {}]));
         const refused = response.status === 422 && !answer.notice;
         say(refused ? 'Nothing was saved: the reason stands beside the entry.' : answer.notice ?? '');
         if (refused) {
@@ -126,7 +126,7 @@ if (below !== form.elements.below.value) {
     form.elements.below.value = below;
     send(() => [lookUrl(), {}]);
 } else {
-    reckon(form, () => send(() => [lookUrl(), {}]));
+    compute(form, () => send(() => [lookUrl(), {}]));
 }
 document.addEventListener('toggle', tryHelps, true);
 

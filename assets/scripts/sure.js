@@ -23,7 +23,7 @@ export function rest() {
 }
 
 /** Begins, after a while without changes; calls done once all tanks are judged. */
-export function reckon(form, done) {
+export function compute(form, done) {
     rest();
     const line = document.querySelector('[data-sure]');
     if (!line || line.dataset.known === 'yes' || stopped) {

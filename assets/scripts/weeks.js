@@ -1,13 +1,13 @@
-/** The first weeks' page: reckons what lies ahead a part at a time, and asks the devices, while the keeper reads on. */
+/** The first weeks' page: computes what lies ahead a part at a time, and asks the devices, while the keeper reads on. */
 import { patiently } from './patient.js';
 
 const ahead = document.querySelector('[data-ahead]');
 if (ahead?.dataset.known === 'no') {
-    reckon(ahead);
+    compute(ahead);
 }
 
 /** The first part learns from the readings, the others need what it learned. */
-async function reckon(section) {
+async function compute(section) {
     const words = section.querySelector('[data-ahead-words]');
     const stop = section.querySelector('[data-ahead-stop]');
     const ended = new AbortController();
@@ -23,9 +23,9 @@ async function reckon(section) {
             throw new Error(response.statusText);
         }
         done += 1;
-        words.textContent = `Reckoning: ${Math.round((100 * done) / parts)} %`;
+        words.textContent = `Calculating: ${Math.round((100 * done) / parts)} %`;
     };
-    words.textContent = 'Reckoning…';
+    words.textContent = 'Calculating…';
     try {
         for (let part = 0; part < parts; part += 1) {
             await one(part);
@@ -37,7 +37,7 @@ async function reckon(section) {
         section.querySelector('[data-ahead-place]').innerHTML = await response.text();
         section.dataset.known = 'yes';
     } catch {
-        words.textContent = ended.signal.aborted ? 'Stopped. Reload the page to reckon it after all.' : 'This could not be reckoned now; reload the page to try again. All else stands.';
+        words.textContent = ended.signal.aborted ? 'Stopped. Reload the page to compute it after all.' : 'This could not be computed now; reload the page to try again. All else stands.';
         stop.hidden = true;
     }
 }

@@ -75,7 +75,7 @@ final class Sample
         if (0 !== $seed % 4) {
             return $plan;
         }
-        // What a plan may say besides: the lamp's weeks, what lies between, days of planting, what is written into the days.
+        // What a plan may say besides: the lamp's weeks, what lies between, days of planting, planned events.
         $plan = self::edit($plan, [
             'light.pause' => \sprintf('%.2f', $between(0, 24 - $plan->lamp->hours)), 'light.allDay' => (string) $dice->getInt(0, 30), 'light.startShare' => (string) $dice->getInt(10, 100), 'light.stepShare' => (string) $dice->getInt(0, 20),
             'bed.plate' => \sprintf('%.4f m', $between(0, 0.015)), 'bed.setback' => \sprintf('%.4f m', $between(0, 0.1)), 'bed.leaves.material' => 'fallen-leaves',

@@ -49,7 +49,7 @@ final class SignInController extends AbstractController
         return match (true) {
             null === $error => '',
             $error instanceof TooManyLoginAttemptsAuthenticationException => 'Those were too many tries in a row. Wait a minute, then try again.',
-            $error instanceof InvalidCsrfTokenException => 'This page had been open too long to be trusted. Nothing is lost: sign in again.',
+            $error instanceof InvalidCsrfTokenException => 'This page has expired. Nothing is lost: sign in again.',
             $error instanceof CustomUserMessageAccountStatusException => $error->getMessageKey(),
             default => 'This name and password do not go together. Check both and try again.',
         };

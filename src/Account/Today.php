@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Account;
 
+use Olvek\Site\Moment;
 use Psr\Clock\ClockInterface;
 
 /** Days as a keeper counts them: in the keeper's own time zone, each given as its midnight in UTC. */
@@ -34,9 +35,9 @@ final readonly class Today
     /** Reads YYYY-MM-DD; null where it is no day. */
     public static function read(string $typed): ?\DateTimeImmutable
     {
-        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $typed, new \DateTimeZone('UTC'));
+        $day = Moment::read('!Y-m-d', $typed, new \DateTimeZone('UTC'));
 
-        return false === $day || $day->format('Y-m-d') !== $typed || (int) $day->format('Y') < self::YEARS[0] || (int) $day->format('Y') > self::YEARS[1] ? null : $day;
+        return null === $day || $day->format('Y-m-d') !== $typed || (int) $day->format('Y') < self::YEARS[0] || (int) $day->format('Y') > self::YEARS[1] ? null : $day;
     }
 
     /** Whole days from one to another; negative where it lies before. */

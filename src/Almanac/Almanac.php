@@ -15,8 +15,8 @@ use Olvek\Core\Start\GateState;
 use Olvek\Core\Steps\Steps;
 use Olvek\Log\Entry;
 use Olvek\Log\Logbook;
-use Olvek\Site\Kept;
-use Olvek\Site\Meanwhile;
+use Olvek\Site\ConcurrentChange;
+use Olvek\Site\ResultCache;
 use Olvek\Site\Saver;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
@@ -44,7 +44,7 @@ final readonly class Almanac
         private Logbook $logbook,
         private Calendar $writer,
         private Today $today,
-        private Kept $kept,
+        private ResultCache $kept,
         private Saver $saver,
     ) {
     }
@@ -245,7 +245,7 @@ final readonly class Almanac
         }
         try {
             $this->saver->flush();
-        } catch (Meanwhile) {
+        } catch (ConcurrentChange) {
             return false;
         }
 

@@ -21,7 +21,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** What is due over all tanks, and the calendar that leaves from it. */
 final class AlmanacController extends AbstractController
 {
-    private const EXPIRED = 'This page had been open too long to be trusted, so nothing was changed. Try again.';
+    private const EXPIRED = 'This page has expired, so nothing was changed. Try again.';
     /** Days ahead to which something can be put off. */
     private const FARTHEST = 366;
     /** More than these in a part of the page are not read; one tank's can be asked for alone. */
@@ -64,7 +64,7 @@ final class AlmanacController extends AbstractController
             $kept = $this->almanac->settle($time, 'done' === $request->request->getString('state'));
         }
 
-        return $kept ? $this->redirectToRoute('almanac', [], Response::HTTP_SEE_OTHER) : $this->page($keeper, 'Another window was faster, and nothing was written twice: this is how it stands now.', Response::HTTP_CONFLICT);
+        return $kept ? $this->redirectToRoute('almanac', [], Response::HTTP_SEE_OTHER) : $this->page($keeper, 'Another window was faster, and nothing was logged twice: this is how it stands now.', Response::HTTP_CONFLICT);
     }
 
     /** All of it as one file. */

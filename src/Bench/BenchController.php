@@ -7,8 +7,8 @@ namespace Olvek\Bench;
 use Olvek\Account\EntryPoint;
 use Olvek\Account\Keeper;
 use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Editing\Road;
 use Olvek\Editing\StaleEdit;
+use Olvek\Editing\TankEditor;
 use Olvek\Site\Attachment;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
@@ -23,11 +23,11 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/tanks/{tank}', requirements: ['tank' => Requirement::UUID])]
 final class BenchController extends AbstractController
 {
-    private const EXPIRED = 'This page had been open too long to be trusted, so nothing was saved. What you typed still stands here: send it again.';
+    private const EXPIRED = 'This page has expired, so nothing was saved. Your input is kept: submit again.';
 
     public function __construct(
         private readonly BenchPage $page,
-        private readonly Road $road,
+        private readonly TankEditor $road,
         private readonly TankRepository $tanks,
     ) {
     }
@@ -55,7 +55,7 @@ final class BenchController extends AbstractController
     #[Route('/day', name: 'bench_day', methods: ['GET'])]
     public function day(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        return $this->parts($request, $tank, $this->page->glance($tank, $keeper->units(), Look::asked($request, $keeper->units())));
+        return $this->parts($request, $tank, $this->page->glance($tank, $keeper->units(), ViewSettings::asked($request, $keeper->units())));
     }
 
     /** Judges a change while a hand is still at it; nothing is saved. */
@@ -71,7 +71,7 @@ final class BenchController extends AbstractController
             return new JsonResponse(['message' => implode(' ', $refused->messages($keeper->units()))], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
 
-        return $this->parts($request, $tank, $this->page->glance($tank, $keeper->units(), Look::asked($request, $keeper->units()), $plan));
+        return $this->parts($request, $tank, $this->page->glance($tank, $keeper->units(), ViewSettings::asked($request, $keeper->units()), $plan));
     }
 
     #[Route('/undo', name: 'bench_undo', methods: ['POST'])]
@@ -114,7 +114,7 @@ final class BenchController extends AbstractController
             return $this->answer($request, $tank, $keeper);
         }
 
-        return $this->redirectToRoute('bench', ['tank' => $tank->id(), ...Look::asked($request, $keeper->units())->query()], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute('bench', ['tank' => $tank->id(), ...ViewSettings::asked($request, $keeper->units())->query()], Response::HTTP_SEE_OTHER);
     }
 
     /**
@@ -123,7 +123,7 @@ final class BenchController extends AbstractController
      */
     private function answer(Request $request, Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], ?string $notice = null, int $status = Response::HTTP_OK): Response
     {
-        $view = Look::asked($request, $keeper->units());
+        $view = ViewSettings::asked($request, $keeper->units());
         $parts = $this->page->parts($tank, $keeper->units(), $view, $typed, $errors);
         if (!self::wantsParts($request)) {
             return $this->render('bench/show.html.twig', ['tank' => $tank, 'parts' => $parts, 'notice' => $notice, 'view' => $view, 'errors' => $errors], new Response(status: $status));

@@ -23,7 +23,7 @@ use Olvek\Drawing\View as DrawingView;
 use Olvek\Drawing\YearChart;
 use Olvek\Drawing\YearMarks;
 use Olvek\Editing\FieldView;
-use Olvek\Editing\Road;
+use Olvek\Editing\TankEditor;
 use Olvek\Judging\Outcome;
 use Olvek\Judging\Outcomes;
 use Olvek\Tank\Revision;
@@ -42,7 +42,7 @@ final readonly class BenchPage
     public function __construct(
         private Environment $twig,
         private TankRepository $tanks,
-        private Road $road,
+        private TankEditor $road,
         private Stages $stages,
         private Outcomes $outcomes,
     ) {
@@ -54,7 +54,7 @@ final readonly class BenchPage
      *
      * @return array<string, string> HTML by part
      */
-    public function parts(Tank $tank, UnitSystem $units, Look $view, array $typed = [], array $errors = []): array
+    public function parts(Tank $tank, UnitSystem $units, ViewSettings $view, array $typed = [], array $errors = []): array
     {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
@@ -92,7 +92,7 @@ final readonly class BenchPage
      *
      * @return array<string, string> HTML by part
      */
-    public function glance(Tank $tank, UnitSystem $units, Look $view, ?Plan $tried = null): array
+    public function glance(Tank $tank, UnitSystem $units, ViewSettings $view, ?Plan $tried = null): array
     {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
@@ -122,7 +122,7 @@ final readonly class BenchPage
     }
 
     /** The day's account; null where it is not looked at: it takes a run. */
-    private static function chart(Plan $plan, Look $view, int $day): ?LedgerChart
+    private static function chart(Plan $plan, ViewSettings $view, int $day): ?LedgerChart
     {
         return 'ledger' === $view->below ? LedgerChart::of(Ledger::onDay($plan, $day)) : null;
     }
@@ -132,7 +132,7 @@ final readonly class BenchPage
      *
      * @return array{drawings: array<string, DrawingView>, year: YearChart, marks: list<Handle>, day: int}
      */
-    public function drawn(Tank $tank, UnitSystem $units, Look $view): array
+    public function drawn(Tank $tank, UnitSystem $units, ViewSettings $view): array
     {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
@@ -141,8 +141,8 @@ final readonly class BenchPage
         return $this->seen($tank, $plan, $outcome, $units, $view->day ?? $outcome->hardestDay, $view);
     }
 
-    /** @return array{tank: Tank, plan: Plan, judgement: Outcome, units: UnitSystem, view: Look, day: int, drawings: array<string, DrawingView>, year: YearChart, marks: list<Handle>, cursor: Handle, hardest: int} what drawings, year, verdict and margins are rendered from */
-    private function seen(Tank $tank, Plan $plan, Outcome $outcome, UnitSystem $units, int $day, Look $view): array
+    /** @return array{tank: Tank, plan: Plan, judgement: Outcome, units: UnitSystem, view: ViewSettings, day: int, drawings: array<string, DrawingView>, year: YearChart, marks: list<Handle>, cursor: Handle, hardest: int} what drawings, year, verdict and margins are rendered from */
+    private function seen(Tank $tank, Plan $plan, Outcome $outcome, UnitSystem $units, int $day, ViewSettings $view): array
     {
         $snapshot = $outcome->album->on($day);
 
@@ -216,7 +216,7 @@ final readonly class BenchPage
     }
 
     /** @return array{rows: list<array{need: MaterialNeed, volume: string, mass: string, bags: ?int}>, error: ?string} */
-    private function take(Quantities $quantities, UnitSystem $units, Look $view): array
+    private function take(Quantities $quantities, UnitSystem $units, ViewSettings $view): array
     {
         $bag = null;
         $error = null;

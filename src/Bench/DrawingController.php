@@ -20,7 +20,7 @@ final class DrawingController extends AbstractController
     #[Route('/tanks/{tank}/drawing/{name}.svg', name: 'bench_drawing', requirements: ['tank' => Requirement::UUID, 'name' => 'front|side|floor|hours|year'], methods: ['GET'])]
     public function drawing(Request $request, Tank $tank, string $name, #[CurrentUser] Keeper $keeper, DrawingFile $files): Response
     {
-        $svg = $files->of($tank, $keeper->units(), Look::asked($request, $keeper->units()), [$name])[$name];
+        $svg = $files->of($tank, $keeper->units(), ViewSettings::asked($request, $keeper->units()), [$name])[$name];
 
         return new Response($svg, headers: Attachment::headers('image/svg+xml', $tank->name()." $name.svg", "$name.svg"));
     }

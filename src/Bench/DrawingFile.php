@@ -25,7 +25,7 @@ final readonly class DrawingFile
      *
      * @return array<string, string> SVG by name
      */
-    public function of(Tank $tank, UnitSystem $units, Look $view, array $names = self::NAMES): array
+    public function of(Tank $tank, UnitSystem $units, ViewSettings $view, array $names = self::NAMES): array
     {
         $seen = $this->page->drawn($tank, $units, $view);
         $files = [];

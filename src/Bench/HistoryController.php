@@ -7,8 +7,8 @@ namespace Olvek\Bench;
 use Olvek\Account\Keeper;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Editing\ImportReport;
-use Olvek\Editing\Road;
 use Olvek\Editing\StaleEdit;
+use Olvek\Editing\TankEditor;
 use Olvek\Site\PlainText;
 use Olvek\Tank\Revision;
 use Olvek\Tank\Tank;
@@ -26,9 +26,9 @@ final class HistoryController extends AbstractController
 {
     private const PAGE = 40;
     private const LAST_PAGE = 100_000;
-    private const EXPIRED = 'This page had been open too long to be trusted, so nothing was done. Send it again.';
+    private const EXPIRED = 'This page has expired, so nothing was done. Send it again.';
 
-    public function __construct(private readonly TankRepository $tanks, private readonly Road $road)
+    public function __construct(private readonly TankRepository $tanks, private readonly TankEditor $road)
     {
     }
 

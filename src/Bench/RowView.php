@@ -11,7 +11,7 @@ final readonly class RowView
 {
     /**
      * @param list<FieldView> $fields
-     * @param list<Ask>       $asks
+     * @param list<QuestionLink>       $asks
      */
     public function __construct(
         public string $id,

@@ -17,10 +17,10 @@ final readonly class StageView
      * @param list<list<FieldView>> $lines   controls, a line each
      * @param list<RowView>         $rows
      * @param string                $caution the caution that applies here
-     * @param list<Ask>             $asks    what may be asked the other way round
-     * @param list<Ask>             $methods recipes that may be looked at
+     * @param list<QuestionLink>             $asks    what may be asked the other way round
+     * @param list<QuestionLink>             $methods recipes that may be looked at
      * @param string                $reasons why it is done so, as its method says
-     * @param list<Mistake>         $mistakes what keepers would regret here, and what is still open
+     * @param list<Mistake>         $mistakes what is to fix here, and what is still to decide
      */
     public function __construct(
         public string $id,
@@ -44,8 +44,8 @@ final readonly class StageView
         return new self($this->id, $this->name, $this->stratum, $this->decided, $this->lines, $this->rows, $this->add, $this->caution, $this->asks, $this->methods, $this->reasons, $mistakes);
     }
 
-    /** How many regrets are in it, beside what is only undecided. */
-    public function regrets(): int
+    /** How many things in it are to fix, beside what is only undecided. */
+    public function toFix(): int
     {
         return \count(array_filter($this->mistakes, static fn (Mistake $m): bool => !$m->lack));
     }

@@ -21,6 +21,7 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\Words;
 use Olvek\Core\Vessel\Shape;
 use Olvek\Editing\Controls;
 use Olvek\Editing\FieldView;
@@ -80,7 +81,7 @@ final readonly class Stages
             if (null !== $of) {
                 $fields[] = $controls->choice("$path.$of", 'of', (string) $event->of, $whom[$of]);
             }
-            $rows[] = new RowView($event->id, ucfirst($event->kind->words()), '', "day $event->day", $fields, "$path.remove");
+            $rows[] = new RowView($event->id, Words::capital($event->kind->words()), '', "day $event->day", $fields, "$path.remove");
         }
         $options = [];
         foreach (EventKind::plannable() as $kind) {
@@ -93,7 +94,7 @@ final readonly class Stages
     private function vessel(Plan $plan, Quantities $quantities, UnitSystem $units, Controls $controls): StageView
     {
         return new StageView('vessel', 'Vessel and site', 'glass',
-            \sprintf('%s, %s free', $units->show(Dimension::Volume, $quantities->grossWater, 0), $units->show(Dimension::Volume, $quantities->netWater, 0)),
+            \sprintf('%s, %s free', ...$units->apart(Dimension::Volume, [$quantities->grossWater, $quantities->netWater], 0)),
             [
                 [$controls->text('name', 'name of the tank', $plan->name)],
                 [$controls->choice('vessel.shape', 'shape', $plan->vessel->shape()->value, array_combine(array_column(Shape::cases(), 'value'), array_map(static fn (Shape $s): string => $s->words(), Shape::cases())))],
@@ -117,7 +118,7 @@ final readonly class Stages
         foreach ($plan->bed->doses as $dose) {
             $lines[] = [$controls->number('bed.doses.'.$dose->amendment->id, mb_strtolower($dose->amendment->name))];
         }
-        $lines[] = [$controls->choice('bed.doses.add', 'mix into the soil', '', ['' => 'nothing more', ...$this->options->amendments()])];
+        $lines[] = [$controls->choice('bed.doses.add', 'mix into the soil', '', ['' => 'Add an event…', ...$this->options->amendments()])];
         $lines = [...$lines, ...$controls->section($plan->bed, 'bed')];
         $lines[] = [$controls->pick('preparation.sieved'), $controls->pick('preparation.rinsed')];
 
@@ -125,8 +126,8 @@ final readonly class Stages
             null === $plan->bed->soil ? 'no soil' : \sprintf('%s under %s', $length($plan->bed->soil->meanDepth()), $length($plan->bed->cap?->meanDepth() ?? 0.0)),
             $lines,
             caution: 'Damp dusty soil before you pour it, wear a mask and cover cuts. No fertiliser, pesticide or wetting agent in it.',
-            asks: [new Ask('bench_solve', ['question' => 'depth'], 'How deep must it be?')],
-            methods: array_map(static fn (Method $s): Ask => new Ask('bench_method', ['method' => $s->value], $s->words()), Method::cases()),
+            asks: [new QuestionLink('bench_solve', ['question' => 'depth'], 'How deep must it be?')],
+            methods: array_map(static fn (Method $s): QuestionLink => new QuestionLink('bench_method', ['method' => $s->value], $s->words()), Method::cases()),
             reasons: trim(self::reasons($plan).' '.self::depths($plan)));
     }
 
@@ -156,7 +157,7 @@ final readonly class Stages
             // Gravel or lava keep a soil from packing.
             $more = 'soil' === $name ? $this->options->materials(null) : $kinds;
             $rest = array_diff_key($more, array_flip(array_map(static fn (array $p): string => $p[0]->id, $layer->mix->parts)));
-            $lines[] = [$controls->choice("bed.$name.add", 'soil' === $name ? 'mix in another soil' : 'mix in another cap material', '', ['' => 'nothing more', ...$rest])];
+            $lines[] = [$controls->choice("bed.$name.add", 'soil' === $name ? 'mix in another soil' : 'mix in another cap material', '', ['' => 'Add an event…', ...$rest])];
         }
         $lines[] = [$controls->number("bed.$name.front"), $controls->number("bed.$name.back")];
 
@@ -179,20 +180,20 @@ final readonly class Stages
         return new StageView('light', 'Light', 'light', self::lightWords($plan),
             $controls->section($plan->lamp, 'light', $this->options),
             caution: 'Unplug before hands go in. Lamp on a timer, cable with a drip loop.',
-            asks: [new Ask('bench_solve', ['question' => 'light'], 'How long a day?')]);
+            asks: [new QuestionLink('bench_solve', ['question' => 'light'], 'How long a day?')]);
     }
 
     private function plants(Plan $plan, Quantities $quantities, UnitSystem $units, Controls $controls): StageView
     {
         $rows = array_map(static fn (Clump $c): RowView => new RowView($c->id, $c->kind->common, $c->kind->scientific,
-            implode(' ', [\sprintf('%s, %s.', ucfirst($c->kind->role->words()), $c->kind->removal->words()), self::needs($c, $units), $c->kind->remarks, ...$c->kind->cautions()]),
+            implode(' ', [\sprintf('%s, %s.', Words::capital($c->kind->role->words()), $c->kind->removal->words()), self::needs($c, $units), $c->kind->remarks, ...$c->kind->cautions()]),
             array_merge(...$controls->section($c, "plants.$c->id", labels: ["plants.$c->id.pieces" => $c->kind->piece.'s'])), "plants.$c->id.remove"), $plan->clumps);
 
         return new StageView('plants', 'Plants', 'leaf',
-            [] === $plan->clumps ? 'none yet' : \sprintf('%d kinds, %d pieces', \count($plan->clumps), $quantities->pieces),
+            [] === $plan->clumps ? 'none yet' : Words::count(\count($plan->clumps), 'kind').', '.Words::count($quantities->pieces, 'piece'),
             [], $rows, $controls->choice('plants.add', 'add a plant', '', $this->options->plants()),
             'Never release or flush plants; dry, freeze or bin the trimmings.',
-            [new Ask('bench_solve', ['question' => 'plants'], 'How few would do, and which?'), new Ask('bench_solve', ['question' => 'trim'], 'How much to trim a week?')]);
+            [new QuestionLink('bench_solve', ['question' => 'plants'], 'How few would do, and which?'), new QuestionLink('bench_solve', ['question' => 'trim'], 'How much to trim a week?')]);
     }
 
     private function water(Plan $plan, Controls $controls): StageView
@@ -214,14 +215,14 @@ final readonly class Stages
     {
         $rows = array_map(static fn (Group $g): RowView => new RowView($g->id, $g->kind->common, $g->kind->scientific, implode(' ', [self::room($g, $units), $g->kind->remarks, ...$g->kind->cautions()]),
             array_merge(...$controls->section($g, "animals.$g->id")), "animals.$g->id.remove",
-            [new Ask('bench_solve', ['question' => 'stock', 'kind' => $g->kind->id], 'How many at most?')]), $plan->groups);
+            [new QuestionLink('bench_solve', ['question' => 'stock', 'kind' => $g->kind->id], 'How many at most?')]), $plan->groups);
 
         return new StageView('animals', 'Animals and food', 'animal',
             [] === $plan->groups ? 'none yet' : \sprintf('%d animals, %s g food a day', array_sum(array_map(static fn (Group $g): int => $g->count, $plan->groups)), Decimal::trimmed($plan->feed->grams, 3)),
             [...$controls->section($plan->feed, 'feeding', $this->options), [$controls->number('feeding.fromDay')]],
             $rows, $controls->choice('animals.add', 'add animals', '', $this->options->animals()),
             'Never release animals. Sick fish are a vet’s work.',
-            [new Ask('bench_solve', ['question' => 'food'], 'How much food at most?'), new Ask('bench_solve', ['question' => 'holiday'], 'How long may I be away?')]);
+            [new QuestionLink('bench_solve', ['question' => 'food'], 'How much food at most?'), new QuestionLink('bench_solve', ['question' => 'holiday'], 'How long may I be away?')]);
     }
 
     private function start(Plan $plan, Controls $controls): StageView
@@ -232,7 +233,7 @@ final readonly class Stages
         return new StageView('start', 'Start', 'bacteria', $way->words(),
             [[$controls->pick('start.way')], [$controls->pick('start.inoculum')]],
             caution: 'Reagents and ammonia: read the label, wear goggles, keep children away. Readings open the next step, not dates.',
-            asks: [new Ask('bench_solve', ['question' => 'start'], 'How soon may animals come?')],
+            asks: [new QuestionLink('bench_solve', ['question' => 'start'], 'How soon may animals come?')],
             reasons: $way->reasons().(null === $first ? '' : " The first animals come on day $first."));
     }
 
@@ -262,7 +263,7 @@ final readonly class Stages
     {
         $method = $plan->preparation->method;
 
-        return null === $method ? '' : $method->words().': '.lcfirst($method->reasons());
+        return null === $method ? '' : $method->words().': '.Words::small($method->reasons());
     }
 
     private static function lightWords(Plan $plan): string

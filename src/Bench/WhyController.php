@@ -11,19 +11,19 @@ use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Method;
-use Olvek\Editing\Road;
+use Olvek\Editing\TankEditor;
 use Olvek\Judging\AnswerJob;
 use Olvek\Judging\BandJob;
 use Olvek\Judging\DecidingJob;
-use Olvek\Judging\HelpsJob;
 use Olvek\Judging\Outcome;
 use Olvek\Judging\Outcomes;
 use Olvek\Judging\Questions;
+use Olvek\Judging\RemedyJob;
 use Olvek\Judging\StressJob;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
-use Olvek\Work\Desk;
 use Olvek\Work\Ticket;
+use Olvek\Work\WorkQueue;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -38,9 +38,9 @@ final class WhyController extends AbstractController
 {
     public function __construct(
         private readonly TankRepository $tanks,
-        private readonly Road $road,
+        private readonly TankEditor $road,
         private readonly Outcomes $outcomes,
-        private readonly Desk $desk,
+        private readonly WorkQueue $desk,
         private readonly Questions $questions,
         private readonly Editor $editor,
     ) {
@@ -55,7 +55,7 @@ final class WhyController extends AbstractController
         $known = $this->outcomes->of($revision, $plan, $keeper->units())->margin(MarginId::tryFrom($margin) ?? throw $this->createNotFoundException('There is no such margin.'))
             ?? throw $this->createNotFoundException('There is no such margin.');
 
-        $ticket = $this->desk->ask(new HelpsJob($revision->plan, $known->id, $keeper->units()), $keeper);
+        $ticket = $this->desk->ask(new RemedyJob($revision->plan, $known->id, $keeper->units()), $keeper);
 
         return $this->told($request, $ticket, $tank, 'helps', ['margin' => $known, 'helps' => $ticket->value]);
     }
@@ -145,7 +145,7 @@ final class WhyController extends AbstractController
     public function sure(Request $request, Tank $tank, int $part, #[CurrentUser] Keeper $keeper): Response
     {
         if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
-            return new JsonResponse(['message' => 'This page had been open too long to be trusted; reload it.'], Response::HTTP_UNPROCESSABLE_ENTITY);
+            return new JsonResponse(['message' => 'This page has expired; reload it.'], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         if ($part >= Outcomes::PARTS) {
             throw $this->createNotFoundException('There are only so many parts.');

@@ -11,9 +11,9 @@ use Olvek\Core\Buying\Sheet;
 use Olvek\Core\Care\LightPlan;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Steps\Steps;
-use Olvek\Editing\Road;
+use Olvek\Editing\TankEditor;
 use Olvek\Site\Attachment;
-use Olvek\Site\Meanwhile;
+use Olvek\Site\ConcurrentChange;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Olvek\Task\Calendar;
@@ -30,12 +30,12 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/tanks/{tank}/build', requirements: ['tank' => Requirement::UUID])]
 final class BuildController extends AbstractController
 {
-    private const EXPIRED = 'This page had been open too long to be trusted, so nothing was kept. What you typed still stands here: send it again.';
+    private const EXPIRED = 'This page has expired, so nothing was saved. Your input is kept: submit again.';
 
     public function __construct(
         private readonly TankRepository $tanks,
-        private readonly Road $road,
-        private readonly Book $book,
+        private readonly TankEditor $road,
+        private readonly BuildRecords $book,
         private readonly Catalogue $catalogue,
         private readonly Tasks $tasks,
     ) {
@@ -83,7 +83,7 @@ final class BuildController extends AbstractController
         $materials = array_map(static fn (BuyLine $l): string => $l->material->id, Sheet::of($plan, $this->catalogue)->materials);
         try {
             $errors = $this->book->keepSheet($progress, $typed, $ticks, $materials, $keeper->units());
-        } catch (Meanwhile $meanwhile) {
+        } catch (ConcurrentChange $meanwhile) {
             return $this->page($request, $tank, $keeper, typed: $typed, notice: $meanwhile->getMessage(), status: Response::HTTP_CONFLICT);
         }
 
@@ -108,7 +108,7 @@ final class BuildController extends AbstractController
         };
         try {
             $refused = $this->book->mark($tank, $step, $done, $request->request->getString('day'), $note);
-        } catch (Meanwhile) {
+        } catch (ConcurrentChange) {
             return $this->page(
                 $request,
                 $tank,
@@ -143,7 +143,7 @@ final class BuildController extends AbstractController
 
         return $this->render('build/build.html.twig', [
             'tank' => $tank, 'plan' => $plan, 'units' => $units, 'sheet' => Sheet::of($plan, $this->catalogue, $this->book->shop($progress)), 'progress' => $progress, 'kept' => $progress->sheet(),
-            'steps' => array_reverse($steps), 'kit' => Kit::of($plan, $units), 'light' => LightPlan::of($plan), 'tasks' => $this->tasks->of($this->tanks->head($tank), $units), 'filled' => $this->book->filled($tank, ''), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => Sums::asked($request, $plan->netWater(), $units),
+            'steps' => array_reverse($steps), 'kit' => Kit::of($plan, $units), 'light' => LightPlan::of($plan), 'tasks' => $this->tasks->of($this->tanks->head($tank), $units), 'filled' => $this->book->filled($tank, ''), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => Calculators::asked($request, $plan->netWater(), $units),
         ], new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : $status));
     }
 }

@@ -6,18 +6,19 @@ namespace Olvek\Command;
 
 use Olvek\Core\Margin\Band;
 use Olvek\Core\Margin\ClumpLight;
-use Olvek\Core\Margin\Help;
-use Olvek\Core\Margin\Helps;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Ledger;
 use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\RemedySearch;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Margin\Tornado;
+use Olvek\Core\Margin\TriedRemedy;
 use Olvek\Core\Plan\MaterialNeed;
 use Olvek\Core\Run\Flow;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\Words;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -31,7 +32,7 @@ final class JudgeCommand extends Command
     /** Tanks from which on it is told what decides; fewer would name the wrong numbers. */
     private const ENOUGH = 32;
 
-    public function __construct(private readonly PlanArgument $plans, private readonly Helps $helps, private readonly Processes $processes)
+    public function __construct(private readonly PlanArgument $plans, private readonly RemedySearch $helps, private readonly Processes $processes)
     {
         parent::__construct();
     }
@@ -40,7 +41,7 @@ final class JudgeCommand extends Command
     {
         PlanArgument::add($this);
         $this->addOption('units', null, InputOption::VALUE_REQUIRED, 'metric or us', 'metric')
-            ->addOption('day', null, InputOption::VALUE_REQUIRED, 'Day whose ledger is wanted; the hardest where left out')
+            ->addOption('day', null, InputOption::VALUE_REQUIRED, 'Day whose ledger is wanted; the most critical where left out')
             ->addOption('band', null, InputOption::VALUE_REQUIRED, 'Judge so many tanks whose uncertain numbers differ (0: none)', '0')
             ->addOption('helps', null, InputOption::VALUE_NONE, 'For each margin that is tight or fails, the changes that would help most, found by trying')
             ->setHelp('Ends with 0 when the plan could be judged, whatever the verdict; 1 when it is no valid plan; 2 when the call is wrong.');
@@ -89,7 +90,7 @@ final class JudgeCommand extends Command
         }
         $lines = ['', $judgement->sureness->words()];
         if (null !== $tornado) {
-            $lines[] = \sprintf('What decides it most, by %s, from the low to the high end of each, all else likely:', lcfirst($tornado->margin->name));
+            $lines[] = \sprintf('What decides it most, by %s, from the low to the high end of each, all else likely:', Words::small($tornado->margin->name));
             foreach ($tornado->bars as $bar) {
                 $lines[] = \sprintf('  %-70s %10s -> %-10s %s', $bar->words, $bar->low, $bar->high, '' === $bar->measurable ? '' : "measure it: $bar->measurable");
             }
@@ -108,7 +109,7 @@ final class JudgeCommand extends Command
     }
 
     /**
-     * @param array<string, list<Help>> $helps by margin
+     * @param array<string, list<TriedRemedy>> $helps by margin
      *
      * @return list<string>
      */
@@ -134,7 +135,7 @@ final class JudgeCommand extends Command
     }
 
     /**
-     * @param array<string, list<Help>> $helps by margin
+     * @param array<string, list<TriedRemedy>> $helps by margin
      *
      * @return array<string, mixed>
      */
@@ -149,7 +150,7 @@ final class JudgeCommand extends Command
                 'id' => $m->id->value, 'name' => $m->name, 'voice' => $m->voice->value, 'state' => $m->state->value, 'value' => $m->value, 'limit' => $m->limit, 'good' => $m->good,
                 'worstDay' => $m->worstDay, 'measure' => $m->measure, 'unit' => $m->unit, 'shown' => $m->shown, 'bound' => $m->bound, 'sentence' => $m->sentence,
                 'spread' => null === $m->spread ? null : ['p10' => $m->spread->low, 'p90' => $m->spread->high, 'holds' => $m->spread->holds, 'of' => $m->spread->of],
-                'helps' => array_map(static fn (Help $h): array => ['words' => $h->words, 'edits' => $h->edits(), 'before' => $h->before, 'after' => $h->after, 'state' => $h->state->value, 'cost' => $h->cost], $helps[$m->id->value] ?? []),
+                'helps' => array_map(static fn (TriedRemedy $h): array => ['words' => $h->words, 'edits' => $h->edits(), 'before' => $h->before, 'after' => $h->after, 'state' => $h->state->value, 'cost' => $h->cost], $helps[$m->id->value] ?? []),
                 'terms' => array_map(static fn (Term $t): array => ['label' => $t->label, 'value' => $t->value, 'provenance' => $t->provenance?->value, 'source' => $t->source], $m->terms),
             ], $judgement->margins),
             'ledger' => [

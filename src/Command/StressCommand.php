@@ -13,7 +13,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** Rehearses what goes wrong in tanks on a plan. */
-#[AsCommand('olvek:stress', 'Overfeeding, a dead fish, lamp out, heat, a closed mat, a fortnight away: what each comes to in a plan')]
+#[AsCommand('olvek:stress', 'Overfeeding, a dead fish, lamp out, heat, floaters closed over the surface, a fortnight away: what each comes to in a plan')]
 final class StressCommand extends Command
 {
     public function __construct(private readonly PlanArgument $plans)

@@ -11,7 +11,7 @@ use Olvek\Core\Event\EventKind;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Device\DeviceKind;
 use Olvek\Device\Devices;
-use Olvek\Editing\Road;
+use Olvek\Editing\TankEditor;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -23,7 +23,7 @@ final class LoadCommand extends Command
 {
     public function __construct(
         private readonly KeeperRepository $keepers,
-        private readonly Road $road,
+        private readonly TankEditor $road,
         private readonly PlanDocument $document,
         private readonly Diary $diary,
         private readonly Devices $devices,

@@ -9,7 +9,7 @@ final class DeviceTrouble extends \RuntimeException
 {
     public static function silent(string $device): self
     {
-        return new self(\sprintf('The device “%s” is silent: nobody answers at its address. Is it plugged in, and on the network?', $device));
+        return new self(\sprintf('The device “%s” is not responding at its address. Is it plugged in, and on the network?', $device));
     }
 
     public static function slow(string $device, float $seconds): self

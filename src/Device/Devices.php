@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Device;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Site\Meanwhile;
+use Olvek\Site\ConcurrentChange;
 use Olvek\Site\Saver;
 use Olvek\Tank\Tank;
 use Psr\Clock\ClockInterface;
@@ -59,7 +59,7 @@ final readonly class Devices
     /**
      * @param string $device its name; '' for none
      *
-     * @throws Meanwhile when another window has wired it at the same moment
+     * @throws ConcurrentChange when another window has wired it at the same moment
      */
     public function wire(Tank $tank, DeviceKind $kind, string $device): bool
     {
@@ -72,7 +72,7 @@ final readonly class Devices
         } elseif (null !== $wiring) {
             $wiring->device = $device;
         } elseif ('' !== $device) {
-            $this->entities->persist(new Wiring($tank, $kind, $device));
+            $this->entities->persist(new DeviceAssignment($tank, $kind, $device));
         }
         $this->saver->flush();
 
@@ -93,15 +93,15 @@ final readonly class Devices
         return null === $wire ? null : new HttpWaterProbe($wire, $this->clock->now());
     }
 
-    private function wiring(Tank $tank, DeviceKind $kind): ?Wiring
+    private function wiring(Tank $tank, DeviceKind $kind): ?DeviceAssignment
     {
-        return $this->entities->find(Wiring::class, ['tank' => $tank->id(), 'kind' => $kind->value]);
+        return $this->entities->find(DeviceAssignment::class, ['tank' => $tank->id(), 'kind' => $kind->value]);
     }
 
-    private function reach(Tank $tank, DeviceKind $kind): ?Wire
+    private function reach(Tank $tank, DeviceKind $kind): ?DeviceHttp
     {
         $device = $this->wired($tank)[$kind->value]['device'];
 
-        return '' === $device ? null : new Wire($this->http, $device, $this->known[$device][1]);
+        return '' === $device ? null : new DeviceHttp($this->http, $device, $this->known[$device][1]);
     }
 }

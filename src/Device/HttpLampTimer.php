@@ -7,7 +7,7 @@ namespace Olvek\Device;
 /** A lamp timer that speaks HTTP: PUT /programme takes one, GET /state tells how it stands (docs/formats.md). */
 final readonly class HttpLampTimer implements LampTimer
 {
-    public function __construct(private Wire $wire)
+    public function __construct(private DeviceHttp $wire)
     {
     }
 
@@ -18,7 +18,7 @@ final readonly class HttpLampTimer implements LampTimer
         $percent = $state['percent'] ?? null;
         $programme = $state['programme'] ?? '';
         if ('olvek.lamp' !== ($state['format'] ?? null) || !\is_bool($on) || !\is_int($percent) || $percent < 0 || $percent > 100 || !\is_string($programme)) {
-            throw DeviceTrouble::wrong($this->wire->device, 'it does not say whether it burns, and how strongly.');
+            throw DeviceTrouble::wrong($this->wire->device, 'it does not say whether the lamp is on, and how strongly.');
         }
 
         return new LampState($on, $percent, $programme);

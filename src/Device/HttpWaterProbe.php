@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Device;
 
+use Olvek\Site\Moment;
+
 /** A water probe that speaks HTTP: GET /samples?last=N, one JSON object a line (docs/formats.md). */
 final readonly class HttpWaterProbe implements WaterProbe
 {
@@ -14,7 +16,7 @@ final readonly class HttpWaterProbe implements WaterProbe
     private const AHEAD = '+1 hour';
 
     /** @param \DateTimeImmutable $now what was measured after it cannot be so */
-    public function __construct(private Wire $wire, private \DateTimeImmutable $now)
+    public function __construct(private DeviceHttp $wire, private \DateTimeImmutable $now)
     {
     }
 
@@ -39,8 +41,8 @@ final readonly class HttpWaterProbe implements WaterProbe
             }
             $values[] = (float) $value;
         }
-        $at = \is_string($line['at'] ?? null) ? \DateTimeImmutable::createFromFormat(\DATE_ATOM, $line['at']) : false;
-        if (false === $at) {
+        $at = \is_string($line['at'] ?? null) ? Moment::read(\DATE_ATOM, $line['at']) : null;
+        if (null === $at) {
             throw DeviceTrouble::wrong($this->wire->device, 'it does not say when it measured.');
         }
         if ($at > $this->now->modify(self::AHEAD)) {

@@ -19,6 +19,7 @@ use Olvek\Core\Run\Snapshot;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\Words;
 use Olvek\Core\Vessel\TiltedFlask;
 
 /** The tank from the front, cut through the bed's middle, and its bed from front to back, cut across; each to its own scale, as a run has it on a day. */
@@ -340,7 +341,7 @@ final class Elevation
 
     private function clumpWords(Clump $clump, int $index): string
     {
-        $piece = $clump->kind->piece.(1 === $clump->pieces ? '' : 's');
+        $piece = Words::plural($clump->pieces, $clump->kind->piece);
         $now = match (true) {
             $this->day->clumps[$index] > 0 => '',
             $this->day->day < $clump->day => " It is planted on day $clump->day.",
@@ -350,7 +351,7 @@ final class Elevation
         return \sprintf('%d %s of %s, %s %% along the front.%s', $clump->pieces, $piece, $clump->kind->common, Decimal::trimmed($clump->place * 100, 0), $now);
     }
 
-    /** m across that a clump takes up in this view. */
+    /** m across that a clump fills in this view. */
     private function span(Clump $clump, int $index): float
     {
         $width = $this->profile->width;

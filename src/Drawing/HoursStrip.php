@@ -42,7 +42,7 @@ final class HoursStrip
             }
         }
         $strength = 100 * $day->lampShare;
-        $view->words[] = $hours > 0 ? \sprintf('On this day the lamp burns for %s hours at %s %% of its strength.', Decimal::trimmed($hours, 1), Decimal::trimmed($strength, 0)) : 'On this day the lamp is dark.';
+        $view->words[] = $hours > 0 ? \sprintf('On this day the lamp is on for %s hours at %s %% of its strength.', Decimal::trimmed($hours, 1), Decimal::trimmed($strength, 0)) : 'On this day the lamp is dark.';
         if ($lamp->lumens <= 0) {
             return $view;
         }

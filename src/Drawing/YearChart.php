@@ -30,7 +30,7 @@ final readonly class YearChart
      * @param list<Band> $bands
      * @param list<array{x: float, words: string}> $months
      * @param list<array{x: float, day: int, words: string}> $gates days from which the next step may be taken, or had to wait
-     * @param string $lamp how bright the lamp burns from day to day, within the topmost lane; its hours as the height of what is lit
+     * @param string $lamp how bright the lamp is from day to day, within the topmost lane; its hours as the height of what is lit
      */
     private function __construct(public array $bands, public array $months, public float $left, public float $right, public float $foot, public int $days, public array $gates, public string $lamp)
     {

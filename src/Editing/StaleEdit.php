@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Editing;
 
-use Olvek\Site\Meanwhile;
+use Olvek\Site\ConcurrentChange;
 
 /** An edit based on a revision that no longer stands. */
-final class StaleEdit extends Meanwhile
+final class StaleEdit extends ConcurrentChange
 {
     public function __construct()
     {

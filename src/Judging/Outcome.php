@@ -10,21 +10,22 @@ use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Subject;
-use Olvek\Core\Margin\Sureness;
+use Olvek\Core\Margin\Uncertainty;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Unit\Words;
 use Olvek\Drawing\YearChart;
 
 /** What of a judgement the Bench shows, small enough to be kept. */
 final readonly class Outcome
 {
     /** @param non-empty-list<Margin> $margins */
-    private function __construct(public State $state, public string $verdict, public array $margins, public int $hardestDay, public YearChart $year, public Album $album, public ?Sureness $sureness = null)
+    private function __construct(public State $state, public string $verdict, public array $margins, public int $hardestDay, public YearChart $year, public PackedDays $album, public ?Uncertainty $sureness = null)
     {
     }
 
     public static function of(Judgement $judgement, Plan $plan): self
     {
-        return new self($judgement->state, $judgement->verdict, $judgement->margins, $judgement->hardestDay(), YearChart::of($judgement->trace, Gate::of($plan, $judgement->trace), $plan), Album::of($judgement->trace));
+        return new self($judgement->state, $judgement->verdict, $judgement->margins, $judgement->hardestDay(), YearChart::of($judgement->trace, Gate::of($plan, $judgement->trace), $plan), PackedDays::of($judgement->trace));
     }
 
     /** More than these are not read. */
@@ -48,7 +49,7 @@ final readonly class Outcome
         foreach ($this->margins as $margin) {
             $old = $before->margin($margin->id);
             if (null !== $old && $old->shown !== $margin->shown) {
-                $moved[] = [abs($margin->position() - $old->position()), ['name' => lcfirst($margin->name), 'before' => $old->shown, 'after' => $margin->shown]];
+                $moved[] = [abs($margin->position() - $old->position()), ['name' => Words::small($margin->name), 'before' => $old->shown, 'after' => $margin->shown]];
             }
         }
         usort($moved, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
@@ -57,7 +58,7 @@ final readonly class Outcome
     }
 
     /** The same outcome, and how sure it is. */
-    public function with(Sureness $sureness): self
+    public function with(Uncertainty $sureness): self
     {
         return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins), $this->hardestDay, $this->year, $this->album, $sureness);
     }

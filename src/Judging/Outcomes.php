@@ -6,13 +6,13 @@ namespace Olvek\Judging;
 
 use Olvek\Core\Margin\Band;
 use Olvek\Core\Margin\Judge;
-use Olvek\Core\Margin\Sureness;
+use Olvek\Core\Margin\Uncertainty;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
 use Olvek\Core\Unit\UnitSystem;
-use Olvek\Site\Kept;
+use Olvek\Site\ResultCache;
 use Olvek\Tank\Revision;
-use Olvek\Work\Desk;
+use Olvek\Work\WorkQueue;
 
 /**
  * What a plan's first year comes to, kept per plan, so that looking again, undoing and comparing do not run it anew.
@@ -26,7 +26,7 @@ final readonly class Outcomes
     public const TANKS = 2;
     public const PARTS = Ensemble::MEMBERS / self::TANKS;
 
-    public function __construct(private Kept $kept)
+    public function __construct(private ResultCache $kept)
     {
     }
 
@@ -35,18 +35,18 @@ final readonly class Outcomes
         $outcome = $this->kept->get(self::key("outcome.$units->value", $revision), static fn (): Outcome => Outcome::of(Judge::judge($plan, $units), $plan));
         $sureness = $this->kept->known(self::key('sureness', $revision));
 
-        return $sureness instanceof Sureness ? $outcome->with($sureness) : $outcome;
+        return $sureness instanceof Uncertainty ? $outcome->with($sureness) : $outcome;
     }
 
     /** Puts together how sure a plan is, once every part of the ensemble has been judged; false where some are missing. */
     public function gather(Revision $revision): bool
     {
-        $parts = $this->kept->all(array_map(static fn (int $n): string => Desk::name(new BandJob($revision->plan, $n)), range(0, self::PARTS - 1)));
+        $parts = $this->kept->all(array_map(static fn (int $n): string => WorkQueue::name(new BandJob($revision->plan, $n)), range(0, self::PARTS - 1)));
         if (null === $parts) {
             return false;
         }
         /** @var list<array{array<int, array<string, array{float, bool}>>}> $parts */
-        $this->kept->get(self::key('sureness', $revision), static fn (): Sureness => Band::sureness(array_replace(...array_column($parts, 0))));
+        $this->kept->get(self::key('sureness', $revision), static fn (): Uncertainty => Band::sureness(array_replace(...array_column($parts, 0))));
 
         return true;
     }

@@ -14,6 +14,7 @@ use Olvek\Core\Log\TestKit;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Core\Unit\Words;
 use Olvek\Core\Water\Measure;
 use Olvek\Tank\Tank;
 use Olvek\Task\TaskMark;
@@ -48,7 +49,7 @@ final readonly class Logbook
                 $value = $kit->toBase($measure, QuantityReader::read($text, $units->unitFor($measure->dimension())));
                 [$least, $most] = $measure->bounds();
                 if ($value < $least || $value > $most) {
-                    $errors[$measure->value] = \sprintf('No water reads so; %s lies from %s to %s.', $measure->label(), $kit->show($measure, $least, $units), $kit->show($measure, $most, $units));
+                    $errors[$measure->value] = \sprintf('Outside the possible range: %s lies from %s to %s.', $measure->label(), $kit->show($measure, $least, $units), $kit->show($measure, $most, $units));
                 }
                 $values[$measure->value] = $value;
             } catch (UnreadableQuantity $unreadable) {
@@ -73,7 +74,7 @@ final readonly class Logbook
     /** A reading as the logbook tells it. */
     public static function line(Measure $measure, float $value, TestKit $kit, UnitSystem $units): string
     {
-        return (Measure::Acidity === $measure ? $measure->label() : ucfirst($measure->label())).' '.$kit->show($measure, $value, $units);
+        return Words::capital($measure->label()).' '.$kit->show($measure, $value, $units);
     }
 
     /** @return string|null why it was refused */

@@ -28,7 +28,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/account')]
 final class AccountController extends AbstractController
 {
-    private const EXPIRED = 'This page had been open too long to be trusted, so nothing was changed. Send it again.';
+    private const EXPIRED = 'This page has expired, so nothing was changed. Send it again.';
     private const WRONG = 'That is not your password, so nothing was changed.';
     /** Days for which what was removed can be brought back. */
     public const UNDONE_WITHIN = 30;

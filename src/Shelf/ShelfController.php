@@ -15,7 +15,7 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Editing\FieldView;
 use Olvek\Editing\ImportReport;
-use Olvek\Editing\Road;
+use Olvek\Editing\TankEditor;
 use Olvek\Log\Logbook;
 use Olvek\Tank\Revision;
 use Olvek\Tank\Tank;
@@ -35,7 +35,7 @@ final class ShelfController extends AbstractController
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly PlanDocument $document,
-        private readonly Road $road,
+        private readonly TankEditor $road,
     ) {
     }
 
@@ -67,7 +67,7 @@ final class ShelfController extends AbstractController
         if ($request->isMethod('POST')) {
             $typed = array_filter($request->request->all('edits'), is_string(...));
             if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
-                $errors[''] = 'This page had been open too long to be trusted. Nothing is lost: send it again.';
+                $errors[''] = 'This page has expired. Nothing is lost: send it again.';
             } else {
                 try {
                     $wanted = array_intersect_key($typed, array_flip(['name', ...self::FIRST_FIELDS]));
@@ -89,10 +89,10 @@ final class ShelfController extends AbstractController
         $json = ImportReport::sent($request);
         $problems = [];
         if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
-            $problems[] = ['line' => null, 'place' => '', 'message' => 'This page had been open too long to be trusted. Nothing is lost: send it again.'];
+            $problems[] = ['line' => null, 'place' => '', 'message' => 'This page has expired. Nothing is lost: send it again.'];
         } else {
             try {
-                $tank = $this->road->begin($keeper, $this->document->fromForeignJson($json), 'brought in from a file');
+                $tank = $this->road->begin($keeper, $this->document->fromForeignJson($json), 'imported from a file');
 
                 return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
             } catch (InvalidPlan $refused) {

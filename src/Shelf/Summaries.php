@@ -9,9 +9,9 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Drawing\Elevation;
-use Olvek\Editing\Road;
+use Olvek\Editing\TankEditor;
 use Olvek\Judging\Outcomes;
-use Olvek\Site\Kept;
+use Olvek\Site\ResultCache;
 use Olvek\Tank\Revision;
 use Twig\Environment;
 
@@ -22,8 +22,8 @@ final readonly class Summaries
     private const GROWN = 60;
 
     public function __construct(
-        private Kept $kept,
-        private Road $road,
+        private ResultCache $kept,
+        private TankEditor $road,
         private Outcomes $outcomes,
         private Environment $twig,
     ) {

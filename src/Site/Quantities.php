@@ -7,6 +7,8 @@ namespace Olvek\Site;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\Words;
+use Twig\Attribute\AsTwigFilter;
 use Twig\Attribute\AsTwigFunction;
 
 /** Quantities as pages print them, in the keeper's units. */
@@ -16,6 +18,24 @@ final class Quantities
     public function volume(float $litres, UnitSystem $units): string
     {
         return $units->show(Dimension::Volume, $litres);
+    }
+
+    #[AsTwigFilter('capital')]
+    public function capital(string $text): string
+    {
+        return Words::capital($text);
+    }
+
+    #[AsTwigFunction('plural')]
+    public function plural(int|float $count, string $one): string
+    {
+        return Words::plural($count, $one);
+    }
+
+    #[AsTwigFunction('every')]
+    public function every(int $days): string
+    {
+        return Words::every($days);
     }
 
     /** A share (0–1) in whole percent. */

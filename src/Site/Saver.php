@@ -15,16 +15,16 @@ final readonly class Saver
     {
     }
 
-    /** @throws Meanwhile */
+    /** @throws ConcurrentChange */
     public function flush(): void
     {
         try {
             $this->entities->flush();
         } catch (OptimisticLockException $lost) {
             // The ORM tells any commit that failed, on a full disk too, as such an exception; only one that names its entity is a race.
-            throw null === $lost->getEntity() ? $lost : new Meanwhile();
+            throw null === $lost->getEntity() ? $lost : new ConcurrentChange();
         } catch (UniqueConstraintViolationException) {
-            throw new Meanwhile();
+            throw new ConcurrentChange();
         }
     }
 }

@@ -10,14 +10,14 @@ use Olvek\Core\Margin\Judge;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Unit\UnitSystem;
-use Olvek\Editing\Road;
-use Olvek\Site\Kept;
+use Olvek\Editing\TankEditor;
+use Olvek\Site\ResultCache;
 use Olvek\Tank\Revision;
 
 /** What plans ask of their keepers; kept, since it takes a run of the year to know. */
 final readonly class Tasks
 {
-    public function __construct(private Road $road, private Kept $kept)
+    public function __construct(private TankEditor $road, private ResultCache $kept)
     {
     }
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Weeks;
 
 use Olvek\Account\Keeper;
-use Olvek\Build\Book;
+use Olvek\Build\BuildRecords;
 use Olvek\Core\Care\LightPlan;
-use Olvek\Core\Start\Situation;
+use Olvek\Core\Start\TankToday;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Water\Measure;
 use Olvek\Device\DeviceKind;
@@ -15,7 +15,7 @@ use Olvek\Device\Devices;
 use Olvek\Device\DeviceTrouble;
 use Olvek\Device\Sample;
 use Olvek\Log\Logbook;
-use Olvek\Site\Meanwhile;
+use Olvek\Site\ConcurrentChange;
 use Olvek\Tank\Tank;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -31,7 +31,7 @@ final class DeviceController extends AbstractController
     /** An hour apart: a day, in which temperature and pH swing. */
     private const SAMPLES = 24;
 
-    public function __construct(private readonly Devices $devices, private readonly WeeksPage $weeks, private readonly Book $book)
+    public function __construct(private readonly Devices $devices, private readonly WeeksPage $weeks, private readonly BuildRecords $book)
     {
     }
 
@@ -46,12 +46,12 @@ final class DeviceController extends AbstractController
     public function wire(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         if (!$this->trusted($request)) {
-            return $this->told($request, $tank, $keeper, 'This page had been open too long to be trusted, so nothing was changed. Choose again.', Response::HTTP_UNPROCESSABLE_ENTITY);
+            return $this->told($request, $tank, $keeper, 'This page has expired, so nothing was changed. Choose again.', Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         $kind = DeviceKind::tryFrom($request->request->getString('kind'));
         try {
             $wired = null !== $kind && $this->devices->wire($tank, $kind, $request->request->getString('device'));
-        } catch (Meanwhile) {
+        } catch (ConcurrentChange) {
             return $this->told(
                 $request,
                 $tank,
@@ -73,7 +73,7 @@ final class DeviceController extends AbstractController
     {
         $situation = $this->situation($tank, $keeper);
         if (!$this->trusted($request)) {
-            return $this->told($request, $tank, $keeper, 'This page had been open too long to be trusted, so nothing was sent. Send it again.', Response::HTTP_UNPROCESSABLE_ENTITY);
+            return $this->told($request, $tank, $keeper, 'This page has expired, so nothing was sent. Send it again.', Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         try {
             ($this->devices->lamp($tank) ?? throw $this->createNotFoundException('This tank has no lamp timer.'))->write($this->programme($tank, $situation));
@@ -89,12 +89,12 @@ final class DeviceController extends AbstractController
     public function keep(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, Logbook $logbook): Response
     {
         if (!$this->trusted($request)) {
-            return $this->told($request, $tank, $keeper, 'This page had been open too long to be trusted, so nothing was written down. Try again.', Response::HTTP_UNPROCESSABLE_ENTITY);
+            return $this->told($request, $tank, $keeper, 'This page has expired, so nothing was logged. Try again.', Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         try {
             $samples = ($this->devices->probe($tank) ?? throw $this->createNotFoundException('This tank has no water probe.'))->samples(1);
         } catch (DeviceTrouble $trouble) {
-            return $this->told($request, $tank, $keeper, 'Nothing was written down. Read by hand, or try again once the probe answers.', Response::HTTP_BAD_GATEWAY, [DeviceKind::Probe->value => $trouble]);
+            return $this->told($request, $tank, $keeper, 'Nothing was logged. Read by hand, or try again once the probe answers.', Response::HTTP_BAD_GATEWAY, [DeviceKind::Probe->value => $trouble]);
         }
         $newest = end($samples);
         $logbook->test($tank, [Measure::Temperature->value => \sprintf('%.1f °C', $newest->celsius), Measure::Acidity->value => \sprintf('%.2f', $newest->pH)], '', $keeper->kit(), $keeper->units());
@@ -142,14 +142,14 @@ final class DeviceController extends AbstractController
     }
 
     /** @return array{id: string, filled: string|null, entries: list<mixed>} as the timer takes it; the id says which it is, and the timer only echoes it */
-    private function programme(Tank $tank, Situation $situation): array
+    private function programme(Tank $tank, TankToday $situation): array
     {
         $programme = [...LightPlan::document($situation->plan, $situation->log), 'filled' => $this->book->filledOn($tank)?->format('Y-m-d')];
 
         return [...$programme, 'id' => hash('xxh128', json_encode($programme, \JSON_THROW_ON_ERROR))];
     }
 
-    private function situation(Tank $tank, Keeper $keeper): Situation
+    private function situation(Tank $tank, Keeper $keeper): TankToday
     {
         return $this->weeks->situation($tank, $keeper) ?? throw $this->createNotFoundException('This tank has not been filled yet: its days are not counted.');
     }

@@ -8,6 +8,7 @@ use Olvek\Core\Fit\Forecast;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Words;
 use Olvek\Core\Water\Measure;
 use Olvek\Drawing\Pen;
 
@@ -35,7 +36,7 @@ final readonly class ForecastChart
     {
     }
 
-    public static function of(Ahead $ahead, Log $log, TestKit $kit, int $today): self
+    public static function of(ForecastView $ahead, Log $log, TestKit $kit, int $today): self
     {
         $best = $ahead->best();
         $days = $best->days();
@@ -68,7 +69,7 @@ final readonly class ForecastChart
             ];
             $then = min($days - 1, $today + self::SAID);
             [$low, $likely, $top] = array_map(static fn (float $v): string => $kit->show($measure, $v), $best->band($measure, $then));
-            $said[] = \sprintf('%s: on day %d most likely %s, in eight of ten tanks %s to %s', ucfirst($measure->label()), $then, $likely, $low, $top);
+            $said[] = \sprintf('%s: on day %d most likely %s, in eight of ten tanks %s to %s', Words::capital($measure->label()), $then, $likely, $low, $top);
         }
         $weeks = [];
         for ($day = 0; $day < $days; $day += 7) {

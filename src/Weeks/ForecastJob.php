@@ -12,7 +12,7 @@ final readonly class ForecastJob implements Job
 {
     /**
      * @param string $plan its document
-     * @param int    $part 0 to Prospect::PARTS − 1; the first learns from the readings
+     * @param int    $part 0 to Forecasts::PARTS − 1; the first learns from the readings
      */
     public function __construct(public string $plan, public Log $log, public int $today, public int $part)
     {

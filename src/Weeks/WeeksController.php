@@ -6,25 +6,25 @@ namespace Olvek\Weeks;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
-use Olvek\Build\Book;
+use Olvek\Build\BuildRecords;
 use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Start\Expected;
-use Olvek\Core\Start\Situation;
+use Olvek\Core\Start\TankToday;
 use Olvek\Core\Steps\Steps;
-use Olvek\Editing\Road;
 use Olvek\Editing\StaleEdit;
+use Olvek\Editing\TankEditor;
 use Olvek\Log\Logbook;
 use Olvek\Site\Attachment;
-use Olvek\Site\Meanwhile;
+use Olvek\Site\ConcurrentChange;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Olvek\Work\Deadline;
-use Olvek\Work\Desk;
 use Olvek\Work\Ticket;
+use Olvek\Work\WorkQueue;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -39,13 +39,13 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/tanks/{tank}/weeks', requirements: ['tank' => Requirement::UUID])]
 final class WeeksController extends AbstractController
 {
-    private const EXPIRED = 'This page had been open too long to be trusted, so nothing was kept. What you typed still stands here: send it again.';
+    private const EXPIRED = 'This page has expired, so nothing was saved. Your input is kept: submit again.';
 
     public function __construct(
         private readonly WeeksPage $page,
         private readonly Logbook $logbook,
-        private readonly Prospect $prospect,
-        private readonly Desk $desk,
+        private readonly Forecasts $prospect,
+        private readonly WorkQueue $desk,
         private readonly TankRepository $tanks,
         #[Autowire('%env(float:OLVEK_PATIENCE)%')] private readonly float $patience,
     ) {
@@ -94,7 +94,7 @@ final class WeeksController extends AbstractController
         $amount = filter_var($request->request->getString('amount', '0'), $whole ? \FILTER_VALIDATE_INT : \FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => $number->from ?? 0, 'max_range' => $number->to ?? 1]]);
         $group = $whole ? array_column($situation->plan->groups ?? [], null, 'id')[$request->request->getString('of')] ?? null : null;
         if (null === $kind || !is_numeric($amount) || null === $situation || ($whole && null === $group)) {
-            return $this->refused($tank, $keeper, ['done-day' => $day], [], 'That could not be understood, so nothing was written down. Try again from this page.');
+            return $this->refused($tank, $keeper, ['done-day' => $day], [], 'That could not be understood, so nothing was logged. Try again from this page.');
         }
         $refused = $this->logbook->done($tank, $kind, (float) $amount, $group?->id, LoggedEvent::line($kind, (float) $amount, $keeper->kit(), $group), $day);
 
@@ -111,12 +111,12 @@ final class WeeksController extends AbstractController
 
     /** The day on which it was filled: the days are counted from it. */
     #[Route('/filled', name: 'weeks_filled', methods: ['POST'])]
-    public function filled(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, Book $book): Response
+    public function filled(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, BuildRecords $book): Response
     {
         $day = $request->request->getString('day');
         try {
             $refused = $this->trusted($request) ? $book->mark($tank, Steps::FILL, true, $day, '') : self::EXPIRED;
-        } catch (Meanwhile $meanwhile) {
+        } catch (ConcurrentChange $meanwhile) {
             return $this->refused($tank, $keeper, ['filled' => $day], ['filled' => $meanwhile->getMessage()], status: Response::HTTP_CONFLICT);
         }
 
@@ -135,21 +135,21 @@ final class WeeksController extends AbstractController
         return $this->back($tank, 'log');
     }
 
-    /** Reckons one part of what lies ahead. */
-    #[Route('/ahead/{part}', name: 'weeks_reckon', requirements: ['part' => '\d{1,2}'], methods: ['POST'])]
-    public function reckon(Request $request, Tank $tank, int $part, #[CurrentUser] Keeper $keeper): Response
+    /** Computes one part of what lies ahead. */
+    #[Route('/ahead/{part}', name: 'weeks_calculate', requirements: ['part' => '\d{1,2}'], methods: ['POST'])]
+    public function compute(Request $request, Tank $tank, int $part, #[CurrentUser] Keeper $keeper): Response
     {
         if (!$this->trusted($request)) {
-            return new JsonResponse(['message' => 'This page had been open too long to be trusted; reload it.'], Response::HTTP_UNPROCESSABLE_ENTITY);
+            return new JsonResponse(['message' => 'This page has expired; reload it.'], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         $situation = $this->counted($tank, $keeper);
-        if ($part >= Prospect::PARTS || $situation->today > Prospect::LAST_DAY) {
+        if ($part >= Forecasts::PARTS || $situation->today > Forecasts::LAST_DAY) {
             throw $this->createNotFoundException('There are only so many parts.');
         }
 
         $ticket = $this->desk->ask($this->job($tank, $situation, $part), $keeper);
 
-        return new JsonResponse(['done' => true === $ticket->value, 'of' => Prospect::PARTS], $ticket->status(), $ticket->headers());
+        return new JsonResponse(['done' => true === $ticket->value, 'of' => Forecasts::PARTS], $ticket->status(), $ticket->headers());
     }
 
     /** What lies ahead, once it is known, as a fragment of the page. */
@@ -163,12 +163,12 @@ final class WeeksController extends AbstractController
 
     /** Puts the days on which animals may be expected into the plan. */
     #[Route('/replan', name: 'weeks_replan', methods: ['POST'])]
-    public function replan(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, Road $road): Response
+    public function replan(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, TankEditor $road): Response
     {
         $situation = $this->counted($tank, $keeper);
         $ahead = $this->prospect->known($situation->plan, $situation->log, $situation->today);
         if (!$this->trusted($request) || null === $ahead) {
-            return $this->refused($tank, $keeper, [], [], null === $ahead ? 'Something was written down since this was reckoned: look at the new forecast first.' : self::EXPIRED);
+            return $this->refused($tank, $keeper, [], [], null === $ahead ? 'Something was logged since this was calculated: look at the new forecast first.' : self::EXPIRED);
         }
         $changes = [];
         foreach (Expected::of($situation, $ahead->best()) as $expected) {
@@ -206,9 +206,9 @@ final class WeeksController extends AbstractController
         $situation = $this->counted($tank, $keeper);
         $patience = new Deadline($this->patience / 2);
         $ticket = Ticket::done(true);
-        for ($part = 0; $part < Prospect::PARTS && $situation->today <= Prospect::LAST_DAY; ++$part) {
+        for ($part = 0; $part < Forecasts::PARTS && $situation->today <= Forecasts::LAST_DAY; ++$part) {
             $ticket = $this->desk->ask($this->job($tank, $situation, $part), $keeper);
-            if (!$ticket->isDone() || ($patience->isSpent() && $part < Prospect::PARTS - 1)) {
+            if (!$ticket->isDone() || ($patience->isSpent() && $part < Forecasts::PARTS - 1)) {
                 return $ticket->isDone() ? Ticket::underway() : $ticket;
             }
         }
@@ -216,12 +216,12 @@ final class WeeksController extends AbstractController
         return $ticket;
     }
 
-    private function job(Tank $tank, Situation $situation, int $part): ForecastJob
+    private function job(Tank $tank, TankToday $situation, int $part): ForecastJob
     {
         return new ForecastJob($this->tanks->head($tank)->plan, $situation->log, $situation->today, $part);
     }
 
-    private function counted(Tank $tank, Keeper $keeper): Situation
+    private function counted(Tank $tank, Keeper $keeper): TankToday
     {
         return $this->page->situation($tank, $keeper) ?? throw $this->createNotFoundException('This tank has not been filled yet.');
     }

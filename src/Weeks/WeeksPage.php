@@ -6,7 +6,7 @@ namespace Olvek\Weeks;
 
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
-use Olvek\Build\Book;
+use Olvek\Build\BuildRecords;
 use Olvek\Core\Care\LightPlan;
 use Olvek\Core\Fit\Fit;
 use Olvek\Core\Fit\Tuned;
@@ -14,11 +14,11 @@ use Olvek\Core\Log\Log;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Start\Expected;
 use Olvek\Core\Start\FirstWeeks;
-use Olvek\Core\Start\Situation;
+use Olvek\Core\Start\TankToday;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Water\Measure;
 use Olvek\Device\Devices;
-use Olvek\Editing\Road;
+use Olvek\Editing\TankEditor;
 use Olvek\Log\Logbook;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
@@ -33,17 +33,17 @@ final readonly class WeeksPage
 
     public function __construct(
         private TankRepository $tanks,
-        private Road $road,
-        private Book $book,
+        private TankEditor $road,
+        private BuildRecords $book,
         private Logbook $logbook,
-        private Prospect $prospect,
+        private Forecasts $prospect,
         private Today $today,
         private Devices $devices,
     ) {
     }
 
     /** Where the tank stands today; null before it is filled. */
-    public function situation(Tank $tank, Keeper $keeper): ?Situation
+    public function situation(Tank $tank, Keeper $keeper): ?TankToday
     {
         $filled = $this->book->filledOn($tank);
         if (null === $filled) {
@@ -51,7 +51,7 @@ final readonly class WeeksPage
         }
         $today = max(0, Today::between($filled, $this->today->of($keeper)));
 
-        return new Situation($this->road->plan($this->tanks->head($tank)), $this->logbook->since($tank, $filled, $today), $today, $keeper->kit(), $keeper->units());
+        return new TankToday($this->road->plan($this->tanks->head($tank)), $this->logbook->since($tank, $filled, $today), $today, $keeper->kit(), $keeper->units());
     }
 
     /**
@@ -71,20 +71,20 @@ final readonly class WeeksPage
         ];
         if (null === $situation) {
             // What will be asked, once days are counted.
-            return [...$common, 'weeks' => FirstWeeks::of(new Situation($common['plan'], new Log(), 0, $keeper->kit(), $keeper->units()))];
+            return [...$common, 'weeks' => FirstWeeks::of(new TankToday($common['plan'], new Log(), 0, $keeper->kit(), $keeper->units()))];
         }
         $light = LightPlan::of($situation->plan, $situation->log);
         $weeks = FirstWeeks::of($situation);
         $filled = $this->book->filledOn($tank);
 
         return [...$common, 'weeks' => $weeks, 'filled' => $filled, 'testOn' => $filled?->modify("+$weeks->nextTest days"), 'light' => $light, 'lamp' => LightPlan::on($light, $situation->today), 'coming' => LightPlan::within($light, $situation->today + 1, $situation->today + 7), 'devices' => $this->devices->wired($tank),
-            'ahead' => $this->forecast($tank, $situation), 'parts' => Prospect::PARTS, 'forecastable' => $situation->today <= Prospect::LAST_DAY];
+            'ahead' => $this->forecast($tank, $situation), 'parts' => Forecasts::PARTS, 'forecastable' => $situation->today <= Forecasts::LAST_DAY];
     }
 
     /** @return array<string, mixed>|null what is shown of the days ahead; null while it is not known */
-    public function forecast(Tank $tank, Situation $situation): ?array
+    public function forecast(Tank $tank, TankToday $situation): ?array
     {
-        if ($situation->today > Prospect::LAST_DAY) {
+        if ($situation->today > Forecasts::LAST_DAY) {
             return null;
         }
         $ahead = $this->prospect->known($situation->plan, $situation->log, $situation->today);

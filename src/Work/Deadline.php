@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Work;
 
-use Olvek\Core\Patience\Patience;
+use Olvek\Core\TimeLimit\TimeLimit;
 
 /** Patience by the clock on the wall. */
-final readonly class Deadline implements Patience
+final readonly class Deadline implements TimeLimit
 {
     private float $until;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Work;
 
-use Olvek\Site\Kept;
+use Olvek\Site\ResultCache;
 
 /** What came of a job. */
 final readonly class Result
@@ -18,7 +18,7 @@ final readonly class Result
 
     public static function whole(mixed $value): self
     {
-        return new self($value, Kept::DAY);
+        return new self($value, ResultCache::DAY);
     }
 
     /** As far as it came before patience was spent. */

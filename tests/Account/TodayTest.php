@@ -43,6 +43,7 @@ final class TodayTest extends TestCase
     #[TestWith(['2026-2-1'])]
     #[TestWith(['2026-02-01 '])]
     #[TestWith(['yesterday'])]
+    #[TestWith(["2026-02-01\0"])]
     public function testWhatIsNoDayIsNone(string $typed): void
     {
         self::assertNull(Today::read($typed));

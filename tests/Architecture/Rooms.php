@@ -8,7 +8,7 @@ namespace Olvek\Tests\Architecture;
 final class Rooms
 {
     public const CORE = [
-        'Patience' => [],
+        'TimeLimit' => [],
         'Unit' => [],
         'Field' => ['Unit'],
         'Plant' => ['Unit'],
@@ -25,12 +25,12 @@ final class Rooms
         'Change' => ['Unit', 'Field', 'Plant', 'Light', 'Vessel', 'Bed', 'Event', 'Catalogue', 'Plan'],
         'Run' => ['Unit', 'Plant', 'Animal', 'Hardscape', 'Light', 'Water', 'Bed', 'Event', 'Plan'],
         'Log' => ['Unit', 'Water', 'Event', 'Plan', 'Run'],
-        'Margin' => ['Patience', 'Unit', 'Plant', 'Animal', 'Light', 'Water', 'Bed', 'Event', 'Plan', 'Change', 'Run'],
+        'Margin' => ['TimeLimit', 'Unit', 'Plant', 'Animal', 'Light', 'Water', 'Bed', 'Event', 'Plan', 'Change', 'Run'],
         'Review' => ['Unit', 'Plant', 'Animal', 'Bed', 'Plan', 'Change', 'Run'],
         'Steps' => ['Unit', 'Plant', 'Vessel', 'Bed', 'Plan', 'Buying'],
-        'Fit' => ['Patience', 'Water', 'Event', 'Run', 'Log'],
-        'Solve' => ['Patience', 'Unit', 'Animal', 'Event', 'Catalogue', 'Plan', 'Change', 'Margin'],
-        'Stress' => ['Patience', 'Unit', 'Animal', 'Event', 'Plan', 'Run', 'Margin'],
+        'Fit' => ['TimeLimit', 'Water', 'Event', 'Run', 'Log'],
+        'Solve' => ['TimeLimit', 'Unit', 'Animal', 'Event', 'Catalogue', 'Plan', 'Change', 'Margin'],
+        'Stress' => ['TimeLimit', 'Unit', 'Animal', 'Event', 'Plan', 'Run', 'Margin'],
         'Care' => ['Unit', 'Plant', 'Event', 'Plan', 'Run', 'Log', 'Solve'],
         'Start' => ['Unit', 'Water', 'Event', 'Plan', 'Log', 'Margin', 'Fit', 'Care'],
     ];
@@ -54,7 +54,7 @@ final class Rooms
         'Demo' => ['Account', 'Tank', 'Device', 'Editing', 'Build', 'Log'],
         'Weeks' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Device', 'Editing', 'Build', 'Log'],
         'Almanac' => ['Site', 'Account', 'Tank', 'Task', 'Build', 'Log', 'Weeks'],
-        'Carry' => ['Site', 'Account', 'Tank', 'Work', 'Device', 'Bench', 'Task', 'Build', 'Log', 'Almanac'],
+        'Transfer' => ['Site', 'Account', 'Tank', 'Work', 'Device', 'Bench', 'Task', 'Build', 'Log', 'Almanac'],
         'Shelf' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Judging', 'Log', 'Almanac'],
     ];
 }

@@ -7,8 +7,8 @@ namespace Olvek\Tests\Bench;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\KeeperRepository;
 use Olvek\Core\Unit\UnitSystem;
-use Olvek\Editing\Road;
 use Olvek\Editing\StaleEdit;
+use Olvek\Editing\TankEditor;
 use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -188,7 +188,7 @@ final class EditTest extends BenchTestCase
         $tank = $this->stored();
         $this->service(EntityManagerInterface::class)->getConnection()->executeStatement('UPDATE tank SET version = version + 1');
         try {
-            $this->service(Road::class)->edit($tank, 1, ['light.hours' => '5'], UnitSystem::Metric);
+            $this->service(TankEditor::class)->edit($tank, 1, ['light.hours' => '5'], UnitSystem::Metric);
             self::fail('both edits were kept');
         } catch (StaleEdit $stale) {
             self::assertStringContainsString('changed in another window', $stale->getMessage());

@@ -77,7 +77,7 @@ final class HistoryTest extends BenchTestCase
         self::assertSame('Waiting hall, variant', $this->text('h1'));
         self::assertSame(9.0, $this->plan()->lamp->hours, 'the tank itself is as it was');
         $variant = $this->stored(substr($address, (int) strrpos($address, '/') + 1));
-        self::assertStringContainsString('branched off Waiting hall, revision 1', $this->service(TankRepository::class)->head($variant)->words);
+        self::assertStringContainsString('duplicated from Waiting hall, version 1', $this->service(TankRepository::class)->head($variant)->words);
     }
 
     #[TestWith(['restore'])]
@@ -96,7 +96,7 @@ final class HistoryTest extends BenchTestCase
     {
         $plan = str_replace('"Waiting hall"', '"From a file"', (string) file_get_contents(\dirname(__DIR__, 2).'/demo/waiting-hall.plan.json'));
         $page = $this->browser->request('GET', "/tanks/$this->tank/import");
-        $this->browser->submit($page->selectButton('Bring it in')->form(['plan' => $plan]));
+        $this->browser->submit($page->selectButton('Import')->form(['plan' => $plan]));
         self::assertResponseRedirects("/tanks/$this->tank");
         self::assertSame('From a file', $this->plan()->name);
         $this->send([], step: 'undo');
@@ -119,7 +119,7 @@ final class HistoryTest extends BenchTestCase
             }
         }
         $page = $this->browser->request('GET', "/tanks/$this->tank/import");
-        $this->browser->submit($page->selectButton('Bring it in')->form(['plan' => implode("\n", $lines)]));
+        $this->browser->submit($page->selectButton('Import')->form(['plan' => implode("\n", $lines)]));
         self::assertResponseStatusCodeSame(422);
         foreach ($wrong as $place) {
             self::assertStringContainsString($place, $this->text('#import-problems'));
@@ -131,7 +131,7 @@ final class HistoryTest extends BenchTestCase
     public function testNoJsonIsTold(): void
     {
         $page = $this->browser->request('GET', "/tanks/$this->tank/import");
-        $this->browser->submit($page->selectButton('Bring it in')->form(['plan' => '{"format": ']));
+        $this->browser->submit($page->selectButton('Import')->form(['plan' => '{"format": ']));
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('This is not JSON', $this->text('#import-problems'));
     }

@@ -28,14 +28,14 @@ final class StagesTest extends BenchTestCase
         }
     }
 
-    #[TestWith(['vessel', 'site.bears', '20 kg', 'the support bears 20 kg', 'to mend'])]
-    #[TestWith(['bed', 'bed.soil.back', '8', 'deeper than its cap', 'to mend'])]
+    #[TestWith(['vessel', 'site.bears', '20 kg', 'load limit is 20 kg', 'to fix'])]
+    #[TestWith(['bed', 'bed.soil.back', '8', 'deeper than its cap', 'to fix'])]
     #[TestWith(['bed', 'preparation.rinsed', 'no', 'rinse until it runs clear', ''])]
-    #[TestWith(['hardscape', 'hardscape.add', 'root-wood', 'glue it, tie it or weigh it down', 'to mend'])]
-    #[TestWith(['light', 'light.lumens', '9000', 'is light for two tanks', 'to mend'])]
-    #[TestWith(['plants', 'plants.c1.planting', 'deep', 'raw soil, which burns its roots', 'to mend'])]
+    #[TestWith(['hardscape', 'hardscape.add', 'root-wood', 'glue it, tie it or weigh it down', 'to fix'])]
+    #[TestWith(['light', 'light.lumens', '9000', 'is light for two tanks', 'to fix'])]
+    #[TestWith(['plants', 'plants.c1.planting', 'deep', 'raw soil, which burns its roots', 'to fix'])]
     #[TestWith(['water', 'preparation.treatment', 'stood', 'drives off chlorine, not chloramine', ''])]
-    #[TestWith(['animals', 'feeding.fromDay', '3', 'in the first week of the first animals', 'to mend'])]
+    #[TestWith(['animals', 'feeding.fromDay', '3', 'in the first week of the first animals', 'to fix'])]
     #[TestWith(['start', 'start.way', 'undecided', 'Choose a way of starting', ''])]
     public function testAMistakeStandsInTheStageWhereItIsMade(string $stage, string $place, string $typed, string $words, string $marked): void
     {
@@ -50,14 +50,14 @@ final class StagesTest extends BenchTestCase
     public function testWhatIsOfferedMends(): void
     {
         $this->after(['bed.soil.back' => '8']);
-        $form = $this->browser->getCrawler()->filter('#bed .regret form')->form();
+        $form = $this->browser->getCrawler()->filter('#bed .to-fix form')->form();
         $this->browser->submit($form);
         $this->browser->followRedirect();
-        self::assertSelectorNotExists('#bed .regret');
+        self::assertSelectorNotExists('#bed .to-fix');
         self::assertStringContainsString('cap at the back', $this->text('.last-change'));
         $this->send([], step: 'undo');
         $this->browser->followRedirect();
-        self::assertSelectorExists('#bed .regret');
+        self::assertSelectorExists('#bed .to-fix');
     }
 
     public function testAMethodLeavesItsReasons(): void

@@ -53,14 +53,14 @@ final class WhyTest extends BenchTestCase
         self::assertResponseIsSuccessful();
         self::assertStringContainsString('It would change:', $page->text());
         self::assertEquals($before, $this->plan()->bed, 'looking changes nothing');
-        $this->browser->submit($page->selectButton('Take this method: Leaf sandwich')->form());
+        $this->browser->submit($page->selectButton('Use this method: Leaf sandwich')->form());
         self::assertSame('potting-soil', $this->plan()->bed->soil?->mix->parts[0][0]->id);
         self::assertSame(2, $this->stored()->head());
         $this->browser->followRedirect();
         self::assertStringContainsString('method: Leaf sandwich', $this->text('.last-change'));
     }
 
-    public function testHowSureItIsIsReckonedInParts(): void
+    public function testHowSureItIsIsCalculatedInParts(): void
     {
         $token = $this->browser->request('GET', "/tanks/$this->tank")->filter('#edit [name=_token]')->attr('value');
         for ($part = 0; $part < Outcomes::PARTS; ++$part) {

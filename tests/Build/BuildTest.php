@@ -68,7 +68,7 @@ final class BuildTest extends BenchTestCase
         $this->browser->request('GET', "/tanks/$this->tank/build");
         $laid = $this->browser->getCrawler()->filter('.materials tbody tr')->each(static fn ($row): string => explode(' ', str_replace("\u{00A0}", ' ', $row->filter('td')->eq(0)->text()))[0]);
         self::assertSame(array_map(static fn (array $m): string => (string) round($m['litres'], 1), $quantities['materials']), $laid);
-        self::assertStringContainsString(\sprintf('Standing, full: %d kg', (int) round($quantities['fullMass'])), $this->text('.totals'));
+        self::assertStringContainsString(\sprintf('Weight when filled: %d kg', (int) round($quantities['fullMass'])), $this->text('.totals'));
     }
 
     public function testTwoWindowsOnOneSheet(): void
@@ -172,7 +172,7 @@ final class BuildTest extends BenchTestCase
         foreach ($calendar->select('VEVENT') as $event) {
             $days[(string) $event->__get('SUMMARY')] = (string) $event->__get('DTSTART');
         }
-        self::assertSame('20260508', $days['Waiting hall: Look: who is missing, what shades what, is the front clean'], 'a week after filling');
+        self::assertSame('20260508', $days['Waiting hall: Check: headcount, shading, front glass'], 'a week after filling');
         $uids = array_map(static fn ($e): string => (string) $e->__get('UID'), $calendar->select('VEVENT'));
         self::assertSame($uids, array_unique($uids));
         $this->browser->request('GET', "/tanks/$this->tank/build/care.ics?filled=yesterday");

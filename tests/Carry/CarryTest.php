@@ -7,23 +7,23 @@ namespace Olvek\Tests\Carry;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
 use Olvek\Account\KeeperRepository;
-use Olvek\Build\Book;
-use Olvek\Carry\Bringing;
-use Olvek\Carry\Brought;
-use Olvek\Carry\Parcel;
-use Olvek\Carry\Unreadable;
-use Olvek\Carry\Zip;
-use Olvek\Core\Patience\Endless;
+use Olvek\Build\BuildRecords;
+use Olvek\Core\TimeLimit\NoTimeLimit;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Device\DeviceKind;
 use Olvek\Device\Devices;
-use Olvek\Editing\Road;
+use Olvek\Editing\TankEditor;
 use Olvek\Log\Entry;
 use Olvek\Log\EntryKind;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Olvek\Task\TaskMark;
 use Olvek\Tests\BenchTestCase;
+use Olvek\Transfer\ImportResult;
+use Olvek\Transfer\ShelfExport;
+use Olvek\Transfer\ShelfImport;
+use Olvek\Transfer\UnreadableFile;
+use Olvek\Transfer\Zip;
 use Olvek\Work\Deadline;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Clock\Clock;
@@ -45,7 +45,7 @@ final class CarryTest extends BenchTestCase
     {
         $this->service(EntityManagerInterface::class)->clear();
 
-        return iterator_to_array($this->service(Parcel::class)->of($this->keeper($keeper->signInName)));
+        return iterator_to_array($this->service(ShelfExport::class)->of($this->keeper($keeper->signInName)));
     }
 
     private function keeper(string $name): Keeper
@@ -54,12 +54,12 @@ final class CarryTest extends BenchTestCase
     }
 
     /** @param array<string, string> $files */
-    private function bring(Keeper $keeper, array $files): Brought
+    private function bring(Keeper $keeper, array $files): ImportResult
     {
         $path = Zip::of($files);
         $this->service(EntityManagerInterface::class)->clear();
         try {
-            return $this->service(Bringing::class)->bring($this->keeper($keeper->signInName), $path, new Endless());
+            return $this->service(ShelfImport::class)->bring($this->keeper($keeper->signInName), $path, new NoTimeLimit());
         } finally {
             unlink($path);
             $this->service(EntityManagerInterface::class)->clear();
@@ -91,7 +91,7 @@ final class CarryTest extends BenchTestCase
         $clock = new MockClock('2026-01-01 12:00');
         Clock::set($clock);
         $entities = $this->service(EntityManagerInterface::class);
-        $road = $this->service(Road::class);
+        $road = $this->service(TankEditor::class);
         for ($t = mt_rand(1, 2); $t > 0; --$t) {
             $clock->sleep(1);
             $tank = $road->begin($this->keeper('runa'), $this->demoPlan()->withName("Tank $t of $seed, “ä”, \"quoted\""), 'begun');
@@ -130,7 +130,7 @@ final class CarryTest extends BenchTestCase
                 ));
             }
             $entities->flush();
-            $book = $this->service(Book::class);
+            $book = $this->service(BuildRecords::class);
             $book->mark($tank, 'fill', true, '2025-12-31', 'a note, with a comma');
             $book->mark($tank, 'soil', false, '2025-12-31', '');
             $book->keepSheet(
@@ -185,7 +185,7 @@ final class CarryTest extends BenchTestCase
         $entities->remove($lines[0]);
         $entities->flush();
         $tank = $this->stored();
-        $this->service(Road::class)->edit($tank, 1, ['light.hours' => '11'], UnitSystem::Metric);
+        $this->service(TankEditor::class)->edit($tank, 1, ['light.hours' => '11'], UnitSystem::Metric);
         $words = array_column($this->bring($this->keeper, $away)->tanks, 'words', 'tank');
         self::assertStringContainsString('with all that is in the file', $words['Waiting hall'], 'the waiting hall knows more than the file');
         self::assertNotEmpty(preg_grep('/1 line of its logbook were added/', $words));
@@ -193,7 +193,7 @@ final class CarryTest extends BenchTestCase
         self::assertCount(\count($lines), $entities->getRepository(Entry::class)->findAll());
         // Both have gone on, each in its own way: what is here stays.
         $away = $this->carried($this->keeper);
-        $this->service(Road::class)->undo($this->stored(), 2);
+        $this->service(TankEditor::class)->undo($this->stored(), 2);
         $changed = str_replace('"hours": 11.0', '"hours": 10.0', $away);
         self::assertNotSame($away, $changed);
         $words = array_column($this->bring($this->keeper, $changed)->tanks, 'words', 'tank');
@@ -283,9 +283,9 @@ final class CarryTest extends BenchTestCase
         memory_reset_peak_usage();
         $before = memory_get_usage();
         try {
-            $this->service(Bringing::class)->bring($this->keeper, $path, new Endless());
+            $this->service(ShelfImport::class)->bring($this->keeper, $path, new NoTimeLimit());
             self::fail('taken');
-        } catch (Unreadable $refused) {
+        } catch (UnreadableFile $refused) {
             self::assertNotSame('', $refused->getMessage());
         } finally {
             unlink($path);
@@ -299,7 +299,7 @@ final class CarryTest extends BenchTestCase
         $this->fill(1);
         $this->newTank($this->keeper('runa'));
         $path = Zip::of($this->carried($this->keeper));
-        $report = $this->service(Bringing::class)->bring($this->keeper('runa'), $path, new Deadline(0.0));
+        $report = $this->service(ShelfImport::class)->bring($this->keeper('runa'), $path, new Deadline(0.0));
         unlink($path);
         self::assertGreaterThan(0, $report->left);
         self::assertCount(1, $report->tanks, 'one at least');
@@ -339,14 +339,14 @@ final class CarryTest extends BenchTestCase
             $rows,
             array_map(
                 array_values(...),
-                array_values(iterator_to_array(\Olvek\Carry\Csv::read(
-                    \Olvek\Carry\Csv::write(['a', 'b', 'c', 'd', 'e', 'f'], $rows),
+                array_values(iterator_to_array(\Olvek\Transfer\Csv::read(
+                    \Olvek\Transfer\Csv::write(['a', 'b', 'c', 'd', 'e', 'f'], $rows),
                     ['a', 'b', 'c', 'd', 'e', 'f'],
                 ))),
             ),
         );
         foreach ([0.1, 1 / 3, 1e-300, 123456789.123456789, -0.0] as $number) {
-            self::assertSame($number, (float) trim(explode("\n", \Olvek\Carry\Csv::write(['n'], [[$number]]))[1]));
+            self::assertSame($number, (float) trim(explode("\n", \Olvek\Transfer\Csv::write(['n'], [[$number]]))[1]));
         }
     }
 

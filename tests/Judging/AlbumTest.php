@@ -10,7 +10,7 @@ use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Snapshot;
 use Olvek\Drawing\Standalone;
-use Olvek\Judging\Album;
+use Olvek\Judging\PackedDays;
 use PHPUnit\Framework\TestCase;
 
 /** What the Bench keeps of a run, and what it sends out of the page. */
@@ -26,8 +26,8 @@ final class AlbumTest extends TestCase
     {
         foreach (['waiting-hall', 'terrace'] as $name) {
             $trace = (new Runner(self::plan($name)))->run(90);
-            $album = unserialize(serialize(Album::of($trace)));
-            self::assertInstanceOf(Album::class, $album);
+            $album = unserialize(serialize(PackedDays::of($trace)));
+            self::assertInstanceOf(PackedDays::class, $album);
             foreach ([0, 1, 44, 89] as $day) {
                 $had = get_object_vars($trace->on($day));
                 foreach (get_object_vars($album->on($day)) as $what => $kept) {
@@ -44,7 +44,7 @@ final class AlbumTest extends TestCase
 
     public function testDaysBeyondTheRunAreItsEnds(): void
     {
-        $album = Album::of((new Runner(self::plan('galley')))->run(30));
+        $album = PackedDays::of((new Runner(self::plan('galley')))->run(30));
         self::assertSame([0, 29, 29], [$album->on(-5)->day, $album->on(29)->day, $album->on(4000)->day]);
     }
 

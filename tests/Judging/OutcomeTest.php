@@ -10,7 +10,7 @@ use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Spread;
-use Olvek\Core\Margin\Sureness;
+use Olvek\Core\Margin\Uncertainty;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Judging\Outcome;
@@ -51,7 +51,7 @@ final class OutcomeTest extends TestCase
     {
         $outcome = self::outcome();
         self::assertFalse($outcome->isSure());
-        $sure = $outcome->with(new Sureness(array_fill_keys(array_map(static fn (Margin $m): string => $m->id->value, $outcome->margins), new Spread(1.0, 2.0, 60, 64)), 25, 64));
+        $sure = $outcome->with(new Uncertainty(array_fill_keys(array_map(static fn (Margin $m): string => $m->id->value, $outcome->margins), new Spread(1.0, 2.0, 60, 64)), 25, 64));
         self::assertTrue($sure->isSure());
         self::assertSame([$outcome->state, $outcome->verdict, $outcome->hardestDay], [$sure->state, $sure->verdict, $sure->hardestDay]);
         self::assertSame(60, $sure->margin(MarginId::Oxygen)?->spread?->holds);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Shelf;
 
-use Olvek\Editing\Road;
+use Olvek\Editing\TankEditor;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 
@@ -16,7 +16,7 @@ final class BoardsTest extends BenchTestCase
     public function testTwentyFourTanksStandOnABoard(): void
     {
         for ($n = 2; $n <= 26; ++$n) {
-            $this->service(Road::class)->begin($this->keeper, $this->demoPlan()->withName("Tank $n"), 'begun');
+            $this->service(TankEditor::class)->begin($this->keeper, $this->demoPlan()->withName("Tank $n"), 'begun');
         }
         $this->browser->request('GET', '/');
         self::assertSelectorCount(24, '.shelf-tank');

@@ -11,7 +11,7 @@ final class StartTest extends BenchTestCase
     public function testATankIsBegunInEitherSystem(): void
     {
         $page = $this->browser->request('GET', '/tanks/new');
-        $this->browser->submit($page->selectButton('Put it on the Bench')->form(), ['edits[name]' => 'Gangway', 'edits[vessel.length]' => '2 ft', 'edits[waterLine]' => '12 in']);
+        $this->browser->submit($page->selectButton('Create tank')->form(), ['edits[name]' => 'Gangway', 'edits[vessel.length]' => '2 ft', 'edits[waterLine]' => '12 in']);
         self::assertResponseRedirects();
         $this->browser->followRedirect();
         self::assertSame('Gangway', $this->text('h1'));
@@ -22,7 +22,7 @@ final class StartTest extends BenchTestCase
     public function testAbsurdTanksAreRefusedBesideTheirCause(): void
     {
         $page = $this->browser->request('GET', '/tanks/new');
-        $this->browser->submit($page->selectButton('Put it on the Bench')->form(), ['edits[name]' => '', 'edits[vessel.length]' => '60 gal']);
+        $this->browser->submit($page->selectButton('Create tank')->form(), ['edits[name]' => '', 'edits[vessel.length]' => '60 gal']);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('“gal” is not a unit', $this->text('#f-vessel-length-error'));
         self::assertSame('60 gal', $this->browser->getCrawler()->filter('#f-vessel-length')->attr('value'));
@@ -34,7 +34,7 @@ final class StartTest extends BenchTestCase
         self::assertResponseHeaderSame('Content-Type', 'application/json');
         $json = (string) $this->browser->getResponse()->getContent();
         $page = $this->browser->request('GET', '/tanks/new');
-        $this->browser->submit($page->selectButton('Bring it in')->form(), ['plan' => $json]);
+        $this->browser->submit($page->selectButton('Import')->form(), ['plan' => $json]);
         $this->browser->followRedirect();
         $this->browser->request('GET', $this->browser->getRequest()->getPathInfo().'/plan.json');
         self::assertSame($json, $this->browser->getResponse()->getContent());
@@ -43,11 +43,11 @@ final class StartTest extends BenchTestCase
     public function testAFileThatIsNoPlanIsToldLineByLine(): void
     {
         $page = $this->browser->request('GET', '/tanks/new');
-        $this->browser->submit($page->selectButton('Bring it in')->form(), ['plan' => '{"format": "olvek.plan", "version": 1, "waterLine": "high"}']);
+        $this->browser->submit($page->selectButton('Import')->form(), ['plan' => '{"format": "olvek.plan", "version": 1, "waterLine": "high"}']);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('waterLine: This must be a number.', $this->text('#import-problems'));
         self::assertStringContainsString('"high"', $this->browser->getCrawler()->filter('#plan')->text(), 'the text is still there');
-        $this->browser->submit($this->browser->getCrawler()->selectButton('Bring it in')->form(), ['plan' => 'hello']);
+        $this->browser->submit($this->browser->getCrawler()->selectButton('Import')->form(), ['plan' => 'hello']);
         self::assertStringContainsString('not JSON', $this->text('#import-problems'));
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Site;
 
-use Olvek\Site\Kept;
+use Olvek\Site\ResultCache;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
 
@@ -12,7 +12,7 @@ final class KeptTest extends TestCase
 {
     public function testItIsMadeOnce(): void
     {
-        $kept = new Kept(new ArrayAdapter(), 'one');
+        $kept = new ResultCache(new ArrayAdapter(), 'one');
         $times = 0;
         $make = static function () use (&$times): int {
             return ++$times;
@@ -24,7 +24,7 @@ final class KeptTest extends TestCase
     /** False and nothing are answers too: "there was too little to learn from" must not be asked for again. */
     public function testThatThereIsNothingIsKeptAsWell(): void
     {
-        $kept = new Kept(new ArrayAdapter(), 'one');
+        $kept = new ResultCache(new ArrayAdapter(), 'one');
         $kept->get('a', static fn (): false => false);
         self::assertFalse($kept->get('a', static fn (): bool => true), 'not made again');
         self::assertSame([false], $kept->all(['a']));
@@ -32,7 +32,7 @@ final class KeptTest extends TestCase
 
     public function testAllOrNone(): void
     {
-        $kept = new Kept(new ArrayAdapter(), 'one');
+        $kept = new ResultCache(new ArrayAdapter(), 'one');
         $kept->put('a', 1);
         self::assertNull($kept->all(['a', 'b']));
         $kept->put('b', 2);
@@ -43,8 +43,8 @@ final class KeptTest extends TestCase
     public function testANewBuildTrustsNothingOfTheOld(): void
     {
         $pool = new ArrayAdapter();
-        (new Kept($pool, 'one'))->put('a', 1);
-        self::assertNull((new Kept($pool, 'two'))->known('a'));
-        self::assertSame(1, (new Kept($pool, 'one'))->known('a'));
+        (new ResultCache($pool, 'one'))->put('a', 1);
+        self::assertNull((new ResultCache($pool, 'two'))->known('a'));
+        self::assertSame(1, (new ResultCache($pool, 'one'))->known('a'));
     }
 }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Olvek\Tests\Site;
 
 use Olvek\Core\Margin\Judge;
-use Olvek\Editing\Road;
+use Olvek\Editing\TankEditor;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use Olvek\Tests\LargestPlan;
 use Olvek\Tests\ShortPatience;
-use Olvek\Weeks\Prospect;
+use Olvek\Weeks\Forecasts;
 
 /** The largest plan that the rules allow, on every page and question: each is answered, with what is known when its time is over. */
 final class LargestPlanTest extends BenchTestCase
@@ -21,7 +21,7 @@ final class LargestPlanTest extends BenchTestCase
     public function testEveryPageAndQuestionIsAnswered(): void
     {
         $keeper = $this->service(\Olvek\Account\KeeperRepository::class)->named('runa') ?? self::fail();
-        $this->tank = $this->service(Road::class)->begin($keeper, LargestPlan::of($this->demoPlan()), 'begun')->id()->toRfc4122();
+        $this->tank = $this->service(TankEditor::class)->begin($keeper, LargestPlan::of($this->demoPlan()), 'begun')->id()->toRfc4122();
         $this->fill(30);
         foreach ([-25, -20, -15, -10, -5] as $day) {
             $this->post('test', ['test' => ['ammonia' => '0.5', 'nitrite' => '0.2', 'nitrate' => '5'], 'day' => $this->day($day)]);
@@ -57,7 +57,7 @@ final class LargestPlanTest extends BenchTestCase
         }
         self::assertNotEmpty($cut, 'some of these take longer than anybody waits');
         // Asked again, the forecast goes on from where it was.
-        for ($n = 0; $n < Prospect::PARTS && str_contains((string) $this->browser->getResponse()->getContent(), 'looks again by itself'); ++$n) {
+        for ($n = 0; $n < Forecasts::PARTS && str_contains((string) $this->browser->getResponse()->getContent(), 'looks again by itself'); ++$n) {
             $this->browser->request('GET', "/tanks/$this->tank/weeks?ahead=1");
         }
         self::assertSelectorExists('.forecast');

@@ -9,9 +9,9 @@ use Monolog\Level;
 use Monolog\LogRecord;
 use Olvek\Account\KeeperRepository;
 use Olvek\Shelf\Summaries;
-use Olvek\Site\FrontDoor;
 use Olvek\Site\LogMask;
 use Olvek\Site\PlainText;
+use Olvek\Site\ServerSettings;
 use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -111,8 +111,8 @@ final class SmallFaultsTest extends BenchTestCase
     public function testTheFrontDoor(array $environment, string $address, ?int $status): void
     {
         $log = ini_set('error_log', '/dev/null');
-        FrontDoor::set($environment);
-        self::assertSame($status, FrontDoor::refusal(Request::create($address), $environment)?->getStatusCode());
+        ServerSettings::set($environment);
+        self::assertSame($status, ServerSettings::refusal(Request::create($address), $environment)?->getStatusCode());
         ini_set('error_log', (string) $log);
     }
 

@@ -9,7 +9,7 @@ use Doctrine\DBAL\Driver\Exception as Driver;
 use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\OptimisticLockException;
-use Olvek\Site\Meanwhile;
+use Olvek\Site\ConcurrentChange;
 use Olvek\Site\Saver;
 use Olvek\Site\SqlitePragmas;
 use Olvek\Site\StorageTrouble;
@@ -93,7 +93,7 @@ final class StorageTest extends BenchTestCase
         }
         $raced = self::createStub(EntityManagerInterface::class);
         $raced->method('flush')->willThrowException(new OptimisticLockException('changed', $this->stored()));
-        $this->expectException(Meanwhile::class);
+        $this->expectException(ConcurrentChange::class);
         (new Saver($raced))->flush();
     }
 

@@ -9,9 +9,9 @@ use Olvek\Core\Log\Log;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Water\Measure;
-use Olvek\Site\Kept;
-use Olvek\Weeks\Ahead;
-use Olvek\Weeks\Prospect;
+use Olvek\Site\ResultCache;
+use Olvek\Weeks\Forecasts;
+use Olvek\Weeks\ForecastView;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
 
@@ -25,9 +25,9 @@ final class ProspectTest extends TestCase
         $this->pool = new ArrayAdapter();
     }
 
-    private function prospect(): Prospect
+    private function prospect(): Forecasts
     {
-        return new Prospect(new Kept($this->pool, 'build'));
+        return new Forecasts(new ResultCache($this->pool, 'build'));
     }
 
     private static function plan(): Plan
@@ -40,7 +40,7 @@ final class ProspectTest extends TestCase
         return new Log(array_map(static fn (int $day): Reading => new Reading($day, Measure::Ammonia, $ammonia), [1, 3, 5]));
     }
 
-    private static function band(?Ahead $ahead): float
+    private static function band(?ForecastView $ahead): float
     {
         self::assertNotNull($ahead);
 
@@ -50,9 +50,9 @@ final class ProspectTest extends TestCase
     public function testPartsMayComeInAnyOrderFromAnyProcess(): void
     {
         foreach ([3, 1, 8, 4, 6, 7, 5, 2] as $part) {
-            self::assertSame(2 === $part, $this->prospect()->reckon(self::plan(), self::log(0.5), 6, $part), "part $part");
+            self::assertSame(2 === $part, $this->prospect()->compute(self::plan(), self::log(0.5), 6, $part), "part $part");
         }
-        $straight = new Prospect(new Kept(new ArrayAdapter(), 'build'));
+        $straight = new Forecasts(new ResultCache(new ArrayAdapter(), 'build'));
         self::assertSame(self::band(self::whole($straight, self::log(0.5), 6)), self::band($this->prospect()->known(self::plan(), self::log(0.5), 6)));
     }
 
@@ -82,10 +82,10 @@ final class ProspectTest extends TestCase
     }
 
     /** All parts, one after the other. */
-    private static function whole(Prospect $prospect, Log $log, int $today): ?Ahead
+    private static function whole(Forecasts $prospect, Log $log, int $today): ?ForecastView
     {
-        for ($part = 0; $part < Prospect::PARTS; ++$part) {
-            $prospect->reckon(self::plan(), $log, $today, $part);
+        for ($part = 0; $part < Forecasts::PARTS; ++$part) {
+            $prospect->compute(self::plan(), $log, $today, $part);
         }
 
         return $prospect->known(self::plan(), $log, $today);

@@ -8,7 +8,7 @@ use Olvek\Core\Unit\Ion;
 use Olvek\Log\Entry;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
-use Olvek\Weeks\Prospect;
+use Olvek\Weeks\Forecasts;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** The first weeks' page: what is typed is read in the kit's own ion, kept whole or not at all, and moves what is shown. */
@@ -128,7 +128,7 @@ final class WeeksTest extends BenchTestCase
     }
 
     /** The forecast comes in parts, as the page's script asks for them, and all at once for whoever has none. */
-    public function testTheForecastIsReckonedInPartsAndReplans(): void
+    public function testTheForecastIsCalculatedInPartsAndReplans(): void
     {
         $this->send(['start.way' => 'waiting', 'animals.a1.day' => '5']);
         $this->fill(6);
@@ -138,14 +138,14 @@ final class WeeksTest extends BenchTestCase
         $token = $this->token('weeks');
         $this->browser->request('GET', "/tanks/$this->tank/weeks/ahead");
         self::assertResponseStatusCodeSame(204);
-        for ($part = 0; $part < Prospect::PARTS; ++$part) {
+        for ($part = 0; $part < Forecasts::PARTS; ++$part) {
             $this->browser->request('POST', "/tanks/$this->tank/weeks/ahead/$part", ['_token' => $token]);
             self::assertSame(
-                ['done' => Prospect::PARTS - 1 === $part, 'of' => Prospect::PARTS],
+                ['done' => Forecasts::PARTS - 1 === $part, 'of' => Forecasts::PARTS],
                 json_decode((string) $this->browser->getResponse()->getContent(), true),
             );
         }
-        $this->browser->request('POST', "/tanks/$this->tank/weeks/ahead/".Prospect::PARTS, ['_token' => $token]);
+        $this->browser->request('POST', "/tanks/$this->tank/weeks/ahead/".Forecasts::PARTS, ['_token' => $token]);
         self::assertResponseStatusCodeSame(404);
         $this->browser->request('GET', "/tanks/$this->tank/weeks");
         self::assertSelectorExists('.forecast');
@@ -153,13 +153,13 @@ final class WeeksTest extends BenchTestCase
         self::assertStringContainsString('off the forecast', $this->text('#ahead'));
         self::assertStringContainsString('planned for day 5', $this->text('.expected'), 'three weeks of waiting come first');
         $before = $this->revisions();
-        $this->browser->submitForm('Put these days into the plan');
+        $this->browser->submitForm('Use these dates in the plan');
         self::assertResponseRedirects("/tanks/$this->tank/weeks#ahead");
         self::assertSame($before + 1, $this->revisions());
         self::assertGreaterThanOrEqual(21, $this->plan()->groups[0]->day);
     }
 
-    public function testWithoutScriptAllIsReckonedAtOnce(): void
+    public function testWithoutScriptAllIsCalculatedAtOnce(): void
     {
         $this->fill(2);
         $this->browser->request('GET', "/tanks/$this->tank/weeks?ahead=1");

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Olvek\Tests\Work;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Patience\Patience;
-use Olvek\Site\Kept;
-use Olvek\Work\Desk;
-use Olvek\Work\Doer;
+use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Site\ResultCache;
 use Olvek\Work\Job;
-use Olvek\Work\Piece;
-use Olvek\Work\PieceHandler;
+use Olvek\Work\JobHandler;
+use Olvek\Work\JobMessage;
+use Olvek\Work\JobMessageHandler;
 use Olvek\Work\Result;
 use Olvek\Work\TicketState;
 use Olvek\Work\Turns;
+use Olvek\Work\WorkQueue;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
 use Symfony\Component\DependencyInjection\ServiceLocator;
@@ -28,22 +28,22 @@ use Symfony\Component\RateLimiter\Storage\InMemoryStorage;
 /** What is asked that takes long: worked out once, one piece at a time for each keeper, by the request or by a worker. */
 final class DeskTest extends TestCase
 {
-    private Kept $kept;
+    private ResultCache $kept;
     private Turns $turns;
-    private PieceHandler $handler;
-    /** @var list<Piece> that wait for a worker */
+    private JobMessageHandler $handler;
+    /** @var list<JobMessage> that wait for a worker */
     private array $queue = [];
     private int $done = 0;
     private Keeper $keeper;
 
     protected function setUp(): void
     {
-        $this->kept = new Kept(new ArrayAdapter(storeSerialized: false), 'build');
+        $this->kept = new ResultCache(new ArrayAdapter(storeSerialized: false), 'build');
         $this->turns = new Turns(new ArrayAdapter(), new LockFactory(new InMemoryStore()), 4.0);
         $this->keeper = new Keeper('runa', 'Runa');
         $doer = new class(function (): void {
             ++$this->done;
-        }) implements Doer {
+        }) implements JobHandler {
             public function __construct(private \Closure $count)
             {
             }
@@ -53,7 +53,7 @@ final class DeskTest extends TestCase
                 return SumJob::class;
             }
 
-            public function do(Job $job, Patience $patience): Result
+            public function do(Job $job, TimeLimit $patience): Result
             {
                 ($this->count)();
                 \assert($job instanceof SumJob);
@@ -64,12 +64,12 @@ final class DeskTest extends TestCase
                 return $job->n > 100 ? Result::unfinished(100) : Result::whole($job->n * 2);
             }
         };
-        $this->handler = new PieceHandler(new ServiceLocator([SumJob::class => static fn (): Doer => $doer]), $this->kept, $this->turns, 4.0);
+        $this->handler = new JobMessageHandler(new ServiceLocator([SumJob::class => static fn (): JobHandler => $doer]), $this->kept, $this->turns, 4.0);
     }
 
-    private function desk(bool $workers = false, int $allowance = 100): Desk
+    private function desk(bool $workers = false, int $allowance = 100): WorkQueue
     {
-        $bus = new class(function (Piece $piece) use ($workers): void {
+        $bus = new class(function (JobMessage $piece) use ($workers): void {
             $workers ? $this->queue[] = $piece : ($this->handler)($piece);
         }) implements MessageBusInterface {
             public function __construct(private \Closure $send)
@@ -89,7 +89,7 @@ final class DeskTest extends TestCase
             new InMemoryStorage(),
         );
 
-        return new Desk($bus, $this->kept, $this->turns, $questions, 0.1);
+        return new WorkQueue($bus, $this->kept, $this->turns, $questions, 0.1);
     }
 
     public function testTheRequestItselfWorksItOutOnce(): void
@@ -121,13 +121,13 @@ final class DeskTest extends TestCase
     public function testAQuickWorkerIsWaitedFor(): void
     {
         $bus = new class($this->handler) implements MessageBusInterface {
-            public function __construct(private PieceHandler $handler)
+            public function __construct(private JobMessageHandler $handler)
             {
             }
 
             public function dispatch(object $message, array $stamps = []): Envelope
             {
-                \assert($message instanceof Piece);
+                \assert($message instanceof JobMessage);
                 pcntl_async_signals(true);
                 pcntl_signal(\SIGALRM, fn () => ($this->handler)($message));
                 pcntl_alarm(1);
@@ -136,7 +136,7 @@ final class DeskTest extends TestCase
             }
         };
         $questions = new RateLimiterFactory(['id' => 'questions', 'policy' => 'no_limit'], new InMemoryStorage());
-        $desk = new Desk($bus, $this->kept, $this->turns, $questions, 5.0);
+        $desk = new WorkQueue($bus, $this->kept, $this->turns, $questions, 5.0);
         self::assertSame(42, $desk->ask(new SumJob(21), $this->keeper)->value);
     }
 
@@ -191,12 +191,12 @@ final class DeskTest extends TestCase
     {
         foreach ([
             new \Olvek\Judging\AnswerJob('{}', 'stock', 'neocaridina-davidi'),
-            new \Olvek\Judging\HelpsJob('{}', \Olvek\Core\Margin\MarginId::Oxygen, \Olvek\Core\Unit\UnitSystem::Us),
+            new \Olvek\Judging\RemedyJob('{}', \Olvek\Core\Margin\MarginId::Oxygen, \Olvek\Core\Unit\UnitSystem::Us),
             new \Olvek\Judging\BandJob('{}', 3),
             new \Olvek\Weeks\ForecastJob('{}', new \Olvek\Core\Log\Log(), 5, 2),
         ] as $job) {
-            $back = unserialize(serialize(new Piece($job, 'k')));
-            self::assertInstanceOf(Piece::class, $back);
+            $back = unserialize(serialize(new JobMessage($job, 'k')));
+            self::assertInstanceOf(JobMessage::class, $back);
             self::assertSame($job->key(), $back->job->key());
             self::assertGreaterThan(0, $job->cost());
         }

@@ -82,7 +82,7 @@ final readonly class Bed
         return $this->at(0.5);
     }
 
-    /** m² of its upper face; without a bed, of the vessel's bottom, which where it is round is reckoned a little above its lowest point. */
+    /** m² of its upper face; without a bed, of the vessel's bottom, which where it is round is computed a little above its lowest point. */
     public function face(Vessel $vessel): float
     {
         return max($vessel->areaAt(min($this->meanDepth(), $vessel->height())), $vessel->areaAt(min(self::LOWEST_FLOOR, $vessel->height() / 2)));

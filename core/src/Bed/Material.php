@@ -21,7 +21,7 @@ final readonly class Material
      * @param Estimate $phosphorus   mg P per kg dry that roots can draw
      * @param Estimate $potassium    mg K per kg dry that roots can draw
      * @param Estimate $iron         mg Fe per kg dry that roots can draw
-     * @param Estimate $acidity      meq of alkalinity per kg dry that it takes up while fresh
+     * @param Estimate $acidity      meq of alkalinity per kg dry that it absorbs while fresh
      * @param Estimate $lime         share of it that is calcite or aragonite
      */
     public function __construct(

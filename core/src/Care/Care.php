@@ -14,6 +14,7 @@ use Olvek\Core\Solve\WeeklyTrim;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\Words;
 
 /** What a plan and its run ask of the keeper through the first year. All C, common practice; amounts from the run. */
 final class Care
@@ -47,7 +48,7 @@ final class Care
             }
         }
         foreach ($plan->groups as $group) {
-            $tasks[] = new Task("stock-$group->id", $group->day, \sprintf('%d × %s may come, if ammonia and nitrite read 0', $group->count, $group->kind->common), start: true);
+            $tasks[] = new Task("stock-$group->id", $group->day, \sprintf('add %d × %s, if ammonia and nitrite read 0', $group->count, $group->kind->common), start: true);
         }
         if ($plan->feed->grams > 0) {
             $tasks[] = new Task('feed', $plan->feedFrom, \sprintf('Begin to feed, %s g a day', Decimal::trimmed($plan->feed->grams, 3)), start: true);
@@ -58,7 +59,7 @@ final class Care
                 continue;
             }
             $share = isset($event->values['share']) ? \sprintf(', %s %%', Decimal::trimmed(100 * $event->values['share'], 0)) : '';
-            $tasks[] = new Task("event-$event->id", $event->day, ucfirst($event->kind->words()).$share);
+            $tasks[] = new Task("event-$event->id", $event->day, Words::capital($event->kind->words()).$share);
         }
         foreach (\array_slice(LightPlan::of($plan), 1) as $entry) {
             $tasks[] = new Task("light-$entry->day", $entry->day, \sprintf('Lamp to %d %% for %s h%s', (int) round(100 * $entry->share), Decimal::trimmed($entry->hours, 2), $entry->gated ? ', if no algae show' : ''));
@@ -86,7 +87,7 @@ final class Care
     /** @return list<Task> */
     private static function weekly(Plan $plan, Trace $trace, UnitSystem $units): array
     {
-        $tasks = [new Task('look', 7, 'Look: who is missing, what shades what, is the front clean', 7)];
+        $tasks = [new Task('look', 7, 'Check: headcount, shading, front glass', 7)];
         $litres = 7 * $trace->mean('evaporated', 0, min(self::SEASON, $trace->days()));
         if ($litres > 0.01 && !$plan->site->sealed) {
             $tasks[] = new Task('top-up', 7, \sprintf('Top up, some %s', $units->show(Dimension::Volume, $litres)), 7);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Care;
 
+use Olvek\Core\Unit\Words;
+
 /** Something that a tank asks of its keeper, once or again and again. */
 final readonly class Task
 {
@@ -36,6 +38,6 @@ final readonly class Task
     /** "day 14", "every 7 days from day 14 to day 84". */
     public function when(): string
     {
-        return 0 === $this->every ? "day $this->day" : "every $this->every days from day $this->day".(null === $this->until ? '' : " to day $this->until");
+        return 0 === $this->every ? "day $this->day" : Words::every($this->every)." from day $this->day".(null === $this->until ? '' : " to day $this->until");
     }
 }

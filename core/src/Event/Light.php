@@ -7,7 +7,7 @@ namespace Olvek\Core\Event;
 use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
-/** From now on the lamp burns for other hours and at another share of its strength. */
+/** From now on the lamp is on for other hours and at another share of its strength. */
 #[Happens('other light', About::Light)]
 final readonly class Light extends Dated
 {

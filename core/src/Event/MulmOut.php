@@ -8,7 +8,7 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** A share of what lies on the bed, melted leaves and left food among it, is taken out. */
-#[Happens('mulm and melted leaves taken out', About::Water, done: 'Melting leaves taken out')]
+#[Happens('mulm and dying leaves removed', About::Water, done: 'Dying leaves removed')]
 final readonly class MulmOut extends Dated
 {
     public function __construct(int $day, #[Number('share', Dimension::Share, 0.01, 1.0, 'of it', decimals: 0, usual: 0.3)] public float $share)

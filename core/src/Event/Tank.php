@@ -27,7 +27,7 @@ interface Tank
     /** From now on so much dry food, g a day. */
     public function feedFromNowOn(float $grams): void;
 
-    /** From now on the lamp burns so many hours at a share of its strength. */
+    /** From now on the lamp is on for so many hours at a share of its strength. */
     public function lightFromNowOn(float $hours, float $strength): void;
 
     /** The lamp stays off until a day. */

@@ -7,11 +7,11 @@ namespace Olvek\Core\Fit;
 use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\Reading;
-use Olvek\Core\Patience\Endless;
-use Olvek\Core\Patience\Patience;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
+use Olvek\Core\TimeLimit\NoTimeLimit;
+use Olvek\Core\TimeLimit\TimeLimit;
 
 /**
  * A tank's own numbers, from its readings: the factors on soil, bacteria and plants that bring its run closest to them, held to
@@ -42,11 +42,11 @@ final readonly class Fit
     }
 
     /**
-     * @param Patience $patience when it is spent, the best so far is taken
+     * @param TimeLimit $patience when it is spent, the best so far is taken
      *
      * @return self|null null where too little has been read
      */
-    public static function of(ActualPlan $lived, Log $log, Patience $patience = new Endless()): ?self
+    public static function of(ActualPlan $lived, Log $log, TimeLimit $patience = new NoTimeLimit()): ?self
     {
         $misfit = new Misfit($log);
         if (\count($misfit->readings) < self::FEWEST) {

@@ -17,7 +17,7 @@ use Olvek\Core\Water\Measure;
  */
 final readonly class Forecast
 {
-    /** J: enough for a band that does not jump, few enough to be reckoned while a keeper reads. */
+    /** J: enough for a band that does not jump, few enough to be computed while a keeper reads. */
     public const MEMBERS = 48;
     /** Members that must go on counting, whatever the readings say: as share of all. J: fewer would leave a band of chance. */
     private const LEAST_COUNTING = 0.3;

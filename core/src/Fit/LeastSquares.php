@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Fit;
 
-use Olvek\Core\Patience\Endless;
-use Olvek\Core\Patience\Patience;
+use Olvek\Core\TimeLimit\NoTimeLimit;
+use Olvek\Core\TimeLimit\TimeLimit;
 
 /**
  * The parameters that make a sum of squares least, within bounds: steps between Gauss-Newton and steepest descent, slopes by
@@ -26,9 +26,9 @@ final class LeastSquares
      * @param \Closure(float...): list<float>                           $residuals of parameters
      * @param non-empty-list<array{float, float, float, float}> $parameters start, least, most, and the step by which slopes are felt
      * @param float    $enough   share by which the sum must still fall for another step to be worth it
-     * @param Patience $patience when it is spent, the best so far is taken; asked before each step
+     * @param TimeLimit $patience when it is spent, the best so far is taken; asked before each step
      */
-    public static function minimise(\Closure $residuals, array $parameters, float $enough = 1e-4, int $most = 30, Patience $patience = new Endless()): Minimum
+    public static function minimise(\Closure $residuals, array $parameters, float $enough = 1e-4, int $most = 30, TimeLimit $patience = new NoTimeLimit()): Minimum
     {
         $at = array_column($parameters, 0);
         $here = $residuals(...$at);

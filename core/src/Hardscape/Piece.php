@@ -17,7 +17,7 @@ final readonly class Piece implements Item
 
     /**
      * @param string $id     unique among the plan's pieces
-     * @param float  $litres what it takes up
+     * @param float  $litres of room that it fills
      * @param float  $place  0 (left) – 1 (right)
      * @param float  $row    0 (front) – 1 (back)
      * @param bool   $fixed  glued, tied or weighed down

@@ -8,7 +8,7 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Field\YesNo;
 use Olvek\Core\Unit\Dimension;
 
-/** When a lamp burns and how bright, over the day and over the first weeks. */
+/** When a lamp is on and how bright, over the day and over the first weeks. */
 final readonly class Programme
 {
     /**

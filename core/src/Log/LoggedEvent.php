@@ -8,6 +8,7 @@ use Olvek\Core\Event\Event;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\Words;
 use Olvek\Core\Water\Measure;
 
 /** Something that was done to a tank on a day. */
@@ -40,7 +41,7 @@ final readonly class LoggedEvent
         }
         $number = $kind->amount();
 
-        return \sprintf($happens->done ?? ucfirst($happens->words), match (true) {
+        return \sprintf($happens->done ?? Words::capital($happens->words), match (true) {
             'group' === $kind->of() => \sprintf('%d × %s', (int) $amount, $group->kind->common ?? 'animals'),
             // The keeper's own kit may count otherwise.
             EventKind::Dose === $kind => $kit->show(Measure::Ammonia, $amount),

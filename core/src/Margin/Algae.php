@@ -7,6 +7,7 @@ namespace Olvek\Core\Margin;
 use Olvek\Core\Run\Alga;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
+use Olvek\Core\Unit\Words;
 
 /** Algae: film on glass and leaves, and green water; diatoms of the first weeks go by themselves and are only named. */
 #[Judges('Algae', Subject::Plants, [Remedy::ShorterLight, Remedy::WeakerLamp, Remedy::FastStems, Remedy::Floaters, Remedy::Grazers, Remedy::LessFood])]
@@ -32,8 +33,8 @@ final class Algae implements Criterion
 
         return Margin::atMost(MarginId::Algae, $measure, 'g/m²', self::FILM_WATCH, self::FILM_ACT, $day,
             match (true) {
-                $measure > self::FILM_ACT => ucfirst($what).' take over by day '.$day.'.',
-                $measure > self::FILM_WATCH => ucfirst($what).' will show by day '.$day.'.',
+                $measure > self::FILM_ACT => Words::capital($what).' take over by day '.$day.'.',
+                $measure > self::FILM_WATCH => Words::capital($what).' will show by day '.$day.'.',
                 $brown > self::FILM_WATCH / 2 => "Algae stay a film; brown dust is likely around day $brownDay and goes by itself.",
                 default => 'Algae stay a film that grazers keep short.',
             },

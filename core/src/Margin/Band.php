@@ -40,7 +40,7 @@ final readonly class Band
     /**
      * @param array<int, array<string, array{float, bool}>> $members as member() gives them
      */
-    public static function sureness(array $members): Sureness
+    public static function sureness(array $members): Uncertainty
     {
         $spreads = [];
         foreach (array_keys($members[array_key_first($members) ?? 0] ?? []) as $id) {
@@ -53,7 +53,7 @@ final readonly class Band
 
         $together = \count(array_filter($members, static fn (array $m): bool => [] === array_filter($m, static fn (array $judged): bool => $judged[1])));
 
-        return new Sureness($spreads, $together, \count($members));
+        return new Uncertainty($spreads, $together, \count($members));
     }
 
     /**

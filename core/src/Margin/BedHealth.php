@@ -25,7 +25,7 @@ final class BedHealth implements Criterion
         [$index, $day] = $trace->highest('sulphide');
         [$gas, $gasDay] = $trace->highest('bubbles');
 
-        return Margin::atMost(MarginId::Bed, $index, 'of foul', self::WATCH, self::ACT, $day,
+        return Margin::atMost(MarginId::Bed, $index, 'of critical', self::WATCH, self::ACT, $day,
             match (true) {
                 $index > self::ACT => "The bed is deep and rich and hardly rooted: around day $day it may turn foul (rotten-egg smell, black roots).",
                 $index > self::WATCH => "The bed is on the rich side for its roots around day $day; leave it alone and let roots come.",

@@ -11,7 +11,7 @@ use Olvek\Core\Unit\Provenance;
 use Olvek\Core\Water\Carbonate;
 
 /**
- * Carbon dioxide in the water: what plants find while the lamp burns, over the leanest four weeks; and, where animals are in, that there
+ * Carbon dioxide in the water: what plants find while the lamp is on, over the leanest four weeks; and, where animals are in, that there
  * is not too much of it by night. Want of carbon slows plants and shows in their mass; it fails no tank by itself.
  */
 #[Judges('Carbon', Subject::Water, [Remedy::ShorterLight, Remedy::MoreSoil, Remedy::WeakerLamp, Remedy::MoreFood, Remedy::Floaters])]
@@ -52,7 +52,7 @@ final class CarbonSupply implements Criterion
                 $most > self::SUFFERS => "Carbon dioxide gathers to $high at night on day $mostDay: animals suffer. Ripple the water, or lay less rich soil.",
                 $most > self::BORNE => "Carbon dioxide gathers to $high at night on day $mostDay, about as much as animals bear.",
                 $least < self::SHORT => "By day $last plants have drawn carbon dioxide down to $shown: those that use bicarbonate, and those in air, go on growing.",
-                default => "Soil, animals and air leave $shown of carbon dioxide in the water while the lamp burns.",
+                default => "Soil, animals and air leave $shown of carbon dioxide in the water while the lamp is on.",
             },
             [
                 new Term('carbon dioxide by day, leanest four weeks', "$shown, to day $last"),

@@ -12,6 +12,7 @@ use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\Words;
 
 /** Judges a plan from a run of its first year with usual care: margins, verdict. Pure: the same plan always gets the same judgement. */
 final class Judge
@@ -57,14 +58,14 @@ final class Judge
         $stock = array_values(array_filter($margins, static fn (Margin $m): bool => MarginId::Stock === $m->id))[0];
         $itself = match ($balance->state) {
             State::Holds => 'This should hold. '.(null === $plan->firstAnimals() ? 'Add animals to see whether it balances.' : $stock->sentence),
-            State::Tight => 'This can work, but '.lcfirst($balance->name).' is tight. '.$balance->sentence,
+            State::Tight => 'This can work, but '.Words::small($balance->name).' is tight. '.$balance->sentence,
             State::Fails => ($failing > 1 ? "Not yet: $failing margins fail. " : 'Not yet. ').$balance->sentence,
         };
         if (State::Fails !== $welfare->state) {
-            return $itself.(State::Tight === $welfare->state ? ' For the animals: '.lcfirst($welfare->sentence) : '');
+            return $itself.(State::Tight === $welfare->state ? ' For the animals: '.Words::small($welfare->sentence) : '');
         }
 
-        return State::Fails === $balance->state ? $itself.' And for the animals: '.lcfirst($welfare->sentence)
-            : 'Not yet, for the animals: '.lcfirst($welfare->sentence).(State::Holds === $balance->state ? ' The tank by itself should hold.' : ' '.$itself);
+        return State::Fails === $balance->state ? $itself.' And for the animals: '.Words::small($welfare->sentence)
+            : 'Not yet, for the animals: '.Words::small($welfare->sentence).(State::Holds === $balance->state ? ' The tank by itself should hold.' : ' '.$itself);
     }
 }

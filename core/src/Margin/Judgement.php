@@ -21,12 +21,12 @@ final readonly class Judgement
         public array $margins,
         public Trace $trace,
         public Quantities $quantities,
-        public ?Sureness $sureness = null,
+        public ?Uncertainty $sureness = null,
     ) {
     }
 
     /** The same judgement, and how sure it is. */
-    public function with(Sureness $sureness): self
+    public function with(Uncertainty $sureness): self
     {
         return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins), $this->trace, $this->quantities, $sureness);
     }

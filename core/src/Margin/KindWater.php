@@ -86,7 +86,7 @@ final class KindWater implements Criterion
     private static function steps(Animal $kind, array $pH, array $gh): array
     {
         $degrees = static fn (float $bound): float => max(self::STEP_DEGREES, self::STEP_SHARE * $bound);
-        $likes = static fn (string $what, float $low, float $high): string => \sprintf('likes %s %s–%s', $what, Decimal::trimmed($low, 1), Decimal::trimmed($high, 1));
+        $likes = static fn (string $what, float $low, float $high): string => \sprintf('needs %s %s–%s', $what, Decimal::trimmed($low, 1), Decimal::trimmed($high, 1));
 
         return [
             [($kind->acidest->value - $pH[0]) / self::STEP_PH, $likes('pH', $kind->acidest->value, $kind->alkalinest->value).', the water falls to '.Decimal::trimmed($pH[0], 1), 'pH '.Decimal::trimmed($pH[0], 1)],

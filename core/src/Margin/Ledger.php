@@ -6,9 +6,9 @@ namespace Olvek\Core\Margin;
 
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Flow;
+use Olvek\Core\Run\FlowRecorder;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\Tally;
 use Olvek\Core\Run\UsualCare;
 
 /**
@@ -41,7 +41,7 @@ final readonly class Ledger
     /** Runs the plan up to a day, with the care that keepers usually give, and draws up that day's account. */
     public static function onDay(Plan $plan, int $day, Parameters $parameters = new Parameters()): self
     {
-        $tally = new Tally($day);
+        $tally = new FlowRecorder($day);
         $trace = (new Runner($plan, $parameters))->run($day + 1, UsualCare::events(), tally: $tally);
 
         return new self($day, $tally->flows, $tally->before, $tally->after, $trace->columns['ammonia'][$day], $trace->columns['nitrate'][$day]);

@@ -34,7 +34,7 @@ final class LitClumps implements Criterion
         $percent = Decimal::trimmed(100 * $share, 0)."\u{202F}%";
         $terms = [
             new Term('light on the water', Decimal::significant($trace->columns['light'][$day], 2).' mol/m² on day '.$day),
-            new Term('under floaters', Decimal::trimmed(100 * $trace->columns['cover'][$day], 0).' % of the surface', Provenance::Judgement, 'a closed mat holds back 86 %'),
+            new Term('under floaters', Decimal::trimmed(100 * $trace->columns['cover'][$day], 0).' % of the surface', Provenance::Judgement, 'a closed floating cover holds back 86 %'),
             new Term('tannin', Decimal::significant($trace->columns['tannin'][$day], 2).' mg C/L', Provenance::Judgement),
         ];
         foreach ($outlook->plan->clumps as $i => $one) {

@@ -95,7 +95,13 @@ final readonly class Margin
     /** The spread's ends as text; empty without one. */
     public function spreadWords(): string
     {
-        return null === $this->spread || '' === $this->unit ? '' : self::number($this->spread->low, $this->unit).'–'.self::text($this->spread->high, $this->unit);
+        if (null === $this->spread || '' === $this->unit) {
+            return '';
+        }
+        $low = self::text($this->spread->low, $this->unit);
+        $high = self::text($this->spread->high, $this->unit);
+
+        return $low === $high ? $high : self::number($this->spread->low, $this->unit).'–'.$high;
     }
 
     public static function text(float $measure, string $unit): string

@@ -39,7 +39,7 @@ final class Nitrate implements Criterion
                 ...array_map(static fn (int $day): Term => new Term("nitrate on day $day", Decimal::significant($read($day), 2).' mg/L as NO₃'), $days),
                 new Term('rising by', Decimal::significant($rise, 2).' mg/L a month at the end'),
                 new Term('fed', Decimal::significant($trace->mean('food', $from, $outlook->lastDay() + 1), 2).' mg N a day'),
-                new Term('taken up by plants from the water', Decimal::significant($trace->mean('taken', $from, $outlook->lastDay() + 1), 2).' mg N a day'),
+                new Term('drawn by plants from the water', Decimal::significant($trace->mean('taken', $from, $outlook->lastDay() + 1), 2).' mg N a day'),
                 new Term('turned to gas in the bed', Decimal::significant($trace->mean('denitrified', $from, $outlook->lastDay() + 1), 2).' mg N a day', Provenance::Memory),
                 new Term('for a start, and a worry', \sprintf('%s and %s mg/L as NO₃', Decimal::trimmed(self::START, 0), Decimal::trimmed(self::WORRY, 0)), Provenance::CommonPractice),
             ]);

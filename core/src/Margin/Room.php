@@ -67,12 +67,12 @@ final class Room implements Criterion
             }
         }
         $ratio = $litres / max($needed, $least);
-        $need = $units->show(Dimension::Volume, max($needed, $least));
+        [$need, $have] = $units->apart(Dimension::Volume, [max($needed, $least), $litres]);
         $enough = $ratio >= self::LEAST;
         $value = [] === $complaints ? $ratio : min($ratio, ($enough ? self::LEAST + self::GOOD : self::LEAST) / 2);
         $sentence = $enough
-            ? \sprintf('The animals ask for %s and have %s.', $need, $shownLitres)
-            : \sprintf('The animals ask for %s but have only %s.', $need, $shownLitres);
+            ? \sprintf('The animals need %s and have %s.', $need, $have)
+            : \sprintf('The animals need %s but have only %s.', $need, $have);
         if ([] !== $complaints) {
             $sentence = ($enough ? '' : $sentence.' ').implode('; ', $complaints).'.';
         }

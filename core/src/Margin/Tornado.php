@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
-use Olvek\Core\Patience\Endless;
-use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Structure;
+use Olvek\Core\TimeLimit\NoTimeLimit;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\UnitSystem;
 
 /**
@@ -48,9 +48,9 @@ final readonly class Tornado
 
     /**
      * @param array<int, array<string, array{float, bool}>> $members as Band::member() gives them, one at least
-     * @param Patience                                      $patience where it is spent, what was tried so far is told
+     * @param TimeLimit                                      $patience where it is spent, what was tried so far is told
      */
-    public static function of(Plan $plan, array $members, UnitSystem $units = UnitSystem::Metric, Patience $patience = new Endless()): self
+    public static function of(Plan $plan, array $members, UnitSystem $units = UnitSystem::Metric, TimeLimit $patience = new NoTimeLimit()): self
     {
         $judgement = Judge::judge($plan, $units);
         $margin = self::decisive($judgement, $members);

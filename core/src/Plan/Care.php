@@ -13,7 +13,7 @@ final readonly class Care
     /**
      * @param float $changeShare share of the water changed each time, 0–1
      * @param int   $changeEvery days between changes; 0 for never
-     * @param float $gas         mg/L of carbon dioxide to which gas is let in while the lamp burns; 0 for none
+     * @param float $gas         mg/L of carbon dioxide to which gas is let in while the lamp is on; 0 for none
      * @param float $trickle     mg of carbon dioxide a day that a bottle of yeast lets in, day and night
      * @param float $nitrogen    mg N/L (as nitrate) given with liquid fertiliser each week
      * @param float $phosphorus  mg P/L, likewise
@@ -25,7 +25,7 @@ final readonly class Care
         public float $changeShare,
         #[Number('days between changes (0: never)', Dimension::Count, 0, 730, 'days between changes; 0: never', decimals: 0)]
         public int $changeEvery,
-        #[Number('CO₂ gas held by day (0: none)', Dimension::Concentration, 0.0, 60.0, 'mg/L of carbon dioxide to which gas is let in while the lamp burns', decimals: 0)]
+        #[Number('CO₂ gas held by day (0: none)', Dimension::Concentration, 0.0, 60.0, 'mg/L of carbon dioxide to which gas is let in while the lamp is on', decimals: 0)]
         public float $gas = 0.0,
         #[Number('CO₂ of a yeast bottle, mg a day', Dimension::Count, 0.0, 20000.0, 'mg of carbon dioxide a day that a bottle of yeast lets in', decimals: 0)]
         public float $trickle = 0.0,

@@ -8,6 +8,7 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Core\Unit\Words;
 
 /** A number at a place of a plan, as a keeper sees and types it. */
 final readonly class Field
@@ -83,6 +84,6 @@ final readonly class Field
     public function problem(float $stored): ?Problem
     {
         return $this->number->allows($stored) ? null : new Problem($this->path, fn (UnitSystem $u): string => \sprintf(
-            '%s: from %s to %s; this says %s.', mb_strtoupper(mb_substr($this->label, 0, 1)).mb_substr($this->label, 1), $this->number->sayExactly($this->number->from, $u), $this->number->sayExactly($this->number->to, $u), $this->number->sayExactly($stored, $u)));
+            '%s: from %s to %s; this says %s.', Words::capital($this->label), $this->number->sayExactly($this->number->from, $u), $this->number->sayExactly($this->number->to, $u), $this->number->sayExactly($stored, $u)));
     }
 }

@@ -12,7 +12,7 @@ use Olvek\Core\Unit\Dimension;
 /** Animals of one kind that come together on one day. */
 final readonly class Group implements Item
 {
-    /** Animals of one group that Olvek reckons with. */
+    /** Animals of one group that Olvek counts on. */
     public const MOST = 5000;
     /** In one plan. */
     public const MOST_GROUPS = 30;

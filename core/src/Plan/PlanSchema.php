@@ -91,7 +91,7 @@ final class PlanSchema
             'school' => ['deprecated' => true, ...$method, 'description' => 'former name of method'],
             'preparation' => Schema::object(Preparation::class),
             'events' => [
-                'description' => 'what is written into the days, in the words of the event document', 'type' => 'array', 'maxItems' => PlannedEvent::MOST,
+                'description' => 'planned events, in the words of the event document', 'type' => 'array', 'maxItems' => PlannedEvent::MOST,
                 'items' => ['oneOf' => array_map(self::event(...), EventKind::plannable())],
             ],
         ];

@@ -165,7 +165,7 @@ final class Rules
     {
         $lamp = $this->plan->lamp;
         if ($this->sound('light') && $lamp->programme->pause > 24.0 - $lamp->hours + 1e-9) {
-            $this->add('light.pause', static fn (UnitSystem $u): string => \sprintf('The lamp burns %1$s a day, which leaves %2$s for a break; this says %3$s.', $u->show(Dimension::Duration, $lamp->hours, 2), ...$u->apart(Dimension::Duration, [24.0 - $lamp->hours, $lamp->programme->pause], 2)));
+            $this->add('light.pause', static fn (UnitSystem $u): string => \sprintf('The lamp is on for %1$s a day, which leaves %2$s for a break; this says %3$s.', $u->show(Dimension::Duration, $lamp->hours, 2), ...$u->apart(Dimension::Duration, [24.0 - $lamp->hours, $lamp->programme->pause], 2)));
         }
     }
 

@@ -61,9 +61,9 @@ final readonly class Site
         public float $sky = 0.2,
         #[YesNo('lid', 'a lid', 'open', 'covered, so that little dries up and nothing jumps out')]
         public bool $lid = false,
-        #[YesNo('permanently sealed', 'sealed', 'no', 'closed for good; nothing may be fed')]
+        #[YesNo('permanently sealed', 'sealed', 'no', 'nothing goes in or out; nothing may be fed')]
         public bool $sealed = false,
-        #[Number('stand’s load limit (0: unknown)', Dimension::Mass, 0.0, 20000.0, 'kg that the support bears; 0 where nobody knows', decimals: 0, metric: Unit::Kilogram, us: Unit::Pound, perBase: 0.001)]
+        #[Number('stand’s load limit (0: unknown)', Dimension::Mass, 0.0, 20000.0, 'kg that the stand may carry; 0 where nobody knows', decimals: 0, metric: Unit::Kilogram, us: Unit::Pound, perBase: 0.001)]
         public float $bears = 0.0,
         #[Number('clearance above the rim', Dimension::Length, 0.0, 10.0, 'm of free room over the rim', decimals: 2)]
         public float $above = 0.5,

@@ -25,11 +25,11 @@ enum StartWay: string implements Worded
     {
         return match ($this) {
             self::Undecided => 'not decided',
-            self::Plants => 'plants do it',
-            self::Bottled => 'bottled bacteria with the fish',
-            self::Dosing => 'fishless, by doses of ammonia',
-            self::Borrowed => 'a borrowed sponge or bed',
-            self::Waiting => 'waiting',
+            self::Plants => 'plant-led (silent) cycle',
+            self::Bottled => 'bottled bacteria, with the first fish',
+            self::Dosing => 'fishless cycle, dosing ammonia',
+            self::Borrowed => 'seeded filter or substrate',
+            self::Waiting => 'plants only, and wait',
         };
     }
 

@@ -81,7 +81,7 @@ enum Role: string
         return self::Floater === $this;
     }
 
-    /** True where the plant takes up room on the floor. */
+    /** True where the plant needs room on the floor. */
     public function coversFloor(): bool
     {
         return match ($this) {

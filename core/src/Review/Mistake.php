@@ -7,7 +7,7 @@ namespace Olvek\Core\Review;
 use Olvek\Core\Change\Change;
 use Olvek\Core\Change\Changes;
 
-/** Something in a plan that keepers come to regret, or that it still lacks. */
+/** Something in a plan that is to be fixed, or that is still to be decided. */
 final readonly class Mistake
 {
     /**

@@ -36,7 +36,7 @@ final readonly class Mistakes
     private const ROOM = 0.25;
     /** µmol/m²/s on the water of a new tank above which algae come before plants take hold. J. */
     private const BRIGHT = 130.0;
-    /** m of rim gap that a hand takes up, and that jumpers clear. J. */
+    /** m of rim gap that a hand needs, and that jumpers clear. J. */
     private const RIM_GAP = 0.015;
     private const LEAP = 0.06;
     /** kg above which a support should be known to bear it. J. */
@@ -78,15 +78,15 @@ final readonly class Mistakes
 
         return [
             $site->bears > 0 && $full > $site->bears
-                ? new Mistake('support', 'vessel', \sprintf('Full it stands at %s; the support bears %s. Find a stronger one, or build a smaller tank.', $this->mass($full), $this->mass($site->bears))) : null,
+                ? new Mistake('support', 'vessel', \sprintf('It weighs %s when filled; the stand’s load limit is %s. Find a stronger one, or build a smaller tank.', $this->mass($full), $this->mass($site->bears))) : null,
             0.0 === $site->bears && $full > self::HEAVY
-                ? new Mistake('support-unknown', 'vessel', \sprintf('Full it stands at %s: find out what the support bears.', $this->mass($full)), true) : null,
+                ? new Mistake('support-unknown', 'vessel', \sprintf('It weighs %s when filled: find out the stand’s load limit.', $this->mass($full)), true) : null,
             $height - $plan->bed->meanDepth() > self::REACH
                 ? new Mistake('reach', 'vessel', \sprintf('From rim to bed it is %s: farther than an arm reaches. Plan for tongs, or a deeper bed.', $this->length($height - $plan->bed->meanDepth()))) : null,
             $site->above < self::ROOM
                 ? new Mistake('room-above', 'vessel', \sprintf('Only %s of room over the rim: no hand, tongs or lamp gets in. Leave at least %s.', $this->length($site->above), $this->length(self::ROOM))) : null,
             $gap < self::RIM_GAP && !$site->sealed
-                ? new Mistake('rim', 'vessel', \sprintf('The water stands %s under the rim: a hand in it and it runs over.', $this->length($gap)), false,
+                ? new Mistake('rim', 'vessel', \sprintf('The water stands %s under the rim: it will overflow when you reach in.', $this->length($gap)), false,
                     [new SetNumber('waterLine', $lower)], \sprintf('Water line at %s', $this->length($lower))) : null,
             $this->jumpers() && !$site->lid && !$site->sealed && $gap < self::LEAP
                 ? new Mistake('lid', 'vessel', 'Jumpers, no lid, and the water close under the rim: cover it, or lower the water line while they settle.', false, [new Choose('site.lid', true)], 'Put a lid on') : null,
@@ -109,7 +109,7 @@ final readonly class Mistakes
 
         return [
             null !== $deeper && null !== $soil && null !== $bed->cap
-                ? new Mistake('cap', 'bed', \sprintf('At the %s the soil (%s) is deeper than its cap (%s): it will come up.', $deeper->value, $this->length($soil->depth($deeper)), $this->length($bed->cap->depth($deeper))), false,
+                ? new Mistake('cap', 'bed', \sprintf('At the %s the soil (%s) is deeper than its cap (%s): soil will break through.', $deeper->value, $this->length($soil->depth($deeper)), $this->length($bed->cap->depth($deeper))), false,
                     [new SetNumber("bed.cap.$deeper->value", $soil->depth($deeper))], 'Cap as deep as the soil') : null,
             null !== $soil && null === $bed->cap
                 ? new Mistake('no-cap', 'bed', 'Soil without a cap clouds the water and feeds algae.', false, [LayMix::pure('cap', 'coarse-sand')], 'Add a sand cap') : null,
@@ -132,9 +132,9 @@ final readonly class Mistakes
         foreach ($this->plan->pieces as $piece) {
             $name = $piece->kind->name;
             $found[] = $piece->kind->floats() && !$piece->fixed
-                ? new Mistake("float-$piece->id", 'hardscape', "$name floats: glue it, tie it or weigh it down before the water comes.", false, [new Choose("hardscape.$piece->id.fixed", true)], 'It will be held down') : null;
+                ? new Mistake("float-$piece->id", 'hardscape', "$name floats: glue it, tie it or weigh it down before the water comes.", false, [new Choose("hardscape.$piece->id.fixed", true)], 'It will be secured') : null;
             $found[] = $piece->kind->soakDays->value > 0 && !$piece->soaked
-                ? new Mistake("soak-$piece->id", 'hardscape', \sprintf('%s wants a soak test of %d days: a bad smell means reject.', $name, (int) $piece->kind->soakDays->value), true, [new Choose("hardscape.$piece->id.soaked", true)], 'It stood the test') : null;
+                ? new Mistake("soak-$piece->id", 'hardscape', \sprintf('%s wants a soak test of %d days: discard it if it smells rotten.', $name, (int) $piece->kind->soakDays->value), true, [new Choose("hardscape.$piece->id.soaked", true)], 'It passed the test') : null;
         }
 
         return $found;
@@ -187,7 +187,7 @@ final readonly class Mistakes
             null !== $this->plan->bed->soil && !$with(Role::Rosette, Role::Runner, Role::Lily, Role::Marsh, Role::Carpet)
                 ? new Mistake('lacks-roots', 'plants', 'No root feeder: the soil’s store stays where it is, and a rich bed without roots may turn foul.', true) : null,
             $with(Role::Floater) && !$this->ringed()
-                ? new Mistake('floaters', 'plants', \sprintf('Floaters close the surface unless they are thinned: Olvek reckons that you do so at %d %%.', (int) (100 * UsualCare::FLOATERS_ABOVE)), true) : null,
+                ? new Mistake('floaters', 'plants', \sprintf('Floaters close the surface unless they are thinned: Olvek assumes that you do so at %d %%.', (int) (100 * UsualCare::FLOATERS_ABOVE)), true) : null,
         ];
     }
 

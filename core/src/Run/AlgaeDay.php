@@ -38,21 +38,21 @@ final class AlgaeDay
 
     /** Share (0–1) of their appetite that they met with the day before. */
     private float $met = 0.5;
-    private readonly Foreseen $foreseen;
-    private readonly Foreseen $foreseenNitrogen;
+    private readonly DayMean $foreseen;
+    private readonly DayMean $foreseenNitrogen;
     /** @var array<int, float> mg N, mean of the day */
     private array $meanNitrogen = [];
     /** @var array<int, float> g dry, mean of the day */
     public array $mean = [];
 
-    public function __construct(private readonly Facts $facts)
+    public function __construct(private readonly RunConstants $facts)
     {
-        $this->foreseen = new Foreseen();
-        $this->foreseenNitrogen = new Foreseen();
+        $this->foreseen = new DayMean();
+        $this->foreseenNitrogen = new DayMean();
     }
 
     /** Takes the day's masses as they stand before anything eats, breathes or grows; spores come first. */
-    public function dawn(State $s, Books $books): void
+    public function dawn(State $s, MassBalance $books): void
     {
         $this->seed($s, $books);
         $this->mean = $this->foreseen->means($s->algae);
@@ -136,7 +136,7 @@ final class AlgaeDay
         return new Matter($grams * $p->leafCarbon, $nitrogen, $grams * $p->leafPhosphorus, $grams * $p->leafPotassium, $grams * $p->leafIron);
     }
 
-    /** Breathing is reckoned before the hours. */
+    /** Breathing is computed before the hours. */
     public function breathe(State $s, Day $day): void
     {
         $p = $this->facts->parameters;
@@ -158,7 +158,7 @@ final class AlgaeDay
     }
 
     /** Spores come with air, hands and top-up, so that algae never die out. */
-    private function seed(State $s, Books $books): void
+    private function seed(State $s, MassBalance $books): void
     {
         $p = $this->facts->parameters;
         foreach (Alga::cases() as $alga) {

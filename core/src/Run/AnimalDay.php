@@ -44,7 +44,7 @@ final readonly class AnimalDay
     /** Share of what was eaten and not yet breathed that is breathed in a day at least. J. */
     private const DIGESTED = 0.5;
 
-    public function __construct(private Facts $facts)
+    public function __construct(private RunConstants $facts)
     {
     }
 
@@ -52,7 +52,7 @@ final readonly class AnimalDay
      * @param float $food    g dry given
      * @param float $protein share (0–1) of it
      */
-    public function run(State $s, Day $day, Books $books, float $food, float $protein, ?Tally $tally = null): void
+    public function run(State $s, Day $day, MassBalance $books, float $food, float $protein, ?FlowRecorder $tally = null): void
     {
         $facts = $this->facts;
         if ($food > 0) {
@@ -68,7 +68,7 @@ final readonly class AnimalDay
         $tally?->mark('excretion', $s, $day);
     }
 
-    private static function feed(State $s, Day $day, Facts $facts, Books $books, float $food, float $protein): void
+    private static function feed(State $s, Day $day, RunConstants $facts, MassBalance $books, float $food, float $protein): void
     {
         $swimmers = $others = [];
         foreach ($facts->groups as $i => $group) {
@@ -121,12 +121,12 @@ final readonly class AnimalDay
     /** g of animal that a meal builds at most, by shares of nitrogen, carbon and the rest that can be kept. */
     private static function grown(Matter $meal, float $nitrogen, float $carbon, float $rest): float
     {
-        return max(0.0, min($nitrogen * $meal->nitrogen / Books::ANIMAL_NITROGEN, $carbon * $meal->carbon / Books::ANIMAL_CARBON, $rest * $meal->phosphorus / Books::ANIMAL_PHOSPHORUS,
-            $rest * $meal->potassium / Books::ANIMAL_POTASSIUM, $rest * $meal->iron / Books::ANIMAL_IRON));
+        return max(0.0, min($nitrogen * $meal->nitrogen / MassBalance::ANIMAL_NITROGEN, $carbon * $meal->carbon / MassBalance::ANIMAL_CARBON, $rest * $meal->phosphorus / MassBalance::ANIMAL_PHOSPHORUS,
+            $rest * $meal->potassium / MassBalance::ANIMAL_POTASSIUM, $rest * $meal->iron / MassBalance::ANIMAL_IRON));
     }
 
     /** Grazers take film and diatoms first, mulm for what appetite is left; what swims in the open filters green water; small fish hunt the life in the mulm. */
-    private static function graze(State $s, Day $day, Facts $facts): void
+    private static function graze(State $s, Day $day, RunConstants $facts): void
     {
         $p = $facts->parameters;
         $sitting = $drifting = 0.0;
@@ -195,7 +195,7 @@ final readonly class AnimalDay
         }
         $excreted = self::GRAZED_EXCRETED * $meal->nitrogen;
         $day->ammoniaIn += $excreted;
-        $breathed = 0.7 * $meal->carbon - $grown * Books::ANIMAL_CARBON;
+        $breathed = 0.7 * $meal->carbon - $grown * MassBalance::ANIMAL_CARBON;
         self::breathe($day, $breathed);
         $meal->add(Matter::animal($grown), -1.0);
         $meal->nitrogen -= $excreted;
@@ -204,7 +204,7 @@ final readonly class AnimalDay
     }
 
     /** What rest and swimming cost: carbon that was eaten, and a little of the body itself, less of it the leaner. */
-    private static function burn(State $s, Day $day, Facts $facts): void
+    private static function burn(State $s, Day $day, RunConstants $facts): void
     {
         $warmth = self::WARMTH ** ($day->celsius - 25);
         $needs = $burnt = 0.0;
@@ -231,7 +231,7 @@ final readonly class AnimalDay
     }
 
     /** Mean mass of a group's animals against an adult's. */
-    private static function condition(State $s, GroupFacts $group, int $i): float
+    private static function condition(State $s, GroupConstants $group, int $i): float
     {
         return $s->heads[$i] > 1e-9 ? $s->animals[$i] / ($s->heads[$i] * $group->grams) : 1.0;
     }

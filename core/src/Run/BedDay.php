@@ -41,7 +41,7 @@ final readonly class BedDay
     private const CALCIUM = 0.8;
     private const DEGREES_PER_EQUIVALENT = 2.804;
 
-    public function __construct(private Facts $facts)
+    public function __construct(private RunConstants $facts)
     {
     }
 
@@ -49,7 +49,7 @@ final readonly class BedDay
      * @param float $appetite  mg N that roots could take today with plenty
      * @param float $burrowers share (0–1) of the bed that snails and worms turn over
      */
-    public function run(State $s, Day $day, Books $books, float $age, float $appetite, float $burrowers): void
+    public function run(State $s, Day $day, MassBalance $books, float $age, float $appetite, float $burrowers): void
     {
         $facts = $this->facts;
         $p = $facts->parameters;
@@ -108,7 +108,7 @@ final readonly class BedDay
      * How near the bed is to turning foul, 1 being a bed to worry about: rotting soil carbon against what oxygen, roots and
      * burrowers bring down. J throughout: a hand's breadth of rich soil without roots gives about 1, the same well rooted a third.
      */
-    private static function sulphide(Facts $facts, float $carbon, float $appetite, float $burrowers): float
+    private static function sulphide(RunConstants $facts, float $carbon, float $appetite, float $burrowers): float
     {
         $depth = $facts->plan->bed->meanDepth() - $facts->plan->bed->plate;
         $perFloor = $carbon / 1000 / $facts->floor;
@@ -118,7 +118,7 @@ final readonly class BedDay
     }
 
     /** How much of that is sulphide, against ordinary water and soil: by the sulphate there is, and what iron binds. M forms: Holmer & Storkholm (2001), Freshw. Biol. 46; J. */
-    private static function sulphur(State $s, Facts $facts): float
+    private static function sulphur(State $s, RunConstants $facts): float
     {
         $sulphate = $s->sulphate / $s->volume;
         $iron = $s->soilIron / max(1e-9, $facts->soilGrams);
@@ -130,7 +130,7 @@ final readonly class BedDay
      * Fresh peat and loaded granules take up alkalinity, and calcium with it, until the water that meets them is sour. M: exchange of
      * humic acids; as fast as ammonium passes the cap (J).
      */
-    private static function soften(State $s, Books $books, float $rate): void
+    private static function soften(State $s, MassBalance $books, float $rate): void
     {
         if ($s->acidity <= 0.0) {
             return;
@@ -147,7 +147,7 @@ final readonly class BedDay
     }
 
     /** Phosphate beyond what grains and rust leave in the water is bound by them. */
-    private static function bind(State $s, Day $day, Facts $facts): void
+    private static function bind(State $s, Day $day, RunConstants $facts): void
     {
         $bound = self::BINDING * $facts->floor / $facts->depth / $facts->surface * max(0.0, min($s->phosphorus, $day->phosphorusAtDawn) - self::FREE_PHOSPHATE * $s->volume);
         $s->phosphorus -= $bound;

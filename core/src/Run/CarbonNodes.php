@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Run;
 
 /**
- * Half saturations of fixation by CO2, each plant's own, laid between a few nodes so that the hours need reckon with those only: a plant
+ * Half saturations of fixation by CO2, each plant's own, laid between a few nodes so that the hours need compute with those only: a plant
  * between two nodes fixes as two plants would that share its leaves, within 4 % of what it would by itself.
  *
  * @internal

@@ -29,13 +29,13 @@ final class Conditions
     /** mg N a day that rotted and leaked the day before. */
     public float $ammoniaSteady = 0.0;
     /** What evaporation is made up with, and water changed for. */
-    public PouredWater $topUp;
-    public PouredWater $change;
+    public SourceContents $topUp;
+    public SourceContents $change;
 
     public function __construct(Plan $plan)
     {
-        $this->change = PouredWater::of($plan->water, $plan->site->temperature);
-        $this->topUp = null === $plan->topUp ? $this->change : PouredWater::of($plan->topUp, $plan->site->temperature);
+        $this->change = SourceContents::of($plan->water, $plan->site->temperature);
+        $this->topUp = null === $plan->topUp ? $this->change : SourceContents::of($plan->topUp, $plan->site->temperature);
         $this->lightHours = $plan->lamp->hours;
         $this->ramp = $plan->lamp->programme->startShare;
         $this->food = $plan->feed->grams;

@@ -19,7 +19,7 @@ final class Day
     public float $pause = 0.0;
     /** @var list<array{float, float}> the day's steps: hours, and share (0–1) of them that is lit */
     public array $steps = [];
-    /** Hours for which the lamp burns, and share of its full strength. */
+    /** Hours for which the lamp is on, and share of its full strength. */
     public float $lampHours = 0.0;
     public float $lampShare = 0.0;
     /** PPFD on the water, µmol/m²/s. */

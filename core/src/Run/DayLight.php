@@ -32,7 +32,7 @@ final readonly class DayLight
     /** @var array<int, float> share of each one's leaves that hangs over the water */
     private array $over;
 
-    public function __construct(private Facts $facts)
+    public function __construct(private RunConstants $facts)
     {
         $plan = $facts->plan;
         $room = $plan->waterLine - $plan->bed->meanDepth();

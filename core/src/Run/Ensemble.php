@@ -84,7 +84,7 @@ final readonly class Ensemble
 
         $otherwise = array_map(static fn (string $question): bool => $place("structure $question") > 1 - Structure::OTHERWISE, array_combine(array_keys(Structure::questions()), array_keys(Structure::questions())));
 
-        return [ByEye::varied(self::grown($this->plan, $vary), $vary), $parameters->with($values)->structured(new Structure(...$otherwise))];
+        return [UncertainInputs::varied(self::grown($this->plan, $vary), $vary), $parameters->with($values)->structured(new Structure(...$otherwise))];
     }
 
     /** @param \Closure(string, Estimate): Estimate $vary */

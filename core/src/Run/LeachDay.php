@@ -22,11 +22,11 @@ final readonly class LeachDay
     /** Share of a store that leaves in a day at most. J. */
     private const MOST = 0.5;
 
-    public function __construct(private Facts $facts)
+    public function __construct(private RunConstants $facts)
     {
     }
 
-    public function run(State $s, Day $day, Books $books, float $age, float $burrowers): void
+    public function run(State $s, Day $day, MassBalance $books, float $age, float $burrowers): void
     {
         $facts = $this->facts;
         $passing = $facts->passing($day->celsius, $age, $burrowers);
@@ -34,7 +34,7 @@ final readonly class LeachDay
         self::minerals($s, min(self::MOST, $passing / $facts->holdUp));
     }
 
-    private static function nitrate(State $s, Books $books, float $leaks, float $denitrified): void
+    private static function nitrate(State $s, MassBalance $books, float $leaks, float $denitrified): void
     {
         if ($s->soilNitrate <= 0.0) {
             return;

@@ -24,7 +24,7 @@ final class Matter
     /** Animals, g wet. */
     public static function animal(float $grams): self
     {
-        return new self($grams * Books::ANIMAL_CARBON, $grams * Books::ANIMAL_NITROGEN, $grams * Books::ANIMAL_PHOSPHORUS, $grams * Books::ANIMAL_POTASSIUM, $grams * Books::ANIMAL_IRON);
+        return new self($grams * MassBalance::ANIMAL_CARBON, $grams * MassBalance::ANIMAL_NITROGEN, $grams * MassBalance::ANIMAL_PHOSPHORUS, $grams * MassBalance::ANIMAL_POTASSIUM, $grams * MassBalance::ANIMAL_IRON);
     }
 
     public function add(self $other, float $times = 1.0): void

@@ -24,11 +24,11 @@ final class MulmDay
     private const TANNIN = 0.01;
 
     /** Learns the day's mean of each store, so that what falls today rots today too. */
-    private readonly Foreseen $foreseen;
+    private readonly DayMean $foreseen;
 
-    public function __construct(private readonly Facts $facts)
+    public function __construct(private readonly RunConstants $facts)
     {
-        $this->foreseen = new Foreseen();
+        $this->foreseen = new DayMean();
     }
 
     public function run(State $s, Day $day): void

@@ -66,8 +66,8 @@ final class PlantDay
     private readonly array $kinds;
     /** @var list<bool> whether each clump feeds on the carbon of the air alone */
     private readonly array $aerial;
-    private readonly Foreseen $foreseen;
-    private readonly Foreseen $foreseenNitrogen;
+    private readonly DayMean $foreseen;
+    private readonly DayMean $foreseenNitrogen;
     /** @var array{float, float, float} mg of phosphorus, potassium and iron in the water at daybreak */
     private array $minerals = [0.0, 0.0, 0.0];
     /** @var array<int, float> mg N, mean of the day */
@@ -102,11 +102,11 @@ final class PlantDay
     private array $warmth = [];
     private float $warmthAt = -273.0;
 
-    public function __construct(private readonly Facts $facts)
+    public function __construct(private readonly RunConstants $facts)
     {
         $this->kinds = array_map(static fn ($c): Kind => $c->kind, $facts->plan->clumps);
-        $this->foreseen = new Foreseen();
-        $this->foreseenNitrogen = new Foreseen();
+        $this->foreseen = new DayMean();
+        $this->foreseenNitrogen = new DayMean();
         // In a sealed vessel the air over the water is the water's: its leaves breathe with it.
         $this->out = array_fill(0, \count($this->kinds), 0.0);
         $this->aerial = array_map(static fn (Kind $k): bool => $k->role->hasLeavesInAir() && !$facts->sealed, $this->kinds);
@@ -188,7 +188,7 @@ final class PlantDay
     }
 
     /** Books what the day brought. */
-    public function settle(State $s, Day $day, Books $books, float $age): void
+    public function settle(State $s, Day $day, MassBalance $books, float $age): void
     {
         $p = $this->facts->parameters;
         $roots = array_sum($this->rootAppetite);
@@ -227,7 +227,7 @@ final class PlantDay
      * Breathing happens round the clock, so it comes before the hours: mass burnt goes to CO2, its minerals to the water. What grows in
      * good light breathes twice what rests in the dark. M: growth and maintenance each take about half.
      */
-    public function breathe(State $s, Day $day, Books $books): void
+    public function breathe(State $s, Day $day, MassBalance $books): void
     {
         $p = $this->facts->parameters;
         $this->warm($day->celsius);
@@ -285,7 +285,7 @@ final class PlantDay
     }
 
     /** Death and melt; what has dwindled to nothing goes whole. Returns the g dry that fell. */
-    private function shed(State $s, int $i, ClumpFacts $clump, float $age): float
+    private function shed(State $s, int $i, ClumpConstants $clump, float $age): float
     {
         $p = $this->facts->parameters;
         $since = $age - $s->plantedOn[$i];
@@ -307,7 +307,7 @@ final class PlantDay
     }
 
     /** @return array{float, float} share of the planted mass that melts, and the day after planting by which it has */
-    private function melt(State $s, int $i, ClumpFacts $clump): array
+    private function melt(State $s, int $i, ClumpConstants $clump): array
     {
         $burnt = $clump->deep ? self::BURNT_MELT : 1.0;
         if ($clump->kind->sensitive && $s->plantedOn[$i] < self::UNSETTLED) {
@@ -318,7 +318,7 @@ final class PlantDay
     }
 
     /** Factor on growth of how a clump is seated: soil within reach of roots that want it, and not down in raw soil, nor with the rhizome buried. */
-    private function seat(ClumpFacts $clump, float $since): float
+    private function seat(ClumpConstants $clump, float $since): float
     {
         $hungry = 1 - self::WANTS_SOIL * $clump->rootShare * (1 - $clump->soilReach);
         if ($clump->house) {

@@ -24,7 +24,7 @@ final readonly class Processes
     public WaterHours $hours;
     public Vitality $vitality;
 
-    public function __construct(Facts $facts)
+    public function __construct(RunConstants $facts)
     {
         $this->light = new DayLight($facts);
         $this->mulm = new MulmDay($facts);

@@ -29,7 +29,7 @@ final class Runner
     /** h of a step where many tanks are compared whose numbers differ by factors. J: it moves no margin by more than they do (EnsembleTest). */
     public const COARSE = 2.0;
 
-    private readonly Facts $facts;
+    private readonly RunConstants $facts;
     /** @var list<Event> what the plan has written into its days */
     private readonly array $planned;
     /** @var array<int, array{float, float}> */
@@ -39,7 +39,7 @@ final class Runner
 
     public function __construct(private readonly Plan $plan, Parameters $parameters = new Parameters())
     {
-        $this->facts = new Facts($plan, $parameters);
+        $this->facts = new RunConstants($plan, $parameters);
         $this->planned = array_map(static fn (PlannedEvent $e): Event => $e->event(), $plan->events);
     }
 
@@ -47,21 +47,21 @@ final class Runner
      * @param int         $days      1–1095
      * @param list<Event> $events    beside what the plan itself says
      * @param float       $step      h of a step while there is light, of which a day holds a whole number: 0.5, 1, 2
-     * @param \Closure(int, State, Books): void|null $watch  called after each day, for tests
+     * @param \Closure(int, State, MassBalance): void|null $watch  called after each day, for tests
      * @param \Closure(int, int, array<string, float>): void|null $hourly called with day, hour and what the water holds
      */
-    public function run(int $days, array $events = [], float $step = self::STEP, ?\Closure $watch = null, ?\Closure $hourly = null, ?Tally $tally = null): Trace
+    public function run(int $days, array $events = [], float $step = self::STEP, ?\Closure $watch = null, ?\Closure $hourly = null, ?FlowRecorder $tally = null): Trace
     {
         $facts = $this->facts;
         $this->steps = [];
         $state = new State($facts);
-        $books = new Books();
+        $books = new MassBalance();
         $conditions = new Conditions($this->plan);
         $processes = new Processes($facts);
         $trace = new Trace();
         // The first day is run once for nothing, so that what is foreseen from the day before is there from the start: what plants,
         // algae and mulm learn of it is kept, all else is thrown away.
-        $this->day(0, clone $state, new Books(), clone $conditions, [], $processes, $step);
+        $this->day(0, clone $state, new MassBalance(), clone $conditions, [], $processes, $step);
         for ($n = 0; $n < $days; ++$n) {
             $tally?->begin($n, $state);
             $day = $this->day($n, $state, $books, $conditions, $events, $processes, $step, $hourly, $tally);
@@ -82,7 +82,7 @@ final class Runner
      * @param list<Event>                                        $events
      * @param \Closure(int, int, array<string, float>): void|null $hourly
      */
-    private function day(int $n, State $state, Books $books, Conditions $conditions, array $events, Processes $processes, float $step, ?\Closure $hourly = null, ?Tally $tally = null): Day
+    private function day(int $n, State $state, MassBalance $books, Conditions $conditions, array $events, Processes $processes, float $step, ?\Closure $hourly = null, ?FlowRecorder $tally = null): Day
     {
         $facts = $this->facts;
         $plants = $processes->plants;
@@ -158,7 +158,7 @@ final class Runner
         return $day;
     }
 
-    public function facts(): Facts
+    public function facts(): RunConstants
     {
         return $this->facts;
     }

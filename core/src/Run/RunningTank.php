@@ -21,7 +21,7 @@ final readonly class RunningTank implements Tank
     private const LEAF_IRON = 0.15;
     private const LEAF_CARBON = 470.0;
 
-    public function __construct(private int $day, private State $state, private Conditions $conditions, private Facts $facts, private Books $books)
+    public function __construct(private int $day, private State $state, private Conditions $conditions, private RunConstants $facts, private MassBalance $books)
     {
     }
 
@@ -32,7 +32,7 @@ final readonly class RunningTank implements Tank
 
     public function topUpWith(SourceWater $water): void
     {
-        $this->conditions->topUp = PouredWater::of($water, $this->facts->plan->site->temperature);
+        $this->conditions->topUp = SourceContents::of($water, $this->facts->plan->site->temperature);
     }
 
     public function doseAmmonium(float $milligramsPerLitre): void

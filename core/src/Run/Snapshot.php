@@ -18,7 +18,7 @@ final readonly class Snapshot
      * @param float       $brown      g dry of diatoms per m² of lit surface
      * @param float       $green      mg dry/L of green water
      * @param float       $tannin     mg C/L
-     * @param float       $lampHours  for which the lamp burns
+     * @param float       $lampHours  for which the lamp is on
      * @param float       $lampShare  of its full strength
      * @param float       $light      mol of photons per m² on the water, lamp and sun together
      */

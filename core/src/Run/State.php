@@ -97,7 +97,7 @@ final class State
     /** @var array<int, float> numbers by group, as a mean: parts of an animal are chances */
     public array $heads = [];
 
-    /** Day's mean pH, for what is reckoned by the day. */
+    /** Day's mean pH, for what is computed by the day. */
     public float $pH;
 
     /** mg/L of tap water where the plan names none. M: phosphate 0.02–1.2, dosed against lead or plain; K 1–5; Fe 0.005–0.1. */
@@ -110,7 +110,7 @@ final class State
     private const FIRST_FILM = 0.06;
     private const FIRST_GREEN = 0.1;
 
-    public function __construct(Facts $facts)
+    public function __construct(RunConstants $facts)
     {
         $parameters = $facts->parameters;
         $water = $facts->plan->water;
@@ -119,7 +119,7 @@ final class State
         $this->ammonia = $facts->flushAtFilling;
         $this->nitrate = $water->nitrate * $this->volume + $facts->nitrateAtFilling;
         $this->soilNitrate = $facts->soilNitrate;
-        $poured = PouredWater::of($water, $celsius);
+        $poured = SourceContents::of($water, $celsius);
         $this->phosphorus = $poured->phosphorus * $this->volume;
         $this->potassium = self::SOURCE_POTASSIUM * $poured->minerals * $this->volume;
         $this->iron = self::SOURCE_IRON * $poured->minerals * $this->volume;

@@ -18,11 +18,11 @@ final readonly class TanninDay
     /** d⁻¹ at which wood gives off less and less. J (0.005–0.02). */
     private const WOOD_FADES = 0.01;
 
-    public function __construct(private Facts $facts)
+    public function __construct(private RunConstants $facts)
     {
     }
 
-    public function run(State $s, Day $day, Books $books, float $age): void
+    public function run(State $s, Day $day, MassBalance $books, float $age): void
     {
         $wood = $this->facts->woodTannin * exp(-self::WOOD_FADES * $age);
         $s->tannin += $wood;

@@ -25,7 +25,7 @@ final class WaterKeeping
     private const OUTDOORS = 0.35 * (1 + 0.54 * 1.0) * 7.50062;
 
     /** Litres that leave in a day. */
-    public static function evaporation(Facts $facts, float $celsius, int $day): float
+    public static function evaporation(RunConstants $facts, float $celsius, int $day): float
     {
         $site = $facts->plan->site;
         if ($facts->sealed) {
@@ -44,7 +44,7 @@ final class WaterKeeping
     }
 
     /** What rains in beyond the water line runs over, with all that is in it. */
-    public static function rain(State $s, Facts $facts, Books $books): void
+    public static function rain(State $s, RunConstants $facts, MassBalance $books): void
     {
         $litres = $facts->plan->site->rainADay() * $facts->surface;
         if ($litres <= 0) {
@@ -58,19 +58,19 @@ final class WaterKeeping
     }
 
     /** Water leaves as vapour; what was dissolved in it stays. At a tenth of its volume a tank counts as dry and loses no more. */
-    public static function evaporate(State $s, Facts $facts, float $celsius, int $day): void
+    public static function evaporate(State $s, RunConstants $facts, float $celsius, int $day): void
     {
         $s->volume -= min(0.2 * $s->volume, self::evaporation($facts, $celsius, $day), max(0.0, $s->volume - self::DRY * $facts->volume));
     }
 
     /** What has dried up is made up, and brings its minerals. */
-    public static function topUp(State $s, Facts $facts, Books $books, PouredWater $water): void
+    public static function topUp(State $s, RunConstants $facts, MassBalance $books, SourceContents $water): void
     {
         self::pour($s, $facts, $books, max(0.0, $facts->volume - $s->volume), $water);
     }
 
     /** A share of the water goes out with all that is in it, and other water comes in; none where none is given. */
-    public static function change(State $s, Facts $facts, Books $books, float $share, ?PouredWater $water): void
+    public static function change(State $s, RunConstants $facts, MassBalance $books, float $share, ?SourceContents $water): void
     {
         $drift = Alga::Drift->value;
         $grams = $share * $s->algae[$drift];
@@ -78,7 +78,7 @@ final class WaterKeeping
         $books->add(-$share * ($s->ammonia + $s->nitrite + $s->nitrate + $s->algaeNitrogen[$drift]), -$share * $s->phosphorus - $grams * $p->leafPhosphorus,
             -$share * $s->potassium - $grams * $p->leafPotassium, -$share * $s->iron - $grams * $p->leafIron, -$share * ($s->carbon + $s->tannin) - $grams * $p->leafCarbon);
         $books->oxygen -= $share * $s->oxygen;
-        $books->charge -= $share * ($s->alkalinity + Books::nitrogenCharge($s));
+        $books->charge -= $share * ($s->alkalinity + MassBalance::nitrogenCharge($s));
         $books->hardness -= $share * $s->hardness;
         $litres = $share * $s->volume;
         foreach (['volume', 'ammonia', 'nitrite', 'nitrate', 'phosphorus', 'potassium', 'iron', 'carbon', 'oxygen', 'alkalinity', 'hardness', 'calcium', 'sodium', 'chloride', 'sulphate', 'tannin', 'silicon'] as $store) {
@@ -91,7 +91,7 @@ final class WaterKeeping
         }
     }
 
-    private static function pour(State $s, Facts $facts, Books $books, float $litres, PouredWater $water): void
+    private static function pour(State $s, RunConstants $facts, MassBalance $books, float $litres, SourceContents $water): void
     {
         $oxygen = Oxygen::saturation($facts->plan->site->temperature, $facts->pressure) * $litres;
         $carbon = $water->carbon * $litres;

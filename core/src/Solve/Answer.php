@@ -12,7 +12,7 @@ use Olvek\Core\Margin\Term;
 final readonly class Answer
 {
     /**
-     * @param string                $sentence the answer, or "No answer, because …"
+     * @param string                $sentence the answer, or "No solution: …"
      * @param list<Change> $changes that take it; empty where nothing is to be changed
      * @param list<Term>            $terms    the numbers behind it
      * @param int                   $runs     years run to find it
@@ -57,6 +57,6 @@ final readonly class Answer
     /** @param list<Term> $terms */
     public static function none(string $because, array $terms, int $runs): self
     {
-        return new self(false, 'No answer, because '.$because, [], $terms, $runs);
+        return new self(false, 'No solution: '.$because, [], $terms, $runs);
     }
 }

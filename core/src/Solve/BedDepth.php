@@ -9,11 +9,12 @@ use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Patience\Endless;
-use Olvek\Core\Patience\OutOfPatience;
-use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\TimeLimit\NoTimeLimit;
+use Olvek\Core\TimeLimit\OutOfTime;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Words;
 
 /** The thinnest soil and cap that feed roots for a wanted time without leaking into the water or turning foul. */
 final readonly class BedDepth implements Question
@@ -32,7 +33,7 @@ final readonly class BedDepth implements Question
     {
     }
 
-    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
+    public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         if (null === $plan->bed->soil || null === $plan->bed->cap) {
             return Answer::none('the bed has no soil, or no cap to hold it: choose both first.', [], 0);
@@ -50,12 +51,12 @@ final readonly class BedDepth implements Question
                 }
                 try {
                     $judgement = $trial->judged($changed);
-                } catch (OutOfPatience) {
+                } catch (OutOfTime) {
                     return Answer::soFar(
                         \sprintf(
                             'None found yet: all up to %s cm of soil were tried. %s',
                             Decimal::trimmed(100 * $soil, 1),
-                            null === $why ? '' : ucfirst(rtrim($why, '.')).'.',
+                            null === $why ? '' : Words::capital(rtrim($why, '.')).'.',
                         ),
                         [],
                         $terms,
@@ -68,7 +69,7 @@ final readonly class BedDepth implements Question
                 $over = Decimal::trimmed(100 * $cap, 1);
                 $name = "$thick cm under $over cm";
                 if ($life->measure < $this->years) {
-                    $why = \sprintf('the soil would not last %s years: %s', Decimal::trimmed($this->years, 1), lcfirst($life->sentence));
+                    $why = \sprintf('the soil would not last %s years: %s', Decimal::trimmed($this->years, 1), Words::small($life->sentence));
                     $terms[] = new Term($name, 'lasts '.$life->shown);
                     break;
                 }
@@ -81,6 +82,6 @@ final readonly class BedDepth implements Question
             }
         }
 
-        return Answer::none($why ?? lcfirst($trial->refusal), $terms, $trial->runs);
+        return Answer::none($why ?? Words::small($trial->refusal), $terms, $trial->runs);
     }
 }

@@ -10,12 +10,13 @@ use Olvek\Core\Event\EventKind;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Patience\Endless;
-use Olvek\Core\Patience\OutOfPatience;
-use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlannedEvent;
+use Olvek\Core\TimeLimit\NoTimeLimit;
+use Olvek\Core\TimeLimit\OutOfTime;
+use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Unit\Words;
 
 /** The earliest day on which each group may come, in the order of the trade: snails, shrimp, fish. */
 final readonly class EarliestStart implements Question
@@ -29,7 +30,7 @@ final readonly class EarliestStart implements Question
     {
     }
 
-    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
+    public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         if ([] === $plan->groups) {
             return Answer::none('there are no animals in the plan.', [], 0);
@@ -57,7 +58,7 @@ final readonly class EarliestStart implements Question
             };
             try {
                 $day = self::earliest($before, $holds);
-            } catch (OutOfPatience) {
+            } catch (OutOfTime) {
                 return Answer::soFar(
                     [] === $terms ? \sprintf(
                         'No day was found yet for %s; later ones were not tried.',
@@ -69,7 +70,7 @@ final readonly class EarliestStart implements Question
                 );
             }
             if (null === $day) {
-                return Answer::none(\sprintf('%s could come on no day of the first half-year: %s', $group->kind->common, null === $forbids ? '' : lcfirst($forbids->sentence)), $terms, $trial->runs);
+                return Answer::none(\sprintf('%s could come on no day of the first half-year: %s', $group->kind->common, null === $forbids ? '' : Words::small($forbids->sentence)), $terms, $trial->runs);
             }
             $changes[] = new SetNumber("animals.$group->id.day", $day);
             $terms[] = new Term(\sprintf('%d × %s', $group->count, $group->kind->common), "from day $day".($group->day < $day ? ", not $group->day" : ''));

@@ -13,11 +13,11 @@ use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\PlantedShare;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Patience\Endless;
-use Olvek\Core\Patience\OutOfPatience;
-use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\TimeLimit\NoTimeLimit;
+use Olvek\Core\TimeLimit\OutOfTime;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\Decimal;
 
 /** The least plant mass that keeps the water fit, and which roles it should come from. */
@@ -32,14 +32,14 @@ final readonly class LeastPlants implements Question
         'fast stems, root feeders and floaters' => ['hygrophila-polysperma' => 6, 'cryptocoryne-wendtii' => 2, 'salvinia-natans' => 1],
         'fast stems, tape grass and root feeders' => ['hygrophila-polysperma' => 5, 'vallisneria-spiralis' => 5, 'cryptocoryne-wendtii' => 1],
     ];
-    /** Share of the floor that even the fewest plants take up. C: half to three quarters; J. */
+    /** Share of the floor that even the fewest plants cover. C: half to three quarters; J. */
     private const LEAST_PLANTED = 0.4;
 
     public function __construct(private Editor $editor, private Catalogue $catalogue)
     {
     }
 
-    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
+    public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         $trial = new Trial($this->editor, $patience);
         $bare = $plan;
@@ -64,7 +64,7 @@ final readonly class LeastPlants implements Question
             };
             try {
                 $least = $this->smallest($holds);
-            } catch (OutOfPatience) {
+            } catch (OutOfTime) {
                 break;
             }
             if (null === $least) {

@@ -9,11 +9,12 @@ use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Patience\Endless;
-use Olvek\Core\Patience\OutOfPatience;
-use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\TimeLimit\NoTimeLimit;
+use Olvek\Core\TimeLimit\OutOfTime;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Words;
 
 /** The hours of lamp light that feed the plants and hold the algae. */
 final readonly class LightHours implements Question
@@ -27,7 +28,7 @@ final readonly class LightHours implements Question
     {
     }
 
-    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
+    public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         if ($plan->lamp->lumens <= 0) {
             return Answer::none('there is no lamp to set.', [], 0);
@@ -45,13 +46,13 @@ final readonly class LightHours implements Question
             \assert(null !== $changed);
             try {
                 $judgement = $trial->judged($changed);
-            } catch (OutOfPatience) {
+            } catch (OutOfTime) {
                 break;
             }
             $failing = Trial::failing($judgement, self::OF);
             // What plants would grow, over the year.
             $growth = $judgement->trace->mean('exportable', 0, $judgement->trace->days());
-            $terms[] = new Term("$hours h", null === $failing ? \sprintf('holds; growth %s mg N a day, light %s, algae %s', Decimal::significant($growth, 2), $judgement->margin(MarginId::Light)->shown, $judgement->margin(MarginId::Algae)->shown) : lcfirst($failing->name).' fails');
+            $terms[] = new Term("$hours h", null === $failing ? \sprintf('holds; growth %s mg N a day, light %s, algae %s', Decimal::significant($growth, 2), $judgement->margin(MarginId::Light)->shown, $judgement->margin(MarginId::Algae)->shown) : Words::small($failing->name).' fails');
             if (null === $failing) {
                 $good[$hours] = $growth;
                 if (null === $enough && State::Holds === $judgement->margin(MarginId::Light)->state && State::Holds === $judgement->margin(MarginId::Algae)->state) {
@@ -66,7 +67,7 @@ final readonly class LightHours implements Question
             return Answer::soFar(\sprintf('At no length of day up to %d hours do all hold; longer ones were not tried.', $tried), [], $terms, $trial->runs);
         }
         if ([] === $good) {
-            $reasons = array_map(static fn ($m): string => lcfirst($m->name).' fails', array_values($why));
+            $reasons = array_map(static fn ($m): string => Words::small($m->name).' fails', array_values($why));
 
             return Answer::none('at no length of day do all hold: '.implode(', ', $reasons).'. Change the lamp’s strength or the plants.', $terms, $trial->runs);
         }

@@ -10,9 +10,9 @@ use Olvek\Core\Margin\DawnOxygen;
 use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Nitrite;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Patience\Endless;
-use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\TimeLimit\NoTimeLimit;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
@@ -37,7 +37,7 @@ final readonly class LongestHoliday implements Question
     {
     }
 
-    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
+    public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         $trial = new Trial($this->editor, $patience);
         if ($plan->site->sealed) {

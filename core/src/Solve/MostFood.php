@@ -9,10 +9,11 @@ use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Patience\Endless;
-use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\TimeLimit\NoTimeLimit;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Words;
 
 /** How many times what is fed the tank carries, all else held: by trying it run by run, where the stock margin reads it off one run. */
 final readonly class MostFood implements Question
@@ -27,7 +28,7 @@ final readonly class MostFood implements Question
     {
     }
 
-    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
+    public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         $fed = $plan->feed->grams;
         if ($fed <= 0.0 || [] === $plan->groups) {
@@ -58,6 +59,6 @@ final readonly class MostFood implements Question
             return Answer::soFar("At least $sentence.", $changes($most), $terms, $trial->runs);
         }
 
-        return Answer::found($sentence.($limit instanceof Margin ? ': with more, '.lcfirst($limit->name).' fails.' : ', the most that Olvek tries.'), $changes($most), $terms, $trial->runs);
+        return Answer::found($sentence.($limit instanceof Margin ? ': with more, '.Words::small($limit->name).' fails.' : ', the most that Olvek tries.'), $changes($most), $terms, $trial->runs);
     }
 }

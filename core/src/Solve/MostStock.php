@@ -13,10 +13,11 @@ use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Patience\Endless;
-use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\TimeLimit\NoTimeLimit;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Words;
 
 /** How many of a kind may live here, all else held, each fed as its kind usually eats. */
 final readonly class MostStock implements Question
@@ -30,7 +31,7 @@ final readonly class MostStock implements Question
     {
     }
 
-    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
+    public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         $trial = new Trial($this->editor, $patience);
         if ($plan->site->sealed) {
@@ -39,7 +40,7 @@ final readonly class MostStock implements Question
         $one = Shape::Fish === $this->kind->shape ? max(1, (int) $this->kind->group->value) : 1;
         [$first] = $this->with($trial, $plan, $one);
         if (null === $first) {
-            return Answer::none(lcfirst($trial->refusal), [], 0);
+            return Answer::none(Words::small($trial->refusal), [], 0);
         }
         $forbids = Trial::failing($trial->judged($first), self::OF);
         if (null !== $forbids) {
@@ -72,7 +73,7 @@ final readonly class MostStock implements Question
                 '%d of %s, no more%s.',
                 $most,
                 $this->kind->common,
-                $limit instanceof Margin ? ': with more, '.lcfirst($limit->name).' fails' : ' than Olvek tries',
+                $limit instanceof Margin ? ': with more, '.Words::small($limit->name).' fails' : ' than Olvek tries',
             ),
             $changes,
             $terms,

@@ -12,11 +12,12 @@ use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
-use Olvek\Core\Patience\OutOfPatience;
-use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\TimeLimit\OutOfTime;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\Words;
 
 /** Tries plans for a question, and counts how many years it ran; while somebody waits for them. */
 final class Trial
@@ -27,7 +28,7 @@ final class Trial
     /** Whether a search was broken off because nobody waited any longer. */
     public bool $brokenOff = false;
 
-    public function __construct(private readonly Editor $editor, private readonly Patience $patience)
+    public function __construct(private readonly Editor $editor, private readonly TimeLimit $patience)
     {
     }
 
@@ -50,13 +51,13 @@ final class Trial
     /**
      * @param list<Event> $events
      *
-     * @throws OutOfPatience once patience is spent; the first plan is always tried
+     * @throws OutOfTime once patience is spent; the first plan is always tried
      */
     public function judged(Plan $plan, array $events = []): Judgement
     {
         if ($this->runs > 0 && $this->patience->isSpent()) {
             $this->brokenOff = true;
-            throw new OutOfPatience();
+            throw new OutOfTime();
         }
         ++$this->runs;
 
@@ -82,7 +83,7 @@ final class Trial
     /** Why a margin forbids something, as the end of a sentence. */
     public static function reason(Margin $margin): string
     {
-        return lcfirst($margin->name).' fails: '.lcfirst($margin->sentence);
+        return Words::small($margin->name).' fails: '.Words::small($margin->sentence);
     }
 
     /**
@@ -96,7 +97,7 @@ final class Trial
         $top = $low;
         try {
             $this->search($top, $high, $holds);
-        } catch (OutOfPatience) {
+        } catch (OutOfTime) {
             // $top holds how far it came.
         }
 

@@ -6,9 +6,9 @@ namespace Olvek\Core\Solve;
 
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Margin\Term;
-use Olvek\Core\Patience\Endless;
-use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\TimeLimit\NoTimeLimit;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
@@ -24,7 +24,7 @@ final readonly class WeeklyTrim implements Question
     {
     }
 
-    public function solve(Plan $plan, Patience $patience = new Endless()): Answer
+    public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         if ([] === $plan->clumps) {
             return Answer::none('there are no plants to trim.', [], 0);
@@ -53,7 +53,7 @@ final readonly class WeeklyTrim implements Question
             new Term('turned to gas in the bed', Decimal::significant($gas, 2).' mg N a week', Provenance::Memory),
             new Term('carried out by water changes', Decimal::significant($changed, 2).' mg N a week'),
             new Term('must leave with plants', Decimal::significant($must, 2).' mg N a week'),
-            new Term('plants take up', Decimal::significant($can, 2).' mg N a week', Provenance::Memory),
+            new Term('plants use', Decimal::significant($can, 2).' mg N a week', Provenance::Memory),
             new Term($kind->common.' holds', Decimal::trimmed($leaf, 0).' mg N/g dry, '.Decimal::trimmed($kind->wetRatio->value, 0).' g wet to a gram dry', $kind->wetRatio->provenance),
             new Term('a handful', Decimal::trimmed(self::HANDFUL, 0).' g wet, shaken off', Provenance::CommonPractice),
         ];
@@ -61,7 +61,7 @@ final readonly class WeeklyTrim implements Question
             return Answer::found('Nothing: the bed and water changes take away what is fed. Trim for looks.', [], $terms, $trial->runs);
         }
         if ($can < $must) {
-            return Answer::none(\sprintf('plants take up only %s of the %s mg of nitrogen a week that would have to leave with them. More fast plants, floaters, or less food.', Decimal::significant($can, 2), Decimal::significant($must, 2)), $terms, $trial->runs);
+            return Answer::none(\sprintf('plants use only %s of the %s mg of nitrogen a week that would have to leave with them. More fast plants, floaters, or less food.', Decimal::significant($can, 2), Decimal::significant($must, 2)), $terms, $trial->runs);
         }
         $handfuls = $wet / self::HANDFUL;
 

@@ -11,7 +11,7 @@ final readonly class Advice
 {
     /**
      * @param list<string> $do     one thing each
-     * @param list<Offer>  $offers what of it can be written down with one press
+     * @param list<QuickEntry>  $offers what of it can be written down with one press
      */
     public function __construct(public State $state, public string $means, public array $do = [], public array $offers = [])
     {

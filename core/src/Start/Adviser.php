@@ -13,6 +13,7 @@ use Olvek\Core\Margin\State;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Ion;
+use Olvek\Core\Unit\Words;
 use Olvek\Core\Water\Ammonia;
 use Olvek\Core\Water\Measure;
 use Olvek\Core\Water\WaterChange;
@@ -36,11 +37,11 @@ final readonly class Adviser
     private const LOOK_HOLDS = 7;
 
     /** @return list<Advice> the gravest first */
-    public static function on(Situation $situation): array
+    public static function on(TankToday $situation): array
     {
         $advice = array_values(array_filter([self::old($situation), ...self::stocked($situation), ...self::bare($situation), self::nitrate($situation), self::algae($situation)]));
         if (0.0 === $situation->fed() && $situation->isFitNow() && $situation->plan->feed->grams > 0) {
-            $advice[] = new Advice(State::Holds, 'Ammonia and nitrite read 0 again: feeding may go on, little at first.', [], [new Offer(EventKind::Feed, $situation->plan->feed->grams, 'Fed again')]);
+            $advice[] = new Advice(State::Holds, 'Ammonia and nitrite read 0 again: feeding may go on, little at first.', [], [new QuickEntry(EventKind::Feed, $situation->plan->feed->grams, 'Fed again')]);
         }
         if ([] === $advice && null !== $situation->lastTest()) {
             $advice[] = new Advice(State::Holds, 'Ammonia and nitrite read 0: nothing to do but look.');
@@ -50,10 +51,10 @@ final readonly class Adviser
         return $advice;
     }
 
-    private static function old(Situation $situation): ?Advice
+    private static function old(TankToday $situation): ?Advice
     {
         $last = $situation->lastTest();
-        if (null !== $last && $situation->today - $last > Situation::FRESH && null !== $situation->stockedOn()) {
+        if (null !== $last && $situation->today - $last > TankToday::FRESH && null !== $situation->stockedOn()) {
             return new Advice(State::Tight, \sprintf('The last test is %d days old, and animals are in.', $situation->today - $last), ['Test today: what follows goes by an old reading.']);
         }
 
@@ -61,7 +62,7 @@ final readonly class Adviser
     }
 
     /** @return list<Advice> with animals in */
-    private static function stocked(Situation $situation): array
+    private static function stocked(TankToday $situation): array
     {
         $last = $situation->lastTest() ?? -1;
         if (null === $situation->stockedOn() || $last < $situation->stockedOn()) {
@@ -83,10 +84,10 @@ final readonly class Adviser
             $advice[] = self::changed($situation, $nitrite->value > Nitrite::ACT ? State::Fails : State::Tight, \sprintf('Nitrite reads %s with animals in: it keeps their blood from carrying oxygen.', $situation->kit->show(Measure::Nitrite, $nitrite->value)), $nitrite->value, Measure::Nitrite->nothingBelow());
         }
 
-        return $advice;
+        return self::withMelt($situation, $advice);
     }
 
-    private static function changed(Situation $situation, State $state, string $means, float $from, float $to): Advice
+    private static function changed(TankToday $situation, State $state, string $means, float $from, float $to): Advice
     {
         // Treated tap water holds neither ammonia nor nitrite, so there always is such a change.
         $change = WaterChange::of($from, $to, 0.0, $situation->plan->netWater());
@@ -103,13 +104,13 @@ final readonly class Adviser
             $stopped ? 'Go on feeding nothing until both read 0.' : 'Feed nothing until both read 0.',
             'Add no animals. Test again tomorrow.',
         ];
-        $offers = [...($changed ? [] : [new Offer(EventKind::Change, round($share, 2), "Changed $litres")]), ...($stopped ? [] : [new Offer(EventKind::Feed, 0.0, 'Feeding stopped')])];
+        $offers = [...($changed ? [] : [new QuickEntry(EventKind::Change, round($share, 2), "Changed $litres")]), ...($stopped ? [] : [new QuickEntry(EventKind::Feed, 0.0, 'Feeding stopped')])];
 
-        return self::withMelt($situation, new Advice($state, $means, $do, $offers));
+        return new Advice($state, $means, $do, $offers);
     }
 
     /** @return list<Advice> while nobody lives there */
-    private static function bare(Situation $situation): array
+    private static function bare(TankToday $situation): array
     {
         $last = $situation->lastTest();
         if (null === $last || null !== $situation->stockedOn()) {
@@ -117,35 +118,45 @@ final readonly class Adviser
         }
         $advice = [];
         $test = $situation->log->tests[$last];
-        $half = new Offer(EventKind::Change, WaterChange::MOST_AT_ONCE, 'Changed half');
+        $half = new QuickEntry(EventKind::Change, WaterChange::MOST_AT_ONCE, 'Changed half');
         foreach ([[Measure::Ammonia, self::TOO_MUCH_AMMONIA, 'plants and bacteria take it; that is what they live on'], [Measure::Nitrite, self::TOO_MUCH_NITRITE, 'the first bacteria are at work, those that take nitrite are still growing']] as [$measure, $most, $why]) {
             $reading = $test[$measure->value] ?? null;
             if (null === $reading || $reading->isNothing()) {
                 continue;
             }
-            $shown = ucfirst($measure->label()).' reads '.$situation->kit->show($measure, $reading->value);
-            $advice[] = self::withMelt($situation, $reading->value > $most
+            $shown = Words::capital($measure->label()).' reads '.$situation->kit->show($measure, $reading->value);
+            $advice[] = $reading->value > $most
                 ? new Advice(State::Tight, "$shown: more than bacteria and plants bear well.", [\sprintf('Change half of the water, %s, and test tomorrow.', $situation->units->show(Dimension::Volume, $situation->plan->netWater() * WaterChange::MOST_AT_ONCE))], [$half])
-                : new Advice(State::Holds, "$shown. Nobody lives there yet: $why.", ['Wait; change nothing.']));
+                : new Advice(State::Holds, "$shown. Nobody lives there yet: $why.", ['Wait; change nothing.']);
         }
 
-        return $advice;
+        return self::withMelt($situation, $advice);
     }
 
-    /** Melting leaves add to what was read: worth a hand, in the weeks in which they do. */
-    private static function withMelt(Situation $situation, Advice $advice): Advice
+    /**
+     * Melting leaves add to what was read: worth a hand, in the weeks in which they do; said once, with the gravest.
+     *
+     * @param list<Advice> $advice
+     *
+     * @return list<Advice>
+     */
+    private static function withMelt(TankToday $situation, array $advice): array
     {
         $melting = array_filter($situation->plan->clumps, static fn ($c): bool => $c->kind->melt->value > self::MELTS && $situation->today >= $c->day + self::MELT[0] && $situation->today <= $c->day + self::MELT[1]);
-        if ([] === $melting) {
-            return $advice;
+        usort($advice, static fn (Advice $a, Advice $b): int => $b->state->rank() <=> $a->state->rank());
+        $first = array_shift($advice);
+        if ([] === $melting || null === $first) {
+            return null === $first ? [] : [$first, ...$advice];
         }
         $names = implode(', ', array_unique(array_map(static fn ($c): string => $c->kind->common, $melting)));
 
-        return new Advice($advice->state, $advice->means, [...$advice->do, "Leaves of $names may be dissolving: take out what is slimy, leave roots and crowns."], $situation->didSince(EventKind::MulmOut, $situation->lastTest() ?? 0) ? $advice->offers : [...$advice->offers, new Offer(EventKind::MulmOut, self::MELT_OUT, 'Melt taken out')]);
+        $offers = $situation->didSince(EventKind::MulmOut, $situation->lastTest() ?? 0) ? $first->offers : [...$first->offers, new QuickEntry(EventKind::MulmOut, self::MELT_OUT, 'Dying leaves removed')];
+
+        return [new Advice($first->state, $first->means, [...$first->do, "Leaves of $names may be dissolving: remove what is slimy, leave roots and crowns."], $offers), ...$advice];
     }
 
     /** What to do about a recent reading of nitrate above what is right for a start; null where there is none. */
-    public static function nitrate(Situation $situation): ?Advice
+    public static function nitrate(TankToday $situation): ?Advice
     {
         $nitrate = $situation->latest(Measure::Nitrate);
         $limit = Ion::Nitrate->toElement(Nitrate::START);
@@ -159,10 +170,10 @@ final readonly class Adviser
         }
 
         return new Advice(State::Tight, $means, [\sprintf('Change %s, %s %% of the water%s.', $situation->units->show(Dimension::Volume, $change->litres), Decimal::trimmed(100 * $change->share, 0), $change->times > 1 ? ", in $change->times goes, a day apart" : '')],
-            $situation->didSince(EventKind::Change, $nitrate->day) ? [] : [new Offer(EventKind::Change, round($change->each, 2), 'Changed')]);
+            $situation->didSince(EventKind::Change, $nitrate->day) ? [] : [new QuickEntry(EventKind::Change, round($change->each, 2), 'Changed')]);
     }
 
-    private static function algae(Situation $situation): ?Advice
+    private static function algae(TankToday $situation): ?Advice
     {
         $seen = $situation->log->algaeOn($situation->today - self::LOOK_HOLDS, $situation->today);
         if (null === $seen) {

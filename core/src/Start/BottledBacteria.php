@@ -13,11 +13,11 @@ final readonly class BottledBacteria implements Protocol
     /** Tests in a row that must read nothing. C: "a week or so". */
     private const WEEK = 7;
 
-    public function lay(Course $course, Situation $situation, Stocking $stocking): void
+    public function lay(GateSequence $course, TankToday $situation, Stocking $stocking): void
     {
         $course->gate('bacteria', 'Bacteria in', 'the bottle’s dose for the free water', 0,
             static fn (int $from): ?int => $situation->firstEvent(EventKind::Bacteria),
-            static fn (int $from): array => [true, 'Shake it, pour it over the bed, lamp off for the first hours.', new Offer(EventKind::Bacteria, 1.0, 'Poured in', 'By its label, for the free water of this tank.')], true);
+            static fn (int $from): array => [true, 'Shake it, pour it over the bed, lamp off for the first hours.', new QuickEntry(EventKind::Bacteria, 1.0, 'Poured in', 'By its label, for the free water of this tank.')], true);
         $stocking->first($course);
         $first = $situation->stockedOn();
         $course->gate('week', 'A week of nothing', \sprintf('ammonia and nitrite at 0 in %d daily tests one after another', self::WEEK), $first ?? 1,
@@ -33,21 +33,21 @@ final readonly class BottledBacteria implements Protocol
             });
     }
 
-    public function nextTest(Situation $situation, int $last): int
+    public function nextTest(TankToday $situation, int $last): int
     {
         $first = $situation->stockedOn();
 
         return $last + (null === $first || $situation->quietRun($first) < self::WEEK ? 1 : 3);
     }
 
-    public function readyBy(Situation $situation, int $quietFrom): int
+    public function readyBy(TankToday $situation, int $quietFrom): int
     {
         // Animals come first here; what waits for the water is the rest of them.
         return null === $situation->stockedOn() ? max(StartWay::Bottled->soonest(), $quietFrom) : $quietFrom + self::WEEK - 1;
     }
 
     /** @return list<int> days of the last week without a test */
-    private static function missed(Situation $situation, int $from): array
+    private static function missed(TankToday $situation, int $from): array
     {
         $missed = [];
         for ($day = max($from, $situation->today - self::WEEK); $day < $situation->today; ++$day) {

@@ -20,12 +20,12 @@ final readonly class Expected
     }
 
     /** @return list<self> in the order in which they come */
-    public static function of(Situation $situation, Forecast $forecast): array
+    public static function of(TankToday $situation, Forecast $forecast): array
     {
         $way = $situation->plan->preparation->way;
         $protocol = FirstWeeks::protocol($way);
         $stocking = new Stocking($situation);
-        $course = new Course($situation);
+        $course = new GateSequence($situation);
         $protocol->lay($course, $situation, new Stocking($situation));
         $expected = array_map(static fn (Group $g): array => ['group' => $g, 'came' => null !== $situation->firstEvent(EventKind::Stock, $g->id)], $stocking->groups);
         foreach ($forecast->quiet($situation->today) as $how => $quiet) {
@@ -58,7 +58,7 @@ final readonly class Expected
             return "in since day $this->likely";
         }
         if (null === $this->likely) {
-            return "not to be foretold yet; $planned";
+            return "cannot be predicted yet; $planned";
         }
         $spread = $this->early === $this->late ? '' : \sprintf(' (day %d to %s)', $this->early, $this->late ?? 'beyond this forecast');
 

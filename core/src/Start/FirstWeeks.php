@@ -27,14 +27,14 @@ final readonly class FirstWeeks
      * @param list<Measure> $measures that it should take in
      * @param list<Advice>  $advice
      */
-    private function __construct(public Situation $situation, public array $gates, public int $nextTest, public array $measures, public array $advice, public bool $over)
+    private function __construct(public TankToday $situation, public array $gates, public int $nextTest, public array $measures, public array $advice, public bool $over)
     {
     }
 
-    public static function of(Situation $situation): self
+    public static function of(TankToday $situation): self
     {
         $protocol = self::protocol($situation->plan->preparation->way);
-        $course = new Course($situation);
+        $course = new GateSequence($situation);
         $stocking = new Stocking($situation);
         $protocol->lay($course, $situation, $stocking);
         $stocking->rest($course);
@@ -47,12 +47,12 @@ final readonly class FirstWeeks
     public static function protocol(StartWay $way): Protocol
     {
         return match ($way) {
-            StartWay::Plants => new PlantsDoIt(),
+            StartWay::Plants => new PlantLedCycle(),
             StartWay::Bottled => new BottledBacteria(),
-            StartWay::Dosing => new FishlessDose(),
-            StartWay::Borrowed => new BorrowedBed(),
+            StartWay::Dosing => new FishlessCycle(),
+            StartWay::Borrowed => new SeededStart(),
             // Whoever has not decided waits: that is the careful way.
-            StartWay::Waiting, StartWay::Undecided => new Waiting(),
+            StartWay::Waiting, StartWay::Undecided => new PlantsAndWait(),
         };
     }
 
@@ -79,7 +79,7 @@ final readonly class FirstWeeks
         return $this->situation->today > max(1, $this->nextTest);
     }
 
-    private static function settle(Course $course, Situation $situation): void
+    private static function settle(GateSequence $course, TankToday $situation): void
     {
         if ([] === $situation->plan->groups) {
             return;
@@ -91,7 +91,7 @@ final readonly class FirstWeeks
     }
 
     /** @return list<Gate> */
-    private static function feeding(Situation $situation): array
+    private static function feeding(TankToday $situation): array
     {
         $plan = $situation->plan;
         if ($plan->feed->grams <= 0 || [] === $plan->groups) {
@@ -99,7 +99,7 @@ final readonly class FirstWeeks
         }
         $came = $situation->stockedOn();
         $notBefore = max($plan->feedFrom, StartWay::Plants === $plan->preparation->way ? ($came ?? $situation->today) + Stocking::APART : 0);
-        $course = new Course($situation);
+        $course = new GateSequence($situation);
         $course->gate('feed', 'Feeding begins', 'ammonia and nitrite at 0, and somebody to feed', $notBefore,
             static function (int $from) use ($situation): ?int {
                 foreach ($situation->log->of(EventKind::Feed) as $event) {
@@ -111,13 +111,13 @@ final readonly class FirstWeeks
                 return null;
             },
             static fn (int $from): array => null === $came ? [false, 'Nobody is in yet.', null] : ($situation->isFitNow()
-                ? [true, \sprintf('Begin with less than planned; %s g a day is all of it.', Decimal::trimmed($plan->feed->grams, 3)), new Offer(EventKind::Feed, $plan->feed->grams, 'Feeding has begun')]
+                ? [true, \sprintf('Begin with less than planned; %s g a day is all of it.', Decimal::trimmed($plan->feed->grams, 3)), new QuickEntry(EventKind::Feed, $plan->feed->grams, 'Feeding has begun')]
                 : [false, $situation->standing(), null]), true);
 
         return $course->gates();
     }
 
-    private static function nextTest(Situation $situation, Protocol $protocol, bool $over): int
+    private static function nextTest(TankToday $situation, Protocol $protocol, bool $over): int
     {
         $last = $situation->lastTest();
         if (null === $last) {
@@ -130,7 +130,7 @@ final readonly class FirstWeeks
     }
 
     /** @return list<Measure> */
-    private static function measures(Situation $situation): array
+    private static function measures(TankToday $situation): array
     {
         $nitrate = $situation->latest(Measure::Nitrate);
         $measures = [Measure::Ammonia, Measure::Nitrite];

@@ -19,9 +19,9 @@ enum GateState: string
     public function words(): string
     {
         return match ($this) {
-            self::Passed => 'passed',
-            self::Ready => 'open',
-            self::Waits => 'waits',
+            self::Passed => 'done',
+            self::Ready => 'ready',
+            self::Waits => 'waiting',
             self::Later => 'later',
         };
     }

@@ -8,19 +8,19 @@ namespace Olvek\Core\Start;
 interface Protocol
 {
     /** @param Stocking $stocking whose first group a way may want before its last gate */
-    public function lay(Course $course, Situation $situation, Stocking $stocking): void;
+    public function lay(GateSequence $course, TankToday $situation, Stocking $stocking): void;
 
     /**
      * The day of the next test, as things stand.
      *
      * @param int $last day of the newest
      */
-    public function nextTest(Situation $situation, int $last): int;
+    public function nextTest(TankToday $situation, int $last): int;
 
     /**
      * The day on which animals may come, if the water reads nothing from a day on.
      *
      * @return int|null null where that cannot be said yet
      */
-    public function readyBy(Situation $situation, int $quietFrom): ?int;
+    public function readyBy(TankToday $situation, int $quietFrom): ?int;
 }

@@ -20,7 +20,7 @@ final class Stocking
     /** Day on which the group before came, or could at the earliest. */
     private ?int $before = null;
 
-    public function __construct(private readonly Situation $situation)
+    public function __construct(private readonly TankToday $situation)
     {
         $groups = array_filter($situation->plan->groups, static fn (Group $g): bool => $g->count > 0);
         // Who is in already came first, whatever was planned.
@@ -29,14 +29,14 @@ final class Stocking
         $this->groups = $groups;
     }
 
-    public function first(Course $course): void
+    public function first(GateSequence $course): void
     {
         if (0 === $this->laid && [] !== $this->groups) {
             $this->lay($course, $this->groups[0]);
         }
     }
 
-    public function rest(Course $course): void
+    public function rest(GateSequence $course): void
     {
         while ($this->laid < \count($this->groups)) {
             $this->lay($course, $this->groups[$this->laid]);
@@ -53,17 +53,17 @@ final class Stocking
         return max($group->day, $way->soonest(), null === $before ? 0 : $before + self::APART);
     }
 
-    private function lay(Course $course, Group $group): void
+    private function lay(GateSequence $course, Group $group): void
     {
         $situation = $this->situation;
         $came = $situation->firstEvent(EventKind::Stock, $group->id);
         $notBefore = self::notBefore($group, $this->before, $situation->plan->preparation->way);
         $course->gate("group-$group->id", \sprintf('%d × %s', $group->count, $group->kind->common),
-            \sprintf('ammonia and nitrite at 0 in a test not older than %d days', Situation::FRESH).(0 === $this->laid ? '' : \sprintf('; %d days or more after the last', self::APART)), $notBefore,
+            \sprintf('ammonia and nitrite at 0 in a test not older than %d days', TankToday::FRESH).(0 === $this->laid ? '' : \sprintf('; %d days or more after the last', self::APART)), $notBefore,
             static fn (int $from): ?int => $came,
             static fn (int $from): array => $situation->isFitNow()
-                ? [true, 'They may come. Float the bag to the tank’s warmth, drip if the water differs, lamp off for the day. '.$situation->standing(), new Offer(EventKind::Stock, (float) $group->count, 'They have come', '', $group->id)]
-                : [false, $situation->standing().(null === $situation->lastTest() || $situation->today - $situation->lastTest() > Situation::FRESH ? ' Test first.' : ''), null], true);
+                ? [true, 'They may come. Float the bag to the tank’s warmth, drip if the water differs, lamp off for the day. '.$situation->standing(), new QuickEntry(EventKind::Stock, (float) $group->count, 'They have come', '', $group->id)]
+                : [false, $situation->standing().(null === $situation->lastTest() || $situation->today - $situation->lastTest() > TankToday::FRESH ? ' Test first.' : ''), null], true);
         $this->before = $came ?? max($notBefore, $situation->today);
         ++$this->laid;
     }

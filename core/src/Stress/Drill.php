@@ -8,12 +8,13 @@ use Olvek\Core\Margin\Ammonia;
 use Olvek\Core\Margin\DawnOxygen;
 use Olvek\Core\Margin\Nitrite;
 use Olvek\Core\Margin\State;
-use Olvek\Core\Patience\Endless;
-use Olvek\Core\Patience\Patience;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\UsualCare;
+use Olvek\Core\TimeLimit\NoTimeLimit;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Words;
 
 /** Rehearses mishaps on a plan: each happens once to the grown tank, and is watched by the hour. */
 final readonly class Drill
@@ -27,11 +28,11 @@ final readonly class Drill
     private const WORSE = 0.02;
 
     /**
-     * @param Patience $patience when it is spent, what was rehearsed by then is given
+     * @param TimeLimit $patience when it is spent, what was rehearsed by then is given
      *
      * @return list<Rehearsal>
      */
-    public static function run(Plan $plan, Patience $patience = new Endless()): array
+    public static function run(Plan $plan, TimeLimit $patience = new NoTimeLimit()): array
     {
         $day = min(self::LATEST, max(self::USUAL_DAY, self::SETTLED + max([0, ...array_map(static fn ($g): int => $g->day, $plan->groups)])));
         $found = [];
@@ -102,7 +103,7 @@ final readonly class Drill
         $after = null !== $worst['hours'] && $worse ? ' The first limit is passed after '.self::span($worst['hours']).'.' : '';
 
         return new Rehearsal($mishap, $state, $mishap->begins($day), $worse ? $worst['hours'] : null, $worst['ammonia'], $worst['nitrite'], $worst['oxygen'],
-            [] === $what || !$worse ? 'The tank takes it: oxygen stays above '.Decimal::significant($worst['oxygen'], 2).' mg/L and no test shows anything new.' : ucfirst(implode(', ', $what)).'.'.$after);
+            [] === $what || !$worse ? 'The tank takes it: oxygen stays above '.Decimal::significant($worst['oxygen'], 2).' mg/L and no test shows anything new.' : Words::capital(implode(', ', $what)).'.'.$after);
     }
 
     private static function span(float $hours): string

@@ -12,6 +12,8 @@ enum UnitSystem: string
 
     /** Digits that may be added to tell values apart. */
     private const MOST_MORE = 6;
+    /** Below it a value is 0 but for the arithmetic. */
+    private const NOTHING = 1e-9;
 
     /** The unit in which lengths of tanks and layers are shown. */
     public function length(): Unit
@@ -84,7 +86,9 @@ enum UnitSystem: string
     /** A base-scale value as text in a given unit, without trailing zeros. */
     public static function in(Unit $unit, float $base, int $decimals): string
     {
-        $text = Decimal::trimmed($unit->fromBase($base), $decimals);
+        $value = $unit->fromBase($base);
+        // What is little is not nothing.
+        $text = abs($value) > self::NOTHING && 0.0 === round(abs($value), $decimals) ? Decimal::significant($value, 2) : Decimal::trimmed($value, $decimals);
 
         return '' === $unit->symbol() ? $text : $text.('%' === $unit->symbol() ? "\u{202F}" : "\u{00A0}").$unit->symbol();
     }

@@ -8,8 +8,8 @@ use Olvek\Core\Bed\Side;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Quantities;
-use Olvek\Core\Run\Facts;
 use Olvek\Core\Run\Parameters;
+use Olvek\Core\Run\RunConstants;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -36,8 +36,8 @@ final class BedTest extends TestCase
         self::assertEqualsWithDelta(0.06, $bed->depth(Side::Front), 1e-12);
         $without = self::plan([]);
         self::assertEqualsWithDelta($without->netWater() - self::PER_CENTIMETRE, $plan->netWater(), 1e-9);
-        $more = new Facts($plan, new Parameters());
-        $less = new Facts($without, new Parameters());
+        $more = new RunConstants($plan, new Parameters());
+        $less = new RunConstants($without, new Parameters());
         self::assertGreaterThan($less->slowCarbon, $more->slowCarbon, 'leaves rot too');
         self::assertContains('Fallen leaves', array_map(static fn ($n): string => $n->material->name, Quantities::of($plan)->materials));
     }

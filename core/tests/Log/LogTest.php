@@ -108,7 +108,7 @@ final class LogTest extends TestCase
         self::assertSame([0.6, 0.7, 0.6, 0.7, 0.8], $share([6 => false, 12 => true, 20 => false, 27 => false]));
     }
 
-    /** Melt taken out leaves with what it holds: less mulm on its day, and less of everything that rots. */
+    /** Dying leaves removed leaves with what it holds: less mulm on its day, and less of everything that rots. */
     public function testMeltTakenOutIsOut(): void
     {
         $left = self::lives(new Log());

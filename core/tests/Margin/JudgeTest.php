@@ -7,10 +7,10 @@ namespace Olvek\Core\Tests\Margin;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Light\Canopy;
 use Olvek\Core\Margin\ClumpLight;
-use Olvek\Core\Margin\Helps;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\MarginId;
+use Olvek\Core\Margin\RemedySearch;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Voice;
 use Olvek\Core\Plan\Plan;
@@ -104,7 +104,7 @@ final class JudgeTest extends TestCase
     {
         $plan = Sample::edit(Sample::planted(), ['animals.a1.day' => '0', 'animals.a1.count' => '60', 'feeding.grams' => '0.6']);
         $editor = new Editor(Sample::catalogue());
-        $helps = (new Helps($editor))->for($plan, MarginId::Nitrite, UnitSystem::Metric);
+        $helps = (new RemedySearch($editor))->for($plan, MarginId::Nitrite, UnitSystem::Metric);
 
         self::assertNotSame([], $helps);
         self::assertLessThanOrEqual(3, \count($helps));

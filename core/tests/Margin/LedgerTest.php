@@ -7,8 +7,8 @@ namespace Olvek\Core\Tests\Margin;
 use Olvek\Core\Bed\Release;
 use Olvek\Core\Margin\Ledger;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Run\FlowRecorder;
 use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\Tally;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 
@@ -20,7 +20,7 @@ final class LedgerTest extends TestCase
         for ($seed = 1; $seed <= 60; ++$seed) {
             $ledger = Ledger::onDay(Sample::random($seed), $seed * 7 % 200);
             $scale = max(1.0, ...array_values($ledger->before));
-            foreach (Tally::WITHIN as $store) {
+            foreach (FlowRecorder::WITHIN as $store) {
                 self::assertEqualsWithDelta($ledger->after[$store] - $ledger->before[$store], $ledger->change($store), 1e-9 * $scale, "seed $seed, $store");
             }
             self::assertEqualsWithDelta(0.0, array_sum(array_map($ledger->change(...), Ledger::STORES)), 1e-9 * $scale);

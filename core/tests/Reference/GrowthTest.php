@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Reference;
 
 use Olvek\Core\Animal\Shape;
-use Olvek\Core\Run\GroupFacts;
+use Olvek\Core\Run\GroupConstants;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Tests\Sample;
@@ -38,7 +38,7 @@ final class GrowthTest extends TestCase
     {
         $kinds = Sample::catalogue()->animals;
         foreach (['heterandria-formosa', 'danio-rerio'] as $id) {
-            $perGramHour = (new Parameters())->animalBreath * (new GroupFacts($kinds[$id]))->breathes;
+            $perGramHour = (new Parameters())->animalBreath * (new GroupConstants($kinds[$id]))->breathes;
             self::assertGreaterThan(0.2, $perGramHour, $id);
             self::assertLessThan(0.5, $perGramHour, $id);
         }

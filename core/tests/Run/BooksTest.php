@@ -30,7 +30,7 @@ use Olvek\Core\Log\Log;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Books;
+use Olvek\Core\Run\MassBalance;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\State;
@@ -57,9 +57,9 @@ final class BooksTest extends TestCase
     {
         $parameters = new Parameters();
         $runner = new Runner($plan, $parameters);
-        $start = Books::held(new State($runner->facts()), $parameters);
-        $runner->run($days, $events, 1, static function (int $day, State $state, Books $books) use ($start, $parameters): void {
-            foreach (Books::held($state, $parameters) as $element => $held) {
+        $start = MassBalance::held(new State($runner->facts()), $parameters);
+        $runner->run($days, $events, 1, static function (int $day, State $state, MassBalance $books) use ($start, $parameters): void {
+            foreach (MassBalance::held($state, $parameters) as $element => $held) {
                 $booked = $start[$element] + $books->$element;
                 self::assertEqualsWithDelta($booked, $held, 1e-9 * max(1.0, abs($booked), abs($start[$element])), "$element on day $day");
             }

@@ -25,10 +25,10 @@ use Olvek\Core\Event\Trim;
 use Olvek\Core\Event\TrimAbove;
 use Olvek\Core\Event\TrimOvergrown;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Books;
 use Olvek\Core\Run\Conditions;
-use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\MassBalance;
 use Olvek\Core\Run\Parameters;
+use Olvek\Core\Run\RunConstants;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\RunningTank;
 use Olvek\Core\Run\State;
@@ -40,22 +40,22 @@ use PHPUnit\Framework\TestCase;
 final class EventTest extends TestCase
 {
     private Plan $plan;
-    private Facts $facts;
+    private RunConstants $facts;
     private State $state;
     private Conditions $conditions;
-    private Books $books;
+    private MassBalance $books;
 
     protected function setUp(): void
     {
         $this->plan = Sample::edit(Sample::planted(), ['plants.add.salvinia-natans' => '20', 'animals.a1.day' => '0']);
-        $this->facts = new Facts($this->plan, new Parameters());
+        $this->facts = new RunConstants($this->plan, new Parameters());
         $this->state = new State($this->facts);
         $this->state->animals[0] = 10.0;
         $this->state->heads[0] = 20.0;
         $this->state->litter->nitrogen = 8.0;
         $this->state->litter->carbon = 100.0;
         $this->conditions = new Conditions($this->plan);
-        $this->books = new Books();
+        $this->books = new MassBalance();
     }
 
     private function happen(Event $event, int $day): void
@@ -152,7 +152,7 @@ final class EventTest extends TestCase
         $this->happen(new Deaths(3, 'a1', 0.25), 3);
         self::assertEqualsWithDelta(18.0, $this->state->heads[0], 1e-9);
         self::assertEqualsWithDelta(0.75 * $grams, $this->state->animals[0], 1e-9);
-        self::assertEqualsWithDelta($mulm + 0.25 * $grams * Books::ANIMAL_NITROGEN, $this->state->scraps->nitrogen, 1e-9, 'the dead lie where they fell');
+        self::assertEqualsWithDelta($mulm + 0.25 * $grams * MassBalance::ANIMAL_NITROGEN, $this->state->scraps->nitrogen, 1e-9, 'the dead lie where they fell');
         $this->happen(new TakeOut(4, 'a1', 1000), 4);
         self::assertSame([0.0, 0.0], [$this->state->animals[0], $this->state->heads[0]], 'no more can be taken out than there is');
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Run;
 
-use Olvek\Core\Run\Foreseen;
+use Olvek\Core\Run\DayMean;
 use PHPUnit\Framework\TestCase;
 
 final class ForeseenTest extends TestCase
@@ -13,7 +13,7 @@ final class ForeseenTest extends TestCase
     public function testTheMeanOfSteadyGrowth(): void
     {
         foreach ([0.3, 0.02, -0.2] as $k) {
-            $foreseen = new Foreseen();
+            $foreseen = new DayMean();
             $foreseen->means([2.0]);
             $foreseen->learn([2.0 * exp($k)]);
             self::assertEqualsWithDelta(5.0 * (exp($k) - 1) / $k, $foreseen->means([5.0])[0], 1e-12);
@@ -22,7 +22,7 @@ final class ForeseenTest extends TestCase
 
     public function testTheFirstDayAndWhatHasGoneForeseeNothing(): void
     {
-        $foreseen = new Foreseen();
+        $foreseen = new DayMean();
         self::assertSame([3.0, 0.0], $foreseen->means([3.0, 0.0]));
         $foreseen->learn([0.0, 1.0]);
         self::assertSame([0.0, 1.0], $foreseen->means([0.0, 1.0]), 'from or to nothing there is no rate');
@@ -31,7 +31,7 @@ final class ForeseenTest extends TestCase
     /** A leap (a pruning, a flood of food) is not taken for growth that goes on. */
     public function testALeapIsBounded(): void
     {
-        $foreseen = new Foreseen();
+        $foreseen = new DayMean();
         $foreseen->means([1.0]);
         $foreseen->learn([1000.0]);
         self::assertLessThan(1.5, $foreseen->means([1.0])[0]);

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Solve;
 
 use Olvek\Core\Change\Editor;
-use Olvek\Core\Margin\Helps;
 use Olvek\Core\Margin\MarginId;
-use Olvek\Core\Patience\Patience;
+use Olvek\Core\Margin\RemedySearch;
 use Olvek\Core\Solve\BedDepth;
 use Olvek\Core\Solve\EarliestStart;
 use Olvek\Core\Solve\LeastPlants;
@@ -17,6 +16,7 @@ use Olvek\Core\Solve\MostStock;
 use Olvek\Core\Solve\Question;
 use Olvek\Core\Solve\WeeklyTrim;
 use Olvek\Core\Tests\Sample;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\UnitSystem;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -25,9 +25,9 @@ use PHPUnit\Framework\TestCase;
 final class PatienceTest extends TestCase
 {
     /** Patience for so many years beyond the first. */
-    private static function years(int $left): Patience
+    private static function years(int $left): TimeLimit
     {
-        return new class($left) implements Patience {
+        return new class($left) implements TimeLimit {
             public function __construct(private int $left)
             {
             }
@@ -75,7 +75,7 @@ final class PatienceTest extends TestCase
 
     public function testHelpsAreTheBestOfWhatWasTried(): void
     {
-        $helps = new Helps(new Editor(Sample::catalogue()));
+        $helps = new RemedySearch(new Editor(Sample::catalogue()));
         self::assertSame([], $helps->for(Sample::planted(), MarginId::Oxygen, UnitSystem::Metric, patience: self::years(0)));
         self::assertLessThanOrEqual(1, \count($helps->for(Sample::planted(), MarginId::Oxygen, UnitSystem::Metric, patience: self::years(1))));
     }

@@ -55,7 +55,7 @@ final class SolveTest extends TestCase
         self::assertNotNull(Trial::failing(Judge::judge($more), $of), 'three more are too many');
         $none = $question->solve(Sample::edit($plan, ['site.temperature' => '5 °C']));
         self::assertFalse($none->found);
-        self::assertMatchesRegularExpression('/^No answer, because even 1 of .* fails/', $none->sentence);
+        self::assertMatchesRegularExpression('/^No solution: even 1 of .* fails/', $none->sentence);
     }
 
     public function testTheLeastPlants(): void
@@ -96,10 +96,10 @@ final class SolveTest extends TestCase
         $shallow = Sample::edit(Plan::starting('Dish', Sample::catalogue()), ['bed.soil.front' => '0.5 cm', 'bed.soil.back' => '0.5 cm', 'bed.cap.front' => '0.5 cm', 'bed.cap.back' => '0.5 cm', 'waterLine' => '3.5 cm']);
         $depth = (new BedDepth(self::editor()))->solve($shallow);
         self::assertFalse($depth->found);
-        self::assertMatchesRegularExpression('/^No answer, because .*water/', $depth->sentence);
+        self::assertMatchesRegularExpression('/^No solution: .*water/', $depth->sentence);
         $stuffed = Sample::edit(Sample::planted(), ['feeding.grams' => '1000']);
         $stock = (new MostStock(self::editor(), Sample::catalogue()->animals['neocaridina-davidi']))->solve($stuffed);
-        self::assertSame('No answer, because dry food a day: from 0 g to 1000 g; this says 1000.001 g.', str_replace("\u{00A0}", ' ', $stock->sentence));
+        self::assertSame('No solution: dry food a day: from 0 g to 1000 g; this says 1000.001 g.', str_replace("\u{00A0}", ' ', $stock->sentence));
     }
 
     public function testTheEarliestDays(): void

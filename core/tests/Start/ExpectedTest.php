@@ -15,7 +15,7 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Start\Expected;
 use Olvek\Core\Start\FirstWeeks;
 use Olvek\Core\Start\Gate;
-use Olvek\Core\Start\Situation;
+use Olvek\Core\Start\TankToday;
 use Olvek\Core\Tests\Sample;
 use Olvek\Core\Water\Measure;
 use PHPUnit\Framework\TestCase;
@@ -43,15 +43,15 @@ final class ExpectedTest extends TestCase
     }
 
     /** @param list<LoggedEvent> $events */
-    private static function situation(string $way, int $today, array $events = [], bool $quiet = false): Situation
+    private static function situation(string $way, int $today, array $events = [], bool $quiet = false): TankToday
     {
         $readings = [new Reading($today, Measure::Ammonia, $quiet ? 0.0 : 0.6), new Reading($today, Measure::Nitrite, 0.0)];
 
-        return new Situation(self::plan($way), new Log($readings, $events), $today, TestKit::of());
+        return new TankToday(self::plan($way), new Log($readings, $events), $today, TestKit::of());
     }
 
     /** @return list<string> */
-    private static function words(Situation $situation, Forecast $forecast): array
+    private static function words(TankToday $situation, Forecast $forecast): array
     {
         return array_map(static fn (Expected $e): string => $e->words(), Expected::of($situation, $forecast));
     }
@@ -71,14 +71,14 @@ final class ExpectedTest extends TestCase
 
     public function testADoseThatWasNotGivenCannotBeForetold(): void
     {
-        self::assertSame(['not to be foretold yet; planned for day 4', 'not to be foretold yet; planned for day 20'], self::words(self::situation('dosing', 6), self::forecast([8, 8])));
+        self::assertSame(['cannot be predicted yet; planned for day 4', 'cannot be predicted yet; planned for day 20'], self::words(self::situation('dosing', 6), self::forecast([8, 8])));
         self::assertSame('about day 21 (day 21 to 26), planned for day 4', self::words(self::situation('dosing', 16, [new LoggedEvent(14, EventKind::Dose, 2.0)]), self::forecast([18, 18, 25]))[0]);
     }
 
     public function testTanksThatNeverComeToItAreSaid(): void
     {
         self::assertSame('about day 12 (day 9 to beyond this forecast), planned for day 4', self::words(self::situation('plants', 6), self::forecast([9, 12, null]))[0]);
-        self::assertSame('not to be foretold yet; planned for day 4', self::words(self::situation('plants', 6), self::forecast([null, null, null]))[0]);
+        self::assertSame('cannot be predicted yet; planned for day 4', self::words(self::situation('plants', 6), self::forecast([null, null, null]))[0]);
     }
 
     public function testWhoIsInIsInAndTheNextKeepsTheirDay(): void

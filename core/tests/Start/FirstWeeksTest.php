@@ -15,8 +15,8 @@ use Olvek\Core\Start\Advice;
 use Olvek\Core\Start\FirstWeeks;
 use Olvek\Core\Start\Gate;
 use Olvek\Core\Start\GateState;
-use Olvek\Core\Start\Offer;
-use Olvek\Core\Start\Situation;
+use Olvek\Core\Start\QuickEntry;
+use Olvek\Core\Start\TankToday;
 use Olvek\Core\Tests\Sample;
 use Olvek\Core\Water\Measure;
 use PHPUnit\Framework\TestCase;
@@ -44,7 +44,7 @@ final class FirstWeeksTest extends TestCase
             }
         }
 
-        return FirstWeeks::of(new Situation(self::plan($way), new Log($readings, $events), $today, TestKit::of()));
+        return FirstWeeks::of(new TankToday(self::plan($way), new Log($readings, $events), $today, TestKit::of()));
     }
 
     private static function gate(FirstWeeks $weeks, string $id): Gate
@@ -114,7 +114,7 @@ final class FirstWeeksTest extends TestCase
         $first = self::weeks('dosing', 14);
         self::assertSame(GateState::Ready, self::gate($first, 'dose')->state);
         $offer = self::gate($first, 'dose')->offer;
-        self::assertInstanceOf(Offer::class, $offer);
+        self::assertInstanceOf(QuickEntry::class, $offer);
         self::assertStringContainsString(\sprintf('%.2f g', 2 * self::plan('dosing')->netWater() / 1000 * 53.489 / 14.007), $offer->words);
         $dosed = [new LoggedEvent(14, EventKind::Dose, 2.0)];
         self::assertSame(15, self::weeks('dosing', 14, [[13, 0.0, 0.0]], $dosed)->nextTest, 'the day after decides');
@@ -203,7 +203,7 @@ final class FirstWeeksTest extends TestCase
         $bad = [[1, 0.0, 0.0], [2, 0.0, 0.0], [5, 0.3, 0.0]];
         $weeks = self::weeks('borrowed', 5, $bad, $events);
         self::assertStringContainsString('has been changed since', self::advice($weeks));
-        self::assertSame(['Melt taken out'], array_merge(...array_map(static fn (Advice $a): array => array_map(static fn (Offer $o): string => $o->button, $a->offers), $weeks->advice)), 'crypts melt; that is all that is left to do');
+        self::assertSame(['Dying leaves removed'], array_merge(...array_map(static fn (Advice $a): array => array_map(static fn (QuickEntry $o): string => $o->button, $a->offers), $weeks->advice)), 'crypts melt; that is all that is left to do');
         $worse = self::weeks('borrowed', 6, [...$bad, [6, 0.3, 0.0]], $events);
         self::assertStringContainsString('Change ', self::advice($worse), 'a new reading asks anew');
         $well = self::weeks('borrowed', 7, [...$bad, [7, 0.0, 0.0]], $events);
@@ -213,7 +213,7 @@ final class FirstWeeksTest extends TestCase
 
     public function testOneOfTwoTestsIsNotEnough(): void
     {
-        $weeks = FirstWeeks::of(new Situation(self::plan('waiting'), new Log([new Reading(20, Measure::Ammonia, 0.0)]), 21, TestKit::of()));
+        $weeks = FirstWeeks::of(new TankToday(self::plan('waiting'), new Log([new Reading(20, Measure::Ammonia, 0.0)]), 21, TestKit::of()));
         self::assertStringContainsString('Only one of the two', self::gate($weeks, 'fit')->words);
         self::assertTrue($weeks->isTestDue());
     }
@@ -222,7 +222,7 @@ final class FirstWeeksTest extends TestCase
     public function testAlgaeTakeTheLampBackAStep(): void
     {
         $plan = Sample::edit(self::plan('waiting'), ['light.startShare' => '60', 'light.stepShare' => '10']);
-        $on = static fn (int $today): string => self::advice(FirstWeeks::of(new Situation($plan, new Log([], [], [7 => false, 12 => true]), $today, TestKit::of())));
+        $on = static fn (int $today): string => self::advice(FirstWeeks::of(new TankToday($plan, new Log([], [], [7 => false, 12 => true]), $today, TestKit::of())));
         foreach ([12, 14, 16, 19] as $today) {
             self::assertStringContainsString('Lamp back a step, to 60 %', $on($today), "day $today");
         }
@@ -232,14 +232,14 @@ final class FirstWeeksTest extends TestCase
 
     public function testALampThatHasNoStepsToGoBackBurnsAnHourLess(): void
     {
-        $weeks = FirstWeeks::of(new Situation(self::plan('waiting'), new Log([], [], [3 => true]), 4, TestKit::of()));
+        $weeks = FirstWeeks::of(new TankToday(self::plan('waiting'), new Log([], [], [3 => true]), 4, TestKit::of()));
         self::assertStringContainsString('burn an hour less', self::advice($weeks));
     }
 
     public function testWhatIsWrittenOfLaterDaysIsNotKnownYet(): void
     {
         $log = new Log([new Reading(5, Measure::Ammonia, 0.4), new Reading(9, Measure::Ammonia, 0.0), new Reading(9, Measure::Nitrite, 0.0)], [new LoggedEvent(8, EventKind::Stock, 10, 'a1')], [9 => true]);
-        $weeks = FirstWeeks::of(new Situation(self::plan('plants'), $log, 6, TestKit::of()));
+        $weeks = FirstWeeks::of(new TankToday(self::plan('plants'), $log, 6, TestKit::of()));
         self::assertSame('waits', self::states($weeks)['fit']);
         self::assertStringNotContainsString('with animals in', self::advice($weeks));
         self::assertStringNotContainsString('Algae', self::advice($weeks));

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Core\Run\Hours;
 
 use Olvek\Core\Run\Air;
-use Olvek\Core\Run\Books;
 use Olvek\Core\Run\Day;
-use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\MassBalance;
+use Olvek\Core\Run\RunConstants;
 use Olvek\Core\Run\State;
 use Olvek\Core\Water\Carbonate;
 use Olvek\Core\Water\CarbonSpeciation;
@@ -67,7 +67,7 @@ final class CarbonBalance
      * @param float $passes L of water that pass the surface in an hour, as oxygen does
      * @param float $helped times that carbon dioxide does better
      */
-    public function __construct(State $s, Day $day, Facts $facts, CarbonSpeciation $speciation, private readonly Lime $lime, private readonly float $litres, float $passes, float $helped)
+    public function __construct(State $s, Day $day, RunConstants $facts, CarbonSpeciation $speciation, private readonly Lime $lime, private readonly float $litres, float $passes, float $helped)
     {
         $this->carbon = $s->carbon;
         $this->alkalinity = $s->alkalinity;
@@ -202,7 +202,7 @@ final class CarbonBalance
     }
 
     /** Hands the day's sums on. */
-    public function report(State $s, Day $day, Books $books): void
+    public function report(State $s, Day $day, MassBalance $books): void
     {
         $s->carbon = $this->carbon;
         $s->alkalinity = $this->alkalinity;

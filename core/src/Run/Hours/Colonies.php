@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Run\Hours;
 
 use Olvek\Core\Run\Day;
-use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\RunConstants;
 use Olvek\Core\Run\State;
 use Olvek\Core\Water\Nitrification;
 
@@ -45,7 +45,7 @@ final class Colonies
     private readonly float $busyDecay;
     private readonly float $idleDecay;
 
-    public function __construct(State $s, Day $day, Facts $facts)
+    public function __construct(State $s, Day $day, RunConstants $facts)
     {
         $p = $facts->parameters;
         $this->ammoniaOxidisers = $s->ammoniaOxidisers;

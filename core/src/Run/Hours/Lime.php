@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run\Hours;
 
-use Olvek\Core\Run\Books;
 use Olvek\Core\Run\Day;
-use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\MassBalance;
+use Olvek\Core\Run\RunConstants;
 use Olvek\Core\Run\State;
 use Olvek\Core\Water\Calcite;
 
@@ -48,7 +48,7 @@ final class Lime
     private readonly float $stoneSpeed;
     private readonly float $settling;
 
-    public function __construct(State $s, Day $day, Facts $facts, private readonly float $litres)
+    public function __construct(State $s, Day $day, RunConstants $facts, private readonly float $litres)
     {
         $this->hardness = $s->hardness;
         $this->calciumHardness = $s->calcium;
@@ -91,7 +91,7 @@ final class Lime
     }
 
     /** Hands the day's sums on. */
-    public function report(State $s, Books $books): void
+    public function report(State $s, MassBalance $books): void
     {
         $s->hardness = $this->hardness;
         $s->calcium = $this->calciumHardness;

@@ -6,7 +6,7 @@ namespace Olvek\Core\Run\Hours;
 
 use Olvek\Core\Plant\Growth;
 use Olvek\Core\Run\Day;
-use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\RunConstants;
 use Olvek\Core\Run\State;
 use Olvek\Core\Water\Ammonia;
 
@@ -63,7 +63,7 @@ final class NitrogenChain
     private readonly float $ammoniaNoon;
     private readonly float $ammoniaRise;
 
-    public function __construct(State $s, Day $day, Facts $facts, private readonly Colonies $colonies, private readonly float $litres)
+    public function __construct(State $s, Day $day, RunConstants $facts, private readonly Colonies $colonies, private readonly float $litres)
     {
         $p = $facts->parameters;
         $this->ammonia = $s->ammonia;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Core\Run\Hours;
 
 use Olvek\Core\Run\Air;
-use Olvek\Core\Run\Books;
 use Olvek\Core\Run\Day;
-use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\MassBalance;
+use Olvek\Core\Run\RunConstants;
 use Olvek\Core\Run\State;
 use Olvek\Core\Water\Oxygen;
 
@@ -46,7 +46,7 @@ final class OxygenBalance
     private readonly float $out;
 
     /** @param float $passes L of water that pass the surface in an hour */
-    public function __construct(State $s, Day $day, Facts $facts, float $saturation, private readonly float $litres, private readonly float $passes)
+    public function __construct(State $s, Day $day, RunConstants $facts, float $saturation, private readonly float $litres, private readonly float $passes)
     {
         $this->oxygen = $s->oxygen;
         $this->least = $s->oxygen;
@@ -126,7 +126,7 @@ final class OxygenBalance
     }
 
     /** Hands the day's sums on. Sealed in, what passed the surface stayed within: only fixing and burning count. */
-    public function report(State $s, Day $day, Books $books): void
+    public function report(State $s, Day $day, MassBalance $books): void
     {
         $s->oxygen = $this->oxygen;
         $day->leastOxygen = $this->least / $this->litres;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Core\Run\Hours;
 
 use Olvek\Core\Run\Air;
-use Olvek\Core\Run\Books;
 use Olvek\Core\Run\Day;
-use Olvek\Core\Run\Facts;
+use Olvek\Core\Run\MassBalance;
+use Olvek\Core\Run\RunConstants;
 use Olvek\Core\Run\State;
 use Olvek\Core\Water\CarbonSpeciation;
 use Olvek\Core\Water\GasExchange;
@@ -31,12 +31,12 @@ final readonly class WaterHours
     private const VENTS = 1.05;
     private const SUCKS = 0.9;
 
-    public function __construct(private Facts $facts)
+    public function __construct(private RunConstants $facts)
     {
     }
 
     /** @param \Closure(int, array<string, float>): void|null $record called at the end of each hour with what the water then holds */
-    public function run(State $s, Day $day, Books $books, ?\Closure $record = null): void
+    public function run(State $s, Day $day, MassBalance $books, ?\Closure $record = null): void
     {
         $facts = $this->facts;
         $litres = $s->volume;
@@ -76,7 +76,7 @@ final readonly class WaterHours
     }
 
     /** A clip lid lets gas out above one pressure and sucks air in below another; nitrogen stays about as it was. */
-    private static function vent(State $s, float $headspace, Books $books): void
+    private static function vent(State $s, float $headspace, MassBalance $books): void
     {
         $oxygen = Air::OXYGEN * $headspace;
         $carbon = Air::CARBON * $headspace;

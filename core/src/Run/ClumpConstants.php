@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Run;
+
+use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\Planting;
+use Olvek\Core\Plant\Growth;
+use Olvek\Core\Plant\Kind;
+use Olvek\Core\Plant\Role;
+use Olvek\Core\Plant\Spread;
+
+/**
+ * What of a clump stays the same through a run, read out of plan and catalogue once.
+ *
+ * @internal
+ */
+final readonly class ClumpConstants
+{
+    /** m of soil under a clump with which its roots find all that they can use. J (0.5–2 cm). */
+    private const ENOUGH_SOIL = 0.01;
+    /** d⁻¹ of growth from which a house plant is a vine. J. */
+    private const VINE = 0.03;
+    /** Share of its phosphorus and iron that a rooted plant takes from the bed. M: Carignan & Kalff (1980), Science 207: nearly all. */
+    private const FROM_BED = 0.95;
+    /** Growth a plant of which takes the parameter carbonHalf for half. d⁻¹. M: Black, Maberly & Spence (1981). */
+    private const CARBON_GROWTH = 0.15;
+
+    public Kind $kind;
+    public bool $house;
+    /** Floats on the surface; stands in the floor. */
+    public bool $floats;
+    public bool $stands;
+    /** d⁻¹. */
+    public float $growth;
+    /** µmol/m²/s at which it grows at half speed, and below which it does not. */
+    public float $halfLight;
+    public float $compensation;
+    /** Share (0–1) of its nitrogen, and of its phosphorus and iron, that roots bring once they are down. */
+    public float $rootShare;
+    public float $fromBed;
+    /** Share (0–1) of its leaves that can use bicarbonate. */
+    public float $bicarbonate;
+    /** mg CO2/L of half fixation in full light. */
+    public float $carbonHalf;
+    /** g dry per m². */
+    public float $densest;
+    public int $pieces;
+    /** Share (0–1) of the bed's soil within reach of its roots. */
+    public float $soilReach;
+    /** Days after planting from which, and until which, its roots grow into the bed. */
+    public float $rootsFrom;
+    public float $rootsTo;
+    /** Set down into the soil; and though its rhizome must not be. */
+    public bool $deep;
+    public bool $buried;
+    /** Share (0–1) of what melts at all that it melts, by how it was grown. */
+    public float $melts;
+    /** m² as planted. */
+    private float $planted;
+
+    /** @param float $depth m of water */
+    public function __construct(Plan $plan, Clump $clump, Parameters $p, float $depth)
+    {
+        $kind = $this->kind = $clump->kind;
+        $this->house = Role::HousePlant === $kind->role;
+        $this->floats = $kind->role->coversSurface();
+        $this->stands = $kind->role->standsOnFloor();
+        $this->growth = $kind->growth->value;
+        $this->halfLight = $kind->halfLight->value;
+        $this->compensation = $p->lightCompensation * $this->halfLight;
+        $this->rootShare = $kind->rootShare->value;
+        $this->fromBed = self::FROM_BED * min(1.0, 2 * $kind->rootShare->value);
+        $this->bicarbonate = $kind->bicarbonate->value;
+        $this->carbonHalf = $p->carbonHalf * ($p->carbonHalfBicarbonate / $p->carbonHalf) ** $kind->bicarbonate->value * $kind->growth->value / self::CARBON_GROWTH;
+        $this->densest = $kind->densest->value;
+        $this->pieces = $clump->pieces;
+        $this->soilReach = min(1.0, $plan->soilUnder($clump) / self::ENOUGH_SOIL);
+        // Roots that must first span the water take so much longer. J: vines some 1 cm a day, trees a third of that.
+        [$this->rootsFrom, $this->rootsTo] = match (true) {
+            !$this->house => [Growth::ROOTS_FROM, Growth::ROOTS_TO],
+            $kind->growth->value >= self::VINE => [60 * $depth, 150 * $depth],
+            default => [300 * $depth, 600 * $depth],
+        };
+        $this->deep = Planting::Deep === $clump->planting;
+        $this->buried = $this->deep && 0.0 === $kind->planting->value;
+        $this->melts = $clump->grown->melt();
+        $this->planted = $clump->area();
+    }
+
+    /** Share (0–1) of the way that its roots have come, so many days after planting. */
+    public function rooted(float $since): float
+    {
+        return max(0.0, min(1.0, ($since - $this->rootsFrom) / ($this->rootsTo - $this->rootsFrom)));
+    }
+
+    /** m² that it covers when it has grown so many times. */
+    public function spread(float $growth): float
+    {
+        return Spread::area($this->planted, $growth);
+    }
+}

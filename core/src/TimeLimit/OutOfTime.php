@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\TimeLimit;
+
+/**
+ * Nobody waits any longer: what is known by now is the answer.
+ *
+ * @internal
+ */
+final class OutOfTime extends \RuntimeException
+{
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Bench;
+
+use Olvek\Core\Unit\UnitSystem;
+use Symfony\Component\HttpFoundation\Request;
+
+/** What of a tank the keeper looks at; never part of the plan. */
+final readonly class ViewSettings
+{
+    private const LAST_DAY = 1095;
+
+    /**
+     * @param int|null $day day whose ledger is shown; the hardest where null
+     * @param string   $bag size of a bag to buy, as typed
+     * @param 'year'|'ledger' $below what is shown below the tank
+     */
+    private function __construct(public ?int $day, public string $bag, public string $below)
+    {
+    }
+
+    /** What is looked at where nobody has chosen. */
+    public static function usual(UnitSystem $units): self
+    {
+        return new self(null, self::bag($units), 'year');
+    }
+
+    private static function bag(UnitSystem $units): string
+    {
+        return UnitSystem::Us === $units ? '5 gal' : '20 L';
+    }
+
+    public static function asked(Request $request, UnitSystem $units): self
+    {
+        $asked = $request->isMethod('POST') ? $request->request : $request->query;
+        $day = filter_var($asked->getString('day'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => self::LAST_DAY]]);
+        $bag = mb_substr($asked->getString('bag'), 0, 40);
+
+        return new self(false === $day ? null : $day, '' === $bag ? self::bag($units) : $bag, 'ledger' === $asked->getString('below') ? 'ledger' : 'year');
+    }
+
+    /** @return array{day?: int, bag: string, below: string} for addresses */
+    public function query(): array
+    {
+        return [...(null === $this->day ? [] : ['day' => $this->day]), 'bag' => $this->bag, 'below' => $this->below];
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Build;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Account\Today;
+use Olvek\Core\Buying\Shop;
+use Olvek\Core\Steps\Steps;
+use Olvek\Core\Unit\QuantityReader;
+use Olvek\Core\Unit\Unit;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Site\ConcurrentChange;
+use Olvek\Site\PlainText;
+use Olvek\Site\Saver;
+use Olvek\Tank\Tank;
+
+/** Keeps what is ticked and typed while a tank is being built. */
+final readonly class BuildRecords
+{
+    private const MOST_TICKS = 400;
+
+    public function __construct(private EntityManagerInterface $entities, private Today $today, private Saver $saver)
+    {
+    }
+
+    public function progress(Tank $tank): Progress
+    {
+        return $this->entities->find(Progress::class, ['tank' => $tank->id()]) ?? new Progress($tank);
+    }
+
+    public function shop(Progress $progress): Shop
+    {
+        $sheet = $progress->sheet();
+
+        return new Shop($sheet['bags'], $sheet['prices'], $sheet['have']);
+    }
+
+    /**
+     * Reads a whole sheet as typed; nothing is kept unless all of it can be read.
+     *
+     * @param array<string, array<string, string>> $typed by column (bags, prices, have) and material
+     * @param list<string>                         $ticks
+     * @param list<string>                         $materials that the sheet has
+     *
+     * @return array<string, string> why an entry was refused, by "column.material"
+     *
+     * @throws ConcurrentChange when another window has kept the sheet at the same moment
+     */
+    public function keepSheet(Progress $progress, array $typed, array $ticks, array $materials, UnitSystem $units): array
+    {
+        $sheet = $progress->sheet();
+        $errors = [];
+        foreach (['bags' => $units->volume(), 'prices' => Unit::Piece, 'have' => $units->volume()] as $column => $unit) {
+            foreach ($materials as $material) {
+                $text = trim($typed[$column][$material] ?? '');
+                unset($sheet[$column][$material]);
+                if ('' === $text) {
+                    continue;
+                }
+                try {
+                    $value = QuantityReader::read($text, $unit);
+                    if ($value < 0 || $value > 100000 || ('bags' === $column && $value <= 0)) {
+                        $errors["$column.$material"] = 'bags' === $column ? 'A bag holds more than nothing.' : 'This must be 0 or more.';
+                    } else {
+                        $sheet[$column][$material] = $value;
+                    }
+                } catch (UnreadableQuantity $unreadable) {
+                    $errors["$column.$material"] = $unreadable->getMessage();
+                }
+            }
+        }
+        if ([] === $errors) {
+            $sheet['ticked'] = array_values(array_unique(\array_slice(array_filter($ticks, static fn (string $t): bool => 1 === preg_match('/^[a-z0-9.-]{1,80}$/', $t)), 0, self::MOST_TICKS)));
+            $progress->keep($sheet);
+            $this->entities->persist($progress);
+            $this->saver->flush();
+        }
+
+        return $errors;
+    }
+
+    /** The day of filling: as typed, else as ticked, else today; null where what was typed is no day. */
+    public function filled(Tank $tank, string $typed): ?\DateTimeImmutable
+    {
+        if ('' === $typed) {
+            return $this->filledOn($tank) ?? $this->today->of($tank->keeper);
+        }
+
+        return Today::read($typed);
+    }
+
+    /** The day on which filling was ticked; null where it was not. */
+    public function filledOn(Tank $tank): ?\DateTimeImmutable
+    {
+        $mark = $this->marks($tank)[Steps::FILL] ?? null;
+
+        return true === $mark?->done ? $mark->on : null;
+    }
+
+    /** @return array<string, StepMark> by step */
+    public function marks(Tank $tank): array
+    {
+        $marks = [];
+        foreach ($this->entities->getRepository(StepMark::class)->findBy(['tank' => $tank->id()]) as $mark) {
+            $marks[$mark->step] = $mark;
+        }
+
+        return $marks;
+    }
+
+    /**
+     * @param bool|null $done null to take the mark away
+     *
+     * @return string|null why it was refused
+     *
+     * @throws ConcurrentChange when another window has marked it at the same moment
+     */
+    public function mark(Tank $tank, string $step, ?bool $done, string $day, string $note): ?string
+    {
+        $mark = $this->entities->find(StepMark::class, ['tank' => $tank->id(), 'step' => $step]);
+        if (null === $done) {
+            if (null !== $mark) {
+                $this->entities->remove($mark);
+                $this->entities->flush();
+            }
+
+            return null;
+        }
+        $note = trim($note);
+        $fault = PlainText::fault($note, StepMark::LONGEST_NOTE, 'A note');
+        if (null !== $fault) {
+            return $fault;
+        }
+        $on = $this->today->orEarlier($tank->keeper, $day);
+        if (null === $on) {
+            return Today::REFUSED;
+        }
+        if (null === $mark) {
+            $this->entities->persist(new StepMark($tank, $step, $done, $on, $note));
+        } else {
+            $mark->done = $done;
+            $mark->on = $on;
+            $mark->note = $note;
+        }
+        $this->saver->flush();
+
+        return null;
+    }
+}

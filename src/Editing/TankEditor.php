@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Editing;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Account\Keeper;
+use Olvek\Core\Change\Change;
+use Olvek\Core\Change\Edited;
+use Olvek\Core\Change\Editor;
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Site\ConcurrentChange;
+use Olvek\Site\Saver;
+use Olvek\Tank\Revision;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
+use Psr\Clock\ClockInterface;
+
+/**
+ * The one road of every change to a plan: based on a revision, read by the core, kept as a new revision.
+ * Undo and redo move along revisions; nothing is ever overwritten.
+ */
+final readonly class TankEditor
+{
+    private const LONGEST_WORDS = 500;
+
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private TankRepository $tanks,
+        private Editor $editor,
+        private PlanDocument $document,
+        private ClockInterface $clock,
+        private Saver $saver,
+    ) {
+    }
+
+    public function plan(Revision $revision): Plan
+    {
+        return $this->document->fromJson($revision->plan);
+    }
+
+    /** A new tank on a keeper's shelf. */
+    public function begin(Keeper $keeper, Plan $plan, string $words): Tank
+    {
+        $tank = new Tank($keeper, $plan->name, $this->clock->now());
+        $this->entities->persist($tank);
+        $this->keep($tank, $plan, $words);
+
+        return $tank;
+    }
+
+    /**
+     * @param array<string, string> $edits typed text by place
+     *
+     * @throws StaleEdit   when the tank has moved on since $base
+     * @throws InvalidPlan when the plan would break its rules; nothing is saved
+     */
+    public function edit(Tank $tank, int $base, array $edits, UnitSystem $units): void
+    {
+        $this->fresh($tank, $base);
+        $this->take($tank, $this->editor->apply($this->plan($this->tanks->head($tank)), $edits, $units));
+    }
+
+    /**
+     * What Olvek proposed and the keeper took.
+     *
+     * @param list<Change> $changes
+     *
+     * @throws StaleEdit   when the tank has moved on since $base
+     * @throws InvalidPlan when the plan would break its rules; nothing is saved
+     */
+    public function change(Tank $tank, int $base, array $changes, UnitSystem $units): void
+    {
+        $this->fresh($tank, $base);
+        $this->take($tank, $this->editor->make($this->plan($this->tanks->head($tank)), $changes, $units));
+    }
+
+    /**
+     * The plan that edits would make of what stands; nothing is saved.
+     *
+     * @param array<string, string> $edits typed text by place
+     *
+     * @throws InvalidPlan
+     */
+    public function tried(Tank $tank, array $edits, UnitSystem $units): Plan
+    {
+        return $this->editor->apply($this->plan($this->tanks->head($tank)), $edits, $units)->plan;
+    }
+
+    /** @throws StaleEdit */
+    public function undo(Tank $tank, int $base): void
+    {
+        $this->fresh($tank, $base);
+        $parent = $this->tanks->head($tank)->parent;
+        $this->go($tank, null === $parent ? null : $this->tanks->revision($tank, $parent));
+    }
+
+    /** @throws StaleEdit */
+    public function redo(Tank $tank, int $base): void
+    {
+        $this->fresh($tank, $base);
+        $this->go($tank, $this->tanks->next($tank));
+    }
+
+    /**
+     * Takes an earlier revision up again, as a new one.
+     *
+     * @throws StaleEdit
+     */
+    public function restore(Tank $tank, int $base, Revision $revision): void
+    {
+        $this->fresh($tank, $base);
+        if ($revision->number !== $tank->head()) {
+            $this->keep($tank, $this->plan($revision), \sprintf('restored: %s', $revision->label() ?? "version $revision->number"));
+        }
+    }
+
+    private function take(Tank $tank, Edited $edited): void
+    {
+        if ([] !== $edited->words) {
+            $this->keep($tank, $edited->plan, implode('; ', $edited->words));
+        }
+    }
+
+    /** A new tank that begins as a revision of another. */
+    public function branch(Keeper $keeper, Revision $revision): Tank
+    {
+        $plan = $this->plan($revision);
+        $name = mb_substr($plan->name, 0, 70).', variant';
+
+        return $this->begin($keeper, $plan->withName($name), \sprintf('duplicated from %s, version %d', $plan->name, $revision->number));
+    }
+
+    /**
+     * Replaces the whole plan by one from a file.
+     *
+     * @throws StaleEdit
+     * @throws InvalidPlan
+     */
+    public function bring(Tank $tank, int $base, string $json): void
+    {
+        $this->fresh($tank, $base);
+        $this->keep($tank, $this->document->fromForeignJson($json), 'imported from a file');
+    }
+
+    public function label(Revision $revision, string $label): void
+    {
+        $revision->call($label);
+        $this->flush();
+    }
+
+    private function go(Tank $tank, ?Revision $revision): void
+    {
+        if (null !== $revision) {
+            $tank->stand($revision, $this->plan($revision)->name);
+            $this->flush();
+        }
+    }
+
+    private function keep(Tank $tank, Plan $plan, string $words): void
+    {
+        $words = mb_strlen($words) > self::LONGEST_WORDS ? mb_substr($words, 0, self::LONGEST_WORDS - 1).'…' : $words;
+        $this->entities->persist($tank->revise($plan->name, $this->document->toJson($plan), $words, $this->clock->now()));
+        $this->flush();
+    }
+
+    private function fresh(Tank $tank, int $base): void
+    {
+        if ($tank->head() !== $base) {
+            throw new StaleEdit();
+        }
+    }
+
+    /** Two windows may pass the first check together; the database lets one through. */
+    private function flush(): void
+    {
+        try {
+            $this->saver->flush();
+        } catch (ConcurrentChange) {
+            throw new StaleEdit();
+        }
+    }
+}

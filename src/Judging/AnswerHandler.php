@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Judging;
+
+use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Work\Job;
+use Olvek\Work\JobHandler;
+use Olvek\Work\Result;
+
+final readonly class AnswerHandler implements JobHandler
+{
+    public function __construct(private PlanDocument $document, private Questions $questions)
+    {
+    }
+
+    public static function of(): string
+    {
+        return AnswerJob::class;
+    }
+
+    public function do(Job $job, TimeLimit $patience): Result
+    {
+        \assert($job instanceof AnswerJob);
+        $asked = $this->questions->named($job->question, $job->kind) ?? throw new \LogicException('only known questions are asked');
+        $answer = $asked->solve($this->document->fromJson($job->plan), $patience);
+
+        return $answer->complete ? Result::whole($answer) : Result::unfinished($answer);
+    }
+}

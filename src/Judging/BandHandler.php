@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Judging;
+
+use Olvek\Core\Margin\Band;
+use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Work\Job;
+use Olvek\Work\JobHandler;
+use Olvek\Work\Result;
+
+final readonly class BandHandler implements JobHandler
+{
+    public function __construct(private PlanDocument $document)
+    {
+    }
+
+    public static function of(): string
+    {
+        return BandJob::class;
+    }
+
+    /** Each part is short, so that patience is never asked. */
+    public function do(Job $job, TimeLimit $patience): Result
+    {
+        \assert($job instanceof BandJob);
+        $band = new Band($this->document->fromJson($job->plan));
+        $judged = [];
+        for ($n = $job->part * Outcomes::TANKS; $n < ($job->part + 1) * Outcomes::TANKS; ++$n) {
+            $judged[$n] = $band->member($n);
+        }
+
+        return Result::whole($judged);
+    }
+}

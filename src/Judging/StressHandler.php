@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Judging;
+
+use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Stress\Drill;
+use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Work\Job;
+use Olvek\Work\JobHandler;
+use Olvek\Work\Result;
+
+final readonly class StressHandler implements JobHandler
+{
+    public function __construct(private PlanDocument $document)
+    {
+    }
+
+    public static function of(): string
+    {
+        return StressJob::class;
+    }
+
+    public function do(Job $job, TimeLimit $patience): Result
+    {
+        \assert($job instanceof StressJob);
+        $found = Drill::run($this->document->fromJson($job->plan), $patience);
+
+        return $patience->isSpent() ? Result::unfinished($found) : Result::whole($found);
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Transfer;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Account\Keeper;
+use Olvek\Almanac\Almanac;
+use Olvek\Bench\DrawingFile;
+use Olvek\Bench\ViewSettings;
+use Olvek\Build\BuildRecords;
+use Olvek\Core\Plan\PlanDocument;
+use Olvek\Device\DeviceAssignment;
+use Olvek\Log\Logbook;
+use Olvek\Tank\Revision;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
+use Olvek\Task\TaskMark;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\String\Slugger\AsciiSlugger;
+
+/** Everything that a keeper has, as files in open formats (docs/formats.md, "A whole shelf"). */
+final readonly class ShelfExport
+{
+    public const FORMAT = 'olvek.shelf';
+    public const VERSION = 1;
+    public const REVISIONS = ['number', 'parent', 'at', 'label', 'words'];
+    public const LOG = ['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'id', 'written'];
+    public const TASKS = ['task', 'due', 'moved_to', 'settled', 'entry'];
+    public const STEPS = ['step', 'done', 'day', 'note'];
+    public const DEVICES = ['kind', 'device'];
+
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private TankRepository $tanks,
+        private Logbook $logbook,
+        private BuildRecords $book,
+        private Almanac $almanac,
+        private DrawingFile $drawings,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /** @return iterable<string, string> contents by path; the manifest comes last, since it says what there is */
+    public function of(Keeper $keeper): iterable
+    {
+        $list = [];
+        $n = 0;
+        foreach ($this->tanks->all($keeper) as $tank) {
+            $folder = \sprintf('tanks/%03d-%s', ++$n, substr((new AsciiSlugger())->slug($tank->name())->lower()->toString(), 0, 40));
+            $list[] = [
+                'folder' => $folder,
+                'id' => $tank->id()->toRfc4122(),
+                'name' => $tank->name(),
+                'created' => $tank->createdAt()->format(\DATE_ATOM),
+                'head' => $tank->head(),
+                'latest' => $tank->latest(),
+            ];
+            yield from $this->tank($tank, $keeper, $folder);
+            $this->entities->clear();
+        }
+        yield 'calendar.ics' => $this->almanac->calendarText($keeper);
+        yield 'manifest.json' => json_encode([
+            'format' => self::FORMAT, 'version' => self::VERSION, 'plans' => [
+                'format' => PlanDocument::FORMAT,
+                'version' => PlanDocument::VERSION,
+            ], 'made' => $this->clock->now()->format(\DATE_ATOM),
+            'keeper' => [
+                'name' => $keeper->signInName,
+                'display' => $keeper->displayName(),
+                'units' => $keeper->units()->value,
+                'zone' => $keeper->zone()->getName(),
+                'kit' => $keeper->kit()->code(),
+            ],
+            'tanks' => $list,
+        ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)."\n";
+    }
+
+    /** @return iterable<string, string> */
+    private function tank(Tank $tank, Keeper $keeper, string $folder): iterable
+    {
+        $rows = [];
+        foreach ($this->entities->createQuery('SELECT r FROM '.Revision::class.' r WHERE r.tank = :tank ORDER BY r.number')->setParameter('tank', $tank->id(), 'uuid')->toIterable() as $revision) {
+            \assert($revision instanceof Revision);
+            $rows[] = [$revision->number, $revision->parent, $revision->at->format(\DATE_ATOM), $revision->label(), $revision->words];
+            yield \sprintf('%s/plans/%06d.plan.json', $folder, $revision->number) => $revision->plan;
+            $this->entities->detach($revision);
+        }
+        yield "$folder/revisions.csv" => Csv::write(self::REVISIONS, $rows);
+        yield "$folder/log.csv" => Csv::write(self::LOG, $this->lines($tank));
+        yield "$folder/tasks.csv" => Csv::write(self::TASKS, array_map(static fn (TaskMark $m): array => [$m->task, $m->due, $m->moved?->format('Y-m-d'), $m->settled, $m->entry?->toRfc4122()],
+            $this->entities->getRepository(TaskMark::class)->findBy(['tank' => $tank->id()], ['due' => 'ASC', 'task' => 'ASC'])));
+        $marks = $this->book->marks($tank);
+        ksort($marks);
+        yield "$folder/steps.csv" => Csv::write(
+            self::STEPS,
+            array_map(static fn ($m): array => [$m->step, $m->done, $m->on->format('Y-m-d'), $m->note], array_values($marks)),
+        );
+        yield "$folder/sheet.json" => json_encode(
+            $this->book->progress($tank)->sheet(),
+            \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION,
+        )."\n";
+        yield "$folder/devices.csv" => Csv::write(
+            self::DEVICES,
+            array_map(
+                static fn (DeviceAssignment $w): array => [$w->kind->value, $w->device],
+                $this->entities->getRepository(DeviceAssignment::class)->findBy(['tank' => $tank->id()], ['kind' => 'ASC']),
+            ),
+        );
+        foreach ($this->drawings->of($tank, $keeper->units(), ViewSettings::usual($keeper->units())) as $name => $svg) {
+            yield "$folder/drawings/$name.svg" => $svg;
+        }
+    }
+
+    /** @return iterable<list<string|float|bool|null>> */
+    private function lines(Tank $tank): iterable
+    {
+        foreach ($this->logbook->all($tank) as $e) {
+            yield [$e->on->format('Y-m-d'), $e->kind->value, $e->what, $e->amount, $e->of, $e->words, $e->madeUp, $e->id->toRfc4122(), $e->written];
+            $this->entities->detach($e);
+        }
+    }
+}

@@ -1,0 +1,243 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Transfer;
+
+use Olvek\Account\Today;
+use Olvek\Build\StepMark;
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Device\DeviceKind;
+use Olvek\Log\Entry;
+use Olvek\Log\EntryKind;
+use Olvek\Site\Moment;
+use Olvek\Site\PlainText;
+use Olvek\Tank\Revision;
+use Symfony\Component\Uid\Uuid;
+
+/** One tank out of a file that is brought back, read and checked as if a stranger had written it; what cannot be understood is told and left out. */
+final readonly class TankFiles
+{
+    private const MOST_REVISIONS = 20_000;
+
+    /** @var array<int, array{parent: int|null, at: \DateTimeImmutable, label: string, words: string, plan: string, name: string}> revisions by number, in order */
+    public array $revisions;
+    /** @var array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null, words: string, madeUp: bool, written: string}> by id */
+    public array $lines;
+    /** @var list<array{task: string, due: string, moved: \DateTimeImmutable|null, settled: bool, entry: string|null}> */
+    public array $tasks;
+    /** @var list<array{step: string, done: bool, on: \DateTimeImmutable, note: string}> */
+    public array $steps;
+    /** @var array{bags: array<string, float>, prices: array<string, float>, have: array<string, float>, ticked: list<string>} */
+    public array $sheet;
+    /** @var array<string, string> device by kind */
+    public array $devices;
+
+    public function __construct(private Unzip $zip, private string $folder, private ImportResult $report, PlanDocument $document)
+    {
+        $this->revisions = $this->readRevisions($document);
+        $this->lines = $this->readLines();
+        $this->tasks = $this->readTasks();
+        $this->steps = $this->readSteps();
+        $this->sheet = $this->readSheet();
+        $this->devices = $this->readDevices();
+    }
+
+    /** @return array<int, array{parent: int|null, at: \DateTimeImmutable, label: string, words: string, plan: string, name: string}> */
+    private function readRevisions(PlanDocument $document): array
+    {
+        $revisions = [];
+        foreach ($this->rows('revisions.csv', ShelfExport::REVISIONS) as $line => $row) {
+            $number = self::whole($row['number'], 1, 999_999);
+            $parent = '' === $row['parent'] ? null : self::whole($row['parent'], 1, 999_999);
+            $at = self::moment($row['at']);
+            $fault = match (true) {
+                null === $number, '' !== $row['parent'] && (null === $parent || $parent >= $number) => 'The number of a version, or of the one it is based on, is not possible.',
+                null === $at => 'The time is none.',
+                \count($revisions) >= self::MOST_REVISIONS => 'There are more revisions than can be taken.',
+                default => PlainText::fault($row['label'], Revision::LONGEST_LABEL, 'The name') ?? PlainText::fault($row['words'], 500, 'What changed'),
+            };
+            if (null === $number || null === $at || null !== $fault) {
+                $this->report->fault("$this->folder/revisions.csv", $line, $fault);
+                continue;
+            }
+            $file = \sprintf('%s/plans/%06d.plan.json', $this->folder, $number);
+            $json = $this->zip->text($file, Unzip::MOST_PLAN);
+            try {
+                $plan = $document->fromForeignJson($json ?? '');
+                // As it is stored: what was only written otherwise is the same plan.
+                $revisions[$number] = [
+                    'parent' => $parent,
+                    'at' => $at,
+                    'label' => $row['label'],
+                    'words' => $row['words'],
+                    'plan' => $document->toJson($plan),
+                    'name' => $plan->name,
+                ];
+            } catch (InvalidPlan $refused) {
+                $this->report->fault(
+                    $file,
+                    null,
+                    null === $json ? 'This file is missing.' : implode(' ', \array_slice($refused->messages(UnitSystem::Metric), 0, 3)),
+                );
+            }
+        }
+        ksort($revisions);
+
+        return $revisions;
+    }
+
+    /** @return array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null, words: string, madeUp: bool, written: string}> */
+    private function readLines(): array
+    {
+        $lines = [];
+        foreach ($this->rows('log.csv', ShelfExport::LOG) as $line => $row) {
+            $on = Today::read($row['day']);
+            $kind = EntryKind::tryFrom($row['kind']);
+            $amount = '' === $row['amount'] ? null : filter_var($row['amount'], \FILTER_VALIDATE_FLOAT);
+            $fault = match (true) {
+                null === $on => 'The day is none.',
+                null === $kind => 'The kind of line is not known.',
+                false === $amount || (null !== $amount && !is_finite($amount)) => 'The amount is no number.',
+                1 !== preg_match('/^[a-z0-9-]{1,40}$/Di', $row['what']) => 'What was read, done or seen is not known.',
+                1 !== preg_match('/^[a-z0-9-]{0,80}$/Di', $row['of']) => 'What it concerns is not known.',
+                !Uuid::isValid($row['id']) => 'The id is none.',
+                1 !== preg_match('/^\d{1,12}\.\d{6}$/D', $row['written']) => 'When it was written is no time.',
+                default => PlainText::fault($row['words'], Entry::LONGEST_WORDS, 'The text'),
+            };
+            if (null === $on || null === $kind || false === $amount || null !== $fault) {
+                $this->report->fault("$this->folder/log.csv", $line, $fault);
+                continue;
+            }
+            $lines[Uuid::fromString($row['id'])->toRfc4122()] = [
+                'on' => $on,
+                'kind' => $kind,
+                'what' => $row['what'],
+                'amount' => $amount,
+                'of' => '' === $row['of'] ? null : $row['of'],
+                'words' => $row['words'],
+                'madeUp' => 'yes' === $row['made_up'],
+                'written' => $row['written'],
+            ];
+        }
+
+        return $lines;
+    }
+
+    /** @return list<array{task: string, due: string, moved: \DateTimeImmutable|null, settled: bool, entry: string|null}> */
+    private function readTasks(): array
+    {
+        $tasks = [];
+        foreach ($this->rows('tasks.csv', ShelfExport::TASKS) as $line => $row) {
+            $moved = '' === $row['moved_to'] ? null : Today::read($row['moved_to']);
+            if (1 !== preg_match('/^[a-z0-9-]{1,80}$/D', $row['task']) || null === Today::read($row['due']) || ('' !== $row['moved_to'] && null === $moved) || ('' !== $row['entry'] && !Uuid::isValid($row['entry']))) {
+                $this->report->fault("$this->folder/tasks.csv", $line, 'A task, a day or an id in this line is none.');
+                continue;
+            }
+            $tasks["$row[task] $row[due]"] = [
+                'task' => $row['task'],
+                'due' => $row['due'],
+                'moved' => $moved,
+                'settled' => 'yes' === $row['settled'],
+                'entry' => '' === $row['entry'] ? null : Uuid::fromString($row['entry'])->toRfc4122(),
+            ];
+        }
+
+        return array_values($tasks);
+    }
+
+    /** @return list<array{step: string, done: bool, on: \DateTimeImmutable, note: string}> */
+    private function readSteps(): array
+    {
+        $steps = [];
+        foreach ($this->rows('steps.csv', ShelfExport::STEPS) as $line => $row) {
+            $on = Today::read($row['day']);
+            $fault = match (true) {
+                1 !== preg_match('/^[a-z-]{2,40}$/D', $row['step']), null === $on => 'The step or its day is none.',
+                default => PlainText::fault($row['note'], StepMark::LONGEST_NOTE, 'The note'),
+            };
+            if (null === $on || null !== $fault) {
+                $this->report->fault("$this->folder/steps.csv", $line, $fault);
+                continue;
+            }
+            $steps[$row['step']] = ['step' => $row['step'], 'done' => 'yes' === $row['done'], 'on' => $on, 'note' => $row['note']];
+        }
+
+        return array_values($steps);
+    }
+
+    /** @return array{bags: array<string, float>, prices: array<string, float>, have: array<string, float>, ticked: list<string>} */
+    private function readSheet(): array
+    {
+        $sheet = ['bags' => [], 'prices' => [], 'have' => [], 'ticked' => []];
+        $text = $this->zip->text("$this->folder/sheet.json", Unzip::MOST_PLAN);
+        $data = null === $text ? [] : json_decode($text, true, 4);
+        if (!\is_array($data)) {
+            $this->report->fault("$this->folder/sheet.json", null, 'This is no build sheet.');
+
+            return $sheet;
+        }
+        foreach (['bags', 'prices', 'have'] as $column) {
+            foreach (\is_array($data[$column] ?? null) ? $data[$column] : [] as $material => $value) {
+                if (1 === preg_match('/^[a-z0-9-]{1,60}$/D', (string) $material) && (\is_float($value) || \is_int($value)) && $value >= 0 && $value <= 100_000) {
+                    $sheet[$column][(string) $material] = (float) $value;
+                }
+            }
+        }
+        foreach (\is_array($data['ticked'] ?? null) ? $data['ticked'] : [] as $tick) {
+            if (\is_string($tick) && 1 === preg_match('/^[a-z0-9.-]{1,80}$/D', $tick) && \count($sheet['ticked']) < 400) {
+                $sheet['ticked'][] = $tick;
+            }
+        }
+
+        return $sheet;
+    }
+
+    /** @return array<string, string> */
+    private function readDevices(): array
+    {
+        $devices = [];
+        foreach ($this->rows('devices.csv', ShelfExport::DEVICES) as $line => $row) {
+            if (null === DeviceKind::tryFrom($row['kind']) || 1 !== preg_match('/^[a-z0-9-]{1,40}$/D', $row['device'])) {
+                $this->report->fault("$this->folder/devices.csv", $line, 'This device is not known.');
+                continue;
+            }
+            $devices[$row['kind']] = $row['device'];
+        }
+
+        return $devices;
+    }
+
+    /**
+     * @param list<string> $names
+     *
+     * @return iterable<int, array<string, string>>
+     */
+    private function rows(string $file, array $names): iterable
+    {
+        $text = $this->zip->text("$this->folder/$file", Unzip::MOST_TABLE);
+        if (null === $text) {
+            $this->report->fault("$this->folder/$file", null, 'This file is missing, or larger than such a file can be.');
+
+            return;
+        }
+        yield from Csv::read($text, $names);
+    }
+
+    private static function whole(string $text, int $least, int $most): ?int
+    {
+        $number = filter_var($text, \FILTER_VALIDATE_INT, ['options' => ['min_range' => $least, 'max_range' => $most]]);
+
+        return false === $number ? null : $number;
+    }
+
+    private static function moment(string $text): ?\DateTimeImmutable
+    {
+        $at = Moment::read(\DATE_ATOM, $text);
+        $year = null === $at ? 0 : (int) $at->format('Y');
+
+        return null === $at || $year < 2000 || $year > 2999 ? null : $at->setTimezone(new \DateTimeZone(date_default_timezone_get()));
+    }
+}
