@@ -128,7 +128,7 @@ final class AlmanacController extends AbstractController
             $days[$time->on->format('Y-m-d')][] = $time;
         }
 
-        return $this->render('keep/almanac.html.twig', [
+        return $this->render('almanac/almanac.html.twig', [
             'late' => $almanac['late'], 'now' => $almanac['now'], 'days' => $days, 'more' => [...$almanac['more'], 'unfilled' => max(0, \count($almanac['unfilled']) - self::MOST)],
             'unfilled' => \array_slice($almanac['unfilled'], 0, self::MOST), 'today' => $today, 'notice' => $notice, 'keeper' => $keeper, 'zones' => \DateTimeZone::listIdentifiers(), 'tanks' => $this->tanks->all($keeper), 'which' => $which],
             new Response(status: '' === $notice ? Response::HTTP_OK : $status));

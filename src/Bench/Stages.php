@@ -102,7 +102,7 @@ final readonly class Stages
                 [$controls->number('waterLine')],
                 ...$controls->section($plan->site, 'site'),
             ],
-            caution: \sprintf('Full it stands at %s, %s. ', $units->show(Dimension::Mass, 1000 * $quantities->fullMass, 0), self::load($quantities->load, $units))
+            caution: \sprintf('It weighs %s when filled, %s. ', $units->show(Dimension::Mass, 1000 * $quantities->fullMass, 0), self::load($quantities->load, $units))
                 .($quantities->fullMass > Quantities::ASK_ABOVE ? 'That is a load to ask a structural professional about. ' : '')
                 .ltrim($plan->vessel->shape()->caution().' ')
                 .'Level, strong support; lift it empty. Cables get drip loops, the socket a residual-current device.');

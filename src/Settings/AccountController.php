@@ -129,7 +129,7 @@ final class AccountController extends AbstractController
         }
 
         return $this->render(
-            'account/remove_tank.html.twig',
+            'settings/remove_tank.html.twig',
             ['tank' => $tank, 'fault' => $fault, 'days' => self::UNDONE_WITHIN],
             new Response(status: '' === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
         );
@@ -164,7 +164,7 @@ final class AccountController extends AbstractController
         }
 
         return $this->render(
-            'account/remove.html.twig',
+            'settings/remove.html.twig',
             ['tanks' => $this->tanks->onShelf($keeper), 'fault' => $fault, 'days' => self::UNDONE_WITHIN],
             new Response(status: '' === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
         );
@@ -173,7 +173,7 @@ final class AccountController extends AbstractController
     #[Route('/gone', name: 'account_gone', methods: ['GET'])]
     public function gone(): Response
     {
-        return $this->render('account/gone.html.twig', ['days' => self::UNDONE_WITHIN]);
+        return $this->render('settings/gone.html.twig', ['days' => self::UNDONE_WITHIN]);
     }
 
     private function kept(string $part): Response
@@ -200,7 +200,7 @@ final class AccountController extends AbstractController
      */
     private function page(Keeper $keeper, array $faults = [], array $typed = []): Response
     {
-        return $this->render('account/account.html.twig', [
+        return $this->render('settings/account.html.twig', [
             'keeper' => $keeper, 'faults' => $faults, 'typed' => $typed, 'zones' => \DateTimeZone::listIdentifiers(), 'least' => PasswordRule::LEAST, 'days' => self::UNDONE_WITHIN,
             'tanks' => $this->tanks->all($keeper), 'removed' => $this->tanks->removed($keeper),
         ], new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));

@@ -77,6 +77,6 @@ final class TransferController extends AbstractController
 
     private function told(string $name, ?ImportResult $brought, string $fault, int $status = Response::HTTP_OK): Response
     {
-        return $this->render('carry/brought.html.twig', ['name' => mb_scrub($name), 'brought' => $brought, 'fault' => $fault], new Response(status: $status));
+        return $this->render('transfer/brought.html.twig', ['name' => mb_scrub($name), 'brought' => $brought, 'fault' => $fault], new Response(status: $status));
     }
 }

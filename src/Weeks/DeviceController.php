@@ -120,7 +120,7 @@ final class DeviceController extends AbstractController
         $context = ['tank' => $tank, 'wired' => $this->devices->wired($tank), 'lamp' => $lamp, 'troubles' => array_map(static fn (DeviceTrouble $t): string => $t->getMessage(), $met), 'notice' => $notice, 'counted' => null !== $situation,
             'current' => null !== $lamp && null !== $situation && $lamp->programme === $this->programme($tank, $situation)['id'], 'sample' => null === $probe ? null : self::sampled($probe, $keeper)];
 
-        return $this->render($request->headers->has('Olvek-Parts') ? 'device/_state.html.twig' : 'device/state.html.twig', $context, new Response(status: $status));
+        return $this->render($request->headers->has('Olvek-Parts') ? 'weeks/device/_state.html.twig' : 'weeks/device/state.html.twig', $context, new Response(status: $status));
     }
 
     /**

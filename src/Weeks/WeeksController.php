@@ -56,7 +56,7 @@ final class WeeksController extends AbstractController
     {
         $ticket = $request->query->has('ahead') ? $this->workedOut($tank, $keeper) : null;
 
-        return $this->render('build/weeks.html.twig', [...$this->page->all($tank, $keeper), 'ticket' => $ticket]);
+        return $this->render('weeks/weeks.html.twig', [...$this->page->all($tank, $keeper), 'ticket' => $ticket]);
     }
 
     #[Route('/test', name: 'weeks_test', methods: ['POST'])]
@@ -158,7 +158,7 @@ final class WeeksController extends AbstractController
     {
         $ahead = $this->page->forecast($tank, $this->counted($tank, $keeper));
 
-        return null === $ahead ? new Response('', Response::HTTP_NO_CONTENT) : $this->render('build/_ahead.html.twig', ['ahead' => $ahead, 'tank' => $tank, 'situation' => $this->page->situation($tank, $keeper)]);
+        return null === $ahead ? new Response('', Response::HTTP_NO_CONTENT) : $this->render('weeks/_ahead.html.twig', ['ahead' => $ahead, 'tank' => $tank, 'situation' => $this->page->situation($tank, $keeper)]);
     }
 
     /** Puts the days on which animals may be expected into the plan. */
@@ -242,6 +242,6 @@ final class WeeksController extends AbstractController
      */
     private function refused(Tank $tank, Keeper $keeper, array $typed, array $errors, string $notice = '', int $status = Response::HTTP_UNPROCESSABLE_ENTITY): Response
     {
-        return $this->render('build/weeks.html.twig', $this->page->all($tank, $keeper, $typed, $errors, $notice), new Response(status: $status));
+        return $this->render('weeks/weeks.html.twig', $this->page->all($tank, $keeper, $typed, $errors, $notice), new Response(status: $status));
     }
 }

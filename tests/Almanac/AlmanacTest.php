@@ -19,7 +19,7 @@ final class AlmanacTest extends BenchTestCase
 {
     use FilledTank;
 
-    private const LOOK = 'Look: who is missing';
+    private const LOOK = 'Check: headcount';
 
     private function open(): void
     {
@@ -119,7 +119,7 @@ final class AlmanacTest extends BenchTestCase
         self::assertResponseRedirects('/almanac');
         self::assertStringStartsWith('Put off to', $this->entries()[0]->words);
         $this->open();
-        self::assertSelectorNotExists('.due-late:contains("Look: who")');
+        self::assertSelectorNotExists('.due-late:contains("Check: headcount")');
         self::assertStringContainsString('put off from', $this->text('.almanac'));
         foreach (['', $this->day(0), '2999-01-01', 'soon'] as $nowhere) {
             $this->mark('look', $this->day(-2), 'move', ['to' => $nowhere]);

@@ -24,7 +24,7 @@ final class EditTest extends BenchTestCase
         self::assertSame(0.0508, $this->plan()->bed->soil?->back);
         self::assertSame(2, $this->stored()->head());
         self::assertStringContainsString('soil at the back 2.5 cm → 5.08 cm', $this->text('.last-change'));
-        self::assertStringContainsString('bed health 0.14 of foul', $this->text('.last-change'));
+        self::assertStringContainsString('bed health 0.14 of critical', $this->text('.last-change'));
     }
 
     public function testAWholeFormSentBackUnchangedMakesNoRevision(): void
@@ -90,7 +90,7 @@ final class EditTest extends BenchTestCase
         $this->browser->request('POST', "/tanks/$this->tank/edit", ['_token' => 'old', 'base' => '1', 'edits' => ['light.hours' => '6']]);
 
         self::assertResponseStatusCodeSame(422);
-        self::assertStringContainsString('open too long', $this->text('.notice'));
+        self::assertStringContainsString('has expired', $this->text('.notice'));
         self::assertSame('6', $this->browser->getCrawler()->filter('#f-light-hours')->attr('value'));
         self::assertSame(1, $this->revisions());
     }

@@ -140,7 +140,7 @@ final class BuildTest extends BenchTestCase
         $this->browser->request('GET', "/tanks/$this->tank/build?from=40&to=25&tap=5&treat=5&treats=40");
         self::assertStringContainsString(\sprintf('with %.1f mL; the whole filling takes %.1f mL', 0.125 * $net * 15 / 35, 0.125 * $net), $this->text('.sums'));
         $this->browser->request('GET', "/tanks/$this->tank/build?treat=5&treats=0");
-        self::assertStringContainsString('more than no water', $this->text('#error-treats'));
+        self::assertStringContainsString('above 0', $this->text('#error-treats'));
         $this->browser->request('GET', "/tanks/$this->tank/build?from=40&to=4&tap=5");
         self::assertStringContainsString('No change gets there', $this->text('.sums'));
         $this->browser->request('GET', "/tanks/$this->tank/build?from=lots&to=4");

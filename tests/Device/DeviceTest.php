@@ -109,8 +109,8 @@ final class DeviceTest extends BenchTestCase
             $process->stop(0.5);
         }
         $told = $this->ask();
-        self::assertStringContainsString('“test-lamp” is silent', $told);
-        self::assertStringContainsString('“test-probe” is silent', $told);
+        self::assertStringContainsString('“test-lamp” is not responding', $told);
+        self::assertStringContainsString('“test-probe” is not responding', $told);
         $this->push('lamp');
         self::assertResponseStatusCodeSame(502);
         self::assertStringContainsString('The programme was not sent', $this->text('main'));

@@ -22,7 +22,7 @@ final class Runner
     private const NOON = 0.5;
     /** g of burrowers per m² that turn the whole bed over. J (20–100). */
     private const ALL_TURNED = 50.0;
-    /** h of a step while there is light, and steps that one in the dark makes at once, of 2 h at most. J: halving both moves no column by 2 % (BooksTest). */
+    /** h of a step while there is light, and steps that one in the dark makes at once, of 2 h at most. J: halving both moves no column by 2 % (MassBalanceTest). */
     public const STEP = 1.0;
     private const DARK_STEPS = 2;
     private const DARK_MOST = 2.0;

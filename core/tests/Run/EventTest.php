@@ -36,7 +36,7 @@ use Olvek\Core\Run\Trace;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 
-/** Each event does what it says, by hand; that the books close over all of them is BooksTest's. */
+/** Each event does what it says, by hand; that the books close over all of them is MassBalanceTest's. */
 final class EventTest extends TestCase
 {
     private Plan $plan;

@@ -173,7 +173,7 @@ final class SolveTest extends TestCase
         self::assertStringContainsString('g wet a week', $answer->sentence);
         $overfed = (new WeeklyTrim(self::editor()))->solve(Sample::edit($plan, ['feeding.grams' => '3', 'animals.a1.count' => '200']));
         self::assertFalse($overfed->found);
-        self::assertStringContainsString('plants take up only', $overfed->sentence);
+        self::assertStringContainsString('plants use only', $overfed->sentence);
     }
 
     public function testTheLongestHoliday(): void

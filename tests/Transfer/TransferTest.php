@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Tests\Carry;
+namespace Olvek\Tests\Transfer;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
@@ -32,7 +32,7 @@ use Symfony\Component\Clock\NativeClock;
 use Symfony\Component\Uid\Uuid;
 
 /** Everything that a keeper has, carried away and brought back: the same comes out as went in, and nothing twice. */
-final class CarryTest extends BenchTestCase
+final class TransferTest extends BenchTestCase
 {
     protected function tearDown(): void
     {

@@ -14,7 +14,7 @@ use Olvek\Judging\PackedDays;
 use PHPUnit\Framework\TestCase;
 
 /** What the Bench keeps of a run, and what it sends out of the page. */
-final class AlbumTest extends TestCase
+final class PackedDaysTest extends TestCase
 {
     private static function plan(string $name): Plan
     {

@@ -16,7 +16,7 @@ use PHPUnit\Framework\TestCase;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
 
 /** A forecast in parts: any order, any process; kept until something is written down. */
-final class ProspectTest extends TestCase
+final class ForecastsTest extends TestCase
 {
     private ArrayAdapter $pool;
 

@@ -40,7 +40,7 @@ use Olvek\Core\Water\SourceWater;
 use PHPUnit\Framework\TestCase;
 
 /** Laws of the run: nothing is lost, nothing turns negative, the same plan gives the same bits, the step hardly matters. */
-final class BooksTest extends TestCase
+final class MassBalanceTest extends TestCase
 {
     /** @return list<Event> every kind of event, over a plan that has clumps and groups */
     private static function eventful(): array

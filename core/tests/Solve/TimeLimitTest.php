@@ -22,7 +22,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** When nobody waits any longer, what is known by then is the answer, and it says so. */
-final class PatienceTest extends TestCase
+final class TimeLimitTest extends TestCase
 {
     /** Patience for so many years beyond the first. */
     private static function years(int $left): TimeLimit

@@ -8,7 +8,7 @@ use Olvek\Site\ResultCache;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
 
-final class KeptTest extends TestCase
+final class ResultCacheTest extends TestCase
 {
     public function testItIsMadeOnce(): void
     {

@@ -15,7 +15,7 @@ use Symfony\Component\HttpClient\MockHttpClient;
 use Symfony\Component\HttpClient\Response\MockResponse;
 
 /** What devices may answer that cannot be so: each is told as what it is, none is believed. */
-final class WireTest extends TestCase
+final class DeviceHttpTest extends TestCase
 {
     private const SAMPLE = ['at' => '2026-05-01T10:00:00+00:00', 'celsius' => 21.5, 'level' => 0.24, 'pH' => 7.2, 'conductivity' => 310];
 
@@ -49,10 +49,10 @@ final class WireTest extends TestCase
     #[TestWith(['<h1>Hello</h1>', 'no JSON object'])]
     #[TestWith(['[1, 2]', 'no JSON object'])]
     #[TestWith(['', 'no JSON object'])]
-    #[TestWith(['{"format": "olvek.lamp", "on": "yes", "percent": 65}', 'whether it burns'])]
-    #[TestWith(['{"format": "olvek.lamp", "on": true, "percent": 165}', 'whether it burns'])]
-    #[TestWith(['{"format": "kettle", "on": true, "percent": 65}', 'whether it burns'])]
-    #[TestWith(['{"format": "olvek.lamp", "on": true, "percent": 65, "programme": 5}', 'whether it burns'])]
+    #[TestWith(['{"format": "olvek.lamp", "on": "yes", "percent": 65}', 'whether the lamp is on'])]
+    #[TestWith(['{"format": "olvek.lamp", "on": true, "percent": 165}', 'whether the lamp is on'])]
+    #[TestWith(['{"format": "kettle", "on": true, "percent": 65}', 'whether the lamp is on'])]
+    #[TestWith(['{"format": "olvek.lamp", "on": true, "percent": 65, "programme": 5}', 'whether the lamp is on'])]
     public function testALampThatTalksNonsense(string $answer, string $why): void
     {
         $told = self::trouble(static fn () => (new HttpLampTimer(self::wire(new MockResponse($answer))))->state());
@@ -98,7 +98,7 @@ final class WireTest extends TestCase
     public function testNobodyThere(): void
     {
         $wire = self::wire(static fn (): MockResponse => throw new TransportException('Connection refused'));
-        self::assertStringContainsString('is silent', self::trouble(static fn () => $wire->ask('GET', '/state')));
+        self::assertStringContainsString('is not responding', self::trouble(static fn () => $wire->ask('GET', '/state')));
     }
 
     public function testADeviceThatDoesNotStopTalkingIsLeft(): void
@@ -108,7 +108,7 @@ final class WireTest extends TestCase
                 yield str_repeat('la ', 1000);
             }
         };
-        self::assertStringContainsString('does not stop talking', self::trouble(static fn () => self::wire(new MockResponse($endless()))->ask('GET', '/samples')));
+        self::assertStringContainsString('sent too much data', self::trouble(static fn () => self::wire(new MockResponse($endless()))->ask('GET', '/samples')));
     }
 
     public function testSamplesComeALineEachNewestLast(): void
