@@ -53,7 +53,7 @@ final readonly class Stages
             $this->hardscape($plan, $units, $controls),
             $this->light($plan, $controls),
             $this->plants($plan, $quantities, $units, $controls),
-            $this->water($plan, $controls),
+            $this->water($plan, $units, $controls),
             $this->animals($plan, $units, $controls),
             $this->start($plan, $controls),
         ];
@@ -196,16 +196,16 @@ final readonly class Stages
             [new QuestionLink('bench_solve', ['question' => 'plants'], 'How few would do, and which?'), new QuestionLink('bench_solve', ['question' => 'trim'], 'How much to trim a week?')]);
     }
 
-    private function water(Plan $plan, Controls $controls): StageView
+    private function water(Plan $plan, UnitSystem $units, Controls $controls): StageView
     {
         return new StageView('water', 'Water', 'water',
-            \sprintf('pH %s, %s °dH', Decimal::trimmed($plan->water->pH, 1), Decimal::trimmed($plan->water->kh, 0)),
+            \sprintf('pH %s, %s', Decimal::trimmed($plan->water->pH, 1), $units->show(Dimension::Hardness, $plan->water->kh, 0)),
             [
                 [$controls->choice('water.kind', 'fill with', '', ['' => 'the water below', ...$this->options->waters()])],
                 ...$controls->section($plan->water, 'water'),
                 [$controls->pick('preparation.treatment')],
                 [$controls->pick('preparation.filling')],
-                [$controls->choice('topUp.kind', 'topped up with', '', ['' => null === $plan->topUp ? 'the same water' : \sprintf('water of %s °dH', Decimal::trimmed($plan->topUp->gh, 1)), ...(null === $plan->topUp ? [] : ['same' => 'the same as at filling']), ...$this->options->waters()])],
+                [$controls->choice('topUp.kind', 'topped up with', '', ['' => null === $plan->topUp ? 'the same water' : 'water of '.$units->about(Dimension::Hardness, $plan->topUp->gh), ...(null === $plan->topUp ? [] : ['same' => 'the same as at filling']), ...$this->options->waters()])],
                 ...$controls->section($plan->care, 'care'),
             ],
             caution: 'Treat tap water for chlorine and chloramine. Wash hands after working in the tank; never start a siphon by mouth.');

@@ -100,7 +100,7 @@ final class WhyController extends AbstractController
         $words = [];
         $then = $refused = null;
         try {
-            $edited = $this->editor->make($plan, Recipe::of($recipe, $plan), $keeper->units());
+            $edited = $this->editor->make($plan, Recipe::of($recipe, $plan, $keeper->units()), $keeper->units());
             $words = $edited->words;
             $then = Outcome::of(Judge::judge($edited->plan, $keeper->units()), $edited->plan);
         } catch (InvalidPlan $broken) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Build;
 
 use Olvek\Account\Keeper;
+use Olvek\Core\Bed\Material;
 use Olvek\Core\Buying\BuyLine;
 use Olvek\Core\Buying\Kit;
 use Olvek\Core\Buying\Sheet;
@@ -80,7 +81,7 @@ final class BuildController extends AbstractController
             return $this->page($request, $tank, $keeper, typed: $typed, notice: 'The sheet was changed in another window meanwhile, so this was not kept. What you typed still stands here: look, and send it again.', status: Response::HTTP_CONFLICT);
         }
         $plan = $this->road->plan($this->tanks->head($tank));
-        $materials = array_map(static fn (BuyLine $l): string => $l->material->id, Sheet::of($plan, $this->catalogue)->materials);
+        $materials = array_map(static fn (BuyLine $l): Material => $l->material, Sheet::of($plan, $this->catalogue)->materials);
         try {
             $errors = $this->book->keepSheet($progress, $typed, $ticks, $materials, $keeper->units());
         } catch (ConcurrentChange $meanwhile) {

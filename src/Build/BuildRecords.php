@@ -6,8 +6,10 @@ namespace Olvek\Build;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Today;
+use Olvek\Core\Bed\Material;
 use Olvek\Core\Buying\Shop;
 use Olvek\Core\Steps\Steps;
+use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
@@ -43,7 +45,7 @@ final readonly class BuildRecords
      *
      * @param array<string, array<string, string>> $typed by column (bags, prices, have) and material
      * @param list<string>                         $ticks
-     * @param list<string>                         $materials that the sheet has
+     * @param list<Material>                       $materials that the sheet has
      *
      * @return array<string, string> why an entry was refused, by "column.material"
      *
@@ -54,14 +56,15 @@ final readonly class BuildRecords
         $sheet = $progress->sheet();
         $errors = [];
         foreach (['bags' => $units->volume(), 'prices' => Unit::Piece, 'have' => $units->volume()] as $column => $unit) {
-            foreach ($materials as $material) {
+            foreach ($materials as $of) {
+                $material = $of->id;
                 $text = trim($typed[$column][$material] ?? '');
                 unset($sheet[$column][$material]);
                 if ('' === $text) {
                     continue;
                 }
                 try {
-                    $value = QuantityReader::read($text, $unit);
+                    $value = 'prices' === $column ? QuantityReader::read($text, $unit) : self::litres($text, $unit, $of);
                     if ($value < 0 || $value > 100000 || ('bags' === $column && $value <= 0)) {
                         $errors["$column.$material"] = 'bags' === $column ? 'A bag holds more than nothing.' : 'This must be 0 or more.';
                     } else {
@@ -80,6 +83,16 @@ final readonly class BuildRecords
         }
 
         return $errors;
+    }
+
+    /**
+     * Litres of a material as laid, typed by volume or by mass: sand is sold by the kilogram.
+     *
+     * @throws UnreadableQuantity
+     */
+    private static function litres(string $text, Unit $bare, Material $material): float
+    {
+        return Dimension::Mass === QuantityReader::unitOf($text)?->dimension() ? QuantityReader::read($text, Unit::Kilogram) / 1000 / $material->density->value : QuantityReader::read($text, $bare);
     }
 
     /** The day of filling: as typed, else as ticked, else today; null where what was typed is no day. */

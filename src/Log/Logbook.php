@@ -22,6 +22,9 @@ use Olvek\Task\TaskMark;
 /** What is written down of tanks: the one place where lines are added and taken back. */
 final readonly class Logbook
 {
+    /** Times what counts as nothing, up to which "less than" is still the palest colour of a test. J. */
+    private const PALEST = 4.0;
+
     public const ALGAE = 'algae';
 
     public function __construct(private EntityManagerInterface $entities, private Today $today)
@@ -46,7 +49,7 @@ final readonly class Logbook
                 continue;
             }
             try {
-                $value = $kit->toBase($measure, QuantityReader::read($text, $units->unitFor($measure->dimension())));
+                $value = self::read($measure, $text, $kit, $units);
                 [$least, $most] = $measure->bounds();
                 if ($value < $least || $value > $most) {
                     $errors[$measure->value] = \sprintf('Outside the possible range: %s lies from %s to %s.', $measure->label(), $kit->show($measure, $least, $units), $kit->show($measure, $most, $units));
@@ -69,6 +72,22 @@ final readonly class Logbook
         $this->entities->flush();
 
         return [];
+    }
+
+    /**
+     * A reading on its base scale. "<0.25" says that the test showed nothing, where that is about the least that it shows.
+     *
+     * @throws UnreadableQuantity
+     */
+    private static function read(Measure $measure, string $text, TestKit $kit, UnitSystem $units): float
+    {
+        $below = 1 === preg_match('/^[<≤]\s*(.+)$/u', $text, $match);
+        $value = $kit->toBase($measure, QuantityReader::read($match[1] ?? $text, $units->unitFor($measure->dimension())));
+        if ($below && $value > self::PALEST * $measure->nothingBelow()) {
+            throw UnreadableQuantity::onlyBelow($text);
+        }
+
+        return $below ? 0.0 : $value;
     }
 
     /** A reading as the logbook tells it. */

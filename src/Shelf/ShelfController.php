@@ -61,7 +61,7 @@ final class ShelfController extends AbstractController
     #[Route('/tanks/new', name: 'shelf_new', methods: ['GET', 'POST'])]
     public function begin(Request $request, #[CurrentUser] Keeper $keeper, Editor $editor): Response
     {
-        $plan = Plan::starting('A new tank', $this->catalogue);
+        $plan = Plan::starting('A new tank', $this->catalogue, $keeper->units());
         $typed = [];
         $errors = [];
         if ($request->isMethod('POST')) {
@@ -100,7 +100,7 @@ final class ShelfController extends AbstractController
             }
         }
 
-        return $this->form($keeper, Plan::starting('A new tank', $this->catalogue), [], [], $json, $problems);
+        return $this->form($keeper, Plan::starting('A new tank', $this->catalogue, $keeper->units()), [], [], $json, $problems);
     }
 
     /**

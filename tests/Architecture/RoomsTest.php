@@ -27,7 +27,9 @@ final class RoomsTest extends TestCase
     public function testEveryFolderIsARoomThatIsDescribed(string $folder, array $rooms): void
     {
         $root = \dirname(__DIR__, 2);
-        $folders = array_map(basename(...), glob("$root/$folder/*", \GLOB_ONLYDIR) ?: []);
+        $found = glob("$root/$folder/*", \GLOB_ONLYDIR);
+        self::assertIsArray($found);
+        $folders = array_map(basename(...), $found);
         self::assertEqualsCanonicalizing(array_keys($rooms), $folders);
         $page = (string) file_get_contents("$root/docs/architecture.md");
         foreach ($folders as $room) {

@@ -67,7 +67,7 @@ final class WordsTest extends TestCase
         preg_match_all('/\{[{%].*?[%}]\}/s', $code, $expressions);
         preg_match_all('/["\']([^"\']* [^"\']*)["\']/', implode("\n", $expressions[0]), $said);
         preg_match_all('/(?:aria-label|title|placeholder)="([^"{]+)"/', $code, $labels);
-        $plain = preg_split('/\n|\s{2,}/', strip_tags((string) preg_replace('/\{[{%].*?[%}]\}/s', '  ', $code))) ?: [];
+        $plain = explode("\n", (string) preg_replace('/\s{2,}/', "\n", strip_tags((string) preg_replace('/\{[{%].*?[%}]\}/s', '  ', $code))));
 
         return array_values(array_filter([...$plain, ...$said[1], ...$labels[1]], static fn (string $text): bool => '' !== trim($text)));
     }

@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
 use Olvek\Account\KeeperRepository;
 use Olvek\Build\BuildRecords;
+use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\TimeLimit\NoTimeLimit;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Device\DeviceKind;
@@ -137,7 +138,7 @@ final class TransferTest extends BenchTestCase
                 $book->progress($tank),
                 ['bags' => ['coarse-sand' => '20 L'], 'prices' => ['coarse-sand' => '4.99'], 'have' => []],
                 ['bag.coarse-sand'],
-                ['coarse-sand'],
+                [Catalogue::shipped()->materials['coarse-sand']],
                 UnitSystem::Metric,
             );
             $this->service(Devices::class)->wire($tank, DeviceKind::Lamp, 'test-lamp');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Change;
 
+use Olvek\Core\Unit\UnitSystem;
+
 /** What a method lays on the bottom: soil under a cap, either of them perhaps missing. */
 final readonly class BedRecipe
 {
@@ -30,11 +32,11 @@ final readonly class BedRecipe
     }
 
     /** @return list<Change> what lays it, and takes away what another method may have left behind */
-    public function changes(): array
+    public function changes(UnitSystem $units = UnitSystem::Metric): array
     {
         return [
             LayMix::none('leaves'), new SetNumber('bed.plate', 0.0), new SetNumber('bed.core', 0.0), new SetNumber('bed.setback', 0.0), new Choose('bed.bagged', false),
-            ...self::layer('soil', $this->soil, $this->soilDepth), ...self::layer('cap', $this->cap, $this->capDepth),
+            ...self::layer('soil', $this->soil, $this->soilDepth, $units), ...self::layer('cap', $this->cap, $this->capDepth, $units),
         ];
     }
 
@@ -44,10 +46,18 @@ final readonly class BedRecipe
      *
      * @return list<Change>
      */
-    public static function layer(string $name, array $parts, array $depth): array
+    public static function layer(string $name, array $parts, array $depth, UnitSystem $units = UnitSystem::Metric): array
     {
         $lay = new LayMix($name, $parts);
 
-        return [] === $parts ? [$lay] : [$lay, new SetNumber("bed.$name.front", $depth[0]), new SetNumber("bed.$name.back", $depth[1])];
+        return [] === $parts ? [$lay] : [$lay, new SetNumber("bed.$name.front", self::round($depth[0], $units)), new SetNumber("bed.$name.back", self::round($depth[1], $units))];
+    }
+
+    /** m to a tenth of a millimetre, or to an eighth of an inch where that is how it is measured. */
+    private static function round(float $metres, UnitSystem $units): float
+    {
+        $step = UnitSystem::Us === $units ? 0.0254 / 8 : 1e-4;
+
+        return max(1.0, round($metres / $step)) * $step;
     }
 }

@@ -6,13 +6,14 @@ namespace Olvek\Core\Change;
 
 use Olvek\Core\Bed\Role;
 use Olvek\Core\Plan\RefusedEdit;
+use Olvek\Core\Unit\UnitSystem;
 
 /** Another material, or mix of materials, as one layer of the bed; or no such layer. */
 final readonly class LayMix implements Change
 {
     public const NONE = 'none';
-    /** m of a layer that was not there before. C: 2.5 cm of soil; cap a little more; leaves half as much. */
-    private const NEW_LAYER = ['soil' => 0.025, 'leaves' => 0.013, 'cap' => 0.03];
+    /** m of a layer that was not there before, in whole millimetres and in quarters of an inch. C: 2.5 cm of soil; cap a little more; leaves half as much. */
+    private const NEW_LAYER = ['soil' => [0.025, 0.0254], 'leaves' => [0.013, 0.0127], 'cap' => [0.03, 0.03175]];
 
     /**
      * @param string               $layer "soil", "leaves" or "cap"
@@ -57,7 +58,7 @@ final readonly class LayMix implements Change
             $mix[] = ['material' => $id, 'parts' => $parts];
         }
         $before = $draft->get(['bed', $this->layer]);
-        $depth = self::NEW_LAYER[$this->layer];
+        $depth = self::NEW_LAYER[$this->layer][UnitSystem::Us === $draft->units ? 1 : 0];
         $old = \is_array($before) ? $before : ['mix' => [], 'front' => $depth, 'back' => $depth];
         // One material is one whatever its parts.
         if (1 === \count($mix) && array_keys($this->parts) === array_column(Draft::records($old['mix']), 'material')) {

@@ -9,6 +9,8 @@ use Olvek\Core\Plan\Field;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\RefusedEdit;
 use Olvek\Core\Plan\StartWay;
+use Olvek\Core\Unit\QuantityReader;
+use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Core\Vessel\Shape;
 
@@ -81,6 +83,10 @@ final readonly class Reader
         if ((\is_int($stored) || \is_float($stored)) && $typed === $field->show((float) $stored, $draft->units)) {
             return null;
         }
+        $lamp = self::lamp($place, $typed);
+        if (null !== $lamp) {
+            return $lamp;
+        }
         $value = $field->read($typed, $draft->units);
 
         return match ($place) {
@@ -88,6 +94,16 @@ final readonly class Reader
             SetLamp::LUMENS => SetLamp::lumens((float) $value),
             default => new SetNumber($place, $value),
         };
+    }
+
+    /** A lamp's strength with its unit says which of the two it is, in whichever field it stands: "18 W", "1800 lm". */
+    private static function lamp(string $place, string $typed): ?SetLamp
+    {
+        if (!\in_array($place, [SetLamp::WATTS, SetLamp::LUMENS], true) || 1 !== preg_match('/^(.*\d)\s*(w|watts?|lm|lumens?)$/iD', $typed, $match)) {
+            return null;
+        }
+
+        return 'w' === strtolower($match[2][0]) ? SetLamp::watts(QuantityReader::read($match[1], Unit::Piece)) : SetLamp::lumens(QuantityReader::read($match[1], Unit::Lumen));
     }
 
     private static function word(string $place, string $typed): ?Change

@@ -9,6 +9,7 @@ use Olvek\Core\Plan\Inoculum;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\StartWay;
+use Olvek\Core\Unit\UnitSystem;
 
 /** What each method would lay, light and start with in a plan's vessel. All C, common practice. */
 final class Recipe
@@ -26,9 +27,9 @@ final class Recipe
     private const HUMUS_BEYOND = 0.05;
 
     /** @return list<Change> */
-    public static function of(Method $method, Plan $plan): array
+    public static function of(Method $method, Plan $plan, UnitSystem $units = UnitSystem::Metric): array
     {
-        return [...self::bed($method, $plan)->changes(), ...self::around($method, $plan)];
+        return [...self::bed($method, $plan)->changes($units), ...self::around($method, $plan, $units)];
     }
 
     /** What it lays. */
@@ -61,7 +62,7 @@ final class Recipe
     }
 
     /** @return list<Change> in bed, light and start, beside the layers */
-    private static function around(Method $method, Plan $plan): array
+    private static function around(Method $method, Plan $plan, UnitSystem $units): array
     {
         return match ($method) {
             Method::ThinSoil => [...self::start(StartWay::Dosing), ...self::lit($plan, 8)],
@@ -74,7 +75,7 @@ final class Recipe
                 new SetNumber('bed.core', round(self::BAGS * 1000 * $plan->floor() * self::HILL_SOIL * self::low($plan, self::HILL), 1)), ...self::start(StartWay::Dosing), ...self::lit($plan, 8),
                 self::pinch($plan, 'gypsum', 12), self::pinch($plan, 'epsom-salt', 6), self::pinch($plan, 'potassium-sulphate', 6),
             ],
-            Method::LeafSandwich => [...BedRecipe::layer('leaves', ['fallen-leaves' => 1.0], [0.013, 0.013]), ...self::start(StartWay::Plants), ...self::lit($plan, 8)],
+            Method::LeafSandwich => [...BedRecipe::layer('leaves', ['fallen-leaves' => 1.0], [0.013, 0.013], $units), ...self::start(StartWay::Plants), ...self::lit($plan, 8)],
             Method::BaggedSoil => [new Choose('bed.bagged', true), ...self::start(StartWay::Bottled), self::seeded(Inoculum::SeasonedBed), ...self::lit($plan, 9)],
             Method::SlowSwamp => [...self::start(StartWay::Waiting), self::seeded(Inoculum::Cuttings), ...self::lit($plan, 8), ...([] === $plan->groups ? [] : [new SetNumber('feeding.grams', 0.0)])],
             Method::LeanBed => [...self::start(StartWay::Borrowed), ...self::lit($plan, 8)],

@@ -26,7 +26,7 @@ final readonly class TakeMethod implements Change
     public function make(Draft $draft): ?string
     {
         $before = $draft->data;
-        foreach (Recipe::of($this->method, $draft->plan()) as $change) {
+        foreach (Recipe::of($this->method, $draft->plan(), $draft->units) as $change) {
             $change->make($draft);
         }
         $draft->put(['method'], $this->method->value);

@@ -33,6 +33,7 @@ final readonly class Number extends Description
      * @param bool      $orZero     0 may stand for "not known" or "as usual", outside of the range
      * @param string|null $unit     words on the control in place of the unit's symbol
      * @param float     $usual      of a value that an event is given first
+     * @param bool      $clock      a time of day, in hours: shown as 9:30, typed so or as 9.30 am
      */
     public function __construct(
         string $label,
@@ -48,6 +49,7 @@ final readonly class Number extends Description
         public bool $orZero = false,
         public ?string $unit = null,
         public float $usual = 0.0,
+        public bool $clock = false,
         ?string $at = null,
         ?string $when = null,
         bool $required = false,
@@ -67,24 +69,28 @@ final readonly class Number extends Description
     /** The stored value as the bare number that stands in the field. */
     public function show(float $stored, UnitSystem $units): string
     {
-        return str_replace("\u{2212}", '-', Decimal::trimmed($this->unit($units)->fromBase($this->base($stored)), $this->decimals));
+        return $this->clock ? self::time($stored) : str_replace("\u{2212}", '-', Decimal::trimmed($this->unit($units)->fromBase($this->base($stored)), $this->decimals($units)));
     }
 
     /** The stored value with its unit, for sentences. */
     public function say(float $stored, UnitSystem $units): string
     {
-        return is_finite($stored) ? UnitSystem::in($this->unit($units), $this->base($stored), $this->decimals) : 'no number at all';
+        return match (true) {
+            !is_finite($stored) => 'no number at all',
+            $this->clock => self::time($stored),
+            default => UnitSystem::in($this->unit($units), $this->base($stored), $this->decimals($units)),
+        };
     }
 
     /** The same with as many more digits as it takes to be true: a bound of 5 mL is not 0.01 L. */
     public function sayExactly(float $stored, UnitSystem $units): string
     {
-        if (!is_finite($stored)) {
+        if ($this->clock || !is_finite($stored)) {
             return $this->say($stored, $units);
         }
         $unit = $this->unit($units);
         $value = $unit->fromBase($this->base($stored));
-        $decimals = $this->decimals;
+        $decimals = $this->decimals($units);
         while ($decimals < $this->decimals + self::MORE && abs(round($value, $decimals) - $value) > self::NEAR * abs($value)) {
             ++$decimals;
         }
@@ -109,7 +115,7 @@ final readonly class Number extends Description
     {
         $both = [$this->say($one, $units), $this->say($other, $units)];
         for ($more = 1; $more <= self::MORE && $both[0] === $both[1] && $one !== $other; ++$more) {
-            $both = array_map(fn (float $value): string => UnitSystem::in($this->unit($units), $this->base($value), $this->decimals + $more), [$one, $other]);
+            $both = array_map(fn (float $value): string => UnitSystem::in($this->unit($units), $this->base($value), $this->decimals($units) + $more), [$one, $other]);
         }
 
         return $both;
@@ -122,7 +128,23 @@ final readonly class Number extends Description
      */
     public function read(string $typed, UnitSystem $units): float
     {
-        return QuantityReader::read($typed, $this->unit($units)) * $this->stored(1.0);
+        $clock = $this->clock ? QuantityReader::clock($typed) : null;
+
+        return $clock ?? QuantityReader::read($typed, $this->unit($units)) * $this->stored(1.0);
+    }
+
+    /** "9:30" of 9.5 h. */
+    private static function time(float $hours): string
+    {
+        $minutes = (int) round(60 * $hours);
+
+        return \sprintf('%s%d:%02d', $minutes < 0 ? '−' : '', intdiv(abs($minutes), 60), abs($minutes) % 60);
+    }
+
+    /** Digits after the point: units that are small by themselves need none. */
+    private function decimals(UnitSystem $units): int
+    {
+        return Unit::MilligramPerLitreCalciumCarbonate === $this->unit($units) ? 0 : $this->decimals;
     }
 
     private function base(float $stored): float

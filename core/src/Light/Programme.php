@@ -20,7 +20,7 @@ final readonly class Programme
      * @param bool  $held       true where it goes back a step whenever algae show
      */
     public function __construct(
-        #[Number('lights on at', Dimension::Duration, 0.0, 24.0, 'hour of the day at which it goes on', decimals: 2, unit: 'o’clock')]
+        #[Number('lights on at', Dimension::Duration, 0.0, 24.0, 'hour of the day at which it goes on', unit: '', clock: true)]
         public float $on = 10.0,
         #[Number('midday break', Dimension::Duration, 0.0, 24.0, 'hours of dark in the middle of its day', decimals: 2)]
         public float $pause = 0.0,

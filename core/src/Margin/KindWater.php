@@ -6,7 +6,9 @@ namespace Olvek\Core\Margin;
 
 use Olvek\Core\Animal\Kind as Animal;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
+use Olvek\Core\Unit\UnitSystem;
 
 /** Whether the water suits every kind of animal through its days in it: pH and general hardness of the run against the kind's own range. */
 #[Judges('Water fit', Subject::Animals, [Remedy::SoftTopUp, Remedy::WaterChanges, Remedy::Limestone], Voice::Welfare)]
@@ -34,15 +36,17 @@ final class KindWater implements Criterion
         }
         $worst = null;
         $terms = [];
+        $hardness = static fn (float $degrees): string => $outlook->units->show(Dimension::Hardness, $degrees, 0);
+        $bare = static fn (float $degrees): string => Decimal::trimmed($outlook->units->unitFor(Dimension::Hardness)->fromBase($degrees), 0);
         foreach ($kinds as [$kind, $from]) {
             if ($from > $outlook->lastDay()) {
                 continue;
             }
             $pH = self::spread($outlook->trace->columns['pH'], $from);
             $gh = self::spread($outlook->trace->columns['generalHardness'], $from);
-            $terms[] = new Term($kind->common, \sprintf('pH %s–%s of %s–%s, %s–%s °dH of %s–%s', Decimal::trimmed($pH[0], 1), Decimal::trimmed($pH[1], 1), Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1),
-                Decimal::trimmed($gh[0], 0), Decimal::trimmed($gh[1], 0), Decimal::trimmed($kind->softest->value, 0), Decimal::trimmed($kind->hardest->value, 0)), $kind->acidest->provenance);
-            foreach (self::steps($kind, $pH, $gh) as [$steps, $words, $short]) {
+            $terms[] = new Term($kind->common, \sprintf('pH %s–%s of %s–%s, %s–%s of %s–%s', Decimal::trimmed($pH[0], 1), Decimal::trimmed($pH[1], 1), Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1),
+                $bare($gh[0]), $hardness($gh[1]), $bare($kind->softest->value), $hardness($kind->hardest->value)), $kind->acidest->provenance);
+            foreach (self::steps($kind, $pH, $gh, $outlook->units) as [$steps, $words, $short]) {
                 if (null === $worst || $steps > $worst[0]) {
                     $worst = [$steps, $kind, $words, $short];
                 }
@@ -83,16 +87,18 @@ final class KindWater implements Criterion
      *
      * @return list<array{float, string, string}> how far beyond each bound, in steps, in words, and the reading alone
      */
-    private static function steps(Animal $kind, array $pH, array $gh): array
+    private static function steps(Animal $kind, array $pH, array $gh, UnitSystem $units): array
     {
         $degrees = static fn (float $bound): float => max(self::STEP_DEGREES, self::STEP_SHARE * $bound);
-        $likes = static fn (string $what, float $low, float $high): string => \sprintf('needs %s %s–%s', $what, Decimal::trimmed($low, 1), Decimal::trimmed($high, 1));
+        $acid = \sprintf('needs pH %s–%s', Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1));
+        $hard = \sprintf('needs hardness %s–%s', Decimal::trimmed($units->unitFor(Dimension::Hardness)->fromBase($kind->softest->value), 0), $units->show(Dimension::Hardness, $kind->hardest->value, 0));
+        [$soft, $much] = [$units->show(Dimension::Hardness, $gh[0], 0), $units->show(Dimension::Hardness, $gh[1], 0)];
 
         return [
-            [($kind->acidest->value - $pH[0]) / self::STEP_PH, $likes('pH', $kind->acidest->value, $kind->alkalinest->value).', the water falls to '.Decimal::trimmed($pH[0], 1), 'pH '.Decimal::trimmed($pH[0], 1)],
-            [($pH[1] - $kind->alkalinest->value) / self::STEP_PH, $likes('pH', $kind->acidest->value, $kind->alkalinest->value).', the water rises to '.Decimal::trimmed($pH[1], 1), 'pH '.Decimal::trimmed($pH[1], 1)],
-            [($kind->softest->value - $gh[0]) / $degrees($kind->softest->value), $likes('hardness', $kind->softest->value, $kind->hardest->value).' °dH, the water has '.Decimal::trimmed($gh[0], 0), Decimal::trimmed($gh[0], 0).' °dH'],
-            [($gh[1] - $kind->hardest->value) / $degrees($kind->hardest->value), $likes('hardness', $kind->softest->value, $kind->hardest->value).' °dH, the water comes to '.Decimal::trimmed($gh[1], 0), Decimal::trimmed($gh[1], 0).' °dH'],
+            [($kind->acidest->value - $pH[0]) / self::STEP_PH, $acid.', the water falls to '.Decimal::trimmed($pH[0], 1), 'pH '.Decimal::trimmed($pH[0], 1)],
+            [($pH[1] - $kind->alkalinest->value) / self::STEP_PH, $acid.', the water rises to '.Decimal::trimmed($pH[1], 1), 'pH '.Decimal::trimmed($pH[1], 1)],
+            [($kind->softest->value - $gh[0]) / $degrees($kind->softest->value), "$hard, the water has $soft", $soft],
+            [($gh[1] - $kind->hardest->value) / $degrees($kind->hardest->value), "$hard, the water comes to $much", $much],
         ];
     }
 }

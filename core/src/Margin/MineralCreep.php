@@ -8,6 +8,7 @@ use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Role;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Months until what top-up water leaves behind makes the water too hard for one of the plan's own kinds. */
@@ -44,6 +45,7 @@ final class MineralCreep implements Criterion
         $litres = $outlook->trace->mean('evaporated', 0, $end + 1);
         $topUp = $outlook->plan->topUp ?? $outlook->plan->water;
         $long = $months >= self::LONG;
+        $hardness = static fn (float $degrees): string => $outlook->units->about(Dimension::Hardness, $degrees);
 
         return new Margin(MarginId::Minerals, $months, self::LEAST, self::GOOD, null, $months, 'months', $long ? 'none' : Margin::text($months, 'months'), Margin::bound(self::LEAST, self::GOOD, 'months'),
             match (true) {
@@ -53,10 +55,10 @@ final class MineralCreep implements Criterion
                 default => 'Hardness creeps up slowly; '.$who.' bears it for '.Decimal::significant($months, 2).' months.',
             },
             [
-                new Term('general hardness, first and last day', Decimal::significant($gh[0], 2).' and '.Decimal::significant($gh[$end], 2).' °dH'),
-                new Term('dries up', Decimal::significant($litres, 2).' L a day', Provenance::Judgement, 'ASHRAE pool formula, a third of it for still water; outdoors Penman 1948'),
-                new Term('topped up with', Decimal::significant($topUp->gh, 2).' °dH water'),
-                new Term('too hard from', Decimal::significant($target, 2).' °dH, for '.$who, Provenance::CommonPractice),
+                new Term('general hardness, first and last day', $hardness($gh[0]).' and '.$hardness($gh[$end])),
+                new Term('dries up', $outlook->units->about(Dimension::Volume, $litres).' a day', Provenance::Judgement, 'ASHRAE pool formula, a third of it for still water; outdoors Penman 1948'),
+                new Term('topped up with', 'water of '.$hardness($topUp->gh)),
+                new Term('too hard from', $hardness($target).', for '.$who, Provenance::CommonPractice),
             ]);
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Margin;
 
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether pH and carbonate hardness stay where animals and bacteria can live. */
@@ -31,18 +32,20 @@ final class PhDrift implements Criterion
         [$value, $day] = $room[0];
         $first = $trace->columns['carbonateHardness'][0];
         $last = $trace->columns['carbonateHardness'][$outlook->lastDay()];
+        $hardness = static fn (float $degrees): string => $outlook->units->about(Dimension::Hardness, $degrees);
+        $unit = $outlook->units->unitFor(Dimension::Hardness);
         $range = Decimal::trimmed($low, 1).'–'.Decimal::trimmed($high, 1);
 
-        return new Margin(MarginId::PH, max(-1.0, min(9.0, $value)), 0.0, 1.0, $day, $kh, '°dH', 'pH '.$range, \sprintf('pH %s to %s, KH from %s', Decimal::trimmed(self::ACID, 1), Decimal::trimmed(self::ALKALINE, 1), Margin::text(self::LEAST_KH, '°dH')),
+        return new Margin(MarginId::PH, max(-1.0, min(9.0, $value)), 0.0, 1.0, $day, $unit->fromBase($kh), $unit->symbol(), 'pH '.$range, \sprintf('pH %s to %s, KH from %s', Decimal::trimmed(self::ACID, 1), Decimal::trimmed(self::ALKALINE, 1), $hardness(self::LEAST_KH)),
             match (true) {
-                $value >= 1 => "pH stays between $range through days and nights, on ".Decimal::significant($kh, 2).' °dH of carbonate hardness or more.',
-                $kh - self::LEAST_KH < self::ROOM_KH => 'Carbonate hardness falls to '.Decimal::significant($kh, 2)." °dH by day $khDay: little is left to hold the pH.",
+                $value >= 1 => "pH stays between $range through days and nights, on {$hardness($kh)} of carbonate hardness or more.",
+                $kh - self::LEAST_KH < self::ROOM_KH => "Carbonate hardness falls to {$hardness($kh)} by day $khDay: little is left to hold the pH.",
                 $high > self::ALKALINE - self::ROOM_ALKALINE => 'pH climbs to '.Decimal::trimmed($high, 1)." by lamp light on day $highDay: plants draw the carbon dioxide down.",
                 default => 'pH falls to '.Decimal::trimmed($low, 1)." on day $lowDay.",
             },
             [
                 new Term('pH, lowest and highest', Decimal::trimmed($low, 2)." (day $lowDay) and ".Decimal::trimmed($high, 2)." (day $highDay)", Provenance::Published, 'Plummer & Busenberg 1982'),
-                new Term('carbonate hardness, first and last day', Decimal::significant($first, 2).' and '.Decimal::significant($last, 2).' °dH'),
+                new Term('carbonate hardness, first and last day', $hardness($first).' and '.$hardness($last)),
                 new Term('nitrification stalls below', 'pH 6', Provenance::CommonPractice),
                 new Term('uses up, per mg N made nitrate', '7.14 mg CaCO₃', Provenance::Published, 'US EPA 1993'),
             ]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Margin;
 
 use Olvek\Core\Animal\Shape;
+use Olvek\Core\Bed\Layer;
 use Olvek\Core\Change\AddClump;
 use Olvek\Core\Change\AddDose;
 use Olvek\Core\Change\AddGroup;
@@ -21,6 +22,8 @@ use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\Inoculum;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Role;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\UnitSystem;
 
 /** The changes that keepers make when a tank does not hold; each is tried on the plan before it is recommended. The changes C, how much of each J. */
 enum Remedy: string
@@ -58,7 +61,7 @@ enum Remedy: string
      *
      * @return array{string, list<Change>}|null
      */
-    public function on(Plan $plan): ?array
+    public function on(Plan $plan, UnitSystem $units = UnitSystem::Metric): ?array
     {
         return match ($this) {
             self::MoreStems => self::pieces($plan, static fn (Clump $c): bool => \in_array($c->kind->role, [Role::FastStem, Role::SlowStem, Role::Rosette, Role::Runner, Role::Carpet], true), 1.6),
@@ -72,7 +75,7 @@ enum Remedy: string
             self::LargerGroup => self::group($plan),
             self::LaterAnimals => self::later($plan),
             self::LaterFood => $plan->feed->grams > 0 ? ['start feeding two weeks later', [new SetNumber('feeding.fromDay', max($plan->feedFrom, $plan->firstAnimals() ?? 0) + 14)]] : null,
-            self::DeeperCap => null === $plan->bed->cap ? null : ['lay the cap 1.5 cm deeper', [new SetNumber('bed.cap.front', $plan->bed->cap->front + 0.015), new SetNumber('bed.cap.back', $plan->bed->cap->back + 0.015)]],
+            self::DeeperCap => null === $plan->bed->cap ? null : self::cap($plan->bed->cap, UnitSystem::Us === $units ? 0.0127 : 0.015, $units),
             self::ThinnerSoil => self::soil($plan, 0.6, 'lay the soil thinner'),
             self::MoreSoil => null === $plan->bed->soil ? ['lay topsoil under the cap', [LayMix::pure('soil', 'bagged-topsoil')]] : self::soil($plan, 1.5, 'lay the soil half as deep again'),
             self::LongerLight => $plan->lamp->hours > 12 ? null : ['light for two hours more', [new SetNumber('light.hours', $plan->lamp->hours + 2)]],
@@ -83,12 +86,18 @@ enum Remedy: string
             self::WaterChanges => $plan->site->sealed ? null : ['change a quarter of the water every two weeks', [new SetNumber('care.changeShare', 0.25), new SetNumber('care.changeEvery', 14)]],
             self::Lid => $plan->site->lid || $plan->site->sealed ? null : ['put a lid on', [new Choose('site.lid', true)]],
             self::SoftTopUp => $plan->site->sealed ? null : ['top up with reverse osmosis or rain water', [new TakeWater(TakeWater::TOP_UP, 'reverse-osmosis')]],
-            self::Warmer => ['keep it 2 °C warmer', [new SetNumber('site.temperature', $plan->site->temperature + 2)]],
-            self::Cooler => ['keep it 2 °C cooler', [new SetNumber('site.temperature', $plan->site->temperature - 2)]],
+            self::Warmer => ['keep it '.$units->show(Dimension::TemperatureDifference, 2.0, 0).' warmer', [new SetNumber('site.temperature', $plan->site->temperature + 2)]],
+            self::Cooler => ['keep it '.$units->show(Dimension::TemperatureDifference, 2.0, 0).' cooler', [new SetNumber('site.temperature', $plan->site->temperature - 2)]],
             self::Limestone => self::dose($plan, 'limestone', 'mix crushed limestone into the soil'),
             self::RootTabs => self::dose($plan, 'root-tab', 'press root tabs into the soil'),
             self::Grazers => self::grazers($plan),
         };
+    }
+
+    /** @return array{string, list<Change>} */
+    private static function cap(Layer $cap, float $metres, UnitSystem $units): array
+    {
+        return [\sprintf('lay the cap %s deeper', $units->show(Dimension::Length, $metres)), [new SetNumber('bed.cap.front', $cap->front + $metres), new SetNumber('bed.cap.back', $cap->back + $metres)]];
     }
 
     /**

@@ -35,7 +35,7 @@ final readonly class RemedySearch
         $old = $now->margin($margin);
         $found = [];
         foreach ($margin->about()->remedies as $remedy) {
-            [$words, $changes] = $remedy->on($plan) ?? [null, []];
+            [$words, $changes] = $remedy->on($plan, $units) ?? [null, []];
             if (null === $words) {
                 continue;
             }

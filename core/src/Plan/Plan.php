@@ -17,6 +17,8 @@ use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Lamp;
 use Olvek\Core\Plant\Zone;
 use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\Unit;
+use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Vessel\GlassBox;
 use Olvek\Core\Vessel\Measure;
 use Olvek\Core\Vessel\Vessel;
@@ -34,6 +36,8 @@ final readonly class Plan
     public const LONGEST_NAME = 80;
     /** Last day after filling on which anything can be planned: three years. */
     public const LAST_DAY = 1095;
+    /** m. P: NIST Special Publication 811 (2008), exactly. */
+    private const INCH = 0.0254;
     /** Share of the tank within which a plant is on a stone, not beside it. J. */
     private const NEAR = 0.15;
 
@@ -89,16 +93,21 @@ final readonly class Plan
     }
 
     /** A small planted box to begin from: nothing in it is anybody's advice but the trade's usual middle. */
-    public static function starting(string $name, Catalogue $catalogue): self
+    public static function starting(string $name, Catalogue $catalogue, UnitSystem $units = UnitSystem::Metric): self
     {
+        // Whole numbers to whoever measures in inches.
+        [$length, $width, $height, $glass, $line, $celsius, $soil, $front, $back] = UnitSystem::Us === $units
+            ? [24 * self::INCH, 12 * self::INCH, 14 * self::INCH, self::INCH / 4, 13 * self::INCH, Unit::Fahrenheit->toBase(74.0), self::INCH, 1.25 * self::INCH, 1.5 * self::INCH]
+            : [0.60, 0.30, 0.36, 0.006, 0.33, 23.0, 0.025, 0.03, 0.04];
+
         return new self(
             $name,
-            new GlassBox(0.60, 0.30, 0.36, 0.006),
-            0.33,
-            new Site(23.0),
+            new GlassBox($length, $width, $height, $glass),
+            $line,
+            new Site($celsius),
             new Bed(
-                new Layer(Mix::pure($catalogue->materials['bagged-topsoil']), 0.025, 0.025),
-                new Layer(Mix::pure($catalogue->materials['coarse-sand']), 0.03, 0.04),
+                new Layer(Mix::pure($catalogue->materials['bagged-topsoil']), $soil, $soil),
+                new Layer(Mix::pure($catalogue->materials['coarse-sand']), $front, $back),
             ),
             new Lamp(2000.0, 8.0),
             [],

@@ -124,7 +124,7 @@ enum Unit: string
             self::Celsius, self::CelsiusStep => '°C',
             self::Fahrenheit, self::FahrenheitStep => '°F',
             self::GermanDegree => '°dH',
-            self::MilligramPerLitreCalciumCarbonate => 'ppm CaCO₃',
+            self::MilligramPerLitreCalciumCarbonate => 'ppm',
             self::MilliequivalentPerLitre => 'meq/L',
             self::Fraction, self::Piece, self::PhScale => '',
             self::Micromole => 'µmol/m²/s',

@@ -46,7 +46,7 @@ enum UnitSystem: string
             Dimension::Mass => $this->mass(),
             Dimension::Temperature => $this->temperature(),
             Dimension::TemperatureDifference => self::Us === $this ? Unit::FahrenheitStep : Unit::CelsiusStep,
-            Dimension::Hardness => Unit::GermanDegree,
+            Dimension::Hardness => self::Us === $this ? Unit::MilligramPerLitreCalciumCarbonate : Unit::GermanDegree,
             Dimension::Duration => Unit::Hour,
             Dimension::Share => Unit::Percent,
             Dimension::LuminousFlux => Unit::Lumen,
@@ -61,6 +61,14 @@ enum UnitSystem: string
     public function show(Dimension $dimension, float $base, int $decimals = 1): string
     {
         return self::in($this->unitFor($dimension), $base, $decimals);
+    }
+
+    /** A base-scale value as text, rounded to so many significant figures. */
+    public function about(Dimension $dimension, float $base, int $digits = 2): string
+    {
+        $unit = $this->unitFor($dimension);
+
+        return rtrim(Decimal::significant($unit->fromBase($base), $digits)."\u{00A0}".$unit->symbol(), "\u{00A0}");
     }
 
     /**

@@ -126,7 +126,7 @@ final class EditorTest extends TestCase
         $editor = new Editor(Sample::catalogue());
         $edited = $editor->apply(Sample::planted(), ['method' => 'humus-bed'], UnitSystem::Us);
         self::assertSame(['method: Humus bed, double cap'], $edited->words);
-        self::assertSame([], $editor->apply($edited->plan, ['method' => 'humus-bed'], UnitSystem::Metric)->words, 'taken twice changes nothing more');
+        self::assertSame([], $editor->apply($edited->plan, ['method' => 'humus-bed'], UnitSystem::Us)->words, 'taken twice changes nothing more');
         self::assertSame(['coir', 'garden-compost', 'garden-loam'], array_map(static fn (array $part): string => $part[0]->id, $edited->plan->bed->soil->mix->parts ?? []));
     }
 

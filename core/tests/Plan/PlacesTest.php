@@ -34,6 +34,11 @@ final class PlacesTest extends TestCase
 
     #[TestWith(['light.height', '4 in', 0.1016])]
     #[TestWith(['light.on', '9.5', 9.5])]
+    #[TestWith(['light.on', '2:30 pm', 14.5])]
+    #[TestWith(['light.lumens', '18 W', 1710.0])]
+    #[TestWith(['light.watts', '18 W', 18.0])]
+    #[TestWith(['light.watts', '1200 lm', 0.0])]
+    #[TestWith(['water.gh', '178.48 ppm', 10.0])]
     #[TestWith(['light.pause', '3', 3.0])]
     #[TestWith(['light.allDay', '14', 14])]
     #[TestWith(['light.startShare', '60', 0.6])]
