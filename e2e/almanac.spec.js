@@ -14,7 +14,7 @@ async function filledLongAgo(page, name, baseURL) {
 test('tasks are done and put off, and the logbook says so', async ({ page, baseURL }, info) => {
     const name = `Kept ${info.project.name}`;
     await filledLongAgo(page, name, baseURL);
-    const look = page.locator('.due', { hasText: name }).filter({ hasText: 'Look: who' });
+    const look = page.locator('.due', { hasText: name }).filter({ hasText: 'Check: headcount' });
     await expect(look).toHaveCount(2);
     await look.first().getByRole('button', { name: /^Done/ }).click();
     await expect(look).toHaveCount(1);
@@ -41,7 +41,7 @@ test('the private address is read by another’s parser without signing in, and 
     const feed = await stranger.get(address);
     expect(feed.status()).toBe(200);
     const events = new ICAL.Component(ICAL.parse(await feed.text())).getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
-    const look = events.find((event) => event.summary.startsWith('Fed: Look: who'));
+    const look = events.find((event) => event.summary.startsWith('Fed: Check: headcount'));
     const times = look.iterator();
     const [first, second] = [times.next(), times.next()];
     expect(second.subtractDate(first).toSeconds()).toBe(7 * 86400);

@@ -65,7 +65,7 @@ final readonly class LayMix implements Change
             return null;
         }
 
-        return $draft->put(['bed', $this->layer], [...$old, 'mix' => $mix]) ? "$this->layer ".(1 === \count($names) ? $names[0] : implode(', ', array_map(mb_strtolower(...), $names))) : null;
+        return $draft->put(['bed', $this->layer], [...$old, 'mix' => $mix]) ? "$this->layer ".mb_strtolower(implode(', ', $names)) : null;
     }
 
     /**
