@@ -11,35 +11,53 @@ const TURNS = 7;
 
 $root = dirname(__DIR__);
 $revision = $argv[1] ?? 'HEAD';
-$there = sys_get_temp_dir().'/olvek-against-'.getmypid();
+$there = sys_get_temp_dir() . '/olvek-against-' . getmypid();
 mkdir($there);
-passthru(sprintf('git -C %s archive %s core demo | tar -x -C %s && cp -r %s %s', escapeshellarg($root), escapeshellarg($revision), escapeshellarg($there), escapeshellarg("$root/core/vendor"), escapeshellarg("$there/core/vendor")), $failed);
+passthru(
+    sprintf(
+        'git -C %s archive %s core demo | tar -x -C %s && cp -r %s %s',
+        escapeshellarg($root),
+        escapeshellarg($revision),
+        escapeshellarg($there),
+        escapeshellarg("$root/core/vendor"),
+        escapeshellarg("$there/core/vendor"),
+    ),
+    $failed,
+);
 if (0 !== $failed) {
     exit("no such revision: $revision\n");
 }
 $year = <<<'PHP'
-    require $argv[1].'/core/vendor/autoload.php';
-    $plan = (new Olvek\Core\Plan\PlanDocument(Olvek\Core\Catalogue\Catalogue::shipped()))->fromJson(file_get_contents($argv[2]));
-    $runner = new Olvek\Core\Run\Runner($plan);
-    $spans = [];
-    for ($n = 0; $n < 40; ++$n) {
-        $from = hrtime(true);
-        $runner->run(365);
-        $spans[] = (hrtime(true) - $from) / 1e6;
-    }
-    sort($spans);
-    echo $spans[10];
-    PHP;
-$flags = (string) shell_exec('bash -c '.escapeshellarg(". $root/bin/jit; printf '%s ' \"\${jit[@]}\""));
+require $argv[1].'/core/vendor/autoload.php';
+$plan = (new Olvek\Core\Plan\PlanDocument(Olvek\Core\Catalogue\Catalogue::shipped()))->fromJson(file_get_contents($argv[2]));
+$runner = new Olvek\Core\Run\Runner($plan);
+$spans = [];
+for ($n = 0; $n < 40; ++$n) {
+    $from = hrtime(true);
+    $runner->run(365);
+    $spans[] = (hrtime(true) - $from) / 1e6;
+}
+sort($spans);
+echo $spans[10];
+PHP;
+$flags = (string) shell_exec('bash -c ' . escapeshellarg(". $root/bin/jit; printf '%s ' \"\${jit[@]}\""));
 $here = $then = $ratios = [];
 for ($turn = 0; $turn < TURNS; ++$turn) {
     foreach ([$there, $root] as $which) {
-        $ms = (float) shell_exec(sprintf('php %s -r %s %s %s', $flags, escapeshellarg($year), escapeshellarg($which), escapeshellarg("$root/demo/waiting-hall.plan.json")));
-        $which === $root ? $here[] = $ms : $then[] = $ms;
+        $ms = (float) shell_exec(
+            sprintf(
+                'php %s -r %s %s %s',
+                $flags,
+                escapeshellarg($year),
+                escapeshellarg($which),
+                escapeshellarg("$root/demo/waiting-hall.plan.json"),
+            ),
+        );
+        $which === $root ? ($here[] = $ms) : ($then[] = $ms);
     }
     $ratios[] = $here[$turn] / $then[$turn];
 }
-passthru('rm -r '.escapeshellarg($there));
+passthru('rm -r ' . escapeshellarg($there));
 $median = static function (array $of): float {
     sort($of);
 

@@ -17,10 +17,10 @@ use Olvek\Core\Run\Runner;
 use Olvek\Core\Solve\MostStock;
 use Olvek\Core\Unit\UnitSystem;
 
-require dirname(__DIR__).'/vendor/autoload.php';
+require dirname(__DIR__) . '/vendor/autoload.php';
 
 $document = new PlanDocument(Catalogue::shipped());
-$json = (string) file_get_contents(dirname(__DIR__).'/demo/waiting-hall.plan.json');
+$json = (string) file_get_contents(dirname(__DIR__) . '/demo/waiting-hall.plan.json');
 $plan = $document->fromJson($json);
 
 /** @param Closure(): mixed $work */
@@ -40,8 +40,8 @@ function median(Closure $work, int $times): float
     return $spans[intdiv($times, 2)];
 }
 
-printf("core: judge one plan          median %7.2f ms\n", median(static fn () => Judge::judge($plan), 300));
-printf("core: read a plan's document  median %7.2f ms\n", median(static fn () => $document->fromJson($json), 300));
+printf("core: judge one plan          median %7.2f ms\n", median(static fn() => Judge::judge($plan), 300));
+printf("core: read a plan's document  median %7.2f ms\n", median(static fn() => $document->fromJson($json), 300));
 // A full tank: twelve clumps and six groups.
 $catalogue = Catalogue::shipped();
 $editor = new Editor($catalogue);
@@ -54,10 +54,21 @@ foreach (array_slice(array_keys($catalogue->animals), 1, 6 - count($plan->groups
 }
 $runner = new Runner($full);
 foreach ([91, 182, 365, 1095] as $days) {
-    printf("core: run %4d days, %d clumps, %d groups  median %7.2f ms\n", $days, count($full->clumps), count($full->groups), median(static fn () => $runner->run($days), 15));
+    printf(
+        "core: run %4d days, %d clumps, %d groups  median %7.2f ms\n",
+        $days,
+        count($full->clumps),
+        count($full->groups),
+        median(static fn() => $runner->run($days), 15),
+    );
 }
 $few = new Runner($plan);
-printf("core: run  365 days, %d clumps, %d groups   median %7.2f ms\n", count($plan->clumps), count($plan->groups), median(static fn () => $few->run(365), 15));
+printf(
+    "core: run  365 days, %d clumps, %d groups   median %7.2f ms\n",
+    count($plan->clumps),
+    count($plan->groups),
+    median(static fn() => $few->run(365), 15),
+);
 // Linear in clumps: the same tank with ever more of them.
 foreach ([3, 6, 12, 24] as $clumps) {
     $grown = $plan;
@@ -68,16 +79,38 @@ foreach ([3, 6, 12, 24] as $clumps) {
         $grown = $editor->apply($grown, ['plants.add' => $kind], UnitSystem::Metric)->plan;
     }
     $runner = new Runner($grown);
-    printf("core: run  365 days, %2d clumps            median %7.2f ms\n", $clumps, median(static fn () => $runner->run(365), 15));
+    printf("core: run  365 days, %2d clumps            median %7.2f ms\n", $clumps, median(static fn() => $runner->run(365), 15));
 }
-printf("core: a help panel (nitrite)   median %7.1f ms\n", median(static fn () => (new Helps($editor))->for($plan, 'nitrite', UnitSystem::Metric), 3));
-printf("core: solve for stock          median %7.1f ms\n", median(static fn () => (new MostStock($editor, $catalogue->animals['neocaridina-davidi']))->solve($plan), 3));
-printf("core: band of 64, 2 processes  median %7.1f ms\n", median(static fn () => (new Processes(dirname(__DIR__).'/bin/console'))->map(new BandPieces($full, 64), 64), 3));
+printf(
+    "core: a help panel (nitrite)   median %7.1f ms\n",
+    median(static fn() => (new Helps($editor))->for($plan, 'nitrite', UnitSystem::Metric), 3),
+);
+printf(
+    "core: solve for stock          median %7.1f ms\n",
+    median(static fn() => (new MostStock($editor, $catalogue->animals['neocaridina-davidi']))->solve($plan), 3),
+);
+printf(
+    "core: band of 64, 2 processes  median %7.1f ms\n",
+    median(static fn() => (new Processes(dirname(__DIR__) . '/bin/console'))->map(new BandPieces($full, 64), 64), 3),
+);
 // The same equations in a general-purpose solver at about the same accuracy, timed in this very run.
-$reference = dirname(__DIR__).'/core/tests/Reference';
+$reference = dirname(__DIR__) . '/core/tests/Reference';
 $planted = $document->fromJson((string) file_get_contents("$reference/run-planted.plan.json"));
-$ours = median(static fn () => (new Runner($planted))->run(365), 15);
-$theirs = 1000 * (float) shell_exec('/usr/bin/python3 '.escapeshellarg("$reference/run_scipy.py").' --time '.escapeshellarg("$reference/run-planted.plan.json").' 365');
-printf("core: one year of the planted tank: ours %.1f ms, SciPy's LSODA (rtol 1e-3) %.0f ms: %.0f times faster\n", $ours, $theirs, $theirs / $ours);
+$ours = median(static fn() => (new Runner($planted))->run(365), 15);
+$theirs =
+    1000 *
+    (float) shell_exec(
+        '/usr/bin/python3 ' .
+            escapeshellarg("$reference/run_scipy.py") .
+            ' --time ' .
+            escapeshellarg("$reference/run-planted.plan.json") .
+            ' 365',
+    );
+printf(
+    "core: one year of the planted tank: ours %.1f ms, SciPy's LSODA (rtol 1e-3) %.0f ms: %.0f times faster\n",
+    $ours,
+    $theirs,
+    $theirs / $ours,
+);
 printf("core: most memory             %7.1f MB\n", memory_get_peak_usage() / 1e6);
-printf("core: load the catalogue      median %7.2f ms\n", median(static fn () => Catalogue::shipped(), 100));
+printf("core: load the catalogue      median %7.2f ms\n", median(static fn() => Catalogue::shipped(), 100));

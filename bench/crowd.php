@@ -10,32 +10,66 @@ declare(strict_types=1);
 const TANKS = 200;
 const READINGS = 50_000;
 
-$db = new PDO('sqlite:'.$argv[1], options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+$db = new PDO('sqlite:' . $argv[1], options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
 $id = static function (): string {
     $bytes = random_bytes(16);
-    $bytes[6] = chr(ord($bytes[6]) & 0x0F | 0x70);
-    $bytes[8] = chr(ord($bytes[8]) & 0x3F | 0x80);
+    $bytes[6] = chr((ord($bytes[6]) & 0x0f) | 0x70);
+    $bytes[8] = chr((ord($bytes[8]) & 0x3f) | 0x80);
 
     return $bytes;
 };
 $keeper = $db->query('SELECT id FROM keeper LIMIT 1')->fetchColumn();
 $plans = $db->query('SELECT r.plan FROM revision r JOIN tank t ON t.id = r.tank_id AND t.head = r.number')->fetchAll(PDO::FETCH_COLUMN);
-$add = static fn (string $table, array $row) => $db->prepare(sprintf('INSERT INTO %s (%s) VALUES (%s)', $table, implode(', ', array_keys($row)), implode(', ', array_fill(0, count($row), '?'))))->execute(array_values($row));
+$add = static fn(string $table, array $row) => $db
+    ->prepare(
+        sprintf('INSERT INTO %s (%s) VALUES (%s)', $table, implode(', ', array_keys($row)), implode(', ', array_fill(0, count($row), '?'))),
+    )
+    ->execute(array_values($row));
 $db->beginTransaction();
 for ($n = count($plans); $n < TANKS; ++$n) {
     $tank = $id();
     $plan = json_decode($plans[$n % count($plans)], true, flags: \JSON_THROW_ON_ERROR);
     $plan['name'] = "Made-up tank $n";
     $plan['site']['temperature'] = 21.0 + $n / 100;
-    $add('tank', ['id' => $tank, 'keeper_id' => $keeper, 'name' => $plan['name'], 'created_at' => date('Y-m-d H:i:s'), 'head' => 1, 'latest' => 1, 'version' => 1]);
-    $add('revision', ['tank_id' => $tank, 'number' => 1, 'parent' => null, 'plan' => json_encode($plan, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION), 'words' => 'begun', 'at' => date('Y-m-d H:i:s')]);
+    $add('tank', [
+        'id' => $tank,
+        'keeper_id' => $keeper,
+        'name' => $plan['name'],
+        'created_at' => date('Y-m-d H:i:s'),
+        'head' => 1,
+        'latest' => 1,
+        'version' => 1,
+    ]);
+    $add('revision', [
+        'tank_id' => $tank,
+        'number' => 1,
+        'parent' => null,
+        'plan' => json_encode($plan, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+        'words' => 'begun',
+        'at' => date('Y-m-d H:i:s'),
+    ]);
     // Every fifth in its first weeks.
-    $age = 0 === $n % 5 ? 5 + $n % 40 : 130 + $n;
+    $age = 0 === $n % 5 ? 5 + ($n % 40) : 130 + $n;
     $add('step_mark', ['tank_id' => $tank, 'step' => 'fill', 'done' => 1, 'on_day' => date('Y-m-d', time() - 86400 * $age), 'note' => '']);
     for ($k = 0; $k < READINGS / TANKS; ++$k) {
         $what = ['ammonia', 'nitrite', 'nitrate', 'ph'][$k % 4];
-        $add('log_entry', ['id' => $id(), 'tank_id' => $tank, 'on_day' => date('Y-m-d', time() - 86400 * intdiv($k * $age, intdiv(READINGS, TANKS))), 'kind' => 'reading', 'what' => $what, 'amount' => 'ph' === $what ? 7.4 : 0.0, 'of_id' => null, 'words' => $what, 'made_up' => 1, 'written' => sprintf('%.6F', microtime(true))]);
+        $add('log_entry', [
+            'id' => $id(),
+            'tank_id' => $tank,
+            'on_day' => date('Y-m-d', time() - 86400 * intdiv($k * $age, intdiv(READINGS, TANKS))),
+            'kind' => 'reading',
+            'what' => $what,
+            'amount' => 'ph' === $what ? 7.4 : 0.0,
+            'of_id' => null,
+            'words' => $what,
+            'made_up' => 1,
+            'written' => sprintf('%.6F', microtime(true)),
+        ]);
     }
 }
 $db->commit();
-printf("a crowded shelf: %d tanks, %d lines in their logbooks\n", $db->query('SELECT COUNT(*) FROM tank')->fetchColumn(), $db->query('SELECT COUNT(*) FROM log_entry')->fetchColumn());
+printf(
+    "a crowded shelf: %d tanks, %d lines in their logbooks\n",
+    $db->query('SELECT COUNT(*) FROM tank')->fetchColumn(),
+    $db->query('SELECT COUNT(*) FROM log_entry')->fetchColumn(),
+);

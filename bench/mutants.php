@@ -76,7 +76,7 @@ $mutants = [
 ];
 
 $root = dirname(__DIR__);
-$copy = sys_get_temp_dir().'/olvek-mutants-'.getmypid();
+$copy = sys_get_temp_dir() . '/olvek-mutants-' . getmypid();
 mkdir($copy);
 foreach (['core', 'demo', 'docs', 'schema'] as $folder) {
     passthru(sprintf('cp -r %s %s', escapeshellarg("$root/$folder"), escapeshellarg($copy)));
@@ -96,7 +96,17 @@ foreach ($mutants as [$file, $from, $to, $tests]) {
     file_put_contents($path, substr_replace($whole, $to, (int) strpos($whole, $from), strlen($from)));
     $status = 0;
     foreach ($tests as $test) {
-        exec(sprintf('cd %s/core && %s -d opcache.enable_cli=1 -d opcache.jit_buffer_size=64M -d opcache.jit=tracing vendor/bin/phpunit --stop-on-defect %s 2>&1', escapeshellarg($copy), escapeshellarg(\PHP_BINARY), escapeshellarg($test)), $out, $status);
+        exec(
+            sprintf(
+                'cd %s/core && %s -d opcache.enable_cli=1 -d opcache.jit_buffer_size=64M -d opcache.jit=tracing vendor/bin/phpunit '
+                    .'--stop-on-defect %s 2>&1',
+                escapeshellarg($copy),
+                escapeshellarg(\PHP_BINARY),
+                escapeshellarg($test),
+            ),
+            $out,
+            $status,
+        );
         if (0 !== $status) {
             break;
         }
@@ -108,4 +118,4 @@ foreach ($mutants as [$file, $from, $to, $tests]) {
     }
 }
 passthru(sprintf('rm -rf %s', escapeshellarg($copy)));
-printf("%d of %d mutants killed (%d %%)\n", $killed, $tried, $tried > 0 ? (int) round(100 * $killed / $tried) : 0);
+printf("%d of %d mutants killed (%d %%)\n", $killed, $tried, $tried > 0 ? (int) round((100 * $killed) / $tried) : 0);

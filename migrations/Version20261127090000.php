@@ -18,7 +18,8 @@ final class Version20261127090000 extends AbstractMigration
 {
     public function getDescription(): string
     {
-        return 'Accounts that can be disabled and removed, invitations, work for workers; ids that any dump carries; plans known by their content';
+        return 'Accounts that can be disabled and removed, invitations, work for workers; ids that any dump carries; '
+            .'plans known by their content';
     }
 
     public function up(Schema $schema): void
@@ -55,9 +56,16 @@ final class Version20261127090000 extends AbstractMigration
     {
         $this->connection->transactional(function (): void {
             $this->foldNames();
-            foreach ($this->connection->iterateAssociative('SELECT r.tank_id, r.plan FROM revision r JOIN tank t ON t.id = r.tank_id AND t.head = r.number') as $row) {
+            foreach (
+                $this->connection->iterateAssociative(
+                    'SELECT r.tank_id, r.plan FROM revision r JOIN tank t ON t.id = r.tank_id AND t.head = r.number',
+                ) as $row
+            ) {
                 \assert(\is_string($row['plan']));
-                $this->connection->executeStatement('UPDATE tank SET plan_hash = ? WHERE id = ?', [hash('xxh128', $row['plan']), $row['tank_id']]);
+                $this->connection->executeStatement('UPDATE tank SET plan_hash = ? WHERE id = ?', [
+                    hash('xxh128', $row['plan']),
+                    $row['tank_id'],
+                ]);
             }
             if ($this->connection->getDatabasePlatform() instanceof SQLitePlatform) {
                 $this->idsAsText();
@@ -77,7 +85,13 @@ final class Version20261127090000 extends AbstractMigration
                 $free = mb_substr($folded, 0, 76)."-$n";
             }
             if ($free !== $folded) {
-                $this->write(\sprintf('<comment>“%s” now signs in as “%s”: names are told apart without case.</comment>', $row['sign_in_name'], $free));
+                $this->write(
+                    \sprintf(
+                        '<comment>“%s” now signs in as “%s”: names are told apart without case.</comment>',
+                        $row['sign_in_name'],
+                        $free,
+                    ),
+                );
             }
             $taken[$free] = true;
             $names[] = [$free, $row['id']];
@@ -85,10 +99,10 @@ final class Version20261127090000 extends AbstractMigration
         // Out of each other's way first: one may take the name that another is still to lose.
         foreach (['a name that none can have: %d', null] as $between) {
             foreach ($names as $n => [$name, $id]) {
-                $this->connection->executeStatement(
-                    'UPDATE keeper SET sign_in_name = ? WHERE id = ?',
-                    [null === $between ? $name : \sprintf($between, $n), $id],
-                );
+                $this->connection->executeStatement('UPDATE keeper SET sign_in_name = ? WHERE id = ?', [
+                    null === $between ? $name : \sprintf($between, $n),
+                    $id,
+                ]);
             }
         }
     }
@@ -106,18 +120,26 @@ final class Version20261127090000 extends AbstractMigration
         // Parents and children change one after the other; the keys are looked at when all is done.
         $this->connection->executeStatement('PRAGMA defer_foreign_keys=ON');
         $hex = static fn (string $column, int $from, int $length): string => "substr(hex(CAST($column AS BLOB)), $from, $length)";
-        foreach ([
-            'keeper' => ['id'],
-            'tank' => ['id', 'keeper_id'],
-            'revision' => ['tank_id'],
-            'build_progress' => ['tank_id'],
-            'step_mark' => ['tank_id'],
-            'log_entry' => ['id', 'tank_id'],
-            'task_mark' => ['tank_id', 'entry'],
-            'wiring' => ['tank_id'],
-        ] as $table => $columns) {
+        foreach (
+            [
+                'keeper' => ['id'],
+                'tank' => ['id', 'keeper_id'],
+                'revision' => ['tank_id'],
+                'build_progress' => ['tank_id'],
+                'step_mark' => ['tank_id'],
+                'log_entry' => ['id', 'tank_id'],
+                'task_mark' => ['tank_id', 'entry'],
+                'wiring' => ['tank_id'],
+            ] as $table => $columns
+        ) {
             foreach ($columns as $column) {
-                $text = implode(" || '-' || ", [$hex($column, 1, 8), $hex($column, 9, 4), $hex($column, 13, 4), $hex($column, 17, 4), $hex($column, 21, 12)]);
+                $text = implode(" || '-' || ", [
+                    $hex($column, 1, 8),
+                    $hex($column, 9, 4),
+                    $hex($column, 13, 4),
+                    $hex($column, 17, 4),
+                    $hex($column, 21, 12),
+                ]);
                 $this->connection->executeStatement("UPDATE $table SET $column = lower($text) WHERE length(CAST($column AS BLOB)) = 16");
             }
         }

@@ -40,7 +40,9 @@ abstract class BenchTestCase extends WebTestCase
 
     protected function demoPlan(): Plan
     {
-        return $this->service(PlanDocument::class)->fromJson((string) file_get_contents(\dirname(__DIR__).'/demo/waiting-hall.plan.json'));
+        return $this->service(PlanDocument::class)->fromJson(
+            (string) file_get_contents(\dirname(__DIR__).'/demo/waiting-hall.plan.json'),
+        );
     }
 
     /** The tank as it is stored now. */
@@ -58,8 +60,10 @@ abstract class BenchTestCase extends WebTestCase
 
     protected function revisions(): int
     {
-        $count = $this->service(EntityManagerInterface::class)->createQuery('SELECT COUNT(r.number) FROM Olvek\Tank\Revision r WHERE r.tank = :tank')
-            ->setParameter('tank', Uuid::fromString($this->tank), 'uuid')->getSingleScalarResult();
+        $count = $this->service(EntityManagerInterface::class)
+            ->createQuery('SELECT COUNT(r.number) FROM Olvek\Tank\Revision r WHERE r.tank = :tank')
+            ->setParameter('tank', Uuid::fromString($this->tank), 'uuid')
+            ->getSingleScalarResult();
         self::assertIsNumeric($count);
 
         return (int) $count;
@@ -73,12 +77,27 @@ abstract class BenchTestCase extends WebTestCase
     protected function send(array $edits, ?int $base = null, string $step = 'edit', bool $parts = false): void
     {
         $page = $this->browser->request('GET', "/tanks/$this->tank");
-        $this->browser->request('POST', "/tanks/$this->tank/$step", [
-            '_token' => $page->filter('#edit input[name="_token"]')->attr('value'),
-            'base' => $base ?? $page->filter('#edit input[name="base"]')->attr('value'),
-            'edits' => $edits,
-        ], server: $parts ? ['HTTP_ACCEPT' => 'application/json', 'HTTP_OLVEK_PARTS' => json_encode(array_combine(
-            $page->filter('[data-part]')->extract(['data-part']), $page->filter('[data-part]')->extract(['data-fingerprint'])), \JSON_THROW_ON_ERROR)] : []);
+        $this->browser->request(
+            'POST',
+            "/tanks/$this->tank/$step",
+            [
+                '_token' => $page->filter('#edit input[name="_token"]')->attr('value'),
+                'base' => $base ?? $page->filter('#edit input[name="base"]')->attr('value'),
+                'edits' => $edits,
+            ],
+            server: $parts
+                ? [
+                    'HTTP_ACCEPT' => 'application/json',
+                    'HTTP_OLVEK_PARTS' => json_encode(
+                        array_combine(
+                            $page->filter('[data-part]')->extract(['data-part']),
+                            $page->filter('[data-part]')->extract(['data-fingerprint']),
+                        ),
+                        \JSON_THROW_ON_ERROR,
+                    ),
+                ]
+                : [],
+        );
     }
 
     protected function text(string $selector): string

@@ -15,7 +15,10 @@ require dirname(__DIR__).'/vendor/autoload.php';
 
 // A fresh cache and a fresh database, made by the migrations that make a real one.
 $files = new Filesystem();
-$files->remove([dirname(__DIR__).'/var/cache/test', ...array_map(static fn (string $end): string => dirname(__DIR__).'/var/test.db'.$end, ['', '-wal', '-shm'])]);
+$files->remove([
+    dirname(__DIR__).'/var/cache/test',
+    ...array_map(static fn (string $end): string => dirname(__DIR__).'/var/test.db'.$end, ['', '-wal', '-shm']),
+]);
 $kernel = new Kernel('test', false);
 $console = new Application($kernel);
 $console->setAutoExit(false);

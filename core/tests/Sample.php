@@ -39,7 +39,7 @@ final class Sample
     public static function random(int $seed): Plan
     {
         $dice = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
-        $between = static fn (float $low, float $high): float => $low + ($high - $low) * $dice->getInt(0, 1_000_000) / 1e6;
+        $between = static fn (float $low, float $high): float => $low + (($high - $low) * $dice->getInt(0, 1_000_000)) / 1e6;
         $height = $between(0.2, 0.6);
         $catalogue = self::catalogue();
         $edits = [
@@ -68,33 +68,60 @@ final class Sample
             $plan = self::edit($plan, ["plants.$last.pieces" => (string) $dice->getInt(1, 60)]);
         }
         for ($n = $dice->getInt(0, 3); $n > 0; --$n) {
-            $plan = self::edit($plan, ['animals.add' => self::pick($dice, $catalogue->animals), 'feeding.grams' => \sprintf('%.3f', $between(0, 1))]);
+            $plan = self::edit($plan, [
+                'animals.add' => self::pick($dice, $catalogue->animals),
+                'feeding.grams' => \sprintf('%.3f', $between(0, 1)),
+            ]);
             $last = $plan->groups[\count($plan->groups) - 1]->id;
-            $plan = self::edit($plan, ["animals.$last.count" => (string) $dice->getInt(1, 40), "animals.$last.day" => (string) $dice->getInt(0, 200)]);
+            $plan = self::edit($plan, [
+                "animals.$last.count" => (string) $dice->getInt(1, 40),
+                "animals.$last.day" => (string) $dice->getInt(0, 200),
+            ]);
         }
         if (0 !== $seed % 4) {
             return $plan;
         }
         // What a plan may say besides: the lamp's weeks, what lies between, days of planting, planned events.
         $plan = self::edit($plan, [
-            'light.pause' => \sprintf('%.2f', $between(0, 24 - $plan->lamp->hours)), 'light.allDay' => (string) $dice->getInt(0, 30), 'light.startShare' => (string) $dice->getInt(10, 100), 'light.stepShare' => (string) $dice->getInt(0, 20),
-            'bed.plate' => \sprintf('%.4f m', $between(0, 0.015)), 'bed.setback' => \sprintf('%.4f m', $between(0, 0.1)), 'bed.leaves.material' => 'fallen-leaves',
+            'light.pause' => \sprintf('%.2f', $between(0, 24 - $plan->lamp->hours)),
+            'light.allDay' => (string) $dice->getInt(0, 30),
+            'light.startShare' => (string) $dice->getInt(10, 100),
+            'light.stepShare' => (string) $dice->getInt(0, 20),
+            'bed.plate' => \sprintf('%.4f m', $between(0, 0.015)),
+            'bed.setback' => \sprintf('%.4f m', $between(0, 0.1)),
+            'bed.leaves.material' => 'fallen-leaves',
         ]);
-        $plan = self::edit($plan, ['events.add.change' => (string) $dice->getInt(0, 300), 'events.add.dose' => (string) $dice->getInt(0, 300), 'events.add.leaves' => (string) $dice->getInt(0, 300), 'events.add.holiday' => (string) $dice->getInt(0, 300)]);
+        $plan = self::edit($plan, [
+            'events.add.change' => (string) $dice->getInt(0, 300),
+            'events.add.dose' => (string) $dice->getInt(0, 300),
+            'events.add.leaves' => (string) $dice->getInt(0, 300),
+            'events.add.holiday' => (string) $dice->getInt(0, 300),
+        ]);
 
         if (0 === $seed % 8) {
             // And where it stands, what lies in it, how it is moved and shut.
             $plan = self::edit($plan, [
-                'site.aspect' => ['none', 'south', 'open'][$dice->getInt(0, 2)], 'site.sky' => (string) $dice->getInt(0, 100), 'site.swing' => (string) $dice->getInt(0, 5), 'site.lid' => ['yes', 'no'][$dice->getInt(0, 1)],
-                'site.movement' => ['still', 'rippled', 'lively'][$dice->getInt(0, 2)], 'site.altitude' => (string) $dice->getInt(0, 2500), 'site.rain' => (string) $dice->getInt(0, 1500), 'care.gas' => (string) $dice->getInt(0, 20),
-                'hardscape.add' => 'tufa', 'bed.doses.add' => ['limestone', 'root-tab', 'gypsum', 'bone-meal'][$dice->getInt(0, 3)], 'water.sulphate' => (string) $dice->getInt(0, 200), 'water.calcium' => (string) $dice->getInt(0, 100),
+                'site.aspect' => ['none', 'south', 'open'][$dice->getInt(0, 2)],
+                'site.sky' => (string) $dice->getInt(0, 100),
+                'site.swing' => (string) $dice->getInt(0, 5),
+                'site.lid' => ['yes', 'no'][$dice->getInt(0, 1)],
+                'site.movement' => ['still', 'rippled', 'lively'][$dice->getInt(0, 2)],
+                'site.altitude' => (string) $dice->getInt(0, 2500),
+                'site.rain' => (string) $dice->getInt(0, 1500),
+                'care.gas' => (string) $dice->getInt(0, 20),
+                'hardscape.add' => 'tufa',
+                'bed.doses.add' => ['limestone', 'root-tab', 'gypsum', 'bone-meal'][$dice->getInt(0, 3)],
+                'water.sulphate' => (string) $dice->getInt(0, 200),
+                'water.calcium' => (string) $dice->getInt(0, 100),
             ]);
         }
         if (0 === $seed % 24) {
             $plan = self::edit($plan, ['feeding.grams' => '0', 'care.gas' => '0', 'site.sealed' => 'yes']);
         }
 
-        return [] === $plan->clumps ? $plan : self::edit($plan, ['plants.c1.day' => (string) $dice->getInt(0, 60), 'events.add.trim' => (string) $dice->getInt(0, 300)]);
+        return [] === $plan->clumps
+            ? $plan
+            : self::edit($plan, ['plants.c1.day' => (string) $dice->getInt(0, 60), 'events.add.trim' => (string) $dice->getInt(0, 300)]);
     }
 
     /** @param array<mixed> $things */

@@ -14,8 +14,11 @@ use Symfony\Component\Console\Style\SymfonyStyle;
 #[AsCommand('olvek:keeper:disable', 'Signs a keeper out and lets nobody sign in by that name; --undo lets them in again')]
 final class DisableKeeperCommand extends KeeperCommand
 {
-    public function __construct(KeeperRepository $keepers, private readonly EntityManagerInterface $entities, private readonly ClockInterface $clock)
-    {
+    public function __construct(
+        KeeperRepository $keepers,
+        private readonly EntityManagerInterface $entities,
+        private readonly ClockInterface $clock,
+    ) {
         parent::__construct($keepers);
     }
 

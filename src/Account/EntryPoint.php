@@ -33,17 +33,25 @@ final readonly class EntryPoint implements AuthenticationEntryPointInterface
     public function start(Request $request, ?AuthenticationException $authException = null): Response
     {
         if ('json' === $request->getPreferredFormat()) {
-            return new JsonResponse(['message' => 'You are signed out. Sign in again in another window, then repeat this change; what you typed still stands here.'], Response::HTTP_UNAUTHORIZED);
+            return new JsonResponse(
+                [
+                    'message' => 'You are signed out. Sign in again in another window, then repeat this change; what you typed still '
+                        .'stands here.',
+                ],
+                Response::HTTP_UNAUTHORIZED,
+            );
         }
         $tank = $request->attributes->get('tank');
         if (!$request->hasPreviousSession() || !SessionAge::wasSignedIn($request->getSession())) {
             // The firewall has noted where the stranger wanted to go; the address tells it as well, and leaves no file behind.
             $this->removeTargetPath($request->getSession(), 'main');
 
-            return new RedirectResponse($this->urls->generate(
-                'account_sign_in',
-                $request->isMethodSafe() && '/' !== $request->getPathInfo() ? ['to' => $request->getRequestUri()] : [],
-            ));
+            return new RedirectResponse(
+                $this->urls->generate(
+                    'account_sign_in',
+                    $request->isMethodSafe() && '/' !== $request->getPathInfo() ? ['to' => $request->getRequestUri()] : [],
+                ),
+            );
         }
         if ('bench_edit' === $request->attributes->get('_route') && \is_string($tank)) {
             $request->getSession()->set(self::PENDING, ['tank' => $tank, 'edits' => self::worthKeeping($request->request->all('edits'))]);

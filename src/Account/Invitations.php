@@ -38,7 +38,11 @@ final readonly class Invitations
     /** @return bool whether it was still there to be taken: of two at the same moment, one gets it */
     public function take(Invitation $invitation): bool
     {
-        return 1 === $this->entities->createQuery('DELETE FROM '.Invitation::class.' i WHERE i.codeHash = :code')->setParameter('code', $invitation->codeHash)->execute();
+        return 1 ===
+            $this->entities
+                ->createQuery('DELETE FROM '.Invitation::class.' i WHERE i.codeHash = :code')
+                ->setParameter('code', $invitation->codeHash)
+                ->execute();
     }
 
     private static function hash(string $code): string

@@ -55,10 +55,8 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface, Equat
 
     /** @param string $signInName without case, as SignInName::fold() gives it */
     public function __construct(
-        #[ORM\Column(type: 'string', length: 80, unique: true)]
-        public readonly string $signInName,
-        #[ORM\Column(type: 'string', length: self::LONGEST_NAME)]
-        private string $displayName,
+        #[ORM\Column(type: 'string', length: 80, unique: true)] public readonly string $signInName,
+        #[ORM\Column(type: 'string', length: self::LONGEST_NAME)] private string $displayName,
     ) {
         $this->id = Uuid::v7();
     }
@@ -190,7 +188,11 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface, Equat
     /** Whether someone who is signed in still is: asked at every request. */
     public function isEqualTo(UserInterface $user): bool
     {
-        return $user instanceof self && $user->signInName === $this->signInName && $user->seal === $this->seal && !$user->isAway() && !$this->isAway();
+        return $user instanceof self
+            && $user->signInName === $this->signInName
+            && $user->seal === $this->seal
+            && !$user->isAway()
+            && !$this->isAway();
     }
 
     public function getPassword(): string

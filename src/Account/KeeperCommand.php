@@ -10,7 +10,9 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\Console\Style\SymfonyStyle;
 
-/** A command that does something to one keeper, named by the sign-in name. Ends with 1, and says why, where there is nobody of that name. */
+/**
+ * A command that does something to one keeper, named by the sign-in name. Ends with 1, and says why, where there is nobody of that name.
+ */
 abstract class KeeperCommand extends Command
 {
     public function __construct(private readonly KeeperRepository $keepers)

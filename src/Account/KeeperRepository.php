@@ -17,8 +17,11 @@ use Symfony\Component\Security\Core\User\PasswordUpgraderInterface;
 /** @extends ServiceEntityRepository<Keeper> */
 final class KeeperRepository extends ServiceEntityRepository implements PasswordUpgraderInterface, UserLoaderInterface
 {
-    public function __construct(ManagerRegistry $registry, private readonly UserPasswordHasherInterface $hasher, private readonly PasswordRule $rule)
-    {
+    public function __construct(
+        ManagerRegistry $registry,
+        private readonly UserPasswordHasherInterface $hasher,
+        private readonly PasswordRule $rule,
+    ) {
         parent::__construct($registry, Keeper::class);
     }
 

@@ -24,9 +24,14 @@ final readonly class PasswordRule
     public function fault(#[\SensitiveParameter] string $password): ?string
     {
         return match (true) {
-            !mb_check_encoding($password, 'UTF-8'), \strlen($password) > self::MOST => 'This password cannot be taken. Choose one of at least 10 characters.',
-            mb_strlen($password) < self::LEAST => \sprintf('A password needs at least %d characters; a few words in a row are easy to remember.', self::LEAST),
-            $this->isCommon($password) => 'This password is one of those that are tried first. Choose another; a few words in a row are easy to remember.',
+            !mb_check_encoding($password, 'UTF-8'),
+            \strlen($password) > self::MOST => 'This password cannot be taken. Choose one of at least 10 characters.',
+            mb_strlen($password) < self::LEAST => \sprintf(
+                'A password needs at least %d characters; a few words in a row are easy to remember.',
+                self::LEAST,
+            ),
+            $this->isCommon($password) => 'This password is one of those that are tried first. Choose another; a few words in a row are '
+                .'easy to remember.',
             default => null,
         };
     }

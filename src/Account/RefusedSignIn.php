@@ -24,8 +24,10 @@ final readonly class RefusedSignIn implements AuthenticationFailureHandlerInterf
         $request->getSession()->remove(SecurityRequestAttributes::LAST_USERNAME);
         $request->getSession()->save();
         $again = $request->duplicate([], null, [
-            '_controller' => SignInController::class.'::signIn', '_route' => 'account_sign_in',
-            SecurityRequestAttributes::AUTHENTICATION_ERROR => $exception, SecurityRequestAttributes::LAST_USERNAME => mb_scrub($request->request->getString('name')),
+            '_controller' => SignInController::class.'::signIn',
+            '_route' => 'account_sign_in',
+            SecurityRequestAttributes::AUTHENTICATION_ERROR => $exception,
+            SecurityRequestAttributes::LAST_USERNAME => mb_scrub($request->request->getString('name')),
         ]);
 
         return $this->kernel->handle($again, HttpKernelInterface::SUB_REQUEST);

@@ -25,7 +25,13 @@ final class RegisterController extends AbstractController
     ) {
     }
 
-    #[Route('/register/{code}', name: 'account_register', requirements: ['code' => Invitations::CODE], defaults: ['code' => null], methods: ['GET', 'POST'])]
+    #[Route(
+        '/register/{code}',
+        name: 'account_register',
+        requirements: ['code' => Invitations::CODE],
+        defaults: ['code' => null],
+        methods: ['GET', 'POST'],
+    ),]
     public function register(Request $request, ?string $code, Security $security): Response
     {
         $invitation = null === $code ? null : $this->invitations->find($code);
@@ -46,7 +52,11 @@ final class RegisterController extends AbstractController
             return $this->form($typed, $code, '');
         }
         if (!$this->isCsrfTokenValid('register', $request->request->getString('_token'))) {
-            return $this->form($typed, $code, 'This form did not come from this site as your browser tells it. Send it again from this page.');
+            return $this->form(
+                $typed,
+                $code,
+                'This form did not come from this site as your browser tells it. Send it again from this page.',
+            );
         }
         if (!$this->often->create((string) $request->getClientIp())->consume()->isAccepted()) {
             return $this->form(

@@ -12,7 +12,10 @@ use Symfony\Component\HttpKernel\Event\RequestEvent;
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
 use Symfony\Component\Security\Http\Event\LoginSuccessEvent;
 
-/** Ends sessions that are old: after a week without a visit, or a month after signing in. What is typed then is still kept over the next sign-in. */
+/**
+ * Ends sessions that are old: after a week without a visit, or a month after signing in. What is typed then is still kept over the next
+ * sign-in.
+ */
 final readonly class SessionAge
 {
     /** When this session was signed in, and when it was last used: a session without the first was never signed in. */
@@ -25,8 +28,10 @@ final readonly class SessionAge
     private const COARSE = 600;
 
     /** @param ClockInterface $clock the real one: a test that moves the days is not signed out by it */
-    public function __construct(private TokenStorageInterface $tokens, #[Autowire(service: 'Olvek\Site\ShiftedClock.inner')] private ClockInterface $clock)
-    {
+    public function __construct(
+        private TokenStorageInterface $tokens,
+        #[Autowire(service: 'Olvek\Site\ShiftedClock.inner')] private ClockInterface $clock,
+    ) {
     }
 
     #[AsEventListener]

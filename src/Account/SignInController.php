@@ -34,21 +34,35 @@ final class SignInController extends AbstractController
         $name = $request->attributes->get(SecurityRequestAttributes::LAST_USERNAME);
         $throttled = $error instanceof TooManyLoginAttemptsAuthenticationException;
         $response = new Response(
-            status: $throttled ? Response::HTTP_TOO_MANY_REQUESTS : (null === $error ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
+            status: $throttled
+                ? Response::HTTP_TOO_MANY_REQUESTS
+                : (null === $error
+                    ? Response::HTTP_OK
+                    : Response::HTTP_UNPROCESSABLE_ENTITY),
             headers: $throttled ? ['Retry-After' => '60'] : [],
         );
 
-        return $this->render('account/sign_in.html.twig', [
-            'name' => \is_string($name) ? $name : '', 'fault' => self::fault($error), 'section' => $picture->section(), 'registration' => $registration,
-            'to' => SamePage::orHome($request->isMethod('POST') ? $request->request->getString('_target_path', '/') : $request->query->getString('to', '/')),
-        ], $response);
+        return $this->render(
+            'account/sign_in.html.twig',
+            [
+                'name' => \is_string($name) ? $name : '',
+                'fault' => self::fault($error),
+                'section' => $picture->section(),
+                'registration' => $registration,
+                'to' => SamePage::orHome(
+                    $request->isMethod('POST') ? $request->request->getString('_target_path', '/') : $request->query->getString('to', '/'),
+                ),
+            ],
+            $response,
+        );
     }
 
     private static function fault(mixed $error): string
     {
         return match (true) {
             null === $error => '',
-            $error instanceof TooManyLoginAttemptsAuthenticationException => 'Those were too many tries in a row. Wait a minute, then try again.',
+            $error instanceof TooManyLoginAttemptsAuthenticationException => 'Those were too many tries in a row. Wait a minute, then try '
+                .'again.',
             $error instanceof InvalidCsrfTokenException => 'This page has expired. Nothing is lost: sign in again.',
             $error instanceof CustomUserMessageAccountStatusException => $error->getMessageKey(),
             default => 'This name and password do not go together. Check both and try again.',

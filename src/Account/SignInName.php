@@ -15,7 +15,9 @@ final class SignInName
     {
         $name = self::fold($typed);
 
-        return null !== $name && 1 === preg_match('/^[\p{L}\p{M}\p{N}._@-]{2,}$/u', $name) && mb_strlen($name) <= self::LONGEST ? $name : null;
+        return null !== $name && 1 === preg_match('/^[\p{L}\p{M}\p{N}._@-]{2,}$/u', $name) && mb_strlen($name) <= self::LONGEST
+            ? $name
+            : null;
     }
 
     /** Without case and in one normal form; null where it is no text. */

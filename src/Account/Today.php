@@ -37,7 +37,12 @@ final readonly class Today
     {
         $day = Moment::read('!Y-m-d', $typed, new \DateTimeZone('UTC'));
 
-        return null === $day || $day->format('Y-m-d') !== $typed || (int) $day->format('Y') < self::YEARS[0] || (int) $day->format('Y') > self::YEARS[1] ? null : $day;
+        return null === $day
+            || $day->format('Y-m-d') !== $typed
+            || (int) $day->format('Y') < self::YEARS[0]
+            || (int) $day->format('Y') > self::YEARS[1]
+            ? null
+            : $day;
     }
 
     /** Whole days from one to another; negative where it lies before. */

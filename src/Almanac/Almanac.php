@@ -33,7 +33,9 @@ final readonly class Almanac
     public const AHEAD = 21;
     /** Days for which something that was not done is still asked about. J: what nobody did for two weeks was not meant to be done. */
     private const LATE = 14;
-    /** Days in which the start's gates, not the plan's calendar, say what to test and who may come, even where nothing has been tested. J. */
+    /**
+     * Days in which the start's gates, not the plan's calendar, say what to test and who may come, even where nothing has been tested. J.
+     */
     private const STARTING = 120;
 
     public function __construct(
@@ -53,7 +55,8 @@ final readonly class Almanac
      * @param list<string>|null $only ids of the tanks that are wanted; null for all
      * @param int|null          $most of each part that is wanted; null for all
      *
-     * @return array{late: list<Due>, now: list<Due>, coming: list<Due>, more: array{late: int, now: int, coming: int}, unfilled: list<Tank>} by day; how many more there are of each part
+     * @return array{late: list<Due>, now: list<Due>, coming: list<Due>, more: array{late: int, now: int, coming: int},
+     *     unfilled: list<Tank>} by day; how many more there are of each part
      */
     public function of(Keeper $keeper, ?array $only = null, ?int $most = null): array
     {
@@ -72,7 +75,17 @@ final readonly class Almanac
             }
             [$id, $task, $words, $fell, $on, $moved, $way, $every] = $row;
             $day = new \DateTimeImmutable($on, new \DateTimeZone('UTC'));
-            $parts[$part][] = new Due($tanks[$id], $task, $words, new \DateTimeImmutable($fell, new \DateTimeZone('UTC')), $day, max(0, Today::between($day, $today)), $moved, $way, $every);
+            $parts[$part][] = new Due(
+                $tanks[$id],
+                $task,
+                $words,
+                new \DateTimeImmutable($fell, new \DateTimeZone('UTC')),
+                $day,
+                max(0, Today::between($day, $today)),
+                $moved,
+                $way,
+                $every,
+            );
         }
 
         return [...$parts, 'more' => $more, 'unfilled' => array_values(array_diff_key($tanks, $filled))];
@@ -85,7 +98,8 @@ final readonly class Almanac
      * @param array<string, \DateTimeImmutable> $filled day of filling by tank
      * @param array<string, Tank>               $tanks  by id
      *
-     * @return list<array{string, string, string, string, string, bool, string, int}> tank, task, words, day by itself, day on which it is asked for, whether moved, route, days between
+     * @return list<array{string, string, string, string, string, bool, string, int}> tank, task, words, day by itself, day on which it
+     *     is asked for, whether moved, route, days between
      */
     private function rows(Keeper $keeper, \DateTimeImmutable $today, array $filled, array $tanks): array
     {
@@ -134,7 +148,19 @@ final readonly class Almanac
             }
         }
 
-        return array_map(static fn (Due $d): array => [$d->tank->id()->toRfc4122(), $d->task, $d->words, $d->due->format('Y-m-d'), $d->on->format('Y-m-d'), $d->moved, $d->way, $d->every], $due);
+        return array_map(
+            static fn (Due $d): array => [
+                $d->tank->id()->toRfc4122(),
+                $d->task,
+                $d->words,
+                $d->due->format('Y-m-d'),
+                $d->on->format('Y-m-d'),
+                $d->moved,
+                $d->way,
+                $d->every,
+            ],
+            $due,
+        );
     }
 
     /**
@@ -143,10 +169,31 @@ final readonly class Almanac
      * @param array{int, string}      $lines
      * @param array<string, TaskMark> $marks
      */
-    private function stamp(Keeper $keeper, \DateTimeImmutable $today, \DateTimeImmutable $filled, Tank $tank, array $lines, array $marks): string
-    {
-        return hash('xxh128', implode("\n", [$today->format('Y-m-d'), $filled->format('Y-m-d'), $keeper->units()->value, $keeper->kit()->code(), $tank->planHash(), $tank->name(), ...$lines,
-            ...array_map(static fn (string $key, TaskMark $m): string => "$key {$m->moved?->format('Y-m-d')} ".($m->settled ? 'settled' : ''), array_keys($marks), $marks)]));
+    private function stamp(
+        Keeper $keeper,
+        \DateTimeImmutable $today,
+        \DateTimeImmutable $filled,
+        Tank $tank,
+        array $lines,
+        array $marks,
+    ): string {
+        return hash(
+            'xxh128',
+            implode("\n", [
+                $today->format('Y-m-d'),
+                $filled->format('Y-m-d'),
+                $keeper->units()->value,
+                $keeper->kit()->code(),
+                $tank->planHash(),
+                $tank->name(),
+                ...$lines,
+                ...array_map(
+                    static fn (string $key, TaskMark $m): string => "$key {$m->moved?->format('Y-m-d')} ".($m->settled ? 'settled' : ''),
+                    array_keys($marks),
+                    $marks,
+                ),
+            ]),
+        );
     }
 
     /**
@@ -176,7 +223,10 @@ final readonly class Almanac
     {
         $marks = [];
         /** @var list<TaskMark> $found */
-        $found = $this->entities->createQuery('SELECT m, t FROM '.TaskMark::class.' m JOIN m.tank t WHERE t.keeper = :keeper')->setParameter('keeper', $keeper->id(), 'uuid')->getResult();
+        $found = $this->entities
+            ->createQuery('SELECT m, t FROM '.TaskMark::class.' m JOIN m.tank t WHERE t.keeper = :keeper')
+            ->setParameter('keeper', $keeper->id(), 'uuid')
+            ->getResult();
         foreach ($found as $mark) {
             $marks[$mark->tank->id()->toRfc4122()]["$mark->task $mark->due"] = $mark;
         }
@@ -192,10 +242,16 @@ final readonly class Almanac
         $lines = $this->lines($keeper);
         $stamp = '';
         foreach (array_intersect_key($this->tanks->all($keeper), $filled) as $id => $tank) {
-            $stamp = hash('xxh128', $stamp.$this->stamp($keeper, $this->today->of($keeper), $filled[$id], $tank, $lines[$id] ?? [0, ''], $marks[$id] ?? []));
+            $stamp = hash(
+                'xxh128',
+                $stamp.$this->stamp($keeper, $this->today->of($keeper), $filled[$id], $tank, $lines[$id] ?? [0, ''], $marks[$id] ?? []),
+            );
         }
 
-        return $this->kept->get('almanac.ics.'.$keeper->id()->toBase58().'.'.$stamp, fn (): string => $this->writer->shelf($this->feed($keeper), $marks));
+        return $this->kept->get(
+            'almanac.ics.'.$keeper->id()->toBase58().'.'.$stamp,
+            fn (): string => $this->writer->shelf($this->feed($keeper), $marks),
+        );
     }
 
     /** The open time of a task that falls on a day; null where the tank does not ask for it then. */
@@ -214,7 +270,14 @@ final readonly class Almanac
     /** Done or left out: it is not asked for again, and the logbook says so. False where another window was faster. */
     public function settle(Due $due, bool $done): bool
     {
-        $entry = $this->logbook->write($due->tank, $this->today->of($due->tank->keeper), EventKind::Task, 0.0, $due->task, ($done ? '' : 'Left out: ').$due->words);
+        $entry = $this->logbook->write(
+            $due->tank,
+            $this->today->of($due->tank->keeper),
+            EventKind::Task,
+            0.0,
+            $due->task,
+            ($done ? '' : 'Left out: ').$due->words,
+        );
 
         return $this->mark($due, null, true, $entry);
     }
@@ -222,7 +285,14 @@ final readonly class Almanac
     /** Put off to another day, which the logbook tells. */
     public function move(Due $due, \DateTimeImmutable $to): bool
     {
-        $entry = $this->logbook->write($due->tank, $this->today->of($due->tank->keeper), EventKind::Task, 0.0, $due->task, \sprintf('Put off to %s: %s', $to->format('j F'), $due->words));
+        $entry = $this->logbook->write(
+            $due->tank,
+            $this->today->of($due->tank->keeper),
+            EventKind::Task,
+            0.0,
+            $due->task,
+            \sprintf('Put off to %s: %s', $to->format('j F'), $due->words),
+        );
 
         return $this->mark($due, $to, false, $entry);
     }
@@ -284,7 +354,21 @@ final readonly class Almanac
     private function start(Tank $tank, FirstWeeks $weeks, \DateTimeImmutable $filled, \DateTimeImmutable $today): array
     {
         $on = $filled->modify("+$weeks->nextTest days");
-        $due = Today::between($today, $on) > self::AHEAD ? [] : [new Due($tank, 'weeks-test', 'Test '.implode(', ', array_map(static fn ($m): string => $m->label(), $weeks->measures)), $on, $on, max(0, Today::between($on, $today)), false, 'weeks')];
+        $due =
+            Today::between($today, $on) > self::AHEAD
+                ? []
+                : [
+                    new Due(
+                        $tank,
+                        'weeks-test',
+                        'Test '.implode(', ', array_map(static fn ($m): string => $m->label(), $weeks->measures)),
+                        $on,
+                        $on,
+                        max(0, Today::between($on, $today)),
+                        false,
+                        'weeks',
+                    ),
+                ];
         foreach ($weeks->gates as $gate) {
             if (GateState::Ready === $gate->state) {
                 $due[] = new Due($tank, "weeks-$gate->id", "$gate->name: the gate is open", $today, $today, 0, false, 'weeks');
@@ -299,9 +383,27 @@ final readonly class Almanac
     {
         $lines = [];
         // Asked tank by tank of the index: grouping fifty thousand lines takes ten times as long.
-        $of = static fn (string $what, string $e): string => \sprintf('(SELECT %s(%s.written) FROM %s %s WHERE %s.tank = t)', $what, $e, Entry::class, $e, $e);
+        $of = static fn (string $what, string $e): string => \sprintf(
+            '(SELECT %s(%s.written) FROM %s %s WHERE %s.tank = t)',
+            $what,
+            $e,
+            Entry::class,
+            $e,
+            $e,
+        );
         /** @var list<array{tank: Uuid, lines: int|string, newest: string|null}> $rows */
-        $rows = $this->entities->createQuery('SELECT t.id AS tank, '.$of('COUNT', 'c').' AS lines, '.$of('MAX', 'm').' AS newest FROM '.Tank::class.' t WHERE t.keeper = :keeper')->setParameter('keeper', $keeper->id(), 'uuid')->getResult();
+        $rows = $this->entities
+            ->createQuery(
+                'SELECT t.id AS tank, '.
+                    $of('COUNT', 'c').
+                    ' AS lines, '.
+                    $of('MAX', 'm').
+                    ' AS newest FROM '.
+                    Tank::class.
+                    ' t WHERE t.keeper = :keeper',
+            )
+            ->setParameter('keeper', $keeper->id(), 'uuid')
+            ->getResult();
         foreach ($rows as $row) {
             $lines[$row['tank']->toRfc4122()] = [(int) $row['lines'], $row['newest'] ?? ''];
         }
@@ -314,8 +416,15 @@ final readonly class Almanac
     {
         $filled = [];
         /** @var list<array{tank: Uuid, day: \DateTimeImmutable}> $rows */
-        $rows = $this->entities->createQuery('SELECT t.id AS tank, m.on AS day FROM '.StepMark::class.' m JOIN m.tank t WHERE t.keeper = :keeper AND m.step = :step AND m.done = true')
-            ->setParameter('keeper', $keeper->id(), 'uuid')->setParameter('step', Steps::FILL)->getResult();
+        $rows = $this->entities
+            ->createQuery(
+                'SELECT t.id AS tank, m.on AS day FROM '.
+                    StepMark::class.
+                    ' m JOIN m.tank t WHERE t.keeper = :keeper AND m.step = :step AND m.done = true',
+            )
+            ->setParameter('keeper', $keeper->id(), 'uuid')
+            ->setParameter('step', Steps::FILL)
+            ->getResult();
         foreach ($rows as $row) {
             $filled[$row['tank']->toRfc4122()] = $row['day'];
         }

@@ -43,7 +43,12 @@ final class AlmanacController extends AbstractController
     }
 
     /** A task is done, left out, or put off. */
-    #[Route('/almanac/{tank}/{task}/{due}', name: 'almanac_mark', requirements: ['tank' => Requirement::UUID, 'task' => '[a-z0-9-]{1,80}', 'due' => '\d{4}-\d\d-\d\d'], methods: ['POST'])]
+    #[Route(
+        '/almanac/{tank}/{task}/{due}',
+        name: 'almanac_mark',
+        requirements: ['tank' => Requirement::UUID, 'task' => '[a-z0-9-]{1,80}', 'due' => '\d{4}-\d\d-\d\d'],
+        methods: ['POST'],
+    ),]
     public function mark(Request $request, Tank $tank, string $task, string $due, #[CurrentUser] Keeper $keeper): Response
     {
         if (!$this->trusted($request)) {
@@ -51,20 +56,33 @@ final class AlmanacController extends AbstractController
         }
         $time = $this->almanac->find($tank, $keeper, $task, $due);
         if (null === $time || '' !== $time->way) {
-            return $this->page($keeper, 'That is not asked for any more: it was settled in another window, or the plan has changed.', Response::HTTP_CONFLICT);
+            return $this->page(
+                $keeper,
+                'That is not asked for any more: it was settled in another window, or the plan has changed.',
+                Response::HTTP_CONFLICT,
+            );
         }
         if ('move' === $request->request->getString('state')) {
             $to = Today::read($request->request->getString('to'));
             $ahead = null === $to ? 0 : Today::between($this->today->of($keeper), $to);
             if (null === $to || $ahead < 1 || $ahead > self::FARTHEST) {
-                return $this->page($keeper, \sprintf('“%s” stays where it is: put it off to a day from tomorrow to a year ahead, as year-month-day.', $time->words));
+                return $this->page(
+                    $keeper,
+                    \sprintf('“%s” stays where it is: put it off to a day from tomorrow to a year ahead, as year-month-day.', $time->words),
+                );
             }
             $kept = $this->almanac->move($time, $to);
         } else {
             $kept = $this->almanac->settle($time, 'done' === $request->request->getString('state'));
         }
 
-        return $kept ? $this->redirectToRoute('almanac', [], Response::HTTP_SEE_OTHER) : $this->page($keeper, 'Another window was faster, and nothing was logged twice: this is how it stands now.', Response::HTTP_CONFLICT);
+        return $kept
+            ? $this->redirectToRoute('almanac', [], Response::HTTP_SEE_OTHER)
+            : $this->page(
+                $keeper,
+                'Another window was faster, and nothing was logged twice: this is how it stands now.',
+                Response::HTTP_CONFLICT,
+            );
     }
 
     /** All of it as one file. */
@@ -116,11 +134,23 @@ final class AlmanacController extends AbstractController
             throw $this->createNotFoundException('There is no such calendar.');
         }
 
-        return new Response($this->almanac->calendarText($keeper), headers: ['Content-Type' => 'text/calendar; charset=utf-8', 'Cache-Control' => 'private, max-age=900', 'X-Robots-Tag' => 'noindex', 'Referrer-Policy' => 'no-referrer']);
+        return new Response(
+            $this->almanac->calendarText($keeper),
+            headers: [
+                'Content-Type' => 'text/calendar; charset=utf-8',
+                'Cache-Control' => 'private, max-age=900',
+                'X-Robots-Tag' => 'noindex',
+                'Referrer-Policy' => 'no-referrer',
+            ],
+        );
     }
 
-    private function page(Keeper $keeper, string $notice = '', int $status = Response::HTTP_UNPROCESSABLE_ENTITY, string $which = ''): Response
-    {
+    private function page(
+        Keeper $keeper,
+        string $notice = '',
+        int $status = Response::HTTP_UNPROCESSABLE_ENTITY,
+        string $which = '',
+    ): Response {
         $today = $this->today->of($keeper);
         $almanac = $this->almanac->of($keeper, '' === $which ? null : [$which], self::MOST);
         $days = [];
@@ -128,10 +158,23 @@ final class AlmanacController extends AbstractController
             $days[$time->on->format('Y-m-d')][] = $time;
         }
 
-        return $this->render('almanac/almanac.html.twig', [
-            'late' => $almanac['late'], 'now' => $almanac['now'], 'days' => $days, 'more' => [...$almanac['more'], 'unfilled' => max(0, \count($almanac['unfilled']) - self::MOST)],
-            'unfilled' => \array_slice($almanac['unfilled'], 0, self::MOST), 'today' => $today, 'notice' => $notice, 'keeper' => $keeper, 'zones' => \DateTimeZone::listIdentifiers(), 'tanks' => $this->tanks->all($keeper), 'which' => $which],
-            new Response(status: '' === $notice ? Response::HTTP_OK : $status));
+        return $this->render(
+            'almanac/almanac.html.twig',
+            [
+                'late' => $almanac['late'],
+                'now' => $almanac['now'],
+                'days' => $days,
+                'more' => [...$almanac['more'], 'unfilled' => max(0, \count($almanac['unfilled']) - self::MOST)],
+                'unfilled' => \array_slice($almanac['unfilled'], 0, self::MOST),
+                'today' => $today,
+                'notice' => $notice,
+                'keeper' => $keeper,
+                'zones' => \DateTimeZone::listIdentifiers(),
+                'tanks' => $this->tanks->all($keeper),
+                'which' => $which,
+            ],
+            new Response(status: '' === $notice ? Response::HTTP_OK : $status),
+        );
     }
 
     private function trusted(Request $request): bool

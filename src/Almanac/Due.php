@@ -17,8 +17,17 @@ final readonly class Due
      * @param int                $every days from one time to the next; 0 for once
      * @param string             $way   route of the page where it is done; '' where it is just done
      */
-    public function __construct(public Tank $tank, public string $task, public string $words, public \DateTimeImmutable $due, public \DateTimeImmutable $on, public int $late, public bool $moved, public string $way = '', public int $every = 0)
-    {
+    public function __construct(
+        public Tank $tank,
+        public string $task,
+        public string $words,
+        public \DateTimeImmutable $due,
+        public \DateTimeImmutable $on,
+        public int $late,
+        public bool $moved,
+        public string $way = '',
+        public int $every = 0,
+    ) {
     }
 
     /** The day that is proposed when it is put off: the one after it, never one that has gone by. */

@@ -37,7 +37,14 @@ final class BenchController extends AbstractController
     {
         $pending = $request->getSession()->remove(EntryPoint::PENDING);
         if (\is_array($pending) && $pending['tank'] === $tank->id()->toRfc4122() && \is_array($pending['edits'])) {
-            return $this->answer($request, $tank, $keeper, self::texts($pending['edits']), [], 'You had been signed out, so this was not saved yet. What you typed stands in its fields: send it again.');
+            return $this->answer(
+                $request,
+                $tank,
+                $keeper,
+                self::texts($pending['edits']),
+                [],
+                'You had been signed out, so this was not saved yet. What you typed stands in its fields: send it again.',
+            );
         }
 
         return $this->answer($request, $tank, $keeper);
@@ -46,9 +53,19 @@ final class BenchController extends AbstractController
     #[Route('/edit', name: 'bench_edit', methods: ['POST'])]
     public function edit(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        $edits = array_filter(self::texts($request->request->all('edits')), static fn (string $typed, string $place): bool => '' !== $typed || !str_ends_with($place, '.add'), \ARRAY_FILTER_USE_BOTH);
+        $edits = array_filter(
+            self::texts($request->request->all('edits')),
+            static fn (string $typed, string $place): bool => '' !== $typed || !str_ends_with($place, '.add'),
+            \ARRAY_FILTER_USE_BOTH,
+        );
 
-        return $this->travel($request, $tank, $keeper, $edits, fn (Tank $tank, int $base) => $this->road->edit($tank, $base, $edits, $keeper->units()));
+        return $this->travel(
+            $request,
+            $tank,
+            $keeper,
+            $edits,
+            fn (Tank $tank, int $base) => $this->road->edit($tank, $base, $edits, $keeper->units()),
+        );
     }
 
     /** The tank on a day: drawings and year only. */
@@ -71,7 +88,11 @@ final class BenchController extends AbstractController
             return new JsonResponse(['message' => implode(' ', $refused->messages($keeper->units()))], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
 
-        return $this->parts($request, $tank, $this->page->glance($tank, $keeper->units(), ViewSettings::asked($request, $keeper->units()), $plan));
+        return $this->parts(
+            $request,
+            $tank,
+            $this->page->glance($tank, $keeper->units(), ViewSettings::asked($request, $keeper->units()), $plan),
+        );
     }
 
     #[Route('/undo', name: 'bench_undo', methods: ['POST'])]
@@ -89,7 +110,10 @@ final class BenchController extends AbstractController
     #[Route('/plan.json', name: 'bench_export', methods: ['GET'])]
     public function export(Tank $tank): Response
     {
-        return new Response($this->tanks->head($tank)->plan, headers: Attachment::headers('application/json', $tank->name().'.plan.json', 'plan.json'));
+        return new Response(
+            $this->tanks->head($tank)->plan,
+            headers: Attachment::headers('application/json', $tank->name().'.plan.json', 'plan.json'),
+        );
     }
 
     /**
@@ -106,43 +130,89 @@ final class BenchController extends AbstractController
         } catch (StaleEdit $stale) {
             $tank = $this->tanks->owned($tank->id(), $keeper) ?? throw $this->createNotFoundException();
 
-            return $this->answer($request, $tank, $keeper, $this->page->typedSince($tank, $request->request->getInt('base'), $edits, $keeper->units()), [], $stale->getMessage(), Response::HTTP_CONFLICT);
+            return $this->answer(
+                $request,
+                $tank,
+                $keeper,
+                $this->page->typedSince($tank, $request->request->getInt('base'), $edits, $keeper->units()),
+                [],
+                $stale->getMessage(),
+                Response::HTTP_CONFLICT,
+            );
         } catch (InvalidPlan $refused) {
-            return $this->answer($request, $tank, $keeper, $edits, $refused->messages($keeper->units()), null, Response::HTTP_UNPROCESSABLE_ENTITY);
+            return $this->answer(
+                $request,
+                $tank,
+                $keeper,
+                $edits,
+                $refused->messages($keeper->units()),
+                null,
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
         }
         if (self::wantsParts($request)) {
             return $this->answer($request, $tank, $keeper);
         }
 
-        return $this->redirectToRoute('bench', ['tank' => $tank->id(), ...ViewSettings::asked($request, $keeper->units())->query()], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'bench',
+            ['tank' => $tank->id(), ...ViewSettings::asked($request, $keeper->units())->query()],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     /**
      * @param array<string, string> $typed
      * @param array<string, string> $errors
      */
-    private function answer(Request $request, Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], ?string $notice = null, int $status = Response::HTTP_OK): Response
-    {
+    private function answer(
+        Request $request,
+        Tank $tank,
+        Keeper $keeper,
+        array $typed = [],
+        array $errors = [],
+        ?string $notice = null,
+        int $status = Response::HTTP_OK,
+    ): Response {
         $view = ViewSettings::asked($request, $keeper->units());
         $parts = $this->page->parts($tank, $keeper->units(), $view, $typed, $errors);
         if (!self::wantsParts($request)) {
-            return $this->render('bench/show.html.twig', ['tank' => $tank, 'parts' => $parts, 'notice' => $notice, 'view' => $view, 'errors' => $errors], new Response(status: $status));
+            return $this->render(
+                'bench/show.html.twig',
+                ['tank' => $tank, 'parts' => $parts, 'notice' => $notice, 'view' => $view, 'errors' => $errors],
+                new Response(status: $status),
+            );
         }
 
         return $this->parts($request, $tank, $parts, $notice, $status);
     }
 
     /** @param array<string, string> $parts of which only those travel that the page does not have already */
-    private function parts(Request $request, Tank $tank, array $parts, ?string $notice = null, int $status = Response::HTTP_OK): JsonResponse
-    {
+    private function parts(
+        Request $request,
+        Tank $tank,
+        array $parts,
+        ?string $notice = null,
+        int $status = Response::HTTP_OK,
+    ): JsonResponse {
         $known = json_decode($request->headers->get('Olvek-Parts', '{}'), true);
-        $fresh = array_filter($parts, static fn (string $html, string $name): bool => !\is_array($known) || ($known[$name] ?? '') !== BenchPage::fingerprint($html), \ARRAY_FILTER_USE_BOTH);
+        $fresh = array_filter(
+            $parts,
+            static fn (string $html, string $name): bool => !\is_array($known) || ($known[$name] ?? '') !== BenchPage::fingerprint($html),
+            \ARRAY_FILTER_USE_BOTH,
+        );
 
-        return new JsonResponse([
-            'base' => $tank->head(),
-            'notice' => $notice,
-            'parts' => array_map(static fn (string $html): array => ['html' => $html, 'fingerprint' => BenchPage::fingerprint($html)], $fresh),
-        ], $status);
+        return new JsonResponse(
+            [
+                'base' => $tank->head(),
+                'notice' => $notice,
+                'parts' => array_map(
+                    static fn (string $html): array => ['html' => $html, 'fingerprint' => BenchPage::fingerprint($html)],
+                    $fresh,
+                ),
+            ],
+            $status,
+        );
     }
 
     private static function wantsParts(Request $request): bool

@@ -102,14 +102,20 @@ final readonly class BenchPage
             // What is written is written into the day that is shown; so is the account of it.
             $context = [
                 ...$this->seen($tank, $plan, $saved, $units, $day, $view),
-                'written' => $this->stages->written($plan, $units, $day, [], []), 'chart' => self::chart($plan, $view, $day),
+                'written' => $this->stages->written($plan, $units, $day, [], []),
+                'chart' => self::chart($plan, $view, $day),
             ];
             $names = [...self::DRAWN, 'year', 'written', 'ledger'];
         } else {
             $outcome = Outcome::of(Judge::judge($tried, $units), $tried);
             $context = [
                 ...$this->seen($tank, $tried, $outcome, $units, $day, $view),
-                'tried' => true, 'differences' => $outcome->differences($saved), 'words' => null, 'undoes' => null, 'homeless' => [], 'typed' => [],
+                'tried' => true,
+                'differences' => $outcome->differences($saved),
+                'words' => null,
+                'undoes' => null,
+                'homeless' => [],
+                'typed' => [],
             ];
             $names = [...self::DRAWN, 'year', 'verdict', 'margins'];
         }
@@ -141,18 +147,32 @@ final readonly class BenchPage
         return $this->seen($tank, $plan, $outcome, $units, $view->day ?? $outcome->hardestDay, $view);
     }
 
-    /** @return array{tank: Tank, plan: Plan, judgement: Outcome, units: UnitSystem, view: ViewSettings, day: int, drawings: array<string, DrawingView>, year: YearChart, marks: list<Handle>, cursor: Handle, hardest: int} what drawings, year, verdict and margins are rendered from */
+    /**
+     * @return array{tank: Tank, plan: Plan, judgement: Outcome, units: UnitSystem, view: ViewSettings, day: int, drawings: array<string,
+     * DrawingView>, year: YearChart, marks: list<Handle>, cursor: Handle, hardest: int} what drawings, year, verdict and margins are
+     * rendered from
+     */
     private function seen(Tank $tank, Plan $plan, Outcome $outcome, UnitSystem $units, int $day, ViewSettings $view): array
     {
         $snapshot = $outcome->album->on($day);
 
         return [
-            'tank' => $tank, 'plan' => $plan, 'judgement' => $outcome, 'units' => $units, 'view' => $view, 'day' => $snapshot->day,
+            'tank' => $tank,
+            'plan' => $plan,
+            'judgement' => $outcome,
+            'units' => $units,
+            'view' => $view,
+            'day' => $snapshot->day,
             'drawings' => [
-                'front' => Elevation::front($plan, $snapshot, ClumpLight::seen($plan, $snapshot), $units), 'side' => Elevation::side($plan, $snapshot, $units),
-                'floor' => FloorPlan::of($plan, $snapshot, $units), 'hours' => HoursStrip::of($plan, $snapshot, $units),
+                'front' => Elevation::front($plan, $snapshot, ClumpLight::seen($plan, $snapshot), $units),
+                'side' => Elevation::side($plan, $snapshot, $units),
+                'floor' => FloorPlan::of($plan, $snapshot, $units),
+                'hours' => HoursStrip::of($plan, $snapshot, $units),
             ],
-            'year' => $outcome->year, 'marks' => YearMarks::of($plan, $outcome->year, $units), 'cursor' => Handle::cursor($outcome->year, $snapshot->day), 'hardest' => $outcome->hardestDay,
+            'year' => $outcome->year,
+            'marks' => YearMarks::of($plan, $outcome->year, $units),
+            'cursor' => Handle::cursor($outcome->year, $snapshot->day),
+            'hardest' => $outcome->hardestDay,
         ];
     }
 
@@ -173,7 +193,11 @@ final readonly class BenchPage
         $written = $this->stages->written($plan, $units, 0, [], []);
         $shown = self::shown($this->stages->of($plan, Quantities::of($plan), $units, [], []), $written['rows'], $written['add']);
 
-        return array_filter($edits, static fn (string $typed, string $place): bool => ($shown[$place] ?? null) !== $typed, \ARRAY_FILTER_USE_BOTH);
+        return array_filter(
+            $edits,
+            static fn (string $typed, string $place): bool => ($shown[$place] ?? null) !== $typed,
+            \ARRAY_FILTER_USE_BOTH,
+        );
     }
 
     public static function fingerprint(string $html): string
@@ -194,7 +218,8 @@ final readonly class BenchPage
             $shown += array_column($row->fields, 'value', 'path');
         }
         foreach ($stages as $stage) {
-            foreach ([...$stage->lines, ...array_map(static fn (RowView $r): array => $r->fields, $stage->rows), [$stage->add]] as $fields) {
+            $rows = array_map(static fn (RowView $r): array => $r->fields, $stage->rows);
+            foreach ([...$stage->lines, ...$rows, [$stage->add]] as $fields) {
                 foreach (array_filter($fields) as $field) {
                     $shown[$field->path] = $field->value;
                 }

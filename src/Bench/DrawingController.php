@@ -17,7 +17,12 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** Drawings that leave the page, as SVG files of their own. */
 final class DrawingController extends AbstractController
 {
-    #[Route('/tanks/{tank}/drawing/{name}.svg', name: 'bench_drawing', requirements: ['tank' => Requirement::UUID, 'name' => 'front|side|floor|hours|year'], methods: ['GET'])]
+    #[Route(
+        '/tanks/{tank}/drawing/{name}.svg',
+        name: 'bench_drawing',
+        requirements: ['tank' => Requirement::UUID, 'name' => 'front|side|floor|hours|year'],
+        methods: ['GET'],
+    ),]
     public function drawing(Request $request, Tank $tank, string $name, #[CurrentUser] Keeper $keeper, DrawingFile $files): Response
     {
         $svg = $files->of($tank, $keeper->units(), ViewSettings::asked($request, $keeper->units()), [$name])[$name];

@@ -30,10 +30,10 @@ final readonly class DrawingFile
         $seen = $this->page->drawn($tank, $units, $view);
         $files = [];
         foreach ($names as $name) {
-            $files[$name] = $this->twig->render(
-                'bench/drawing.svg.twig',
-                ['style' => $this->standalone->style(), ...'year' === $name ? self::year($tank, $seen) : self::drawing($tank, $seen, $name)],
-            );
+            $files[$name] = $this->twig->render('bench/drawing.svg.twig', [
+                'style' => $this->standalone->style(),
+                ...'year' === $name ? self::year($tank, $seen) : self::drawing($tank, $seen, $name),
+            ]);
         }
 
         return $files;
@@ -49,8 +49,15 @@ final readonly class DrawingFile
         $year = $seen['year'];
         \assert($year instanceof YearChart);
 
-        return ['title' => \sprintf('%s: the first year', $tank->name()), 'words' => implode(' ', array_map(static fn (array $g): string => "Day $g[day]: $g[words].", $year->gates)),
-            'year' => $year, 'marks' => $seen['marks'], 'viewBox' => \sprintf('0 0 %d %d', $year::WIDTH, $year::HEIGHT), 'width' => $year::WIDTH, 'height' => $year::HEIGHT];
+        return [
+            'title' => \sprintf('%s: the first year', $tank->name()),
+            'words' => implode(' ', array_map(static fn (array $g): string => "Day $g[day]: $g[words].", $year->gates)),
+            'year' => $year,
+            'marks' => $seen['marks'],
+            'viewBox' => \sprintf('0 0 %d %d', $year::WIDTH, $year::HEIGHT),
+            'width' => $year::WIDTH,
+            'height' => $year::HEIGHT,
+        ];
     }
 
     /**
@@ -64,7 +71,13 @@ final readonly class DrawingFile
         $drawing = $seen['drawings'][$name];
         \assert($drawing instanceof View);
 
-        return ['title' => \sprintf('%s: %s, day %d', $tank->name(), mb_strtolower($drawing->title), $seen['day']), 'words' => implode(' ', $drawing->words), 'drawing' => $drawing,
-            'viewBox' => $drawing->viewBox(), 'width' => $drawing->width, 'height' => $drawing->height];
+        return [
+            'title' => \sprintf('%s: %s, day %d', $tank->name(), mb_strtolower($drawing->title), $seen['day']),
+            'words' => implode(' ', $drawing->words),
+            'drawing' => $drawing,
+            'viewBox' => $drawing->viewBox(),
+            'width' => $drawing->width,
+            'height' => $drawing->height,
+        ];
     }
 }

@@ -109,7 +109,11 @@ final class HistoryController extends AbstractController
         }
         $fine = [] === $report && '' === $notice;
 
-        return $this->render('bench/import.html.twig', ['tank' => $tank, 'json' => mb_scrub($json), 'report' => $report, 'notice' => $notice], new Response(status: $fine ? Response::HTTP_OK : $status));
+        return $this->render(
+            'bench/import.html.twig',
+            ['tank' => $tank, 'json' => mb_scrub($json), 'report' => $report, 'notice' => $notice],
+            new Response(status: $fine ? Response::HTTP_OK : $status),
+        );
     }
 
     private function revision(Tank $tank, int $number): Revision
@@ -131,12 +135,26 @@ final class HistoryController extends AbstractController
     }
 
     /** @param array<int, string> $typed names that were not saved, by revision */
-    private function shown(Tank $tank, int $page, string $notice = '', array $typed = [], int $status = Response::HTTP_UNPROCESSABLE_ENTITY): Response
-    {
+    private function shown(
+        Tank $tank,
+        int $page,
+        string $notice = '',
+        array $typed = [],
+        int $status = Response::HTTP_UNPROCESSABLE_ENTITY,
+    ): Response {
         $revisions = $this->tanks->revisions($tank, self::PAGE + 1, ($page - 1) * self::PAGE);
 
-        return $this->render('bench/history.html.twig', [
-            'tank' => $tank, 'revisions' => \array_slice($revisions, 0, self::PAGE), 'page' => $page, 'more' => \count($revisions) > self::PAGE, 'notice' => $notice, 'typed' => $typed,
-        ], new Response(status: '' === $notice ? Response::HTTP_OK : $status));
+        return $this->render(
+            'bench/history.html.twig',
+            [
+                'tank' => $tank,
+                'revisions' => \array_slice($revisions, 0, self::PAGE),
+                'page' => $page,
+                'more' => \count($revisions) > self::PAGE,
+                'notice' => $notice,
+                'typed' => $typed,
+            ],
+            new Response(status: '' === $notice ? Response::HTTP_OK : $status),
+        );
     }
 }

@@ -41,7 +41,20 @@ final readonly class StageView
     /** @param list<Mistake> $mistakes */
     public function with(array $mistakes): self
     {
-        return new self($this->id, $this->name, $this->stratum, $this->decided, $this->lines, $this->rows, $this->add, $this->caution, $this->asks, $this->methods, $this->reasons, $mistakes);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->stratum,
+            $this->decided,
+            $this->lines,
+            $this->rows,
+            $this->add,
+            $this->caution,
+            $this->asks,
+            $this->methods,
+            $this->reasons,
+            $mistakes,
+        );
     }
 
     /** How many things in it are to fix, beside what is only undecided. */
@@ -52,7 +65,9 @@ final readonly class StageView
 
     public function faulty(): bool
     {
-        foreach ([...array_merge(...$this->lines), ...array_merge([], ...array_map(static fn (RowView $r): array => $r->fields, $this->rows))] as $field) {
+        $rows = array_map(static fn (RowView $r): array => $r->fields, $this->rows);
+        $fields = [...array_merge(...$this->lines), ...array_merge([], ...$rows)];
+        foreach ($fields as $field) {
             if (null !== $field->error) {
                 return true;
             }

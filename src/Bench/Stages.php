@@ -72,11 +72,20 @@ final readonly class Stages
     public function written(Plan $plan, UnitSystem $units, int $day, array $typed, array $errors): array
     {
         $controls = new Controls($this->document->toArray($plan), $units, $typed, $errors);
-        $whom = ['clump' => array_column(array_map(static fn (Clump $c): array => [$c->id, $c->kind->common], $plan->clumps), 1, 0), 'group' => array_column(array_map(static fn (Group $g): array => [$g->id, $g->kind->common], $plan->groups), 1, 0)];
+        $whom = [
+            'clump' => array_column(array_map(static fn (Clump $c): array => [$c->id, $c->kind->common], $plan->clumps), 1, 0),
+            'group' => array_column(array_map(static fn (Group $g): array => [$g->id, $g->kind->common], $plan->groups), 1, 0),
+        ];
         $rows = [];
         foreach ($plan->events as $event) {
             $path = "events.$event->id";
-            $fields = array_map(static fn (string $name): FieldView => $controls->number("$path.$name", field: PlanFields::event("$path.$name", $event->kind)), ['day', ...array_keys($event->values)]);
+            $fields = array_map(
+                static fn (string $name): FieldView => $controls->number(
+                    "$path.$name",
+                    field: PlanFields::event("$path.$name", $event->kind),
+                ),
+                ['day', ...array_keys($event->values)],
+            );
             $of = $event->kind->of();
             if (null !== $of) {
                 $fields[] = $controls->choice("$path.$of", 'of', (string) $event->of, $whom[$of]);
@@ -93,19 +102,43 @@ final readonly class Stages
 
     private function vessel(Plan $plan, Quantities $quantities, UnitSystem $units, Controls $controls): StageView
     {
-        return new StageView('vessel', 'Vessel and site', 'glass',
+        return new StageView(
+            'vessel',
+            'Vessel and site',
+            'glass',
             \sprintf('%s, %s free', ...$units->apart(Dimension::Volume, [$quantities->grossWater, $quantities->netWater], 0)),
             [
                 [$controls->text('name', 'name of the tank', $plan->name)],
-                [$controls->choice('vessel.shape', 'shape', $plan->vessel->shape()->value, array_combine(array_column(Shape::cases(), 'value'), array_map(static fn (Shape $s): string => $s->words(), Shape::cases())))],
-                ...array_chunk(array_map(static fn (string $name): FieldView => $controls->number("vessel.$name"), array_keys($plan->vessel->measures())), 2),
+                [
+                    $controls->choice(
+                        'vessel.shape',
+                        'shape',
+                        $plan->vessel->shape()->value,
+                        array_combine(
+                            array_column(Shape::cases(), 'value'),
+                            array_map(static fn (Shape $s): string => $s->words(), Shape::cases()),
+                        ),
+                    ),
+                ],
+                ...array_chunk(
+                    array_map(
+                        static fn (string $name): FieldView => $controls->number("vessel.$name"),
+                        array_keys($plan->vessel->measures()),
+                    ),
+                    2,
+                ),
                 [$controls->number('waterLine')],
                 ...$controls->section($plan->site, 'site'),
             ],
-            caution: \sprintf('It weighs %s when filled, %s. ', $units->show(Dimension::Mass, 1000 * $quantities->fullMass, 0), self::load($quantities->load, $units))
-                .($quantities->fullMass > Quantities::ASK_ABOVE ? 'That is a load to ask a structural professional about. ' : '')
-                .ltrim($plan->vessel->shape()->caution().' ')
-                .'Level, strong support; lift it empty. Cables get drip loops, the socket a residual-current device.');
+            caution: \sprintf(
+                'It weighs %s when filled, %s. ',
+                $units->show(Dimension::Mass, 1000 * $quantities->fullMass, 0),
+                self::load($quantities->load, $units),
+            ).
+                ($quantities->fullMass > Quantities::ASK_ABOVE ? 'That is a load to ask a structural professional about. ' : '').
+                ltrim($plan->vessel->shape()->caution().' ').
+                'Level, strong support; lift it empty. Cables get drip loops, the socket a residual-current device.',
+        );
     }
 
     private function bed(Plan $plan, UnitSystem $units, Controls $controls): StageView
@@ -122,22 +155,38 @@ final readonly class Stages
         $lines = [...$lines, ...$controls->section($plan->bed, 'bed')];
         $lines[] = [$controls->pick('preparation.sieved'), $controls->pick('preparation.rinsed')];
 
-        return new StageView('bed', 'Bed', 'soil',
-            null === $plan->bed->soil ? 'no soil' : \sprintf('%s under %s', $length($plan->bed->soil->meanDepth()), $length($plan->bed->cap?->meanDepth() ?? 0.0)),
+        return new StageView(
+            'bed',
+            'Bed',
+            'soil',
+            null === $plan->bed->soil
+                ? 'no soil'
+                : \sprintf('%s under %s', $length($plan->bed->soil->meanDepth()), $length($plan->bed->cap?->meanDepth() ?? 0.0)),
             $lines,
             caution: 'Damp dusty soil before you pour it, wear a mask and cover cuts. No fertiliser, pesticide or wetting agent in it.',
             asks: [new QuestionLink('bench_solve', ['question' => 'depth'], 'How deep must it be?')],
-            methods: array_map(static fn (Method $s): QuestionLink => new QuestionLink('bench_method', ['method' => $s->value], $s->words()), Method::cases()),
-            reasons: trim(self::reasons($plan).' '.self::depths($plan)));
+            methods: array_map(
+                static fn (Method $s): QuestionLink => new QuestionLink('bench_method', ['method' => $s->value], $s->words()),
+                Method::cases(),
+            ),
+            reasons: trim(self::reasons($plan).' '.self::depths($plan)),
+        );
     }
 
     /** Who lays a bed like this one, and who disagrees. */
     private static function depths(Plan $plan): string
     {
         $depths = MethodDepths::of($plan);
-        $say = static fn (string $words, array $methods): string => [] === $methods ? '' : $words.': '.implode(' · ', array_map(static fn (Method $s): string => explode(',', $s->words())[0], $methods)).'. ';
+        $say = static fn (string $words, array $methods): string => [] === $methods
+            ? ''
+            : $words.': '.implode(' · ', array_map(static fn (Method $s): string => explode(',', $s->words())[0], $methods)).'. ';
 
-        return trim($say('About as much soil is laid by', $depths->alike).$say('More by', $depths->more).$say('Less or none by', $depths->less).$say('A thicker cap for its soil by', $depths->thicker));
+        return trim(
+            $say('About as much soil is laid by', $depths->alike).
+                $say('More by', $depths->more).
+                $say('Less or none by', $depths->less).
+                $say('A thicker cap for its soil by', $depths->thicker),
+        );
     }
 
     /** @return list<list<FieldView>> */
@@ -145,19 +194,39 @@ final readonly class Stages
     {
         $kinds = $this->options->materials('cap' === $name ? BedRole::Cap : BedRole::Soil);
         $mixed = null !== $layer && \count($layer->mix->parts) > 1;
-        $lines = [[$controls->choice("bed.$name.material", 'leaves' === $name ? 'leaves between' : $name, self::material($layer), [...($mixed ? ['mix' => 'own mix'] : []), ...$kinds, 'none' => 'none'])]];
+        $lines = [
+            [
+                $controls->choice("bed.$name.material", 'leaves' === $name ? 'leaves between' : $name, self::material($layer), [
+                    ...$mixed ? ['mix' => 'own mix'] : [],
+                    ...$kinds,
+                    'none' => 'none',
+                ]),
+            ],
+        ];
         if (null === $layer) {
             return $lines;
         }
         if ($mixed) {
-            $parts = array_map(static fn (array $part): FieldView => $controls->number("bed.$name.parts.{$part[0]->id}", 'parts of '.mb_strtolower($part[0]->name), ''), $layer->mix->parts);
+            $parts = array_map(
+                static fn (array $part): FieldView => $controls->number(
+                    "bed.$name.parts.{$part[0]->id}",
+                    'parts of '.mb_strtolower($part[0]->name),
+                    '',
+                ),
+                $layer->mix->parts,
+            );
             $lines = [...$lines, ...array_chunk($parts, 2)];
         }
         if ('leaves' !== $name) {
             // Gravel or lava keep a soil from packing.
             $more = 'soil' === $name ? $this->options->materials(null) : $kinds;
             $rest = array_diff_key($more, array_flip(array_map(static fn (array $p): string => $p[0]->id, $layer->mix->parts)));
-            $lines[] = [$controls->choice("bed.$name.add", 'soil' === $name ? 'mix in another soil' : 'mix in another cap material', '', ['' => 'Add an event…', ...$rest])];
+            $lines[] = [
+                $controls->choice("bed.$name.add", 'soil' === $name ? 'mix in another soil' : 'mix in another cap material', '', [
+                    '' => 'Add an event…',
+                    ...$rest,
+                ]),
+            ];
         }
         $lines[] = [$controls->number("bed.$name.front"), $controls->number("bed.$name.back")];
 
@@ -166,63 +235,148 @@ final readonly class Stages
 
     private function hardscape(Plan $plan, UnitSystem $units, Controls $controls): StageView
     {
-        $rows = array_map(static fn (Piece $p): RowView => new RowView($p->id, $p->kind->name, '', self::pieceWords($p, $units),
-            array_merge(...$controls->section($p, "hardscape.$p->id")), "hardscape.$p->id.remove"), $plan->pieces);
+        $rows = array_map(
+            static fn (Piece $p): RowView => new RowView(
+                $p->id,
+                $p->kind->name,
+                '',
+                self::pieceWords($p, $units),
+                array_merge(...$controls->section($p, "hardscape.$p->id")),
+                "hardscape.$p->id.remove",
+            ),
+            $plan->pieces,
+        );
 
-        return new StageView('hardscape', 'Stone and wood', 'stone',
-            [] === $plan->pieces ? 'none yet' : \sprintf('%d %s, %s', \count($plan->pieces), 1 === \count($plan->pieces) ? 'piece' : 'pieces', $units->show(Dimension::Volume, $plan->displaced())),
-            [], $rows, $controls->choice('hardscape.add', 'add stone or wood', '', $this->options->hardscape()),
-            'Glue in fresh air, off skin and eyes. Never heat stones in an oven or a closed pot; scalding water burns. Ask before you collect.');
+        return new StageView(
+            'hardscape',
+            'Stone and wood',
+            'stone',
+            [] === $plan->pieces
+                ? 'none yet'
+                : \sprintf(
+                    '%d %s, %s',
+                    \count($plan->pieces),
+                    1 === \count($plan->pieces) ? 'piece' : 'pieces',
+                    $units->show(Dimension::Volume, $plan->displaced()),
+                ),
+            [],
+            $rows,
+            $controls->choice('hardscape.add', 'add stone or wood', '', $this->options->hardscape()),
+            'Glue in fresh air, off skin and eyes. Never heat stones in an oven or a closed pot; scalding water burns. Ask before you '
+                .'collect.',
+        );
     }
 
     private function light(Plan $plan, Controls $controls): StageView
     {
-        return new StageView('light', 'Light', 'light', self::lightWords($plan),
+        return new StageView(
+            'light',
+            'Light',
+            'light',
+            self::lightWords($plan),
             $controls->section($plan->lamp, 'light', $this->options),
             caution: 'Unplug before hands go in. Lamp on a timer, cable with a drip loop.',
-            asks: [new QuestionLink('bench_solve', ['question' => 'light'], 'How long a day?')]);
+            asks: [new QuestionLink('bench_solve', ['question' => 'light'], 'How long a day?')],
+        );
     }
 
     private function plants(Plan $plan, Quantities $quantities, UnitSystem $units, Controls $controls): StageView
     {
-        $rows = array_map(static fn (Clump $c): RowView => new RowView($c->id, $c->kind->common, $c->kind->scientific,
-            implode(' ', [\sprintf('%s, %s.', Words::capital($c->kind->role->words()), $c->kind->removal->words()), self::needs($c, $units), $c->kind->remarks, ...$c->kind->cautions()]),
-            array_merge(...$controls->section($c, "plants.$c->id", labels: ["plants.$c->id.pieces" => $c->kind->piece.'s'])), "plants.$c->id.remove"), $plan->clumps);
+        $rows = array_map(
+            static fn (Clump $c): RowView => new RowView(
+                $c->id,
+                $c->kind->common,
+                $c->kind->scientific,
+                implode(' ', [
+                    \sprintf('%s, %s.', Words::capital($c->kind->role->words()), $c->kind->removal->words()),
+                    self::needs($c, $units),
+                    $c->kind->remarks,
+                    ...$c->kind->cautions(),
+                ]),
+                array_merge(...$controls->section($c, "plants.$c->id", labels: ["plants.$c->id.pieces" => $c->kind->piece.'s'])),
+                "plants.$c->id.remove",
+            ),
+            $plan->clumps,
+        );
 
-        return new StageView('plants', 'Plants', 'leaf',
-            [] === $plan->clumps ? 'none yet' : Words::count(\count($plan->clumps), 'kind').', '.Words::count($quantities->pieces, 'piece'),
-            [], $rows, $controls->choice('plants.add', 'add a plant', '', $this->options->plants()),
+        return new StageView(
+            'plants',
+            'Plants',
+            'leaf',
+            [] === $plan->clumps
+                ? 'none yet'
+                : Words::count(\count($plan->clumps), 'kind').', '.Words::count($quantities->pieces, 'piece'),
+            [],
+            $rows,
+            $controls->choice('plants.add', 'add a plant', '', $this->options->plants()),
             'Never release or flush plants; dry, freeze or bin the trimmings.',
-            [new QuestionLink('bench_solve', ['question' => 'plants'], 'How few would do, and which?'), new QuestionLink('bench_solve', ['question' => 'trim'], 'How much to trim a week?')]);
+            [
+                new QuestionLink('bench_solve', ['question' => 'plants'], 'How few would do, and which?'),
+                new QuestionLink('bench_solve', ['question' => 'trim'], 'How much to trim a week?'),
+            ],
+        );
     }
 
     private function water(Plan $plan, UnitSystem $units, Controls $controls): StageView
     {
-        return new StageView('water', 'Water', 'water',
+        return new StageView(
+            'water',
+            'Water',
+            'water',
             \sprintf('pH %s, %s', Decimal::trimmed($plan->water->pH, 1), $units->show(Dimension::Hardness, $plan->water->kh, 0)),
             [
                 [$controls->choice('water.kind', 'fill with', '', ['' => 'the water below', ...$this->options->waters()])],
                 ...$controls->section($plan->water, 'water'),
                 [$controls->pick('preparation.treatment')],
                 [$controls->pick('preparation.filling')],
-                [$controls->choice('topUp.kind', 'topped up with', '', ['' => null === $plan->topUp ? 'the same water' : 'water of '.$units->about(Dimension::Hardness, $plan->topUp->gh), ...(null === $plan->topUp ? [] : ['same' => 'the same as at filling']), ...$this->options->waters()])],
+                [
+                    $controls->choice('topUp.kind', 'topped up with', '', [
+                        '' => null === $plan->topUp ? 'the same water' : 'water of '.$units->about(Dimension::Hardness, $plan->topUp->gh),
+                        ...null === $plan->topUp ? [] : ['same' => 'the same as at filling'],
+                        ...$this->options->waters(),
+                    ]),
+                ],
                 ...$controls->section($plan->care, 'care'),
             ],
-            caution: 'Treat tap water for chlorine and chloramine. Wash hands after working in the tank; never start a siphon by mouth.');
+            caution: 'Treat tap water for chlorine and chloramine. Wash hands after working in the tank; never start a siphon by mouth.',
+        );
     }
 
     private function animals(Plan $plan, UnitSystem $units, Controls $controls): StageView
     {
-        $rows = array_map(static fn (Group $g): RowView => new RowView($g->id, $g->kind->common, $g->kind->scientific, implode(' ', [self::room($g, $units), $g->kind->remarks, ...$g->kind->cautions()]),
-            array_merge(...$controls->section($g, "animals.$g->id")), "animals.$g->id.remove",
-            [new QuestionLink('bench_solve', ['question' => 'stock', 'kind' => $g->kind->id], 'How many at most?')]), $plan->groups);
+        $rows = array_map(
+            static fn (Group $g): RowView => new RowView(
+                $g->id,
+                $g->kind->common,
+                $g->kind->scientific,
+                implode(' ', [self::room($g, $units), $g->kind->remarks, ...$g->kind->cautions()]),
+                array_merge(...$controls->section($g, "animals.$g->id")),
+                "animals.$g->id.remove",
+                [new QuestionLink('bench_solve', ['question' => 'stock', 'kind' => $g->kind->id], 'How many at most?')],
+            ),
+            $plan->groups,
+        );
 
-        return new StageView('animals', 'Animals and food', 'animal',
-            [] === $plan->groups ? 'none yet' : \sprintf('%d animals, %s g food a day', array_sum(array_map(static fn (Group $g): int => $g->count, $plan->groups)), Decimal::trimmed($plan->feed->grams, 3)),
+        return new StageView(
+            'animals',
+            'Animals and food',
+            'animal',
+            [] === $plan->groups
+                ? 'none yet'
+                : \sprintf(
+                    '%d animals, %s g food a day',
+                    array_sum(array_map(static fn (Group $g): int => $g->count, $plan->groups)),
+                    Decimal::trimmed($plan->feed->grams, 3),
+                ),
             [...$controls->section($plan->feed, 'feeding', $this->options), [$controls->number('feeding.fromDay')]],
-            $rows, $controls->choice('animals.add', 'add animals', '', $this->options->animals()),
+            $rows,
+            $controls->choice('animals.add', 'add animals', '', $this->options->animals()),
             'Never release animals. Sick fish are a vet’s work.',
-            [new QuestionLink('bench_solve', ['question' => 'food'], 'How much food at most?'), new QuestionLink('bench_solve', ['question' => 'holiday'], 'How long may I be away?')]);
+            [
+                new QuestionLink('bench_solve', ['question' => 'food'], 'How much food at most?'),
+                new QuestionLink('bench_solve', ['question' => 'holiday'], 'How long may I be away?'),
+            ],
+        );
     }
 
     private function start(Plan $plan, Controls $controls): StageView
@@ -230,11 +384,16 @@ final readonly class Stages
         $first = $plan->firstAnimals();
         $way = $plan->preparation->way;
 
-        return new StageView('start', 'Start', 'bacteria', $way->words(),
+        return new StageView(
+            'start',
+            'Start',
+            'bacteria',
+            $way->words(),
             [[$controls->pick('start.way')], [$controls->pick('start.inoculum')]],
             caution: 'Reagents and ammonia: read the label, wear goggles, keep children away. Readings open the next step, not dates.',
             asks: [new QuestionLink('bench_solve', ['question' => 'start'], 'How soon may animals come?')],
-            reasons: $way->reasons().(null === $first ? '' : " The first animals come on day $first."));
+            reasons: $way->reasons().(null === $first ? '' : " The first animals come on day $first."),
+        );
     }
 
     /** What a kind of plant asks for, in a line. */
@@ -247,7 +406,13 @@ final readonly class Stages
             default => \sprintf('set %s deep', $units->show(Dimension::Length, $kind->planting->value)),
         };
 
-        return \sprintf('Half growth at %s µmol/m²/s, grows to %s, %s; of pots grown in air %s %% melts.', Decimal::trimmed($kind->halfLight->value, 0), $units->show(Dimension::Length, $kind->height->value, 0), $set, Decimal::trimmed(100 * $kind->melt->value, 0));
+        return \sprintf(
+            'Half growth at %s µmol/m²/s, grows to %s, %s; of pots grown in air %s %% melts.',
+            Decimal::trimmed($kind->halfLight->value, 0),
+            $units->show(Dimension::Length, $kind->height->value, 0),
+            $set,
+            Decimal::trimmed(100 * $kind->melt->value, 0),
+        );
     }
 
     /** What a kind of animal asks for, in a line. */
@@ -255,8 +420,17 @@ final readonly class Stages
     {
         $kind = $group->kind;
 
-        return \sprintf('From %s, %s each; %s or more together; %s to %s, pH %s–%s, %s.', $units->show(Dimension::Volume, $kind->leastTank->value, 0), $units->show(Dimension::Volume, $kind->litresEach->value), Decimal::trimmed($kind->group->value, 0),
-            $units->show(Dimension::Temperature, $kind->coolest->value, 0), $units->show(Dimension::Temperature, $kind->warmest->value, 0), Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1), $kind->temper->value);
+        return \sprintf(
+            'From %s, %s each; %s or more together; %s to %s, pH %s–%s, %s.',
+            $units->show(Dimension::Volume, $kind->leastTank->value, 0),
+            $units->show(Dimension::Volume, $kind->litresEach->value),
+            Decimal::trimmed($kind->group->value, 0),
+            $units->show(Dimension::Temperature, $kind->coolest->value, 0),
+            $units->show(Dimension::Temperature, $kind->warmest->value, 0),
+            Decimal::trimmed($kind->acidest->value, 1),
+            Decimal::trimmed($kind->alkalinest->value, 1),
+            $kind->temper->value,
+        );
     }
 
     private static function reasons(Plan $plan): string
@@ -299,9 +473,10 @@ final readonly class Stages
     {
         $soak = (int) $piece->kind->soakDays->value;
 
-        return \sprintf('%s. ', $units->show(Dimension::Mass, 1000 * $piece->mass()))
-            .($piece->kind->floats() ? 'Floats: weigh it down, tie it or glue it. ' : '')
-            .($soak > 0 ? "Stand it in water for $soak days first; a bad smell means reject. " : '')
-            .($piece->kind->lime->value > 0.2 ? 'Raises hardness. ' : '').$piece->kind->remarks;
+        return \sprintf('%s. ', $units->show(Dimension::Mass, 1000 * $piece->mass())).
+            ($piece->kind->floats() ? 'Floats: weigh it down, tie it or glue it. ' : '').
+            ($soak > 0 ? "Stand it in water for $soak days first; a bad smell means reject. " : '').
+            ($piece->kind->lime->value > 0.2 ? 'Raises hardness. ' : '').
+            $piece->kind->remarks;
     }
 }

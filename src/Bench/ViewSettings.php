@@ -38,12 +38,16 @@ final readonly class ViewSettings
         $day = filter_var($asked->getString('day'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => self::LAST_DAY]]);
         $bag = mb_substr($asked->getString('bag'), 0, 40);
 
-        return new self(false === $day ? null : $day, '' === $bag ? self::bag($units) : $bag, 'ledger' === $asked->getString('below') ? 'ledger' : 'year');
+        return new self(
+            false === $day ? null : $day,
+            '' === $bag ? self::bag($units) : $bag,
+            'ledger' === $asked->getString('below') ? 'ledger' : 'year',
+        );
     }
 
     /** @return array{day?: int, bag: string, below: string} for addresses */
     public function query(): array
     {
-        return [...(null === $this->day ? [] : ['day' => $this->day]), 'bag' => $this->bag, 'below' => $this->below];
+        return [...null === $this->day ? [] : ['day' => $this->day], 'bag' => $this->bag, 'below' => $this->below];
     }
 }

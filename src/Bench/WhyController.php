@@ -52,8 +52,11 @@ final class WhyController extends AbstractController
     {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
-        $known = $this->outcomes->of($revision, $plan, $keeper->units())->margin(MarginId::tryFrom($margin) ?? throw $this->createNotFoundException('There is no such margin.'))
-            ?? throw $this->createNotFoundException('There is no such margin.');
+        $known =
+            $this->outcomes
+                ->of($revision, $plan, $keeper->units())
+                ->margin(MarginId::tryFrom($margin) ?? throw $this->createNotFoundException('There is no such margin.')) ??
+            throw $this->createNotFoundException('There is no such margin.');
 
         $ticket = $this->desk->ask(new RemedyJob($revision->plan, $known->id, $keeper->units()), $keeper);
 
@@ -61,7 +64,13 @@ final class WhyController extends AbstractController
     }
 
     /** An inverse question, answered by trying; the answer can be taken like any other change. */
-    #[Route('/solve/{question}/{kind}', name: 'bench_solve', requirements: ['question' => '[a-z]{2,20}', 'kind' => '[a-z0-9-]{1,60}'], defaults: ['kind' => null], methods: ['GET'])]
+    #[Route(
+        '/solve/{question}/{kind}',
+        name: 'bench_solve',
+        requirements: ['question' => '[a-z]{2,20}', 'kind' => '[a-z0-9-]{1,60}'],
+        defaults: ['kind' => null],
+        methods: ['GET'],
+    ),]
     public function solve(Request $request, Tank $tank, string $question, ?string $kind, #[CurrentUser] Keeper $keeper): Response
     {
         if (null === $this->questions->named($question, $kind)) {
@@ -108,7 +117,12 @@ final class WhyController extends AbstractController
         }
 
         return $this->shown($request, 'method', [
-            'tank' => $tank, 'method' => $recipe, 'words' => $words, 'refused' => $refused, 'then' => $then, 'differences' => null === $then ? [] : $then->differences($this->outcomes->of($revision, $plan, $keeper->units())),
+            'tank' => $tank,
+            'method' => $recipe,
+            'words' => $words,
+            'refused' => $refused,
+            'then' => $then,
+            'differences' => null === $then ? [] : $then->differences($this->outcomes->of($revision, $plan, $keeper->units())),
         ]);
     }
 
@@ -119,11 +133,9 @@ final class WhyController extends AbstractController
      */
     private function told(Request $request, Ticket $ticket, Tank $tank, string $what, array $context): Response
     {
-        $response = $ticket->isDone() ? $this->shown($request, $what, ['tank' => $tank, ...$context]) : $this->shown(
-            $request,
-            'waiting',
-            ['tank' => $tank, 'ticket' => $ticket],
-        );
+        $response = $ticket->isDone()
+            ? $this->shown($request, $what, ['tank' => $tank, ...$context])
+            : $this->shown($request, 'waiting', ['tank' => $tank, 'ticket' => $ticket]);
         $response->setStatusCode($ticket->status());
         $response->headers->add($ticket->headers());
 
@@ -137,7 +149,9 @@ final class WhyController extends AbstractController
      */
     private function shown(Request $request, string $what, array $context): Response
     {
-        return $request->headers->has('Olvek-Parts') ? $this->render("bench/_$what.html.twig", $context) : $this->render('bench/asked.html.twig', ['inner' => "bench/_$what.html.twig", ...$context]);
+        return $request->headers->has('Olvek-Parts')
+            ? $this->render("bench/_$what.html.twig", $context)
+            : $this->render('bench/asked.html.twig', ['inner' => "bench/_$what.html.twig", ...$context]);
     }
 
     /** Judges a few more of the tanks whose uncertain numbers differ. */

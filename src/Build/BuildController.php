@@ -57,20 +57,29 @@ final class BuildController extends AbstractController
             return $this->page($request, $tank, $keeper, errors: ['filled' => 'Give the day of filling as year-month-day.']);
         }
 
-        return new Response($calendar->write($tank, $this->tasks->of($this->tanks->head($tank), $keeper->units()), $filled), headers: Attachment::headers('text/calendar; charset=utf-8', $tank->name().'.ics', 'care.ics'));
+        return new Response(
+            $calendar->write($tank, $this->tasks->of($this->tanks->head($tank), $keeper->units()), $filled),
+            headers: Attachment::headers('text/calendar; charset=utf-8', $tank->name().'.ics', 'care.ics'),
+        );
     }
 
     /** The lamp's programme as a file for a timer. */
     #[Route('/light.json', name: 'build_light', methods: ['GET'])]
     public function light(Tank $tank): Response
     {
-        return new JsonResponse(LightPlan::document($this->road->plan($this->tanks->head($tank))), headers: Attachment::headers('application/json', $tank->name().'.light.json', 'light.json'));
+        return new JsonResponse(
+            LightPlan::document($this->road->plan($this->tanks->head($tank))),
+            headers: Attachment::headers('application/json', $tank->name().'.light.json', 'light.json'),
+        );
     }
 
     #[Route('/sheet', name: 'build_sheet', methods: ['POST'])]
     public function sheet(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        $typed = array_map(static fn (mixed $column): array => \is_array($column) ? array_filter($column, is_string(...)) : [], $request->request->all('sheet'));
+        $typed = array_map(
+            static fn (mixed $column): array => \is_array($column) ? array_filter($column, is_string(...)) : [],
+            $request->request->all('sheet'),
+        );
         /** @var array<string, array<string, string>> $typed */
         $ticks = array_values(array_filter($request->request->all('ticked'), is_string(...)));
         if (!$this->isCsrfTokenValid('build', $request->request->getString('_token'))) {
@@ -78,7 +87,15 @@ final class BuildController extends AbstractController
         }
         $progress = $this->book->progress($tank);
         if ($progress->version() !== $request->request->getInt('base')) {
-            return $this->page($request, $tank, $keeper, typed: $typed, notice: 'The sheet was changed in another window meanwhile, so this was not kept. What you typed still stands here: look, and send it again.', status: Response::HTTP_CONFLICT);
+            return $this->page(
+                $request,
+                $tank,
+                $keeper,
+                typed: $typed,
+                notice: 'The sheet was changed in another window meanwhile, so this was not kept. What you typed still stands here: look, '
+                    .'and send it again.',
+                status: Response::HTTP_CONFLICT,
+            );
         }
         $plan = $this->road->plan($this->tanks->head($tank));
         $materials = array_map(static fn (BuyLine $l): Material => $l->material, Sheet::of($plan, $this->catalogue)->materials);
@@ -88,7 +105,9 @@ final class BuildController extends AbstractController
             return $this->page($request, $tank, $keeper, typed: $typed, notice: $meanwhile->getMessage(), status: Response::HTTP_CONFLICT);
         }
 
-        return [] === $errors ? $this->redirectToRoute('build', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER) : $this->page($request, $tank, $keeper, typed: $typed, errors: $errors);
+        return [] === $errors
+            ? $this->redirectToRoute('build', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER)
+            : $this->page($request, $tank, $keeper, typed: $typed, errors: $errors);
     }
 
     #[Route('/steps/{step}', name: 'build_step', requirements: ['step' => '[a-z-]{2,40}'], methods: ['POST'])]
@@ -115,12 +134,14 @@ final class BuildController extends AbstractController
                 $tank,
                 $keeper,
                 typed: ['note' => [$step => $note]],
-                notice: 'Another window marked this step at the same moment, and it stands as that one left it.'.('' === $note ? '' : " Your note was: “{$note}”."),
+                notice: 'Another window marked this step at the same moment, and it stands as that one left it.'.
+                    ('' === $note ? '' : " Your note was: “{$note}”."),
                 status: Response::HTTP_CONFLICT,
             );
         }
 
-        return null === $refused ? $this->redirectToRoute('build', ['tank' => $tank->id(), '_fragment' => "step-$step"], Response::HTTP_SEE_OTHER)
+        return null === $refused
+            ? $this->redirectToRoute('build', ['tank' => $tank->id(), '_fragment' => "step-$step"], Response::HTTP_SEE_OTHER)
             : $this->page($request, $tank, $keeper, errors: ["step.$step" => $refused], typed: ['note' => [$step => $note]]);
     }
 
@@ -128,8 +149,15 @@ final class BuildController extends AbstractController
      * @param array<string, array<string, string>> $typed
      * @param array<string, string>                $errors
      */
-    private function page(Request $request, Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], string $notice = '', int $status = Response::HTTP_UNPROCESSABLE_ENTITY): Response
-    {
+    private function page(
+        Request $request,
+        Tank $tank,
+        Keeper $keeper,
+        array $typed = [],
+        array $errors = [],
+        string $notice = '',
+        int $status = Response::HTTP_UNPROCESSABLE_ENTITY,
+    ): Response {
         $plan = $this->road->plan($this->tanks->head($tank));
         $units = $keeper->units();
         $progress = $this->book->progress($tank);
@@ -138,13 +166,37 @@ final class BuildController extends AbstractController
         $later = false;
         foreach (array_reverse(Steps::of($plan, $units)) as $step) {
             $mark = $marks[$step->id] ?? null;
-            $steps[] = new StepView($step, $mark, $later && null === $mark, null === $step->draw ? null : StepDrawing::of($plan, $step->draw, $units), $typed['note'][$step->id] ?? '', $errors["step.$step->id"] ?? null);
+            $steps[] = new StepView(
+                $step,
+                $mark,
+                $later && null === $mark,
+                null === $step->draw ? null : StepDrawing::of($plan, $step->draw, $units),
+                $typed['note'][$step->id] ?? '',
+                $errors["step.$step->id"] ?? null,
+            );
             $later = $later || true === $mark?->done;
         }
 
-        return $this->render('build/build.html.twig', [
-            'tank' => $tank, 'plan' => $plan, 'units' => $units, 'sheet' => Sheet::of($plan, $this->catalogue, $this->book->shop($progress)), 'progress' => $progress, 'kept' => $progress->sheet(),
-            'steps' => array_reverse($steps), 'kit' => Kit::of($plan, $units), 'light' => LightPlan::of($plan), 'tasks' => $this->tasks->of($this->tanks->head($tank), $units), 'filled' => $this->book->filled($tank, ''), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'sums' => Calculators::asked($request, $plan->netWater(), $units),
-        ], new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : $status));
+        return $this->render(
+            'build/build.html.twig',
+            [
+                'tank' => $tank,
+                'plan' => $plan,
+                'units' => $units,
+                'sheet' => Sheet::of($plan, $this->catalogue, $this->book->shop($progress)),
+                'progress' => $progress,
+                'kept' => $progress->sheet(),
+                'steps' => array_reverse($steps),
+                'kit' => Kit::of($plan, $units),
+                'light' => LightPlan::of($plan),
+                'tasks' => $this->tasks->of($this->tanks->head($tank), $units),
+                'filled' => $this->book->filled($tank, ''),
+                'typed' => $typed,
+                'errors' => $errors,
+                'notice' => $notice,
+                'sums' => Calculators::asked($request, $plan->netWater(), $units),
+            ],
+            new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : $status),
+        );
     }
 }

@@ -76,7 +76,15 @@ final readonly class BuildRecords
             }
         }
         if ([] === $errors) {
-            $sheet['ticked'] = array_values(array_unique(\array_slice(array_filter($ticks, static fn (string $t): bool => 1 === preg_match('/^[a-z0-9.-]{1,80}$/', $t)), 0, self::MOST_TICKS)));
+            $sheet['ticked'] = array_values(
+                array_unique(
+                    \array_slice(
+                        array_filter($ticks, static fn (string $t): bool => 1 === preg_match('/^[a-z0-9.-]{1,80}$/', $t)),
+                        0,
+                        self::MOST_TICKS,
+                    ),
+                ),
+            );
             $progress->keep($sheet);
             $this->entities->persist($progress);
             $this->saver->flush();
@@ -92,7 +100,9 @@ final readonly class BuildRecords
      */
     private static function litres(string $text, Unit $bare, Material $material): float
     {
-        return Dimension::Mass === QuantityReader::unitOf($text)?->dimension() ? QuantityReader::read($text, Unit::Kilogram) / 1000 / $material->density->value : QuantityReader::read($text, $bare);
+        return Dimension::Mass === QuantityReader::unitOf($text)?->dimension()
+            ? QuantityReader::read($text, Unit::Kilogram) / 1000 / $material->density->value
+            : QuantityReader::read($text, $bare);
     }
 
     /** The day of filling: as typed, else as ticked, else today; null where what was typed is no day. */

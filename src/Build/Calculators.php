@@ -28,8 +28,16 @@ final readonly class Calculators
      * @param float|null             $filling   mL of it for all of the free water
      * @param WaterChange|false|null $change      false where none gets there, null where none was asked for
      */
-    private function __construct(public array $asked, public array $errors, public ?float $grams = null, public ?float $millilitres = null, public ?float $drops = null, public WaterChange|false|null $change = null, public ?float $treatment = null, public ?float $filling = null)
-    {
+    private function __construct(
+        public array $asked,
+        public array $errors,
+        public ?float $grams = null,
+        public ?float $millilitres = null,
+        public ?float $drops = null,
+        public WaterChange|false|null $change = null,
+        public ?float $treatment = null,
+        public ?float $filling = null,
+    ) {
     }
 
     /** @param float $litres of free water */
@@ -39,11 +47,17 @@ final readonly class Calculators
         foreach (self::USUAL as $name => $usual) {
             $asked[$name] = mb_substr($request->query->getString($name, $usual), 0, 40);
             try {
-                $numbers[$name] = '' === trim($asked[$name]) ? null : QuantityReader::read($asked[$name], match ($name) {
-                    'treat' => Unit::Millilitre,
-                    'treats' => $units->volume(),
-                    default => Unit::MilligramPerLitre,
-                });
+                $numbers[$name] =
+                    '' === trim($asked[$name])
+                        ? null
+                        : QuantityReader::read(
+                            $asked[$name],
+                            match ($name) {
+                                'treat' => Unit::Millilitre,
+                                'treats' => $units->volume(),
+                                default => Unit::MilligramPerLitre,
+                            },
+                        );
                 if ($numbers[$name] < 0 || $numbers[$name] > 1e6) {
                     $errors[$name] = 'Type 0 or more.';
                 } elseif ('treats' === $name && 0.0 === $numbers[$name]) {
@@ -58,13 +72,24 @@ final readonly class Calculators
         }
         $dose = $numbers['dose'] ?? null;
         // A solution's strength, in g/L, is read as a bare number.
-        $millilitres = null !== $dose && ($numbers['strength'] ?? 0.0) > 0 ? Ammonium::millilitres($dose, $litres, $numbers['strength']) : null;
+        $millilitres =
+            null !== $dose && ($numbers['strength'] ?? 0.0) > 0 ? Ammonium::millilitres($dose, $litres, $numbers['strength']) : null;
 
-        $change = isset($numbers['from'], $numbers['to']) ? WaterChange::of($numbers['from'], $numbers['to'], $numbers['tap'] ?? 0.0, $litres) ?? false : null;
+        $change = isset($numbers['from'], $numbers['to'])
+            ? WaterChange::of($numbers['from'], $numbers['to'], $numbers['tap'] ?? 0.0, $litres) ?? false
+            : null;
         // mL of treatment to each litre of new water, by its label.
-        $strength = isset($numbers['treat'], $numbers['treats']) ? 1000 * $numbers['treat'] / $numbers['treats'] : null;
+        $strength = isset($numbers['treat'], $numbers['treats']) ? (1000 * $numbers['treat']) / $numbers['treats'] : null;
 
-        return new self($asked, [], null === $dose ? null : Ammonium::grams($dose, $litres), $millilitres, null === $millilitres ? null : $millilitres / Ammonium::DROP,
-            $change, null === $strength || !$change instanceof WaterChange ? null : $strength * $change->each * $litres, null === $strength ? null : $strength * $litres);
+        return new self(
+            $asked,
+            [],
+            null === $dose ? null : Ammonium::grams($dose, $litres),
+            $millilitres,
+            null === $millilitres ? null : $millilitres / Ammonium::DROP,
+            $change,
+            null === $strength || !($change instanceof WaterChange) ? null : $strength * $change->each * $litres,
+            null === $strength ? null : $strength * $litres,
+        );
     }
 }

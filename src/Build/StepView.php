@@ -11,8 +11,14 @@ use Olvek\Drawing\View;
 final readonly class StepView
 {
     /** @param bool $asked left open though a later one is done */
-    public function __construct(public Step $step, public ?StepMark $mark, public bool $asked, public ?View $drawing, public string $typedNote = '', public ?string $error = null)
-    {
+    public function __construct(
+        public Step $step,
+        public ?StepMark $mark,
+        public bool $asked,
+        public ?View $drawing,
+        public string $typedNote = '',
+        public ?string $error = null,
+    ) {
     }
 
     /** Time of work and of waiting, in words. */

@@ -44,7 +44,10 @@ final class ChemCommand extends Command
             default => throw FormatOption::wrong('The sum is ammonia, oxygen or carbonate'),
         };
         if ('json' === $format) {
-            $output->writeln(FormatOption::json(array_map(static fn (array $r): array => ['value' => $r[0], 'unit' => $r[1]], $results)), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                FormatOption::json(array_map(static fn (array $r): array => ['value' => $r[0], 'unit' => $r[1]], $results)),
+                OutputInterface::OUTPUT_RAW,
+            );
         } else {
             foreach ($results as $name => [$value, $unit]) {
                 $output->writeln(rtrim(\sprintf('%-22s %10.5g %s', $name, $value, $unit)), OutputInterface::OUTPUT_RAW);
@@ -63,7 +66,7 @@ final class ChemCommand extends Command
 
         return [
             'unionisedShare' => [$share, ''],
-            ...(null === $total ? [] : ['unionised' => [$share * $total, 'mg NH3-N/L']]),
+            ...null === $total ? [] : ['unionised' => [$share * $total, 'mg NH3-N/L']],
             'chronicCriterion' => [AmmoniaCriterion::chronic($pH, $celsius), 'mg TAN-N/L'],
             'acuteCriterion' => [AmmoniaCriterion::acute($pH, $celsius), 'mg TAN-N/L'],
         ];

@@ -28,19 +28,34 @@ final class ConvertCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $format = FormatOption::read($input);
-        $texts = array_map(static fn (string $name): string => \is_string($input->getArgument($name)) ? $input->getArgument($name) : '', ['value' => 'value', 'from' => 'from', 'to' => 'to']);
+        $texts = array_map(static fn (string $name): string => \is_string($input->getArgument($name)) ? $input->getArgument($name) : '', [
+            'value' => 'value',
+            'from' => 'from',
+            'to' => 'to',
+        ]);
         if (!is_numeric($texts['value']) || !is_finite((float) $texts['value'])) {
             throw FormatOption::wrong(\sprintf('“%s” is not a number', mb_substr($texts['value'], 0, 40)));
         }
-        $result = self::species((float) $texts['value'], $texts['from'], $texts['to']) ?? self::units((float) $texts['value'], $texts['from'], $texts['to']);
-        $output->writeln('json' === $format ? FormatOption::json(['value' => $result, 'unit' => $texts['to']]) : \sprintf('%.10g %s', $result, $texts['to']), OutputInterface::OUTPUT_RAW);
+        $result =
+            self::species((float) $texts['value'], $texts['from'], $texts['to']) ??
+            self::units((float) $texts['value'], $texts['from'], $texts['to']);
+        $output->writeln(
+            'json' === $format
+                ? FormatOption::json(['value' => $result, 'unit' => $texts['to']])
+                : \sprintf('%.10g %s', $result, $texts['to']),
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return Command::SUCCESS;
     }
 
     private static function units(float $value, string $from, string $to): float
     {
-        $units = array_map(static fn (string $name): Unit => Unit::named($name) ?? throw FormatOption::wrong(\sprintf('“%s” is not a unit Olvek knows', mb_substr($name, 0, 40))), [$from, $to]);
+        $units = array_map(
+            static fn (string $name): Unit => Unit::named($name) ??
+                throw FormatOption::wrong(\sprintf('“%s” is not a unit Olvek knows', mb_substr($name, 0, 40))),
+            [$from, $to],
+        );
         try {
             return $units[0]->convertTo($units[1], $value);
         } catch (UnreadableQuantity $mismatch) {
@@ -64,6 +79,6 @@ final class ConvertCommand extends Command
             throw FormatOption::wrong("$from and $to do not share an element");
         }
 
-        return $value / $factors[0][1] * $factors[1][1];
+        return ($value / $factors[0][1]) * $factors[1][1];
     }
 }

@@ -32,8 +32,11 @@ final class JudgeCommand extends Command
     /** Tanks from which on it is told what decides; fewer would name the wrong numbers. */
     private const ENOUGH = 32;
 
-    public function __construct(private readonly PlanArgument $plans, private readonly RemedySearch $helps, private readonly Processes $processes)
-    {
+    public function __construct(
+        private readonly PlanArgument $plans,
+        private readonly RemedySearch $helps,
+        private readonly Processes $processes,
+    ) {
         parent::__construct();
     }
 
@@ -43,8 +46,15 @@ final class JudgeCommand extends Command
         $this->addOption('units', null, InputOption::VALUE_REQUIRED, 'metric or us', 'metric')
             ->addOption('day', null, InputOption::VALUE_REQUIRED, 'Day whose ledger is wanted; the most critical where left out')
             ->addOption('band', null, InputOption::VALUE_REQUIRED, 'Judge so many tanks whose uncertain numbers differ (0: none)', '0')
-            ->addOption('helps', null, InputOption::VALUE_NONE, 'For each margin that is tight or fails, the changes that would help most, found by trying')
-            ->setHelp('Ends with 0 when the plan could be judged, whatever the verdict; 1 when it is no valid plan; 2 when the call is wrong.');
+            ->addOption(
+                'helps',
+                null,
+                InputOption::VALUE_NONE,
+                'For each margin that is tight or fails, the changes that would help most, found by trying',
+            )
+            ->setHelp(
+                'Ends with 0 when the plan could be judged, whatever the verdict; 1 when it is no valid plan; 2 when the call is wrong.',
+            );
         FormatOption::add($this);
     }
 
@@ -77,7 +87,15 @@ final class JudgeCommand extends Command
                 $helps[$margin->id->value] = $this->helps->for($plan, $margin->id, $units, $judgement);
             }
         }
-        $output->writeln('json' === $format ? FormatOption::json([...self::data($judgement, $ledger, $helps, ClumpLight::onDay($plan, $ledger->day)), ...self::sure($judgement, $tornado)]) : [...self::lines($judgement, $ledger, $helps), ...self::sureLines($judgement, $tornado)], OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            'json' === $format
+                ? FormatOption::json([
+                    ...self::data($judgement, $ledger, $helps, ClumpLight::onDay($plan, $ledger->day)),
+                    ...self::sure($judgement, $tornado),
+                ])
+                : [...self::lines($judgement, $ledger, $helps), ...self::sureLines($judgement, $tornado)],
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return Command::SUCCESS;
     }
@@ -90,9 +108,18 @@ final class JudgeCommand extends Command
         }
         $lines = ['', $judgement->sureness->words()];
         if (null !== $tornado) {
-            $lines[] = \sprintf('What decides it most, by %s, from the low to the high end of each, all else likely:', Words::small($tornado->margin->name));
+            $lines[] = \sprintf(
+                'What decides it most, by %s, from the low to the high end of each, all else likely:',
+                Words::small($tornado->margin->name),
+            );
             foreach ($tornado->bars as $bar) {
-                $lines[] = \sprintf('  %-70s %10s -> %-10s %s', $bar->words, $bar->low, $bar->high, '' === $bar->measurable ? '' : "measure it: $bar->measurable");
+                $lines[] = \sprintf(
+                    '  %-70s %10s -> %-10s %s',
+                    $bar->words,
+                    $bar->low,
+                    $bar->high,
+                    '' === $bar->measurable ? '' : "measure it: $bar->measurable",
+                );
             }
         }
 
@@ -102,10 +129,14 @@ final class JudgeCommand extends Command
     /** @return array<string, mixed> */
     private static function sure(Judgement $judgement, ?Tornado $tornado): array
     {
-        return null === $judgement->sureness ? [] : [
-            'together' => ['holds' => $judgement->sureness->together, 'of' => $judgement->sureness->of],
-            'tornado' => null === $tornado ? null : ['margin' => $tornado->margin->id, 'bars' => array_map(get_object_vars(...), $tornado->bars)],
-        ];
+        return null === $judgement->sureness
+            ? []
+            : [
+                'together' => ['holds' => $judgement->sureness->together, 'of' => $judgement->sureness->of],
+                'tornado' => null === $tornado
+                        ? null
+                        : ['margin' => $tornado->margin->id, 'bars' => array_map(get_object_vars(...), $tornado->bars)],
+            ];
     }
 
     /**
@@ -119,10 +150,21 @@ final class JudgeCommand extends Command
         foreach ($judgement->margins as $margin) {
             $lines[] = \sprintf('%-6s %-18s %12s  %s', $margin->state->words(), $margin->name, $margin->shown, $margin->sentence);
             if (null !== $margin->spread) {
-                $lines[] = \sprintf('       %s, holds in %d of %d', '' === $margin->spreadWords() ? 'no spread' : 'eight in ten tanks: '.$margin->spreadWords(), $margin->spread->holds, $margin->spread->of);
+                $lines[] = \sprintf(
+                    '       %s, holds in %d of %d',
+                    '' === $margin->spreadWords() ? 'no spread' : 'eight in ten tanks: '.$margin->spreadWords(),
+                    $margin->spread->holds,
+                    $margin->spread->of,
+                );
             }
             foreach ($helps[$margin->id->value] ?? [] as $help) {
-                $lines[] = \sprintf('       tried: %s: %s -> %s%s', $help->words, $help->before, $help->after, '' === $help->cost ? '' : ", but $help->cost");
+                $lines[] = \sprintf(
+                    '       tried: %s: %s -> %s%s',
+                    $help->words,
+                    $help->before,
+                    $help->after,
+                    '' === $help->cost ? '' : ", but $help->cost",
+                );
             }
         }
         $lines[] = '';
@@ -146,22 +188,79 @@ final class JudgeCommand extends Command
         return [
             'state' => $judgement->state->value,
             'verdict' => $judgement->verdict,
-            'margins' => array_map(static fn (Margin $m): array => [
-                'id' => $m->id->value, 'name' => $m->name, 'voice' => $m->voice->value, 'state' => $m->state->value, 'value' => $m->value, 'limit' => $m->limit, 'good' => $m->good,
-                'worstDay' => $m->worstDay, 'measure' => $m->measure, 'unit' => $m->unit, 'shown' => $m->shown, 'bound' => $m->bound, 'sentence' => $m->sentence,
-                'spread' => null === $m->spread ? null : ['p10' => $m->spread->low, 'p90' => $m->spread->high, 'holds' => $m->spread->holds, 'of' => $m->spread->of],
-                'helps' => array_map(static fn (TriedRemedy $h): array => ['words' => $h->words, 'edits' => $h->edits(), 'before' => $h->before, 'after' => $h->after, 'state' => $h->state->value, 'cost' => $h->cost], $helps[$m->id->value] ?? []),
-                'terms' => array_map(static fn (Term $t): array => ['label' => $t->label, 'value' => $t->value, 'provenance' => $t->provenance?->value, 'source' => $t->source], $m->terms),
-            ], $judgement->margins),
+            'margins' => array_map(
+                static fn (Margin $m): array => [
+                    'id' => $m->id->value,
+                    'name' => $m->name,
+                    'voice' => $m->voice->value,
+                    'state' => $m->state->value,
+                    'value' => $m->value,
+                    'limit' => $m->limit,
+                    'good' => $m->good,
+                    'worstDay' => $m->worstDay,
+                    'measure' => $m->measure,
+                    'unit' => $m->unit,
+                    'shown' => $m->shown,
+                    'bound' => $m->bound,
+                    'sentence' => $m->sentence,
+                    'spread' => null === $m->spread
+                            ? null
+                            : ['p10' => $m->spread->low, 'p90' => $m->spread->high, 'holds' => $m->spread->holds, 'of' => $m->spread->of],
+                    'helps' => array_map(
+                        static fn (TriedRemedy $h): array => [
+                            'words' => $h->words,
+                            'edits' => $h->edits(),
+                            'before' => $h->before,
+                            'after' => $h->after,
+                            'state' => $h->state->value,
+                            'cost' => $h->cost,
+                        ],
+                        $helps[$m->id->value] ?? [],
+                    ),
+                    'terms' => array_map(
+                        static fn (Term $t): array => [
+                            'label' => $t->label,
+                            'value' => $t->value,
+                            'provenance' => $t->provenance?->value,
+                            'source' => $t->source,
+                        ],
+                        $m->terms,
+                    ),
+                ],
+                $judgement->margins,
+            ),
             'ledger' => [
-                'day' => $ledger->day, 'unit' => 'mg N/d', 'ammonia' => $ledger->ammonia, 'nitrate' => $ledger->nitrate, 'before' => $ledger->before, 'after' => $ledger->after,
-                'flows' => array_map(static fn (Flow $f): array => ['from' => $f->from, 'to' => $f->to, 'amount' => $f->amount, 'through' => $f->through], $ledger->flows),
+                'day' => $ledger->day,
+                'unit' => 'mg N/d',
+                'ammonia' => $ledger->ammonia,
+                'nitrate' => $ledger->nitrate,
+                'before' => $ledger->before,
+                'after' => $ledger->after,
+                'flows' => array_map(
+                    static fn (Flow $f): array => ['from' => $f->from, 'to' => $f->to, 'amount' => $f->amount, 'through' => $f->through],
+                    $ledger->flows,
+                ),
             ],
             'light' => ['unit' => 'umol/m2/s', 'surface' => $light->surface, 'bed' => $light->bed, 'clumps' => $light->clumps],
             'quantities' => [
-                'grossWater' => $quantities->grossWater, 'netWater' => $quantities->netWater, 'poreWater' => $quantities->poreWater, 'soil' => $quantities->soilVolume, 'cap' => $quantities->capVolume,
-                'bedMass' => $quantities->bedMass, 'glassMass' => $quantities->glassMass, 'fullMass' => $quantities->fullMass, 'load' => $quantities->load, 'pieces' => $quantities->pieces,
-                'materials' => array_map(static fn (MaterialNeed $n): array => ['material' => $n->material->id, 'litres' => $n->litres, 'kilograms' => $n->kilograms], $quantities->materials),
+                'grossWater' => $quantities->grossWater,
+                'netWater' => $quantities->netWater,
+                'poreWater' => $quantities->poreWater,
+                'soil' => $quantities->soilVolume,
+                'cap' => $quantities->capVolume,
+                'bedMass' => $quantities->bedMass,
+                'glassMass' => $quantities->glassMass,
+                'fullMass' => $quantities->fullMass,
+                'load' => $quantities->load,
+                'pieces' => $quantities->pieces,
+                'materials' => array_map(
+                    static fn (MaterialNeed $n): array => [
+                        'material' => $n->material->id,
+                        'litres' => $n->litres,
+                        'kilograms' => $n->kilograms,
+                    ],
+                    $quantities->materials,
+                ),
             ],
         ];
     }

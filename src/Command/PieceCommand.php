@@ -18,7 +18,9 @@ final class PieceCommand extends Command
 
     protected function configure(): void
     {
-        $this->addArgument('worker', InputArgument::REQUIRED)->addArgument('of', InputArgument::REQUIRED)->addArgument('pieces', InputArgument::REQUIRED);
+        $this->addArgument('worker', InputArgument::REQUIRED)
+            ->addArgument('of', InputArgument::REQUIRED)
+            ->addArgument('pieces', InputArgument::REQUIRED);
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int

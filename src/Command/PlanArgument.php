@@ -27,7 +27,13 @@ final readonly class PlanArgument
     public static function add(Command $command): void
     {
         $command->addArgument('plan', InputArgument::REQUIRED, 'A plan as JSON, or - for standard input');
-        $command->addOption('set', null, InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY, 'A part of the plan as it would be typed, in metric units, e.g. --set site.movement=rippled', []);
+        $command->addOption(
+            'set',
+            null,
+            InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY,
+            'A part of the plan as it would be typed, in metric units, e.g. --set site.movement=rippled',
+            [],
+        );
     }
 
     /** The plan; null where there is none to be had, the error stream then saying why. */
@@ -36,7 +42,12 @@ final readonly class PlanArgument
         $file = $input->getArgument('plan');
         \assert(\is_string($file));
 
-        return self::read($file, fn (string $json): Plan => $this->changed($this->document->fromForeignJson($json), $input), $errors, $units);
+        return self::read(
+            $file,
+            fn (string $json): Plan => $this->changed($this->document->fromForeignJson($json), $input),
+            $errors,
+            $units,
+        );
     }
 
     /**

@@ -31,7 +31,13 @@ final readonly class Processes
         }
         $results = $running = $rests = [];
         for ($worker = 0; $worker < $this->count; ++$worker) {
-            $running[$worker] = new PhpSubprocess([$this->console, PieceCommand::NAME, (string) $worker, (string) $this->count, (string) $pieces]);
+            $running[$worker] = new PhpSubprocess([
+                $this->console,
+                PieceCommand::NAME,
+                (string) $worker,
+                (string) $this->count,
+                (string) $pieces,
+            ]);
             $running[$worker]->setTimeout(null);
             $running[$worker]->setInput(base64_encode(serialize($work)));
             $running[$worker]->start();
@@ -79,7 +85,9 @@ final readonly class Processes
     {
         $told = unserialize((string) base64_decode($line, true));
 
-        return \is_array($told) && \is_int($told[0] ?? null) ? [$told[0], $told[1] ?? null] : throw new \RuntimeException('A process said what nobody understands: '.mb_substr($line, 0, 200));
+        return \is_array($told) && \is_int($told[0] ?? null)
+            ? [$told[0], $told[1] ?? null]
+            : throw new \RuntimeException('A process said what nobody understands: '.mb_substr($line, 0, 200));
     }
 
     /**

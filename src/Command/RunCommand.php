@@ -33,14 +33,24 @@ final class RunCommand extends Command
         PlanArgument::add($this);
         $this->addOption('days', null, InputOption::VALUE_REQUIRED, '1–1095', '365')
             ->addOption('every', null, InputOption::VALUE_REQUIRED, 'A row each day or each hour', 'day')
-            ->addOption('band', null, InputOption::VALUE_REQUIRED, 'Beside the likely run, the 10th and 90th percentile of so many tanks whose uncertain numbers differ (0: none)', '0')
+            ->addOption(
+                'band',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'Beside the likely run, the 10th and 90th percentile of so many tanks whose uncertain numbers differ (0: none)',
+                '0',
+            )
             ->addOption('events', null, InputOption::VALUE_REQUIRED, 'A file of events as JSON (docs/formats.md)')
             ->addOption('format', null, InputOption::VALUE_REQUIRED, 'csv or json', 'csv');
         $columns = '';
         foreach (Trace::COLUMNS as $column => $unit) {
             $columns .= \sprintf("  %-20s %s%s\n", $column, $unit, \in_array($column, self::HOURLY, true) ? ' *' : '');
         }
-        $this->setHelp("One row a day, or with --every=hour one an hour of what changes within it (marked *). With --band each column is followed by its 10th and 90th percentile. Nitrogen is always mg N, never the ion. Columns:\n\n$columns\nIn JSON also the mass (g dry) and leaf nitrogen (mg/g) of each clump. Ends with 1 for a bad plan or events, with 2 for a wrong call.");
+        $this->setHelp(
+            'One row a day, or with --every=hour one an hour of what changes within it (marked *). With --band each column is followed by '
+                ."its 10th and 90th percentile. Nitrogen is always mg N, never the ion. Columns:\n\n$columns\nIn JSON also the mass (g "
+                    .'dry) and leaf nitrogen (mg/g) of each clump. Ends with 1 for a bad plan or events, with 2 for a wrong call.',
+        );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -74,7 +84,17 @@ final class RunCommand extends Command
         $trace = (new Runner($plan))->run($days, $happenings);
         $band = $members > 0 ? $this->band($plan, $days, $happenings, $members, $errors) : [];
         if ('json' === $format) {
-            $output->writeln(FormatOption::json(['units' => Trace::COLUMNS, 'columns' => $trace->columns, 'clumps' => array_map(static fn ($c): string => $c->id, $plan->clumps), 'mass' => $trace->clumps, 'leafNitrogen' => $trace->quotas, ...([] === $band ? [] : ['members' => $members, 'band' => $band])]), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                FormatOption::json([
+                    'units' => Trace::COLUMNS,
+                    'columns' => $trace->columns,
+                    'clumps' => array_map(static fn ($c): string => $c->id, $plan->clumps),
+                    'mass' => $trace->clumps,
+                    'leafNitrogen' => $trace->quotas,
+                    ...[] === $band ? [] : ['members' => $members, 'band' => $band],
+                ]),
+                OutputInterface::OUTPUT_RAW,
+            );
 
             return Command::SUCCESS;
         }
@@ -88,7 +108,10 @@ final class RunCommand extends Command
         }
         $output->writeln(implode(',', array_keys($columns)), OutputInterface::OUTPUT_RAW);
         for ($day = 0; $day < $trace->days(); ++$day) {
-            $output->writeln(implode(',', array_map(static fn (array $column): string => \sprintf('%.6g', $column[$day]), $columns)), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                implode(',', array_map(static fn (array $column): string => \sprintf('%.6g', $column[$day]), $columns)),
+                OutputInterface::OUTPUT_RAW,
+            );
         }
 
         return Command::SUCCESS;
@@ -98,19 +121,35 @@ final class RunCommand extends Command
     private function hours(Plan $plan, int $days, array $events, string $format, OutputInterface $output): int
     {
         $rows = [];
-        (new Runner($plan))->run($days, $events, hourly: static function (int $day, int $hour, array $water) use (&$rows): void {
-            $rows[] = [$day, $hour, ...array_map(static fn (string $column): float => $water[$column], self::HOURLY)];
-        });
+        (new Runner($plan))->run(
+            $days,
+            $events,
+            hourly: static function (int $day, int $hour, array $water) use (&$rows): void {
+                $rows[] = [$day, $hour, ...array_map(static fn (string $column): float => $water[$column], self::HOURLY)];
+            },
+        );
         $names = ['day', 'hour', ...self::HOURLY];
         if ('json' === $format) {
-            $units = array_map(static fn (string $column): string => explode(',', Trace::COLUMNS[$column])[0], array_combine(self::HOURLY, self::HOURLY));
-            $output->writeln(FormatOption::json(['units' => ['day' => 'd', 'hour' => 'h, at its end', ...$units], 'names' => $names, 'rows' => $rows]), OutputInterface::OUTPUT_RAW);
+            $units = array_map(
+                static fn (string $column): string => explode(',', Trace::COLUMNS[$column])[0],
+                array_combine(self::HOURLY, self::HOURLY),
+            );
+            $output->writeln(
+                FormatOption::json(['units' => ['day' => 'd', 'hour' => 'h, at its end', ...$units], 'names' => $names, 'rows' => $rows]),
+                OutputInterface::OUTPUT_RAW,
+            );
 
             return Command::SUCCESS;
         }
         $output->writeln(implode(',', $names), OutputInterface::OUTPUT_RAW);
         foreach ($rows as $row) {
-            $output->writeln(implode(',', array_map(static fn (int|float $value): string => \is_int($value) ? (string) $value : \sprintf('%.6g', $value), $row)), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                implode(
+                    ',',
+                    array_map(static fn (int|float $value): string => \is_int($value) ? (string) $value : \sprintf('%.6g', $value), $row),
+                ),
+                OutputInterface::OUTPUT_RAW,
+            );
         }
 
         return Command::SUCCESS;

@@ -28,7 +28,8 @@ final class SolveCommand extends Command
         $this->addOption('for', null, InputOption::VALUE_REQUIRED, 'stock, food, plants, light, depth, start, trim or holiday')
             ->addOption('kind', null, InputOption::VALUE_REQUIRED, 'For stock: the animal’s id in the catalogue')
             ->addOption('years', null, InputOption::VALUE_REQUIRED, 'For depth: years that the soil is to last', '1')
-            ->setHelp(<<<'HELP'
+            ->setHelp(
+                <<<'HELP'
                 stock    the most of a kind of animal that keeps every margin; needs --kind
                 food     how many times what is fed the tank carries, and what forbids more
                 plants   the least plant mass, and which roles
@@ -39,7 +40,9 @@ final class SolveCommand extends Command
                 holiday  how long a grown tank may be left alone
 
                 Ends with 0 where there is an answer, 3 where there is none (and says why), 1 for a bad plan, 2 for a wrong call.
-                HELP);
+                HELP
+                ,
+            );
         FormatOption::add($this);
     }
 
@@ -53,10 +56,29 @@ final class SolveCommand extends Command
             return Command::FAILURE;
         }
         $answer = $question->solve($plan);
-        $output->writeln('json' === $format ? FormatOption::json([
-            'found' => $answer->found, 'sentence' => $answer->sentence, 'edits' => $answer->edits(), 'runs' => $answer->runs,
-            'terms' => array_map(static fn (Term $t): array => ['label' => $t->label, 'value' => $t->value, 'provenance' => $t->provenance?->value, 'source' => $t->source], $answer->terms),
-        ]) : [$answer->sentence, ...array_map(static fn (Term $t): string => \sprintf('  %s: %s', $t->label, $t->value), $answer->terms)], OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            'json' === $format
+                ? FormatOption::json([
+                    'found' => $answer->found,
+                    'sentence' => $answer->sentence,
+                    'edits' => $answer->edits(),
+                    'runs' => $answer->runs,
+                    'terms' => array_map(
+                        static fn (Term $t): array => [
+                            'label' => $t->label,
+                            'value' => $t->value,
+                            'provenance' => $t->provenance?->value,
+                            'source' => $t->source,
+                        ],
+                        $answer->terms,
+                    ),
+                ])
+                : [
+                    $answer->sentence,
+                    ...array_map(static fn (Term $t): string => \sprintf('  %s: %s', $t->label, $t->value), $answer->terms),
+                ],
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return $answer->found ? Command::SUCCESS : 3;
     }
@@ -68,7 +90,7 @@ final class SolveCommand extends Command
             throw FormatOption::wrong('--for is one of '.implode(', ', Questions::NAMES));
         }
 
-        return $this->questions->named($name, FormatOption::text($input, 'kind'), FormatOption::needed($input, 'years', 0, 10))
-            ?? throw FormatOption::wrong('--for=stock needs --kind, an animal of the catalogue such as neocaridina-davidi');
+        return $this->questions->named($name, FormatOption::text($input, 'kind'), FormatOption::needed($input, 'years', 0, 10)) ??
+            throw FormatOption::wrong('--for=stock needs --kind, an animal of the catalogue such as neocaridina-davidi');
     }
 }

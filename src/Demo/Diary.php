@@ -23,12 +23,19 @@ use Olvek\Log\EntryKind;
 use Olvek\Log\Logbook;
 use Olvek\Tank\Tank;
 
-/** Invented logbooks for the ferry landing: what the model would have, read with a drop test's colours and a fixed seed's noise. All marked as made up. */
+/**
+ * Invented logbooks for the ferry landing: what the model would have, read with a drop test's colours and a fixed seed's noise. All marked
+ * as made up.
+ */
 final readonly class Diary
 {
     private const SEED = 20_260_524;
     /** Colours of an invented kit, in mg/L of the ion. */
-    private const COLOURS = [Measure::Ammonia->value => [0, 0.05, 0.1, 0.25, 0.5, 1, 2, 4], Measure::Nitrite->value => [0, 0.05, 0.1, 0.2, 0.4, 0.8, 1.6, 3.3], Measure::Nitrate->value => [0, 1, 2, 5, 10, 20, 30, 50]];
+    private const COLOURS = [
+        Measure::Ammonia->value => [0, 0.05, 0.1, 0.25, 0.5, 1, 2, 4],
+        Measure::Nitrite->value => [0, 0.05, 0.1, 0.2, 0.4, 0.8, 1.6, 3.3],
+        Measure::Nitrate->value => [0, 1, 2, 5, 10, 20, 30, 50],
+    ];
     private const NOISE = 0.2;
 
     public function __construct(private EntityManagerInterface $entities)
@@ -41,8 +48,15 @@ final readonly class Diary
      * @param array<string, float>     $unlike how this tank differs from the plan's own run, by parameter
      * @param array<int, bool>         $algae  whether algae showed, by day
      */
-    public function write(Tank $tank, Plan $plan, \DateTimeImmutable $today, int $age, array $tests, array $unlike = [], array $algae = []): void
-    {
+    public function write(
+        Tank $tank,
+        Plan $plan,
+        \DateTimeImmutable $today,
+        int $age,
+        array $tests,
+        array $unlike = [],
+        array $algae = [],
+    ): void {
         $filled = $today->modify("-$age days");
         $this->entities->persist(new StepMark($tank, Steps::FILL, true, $filled, 'made up'));
         $on = static fn (int $day): \DateTimeImmutable => $filled->modify("+$day days");
@@ -62,7 +76,18 @@ final readonly class Diary
             $this->done($tank, $on($plan->feedFrom), EventKind::Feed, $plan->feed->grams);
         }
         foreach ($algae as $day => $shows) {
-            $this->entities->persist(new Entry($tank, $on($day), EntryKind::Sighting, Logbook::ALGAE, $shows ? 1.0 : 0.0, null, $shows ? 'Algae show' : 'No algae to be seen', true));
+            $this->entities->persist(
+                new Entry(
+                    $tank,
+                    $on($day),
+                    EntryKind::Sighting,
+                    Logbook::ALGAE,
+                    $shows ? 1.0 : 0.0,
+                    null,
+                    $shows ? 'Algae show' : 'No algae to be seen',
+                    true,
+                ),
+            );
         }
         $this->entities->flush();
     }
@@ -70,18 +95,33 @@ final readonly class Diary
     /** Something done; kept with the next write(). */
     public function done(Tank $tank, \DateTimeImmutable $on, EventKind $kind, float $amount, ?Group $group = null): void
     {
-        $this->entities->persist(new Entry($tank, $on, EntryKind::Done, $kind->value, $amount, $group?->id, LoggedEvent::line($kind, $amount, TestKit::of(), $group), true));
+        $this->entities->persist(
+            new Entry(
+                $tank,
+                $on,
+                EntryKind::Done,
+                $kind->value,
+                $amount,
+                $group?->id,
+                LoggedEvent::line($kind, $amount, TestKit::of(), $group),
+                true,
+            ),
+        );
     }
 
     /** @return iterable<array{Measure, float, string}> */
     private static function read(Trace $trace, int $day, \Random\Randomizer $dice, UnitSystem $units): iterable
     {
         $kit = TestKit::of();
-        $noise = static fn (): float => exp(self::NOISE * $dice->getInt(-1000, 1000) / 500);
+        $noise = static fn (): float => exp((self::NOISE * $dice->getInt(-1000, 1000)) / 500);
         foreach (self::COLOURS as $id => $colours) {
             $measure = Measure::from($id);
             $shown = $kit->fromBase($measure, $trace->columns[$id][$day] * $noise());
-            $colour = array_reduce($colours, static fn (float $best, float|int $c): float => abs($c - $shown) < abs($best - $shown) ? (float) $c : $best, 1e9);
+            $colour = array_reduce(
+                $colours,
+                static fn (float $best, float|int $c): float => abs($c - $shown) < abs($best - $shown) ? (float) $c : $best,
+                1e9,
+            );
             yield [$measure, $kit->toBase($measure, $colour), Logbook::line($measure, $kit->toBase($measure, $colour), $kit, $units)];
         }
         $pH = round(5 * ($trace->columns['pH'][$day] + 0.1 * log($noise()))) / 5;

@@ -28,8 +28,7 @@ final class LoadCommand extends Command
         private readonly Diary $diary,
         private readonly Devices $devices,
         private readonly Today $today,
-        #[Autowire('%kernel.project_dir%/demo')]
-        private readonly string $folder,
+        #[Autowire('%kernel.project_dir%/demo')] private readonly string $folder,
     ) {
         parent::__construct();
     }
@@ -50,11 +49,27 @@ final class LoadCommand extends Command
             $plan = $this->document->fromJson($json);
             $tank = $this->road->begin($keeper, $plan, 'begun');
             if ('waiting-hall' === $name) {
-                $this->diary->write($tank, $plan, $today, 243, [1, 2, 5, 8, 12, 16, 20, 24, 28, 29, 35, 42, 43, 49, 56, 70, 84, 98, 112, 140, 168, 196, 224, 240], [], [49 => false, 98 => true, 105 => true, 112 => true, 119 => true, 126 => false, 196 => false]);
+                $this->diary->write(
+                    $tank,
+                    $plan,
+                    $today,
+                    243,
+                    [1, 2, 5, 8, 12, 16, 20, 24, 28, 29, 35, 42, 43, 49, 56, 70, 84, 98, 112, 140, 168, 196, 224, 240],
+                    [],
+                    [49 => false, 98 => true, 105 => true, 112 => true, 119 => true, 126 => false, 196 => false],
+                );
             } elseif ('galley' === $name) {
                 // Its soil gives off more than the plan thought, its plants melt, and the bottle held less.
                 $this->diary->done($tank, $today->modify('-9 days'), EventKind::Bacteria, 1.0);
-                $this->diary->write($tank, $plan, $today, 9, [1, 2, 3, 4, 5, 7, 8], ['flushFactor' => 4.0, 'nitriteInoculum' => 0.1, 'comammox' => 0.2, 'plantGrowth' => 0.2], [7 => false]);
+                $this->diary->write(
+                    $tank,
+                    $plan,
+                    $today,
+                    9,
+                    [1, 2, 3, 4, 5, 7, 8],
+                    ['flushFactor' => 4.0, 'nitriteInoculum' => 0.1, 'comammox' => 0.2, 'plantGrowth' => 0.2],
+                    [7 => false],
+                );
                 $this->devices->wire($tank, DeviceKind::Lamp, 'galley-lamp');
                 $this->devices->wire($tank, DeviceKind::Probe, 'galley-probe');
             }

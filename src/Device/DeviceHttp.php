@@ -31,7 +31,12 @@ final readonly class DeviceHttp
     {
         $from = microtime(true);
         try {
-            $response = $this->http->request($method, $this->address.$path, ['timeout' => self::PATIENCE, 'max_duration' => self::PATIENCE, 'max_redirects' => 0, ...(null === $body ? [] : ['json' => $body])]);
+            $response = $this->http->request($method, $this->address.$path, [
+                'timeout' => self::PATIENCE,
+                'max_duration' => self::PATIENCE,
+                'max_redirects' => 0,
+                ...null === $body ? [] : ['json' => $body],
+            ]);
             $text = '';
             foreach ($this->http->stream($response) as $chunk) {
                 $text .= $chunk->getContent();
@@ -44,7 +49,9 @@ final readonly class DeviceHttp
             throw DeviceTrouble::wrong($this->device, \sprintf('it refuses with status %d.', $refused->getResponse()->getStatusCode()));
         } catch (ExceptionInterface) {
             // Whatever went wrong: what took all of the patience was slow, what failed before was not there.
-            throw microtime(true) - $from < 0.9 * self::PATIENCE ? DeviceTrouble::silent($this->device) : DeviceTrouble::slow($this->device, self::PATIENCE);
+            throw microtime(true) - $from < 0.9 * self::PATIENCE
+                ? DeviceTrouble::silent($this->device)
+                : DeviceTrouble::slow($this->device, self::PATIENCE);
         }
 
         return $text;

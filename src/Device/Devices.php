@@ -44,13 +44,20 @@ final readonly class Devices
         return array_keys(array_filter($this->known, static fn (array $device): bool => $device[0] === $kind));
     }
 
-    /** @return array<string, array{kind: DeviceKind, device: string, names: list<string>}> by kind, what a tank has ('' for none) and could have */
+    /**
+     * @return array<string, array{kind: DeviceKind, device: string, names: list<string>}> by kind, what a tank has ('' for none) and could
+     * have
+     */
     public function wired(Tank $tank): array
     {
         $wired = [];
         foreach (DeviceKind::cases() as $kind) {
             $device = $this->wiring($tank, $kind)->device ?? '';
-            $wired[$kind->value] = ['kind' => $kind, 'device' => isset($this->known[$device]) ? $device : '', 'names' => $this->names($kind)];
+            $wired[$kind->value] = [
+                'kind' => $kind,
+                'device' => isset($this->known[$device]) ? $device : '',
+                'names' => $this->names($kind),
+            ];
         }
 
         return $wired;

@@ -17,7 +17,14 @@ final readonly class HttpLampTimer implements LampTimer
         $on = $state['on'] ?? null;
         $percent = $state['percent'] ?? null;
         $programme = $state['programme'] ?? '';
-        if ('olvek.lamp' !== ($state['format'] ?? null) || !\is_bool($on) || !\is_int($percent) || $percent < 0 || $percent > 100 || !\is_string($programme)) {
+        if (
+            'olvek.lamp' !== ($state['format'] ?? null)
+            || !\is_bool($on)
+            || !\is_int($percent)
+            || $percent < 0
+            || $percent > 100
+            || !\is_string($programme)
+        ) {
             throw DeviceTrouble::wrong($this->wire->device, 'it does not say whether the lamp is on, and how strongly.');
         }
 

@@ -37,7 +37,10 @@ final readonly class HttpWaterProbe implements WaterProbe
         foreach (self::BOUNDS as $name => [$least, $most]) {
             $value = $line[$name] ?? null;
             if ((!\is_float($value) && !\is_int($value)) || $value < $least || $value > $most) {
-                throw DeviceTrouble::wrong($this->wire->device, \sprintf('its %s cannot be so.', 'celsius' === $name ? 'temperature' : $name));
+                throw DeviceTrouble::wrong(
+                    $this->wire->device,
+                    \sprintf('its %s cannot be so.', 'celsius' === $name ? 'temperature' : $name),
+                );
             }
             $values[] = (float) $value;
         }

@@ -11,7 +11,12 @@ final readonly class Sample
      * @param float $level        m of water over the bottom
      * @param float $conductivity µS/cm
      */
-    public function __construct(public \DateTimeImmutable $at, public float $celsius, public float $level, public float $pH, public float $conductivity)
-    {
+    public function __construct(
+        public \DateTimeImmutable $at,
+        public float $celsius,
+        public float $level,
+        public float $pH,
+        public float $conductivity,
+    ) {
     }
 }

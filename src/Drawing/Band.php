@@ -11,7 +11,13 @@ final readonly class Band
      * @param list<Curve> $curves
      * @param list<array{y: float, words: string}> $limits
      */
-    public function __construct(public string $name, public string $top, public float $y, public float $height, public array $curves, public array $limits)
-    {
+    public function __construct(
+        public string $name,
+        public string $top,
+        public float $y,
+        public float $height,
+        public array $curves,
+        public array $limits,
+    ) {
     }
 }

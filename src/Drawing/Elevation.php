@@ -22,7 +22,10 @@ use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\Words;
 use Olvek\Core\Vessel\TiltedFlask;
 
-/** The tank from the front, cut through the bed's middle, and its bed from front to back, cut across; each to its own scale, as a run has it on a day. */
+/**
+ * The tank from the front, cut through the bed's middle, and its bed from front to back, cut across; each to its own scale, as a run has it
+ * on a day.
+ */
 final class Elevation
 {
     /** Half height of the ellipse by which round vessels show. */
@@ -57,7 +60,11 @@ final class Elevation
         $this->profile = $side ? Profile::side($vessel) : Profile::front($vessel);
         $air = $this->headroom();
         $scale = ($width - $left - $right) / $this->profile->width;
-        $scale = $side ? min($scale, ($height - $below - 12) / max(0.06, 1.25 * max($plan->bed->depth(Side::Front), $plan->bed->depth(Side::Back)) + 0.02))
+        $scale = $side
+            ? min(
+                $scale,
+                ($height - $below - 12) / max(0.06, 1.25 * max($plan->bed->depth(Side::Front), $plan->bed->depth(Side::Back)) + 0.02),
+            )
             : min($scale, ($height - $below - 8) / ($vessel->height() + $air));
         $used = $this->profile->width * $scale;
         $this->frame = new Frame($left + ($width - $left - $right - $used) / 2, $height - $below, $scale);
@@ -96,7 +103,14 @@ final class Elevation
     /** m over the rim that are drawn: lamp, and plants that grow out of the water. */
     private function headroom(): float
     {
-        $air = [] !== array_filter($this->plan->clumps, static fn (Clump $c): bool => \in_array($c->kind->role, [Role::Marsh, Role::HousePlant], true)) ? 0.3 * $this->plan->vessel->height() : 0.0;
+        $air =
+            [] !==
+            array_filter(
+                $this->plan->clumps,
+                static fn (Clump $c): bool => \in_array($c->kind->role, [Role::Marsh, Role::HousePlant], true),
+            )
+                ? 0.3 * $this->plan->vessel->height()
+                : 0.0;
 
         // Room to move the lamp in, so that the scale stays while it is moved.
         return max(0.02, $air, $this->hasLamp() ? max(0.15, 0.35 * $this->plan->vessel->height(), $this->plan->lamp->height + 0.01) : 0.0);
@@ -126,7 +140,9 @@ final class Elevation
         $wall = $this->profile->wall();
         $rim = [[$wall[\count($wall) - 1][0], $this->profile->height], [$wall[0][0], $this->profile->height]];
         $frame = $this->frame;
-        $this->view->clip = Pen::polygon($frame->placed($wall)).Pen::polygon([[$frame->x($rim[1][0]), 0.0], [$frame->x($rim[0][0]), 0.0], ...$frame->placed($rim)]);
+        $this->view->clip =
+            Pen::polygon($frame->placed($wall)).
+            Pen::polygon([[$frame->x($rim[1][0]), 0.0], [$frame->x($rim[0][0]), 0.0], ...$frame->placed($rim)]);
     }
 
     /**
@@ -163,7 +179,9 @@ final class Elevation
         $front = $at(Side::Front);
         $back = $at(Side::Back);
 
-        return $this->side ? static fn (float $share): float => $front + ($back - $front) * $share : static fn (): float => ($front + $back) / 2;
+        return $this->side
+            ? static fn (float $share): float => $front + ($back - $front) * $share
+            : static fn (): float => ($front + $back) / 2;
     }
 
     private function water(): void
@@ -171,7 +189,8 @@ final class Elevation
         $level = fn (): float => $this->plan->waterLine;
         $body = $this->stratum(static fn (): float => 0.0, $level);
         $this->view->back[] = new Shape($body, 'water');
-        foreach (['water-brown' => $this->day->tannin / self::BROWN_WATER, 'water-green' => $this->day->green / self::GREEN_WATER] as $class => $share) {
+        $shown = ['water-brown' => $this->day->tannin / self::BROWN_WATER, 'water-green' => $this->day->green / self::GREEN_WATER];
+        foreach ($shown as $class => $share) {
             if ($share > 0.04) {
                 $this->view->back[] = new Shape($body, \sprintf('%s tint-%d', $class, min(5, 1 + (int) (5 * $share))));
             }
@@ -191,10 +210,16 @@ final class Elevation
         foreach ([0.08, 0.36, 0.64] as $share) {
             $from = $left + ($right - $left) * $share;
             $width = ($right - $left) * 0.2;
-            $this->view->back[] = new Shape(Pen::polygon([[$from - $lean, 4.0], [$from + $width - $lean, 4.0], [$from + $width, $line], [$from, $line]]), 'light-sun');
+            $this->view->back[] = new Shape(
+                Pen::polygon([[$from - $lean, 4.0], [$from + $width - $lean, 4.0], [$from + $width, $line], [$from, $line]]),
+                'light-sun',
+            );
         }
         if (!$this->hasLamp()) {
-            $this->view->back[] = new Shape($this->stratum(fn (): float => $this->plan->bed->meanDepth(), fn (): float => $this->plan->waterLine), 'light-water');
+            $this->view->back[] = new Shape(
+                $this->stratum(fn (): float => $this->plan->bed->meanDepth(), fn (): float => $this->plan->waterLine),
+                'light-water',
+            );
         }
     }
 
@@ -211,8 +236,19 @@ final class Elevation
         $w = $this->profile->width;
         $open = $this->profile->at($line);
         $lamp = $frame->y($this->plan->vessel->height() + $this->plan->lamp->height);
-        $this->view->back[] = new Shape(Pen::polygon([[$frame->x(0.14 * $w), $lamp], [$frame->x(0.86 * $w), $lamp], [$frame->x(($w + $open) / 2), $frame->y($line)], [$frame->x(($w - $open) / 2), $frame->y($line)]]), 'light-air');
-        $this->view->back[] = new Shape($this->stratum(fn (): float => $this->plan->bed->meanDepth(), static fn (): float => $line), 'light-water');
+        $this->view->back[] = new Shape(
+            Pen::polygon([
+                [$frame->x(0.14 * $w), $lamp],
+                [$frame->x(0.86 * $w), $lamp],
+                [$frame->x(($w + $open) / 2), $frame->y($line)],
+                [$frame->x(($w - $open) / 2), $frame->y($line)],
+            ]),
+            'light-air',
+        );
+        $this->view->back[] = new Shape(
+            $this->stratum(fn (): float => $this->plan->bed->meanDepth(), static fn (): float => $line),
+            'light-water',
+        );
         $this->view->front[] = new Shape(Pen::rectangle($frame->x(0.12 * $w), $lamp - 7, 0.76 * $w * $frame->scale, 7), 'lamp');
     }
 
@@ -232,12 +268,23 @@ final class Elevation
             $this->view->front[] = new Shape($this->stratum($soil, $leaves), 'litter');
         }
         if (null !== $bed->soil) {
-            $this->view->front[] = new Shape($this->stratum($plate, $soil, $this->side ? min(1.0, $bed->setback / $this->profile->width) : 0.0), 'soil');
+            $this->view->front[] = new Shape(
+                $this->stratum($plate, $soil, $this->side ? min(1.0, $bed->setback / $this->profile->width) : 0.0),
+                'soil',
+            );
             $this->bags($bed);
         }
         if ($bed->plate > 0) {
             $this->view->front[] = new Shape($this->stratum($zero, $plate), 'void');
-            $this->view->front[] = new Shape(Pen::line($this->frame->x(0), $this->frame->y($bed->plate), $this->frame->x($this->profile->width), $this->frame->y($bed->plate)), 'plate');
+            $this->view->front[] = new Shape(
+                Pen::line(
+                    $this->frame->x(0),
+                    $this->frame->y($bed->plate),
+                    $this->frame->x($this->profile->width),
+                    $this->frame->y($bed->plate),
+                ),
+                'plate',
+            );
             $this->view->words[] = \sprintf('A plate with %s of water under it.', $this->length($bed->plate));
         }
     }
@@ -249,12 +296,17 @@ final class Elevation
         $width = $this->profile->width;
         if ($bed->core > 0) {
             $room = max(1e-6, $bed->soilRoom($this->plan->vessel));
-            $count = max(1, (int) round(6 * $bed->core / $room));
+            $count = max(1, (int) round((6 * $bed->core) / $room));
             $depth = ($bed->soil?->meanDepth() ?? 0.0) * min(0.8, 0.3 + $bed->core / $room);
             $path = '';
             for ($n = 0; $n < $count; ++$n) {
                 $at = $this->side ? $width * (0.72 + 0.06 * $n) : $width * (0.5 + 0.16 * ($n - ($count - 1) / 2));
-                $path .= Pen::disc(min($frame->x($width) - 14, $frame->x($at)), $frame->y($bed->plate + $depth / 2), 15, max(3.0, $depth / 2 * $frame->scale));
+                $path .= Pen::disc(
+                    min($frame->x($width) - 14, $frame->x($at)),
+                    $frame->y($bed->plate + $depth / 2),
+                    15,
+                    max(3.0, ($depth / 2) * $frame->scale),
+                );
             }
             $this->view->front[] = new Shape($path, 'bag bag-lava');
             $this->view->words[] = \sprintf('Bags of lava, %s, lift the hill.', $this->units->show(Dimension::Volume, $bed->core));
@@ -264,7 +316,12 @@ final class Elevation
             for ($n = 0; $n < 7; ++$n) {
                 $share = ($n + 0.5) / 7;
                 $depth = max(0.004, $this->surface($bed->soilTop(...))($share) - $bed->plate);
-                $path .= Pen::disc($frame->x($width * $share), $frame->y($bed->plate + $depth / 2), $width * $frame->scale / 14.5, max(2.0, $depth / 2.1 * $frame->scale));
+                $path .= Pen::disc(
+                    $frame->x($width * $share),
+                    $frame->y($bed->plate + $depth / 2),
+                    ($width * $frame->scale) / 14.5,
+                    max(2.0, ($depth / 2.1) * $frame->scale),
+                );
             }
             $this->view->front[] = new Shape($path, 'bag');
             $this->view->words[] = 'The soil is tied into mesh bags.';
@@ -285,7 +342,16 @@ final class Elevation
         foreach ($this->plan->pieces as $piece) {
             $size = self::size($piece);
             $x = $this->frame->x(($this->side ? $piece->row : $piece->place) * $this->profile->width);
-            $this->view->plants[] = new Shape(HardscapeFigure::draw($piece->kind->wood, new Pen($piece->id.$piece->kind->id), $x, $this->frame->y($this->ground($piece->row)), $size * $this->frame->scale), $piece->kind->wood ? 'wood' : 'stone');
+            $this->view->plants[] = new Shape(
+                HardscapeFigure::draw(
+                    $piece->kind->wood,
+                    new Pen($piece->id.$piece->kind->id),
+                    $x,
+                    $this->frame->y($this->ground($piece->row)),
+                    $size * $this->frame->scale,
+                ),
+                $piece->kind->wood ? 'wood' : 'stone',
+            );
             $this->view->words[] = \sprintf('%s, %s.', $piece->kind->name, $this->units->show(Dimension::Volume, $piece->litres));
         }
     }
@@ -312,16 +378,29 @@ final class Elevation
         $start = max(0.0, min($width - $span, $middle - $span / 2));
         $pen = new Pen($clump->id.$clump->kind->id.($this->side ? 's' : ''));
         $line = $this->plan->waterLine;
-        $most = $this->small || $this->side ? self::FEW_FIGURES : max(self::FEW_FIGURES, min(self::MOST_FIGURES, intdiv(self::ALL_FIGURES, \count($this->plan->clumps))));
-        $count = $role->coversSurface() ? max(1, min($most, (int) round($span * $this->frame->scale / 22))) : min($most, $clump->pieces);
+        $most =
+            $this->small || $this->side
+                ? self::FEW_FIGURES
+                : max(self::FEW_FIGURES, min(self::MOST_FIGURES, intdiv(self::ALL_FIGURES, \count($this->plan->clumps))));
+        $count = $role->coversSurface() ? max(1, min($most, (int) round(($span * $this->frame->scale) / 22))) : min($most, $clump->pieces);
         $tall = $this->day->height($this->plan, $index);
         for ($n = 0; $n < $count; ++$n) {
-            $at = $start + $span * ($n + 0.5) / $count + $pen->between(-0.2, 0.2) * $span / $count;
+            $at = $start + ($span * ($n + 0.5)) / $count + ($pen->between(-0.2, 0.2) * $span) / $count;
             $ground = $this->perch($clump) ?? $this->ground($at / $width);
             $room = max(0.01, $line - $ground);
             $height = $tall * $pen->between(0.78, 1.0);
             $height = Role::Runner === $role || $role->hasLeavesInAir() ? $height : min($height, $room * $pen->between(0.86, 0.97));
-            array_push($this->view->plants, ...PlantFigure::draw($role, $clump->id.$n, $this->frame->x($at), $this->frame->y($ground), $height * $this->frame->scale, $this->frame->y($line)));
+            array_push(
+                $this->view->plants,
+                ...PlantFigure::draw(
+                    $role,
+                    $clump->id.$n,
+                    $this->frame->x($at),
+                    $this->frame->y($ground),
+                    $height * $this->frame->scale,
+                    $this->frame->y($line),
+                ),
+            );
         }
     }
 
@@ -348,7 +427,14 @@ final class Elevation
             default => ' By this day it is gone.',
         };
 
-        return \sprintf('%d %s of %s, %s %% along the front.%s', $clump->pieces, $piece, $clump->kind->common, Decimal::trimmed($clump->place * 100, 0), $now);
+        return \sprintf(
+            '%d %s of %s, %s %% along the front.%s',
+            $clump->pieces,
+            $piece,
+            $clump->kind->common,
+            Decimal::trimmed($clump->place * 100, 0),
+            $now,
+        );
     }
 
     /** m across that a clump fills in this view. */
@@ -356,7 +442,14 @@ final class Elevation
     {
         $width = $this->profile->width;
         if ($clump->kind->role->coversSurface()) {
-            return min($width, max(0.05 * $width, $this->day->clumps[$index] / $clump->kind->mat->value / $this->plan->surface() * $this->profile->at($this->plan->waterLine)));
+            return min(
+                $width,
+                max(
+                    0.05 * $width,
+                    ($this->day->clumps[$index] / $clump->kind->mat->value / $this->plan->surface()) *
+                        $this->profile->at($this->plan->waterLine),
+                ),
+            );
         }
         $area = $this->day->spread($this->plan, $index);
         $other = $this->side ? $this->plan->vessel->length() : $this->plan->vessel->width();
@@ -387,7 +480,13 @@ final class Elevation
                 $height = $bed + $water * $pen->between($low, $high);
                 $reach = $this->profile->at($height) / $this->profile->width;
                 $at = $this->profile->width * (0.5 + $reach * $pen->between(-0.45, 0.45));
-                $this->view->front[] = AnimalFigure::draw($group->kind->shape, $this->frame->x($at), $this->frame->y($height) - $lift, $size, $pen->between(0, 1) > 0.5 ? 1 : -1);
+                $this->view->front[] = AnimalFigure::draw(
+                    $group->kind->shape,
+                    $this->frame->x($at),
+                    $this->frame->y($height) - $lift,
+                    $size,
+                    $pen->between(0, 1) > 0.5 ? 1 : -1,
+                );
             }
         }
     }
@@ -402,12 +501,12 @@ final class Elevation
         $bed = $this->plan->bed->meanDepth();
         foreach (['film' => [$this->day->film, 0.0], 'film-brown' => [$this->day->brown, 0.5]] as $class => [$grams, $low]) {
             $path = '';
-            for ($n = 0; $n < min(220, (int) round(70 * max(0.0, $grams - 0.15 * Alga::SHOWS) / Alga::SHOWS)); ++$n) {
+            for ($n = 0; $n < min(220, (int) round((70 * max(0.0, $grams - 0.15 * Alga::SHOWS)) / Alga::SHOWS)); ++$n) {
                 $height = $bed + ($this->plan->waterLine - $bed) * $pen->between(0.0, 1.0 - $low);
                 $half = $this->profile->at($height) / 2;
                 // Thicker towards the panes' edges, where grazers and fingers reach last.
                 $turn = $pen->between(-1, 1);
-                $at = $this->profile->width / 2 + $half * 0.98 * (abs($turn) ** 0.6) * ($turn < 0 ? -1 : 1);
+                $at = $this->profile->width / 2 + $half * 0.98 * abs($turn) ** 0.6 * ($turn < 0 ? -1 : 1);
                 $path .= Pen::disc($this->frame->x($at), $this->frame->y($height), $size = $pen->between(0.8, 2.2), $size);
             }
             if ('' !== $path) {
@@ -423,24 +522,36 @@ final class Elevation
         $profile = $this->profile;
         $line = $frame->y($this->plan->waterLine);
         $middle = $frame->x($profile->width / 2);
-        $water = $profile->at($this->plan->waterLine) / 2 * $frame->scale;
+        $water = ($profile->at($this->plan->waterLine) / 2) * $frame->scale;
         $this->view->front[] = new Shape(Pen::polyline($frame->placed($profile->wall())), 'glass');
         if ($vessel instanceof TiltedFlask) {
-            $this->view->front[] = new Shape(Pen::disc($middle, $frame->y($vessel->radius()), $vessel->radius() * $frame->scale, $vessel->radius() * $frame->scale), 'glass glass-far');
+            $this->view->front[] = new Shape(
+                Pen::disc($middle, $frame->y($vessel->radius()), $vessel->radius() * $frame->scale, $vessel->radius() * $frame->scale),
+                'glass glass-far',
+            );
         } elseif ($vessel->isRound() && !$this->side) {
             // Rim and water of a round vessel are seen a little from above.
-            $this->view->front[] = new Shape(Pen::disc($middle, $frame->y($profile->height), $profile->at($profile->height) / 2 * $frame->scale, self::ROUND), 'glass glass-far');
+            $this->view->front[] = new Shape(
+                Pen::disc($middle, $frame->y($profile->height), ($profile->at($profile->height) / 2) * $frame->scale, self::ROUND),
+                'glass glass-far',
+            );
             $this->view->front[] = new Shape(Pen::disc($middle, $line, $water, self::ROUND), 'water-line');
 
             return;
         }
         foreach ($profile->isStraight() ? $vessel->outline()->edges($this->side) : [] as $edge) {
-            $this->view->front[] = new Shape(Pen::line($frame->x($edge), $frame->y($profile->height), $frame->x($edge), $frame->floor), 'glass glass-far');
+            $this->view->front[] = new Shape(
+                Pen::line($frame->x($edge), $frame->y($profile->height), $frame->x($edge), $frame->floor),
+                'glass glass-far',
+            );
         }
         $this->view->front[] = new Shape(Pen::line($middle - $water, $line, $middle + $water, $line), 'water-line');
         if ($this->plan->site->lid || $this->plan->site->sealed) {
-            $half = $profile->at($profile->height) / 2 * $frame->scale + 3;
-            $this->view->front[] = new Shape(Pen::line($middle - $half, $frame->y($profile->height) - 2, $middle + $half, $frame->y($profile->height) - 2), 'lid');
+            $half = ($profile->at($profile->height) / 2) * $frame->scale + 3;
+            $this->view->front[] = new Shape(
+                Pen::line($middle - $half, $frame->y($profile->height) - 2, $middle + $half, $frame->y($profile->height) - 2),
+                'lid',
+            );
         }
     }
 
@@ -451,12 +562,23 @@ final class Elevation
         $line = $frame->y($this->plan->waterLine);
         $left = $frame->x(0) - 30;
         $this->across($this->length($vessel->outerLength()));
-        $this->view->front[] = new Shape(Pen::line($left - 4, $frame->floor, $left + 4, $frame->floor).Pen::line($left, $frame->floor, $left, $line).Pen::line($left - 4, $line, $left + 4, $line), 'dim-line');
+        $this->view->front[] = new Shape(
+            Pen::line($left - 4, $frame->floor, $left + 4, $frame->floor).
+                Pen::line($left, $frame->floor, $left, $line).
+                Pen::line($left - 4, $line, $left + 4, $line),
+            'dim-line',
+        );
         $this->view->labels[] = new Label($left - 6, ($line + $frame->floor) / 2 + 4, $this->length($this->plan->waterLine), 'end');
         $this->view->labels[] = new Label($left - 6, ($line + $frame->floor) / 2 - 14, 'water', 'end', 'dim dim-faint');
         $gap = $this->plan->vessel->height() - $this->plan->waterLine;
         if ($gap > 0.004) {
-            $this->view->labels[] = new Label($left - 6, min($line - 6, ($line + $frame->y($vessel->height())) / 2 + 4), '↕ '.$this->length($gap), 'end', 'dim dim-faint');
+            $this->view->labels[] = new Label(
+                $left - 6,
+                min($line - 6, ($line + $frame->y($vessel->height())) / 2 + 4),
+                '↕ '.$this->length($gap),
+                'end',
+                'dim dim-faint',
+            );
             $this->view->words[] = \sprintf('The rim stands %s over the water.', $this->length($gap));
         }
         $sun = $this->plan->site->daylight()->any();
@@ -469,7 +591,12 @@ final class Elevation
             $this->view->labels[] = new Label($x, $bed + 4, $shown($light->bed), 'middle', 'light-number');
             $this->view->front[] = new Shape(Pen::line($x, $line + 12, $x, $bed - 12), 'light-fall');
             $this->view->labels[] = new Label($x, $bed + 18, $sun ? 'mol/m² a day' : 'µmol/m²/s', 'middle', 'dim dim-faint');
-            $this->view->words[] = \sprintf('Light falls from %s at the surface to %s %s on the bed.', $shown($light->surface), $shown($light->bed), $sun ? 'moles per square metre and day' : 'micromoles per square metre and second');
+            $this->view->words[] = \sprintf(
+                'Light falls from %s at the surface to %s %s on the bed.',
+                $shown($light->surface),
+                $shown($light->bed),
+                $sun ? 'moles per square metre and day' : 'micromoles per square metre and second',
+            );
         }
     }
 
@@ -479,14 +606,20 @@ final class Elevation
         $this->view->labels[] = new Label($this->frame->x(0), $this->frame->floor + 24, 'front', 'start', 'dim dim-faint');
         $this->view->labels[] = new Label($this->frame->x($this->profile->width), $this->frame->floor + 24, 'back', 'end', 'dim dim-faint');
         $bed = $this->plan->bed;
-        foreach ([[Side::Front, $this->frame->x(0) - 42, 'end'], [Side::Back, $this->frame->x($this->profile->width) + 42, 'start']] as [$side, $x, $anchor]) {
+        $shown = [[Side::Front, $this->frame->x(0) - 42, 'end'], [Side::Back, $this->frame->x($this->profile->width) + 42, 'start']];
+        foreach ($shown as [$side, $x, $anchor]) {
             $soil = $bed->soil?->depth($side) ?? 0.0;
             $cap = $bed->cap?->depth($side) ?? 0.0;
             $soilY = $this->frame->y($bed->plate + $soil / 2) + 4;
             $capY = min($this->frame->y($bed->underCap($side) + $cap / 2) + 4, $soilY - 14);
             $this->view->labels[] = new Label($x, $soilY, $this->length($soil), $anchor, 'dim dim-soil');
             $this->view->labels[] = new Label($x, $capY, $this->length($cap), $anchor, 'dim dim-cap');
-            $this->view->words[] = \sprintf('At the %s %s of cap lie on %s of soil.', $side->value, $this->length($cap), $this->length($soil));
+            $this->view->words[] = \sprintf(
+                'At the %s %s of cap lie on %s of soil.',
+                $side->value,
+                $this->length($cap),
+                $this->length($soil),
+            );
         }
     }
 
@@ -495,7 +628,10 @@ final class Elevation
         $y = $this->frame->floor + 10;
         $from = $this->frame->x(0);
         $to = $this->frame->x($this->profile->width);
-        $this->view->front[] = new Shape(Pen::line($from, $y - 4, $from, $y + 4).Pen::line($from, $y, $to, $y).Pen::line($to, $y - 4, $to, $y + 4), 'dim-line');
+        $this->view->front[] = new Shape(
+            Pen::line($from, $y - 4, $from, $y + 4).Pen::line($from, $y, $to, $y).Pen::line($to, $y - 4, $to, $y + 4),
+            'dim-line',
+        );
         $this->view->labels[] = new Label(($from + $to) / 2, $y + 15, $text);
     }
 
@@ -506,9 +642,35 @@ final class Elevation
         $scale = $frame->scale;
         $rim = $plan->vessel->height();
         $half = UnitSystem::Us === $this->units ? 0.25 : 0.5;
-        $this->view->handles[] = Handle::on('waterLine', 'water line', 'grip', 'y', $frame->x($plan->vessel->length() / 2 + $this->profile->at($plan->waterLine) / 2), $frame->y($plan->waterLine), $plan->waterLine, $plan->bed->meanDepth() + 0.02, $rim, -$scale, $half, $this->units);
+        $this->view->handles[] = Handle::on(
+            'waterLine',
+            'water line',
+            'grip',
+            'y',
+            $frame->x($plan->vessel->length() / 2 + $this->profile->at($plan->waterLine) / 2),
+            $frame->y($plan->waterLine),
+            $plan->waterLine,
+            $plan->bed->meanDepth() + 0.02,
+            $rim,
+            -$scale,
+            $half,
+            $this->units,
+        );
         if ($this->hasLamp()) {
-            $this->view->handles[] = Handle::on('light.height', 'lamp over the rim', 'grip', 'y', $frame->x($plan->vessel->length() * 0.88) + 12, $frame->y($rim + $plan->lamp->height) - 3, $plan->lamp->height, 0.0, $this->headroom() - 0.005, -$scale, 2 * $half, $this->units);
+            $this->view->handles[] = Handle::on(
+                'light.height',
+                'lamp over the rim',
+                'grip',
+                'y',
+                $frame->x($plan->vessel->length() * 0.88) + 12,
+                $frame->y($rim + $plan->lamp->height) - 3,
+                $plan->lamp->height,
+                0.0,
+                $this->headroom() - 0.005,
+                -$scale,
+                2 * $half,
+                $this->units,
+            );
         }
         foreach ($plan->clumps as $clump) {
             $this->peg("plants.$clump->id.place", $clump->kind->common, $clump->place, 'peg');
@@ -523,10 +685,31 @@ final class Elevation
     {
         $x = $this->frame->x($at * $this->profile->width);
         $y = $this->frame->floor - 8;
-        while ([] !== array_filter($this->view->handles, static fn (Handle $h): bool => str_starts_with($h->form, 'peg') && abs($h->x - $x) < self::PEG && abs($h->y - $y) < self::PEG)) {
+        while (
+            [] !==
+            array_filter(
+                $this->view->handles,
+                static fn (Handle $h): bool => str_starts_with($h->form, 'peg')
+                    && abs($h->x - $x) < self::PEG
+                    && abs($h->y - $y) < self::PEG,
+            )
+        ) {
             $y -= self::PEG;
         }
-        $this->view->handles[] = Handle::on($place, "$name, along the front", $form, 'x', $x, $y, $at, 0.0, 1.0, $this->profile->width * $this->frame->scale, 1.0, $this->units);
+        $this->view->handles[] = Handle::on(
+            $place,
+            "$name, along the front",
+            $form,
+            'x',
+            $x,
+            $y,
+            $at,
+            0.0,
+            1.0,
+            $this->profile->width * $this->frame->scale,
+            1.0,
+            $this->units,
+        );
     }
 
     private function sideHandles(): void
@@ -536,13 +719,30 @@ final class Elevation
         $most = $this->plan->waterLine - 0.02;
         $half = UnitSystem::Us === $this->units ? 0.25 : 0.5;
         foreach ([[Side::Front, -1, 0.0], [Side::Back, 1, $this->profile->width]] as [$side, $sign, $edge]) {
-            foreach (['soil' => [$bed->soil, $bed->soilTop($side), 28], 'cap' => [$bed->cap, $bed->depth($side), 10]] as $name => [$layer, $top, $out]) {
+            $shown = ['soil' => [$bed->soil, $bed->soilTop($side), 28], 'cap' => [$bed->cap, $bed->depth($side), 10]];
+            foreach ($shown as $name => [$layer, $top, $out]) {
                 if (null === $layer) {
                     continue;
                 }
                 $value = $layer->depth($side);
-                $this->view->front[] = new Shape(Pen::line($frame->x($edge), $frame->y($top), $frame->x($edge) + $sign * $out, $frame->y($top)), 'dim-line');
-                $this->view->handles[] = Handle::on("bed.$name.$side->value", "$name at the $side->value", 'soil' === $name ? 'knob knob-soil' : 'knob knob-cap', 'y', $frame->x($edge) + $sign * $out, $frame->y($top), $value, 0.0, max(0.0, $value + $most - $bed->depth($side)), -$frame->scale, $half, $this->units);
+                $this->view->front[] = new Shape(
+                    Pen::line($frame->x($edge), $frame->y($top), $frame->x($edge) + $sign * $out, $frame->y($top)),
+                    'dim-line',
+                );
+                $this->view->handles[] = Handle::on(
+                    "bed.$name.$side->value",
+                    "$name at the $side->value",
+                    'soil' === $name ? 'knob knob-soil' : 'knob knob-cap',
+                    'y',
+                    $frame->x($edge) + $sign * $out,
+                    $frame->y($top),
+                    $value,
+                    0.0,
+                    max(0.0, $value + $most - $bed->depth($side)),
+                    -$frame->scale,
+                    $half,
+                    $this->units,
+                );
             }
         }
     }

@@ -38,7 +38,11 @@ final class FloorPlan
         $length = $plan->vessel->length();
         $width = $plan->vessel->width();
         $scale = min((self::WIDTH - self::LEFT - self::EDGE) / $length, (self::HEIGHT - 2 * self::EDGE) / $width);
-        $this->frame = new Frame(self::LEFT + (self::WIDTH - self::LEFT - self::EDGE - $length * $scale) / 2, self::HEIGHT - self::EDGE - (self::HEIGHT - 2 * self::EDGE - $width * $scale) / 2, $scale);
+        $this->frame = new Frame(
+            self::LEFT + (self::WIDTH - self::LEFT - self::EDGE - $length * $scale) / 2,
+            self::HEIGHT - self::EDGE - (self::HEIGHT - 2 * self::EDGE - $width * $scale) / 2,
+            $scale,
+        );
         $this->view = new View('floor', 'The floor from above', self::WIDTH, self::HEIGHT);
     }
 
@@ -63,14 +67,22 @@ final class FloorPlan
         $width = $vessel->width() * $frame->scale;
         $outline = Pen::polygon($frame->placed($vessel->outline()->points));
         $this->view->clip = $outline;
-        $this->view->plants[] = new Shape($outline, null === $this->plan->bed->cap ? (null === $this->plan->bed->soil ? 'water' : 'soil') : 'cap');
+        $this->view->plants[] = new Shape(
+            $outline,
+            null === $this->plan->bed->cap ? (null === $this->plan->bed->soil ? 'water' : 'soil') : 'cap',
+        );
         $shade = ShadeMap::of($this->plan, $this->day, self::COLUMNS, self::ROWS);
         $paths = [];
         foreach ($shade->light as $row => $cells) {
             foreach ($cells as $column => $light) {
                 $step = null !== $light && $shade->most > 0 ? (int) floor((1 - $light / $shade->most) * self::SHADES) : 0;
                 if ($step > 0) {
-                    $paths[min($step, self::SHADES - 1)][] = Pen::rectangle($frame->left + $column * $length / self::COLUMNS, $frame->floor - ($row + 1) * $width / self::ROWS, $length / self::COLUMNS + 0.3, $width / self::ROWS + 0.3);
+                    $paths[min($step, self::SHADES - 1)][] = Pen::rectangle(
+                        $frame->left + ($column * $length) / self::COLUMNS,
+                        $frame->floor - (($row + 1) * $width) / self::ROWS,
+                        $length / self::COLUMNS + 0.3,
+                        $width / self::ROWS + 0.3,
+                    );
                 }
             }
         }
@@ -80,11 +92,19 @@ final class FloorPlan
         }
         $setback = $this->plan->bed->setback;
         if ($setback > 0) {
-            $this->view->plants[] = new Shape(Pen::line($frame->left, $frame->y($setback), $frame->left + $length, $frame->y($setback)), 'zone-line');
+            $this->view->plants[] = new Shape(
+                Pen::line($frame->left, $frame->y($setback), $frame->left + $length, $frame->y($setback)),
+                'zone-line',
+            );
         }
         $this->view->front[] = new Shape($outline, 'glass glass-far');
         $lights = [$shade->most, ...array_filter(array_merge(...$shade->light), static fn (?float $light): bool => null !== $light)];
-        $this->view->words[] = \sprintf('On the bed light lies from %s to %s %s.', Decimal::significant(min($lights), 2), Decimal::significant($shade->most, 2), $this->plan->site->daylight()->any() ? 'moles per square metre and day' : 'micromoles per square metre and second');
+        $this->view->words[] = \sprintf(
+            'On the bed light lies from %s to %s %s.',
+            Decimal::significant(min($lights), 2),
+            Decimal::significant($shade->most, 2),
+            $this->plan->site->daylight()->any() ? 'moles per square metre and day' : 'micromoles per square metre and second',
+        );
     }
 
     private function pieces(): void
@@ -94,7 +114,10 @@ final class FloorPlan
             $size = ($piece->litres / 1000) ** (1 / 3) * $frame->scale * 0.6;
             $x = $frame->x($piece->place * $this->plan->vessel->length());
             $y = $frame->y($piece->row * $this->plan->vessel->width());
-            $this->view->plants[] = new Shape(Pen::disc($x, $y, max(4.0, $size), max(3.0, 0.8 * $size)), $piece->kind->wood ? 'wood' : 'stone');
+            $this->view->plants[] = new Shape(
+                Pen::disc($x, $y, max(4.0, $size), max(3.0, 0.8 * $size)),
+                $piece->kind->wood ? 'wood' : 'stone',
+            );
             $this->view->handles[] = $this->mover("hardscape.$piece->id", $piece->kind->name, $x, $y, $piece->place, $piece->row);
         }
     }
@@ -108,14 +131,38 @@ final class FloorPlan
         $now = sqrt($this->day->spread($this->plan, $index) / \M_PI) * $frame->scale;
         $role = $clump->kind->role;
         if ($now > 0) {
-            $this->view->plants[] = new Shape($this->tuft($clump, $x, $y, max(3.0, $now)), ($role->hasLeavesInAir() || Role::FloatingStem === $role ? 'clump clump-surface ' : 'clump ').self::paint($role));
+            $this->view->plants[] = new Shape(
+                $this->tuft($clump, $x, $y, max(3.0, $now)),
+                ($role->hasLeavesInAir() || Role::FloatingStem === $role ? 'clump clump-surface ' : 'clump ').self::paint($role),
+            );
         }
         $this->view->plants[] = new Shape(Pen::disc($x, $y, max(3.0, $planted), max(3.0, $planted)), 'clump-planted');
-        $this->view->handles[] = $this->mover("plants.$clump->id", $clump->kind->common.', '.$this->zone($clump), $x, $y, $clump->place, $clump->row);
+        $this->view->handles[] = $this->mover(
+            "plants.$clump->id",
+            $clump->kind->common.', '.$this->zone($clump),
+            $x,
+            $y,
+            $clump->place,
+            $clump->row,
+        );
         // Its rim is as far out as so many pieces reach: pieces by distance, at the size that they have now.
         $each = $clump->kind->spread->value / 1e4;
-        $perPiece = $each * $frame->scale ** 2 / (2 * \M_PI * max(4.0, $planted));
-        $this->view->handles[] = Handle::on("plants.$clump->id.pieces", $clump->kind->common.', pieces', 'edge', 'x', $x + max(9.0, $planted), $y, (float) $clump->pieces, 1.0, (float) max(2 * $clump->pieces, 40), $perPiece, 1.0, $this->units, 'floor-');
+        $perPiece = ($each * $frame->scale ** 2) / (2 * \M_PI * max(4.0, $planted));
+        $this->view->handles[] = Handle::on(
+            "plants.$clump->id.pieces",
+            $clump->kind->common.', pieces',
+            'edge',
+            'x',
+            $x + max(9.0, $planted),
+            $y,
+            (float) $clump->pieces,
+            1.0,
+            (float) max(2 * $clump->pieces, 40),
+            $perPiece,
+            1.0,
+            $this->units,
+            'floor-',
+        );
     }
 
     /** Where in the tank a clump stands, in the trade's words. */
@@ -139,7 +186,7 @@ final class FloorPlan
         $corners = 22;
         for ($n = 0; $n < $corners; ++$n) {
             $reach = $radius * (0 === $n % 2 ? $pen->between(0.95, 1.12) : $pen->between(0.7, 0.88));
-            $points[] = [$x + $reach * cos(2 * \M_PI * $n / $corners), $y + $reach * sin(2 * \M_PI * $n / $corners)];
+            $points[] = [$x + $reach * cos((2 * \M_PI * $n) / $corners), $y + $reach * sin((2 * \M_PI * $n) / $corners)];
         }
 
         return Pen::polygon($points);
@@ -161,15 +208,49 @@ final class FloorPlan
     {
         $scale = $this->frame->scale;
 
-        return Handle::on("$place.place", $name, 'knob knob-clump', 'x', $x, $y, $along, 0.0, 1.0, $this->plan->vessel->length() * $scale, 1.0, $this->units, 'floor-')
-            ->with(Handle::on("$place.row", $name, 'knob', 'y', $x, $y, $across, 0.0, 1.0, -$this->plan->vessel->width() * $scale, 1.0, $this->units));
+        return Handle::on(
+            "$place.place",
+            $name,
+            'knob knob-clump',
+            'x',
+            $x,
+            $y,
+            $along,
+            0.0,
+            1.0,
+            $this->plan->vessel->length() * $scale,
+            1.0,
+            $this->units,
+            'floor-',
+        )->with(
+            Handle::on(
+                "$place.row",
+                $name,
+                'knob',
+                'y',
+                $x,
+                $y,
+                $across,
+                0.0,
+                1.0,
+                -$this->plan->vessel->width() * $scale,
+                1.0,
+                $this->units,
+            ),
+        );
     }
 
     private function zones(): void
     {
         $depth = $this->plan->vessel->width() / \count(self::ZONES);
         foreach (self::ZONES as $n => $name) {
-            $this->view->labels[] = new Label($this->frame->left - 6, $this->frame->y(($n + 0.5) * $depth) + 4, $name, 'end', 'dim dim-faint');
+            $this->view->labels[] = new Label(
+                $this->frame->left - 6,
+                $this->frame->y(($n + 0.5) * $depth) + 4,
+                $name,
+                'end',
+                'dim dim-faint',
+            );
             if ($n > 0) {
                 $edge = $this->frame->y($n * $depth);
                 $this->view->back[] = new Shape(Pen::line($this->frame->left - 5, $edge, $this->frame->left, $edge), 'dim-line');

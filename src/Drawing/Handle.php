@@ -43,29 +43,92 @@ final readonly class Handle
      * @param float $per    drawing units per plan's unit along the axis (negative where it rises up the page)
      * @param float $step   in shown units
      */
-    public static function on(string $place, string $label, string $form, string $axis, float $x, float $y, float $stored, float $least, float $most, float $per, float $step, UnitSystem $units, string $prefix = ''): self
-    {
+    public static function on(
+        string $place,
+        string $label,
+        string $form,
+        string $axis,
+        float $x,
+        float $y,
+        float $stored,
+        float $least,
+        float $most,
+        float $per,
+        float $step,
+        UnitSystem $units,
+        string $prefix = '',
+    ): self {
         $field = Field::at($place);
         \assert(null !== $field && ('x' === $axis || 'y' === $axis));
         $shown = static fn (float $value): float => (float) $field->show($value, $units);
         // Shown units are straight lines through those of the plan.
         $slope = ($shown($stored + 1000.0) - $shown($stored - 1000.0)) / 2000;
 
-        return new self("h-$prefix".str_replace('.', '-', $place), $place, $label, $form, $axis, $x, $y, $field->show($stored, $units), $shown($least), $shown($most), $step, $per / $slope, $field->unit($units)->symbol());
+        return new self(
+            "h-$prefix".str_replace('.', '-', $place),
+            $place,
+            $label,
+            $form,
+            $axis,
+            $x,
+            $y,
+            $field->show($stored, $units),
+            $shown($least),
+            $shown($most),
+            $step,
+            $per / $slope,
+            $field->unit($units)->symbol(),
+        );
     }
 
     /** The same handle, movable along the other axis too. */
     public function with(self $other): self
     {
-        return new self($this->id, $this->place, $this->label, $this->form, $this->axis, $this->x, $this->y, $this->value, $this->least, $this->most, $this->step, $this->per, $this->unit, [
-            'place' => $other->place, 'label' => $other->label, 'value' => $other->value, 'least' => $other->least, 'most' => $other->most, 'step' => $other->step, 'per' => $other->per, 'unit' => $other->unit,
-        ]);
+        return new self(
+            $this->id,
+            $this->place,
+            $this->label,
+            $this->form,
+            $this->axis,
+            $this->x,
+            $this->y,
+            $this->value,
+            $this->least,
+            $this->most,
+            $this->step,
+            $this->per,
+            $this->unit,
+            [
+                'place' => $other->place,
+                'label' => $other->label,
+                'value' => $other->value,
+                'least' => $other->least,
+                'most' => $other->most,
+                'step' => $other->step,
+                'per' => $other->per,
+                'unit' => $other->unit,
+            ],
+        );
     }
 
     /** The cursor of a year: moves along its days, and changes nothing in the plan. */
     public static function cursor(YearChart $year, int $day): self
     {
-        return new self('h-day', '@day', 'day shown', 'cursor', 'x', $year->x($day), $year->foot + 8, (string) $day, 0.0, (float) ($year->days - 1), 1.0, $year->perDay(), '');
+        return new self(
+            'h-day',
+            '@day',
+            'day shown',
+            'cursor',
+            'x',
+            $year->x($day),
+            $year->foot + 8,
+            (string) $day,
+            0.0,
+            (float) ($year->days - 1),
+            1.0,
+            $year->perDay(),
+            '',
+        );
     }
 
     /** What a screen reader says of where it stands. */
@@ -73,6 +136,8 @@ final readonly class Handle
     {
         $one = 'cursor' === $this->form ? "day $this->value" : trim("$this->value $this->unit");
 
-        return null === $this->second ? $one : \sprintf('%s along the front, %s from the front pane', $one, trim($this->second['value'].' '.$this->second['unit']));
+        return null === $this->second
+            ? $one
+            : \sprintf('%s along the front, %s from the front pane', $one, trim($this->second['value'].' '.$this->second['unit']));
     }
 }

@@ -37,21 +37,70 @@ final class HoursStrip
             // What runs past midnight comes round again.
             foreach ([[$from, min(24.0, $to)], [max(24.0, $from) - 24, $to - 24]] as [$a, $b]) {
                 if ($b > $a) {
-                    $view->front[] = new Shape(Pen::rectangle($x($a), self::TOP, ($b - $a) * $hour, self::BAR), 'lit lit-'.min(4, (int) ceil(4 * min(1.0, $day->lampShare))));
+                    $view->front[] = new Shape(
+                        Pen::rectangle($x($a), self::TOP, ($b - $a) * $hour, self::BAR),
+                        'lit lit-'.min(4, (int) ceil(4 * min(1.0, $day->lampShare))),
+                    );
                 }
             }
         }
         $strength = 100 * $day->lampShare;
-        $view->words[] = $hours > 0 ? \sprintf('On this day the lamp is on for %s hours at %s %% of its strength.', Decimal::trimmed($hours, 1), Decimal::trimmed($strength, 0)) : 'On this day the lamp is dark.';
+        $view->words[] =
+            $hours > 0
+                ? \sprintf(
+                    'On this day the lamp is on for %s hours at %s %% of its strength.',
+                    Decimal::trimmed($hours, 1),
+                    Decimal::trimmed($strength, 0),
+                )
+                : 'On this day the lamp is dark.';
         if ($lamp->lumens <= 0) {
             return $view;
         }
         $y = self::TOP + self::BAR / 2;
-        $view->handles[] = Handle::on('light.on', 'lamp goes on', 'edge edge-tall', 'x', $x($programme->on), $y, $programme->on, 0.0, 24.0, $hour, 0.5, $units);
+        $view->handles[] = Handle::on(
+            'light.on',
+            'lamp goes on',
+            'edge edge-tall',
+            'x',
+            $x($programme->on),
+            $y,
+            $programme->on,
+            0.0,
+            24.0,
+            $hour,
+            0.5,
+            $units,
+        );
         $end = fmod($programme->on + $lamp->hours + $programme->pause, 24.0001);
-        $view->handles[] = Handle::on('light.hours', 'hours of light', 'edge edge-tall', 'x', $x($end), $y, $lamp->hours, 0.0, 24.0 - $programme->pause, $hour, 0.5, $units);
+        $view->handles[] = Handle::on(
+            'light.hours',
+            'hours of light',
+            'edge edge-tall',
+            'x',
+            $x($end),
+            $y,
+            $lamp->hours,
+            0.0,
+            24.0 - $programme->pause,
+            $hour,
+            0.5,
+            $units,
+        );
         if ($programme->pause > 0) {
-            $view->handles[] = Handle::on('light.pause', 'pause', 'edge edge-tall', 'x', $x(fmod($programme->on + $lamp->hours / 2 + $programme->pause, 24.0001)), $y, $programme->pause, 0.0, 24.0 - $lamp->hours, $hour, 0.5, $units);
+            $view->handles[] = Handle::on(
+                'light.pause',
+                'pause',
+                'edge edge-tall',
+                'x',
+                $x(fmod($programme->on + $lamp->hours / 2 + $programme->pause, 24.0001)),
+                $y,
+                $programme->pause,
+                0.0,
+                24.0 - $lamp->hours,
+                $hour,
+                0.5,
+                $units,
+            );
         }
 
         return $view;

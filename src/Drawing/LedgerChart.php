@@ -39,7 +39,12 @@ final readonly class LedgerChart
         $out[] = ['left over, building up', max(0.0, $ledger->change('ammonia')), 'excess'];
         $scale = self::WIDTH / max(1e-9, array_sum(array_column($in, 1)), array_sum(array_column($out, 1)));
 
-        return new self(self::row($in, $scale), self::row($out, $scale), self::amount(array_sum(array_column($in, 1))), self::amount(array_sum(array_column($out, 1))));
+        return new self(
+            self::row($in, $scale),
+            self::row($out, $scale),
+            self::amount(array_sum(array_column($in, 1))),
+            self::amount(array_sum(array_column($out, 1))),
+        );
     }
 
     /**

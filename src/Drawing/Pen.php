@@ -20,9 +20,9 @@ final class Pen
     /** Next throw, evenly between two numbers. Park & Miller (1988) minimal standard. */
     public function between(float $low, float $high): float
     {
-        $this->state = $this->state * 48271 % 2147483647;
+        $this->state = ($this->state * 48271) % 2147483647;
 
-        return $low + ($high - $low) * $this->state / 2147483647;
+        return $low + (($high - $low) * $this->state) / 2147483647;
     }
 
     /** @param list<array{float, float}> $points */
@@ -53,10 +53,20 @@ final class Pen
         $mx = ($x + $tipX) / 2;
         $my = ($y + $tipY) / 2;
         $length = max(0.01, hypot($tipX - $x, $tipY - $y));
-        $nx = -($tipY - $y) / $length * $width;
-        $ny = ($tipX - $x) / $length * $width;
+        $nx = (-($tipY - $y) / $length) * $width;
+        $ny = (($tipX - $x) / $length) * $width;
 
-        return 'M'.self::at($x, $y).'Q'.self::at($mx + $nx, $my + $ny).' '.self::at($tipX, $tipY).'Q'.self::at($mx - $nx, $my - $ny).' '.self::at($x, $y).'Z';
+        return 'M'.
+            self::at($x, $y).
+            'Q'.
+            self::at($mx + $nx, $my + $ny).
+            ' '.
+            self::at($tipX, $tipY).
+            'Q'.
+            self::at($mx - $nx, $my - $ny).
+            ' '.
+            self::at($x, $y).
+            'Z';
     }
 
     public static function curve(float $x, float $y, float $controlX, float $controlY, float $endX, float $endY): string
@@ -66,7 +76,21 @@ final class Pen
 
     public static function disc(float $x, float $y, float $rx, float $ry): string
     {
-        return 'M'.self::at($x - $rx, $y).'a'.self::n($rx).' '.self::n($ry).' 0 1 0 '.self::n(2 * $rx).' 0a'.self::n($rx).' '.self::n($ry).' 0 1 0 '.self::n(-2 * $rx).' 0Z';
+        return 'M'.
+            self::at($x - $rx, $y).
+            'a'.
+            self::n($rx).
+            ' '.
+            self::n($ry).
+            ' 0 1 0 '.
+            self::n(2 * $rx).
+            ' 0a'.
+            self::n($rx).
+            ' '.
+            self::n($ry).
+            ' 0 1 0 '.
+            self::n(-2 * $rx).
+            ' 0Z';
     }
 
     public static function at(float $x, float $y): string

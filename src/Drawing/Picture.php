@@ -11,8 +11,10 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 /** The tank that greets people: the demo's waiting hall, drawn from its plan like any other. */
 final readonly class Picture
 {
-    public function __construct(private PlanDocument $document, #[Autowire('%kernel.project_dir%/demo/waiting-hall.plan.json')] private string $file)
-    {
+    public function __construct(
+        private PlanDocument $document,
+        #[Autowire('%kernel.project_dir%/demo/waiting-hall.plan.json')] private string $file,
+    ) {
     }
 
     public function section(): View

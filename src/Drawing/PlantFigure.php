@@ -52,7 +52,13 @@ final readonly class PlantFigure
             $size = $height * $leaf * (0.65 + 0.5 * sin(\M_PI * min(1.0, $t * 0.9)));
             $size = min($size, 15.0);
             foreach ([-1, 1] as $side) {
-                $leaves .= Pen::leaf($foot[0], $foot[1], $foot[0] + $side * $size, $foot[1] - $size * $this->pen->between(0.3, 0.6), $size * 0.24);
+                $leaves .= Pen::leaf(
+                    $foot[0],
+                    $foot[1],
+                    $foot[0] + $side * $size,
+                    $foot[1] - $size * $this->pen->between(0.3, 0.6),
+                    $size * 0.24,
+                );
             }
         }
         $leaves .= Pen::leaf($x + $lean, $y - $height + 2, $x + $lean + $this->pen->between(-2, 2), $y - $height - 5, 2.4);
@@ -70,7 +76,8 @@ final readonly class PlantFigure
             $px = $x - $span / 2 + $span * $t;
             $py = $y + $drop * $t * $t;
             $size = 8.5 * (1 - 0.5 * $t) + 2;
-            $needles .= Pen::line($px, $py, $px - $size * 0.6, $py - $size * 0.7).Pen::line($px, $py, $px - $size * 0.5, $py + $size * 0.8);
+            $needles .=
+                Pen::line($px, $py, $px - $size * 0.6, $py - $size * 0.7).Pen::line($px, $py, $px - $size * 0.5, $py + $size * 0.8);
         }
 
         return [new Shape(Pen::curve($x - $span / 2, $y, $x, $y, $x + $span / 2, $y + $drop), 'stalk'), new Shape($needles, 'needle')];
@@ -111,8 +118,18 @@ final readonly class PlantFigure
                 $tipX += ($lean < 0 ? -1 : 1) * min(50.0, $ceiling + 4 - $tipY);
                 $tipY = $ceiling + 4;
             }
-            $leaves .= 'M'.Pen::at($x - $width, $y).'Q'.Pen::at($x + $lean * 0.1 - $width, $tipY + ($y - $tipY) * 0.35).' '.Pen::at($tipX, $tipY)
-                .'Q'.Pen::at($x + $lean * 0.1 + $width, $tipY + ($y - $tipY) * 0.35).' '.Pen::at($x + $width, $y).'Z';
+            $leaves .=
+                'M'.
+                Pen::at($x - $width, $y).
+                'Q'.
+                Pen::at($x + $lean * 0.1 - $width, $tipY + ($y - $tipY) * 0.35).
+                ' '.
+                Pen::at($tipX, $tipY).
+                'Q'.
+                Pen::at($x + $lean * 0.1 + $width, $tipY + ($y - $tipY) * 0.35).
+                ' '.
+                Pen::at($x + $width, $y).
+                'Z';
         }
 
         return [new Shape($leaves, 'leaf leaf-mid')];
@@ -144,7 +161,13 @@ final readonly class PlantFigure
             $midX = $foot + $turn * $height * 0.2;
             $midY = $y - 4 - $height * 0.3;
             $stalks .= Pen::line($foot, $y - 4, $midX, $midY);
-            $leaves .= Pen::leaf($midX, $midY, $midX + $turn * $height * 0.32, $y - $height * $this->pen->between(0.75, 1.0), max(3.0, $height * 0.17));
+            $leaves .= Pen::leaf(
+                $midX,
+                $midY,
+                $midX + $turn * $height * 0.32,
+                $y - $height * $this->pen->between(0.75, 1.0),
+                max(3.0, $height * 0.17),
+            );
         }
 
         return [new Shape($stalks, 'rhizome'), new Shape($leaves, 'leaf leaf-dark')];
@@ -156,8 +179,8 @@ final readonly class PlantFigure
         $height = max(9.0, $height);
         $cushion = 'M'.Pen::at($x - 16, $y);
         for ($n = 0; $n < 6; ++$n) {
-            $px = $x - 16 + ($n + 1) * 32 / 6;
-            $rise = $height * sin(\M_PI * ($n + 0.8) / 7) * $this->pen->between(1.1, 1.5);
+            $px = $x - 16 + (($n + 1) * 32) / 6;
+            $rise = $height * sin((\M_PI * ($n + 0.8)) / 7) * $this->pen->between(1.1, 1.5);
             $cushion .= 'Q'.Pen::at($px - 2.7, $y - $rise * 1.3).' '.Pen::at($px, $n < 5 ? $y - $rise * 0.62 : $y);
         }
         $strands = '';
@@ -179,7 +202,14 @@ final readonly class PlantFigure
             $px = $x + $offset + $this->pen->between(-2, 2);
             $pads .= Pen::disc($px, $y - 1.2, $this->pen->between(5, 6.4), 2.6);
             foreach ([-2.0, 0.0, 2.0] as $strand) {
-                $roots .= Pen::curve($px + $strand, $y + 1, $px + $strand * 1.8, $y + 7, $px + $strand + $this->pen->between(-2, 2), $y + $this->pen->between(8, 16) * (0.7 + 20 * $height / 1000));
+                $roots .= Pen::curve(
+                    $px + $strand,
+                    $y + 1,
+                    $px + $strand * 1.8,
+                    $y + 7,
+                    $px + $strand + $this->pen->between(-2, 2),
+                    $y + $this->pen->between(8, 16) * (0.7 + (20 * $height) / 1000),
+                );
             }
         }
 
@@ -208,7 +238,14 @@ final readonly class PlantFigure
         $height = min($height, 46.0);
         $roots = '';
         for ($n = 0; $n < 7; ++$n) {
-            $roots .= Pen::curve($x, $y - 4, $x + $this->pen->between(-14, 14), $y + 20, $x + $this->pen->between(-20, 20), $y + $this->pen->between(25, 62));
+            $roots .= Pen::curve(
+                $x,
+                $y - 4,
+                $x + $this->pen->between(-14, 14),
+                $y + 20,
+                $x + $this->pen->between(-20, 20),
+                $y + $this->pen->between(25, 62),
+            );
         }
         $stalks = '';
         $leaves = '';
@@ -217,7 +254,18 @@ final readonly class PlantFigure
             $tipX = $x + $turn * $height * 0.75;
             $tipY = $y - 8 - $height * (0.45 + 0.5 * (1 - abs($turn))) * $this->pen->between(0.85, 1.0);
             $stalks .= Pen::curve($x, $y - 2, $x + $turn * 5, ($y + $tipY) / 2, $tipX, $tipY);
-            $leaves .= 'M'.Pen::at($tipX, $tipY - 2).'q'.Pen::at(8, -8).' '.Pen::at($turn * 4 + 1, 13).'q'.Pen::at(-$turn * 4 - 9, -4).' '.Pen::at(-$turn * 4 - 1, -13).'Z';
+            $leaves .=
+                'M'.
+                Pen::at($tipX, $tipY - 2).
+                'q'.
+                Pen::at(8, -8).
+                ' '.
+                Pen::at($turn * 4 + 1, 13).
+                'q'.
+                Pen::at(-$turn * 4 - 9, -4).
+                ' '.
+                Pen::at(-$turn * 4 - 1, -13).
+                'Z';
         }
 
         return [new Shape($roots, 'roots'), new Shape($stalks, 'stalk'), new Shape($leaves, 'leaf leaf-deep')];

@@ -6,7 +6,10 @@ namespace Olvek\Drawing;
 
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
-/** The paints of a drawing that leaves the page: the page's own rules, in the light theme, with every variable written out, as other programs want it. */
+/**
+ * The paints of a drawing that leaves the page: the page's own rules, in the light theme, with every variable written out, as other
+ * programs want it.
+ */
 final readonly class Standalone
 {
     /** Rules of the Bench's style sheet that charts need. */
@@ -34,15 +37,33 @@ final readonly class Standalone
     /** Writes out mixtures of two colours. */
     private function mixed(string $rules): string
     {
-        return preg_replace_callback('/color-mix\(in oklab, (#[0-9a-f]{6}|white) (\d+)%, (#[0-9a-f]{6}|white|transparent)\)/', static function (array $m): string {
-            $share = (int) $m[2] / 100;
-            if ('transparent' === $m[3]) {
-                return $m[1].\sprintf('%02x', (int) round(255 * $share));
-            }
-            $parts = array_map(static fn (string $c): array => array_map(hexdec(...), str_split('white' === $c ? 'ffffff' : substr($c, 1), 2)), [$m[1], $m[3]]);
+        return preg_replace_callback(
+            '/color-mix\(in oklab, (#[0-9a-f]{6}|white) (\d+)%, (#[0-9a-f]{6}|white|transparent)\)/',
+            static function (array $m): string {
+                $share = (int) $m[2] / 100;
+                if ('transparent' === $m[3]) {
+                    return $m[1].\sprintf('%02x', (int) round(255 * $share));
+                }
+                $parts = array_map(
+                    static fn (string $c): array => array_map(hexdec(...), str_split('white' === $c ? 'ffffff' : substr($c, 1), 2)),
+                    [$m[1], $m[3]],
+                );
 
-            return '#'.implode('', array_map(static fn (int|float $a, int|float $b): string => \sprintf('%02x', (int) round($a * $share + $b * (1 - $share))), $parts[0], $parts[1]));
-        }, $rules) ?? $rules;
+                return '#'.
+                    implode(
+                        '',
+                        array_map(
+                            static fn (int|float $a, int|float $b): string => \sprintf(
+                                '%02x',
+                                (int) round($a * $share + $b * (1 - $share)),
+                            ),
+                            $parts[0],
+                            $parts[1],
+                        ),
+                    );
+            },
+            $rules,
+        ) ?? $rules;
     }
 
     private function read(string $name): string

@@ -23,8 +23,12 @@ class View
     public string $clip = '';
 
     /** @param string $title of what it is a drawing */
-    public function __construct(public readonly string $name, public readonly string $title, public readonly float $width, public readonly float $height)
-    {
+    public function __construct(
+        public readonly string $name,
+        public readonly string $title,
+        public readonly float $width,
+        public readonly float $height,
+    ) {
     }
 
     public function viewBox(): string

@@ -19,8 +19,13 @@ final readonly class Controls
      * @param array<string, string> $errors why, by place
      * @param PlanFields|null       $fields of another class than the plan's
      */
-    public function __construct(private array $data, private UnitSystem $units, private array $typed, private array $errors, private ?PlanFields $fields = null)
-    {
+    public function __construct(
+        private array $data,
+        private UnitSystem $units,
+        private array $typed,
+        private array $errors,
+        private ?PlanFields $fields = null,
+    ) {
     }
 
     private function fields(): PlanFields
@@ -61,7 +66,13 @@ final readonly class Controls
         $stored = $this->stored($path);
         $shown = \is_int($stored) || \is_float($stored) ? $field->show((float) $stored, $this->units) : '';
 
-        return new FieldView($path, $label ?? $field->label, $this->typed[$path] ?? $shown, $unit ?? $field->suffix($this->units), $this->errors[$path] ?? null);
+        return new FieldView(
+            $path,
+            $label ?? $field->label,
+            $this->typed[$path] ?? $shown,
+            $unit ?? $field->suffix($this->units),
+            $this->errors[$path] ?? null,
+        );
     }
 
     /** A choice that the core knows. */

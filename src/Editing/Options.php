@@ -62,11 +62,17 @@ final readonly class Options
      */
     public function kinds(KindOf $told): array
     {
-        return ['' => $told->none, ...array_map(static fn ($k): string => $k->name, match ($told->table) {
-            'lamps' => $this->catalogue->lamps,
-            'foods' => $this->catalogue->foods,
-            default => throw new \LogicException("$told->table is chosen elsewhere"),
-        })];
+        return [
+            '' => $told->none,
+            ...array_map(
+                static fn ($k): string => $k->name,
+                match ($told->table) {
+                    'lamps' => $this->catalogue->lamps,
+                    'foods' => $this->catalogue->foods,
+                    default => throw new \LogicException("$told->table is chosen elsewhere"),
+                },
+            ),
+        ];
     }
 
     /** @return array<string, string> */
@@ -78,7 +84,10 @@ final readonly class Options
     /** @return array<string, string> materials, of one role or of all */
     public function materials(?BedRole $role): array
     {
-        return array_map(static fn ($m): string => $m->name, array_filter($this->catalogue->materials, static fn ($m): bool => null === $role || $m->role === $role));
+        return array_map(
+            static fn ($m): string => $m->name,
+            array_filter($this->catalogue->materials, static fn ($m): bool => null === $role || $m->role === $role),
+        );
     }
 
     /**

@@ -42,7 +42,9 @@ final readonly class DecidingHandler implements JobHandler
     /** @return array<int, array<string, array{float, bool}>>|null the band as it was run while the page stood open */
     private function whole(string $plan): ?array
     {
-        $parts = $this->kept->all(array_map(static fn (int $n): string => WorkQueue::name(new BandJob($plan, $n)), range(0, Outcomes::PARTS - 1)));
+        $parts = $this->kept->all(
+            array_map(static fn (int $n): string => WorkQueue::name(new BandJob($plan, $n)), range(0, Outcomes::PARTS - 1)),
+        );
 
         /** @var list<array{array<int, array<string, array{float, bool}>>}>|null $parts */
         return null === $parts ? null : array_replace(...array_column($parts, 0));

@@ -19,13 +19,27 @@ use Olvek\Drawing\YearChart;
 final readonly class Outcome
 {
     /** @param non-empty-list<Margin> $margins */
-    private function __construct(public State $state, public string $verdict, public array $margins, public int $hardestDay, public YearChart $year, public PackedDays $album, public ?Uncertainty $sureness = null)
-    {
+    private function __construct(
+        public State $state,
+        public string $verdict,
+        public array $margins,
+        public int $hardestDay,
+        public YearChart $year,
+        public PackedDays $album,
+        public ?Uncertainty $sureness = null,
+    ) {
     }
 
     public static function of(Judgement $judgement, Plan $plan): self
     {
-        return new self($judgement->state, $judgement->verdict, $judgement->margins, $judgement->hardestDay(), YearChart::of($judgement->trace, Gate::of($plan, $judgement->trace), $plan), PackedDays::of($judgement->trace));
+        return new self(
+            $judgement->state,
+            $judgement->verdict,
+            $judgement->margins,
+            $judgement->hardestDay(),
+            YearChart::of($judgement->trace, Gate::of($plan, $judgement->trace), $plan),
+            PackedDays::of($judgement->trace),
+        );
     }
 
     /** More than these are not read. */
@@ -42,14 +56,20 @@ final readonly class Outcome
         return $groups;
     }
 
-    /** @return list<array{name: string, before: string, after: string}> margins that read otherwise than they did, those that moved most first */
+    /**
+     * @return list<array{name: string, before: string, after: string}> margins that read otherwise than they did, those that moved most
+     * first
+     */
     public function differences(self $before): array
     {
         $moved = [];
         foreach ($this->margins as $margin) {
             $old = $before->margin($margin->id);
             if (null !== $old && $old->shown !== $margin->shown) {
-                $moved[] = [abs($margin->position() - $old->position()), ['name' => Words::small($margin->name), 'before' => $old->shown, 'after' => $margin->shown]];
+                $moved[] = [
+                    abs($margin->position() - $old->position()),
+                    ['name' => Words::small($margin->name), 'before' => $old->shown, 'after' => $margin->shown],
+                ];
             }
         }
         usort($moved, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
@@ -60,7 +80,15 @@ final readonly class Outcome
     /** The same outcome, and how sure it is. */
     public function with(Uncertainty $sureness): self
     {
-        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins), $this->hardestDay, $this->year, $this->album, $sureness);
+        return new self(
+            $this->state,
+            $this->verdict,
+            array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins),
+            $this->hardestDay,
+            $this->year,
+            $this->album,
+            $sureness,
+        );
     }
 
     /** True once it is known how sure the margins are. */

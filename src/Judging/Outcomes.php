@@ -32,7 +32,10 @@ final readonly class Outcomes
 
     public function of(Revision $revision, Plan $plan, UnitSystem $units): Outcome
     {
-        $outcome = $this->kept->get(self::key("outcome.$units->value", $revision), static fn (): Outcome => Outcome::of(Judge::judge($plan, $units), $plan));
+        $outcome = $this->kept->get(
+            self::key("outcome.$units->value", $revision),
+            static fn (): Outcome => Outcome::of(Judge::judge($plan, $units), $plan),
+        );
         $sureness = $this->kept->known(self::key('sureness', $revision));
 
         return $sureness instanceof Uncertainty ? $outcome->with($sureness) : $outcome;
@@ -41,12 +44,17 @@ final readonly class Outcomes
     /** Puts together how sure a plan is, once every part of the ensemble has been judged; false where some are missing. */
     public function gather(Revision $revision): bool
     {
-        $parts = $this->kept->all(array_map(static fn (int $n): string => WorkQueue::name(new BandJob($revision->plan, $n)), range(0, self::PARTS - 1)));
+        $parts = $this->kept->all(
+            array_map(static fn (int $n): string => WorkQueue::name(new BandJob($revision->plan, $n)), range(0, self::PARTS - 1)),
+        );
         if (null === $parts) {
             return false;
         }
         /** @var list<array{array<int, array<string, array{float, bool}>>}> $parts */
-        $this->kept->get(self::key('sureness', $revision), static fn (): Uncertainty => Band::sureness(array_replace(...array_column($parts, 0))));
+        $this->kept->get(
+            self::key('sureness', $revision),
+            static fn (): Uncertainty => Band::sureness(array_replace(...array_column($parts, 0))),
+        );
 
         return true;
     }

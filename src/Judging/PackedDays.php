@@ -19,7 +19,19 @@ final readonly class PackedDays
         $days = '';
         for ($day = 0; $day < $trace->days(); ++$day) {
             $s = $trace->on($day);
-            $days .= pack('g*', $s->cover, $s->film, $s->brown, $s->green, $s->tannin, $s->lampHours, $s->lampShare, $s->light, ...$s->clumps, ...$s->heads);
+            $days .= pack(
+                'g*',
+                $s->cover,
+                $s->film,
+                $s->brown,
+                $s->green,
+                $s->tannin,
+                $s->lampHours,
+                $s->lampShare,
+                $s->light,
+                ...$s->clumps,
+                ...$s->heads,
+            );
         }
         $first = $trace->on(0);
 
@@ -36,6 +48,18 @@ final readonly class PackedDays
         $values = array_map(floatval(...), array_values($read));
         [$cover, $film, $brown, $green, $tannin, $hours, $share, $light] = $values;
 
-        return new Snapshot($day, \array_slice($values, 8, $this->clumps), \array_slice($values, 8 + $this->clumps, $this->groups), $cover, $film, $brown, $green, $tannin, $hours, $share, $light);
+        return new Snapshot(
+            $day,
+            \array_slice($values, 8, $this->clumps),
+            \array_slice($values, 8 + $this->clumps, $this->groups),
+            $cover,
+            $film,
+            $brown,
+            $green,
+            $tannin,
+            $hours,
+            $share,
+            $light,
+        );
     }
 }

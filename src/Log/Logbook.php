@@ -52,7 +52,12 @@ final readonly class Logbook
                 $value = self::read($measure, $text, $kit, $units);
                 [$least, $most] = $measure->bounds();
                 if ($value < $least || $value > $most) {
-                    $errors[$measure->value] = \sprintf('Outside the possible range: %s lies from %s to %s.', $measure->label(), $kit->show($measure, $least, $units), $kit->show($measure, $most, $units));
+                    $errors[$measure->value] = \sprintf(
+                        'Outside the possible range: %s lies from %s to %s.',
+                        $measure->label(),
+                        $kit->show($measure, $least, $units),
+                        $kit->show($measure, $most, $units),
+                    );
                 }
                 $values[$measure->value] = $value;
             } catch (UnreadableQuantity $unreadable) {
@@ -67,7 +72,9 @@ final readonly class Logbook
         }
         foreach ($values as $id => $value) {
             $measure = Measure::from($id);
-            $this->entities->persist(new Entry($tank, $on, EntryKind::Reading, $id, $value, null, self::line($measure, $value, $kit, $units)));
+            $this->entities->persist(
+                new Entry($tank, $on, EntryKind::Reading, $id, $value, null, self::line($measure, $value, $kit, $units)),
+            );
         }
         $this->entities->flush();
 
@@ -125,7 +132,9 @@ final readonly class Logbook
         if (null === $on) {
             return Today::REFUSED;
         }
-        $this->entities->persist(new Entry($tank, $on, EntryKind::Sighting, self::ALGAE, $show ? 1.0 : 0.0, null, $show ? 'Algae show' : 'No algae to be seen'));
+        $this->entities->persist(
+            new Entry($tank, $on, EntryKind::Sighting, self::ALGAE, $show ? 1.0 : 0.0, null, $show ? 'Algae show' : 'No algae to be seen'),
+        );
         $this->entities->flush();
 
         return null;
@@ -148,7 +157,10 @@ final readonly class Logbook
     /** @return iterable<Entry> all of a tank's, oldest first, never many at once */
     public function all(Tank $tank): iterable
     {
-        return $this->entities->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank ORDER BY e.on, e.written, e.id')->setParameter('tank', $tank->id(), 'uuid')->toIterable();
+        return $this->entities
+            ->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank ORDER BY e.on, e.written, e.id')
+            ->setParameter('tank', $tank->id(), 'uuid')
+            ->toIterable();
     }
 
     /** @return list<Entry> newest first */
@@ -172,7 +184,15 @@ final readonly class Logbook
         }
         // Each tank a parameter of its own: how an id is bound differs from database to database.
         $named = implode(', ', array_map(static fn (int $n): string => ":tank$n", array_keys($tanks)));
-        $query = $this->entities->createQuery('SELECT e FROM '.Entry::class." e WHERE e.tank IN ($named) AND e.kind = :kind AND e.on = (SELECT MAX(l.on) FROM ".Entry::class.' l WHERE l.tank = e.tank AND l.kind = :kind) ORDER BY e.id')->setParameter('kind', EntryKind::Reading->value);
+        $query = $this->entities
+            ->createQuery(
+                'SELECT e FROM '.
+                    Entry::class.
+                    " e WHERE e.tank IN ($named) AND e.kind = :kind AND e.on = (SELECT MAX(l.on) FROM ".
+                    Entry::class.
+                    ' l WHERE l.tank = e.tank AND l.kind = :kind) ORDER BY e.id',
+            )
+            ->setParameter('kind', EntryKind::Reading->value);
         foreach ($tanks as $n => $tank) {
             $query->setParameter("tank$n", $tank->id(), 'uuid');
         }
@@ -194,8 +214,12 @@ final readonly class Logbook
     {
         $readings = $events = $algae = [];
         /** @var list<Entry> $entries */
-        $entries = $this->entities->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank AND e.on >= :from AND e.on <= :to ORDER BY e.on, e.id')
-            ->setParameter('tank', $tank->id(), 'uuid')->setParameter('from', $filled, 'date_immutable')->setParameter('to', $filled->modify("+$upTo days"), 'date_immutable')->getResult();
+        $entries = $this->entities
+            ->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank AND e.on >= :from AND e.on <= :to ORDER BY e.on, e.id')
+            ->setParameter('tank', $tank->id(), 'uuid')
+            ->setParameter('from', $filled, 'date_immutable')
+            ->setParameter('to', $filled->modify("+$upTo days"), 'date_immutable')
+            ->getResult();
         foreach ($entries as $entry) {
             $day = Today::between($filled, $entry->on);
             if (EntryKind::Reading === $entry->kind && null !== ($measure = Measure::tryFrom($entry->what)) && null !== $entry->amount) {

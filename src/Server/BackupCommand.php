@@ -47,7 +47,10 @@ final class BackupCommand extends Command
 
             return Command::FAILURE;
         }
-        $output->writeln(\sprintf('%s: %d KB, whole (%s).', $file, (int) ceil((int) filesize($file) / 1000), $words), OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            \sprintf('%s: %d KB, whole (%s).', $file, (int) ceil((int) filesize($file) / 1000), $words),
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return Command::SUCCESS;
     }

@@ -36,7 +36,15 @@ final readonly class PostgresVault implements Vault
     public function read(string $file): void
     {
         $this->check($file);
-        $this->run(['pg_restore', '--clean', '--if-exists', '--no-owner', '--single-transaction', '--dbname='.$this->text('dbname'), $file]);
+        $this->run([
+            'pg_restore',
+            '--clean',
+            '--if-exists',
+            '--no-owner',
+            '--single-transaction',
+            '--dbname='.$this->text('dbname'),
+            $file,
+        ]);
     }
 
     /** @param list<string> $command */
@@ -45,7 +53,13 @@ final readonly class PostgresVault implements Vault
         $process = new Process(
             $command,
             env: array_filter(
-                ['PGHOST' => $this->text('host'), 'PGPORT' => $this->text('port'), 'PGUSER' => $this->text('user'), 'PGPASSWORD' => $this->text('password'), 'PGDATABASE' => $this->text('dbname')],
+                [
+                    'PGHOST' => $this->text('host'),
+                    'PGPORT' => $this->text('port'),
+                    'PGUSER' => $this->text('user'),
+                    'PGPASSWORD' => $this->text('password'),
+                    'PGDATABASE' => $this->text('dbname'),
+                ],
                 static fn (string $v): bool => '' !== $v,
             ),
             timeout: null,

@@ -20,7 +20,10 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
-/** What a server throws out once a day: what was removed a month ago, invitations and sessions whose time is over, and what was kept of plans that nobody asks for any more. */
+/**
+ * What a server throws out once a day: what was removed a month ago, invitations and sessions whose time is over, and what was kept of
+ * plans that nobody asks for any more.
+ */
 #[AsCommand('olvek:prune', 'Deletes for good what was removed thirty days ago, and throws out what is old')]
 final class PruneCommand extends Command
 {
@@ -45,13 +48,15 @@ final class PruneCommand extends Command
         if ($this->cache instanceof PruneableInterface) {
             $this->cache->prune();
         }
-        $output->writeln(\sprintf(
-            'Deleted for good: %d tanks, %d keepers. Thrown out: %d invitations, %d sessions.',
-            $tanks,
-            $keepers,
-            $invitations,
-            $sessions,
-        ));
+        $output->writeln(
+            \sprintf(
+                'Deleted for good: %d tanks, %d keepers. Thrown out: %d invitations, %d sessions.',
+                $tanks,
+                $keepers,
+                $invitations,
+                $sessions,
+            ),
+        );
 
         return Command::SUCCESS;
     }

@@ -43,10 +43,10 @@ final class RestoreCommand extends Command
         try {
             $vault = $this->vaults->vault();
             $vault->check($file);
-            if (true !== $input->getOption('yes') && !$style->confirm(
-                "All that is in the database now is replaced by $file. A copy of it goes to $keep. Go on?",
-                false,
-            )) {
+            if (
+                true !== $input->getOption('yes')
+                && !$style->confirm("All that is in the database now is replaced by $file. A copy of it goes to $keep. Go on?", false)
+            ) {
                 return Command::FAILURE;
             }
             if (!isset($this->health->troubles()['database'])) {
@@ -57,12 +57,14 @@ final class RestoreCommand extends Command
             }
             $vault->read($file);
             // A backup may be older than the programme; what was kept of plans may be of others.
-            $migrated = $this->getApplication()?->find('doctrine:migrations:migrate')->run(
-                new ArrayInput(['--no-interaction' => true, '--allow-no-migration' => true]),
-                $output,
-            );
+            $migrated = $this->getApplication()
+                ?->find('doctrine:migrations:migrate')
+                ->run(new ArrayInput(['--no-interaction' => true, '--allow-no-migration' => true]), $output);
             if (0 !== $migrated) {
-                throw new Trouble('The backup is in place, but could not be brought up to this version: run doctrine:migrations:migrate and read what it says.');
+                throw new Trouble(
+                    'The backup is in place, but could not be brought up to this version: run doctrine:migrations:migrate and read what '
+                        .'it says.',
+                );
             }
             $this->cache->clear();
         } catch (\Throwable $failed) {

@@ -6,7 +6,9 @@ namespace Olvek\Server;
 
 use Doctrine\DBAL\Connection;
 
-/** Copies of an SQLite file, by SQLite itself: a plain copy of the file may miss what stands in the write-ahead log, or catch half of it. */
+/**
+ * Copies of an SQLite file, by SQLite itself: a plain copy of the file may miss what stands in the write-ahead log, or catch half of it.
+ */
 final readonly class SqliteVault implements Vault
 {
     /** Milliseconds for which a restore waits for whoever is writing. */
@@ -28,7 +30,11 @@ final readonly class SqliteVault implements Vault
         return implode(
             ', ',
             array_map(
-                static fn (string $table): string => \sprintf('%s: %s', $table, self::text($copy->querySingle("SELECT COUNT(*) FROM $table"))),
+                static fn (string $table): string => \sprintf(
+                    '%s: %s',
+                    $table,
+                    self::text($copy->querySingle("SELECT COUNT(*) FROM $table")),
+                ),
                 self::TABLES,
             ),
         );
@@ -50,7 +56,7 @@ final readonly class SqliteVault implements Vault
         } catch (\Exception $failed) {
             throw new Trouble('This is no copy of an Olvek database: '.$failed->getMessage().'.', previous: $failed);
         }
-        if ('ok' !== $integrity || null !== $orphans && false !== $orphans) {
+        if ('ok' !== $integrity || (null !== $orphans && false !== $orphans)) {
             throw new Trouble('This copy is damaged: '.('ok' === $integrity ? 'something in it hangs on nothing.' : $integrity));
         }
     }

@@ -138,9 +138,14 @@ final class AccountController extends AbstractController
     #[Route('/tanks/bring-back', name: 'account_bring_back', methods: ['POST'])]
     public function bringBack(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
-        $found = array_filter($this->tanks->removed($keeper), static fn (Tank $t): bool => $t->id()->toRfc4122() === $request->request->getString('tank'));
+        $found = array_filter(
+            $this->tanks->removed($keeper),
+            static fn (Tank $t): bool => $t->id()->toRfc4122() === $request->request->getString('tank'),
+        );
         if (!$this->trusted($request) || [] === $found) {
-            return $this->page($keeper, ['tanks' => [] === $found ? 'That tank is not among those that can be brought back.' : self::EXPIRED]);
+            return $this->page($keeper, [
+                'tanks' => [] === $found ? 'That tank is not among those that can be brought back.' : self::EXPIRED,
+            ]);
         }
         array_values($found)[0]->bringBack();
 
@@ -188,7 +193,10 @@ final class AccountController extends AbstractController
     {
         return match (true) {
             !$this->trusted($request) => self::EXPIRED,
-            !$this->guesses->create($keeper->id()->toRfc4122())->consume()->isAccepted() => 'Those were too many tries in a row, so nothing was changed. Wait a minute, then try again.',
+            !$this->guesses
+                ->create($keeper->id()->toRfc4122())
+                ->consume()
+                ->isAccepted() => 'Those were too many tries in a row, so nothing was changed. Wait a minute, then try again.',
             !$this->hasher->isPasswordValid($keeper, $request->request->getString('password')) => self::WRONG,
             default => '',
         };
@@ -200,10 +208,20 @@ final class AccountController extends AbstractController
      */
     private function page(Keeper $keeper, array $faults = [], array $typed = []): Response
     {
-        return $this->render('settings/account.html.twig', [
-            'keeper' => $keeper, 'faults' => $faults, 'typed' => $typed, 'zones' => \DateTimeZone::listIdentifiers(), 'least' => PasswordRule::LEAST, 'days' => self::UNDONE_WITHIN,
-            'tanks' => $this->tanks->all($keeper), 'removed' => $this->tanks->removed($keeper),
-        ], new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->render(
+            'settings/account.html.twig',
+            [
+                'keeper' => $keeper,
+                'faults' => $faults,
+                'typed' => $typed,
+                'zones' => \DateTimeZone::listIdentifiers(),
+                'least' => PasswordRule::LEAST,
+                'days' => self::UNDONE_WITHIN,
+                'tanks' => $this->tanks->all($keeper),
+                'removed' => $this->tanks->removed($keeper),
+            ],
+            new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
+        );
     }
 
     private function trusted(Request $request): bool

@@ -17,8 +17,11 @@ use Symfony\Component\Console\Style\SymfonyStyle;
 #[AsCommand('olvek:keeper:restore', 'Brings a removed keeper back, or with --tanks the keeper’s removed tanks, within thirty days')]
 final class RestoreKeeperCommand extends KeeperCommand
 {
-    public function __construct(KeeperRepository $keepers, private readonly TankRepository $tanks, private readonly EntityManagerInterface $entities)
-    {
+    public function __construct(
+        KeeperRepository $keepers,
+        private readonly TankRepository $tanks,
+        private readonly EntityManagerInterface $entities,
+    ) {
         parent::__construct($keepers);
     }
 

@@ -40,10 +40,18 @@ final class ShelfController extends AbstractController
     }
 
     #[Route('/', name: 'shelf', methods: ['GET'])]
-    public function shelf(Request $request, #[CurrentUser] Keeper $keeper, TankRepository $tanks, Summaries $summaries, Almanac $almanac, Logbook $logbook): Response
-    {
+    public function shelf(
+        Request $request,
+        #[CurrentUser] Keeper $keeper,
+        TankRepository $tanks,
+        Summaries $summaries,
+        Almanac $almanac,
+        Logbook $logbook,
+    ): Response {
         $boards = max(1, (int) ceil($tanks->onShelf($keeper) / self::BOARD));
-        $board = filter_var($request->query->getString('board', '1'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => $boards]]);
+        $board = filter_var($request->query->getString('board', '1'), \FILTER_VALIDATE_INT, [
+            'options' => ['min_range' => 1, 'max_range' => $boards],
+        ]);
         if (false === $board) {
             throw $this->createNotFoundException('The shelf has no such board.');
         }
@@ -51,11 +59,25 @@ final class ShelfController extends AbstractController
         $revisions = $tanks->shelf($keeper, self::BOARD, self::BOARD * ($board - 1));
         $here = array_map(static fn (Revision $r): Tank => $r->tank, $revisions);
         $asks = $almanac->of($keeper, array_map(static fn (Tank $t): string => $t->id()->toRfc4122(), $here));
-        $of = static fn (array $times, Tank $tank): array => array_values(array_filter($times, static fn (Due $d): bool => $d->tank === $tank));
+        $of = static fn (array $times, Tank $tank): array => array_values(
+            array_filter($times, static fn (Due $d): bool => $d->tank === $tank),
+        );
         $read = $logbook->lastRead($here);
 
-        return $this->render('shelf/shelf.html.twig', ['board' => $board, 'boards' => $boards, 'tanks' => array_map(
-            static fn (Revision $r): array => ['tank' => $r->tank, 'summary' => $summaries->of($r, $keeper->units()), 'late' => $of($asks['late'], $r->tank), 'now' => $of($asks['now'], $r->tank), 'read' => $read[$r->tank->id()->toRfc4122()] ?? []], $revisions)]);
+        return $this->render('shelf/shelf.html.twig', [
+            'board' => $board,
+            'boards' => $boards,
+            'tanks' => array_map(
+                static fn (Revision $r): array => [
+                    'tank' => $r->tank,
+                    'summary' => $summaries->of($r, $keeper->units()),
+                    'late' => $of($asks['late'], $r->tank),
+                    'now' => $of($asks['now'], $r->tank),
+                    'read' => $read[$r->tank->id()->toRfc4122()] ?? [],
+                ],
+                $revisions,
+            ),
+        ]);
     }
 
     #[Route('/tanks/new', name: 'shelf_new', methods: ['GET', 'POST'])]
@@ -114,15 +136,40 @@ final class ShelfController extends AbstractController
         $fields = [];
         foreach (self::FIRST_FIELDS as $path) {
             $field = Field::at($path);
-            $stored = array_reduce(explode('.', $path), static fn (mixed $at, string $key): mixed => \is_array($at) ? $at[$key] : null, $data);
+            $stored = array_reduce(
+                explode('.', $path),
+                static fn (mixed $at, string $key): mixed => \is_array($at) ? $at[$key] : null,
+                $data,
+            );
             \assert(null !== $field && \is_float($stored));
-            $fields[] = new FieldView($path, $field->label, \is_string($typed[$path] ?? null) ? $typed[$path] : $field->show($stored, $keeper->units()), $field->unit($keeper->units())->symbol(), $errors[$path] ?? null);
+            $fields[] = new FieldView(
+                $path,
+                $field->label,
+                \is_string($typed[$path] ?? null) ? $typed[$path] : $field->show($stored, $keeper->units()),
+                $field->unit($keeper->units())->symbol(),
+                $errors[$path] ?? null,
+            );
         }
-        $name = new FieldView('name', 'name of the tank', \is_string($typed['name'] ?? null) ? $typed['name'] : '', '', $errors['name'] ?? null, [], true);
+        $name = new FieldView(
+            'name',
+            'name of the tank',
+            \is_string($typed['name'] ?? null) ? $typed['name'] : '',
+            '',
+            $errors['name'] ?? null,
+            [],
+            true,
+        );
 
-        return $this->render('shelf/new.html.twig', [
-            'name' => $name, 'fields' => $fields, 'json' => mb_scrub($json), 'problems' => $problems,
-            'others' => array_diff_key($errors, array_flip(['name', ...self::FIRST_FIELDS])),
-        ], new Response(status: [] === $errors && [] === $problems ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->render(
+            'shelf/new.html.twig',
+            [
+                'name' => $name,
+                'fields' => $fields,
+                'json' => mb_scrub($json),
+                'problems' => $problems,
+                'others' => array_diff_key($errors, array_flip(['name', ...self::FIRST_FIELDS])),
+            ],
+            new Response(status: [] === $errors && [] === $problems ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
+        );
     }
 }

@@ -31,18 +31,32 @@ final readonly class Summaries
 
     public function of(Revision $revision, UnitSystem $units): Summary
     {
-        return $this->kept->get(implode('.', ['summary', $revision->tank->id()->toBase58(), $revision->tank->planHash(), $units->value]), function () use ($revision, $units): Summary {
-            $plan = $this->road->plan($revision);
-            $outcome = $this->outcomes->of($revision, $plan, $units);
-            $drawing = $this->twig->render('shelf/_thumbnail.html.twig', [
-                'section' => Elevation::thumbnail($plan, $outcome->album->on(self::GROWN)), 'clip' => 'clip-'.$revision->tank->id()->toBase58(),
-            ]);
+        return $this->kept->get(
+            implode('.', ['summary', $revision->tank->id()->toBase58(), $revision->tank->planHash(), $units->value]),
+            function () use ($revision, $units): Summary {
+                $plan = $this->road->plan($revision);
+                $outcome = $this->outcomes->of($revision, $plan, $units);
+                $drawing = $this->twig->render('shelf/_thumbnail.html.twig', [
+                    'section' => Elevation::thumbnail($plan, $outcome->album->on(self::GROWN)),
+                    'clip' => 'clip-'.$revision->tank->id()->toBase58(),
+                ]);
 
-            $side = static fn (float $metres): string => Decimal::trimmed($units->length()->fromBase($metres), 0);
+                $side = static fn (float $metres): string => Decimal::trimmed($units->length()->fromBase($metres), 0);
 
-            return new Summary($outcome->state, $outcome->verdict, \sprintf('%s × %s × %s %s, %s free',
-                $side($plan->vessel->outerLength()), $side($plan->vessel->outerWidth()), $side($plan->vessel->outerHeight()), $units->length()->symbol(),
-                $units->show(Dimension::Volume, Quantities::of($plan)->netWater, 0)), $drawing);
-        });
+                return new Summary(
+                    $outcome->state,
+                    $outcome->verdict,
+                    \sprintf(
+                        '%s × %s × %s %s, %s free',
+                        $side($plan->vessel->outerLength()),
+                        $side($plan->vessel->outerWidth()),
+                        $side($plan->vessel->outerHeight()),
+                        $units->length()->symbol(),
+                        $units->show(Dimension::Volume, Quantities::of($plan)->netWater, 0),
+                    ),
+                    $drawing,
+                );
+            },
+        );
     }
 }

@@ -17,6 +17,13 @@ final class Attachment
      */
     public static function headers(string $type, string $name, string $fallback): array
     {
-        return ['Content-Type' => $type, 'Content-Disposition' => HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, strtr($name, '/\\%', '---'), $fallback)];
+        return [
+            'Content-Type' => $type,
+            'Content-Disposition' => HeaderUtils::makeDisposition(
+                HeaderUtils::DISPOSITION_ATTACHMENT,
+                strtr($name, '/\\%', '---'),
+                $fallback,
+            ),
+        ];
     }
 }

@@ -28,8 +28,12 @@ final class BodySize
         }
         $most = self::SHELF === $request->getPathInfo() ? self::MOST_SHELF : self::MOST;
         if (self::measured($request) > $most) {
-            throw new HttpException(413, self::MOST === $most ? 'This is larger than one megabyte. A plan is a few kilobytes; check that you chose the right file or text.'
-                : 'This is larger than 64 megabytes. Check that you chose a file that was downloaded from Olvek.');
+            throw new HttpException(
+                413,
+                self::MOST === $most
+                    ? 'This is larger than one megabyte. A plan is a few kilobytes; check that you chose the right file or text.'
+                    : 'This is larger than 64 megabytes. Check that you chose a file that was downloaded from Olvek.',
+            );
         }
     }
 
@@ -38,7 +42,11 @@ final class BodySize
         $files = 0;
         $all = $request->files->all();
         array_walk_recursive($all, static function (mixed $file) use (&$files): void {
-            $files += $file instanceof UploadedFile ? (int) $file->getSize() + ($file->isValid() ? 0 : \PHP_INT_MAX >> 1) * (int) (\UPLOAD_ERR_INI_SIZE === $file->getError()) : 0;
+            $files +=
+                $file instanceof UploadedFile
+                    ? (int) $file->getSize() +
+                        ($file->isValid() ? 0 : \PHP_INT_MAX >> 1) * (int) (\UPLOAD_ERR_INI_SIZE === $file->getError())
+                    : 0;
         });
 
         return max((int) $request->headers->get('Content-Length', '0'), \strlen($request->getContent()), $files);

@@ -7,8 +7,10 @@ namespace Olvek\Site;
 /** Two windows changed the same thing at the same moment, and the other was faster: nothing of this one was saved. */
 class ConcurrentChange extends \RuntimeException
 {
-    public function __construct(string $words = 'This was changed in another window at the same moment, so it was not kept. What you typed still stands here: look, and send it again.')
-    {
+    public function __construct(
+        string $words = 'This was changed in another window at the same moment, so it was not kept. What you typed still stands here: '
+            .'look, and send it again.',
+    ) {
         parent::__construct($words);
     }
 }

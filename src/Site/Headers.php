@@ -21,8 +21,14 @@ final readonly class Headers
             return;
         }
         $headers = $event->getResponse()->headers;
-        $headers->set('Content-Security-Policy', \sprintf(
-            "default-src 'self'; script-src 'self' 'nonce-%s'; img-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'", $this->nonce->value()));
+        $headers->set(
+            'Content-Security-Policy',
+            \sprintf(
+                "default-src 'self'; script-src 'self' 'nonce-%s'; img-src 'self' data:; object-src 'none'; base-uri 'none'; "
+                    ."frame-ancestors 'none'; form-action 'self'",
+                $this->nonce->value(),
+            ),
+        );
         $headers->set('X-Content-Type-Options', 'nosniff');
         if (!$headers->has('Referrer-Policy')) {
             $headers->set('Referrer-Policy', 'same-origin');

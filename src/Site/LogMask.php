@@ -16,7 +16,11 @@ final class LogMask
 
     public function __invoke(LogRecord $record): LogRecord
     {
-        return $record->with(message: self::masked($record->message), context: self::all($record->context), extra: self::all($record->extra));
+        return $record->with(
+            message: self::masked($record->message),
+            context: self::all($record->context),
+            extra: self::all($record->extra),
+        );
     }
 
     /**

@@ -21,14 +21,19 @@ final class ServerSettings
         if ('' !== $proxies) {
             Request::setTrustedProxies(
                 explode(',', $proxies),
-                Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_HOST | Request::HEADER_X_FORWARDED_PORT | Request::HEADER_X_FORWARDED_PROTO,
+                Request::HEADER_X_FORWARDED_FOR |
+                    Request::HEADER_X_FORWARDED_HOST |
+                    Request::HEADER_X_FORWARDED_PORT |
+                    Request::HEADER_X_FORWARDED_PROTO,
             );
         }
         $names = self::text($environment, 'OLVEK_HOSTS');
-        Request::setTrustedHosts(array_map(
-            static fn (string $name): string => '^'.preg_quote(trim($name), '#').'$',
-            explode(',', '' === $names ? self::OWN : $names),
-        ));
+        Request::setTrustedHosts(
+            array_map(
+                static fn (string $name): string => '^'.preg_quote(trim($name), '#').'$',
+                explode(',', '' === $names ? self::OWN : $names),
+            ),
+        );
     }
 
     /**
@@ -68,10 +73,10 @@ final class ServerSettings
 
     private static function plain(int $status, string $words): Response
     {
-        return new Response(
-            $words."\n",
-            $status,
-            ['Content-Type' => 'text/plain; charset=utf-8', 'Cache-Control' => 'no-store', 'X-Content-Type-Options' => 'nosniff'],
-        );
+        return new Response($words."\n", $status, [
+            'Content-Type' => 'text/plain; charset=utf-8',
+            'Cache-Control' => 'no-store',
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 }

@@ -9,7 +9,8 @@ use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHandler;
 
 /**
- * Sessions as files that are whole or not there: written beside and moved into place, so that a server killed in mid-write signs nobody out.
+ * Sessions as files that are whole or not there: written beside and moved into place, so that a server killed in mid-write signs nobody
+ * out.
  * A request holds the session's lock from reading it to closing it, as PHP's own files do.
  */
 final class SessionFiles extends AbstractSessionHandler
@@ -72,7 +73,11 @@ final class SessionFiles extends AbstractSessionHandler
     {
         $gone = 0;
         foreach (is_dir($this->folder) ? new \FilesystemIterator($this->folder) : [] as $file) {
-            if ($file instanceof \SplFileInfo && str_starts_with($file->getFilename(), 'sess_') && @filemtime($file->getPathname()) < time() - $maxlifetime) {
+            if (
+                $file instanceof \SplFileInfo
+                && str_starts_with($file->getFilename(), 'sess_')
+                && @filemtime($file->getPathname()) < time() - $maxlifetime
+            ) {
                 $gone += (int) @unlink($file->getPathname());
             }
         }

@@ -18,8 +18,11 @@ final readonly class ShiftedClock implements Clock
 {
     private const COOKIE = 'olvek-days-ahead';
 
-    public function __construct(private Clock $inner, private RequestStack $requests, #[Autowire('%env(bool:OLVEK_TEST_CLOCK)%')] private bool $movable)
-    {
+    public function __construct(
+        private Clock $inner,
+        private RequestStack $requests,
+        #[Autowire('%env(bool:OLVEK_TEST_CLOCK)%')] private bool $movable,
+    ) {
     }
 
     public function now(): \DateTimeImmutable

@@ -8,10 +8,13 @@ use Doctrine\Bundle\DoctrineBundle\Attribute\AsMiddleware;
 use Doctrine\DBAL\Driver;
 use Doctrine\DBAL\Driver\Connection;
 use Doctrine\DBAL\Driver\Middleware;
-use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
+use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware; // next to the database, within whatever else wraps it
 
-/** SQLite as we want it: readers beside a writer, foreign keys kept, patience when busy, and nothing acknowledged before it is on the disk. Other databases are left alone. */
-#[AsMiddleware(priority: 1000)] // next to the database, within whatever else wraps it
+/**
+ * SQLite as we want it: readers beside a writer, foreign keys kept, patience when busy, and nothing acknowledged before it is on the disk.
+ * Other databases are left alone.
+ */
+#[AsMiddleware(priority: 1000)]
 final readonly class SqlitePragmas implements Middleware
 {
     /**
@@ -20,7 +23,10 @@ final readonly class SqlitePragmas implements Middleware
      */
     public const PRAGMAS = ['busy_timeout' => '5000', 'journal_mode' => 'WAL', 'synchronous' => 'FULL', 'foreign_keys' => 'ON'];
 
-    /** @param bool $creates whether a database that is not there may be made: commands do, while for a web page a missing file is a mistake to be told */
+    /**
+     * @param bool $creates whether a database that is not there may be made: commands do, while for a web page a missing file is a mistake
+     * to be told
+     */
     public function __construct(private bool $creates = 'cli' === \PHP_SAPI)
     {
     }
@@ -37,11 +43,12 @@ final readonly class SqlitePragmas implements Middleware
             public function connect(#[\SensitiveParameter] array $params): Connection
             {
                 if (!$this->creates && 'pdo_sqlite' === ($params['driver'] ?? null)) {
-                    $params['driverOptions'] = [\PDO::SQLITE_ATTR_OPEN_FLAGS => \PDO::SQLITE_OPEN_READWRITE] + ($params['driverOptions'] ?? []);
+                    $params['driverOptions'] =
+                        [\PDO::SQLITE_ATTR_OPEN_FLAGS => \PDO::SQLITE_OPEN_READWRITE] + ($params['driverOptions'] ?? []);
                 }
                 $connection = parent::connect($params);
                 $native = $connection->getNativeConnection();
-                if (!$native instanceof \PDO || 'sqlite' !== $native->getAttribute(\PDO::ATTR_DRIVER_NAME)) {
+                if (!($native instanceof \PDO) || 'sqlite' !== $native->getAttribute(\PDO::ATTR_DRIVER_NAME)) {
                     return $connection;
                 }
                 foreach (SqlitePragmas::PRAGMAS as $pragma => $value) {

@@ -16,15 +16,19 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
 #[AsEventListener(priority: 20)]
 final readonly class StorageTrouble
 {
-    private const FULL = 'The server’s disk is full, so nothing was saved. Nothing that was saved before is lost. Keep this page open, tell whoever runs this site, and send it again once there is room.';
-    private const CLOSED = 'The server may only read its database at the moment, so nothing was saved. Tell whoever runs this site, and send it again later.';
-    private const OLD = 'The server is in the middle of an upgrade: its database is older than it is. Nothing was changed. Try again in a few minutes; if it goes on, tell whoever runs this site.';
+    private const FULL = 'The server’s disk is full, so nothing was saved. Nothing that was saved before is lost. Keep this page open, '
+        .'tell whoever runs this site, and send it again once there is room.';
+    private const CLOSED = 'The server may only read its database at the moment, so nothing was saved. Tell whoever runs this site, and '
+        .'send it again later.';
+    private const OLD = 'The server is in the middle of an upgrade: its database is older than it is. Nothing was changed. Try again in a '
+        .'few minutes; if it goes on, tell whoever runs this site.';
     /** What databases say, and what it means. */
     private const TROUBLES = [
         'database or disk is full' => [Response::HTTP_INSUFFICIENT_STORAGE, self::FULL],
         'disk I/O error' => [
             Response::HTTP_INSUFFICIENT_STORAGE,
-            'The server’s disk does not take anything, so nothing was saved. Keep this page open, tell whoever runs this site, and send it again later.',
+            'The server’s disk does not take anything, so nothing was saved. Keep this page open, tell whoever runs this site, and send '
+                .'it again later.',
         ],
         'No space left on device' => [Response::HTTP_INSUFFICIENT_STORAGE, self::FULL],
         'could not extend file' => [Response::HTTP_INSUFFICIENT_STORAGE, self::FULL],
@@ -51,7 +55,8 @@ final readonly class StorageTrouble
     public function __invoke(ExceptionEvent $event): void
     {
         for ($cause = $event->getThrowable(); null !== $cause; $cause = $cause->getPrevious()) {
-            [$status, $words] = $cause instanceof DriverException || $cause instanceof \PDOException ? self::meaning($cause->getMessage()) : [0, ''];
+            [$status, $words] =
+                $cause instanceof DriverException || $cause instanceof \PDOException ? self::meaning($cause->getMessage()) : [0, ''];
             if (0 !== $status) {
                 $this->logger->critical('The database cannot be used: '.$cause->getMessage(), ['exception' => $event->getThrowable()]);
                 $event->setThrowable(new HttpException($status, $words, $event->getThrowable()));

@@ -32,7 +32,8 @@ final readonly class OwnedTank implements ValueResolverInterface
         }
         $id = $request->attributes->get($argument->getName());
         $keeper = $this->security->getUser();
-        $tank = \is_string($id) && Uuid::isValid($id) && $keeper instanceof Keeper ? $this->tanks->owned(Uuid::fromString($id), $keeper) : null;
+        $tank =
+            \is_string($id) && Uuid::isValid($id) && $keeper instanceof Keeper ? $this->tanks->owned(Uuid::fromString($id), $keeper) : null;
 
         return [$tank ?? throw new NotFoundHttpException('There is no such tank on your shelf.')];
     }

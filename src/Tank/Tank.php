@@ -29,7 +29,10 @@ class Tank
     #[ORM\Column(type: 'integer')]
     private int $latest = 0;
 
-    /** Fingerprint of the plan that stands: what is worked out from a plan is kept by it, never by a number that a restored backup gives out again. */
+    /**
+     * Fingerprint of the plan that stands: what is worked out from a plan is kept by it, never by a number that a restored backup gives out
+     * again.
+     */
     #[ORM\Column(name: 'plan_hash', type: 'string', length: 32, options: ['default' => ''])]
     private string $planHash = '';
 
@@ -44,13 +47,9 @@ class Tank
 
     /** @param Uuid|null $id of a tank that is brought back; a new one's is made */
     public function __construct(
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly Keeper $keeper,
-        #[ORM\Column(type: 'string', length: 80)]
-        private string $name,
-        #[ORM\Column(type: 'datetime_immutable')]
-        private \DateTimeImmutable $createdAt,
+        #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Keeper $keeper,
+        #[ORM\Column(type: 'string', length: 80)] private string $name,
+        #[ORM\Column(type: 'datetime_immutable')] private \DateTimeImmutable $createdAt,
         ?Uuid $id = null,
     ) {
         $this->id = $id ?? Uuid::v7();

@@ -33,9 +33,16 @@ final class TankRepository extends ServiceEntityRepository
     public function shelf(Keeper $keeper, ?int $most = null, int $from = 0): array
     {
         /** @var list<Revision> */
-        return $this->getEntityManager()->createQuery(
-            'SELECT r, t FROM '.Revision::class.' r JOIN r.tank t WHERE t.keeper = :keeper AND t.removedAt IS NULL AND r.number = t.head ORDER BY t.createdAt, t.id')
-            ->setParameter('keeper', $keeper->id(), 'uuid')->setMaxResults($most)->setFirstResult($from)->getResult();
+        return $this->getEntityManager()
+            ->createQuery(
+                'SELECT r, t FROM '.
+                    Revision::class.
+                    ' r JOIN r.tank t WHERE t.keeper = :keeper AND t.removedAt IS NULL AND r.number = t.head ORDER BY t.createdAt, t.id',
+            )
+            ->setParameter('keeper', $keeper->id(), 'uuid')
+            ->setMaxResults($most)
+            ->setFirstResult($from)
+            ->getResult();
     }
 
     /** @return array<string, Tank> all of a keeper's tanks by id, oldest first */
@@ -58,7 +65,12 @@ final class TankRepository extends ServiceEntityRepository
     public function removed(Keeper $keeper): array
     {
         /** @var list<Tank> */
-        return $this->createQueryBuilder('t')->where('t.keeper = :keeper AND t.removedAt IS NOT NULL')->setParameter('keeper', $keeper->id(), 'uuid')->orderBy('t.removedAt', 'DESC')->getQuery()->getResult();
+        return $this->createQueryBuilder('t')
+            ->where('t.keeper = :keeper AND t.removedAt IS NOT NULL')
+            ->setParameter('keeper', $keeper->id(), 'uuid')
+            ->orderBy('t.removedAt', 'DESC')
+            ->getQuery()
+            ->getResult();
     }
 
     /** The revision that stands. */
@@ -70,18 +82,24 @@ final class TankRepository extends ServiceEntityRepository
     public function revision(Tank $tank, int $number): ?Revision
     {
         // No database need be asked for what its columns could not hold.
-        return $number < 1 || $number > $tank->latest() ? null : $this->getEntityManager()->find(Revision::class, ['tank' => $tank->id(), 'number' => $number]);
+        return $number < 1 || $number > $tank->latest()
+            ? null
+            : $this->getEntityManager()->find(Revision::class, ['tank' => $tank->id(), 'number' => $number]);
     }
 
     /** @return list<Revision> newest first */
     public function revisions(Tank $tank, int $most, int $from): array
     {
-        return $this->getEntityManager()->getRepository(Revision::class)->findBy(['tank' => $tank->id()], ['number' => 'DESC'], $most, $from);
+        return $this->getEntityManager()
+            ->getRepository(Revision::class)
+            ->findBy(['tank' => $tank->id()], ['number' => 'DESC'], $most, $from);
     }
 
     /** The newest revision made from the one that stands: where redo leads. */
     public function next(Tank $tank): ?Revision
     {
-        return $this->getEntityManager()->getRepository(Revision::class)->findOneBy(['tank' => $tank->id(), 'parent' => $tank->head()], ['number' => 'DESC']);
+        return $this->getEntityManager()
+            ->getRepository(Revision::class)
+            ->findOneBy(['tank' => $tank->id(), 'parent' => $tank->head()], ['number' => 'DESC']);
     }
 }

@@ -66,7 +66,11 @@ final readonly class Calendar
         }
         $event = $this->event($calendar, $uid, $words, $first);
         if ($task->every > 0) {
-            $event->add('RRULE', \sprintf('FREQ=DAILY;INTERVAL=%d', $task->every).(null === $task->until ? '' : ';UNTIL='.$filled->modify("+$task->until days")->format('Ymd')));
+            $event->add(
+                'RRULE',
+                \sprintf('FREQ=DAILY;INTERVAL=%d', $task->every).
+                    (null === $task->until ? '' : ';UNTIL='.$filled->modify("+$task->until days")->format('Ymd')),
+            );
             foreach ($marks as $mark) {
                 $event->add('EXDATE', str_replace('-', '', $mark->due), ['VALUE' => 'DATE']);
                 if (!$mark->settled && null !== $mark->moved) {

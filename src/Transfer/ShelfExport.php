@@ -61,27 +61,38 @@ final readonly class ShelfExport
             $this->entities->clear();
         }
         yield 'calendar.ics' => $this->almanac->calendarText($keeper);
-        yield 'manifest.json' => json_encode([
-            'format' => self::FORMAT, 'version' => self::VERSION, 'plans' => [
-                'format' => PlanDocument::FORMAT,
-                'version' => PlanDocument::VERSION,
-            ], 'made' => $this->clock->now()->format(\DATE_ATOM),
-            'keeper' => [
-                'name' => $keeper->signInName,
-                'display' => $keeper->displayName(),
-                'units' => $keeper->units()->value,
-                'zone' => $keeper->zone()->getName(),
-                'kit' => $keeper->kit()->code(),
+        yield 'manifest.json' => json_encode(
+            [
+                'format' => self::FORMAT,
+                'version' => self::VERSION,
+                'plans' => [
+                    'format' => PlanDocument::FORMAT,
+                    'version' => PlanDocument::VERSION,
+                ],
+                'made' => $this->clock->now()->format(\DATE_ATOM),
+                'keeper' => [
+                    'name' => $keeper->signInName,
+                    'display' => $keeper->displayName(),
+                    'units' => $keeper->units()->value,
+                    'zone' => $keeper->zone()->getName(),
+                    'kit' => $keeper->kit()->code(),
+                ],
+                'tanks' => $list,
             ],
-            'tanks' => $list,
-        ], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)."\n";
+            \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+        )."\n";
     }
 
     /** @return iterable<string, string> */
     private function tank(Tank $tank, Keeper $keeper, string $folder): iterable
     {
         $rows = [];
-        foreach ($this->entities->createQuery('SELECT r FROM '.Revision::class.' r WHERE r.tank = :tank ORDER BY r.number')->setParameter('tank', $tank->id(), 'uuid')->toIterable() as $revision) {
+        foreach (
+            $this->entities
+                ->createQuery('SELECT r FROM '.Revision::class.' r WHERE r.tank = :tank ORDER BY r.number')
+                ->setParameter('tank', $tank->id(), 'uuid')
+                ->toIterable() as $revision
+        ) {
             \assert($revision instanceof Revision);
             $rows[] = [$revision->number, $revision->parent, $revision->at->format(\DATE_ATOM), $revision->label(), $revision->words];
             yield \sprintf('%s/plans/%06d.plan.json', $folder, $revision->number) => $revision->plan;
@@ -89,8 +100,13 @@ final readonly class ShelfExport
         }
         yield "$folder/revisions.csv" => Csv::write(self::REVISIONS, $rows);
         yield "$folder/log.csv" => Csv::write(self::LOG, $this->lines($tank));
-        yield "$folder/tasks.csv" => Csv::write(self::TASKS, array_map(static fn (TaskMark $m): array => [$m->task, $m->due, $m->moved?->format('Y-m-d'), $m->settled, $m->entry?->toRfc4122()],
-            $this->entities->getRepository(TaskMark::class)->findBy(['tank' => $tank->id()], ['due' => 'ASC', 'task' => 'ASC'])));
+        yield "$folder/tasks.csv" => Csv::write(
+            self::TASKS,
+            array_map(
+                static fn (TaskMark $m): array => [$m->task, $m->due, $m->moved?->format('Y-m-d'), $m->settled, $m->entry?->toRfc4122()],
+                $this->entities->getRepository(TaskMark::class)->findBy(['tank' => $tank->id()], ['due' => 'ASC', 'task' => 'ASC']),
+            ),
+        );
         $marks = $this->book->marks($tank);
         ksort($marks);
         yield "$folder/steps.csv" => Csv::write(
@@ -117,7 +133,17 @@ final readonly class ShelfExport
     private function lines(Tank $tank): iterable
     {
         foreach ($this->logbook->all($tank) as $e) {
-            yield [$e->on->format('Y-m-d'), $e->kind->value, $e->what, $e->amount, $e->of, $e->words, $e->madeUp, $e->id->toRfc4122(), $e->written];
+            yield [
+                $e->on->format('Y-m-d'),
+                $e->kind->value,
+                $e->what,
+                $e->amount,
+                $e->of,
+                $e->words,
+                $e->madeUp,
+                $e->id->toRfc4122(),
+                $e->written,
+            ];
             $this->entities->detach($e);
         }
     }

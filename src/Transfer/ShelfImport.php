@@ -80,8 +80,15 @@ final readonly class ShelfImport
         $tanks = [];
         foreach (\array_slice(array_values($data['tanks']), 0, self::MOST_TANKS) as $tank) {
             $created = \is_array($tank) && \is_string($tank['created'] ?? null) ? Moment::read(\DATE_ATOM, $tank['created']) : null;
-            if (!\is_array($tank) || !\is_string($tank['folder'] ?? null) || 1 !== preg_match('~^tanks/[a-z0-9-]{1,60}$~D', $tank['folder']) || !\is_string($tank['id'] ?? null) || !Uuid::isValid($tank['id'])
-                || !\is_int($tank['head'] ?? null) || null === $created) {
+            if (
+                !\is_array($tank)
+                || !\is_string($tank['folder'] ?? null)
+                || 1 !== preg_match('~^tanks/[a-z0-9-]{1,60}$~D', $tank['folder'])
+                || !\is_string($tank['id'] ?? null)
+                || !Uuid::isValid($tank['id'])
+                || !\is_int($tank['head'] ?? null)
+                || null === $created
+            ) {
                 throw new UnreadableFile('The manifest of this file has been changed: a tank in it cannot be understood.');
             }
             $tanks[] = [
@@ -123,21 +130,27 @@ final readonly class ShelfImport
         foreach ($new ? $files->devices : [] as $kind => $device) {
             $this->devices->wire($tank, DeviceKind::from($kind), $device);
         }
-        $report->tank($told['name'], match (true) {
-            $new => \sprintf(
-                'is on the shelf, with %s and %s.',
-                self::number($plans ?? 0, 'revision'),
-                self::number($lines, 'line of its logbook', 'lines of its logbook'),
-            ),
-            null === $plans => 'stands here already and has gone on differently since; its plans were left as they are here'.(0 === $lines + $marks ? '.' : \sprintf(', and %s of its logbook %s added.', self::number($lines, 'line'), 1 === $lines ? 'was' : 'were')),
-            0 === $plans + $lines + $marks && !$back => 'stands here already, with all that is in the file.',
-            default => \sprintf(
-                '%s here already; %s and %s were added.',
-                $back ? 'had been removed and is back; it was' : 'stands',
-                self::number($plans, 'revision'),
-                self::number($lines, 'line of its logbook', 'lines of its logbook'),
-            ),
-        });
+        $report->tank(
+            $told['name'],
+            match (true) {
+                $new => \sprintf(
+                    'is on the shelf, with %s and %s.',
+                    self::number($plans ?? 0, 'revision'),
+                    self::number($lines, 'line of its logbook', 'lines of its logbook'),
+                ),
+                null === $plans => 'stands here already and has gone on differently since; its plans were left as they are here'.
+                    (0 === $lines + $marks
+                        ? '.'
+                        : \sprintf(', and %s of its logbook %s added.', self::number($lines, 'line'), 1 === $lines ? 'was' : 'were')),
+                0 === $plans + $lines + $marks && !$back => 'stands here already, with all that is in the file.',
+                default => \sprintf(
+                    '%s here already; %s and %s were added.',
+                    $back ? 'had been removed and is back; it was' : 'stands',
+                    self::number($plans, 'revision'),
+                    self::number($lines, 'line of its logbook', 'lines of its logbook'),
+                ),
+            },
+        );
     }
 
     private function mine(Uuid $id, Keeper $keeper): ?Tank
@@ -181,24 +194,29 @@ final readonly class ShelfImport
         $added = 0;
         foreach (array_chunk($files->lines, self::AT_ONCE, true) as $chunk) {
             $known = $this->owners(array_keys($chunk), $tank);
-            $other = $this->owners(array_map(static fn (string $id): string => self::own($tank, $id)->toRfc4122(), array_keys($chunk)), $tank);
+            $other = $this->owners(
+                array_map(static fn (string $id): string => self::own($tank, $id)->toRfc4122(), array_keys($chunk)),
+                $tank,
+            );
             foreach ($chunk as $id => $told) {
                 $mine = $known[$id] ?? null;
                 if (true === $mine || isset($other[self::own($tank, $id)->toRfc4122()])) {
                     continue;
                 }
-                $this->entities->persist(new Entry(
-                    $tank,
-                    $told['on'],
-                    $told['kind'],
-                    $told['what'],
-                    $told['amount'],
-                    $told['of'],
-                    $told['words'],
-                    $told['madeUp'],
-                    null === $mine ? Uuid::fromString($id) : self::own($tank, $id),
-                    $told['written'],
-                ));
+                $this->entities->persist(
+                    new Entry(
+                        $tank,
+                        $told['on'],
+                        $told['kind'],
+                        $told['what'],
+                        $told['amount'],
+                        $told['of'],
+                        $told['words'],
+                        $told['madeUp'],
+                        null === $mine ? Uuid::fromString($id) : self::own($tank, $id),
+                        $told['written'],
+                    ),
+                );
                 ++$added;
             }
         }
@@ -216,10 +234,13 @@ final readonly class ShelfImport
         if ([] === $ids) {
             return [];
         }
-        $query = $this->entities->createQuery('SELECT e.id AS id, IDENTITY(e.tank) AS tank FROM '.Entry::class.' e WHERE e.id IN ('.implode(
-            ', ',
-            array_map(static fn (int $n): string => ":id$n", array_keys($ids)),
-        ).')');
+        $query = $this->entities->createQuery(
+            'SELECT e.id AS id, IDENTITY(e.tank) AS tank FROM '.
+                Entry::class.
+                ' e WHERE e.id IN ('.
+                implode(', ', array_map(static fn (int $n): string => ":id$n", array_keys($ids))).
+                ')',
+        );
         foreach ($ids as $n => $id) {
             $query->setParameter("id$n", Uuid::fromString($id), 'uuid');
         }
@@ -239,14 +260,16 @@ final readonly class ShelfImport
         $added = 0;
         foreach ($files->tasks as $told) {
             if (null === $this->entities->find(TaskMark::class, ['tank' => $tank->id(), 'task' => $told['task'], 'due' => $told['due']])) {
-                $this->entities->persist(new TaskMark(
-                    $tank,
-                    $told['task'],
-                    $told['due'],
-                    $told['moved'],
-                    $told['settled'],
-                    null === $told['entry'] ? null : Uuid::fromString($told['entry']),
-                ));
+                $this->entities->persist(
+                    new TaskMark(
+                        $tank,
+                        $told['task'],
+                        $told['due'],
+                        $told['moved'],
+                        $told['settled'],
+                        null === $told['entry'] ? null : Uuid::fromString($told['entry']),
+                    ),
+                );
                 ++$added;
             }
         }

@@ -17,14 +17,23 @@ use Olvek\Site\PlainText;
 use Olvek\Tank\Revision;
 use Symfony\Component\Uid\Uuid;
 
-/** One tank out of a file that is brought back, read and checked as if a stranger had written it; what cannot be understood is told and left out. */
+/**
+ * One tank out of a file that is brought back, read and checked as if a stranger had written it; what cannot be understood is told and left
+ * out.
+ */
 final readonly class TankFiles
 {
     private const MOST_REVISIONS = 20_000;
 
-    /** @var array<int, array{parent: int|null, at: \DateTimeImmutable, label: string, words: string, plan: string, name: string}> revisions by number, in order */
+    /**
+     * @var array<int, array{parent: int|null, at: \DateTimeImmutable, label: string, words: string, plan: string, name: string}> revisions
+     * by number, in order
+     */
     public array $revisions;
-    /** @var array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null, words: string, madeUp: bool, written: string}> by id */
+    /**
+     * @var array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null, words: string,
+     * madeUp: bool, written: string}> by id
+     */
     public array $lines;
     /** @var list<array{task: string, due: string, moved: \DateTimeImmutable|null, settled: bool, entry: string|null}> */
     public array $tasks;
@@ -54,10 +63,13 @@ final readonly class TankFiles
             $parent = '' === $row['parent'] ? null : self::whole($row['parent'], 1, 999_999);
             $at = self::moment($row['at']);
             $fault = match (true) {
-                null === $number, '' !== $row['parent'] && (null === $parent || $parent >= $number) => 'The number of a version, or of the one it is based on, is not possible.',
+                null === $number,
+                '' !== $row['parent'] && (null === $parent || $parent >= $number) => 'The number of a version, or of the one it is based '
+                    .'on, is not possible.',
                 null === $at => 'The time is none.',
                 \count($revisions) >= self::MOST_REVISIONS => 'There are more revisions than can be taken.',
-                default => PlainText::fault($row['label'], Revision::LONGEST_LABEL, 'The name') ?? PlainText::fault($row['words'], 500, 'What changed'),
+                default => PlainText::fault($row['label'], Revision::LONGEST_LABEL, 'The name') ??
+                    PlainText::fault($row['words'], 500, 'What changed'),
             };
             if (null === $number || null === $at || null !== $fault) {
                 $this->report->fault("$this->folder/revisions.csv", $line, $fault);
@@ -89,7 +101,10 @@ final readonly class TankFiles
         return $revisions;
     }
 
-    /** @return array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null, words: string, madeUp: bool, written: string}> */
+    /**
+     * @return array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null,
+     * words: string, madeUp: bool, written: string}>
+     */
     private function readLines(): array
     {
         $lines = [];
@@ -132,7 +147,12 @@ final readonly class TankFiles
         $tasks = [];
         foreach ($this->rows('tasks.csv', ShelfExport::TASKS) as $line => $row) {
             $moved = '' === $row['moved_to'] ? null : Today::read($row['moved_to']);
-            if (1 !== preg_match('/^[a-z0-9-]{1,80}$/D', $row['task']) || null === Today::read($row['due']) || ('' !== $row['moved_to'] && null === $moved) || ('' !== $row['entry'] && !Uuid::isValid($row['entry']))) {
+            if (
+                1 !== preg_match('/^[a-z0-9-]{1,80}$/D', $row['task'])
+                || null === Today::read($row['due'])
+                || ('' !== $row['moved_to'] && null === $moved)
+                || ('' !== $row['entry'] && !Uuid::isValid($row['entry']))
+            ) {
                 $this->report->fault("$this->folder/tasks.csv", $line, 'A task, a day or an id in this line is none.');
                 continue;
             }
@@ -181,7 +201,12 @@ final readonly class TankFiles
         }
         foreach (['bags', 'prices', 'have'] as $column) {
             foreach (\is_array($data[$column] ?? null) ? $data[$column] : [] as $material => $value) {
-                if (1 === preg_match('/^[a-z0-9-]{1,60}$/D', (string) $material) && (\is_float($value) || \is_int($value)) && $value >= 0 && $value <= 100_000) {
+                if (
+                    1 === preg_match('/^[a-z0-9-]{1,60}$/D', (string) $material)
+                    && (\is_float($value) || \is_int($value))
+                    && $value >= 0
+                    && $value <= 100_000
+                ) {
                     $sheet[$column][(string) $material] = (float) $value;
                 }
             }

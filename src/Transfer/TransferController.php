@@ -33,7 +33,12 @@ final class TransferController extends AbstractController
     public function away(#[CurrentUser] Keeper $keeper, ShelfExport $parcel, ClockInterface $clock): Response
     {
         if (!$this->often($keeper)) {
-            return $this->told('', null, 'This was asked for many times in a short while. Try again in ten minutes.', Response::HTTP_TOO_MANY_REQUESTS);
+            return $this->told(
+                '',
+                null,
+                'This was asked for many times in a short while. Try again in ten minutes.',
+                Response::HTTP_TOO_MANY_REQUESTS,
+            );
         }
         $day = $clock->now()->setTimezone($keeper->zone())->format('Y-m-d');
         $file = new BinaryFileResponse(
@@ -52,19 +57,22 @@ final class TransferController extends AbstractController
     {
         $file = $request->files->get('file');
         $fault = match (true) {
-            !$this->isCsrfTokenValid(
-                'account',
-                $request->request->getString('_token'),
-            ) => 'This page has expired, so nothing was taken. Choose the file again.',
-            !$file instanceof UploadedFile || !$file->isValid() => 'No file came. Choose a ZIP file that was downloaded from Olvek’s account page.',
+            !$this->isCsrfTokenValid('account', $request->request->getString('_token')) => 'This page has expired, so nothing was taken. '
+                .'Choose the file again.',
+            !($file instanceof UploadedFile) || !$file->isValid() => 'No file came. Choose a ZIP file that was downloaded from Olvek’s '
+                .'account page.',
             !$this->often($keeper) => 'This was asked for many times in a short while, so nothing was taken. Try again in ten minutes.',
             default => '',
         };
-        if ('' !== $fault || !$file instanceof UploadedFile) {
+        if ('' !== $fault || !($file instanceof UploadedFile)) {
             return $this->told('', null, $fault, Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         try {
-            return $this->told($file->getClientOriginalName(), $bringing->bring($keeper, $file->getPathname(), new Deadline(self::PATIENCE)), '');
+            return $this->told(
+                $file->getClientOriginalName(),
+                $bringing->bring($keeper, $file->getPathname(), new Deadline(self::PATIENCE)),
+                '',
+            );
         } catch (UnreadableFile $unreadable) {
             return $this->told($file->getClientOriginalName(), null, $unreadable->getMessage(), Response::HTTP_UNPROCESSABLE_ENTITY);
         }
@@ -72,11 +80,18 @@ final class TransferController extends AbstractController
 
     private function often(Keeper $keeper): bool
     {
-        return $this->often->create($keeper->id()->toBase58())->consume()->isAccepted();
+        return $this->often
+            ->create($keeper->id()->toBase58())
+            ->consume()
+            ->isAccepted();
     }
 
     private function told(string $name, ?ImportResult $brought, string $fault, int $status = Response::HTTP_OK): Response
     {
-        return $this->render('transfer/brought.html.twig', ['name' => mb_scrub($name), 'brought' => $brought, 'fault' => $fault], new Response(status: $status));
+        return $this->render(
+            'transfer/brought.html.twig',
+            ['name' => mb_scrub($name), 'brought' => $brought, 'fault' => $fault],
+            new Response(status: $status),
+        );
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Transfer;
 
-/** Reads a ZIP that somebody sent: only files that are asked for by name, and never more of one than it should hold. Nothing is unpacked onto the disk. */
+/**
+ * Reads a ZIP that somebody sent: only files that are asked for by name, and never more of one than it should hold. Nothing is unpacked
+ * onto the disk.
+ */
 final readonly class Unzip
 {
     private const MOST_FILES = 60_000;
@@ -22,7 +25,9 @@ final readonly class Unzip
     {
         $zip = new \ZipArchive();
         if (true !== $zip->open($path, \ZipArchive::RDONLY)) {
-            throw new UnreadableFile('This is no ZIP file, or it came only in part. Choose a file that was downloaded from Olvek’s account page.');
+            throw new UnreadableFile(
+                'This is no ZIP file, or it came only in part. Choose a file that was downloaded from Olvek’s account page.',
+            );
         }
         if ($zip->numFiles > self::MOST_FILES) {
             throw new UnreadableFile('This ZIP file holds more files than Olvek makes.');
@@ -32,7 +37,9 @@ final readonly class Unzip
             $all += (int) ($zip->statIndex($n)['size'] ?? 0);
         }
         if ($all > self::MOST) {
-            throw new UnreadableFile('This ZIP file holds more than Olvek makes. Unpacked it would fill some '.(int) ($all / 1e6).' megabytes.');
+            throw new UnreadableFile(
+                'This ZIP file holds more than Olvek makes. Unpacked it would fill some '.(int) ($all / 1e6).' megabytes.',
+            );
         }
 
         return new self($zip);

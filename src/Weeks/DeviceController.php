@@ -31,8 +31,11 @@ final class DeviceController extends AbstractController
     /** An hour apart: a day, in which temperature and pH swing. */
     private const SAMPLES = 24;
 
-    public function __construct(private readonly Devices $devices, private readonly WeeksPage $weeks, private readonly BuildRecords $book)
-    {
+    public function __construct(
+        private readonly Devices $devices,
+        private readonly WeeksPage $weeks,
+        private readonly BuildRecords $book,
+    ) {
     }
 
     /** How the tank's devices stand; a trouble is told, and is no error. */
@@ -46,7 +49,13 @@ final class DeviceController extends AbstractController
     public function wire(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         if (!$this->trusted($request)) {
-            return $this->told($request, $tank, $keeper, 'This page has expired, so nothing was changed. Choose again.', Response::HTTP_UNPROCESSABLE_ENTITY);
+            return $this->told(
+                $request,
+                $tank,
+                $keeper,
+                'This page has expired, so nothing was changed. Choose again.',
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
         }
         $kind = DeviceKind::tryFrom($request->request->getString('kind'));
         try {
@@ -61,7 +70,13 @@ final class DeviceController extends AbstractController
             );
         }
         if (!$wired) {
-            return $this->told($request, $tank, $keeper, 'That device is not known here. Nothing was changed: choose one from the list, or ask whoever runs Olvek to add it.', Response::HTTP_UNPROCESSABLE_ENTITY);
+            return $this->told(
+                $request,
+                $tank,
+                $keeper,
+                'That device is not known here. Nothing was changed: choose one from the list, or ask whoever runs Olvek to add it.',
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
         }
 
         return $this->redirectToRoute('weeks', ['tank' => $tank->id(), '_fragment' => 'devices'], Response::HTTP_SEE_OTHER);
@@ -73,12 +88,27 @@ final class DeviceController extends AbstractController
     {
         $situation = $this->situation($tank, $keeper);
         if (!$this->trusted($request)) {
-            return $this->told($request, $tank, $keeper, 'This page has expired, so nothing was sent. Send it again.', Response::HTTP_UNPROCESSABLE_ENTITY);
+            return $this->told(
+                $request,
+                $tank,
+                $keeper,
+                'This page has expired, so nothing was sent. Send it again.',
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
         }
         try {
-            ($this->devices->lamp($tank) ?? throw $this->createNotFoundException('This tank has no lamp timer.'))->write($this->programme($tank, $situation));
+            ($this->devices->lamp($tank) ?? throw $this->createNotFoundException('This tank has no lamp timer.'))->write(
+                $this->programme($tank, $situation),
+            );
         } catch (DeviceTrouble $trouble) {
-            return $this->told($request, $tank, $keeper, 'The programme was not sent; the lamp goes on as it did. Try again once the timer answers.', Response::HTTP_BAD_GATEWAY, [DeviceKind::Lamp->value => $trouble]);
+            return $this->told(
+                $request,
+                $tank,
+                $keeper,
+                'The programme was not sent; the lamp goes on as it did. Try again once the timer answers.',
+                Response::HTTP_BAD_GATEWAY,
+                [DeviceKind::Lamp->value => $trouble],
+            );
         }
 
         return $this->told($request, $tank, $keeper, 'The timer has taken the programme.');
@@ -89,22 +119,50 @@ final class DeviceController extends AbstractController
     public function keep(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, Logbook $logbook): Response
     {
         if (!$this->trusted($request)) {
-            return $this->told($request, $tank, $keeper, 'This page has expired, so nothing was logged. Try again.', Response::HTTP_UNPROCESSABLE_ENTITY);
+            return $this->told(
+                $request,
+                $tank,
+                $keeper,
+                'This page has expired, so nothing was logged. Try again.',
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
         }
         try {
             $samples = ($this->devices->probe($tank) ?? throw $this->createNotFoundException('This tank has no water probe.'))->samples(1);
         } catch (DeviceTrouble $trouble) {
-            return $this->told($request, $tank, $keeper, 'Nothing was logged. Read by hand, or try again once the probe answers.', Response::HTTP_BAD_GATEWAY, [DeviceKind::Probe->value => $trouble]);
+            return $this->told(
+                $request,
+                $tank,
+                $keeper,
+                'Nothing was logged. Read by hand, or try again once the probe answers.',
+                Response::HTTP_BAD_GATEWAY,
+                [DeviceKind::Probe->value => $trouble],
+            );
         }
         $newest = end($samples);
-        $logbook->test($tank, [Measure::Temperature->value => \sprintf('%.1f °C', $newest->celsius), Measure::Acidity->value => \sprintf('%.2f', $newest->pH)], '', $keeper->kit(), $keeper->units());
+        $logbook->test(
+            $tank,
+            [
+                Measure::Temperature->value => \sprintf('%.1f °C', $newest->celsius),
+                Measure::Acidity->value => \sprintf('%.2f', $newest->pH),
+            ],
+            '',
+            $keeper->kit(),
+            $keeper->units(),
+        );
 
         return $this->redirectToRoute('weeks', ['tank' => $tank->id(), '_fragment' => 'log'], Response::HTTP_SEE_OTHER);
     }
 
     /** @param array<string, DeviceTrouble> $met troubles that were just met, by kind: such a device is not asked again at once */
-    private function told(Request $request, Tank $tank, Keeper $keeper, string $notice = '', int $status = Response::HTTP_OK, array $met = []): Response
-    {
+    private function told(
+        Request $request,
+        Tank $tank,
+        Keeper $keeper,
+        string $notice = '',
+        int $status = Response::HTTP_OK,
+        array $met = [],
+    ): Response {
         $lamp = $probe = null;
         try {
             $lamp = isset($met['lamp']) ? null : $this->devices->lamp($tank)?->state();
@@ -117,10 +175,22 @@ final class DeviceController extends AbstractController
             $met['probe'] = $trouble;
         }
         $situation = $this->weeks->situation($tank, $keeper);
-        $context = ['tank' => $tank, 'wired' => $this->devices->wired($tank), 'lamp' => $lamp, 'troubles' => array_map(static fn (DeviceTrouble $t): string => $t->getMessage(), $met), 'notice' => $notice, 'counted' => null !== $situation,
-            'current' => null !== $lamp && null !== $situation && $lamp->programme === $this->programme($tank, $situation)['id'], 'sample' => null === $probe ? null : self::sampled($probe, $keeper)];
+        $context = [
+            'tank' => $tank,
+            'wired' => $this->devices->wired($tank),
+            'lamp' => $lamp,
+            'troubles' => array_map(static fn (DeviceTrouble $t): string => $t->getMessage(), $met),
+            'notice' => $notice,
+            'counted' => null !== $situation,
+            'current' => null !== $lamp && null !== $situation && $lamp->programme === $this->programme($tank, $situation)['id'],
+            'sample' => null === $probe ? null : self::sampled($probe, $keeper),
+        ];
 
-        return $this->render($request->headers->has('Olvek-Parts') ? 'weeks/device/_state.html.twig' : 'weeks/device/state.html.twig', $context, new Response(status: $status));
+        return $this->render(
+            $request->headers->has('Olvek-Parts') ? 'weeks/device/_state.html.twig' : 'weeks/device/state.html.twig',
+            $context,
+            new Response(status: $status),
+        );
     }
 
     /**
@@ -137,21 +207,43 @@ final class DeviceController extends AbstractController
         $warmth = array_map(static fn (Sample $s): float => $s->celsius, $samples);
         $pH = array_map(static fn (Sample $s): float => $s->pH, $samples);
 
-        return ['at' => $newest->at->setTimezone($keeper->zone()), 'words' => \sprintf('%s, pH %.1f, water %s deep, %d µS/cm', $show(Dimension::Temperature, $newest->celsius), $newest->pH, $show(Dimension::Length, $newest->level), (int) round($newest->conductivity)),
-            'day' => \sprintf('%s to %s, pH %.1f to %.1f', $show(Dimension::Temperature, min($warmth)), $show(Dimension::Temperature, max($warmth)), min($pH), max($pH))];
+        return [
+            'at' => $newest->at->setTimezone($keeper->zone()),
+            'words' => \sprintf(
+                '%s, pH %.1f, water %s deep, %d µS/cm',
+                $show(Dimension::Temperature, $newest->celsius),
+                $newest->pH,
+                $show(Dimension::Length, $newest->level),
+                (int) round($newest->conductivity),
+            ),
+            'day' => \sprintf(
+                '%s to %s, pH %.1f to %.1f',
+                $show(Dimension::Temperature, min($warmth)),
+                $show(Dimension::Temperature, max($warmth)),
+                min($pH),
+                max($pH),
+            ),
+        ];
     }
 
-    /** @return array{id: string, filled: string|null, entries: list<mixed>} as the timer takes it; the id says which it is, and the timer only echoes it */
+    /**
+     * @return array{id: string, filled: string|null, entries: list<mixed>} as the timer takes it; the id says which it is, and the timer
+     * only echoes it
+     */
     private function programme(Tank $tank, TankToday $situation): array
     {
-        $programme = [...LightPlan::document($situation->plan, $situation->log), 'filled' => $this->book->filledOn($tank)?->format('Y-m-d')];
+        $programme = [
+            ...LightPlan::document($situation->plan, $situation->log),
+            'filled' => $this->book->filledOn($tank)?->format('Y-m-d'),
+        ];
 
         return [...$programme, 'id' => hash('xxh128', json_encode($programme, \JSON_THROW_ON_ERROR))];
     }
 
     private function situation(Tank $tank, Keeper $keeper): TankToday
     {
-        return $this->weeks->situation($tank, $keeper) ?? throw $this->createNotFoundException('This tank has not been filled yet: its days are not counted.');
+        return $this->weeks->situation($tank, $keeper) ??
+            throw $this->createNotFoundException('This tank has not been filled yet: its days are not counted.');
     }
 
     private function trusted(Request $request): bool

@@ -12,7 +12,10 @@ use Olvek\Core\Unit\Words;
 use Olvek\Core\Water\Measure;
 use Olvek\Drawing\Pen;
 
-/** Readings on the forecast: for each measure a strip with the plan's band, the learned band, its middle, and what was read. In the kit's own unit. */
+/**
+ * Readings on the forecast: for each measure a strip with the plan's band, the learned band, its middle, and what was read. In the kit's
+ * own unit.
+ */
 final readonly class ForecastChart
 {
     public const WIDTH = 440.0;
@@ -29,7 +32,8 @@ final readonly class ForecastChart
     private const SAID = 14;
 
     /**
-     * @param list<array{name: string, top: string, y: float, height: float, class: string, planned: string, learned: string, middle: string, dots: list<array{x: float, y: float, words: string}>}> $strips
+     * @param list<array{name: string, top: string, y: float, height: float, class: string, planned: string, learned: string,
+     *     middle: string, dots: list<array{x: float, y: float, words: string}>}> $strips
      * @param list<array{x: float, words: string}> $weeks
      */
     private function __construct(public array $strips, public array $weeks, public float $today, public string $words)
@@ -40,14 +44,23 @@ final readonly class ForecastChart
     {
         $best = $ahead->best();
         $days = $best->days();
-        $x = static fn (float $day): float => self::LEFT + (self::RIGHT - self::LEFT) * $day / max(1, $days - 1);
+        $x = static fn (float $day): float => self::LEFT + ((self::RIGHT - self::LEFT) * $day) / max(1, $days - 1);
         $strips = $said = [];
         foreach (Forecast::MEASURES as $n => $measure) {
             $read = array_values(array_filter($log->readings, static fn ($r): bool => $r->measure === $measure && $r->day < $days));
             $show = static fn (float $value): float => $kit->fromBase($measure, $value);
-            $band = static fn (Forecast $f, int $which): array => array_map(static fn (array $b): float => $show($b[$which]), $f->bands[$measure->value]);
+            $band = static fn (Forecast $f, int $which): array => array_map(
+                static fn (array $b): float => $show($b[$which]),
+                $f->bands[$measure->value],
+            );
             $high = $band($best, 2);
-            $most = self::AIR * max([self::LEAST * $show($measure->nothingBelow()), ...$high, ...array_map(static fn ($r): float => $show($r->value), $read)]);
+            $most =
+                self::AIR *
+                max([
+                    self::LEAST * $show($measure->nothingBelow()),
+                    ...$high,
+                    ...array_map(static fn ($r): float => $show($r->value), $read),
+                ]);
             $foot = self::TOP + $n * (self::STRIP + self::GAP) + self::STRIP;
             $y = static fn (float $value): float => $foot - self::STRIP * min(1.0, max(0.0, $value / $most));
             $area = static function (array $low, array $high) use ($x, $y): string {
@@ -61,15 +74,35 @@ final readonly class ForecastChart
             };
             $middle = $band($best, 1);
             $strips[] = [
-                'name' => $measure->label().', '.$kit->unit($measure), 'top' => Decimal::significant($most, 2), 'y' => $foot - self::STRIP, 'height' => self::STRIP, 'class' => 'curve-'.$measure->value,
+                'name' => $measure->label().', '.$kit->unit($measure),
+                'top' => Decimal::significant($most, 2),
+                'y' => $foot - self::STRIP,
+                'height' => self::STRIP,
+                'class' => 'curve-'.$measure->value,
                 'planned' => null === $ahead->learned ? '' : $area($band($ahead->planned, 0), $band($ahead->planned, 2)),
                 'learned' => $area($band($best, 0), $high),
-                'middle' => Pen::polyline(array_map(static fn (int $day, float $value): array => [$x($day), $y($value)], array_keys($middle), $middle)),
-                'dots' => array_map(static fn ($r): array => ['x' => $x($r->day), 'y' => $y($show($r->value)), 'words' => \sprintf('Day %d: %s', $r->day, $kit->show($measure, $r->value))], $read),
+                'middle' => Pen::polyline(
+                    array_map(static fn (int $day, float $value): array => [$x($day), $y($value)], array_keys($middle), $middle),
+                ),
+                'dots' => array_map(
+                    static fn ($r): array => [
+                        'x' => $x($r->day),
+                        'y' => $y($show($r->value)),
+                        'words' => \sprintf('Day %d: %s', $r->day, $kit->show($measure, $r->value)),
+                    ],
+                    $read,
+                ),
             ];
             $then = min($days - 1, $today + self::SAID);
             [$low, $likely, $top] = array_map(static fn (float $v): string => $kit->show($measure, $v), $best->band($measure, $then));
-            $said[] = \sprintf('%s: on day %d most likely %s, in eight of ten tanks %s to %s', Words::capital($measure->label()), $then, $likely, $low, $top);
+            $said[] = \sprintf(
+                '%s: on day %d most likely %s, in eight of ten tanks %s to %s',
+                Words::capital($measure->label()),
+                $then,
+                $likely,
+                $low,
+                $top,
+            );
         }
         $weeks = [];
         for ($day = 0; $day < $days; $day += 7) {

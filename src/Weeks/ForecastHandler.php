@@ -25,6 +25,8 @@ final readonly class ForecastHandler implements JobHandler
     {
         \assert($job instanceof ForecastJob);
 
-        return Result::whole($this->prospect->compute($this->document->fromJson($job->plan), $job->log, $job->today, $job->part, $patience));
+        return Result::whole(
+            $this->prospect->compute($this->document->fromJson($job->plan), $job->log, $job->today, $job->part, $patience),
+        );
     }
 }

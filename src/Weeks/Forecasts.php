@@ -41,7 +41,10 @@ final readonly class Forecasts
             $this->kept->get("$key.$part", static function () use ($lived, $log, $fit, $today, $part): array {
                 $members = [];
                 for ($n = ($part - 1) * self::TANKS; $n < $part * self::TANKS; ++$n) {
-                    $members[] = [Forecast::member($lived, $log, null, self::days($today), $n), null === $fit ? null : Forecast::member($lived, $log, $fit, self::days($today), $n)];
+                    $members[] = [
+                        Forecast::member($lived, $log, null, self::days($today), $n),
+                        null === $fit ? null : Forecast::member($lived, $log, $fit, self::days($today), $n),
+                    ];
                 }
 
                 return $members;
@@ -74,7 +77,11 @@ final readonly class Forecasts
         if ([] === $planned) {
             return null;
         }
-        $ahead = new ForecastView(Forecast::of($planned, false), $fit instanceof Fit ? $fit : null, [] === $learned ? null : Forecast::of($learned, true));
+        $ahead = new ForecastView(
+            Forecast::of($planned, false),
+            $fit instanceof Fit ? $fit : null,
+            [] === $learned ? null : Forecast::of($learned, true),
+        );
         $this->kept->put("$key.whole", $ahead);
 
         return $ahead;

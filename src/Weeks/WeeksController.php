@@ -69,7 +69,12 @@ final class WeeksController extends AbstractController
             return $this->refused($tank, $keeper, [...$typed, 'day' => $day], [], self::EXPIRED);
         }
         $counts = array_filter($request->request->all('counts'), is_string(...));
-        $kit = [] === $counts ? $keeper->kit() : TestKit::of(implode(',', array_map(static fn (string $m): string => $counts[$m] ?? '', ['ammonia', 'nitrite', 'nitrate'])));
+        $kit =
+            [] === $counts
+                ? $keeper->kit()
+                : TestKit::of(
+                    implode(',', array_map(static fn (string $m): string => $counts[$m] ?? '', ['ammonia', 'nitrite', 'nitrate'])),
+                );
         $keeper->testWith($kit);
         $errors = $this->logbook->test($tank, $typed, $day, $kit, $keeper->units());
         if ([] === $errors) {
@@ -91,20 +96,39 @@ final class WeeksController extends AbstractController
         $situation = $this->page->situation($tank, $keeper);
         $number = $kind?->amount();
         $whole = 'group' === $kind?->of();
-        $amount = filter_var($request->request->getString('amount', '0'), $whole ? \FILTER_VALIDATE_INT : \FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => $number->from ?? 0, 'max_range' => $number->to ?? 1]]);
+        $amount = filter_var($request->request->getString('amount', '0'), $whole ? \FILTER_VALIDATE_INT : \FILTER_VALIDATE_FLOAT, [
+            'options' => ['min_range' => $number->from ?? 0, 'max_range' => $number->to ?? 1],
+        ]);
         $group = $whole ? array_column($situation->plan->groups ?? [], null, 'id')[$request->request->getString('of')] ?? null : null;
         if (null === $kind || !is_numeric($amount) || null === $situation || ($whole && null === $group)) {
-            return $this->refused($tank, $keeper, ['done-day' => $day], [], 'That could not be understood, so nothing was logged. Try again from this page.');
+            return $this->refused(
+                $tank,
+                $keeper,
+                ['done-day' => $day],
+                [],
+                'That could not be understood, so nothing was logged. Try again from this page.',
+            );
         }
-        $refused = $this->logbook->done($tank, $kind, (float) $amount, $group?->id, LoggedEvent::line($kind, (float) $amount, $keeper->kit(), $group), $day);
+        $refused = $this->logbook->done(
+            $tank,
+            $kind,
+            (float) $amount,
+            $group?->id,
+            LoggedEvent::line($kind, (float) $amount, $keeper->kit(), $group),
+            $day,
+        );
 
-        return null === $refused ? $this->back($tank, 'timeline') : $this->refused($tank, $keeper, ['done-day' => $day], ['done-day' => $refused]);
+        return null === $refused
+            ? $this->back($tank, 'timeline')
+            : $this->refused($tank, $keeper, ['done-day' => $day], ['done-day' => $refused]);
     }
 
     #[Route('/algae', name: 'weeks_algae', methods: ['POST'])]
     public function algae(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        $refused = $this->trusted($request) ? $this->logbook->algae($tank, 'yes' === $request->request->getString('show'), '') : self::EXPIRED;
+        $refused = $this->trusted($request)
+            ? $this->logbook->algae($tank, 'yes' === $request->request->getString('show'), '')
+            : self::EXPIRED;
 
         return null === $refused ? $this->back($tank, 'lamp') : $this->refused($tank, $keeper, [], [], $refused);
     }
@@ -117,7 +141,13 @@ final class WeeksController extends AbstractController
         try {
             $refused = $this->trusted($request) ? $book->mark($tank, Steps::FILL, true, $day, '') : self::EXPIRED;
         } catch (ConcurrentChange $meanwhile) {
-            return $this->refused($tank, $keeper, ['filled' => $day], ['filled' => $meanwhile->getMessage()], status: Response::HTTP_CONFLICT);
+            return $this->refused(
+                $tank,
+                $keeper,
+                ['filled' => $day],
+                ['filled' => $meanwhile->getMessage()],
+                status: Response::HTTP_CONFLICT,
+            );
         }
 
         return null === $refused ? $this->back($tank, 'today') : $this->refused($tank, $keeper, ['filled' => $day], ['filled' => $refused]);
@@ -158,7 +188,13 @@ final class WeeksController extends AbstractController
     {
         $ahead = $this->page->forecast($tank, $this->counted($tank, $keeper));
 
-        return null === $ahead ? new Response('', Response::HTTP_NO_CONTENT) : $this->render('weeks/_ahead.html.twig', ['ahead' => $ahead, 'tank' => $tank, 'situation' => $this->page->situation($tank, $keeper)]);
+        return null === $ahead
+            ? new Response('', Response::HTTP_NO_CONTENT)
+            : $this->render('weeks/_ahead.html.twig', [
+                'ahead' => $ahead,
+                'tank' => $tank,
+                'situation' => $this->page->situation($tank, $keeper),
+            ]);
     }
 
     /** Puts the days on which animals may be expected into the plan. */
@@ -168,7 +204,13 @@ final class WeeksController extends AbstractController
         $situation = $this->counted($tank, $keeper);
         $ahead = $this->prospect->known($situation->plan, $situation->log, $situation->today);
         if (!$this->trusted($request) || null === $ahead) {
-            return $this->refused($tank, $keeper, [], [], null === $ahead ? 'Something was logged since this was calculated: look at the new forecast first.' : self::EXPIRED);
+            return $this->refused(
+                $tank,
+                $keeper,
+                [],
+                [],
+                null === $ahead ? 'Something was logged since this was calculated: look at the new forecast first.' : self::EXPIRED,
+            );
         }
         $changes = [];
         foreach (Expected::of($situation, $ahead->best()) as $expected) {
@@ -179,7 +221,14 @@ final class WeeksController extends AbstractController
         try {
             $road->change($tank, $request->request->getInt('base'), $changes, $keeper->units());
         } catch (StaleEdit|InvalidPlan $refused) {
-            return $this->refused($tank, $keeper, [], [], $refused instanceof StaleEdit ? $refused->getMessage() : implode(' ', $refused->messages($keeper->units())), Response::HTTP_CONFLICT);
+            return $this->refused(
+                $tank,
+                $keeper,
+                [],
+                [],
+                $refused instanceof StaleEdit ? $refused->getMessage() : implode(' ', $refused->messages($keeper->units())),
+                Response::HTTP_CONFLICT,
+            );
         }
 
         return $this->back($tank, 'ahead');
@@ -194,13 +243,27 @@ final class WeeksController extends AbstractController
             \assert(false !== $out);
             fputcsv($out, ['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up'], escape: '');
             foreach ($this->logbook->all($tank) as $entry) {
-                fputcsv($out, [$entry->on->format('Y-m-d'), $entry->kind->value, $entry->what, $entry->amount ?? '', $entry->of ?? '', $entry->words, $entry->madeUp ? 'yes' : ''], escape: '');
+                fputcsv(
+                    $out,
+                    [
+                        $entry->on->format('Y-m-d'),
+                        $entry->kind->value,
+                        $entry->what,
+                        $entry->amount ?? '',
+                        $entry->of ?? '',
+                        $entry->words,
+                        $entry->madeUp ? 'yes' : '',
+                    ],
+                    escape: '',
+                );
             }
             fclose($out);
         }, headers: Attachment::headers('text/csv; charset=utf-8', $tank->name().'.log.csv', 'log.csv'));
     }
 
-    /** Works out what lies ahead for whoever has no script: part after part, while a page may take; whoever asks again goes on from there. */
+    /**
+     * Works out what lies ahead for whoever has no script: part after part, while a page may take; whoever asks again goes on from there.
+     */
     private function workedOut(Tank $tank, Keeper $keeper): Ticket
     {
         $situation = $this->counted($tank, $keeper);
@@ -240,8 +303,18 @@ final class WeeksController extends AbstractController
      * @param array<string, string> $typed
      * @param array<string, string> $errors
      */
-    private function refused(Tank $tank, Keeper $keeper, array $typed, array $errors, string $notice = '', int $status = Response::HTTP_UNPROCESSABLE_ENTITY): Response
-    {
-        return $this->render('weeks/weeks.html.twig', $this->page->all($tank, $keeper, $typed, $errors, $notice), new Response(status: $status));
+    private function refused(
+        Tank $tank,
+        Keeper $keeper,
+        array $typed,
+        array $errors,
+        string $notice = '',
+        int $status = Response::HTTP_UNPROCESSABLE_ENTITY,
+    ): Response {
+        return $this->render(
+            'weeks/weeks.html.twig',
+            $this->page->all($tank, $keeper, $typed, $errors, $notice),
+            new Response(status: $status),
+        );
     }
 }

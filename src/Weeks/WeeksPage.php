@@ -51,7 +51,13 @@ final readonly class WeeksPage
         }
         $today = max(0, Today::between($filled, $this->today->of($keeper)));
 
-        return new TankToday($this->road->plan($this->tanks->head($tank)), $this->logbook->since($tank, $filled, $today), $today, $keeper->kit(), $keeper->units());
+        return new TankToday(
+            $this->road->plan($this->tanks->head($tank)),
+            $this->logbook->since($tank, $filled, $today),
+            $today,
+            $keeper->kit(),
+            $keeper->units(),
+        );
     }
 
     /**
@@ -64,10 +70,33 @@ final readonly class WeeksPage
     {
         $situation = $this->situation($tank, $keeper);
         $common = [
-            'tank' => $tank, 'plan' => $this->road->plan($this->tanks->head($tank)), 'units' => $keeper->units(), 'kit' => $keeper->kit(), 'typed' => $typed, 'errors' => $errors, 'notice' => $notice, 'situation' => $situation, 'today' => $this->today->of($keeper),
+            'tank' => $tank,
+            'plan' => $this->road->plan($this->tanks->head($tank)),
+            'units' => $keeper->units(),
+            'kit' => $keeper->kit(),
+            'typed' => $typed,
+            'errors' => $errors,
+            'notice' => $notice,
+            'situation' => $situation,
+            'today' => $this->today->of($keeper),
             'entries' => $this->logbook->newest($tank, self::NEWEST),
-            'fields' => self::fields(self::USUAL, $keeper), 'others' => self::fields(array_values(array_filter(Measure::cases(), static fn (Measure $m): bool => !\in_array($m, self::USUAL, true))), $keeper),
-            'ions' => array_map(static fn (Measure $m): array => ['id' => $m->value, 'label' => $m->label(), 'counts' => $keeper->kit()->counts($m), 'choices' => array_map(static fn (string $ion): array => ['id' => $ion, 'text' => TestKit::ionText($ion)], TestKit::choices($m))], [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate]),
+            'fields' => self::fields(self::USUAL, $keeper),
+            'others' => self::fields(
+                array_values(array_filter(Measure::cases(), static fn (Measure $m): bool => !\in_array($m, self::USUAL, true))),
+                $keeper,
+            ),
+            'ions' => array_map(
+                static fn (Measure $m): array => [
+                    'id' => $m->value,
+                    'label' => $m->label(),
+                    'counts' => $keeper->kit()->counts($m),
+                    'choices' => array_map(
+                        static fn (string $ion): array => ['id' => $ion, 'text' => TestKit::ionText($ion)],
+                        TestKit::choices($m),
+                    ),
+                ],
+                [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate],
+            ),
         ];
         if (null === $situation) {
             // What will be asked, once days are counted.
@@ -77,8 +106,19 @@ final readonly class WeeksPage
         $weeks = FirstWeeks::of($situation);
         $filled = $this->book->filledOn($tank);
 
-        return [...$common, 'weeks' => $weeks, 'filled' => $filled, 'testOn' => $filled?->modify("+$weeks->nextTest days"), 'light' => $light, 'lamp' => LightPlan::on($light, $situation->today), 'coming' => LightPlan::within($light, $situation->today + 1, $situation->today + 7), 'devices' => $this->devices->wired($tank),
-            'ahead' => $this->forecast($tank, $situation), 'parts' => Forecasts::PARTS, 'forecastable' => $situation->today <= Forecasts::LAST_DAY];
+        return [
+            ...$common,
+            'weeks' => $weeks,
+            'filled' => $filled,
+            'testOn' => $filled?->modify("+$weeks->nextTest days"),
+            'light' => $light,
+            'lamp' => LightPlan::on($light, $situation->today),
+            'coming' => LightPlan::within($light, $situation->today + 1, $situation->today + 7),
+            'devices' => $this->devices->wired($tank),
+            'ahead' => $this->forecast($tank, $situation),
+            'parts' => Forecasts::PARTS,
+            'forecastable' => $situation->today <= Forecasts::LAST_DAY,
+        ];
     }
 
     /** @return array<string, mixed>|null what is shown of the days ahead; null while it is not known */
@@ -95,18 +135,57 @@ final readonly class WeeksPage
         foreach ($situation->log->readings as $reading) {
             $stands = $reading->measure->isNitrogen() && $reading->day < $ahead->planned->days() ? $ahead->planned->stands($reading) : 0;
             if (0 !== $stands) {
-                $surprises[$reading->measure->value] = ['reading' => $reading, 'shown' => $situation->kit->show($reading->measure, $reading->value), 'above' => $stands > 0,
-                    'expected' => self::between($situation->kit->figure($reading->measure, $ahead->planned->band($reading->measure, $reading->day)[0]), $situation->kit->figure($reading->measure, $ahead->planned->band($reading->measure, $reading->day)[2])),
-                    'explained' => 0 === $ahead->best()->stands($reading)];
+                $surprises[$reading->measure->value] = [
+                    'reading' => $reading,
+                    'shown' => $situation->kit->show($reading->measure, $reading->value),
+                    'above' => $stands > 0,
+                    'expected' => self::between(
+                        $situation->kit->figure($reading->measure, $ahead->planned->band($reading->measure, $reading->day)[0]),
+                        $situation->kit->figure($reading->measure, $ahead->planned->band($reading->measure, $reading->day)[2]),
+                    ),
+                    'explained' => 0 === $ahead->best()->stands($reading),
+                ];
             }
         }
         $fit = $ahead->fit;
         $expected = Expected::of($situation, $ahead->best());
 
         return [
-            'chart' => ForecastChart::of($ahead, $situation->log, $situation->kit, $situation->today), 'surprises' => $surprises, 'expected' => $expected, 'moves' => [] !== array_filter($expected, static fn (Expected $e): bool => 0 !== $e->moves()), 'fit' => $fit, 'base' => $tank->head(),
-            'distance' => null === $fit ? null : ['before' => Decimal::significant(Fit::distance($fit->before), 2), 'after' => Decimal::significant(Fit::distance($fit->after), 2)], 'residuals' => null === $fit ? [] : array_map(static fn (array $r): array => ['day' => $r[0]->day, 'measure' => $r[0]->measure->label(), 'read' => $situation->kit->figure($r[0]->measure, $r[0]->value), 'planned' => $situation->kit->figure($r[0]->measure, $r[1]), 'learned' => $situation->kit->figure($r[0]->measure, $r[2])], $fit->readings),
-            'learned' => null === $fit ? [] : array_map(static fn (Tuned $t): array => ['words' => $t->words(), 'factor' => $fit->factors[$t->value], 'range' => $fit->range($t), 'told' => !\in_array($t, $fit->untold(), true)], Tuned::cases()),
+            'chart' => ForecastChart::of($ahead, $situation->log, $situation->kit, $situation->today),
+            'surprises' => $surprises,
+            'expected' => $expected,
+            'moves' => [] !== array_filter($expected, static fn (Expected $e): bool => 0 !== $e->moves()),
+            'fit' => $fit,
+            'base' => $tank->head(),
+            'distance' => null === $fit
+                    ? null
+                    : [
+                        'before' => Decimal::significant(Fit::distance($fit->before), 2),
+                        'after' => Decimal::significant(Fit::distance($fit->after), 2),
+                    ],
+            'residuals' => null === $fit
+                    ? []
+                    : array_map(
+                        static fn (array $r): array => [
+                            'day' => $r[0]->day,
+                            'measure' => $r[0]->measure->label(),
+                            'read' => $situation->kit->figure($r[0]->measure, $r[0]->value),
+                            'planned' => $situation->kit->figure($r[0]->measure, $r[1]),
+                            'learned' => $situation->kit->figure($r[0]->measure, $r[2]),
+                        ],
+                        $fit->readings,
+                    ),
+            'learned' => null === $fit
+                    ? []
+                    : array_map(
+                        static fn (Tuned $t): array => [
+                            'words' => $t->words(),
+                            'factor' => $fit->factors[$t->value],
+                            'range' => $fit->range($t),
+                            'told' => !\in_array($t, $fit->untold(), true),
+                        ],
+                        Tuned::cases(),
+                    ),
         ];
     }
 
@@ -117,7 +196,14 @@ final readonly class WeeksPage
      */
     private static function fields(array $measures, Keeper $keeper): array
     {
-        return array_map(static fn (Measure $m): array => ['id' => $m->value, 'label' => $m->label(), 'sign' => $keeper->kit()->unit($m, $keeper->units())], $measures);
+        return array_map(
+            static fn (Measure $m): array => [
+                'id' => $m->value,
+                'label' => $m->label(),
+                'sign' => $keeper->kit()->unit($m, $keeper->units()),
+            ],
+            $measures,
+        );
     }
 
     private static function between(string $low, string $high): string

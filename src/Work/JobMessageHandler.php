@@ -10,7 +10,10 @@ use Symfony\Component\DependencyInjection\Attribute\AutowireLocator;
 use Symfony\Component\DependencyInjection\ServiceLocator;
 use Symfony\Component\Messenger\Attribute\AsMessageHandler;
 
-/** Does a piece of work, once, and keeps what came of it. A piece that comes twice, since a worker died over it, is done only if nothing was kept. */
+/**
+ * Does a piece of work, once, and keeps what came of it. A piece that comes twice, since a worker died over it, is done only if nothing was
+ * kept.
+ */
 #[AsMessageHandler]
 final readonly class JobMessageHandler
 {

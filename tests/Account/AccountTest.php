@@ -85,7 +85,10 @@ final class AccountTest extends BenchTestCase
     public function testWrongSettingsAreToldAndStandAsTyped(array $wrong, string $why): void
     {
         $token = (string) $this->browser->request('GET', '/account')->filter('#settings [name=_token]')->attr('value');
-        $this->browser->request('POST', '/account/settings', [...['_token' => $token, 'display' => 'Ny', 'zone' => 'UTC', 'units' => 'metric'], ...$wrong]);
+        $this->browser->request('POST', '/account/settings', [
+            ...['_token' => $token, 'display' => 'Ny', 'zone' => 'UTC', 'units' => 'metric'],
+            ...$wrong,
+        ]);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString($why, $this->text('#settings .field-error'));
         self::assertSame('Runa', $this->keeper()->displayName());
@@ -95,11 +98,12 @@ final class AccountTest extends BenchTestCase
     {
         foreach ([80 => 303, 81 => 422] as $length => $status) {
             $token = (string) $this->browser->request('GET', '/account')->filter('#settings [name=_token]')->attr('value');
-            $this->browser->request(
-                'POST',
-                '/account/settings',
-                ['_token' => $token, 'display' => str_repeat('å', $length), 'zone' => 'UTC', 'units' => 'metric'],
-            );
+            $this->browser->request('POST', '/account/settings', [
+                '_token' => $token,
+                'display' => str_repeat('å', $length),
+                'zone' => 'UTC',
+                'units' => 'metric',
+            ]);
             self::assertResponseStatusCodeSame($status);
         }
     }
@@ -185,7 +189,9 @@ final class AccountTest extends BenchTestCase
         $this->browser->submitForm('Remove Waiting hall');
         $this->browser->followRedirect();
         self::assertNotNull($this->stored()->removedAt());
-        foreach (["/tanks/$this->tank", "/tanks/$this->tank/build", "/tanks/$this->tank/plan.json", "/account/tanks/$this->tank/remove"] as $page) {
+        foreach (
+            ["/tanks/$this->tank", "/tanks/$this->tank/build", "/tanks/$this->tank/plan.json", "/account/tanks/$this->tank/remove"] as $page
+        ) {
             $this->browser->request('GET', $page);
             self::assertResponseStatusCodeSame(404, $page);
         }
@@ -201,7 +207,10 @@ final class AccountTest extends BenchTestCase
     {
         $this->stored()->remove(new \DateTimeImmutable());
         $this->service(EntityManagerInterface::class)->flush();
-        self::assertStringContainsString('On the shelf again: Waiting hall', $this->command('olvek:keeper:restore', ['name' => 'runa', '--tanks' => true])[1]);
+        self::assertStringContainsString(
+            'On the shelf again: Waiting hall',
+            $this->command('olvek:keeper:restore', ['name' => 'runa', '--tanks' => true])[1],
+        );
         self::assertNull($this->stored()->removedAt());
     }
 

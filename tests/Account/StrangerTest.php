@@ -36,7 +36,9 @@ final class StrangerTest extends BenchTestCase
     private function leave(): void
     {
         $this->browser->getCookieJar()->clear();
-        (new Filesystem())->remove(Files::like(self::getContainer()->getParameterBag()->resolveValue('%kernel.cache_dir%').'/sessions/*.mocksess'));
+        (new Filesystem())->remove(
+            Files::like(self::getContainer()->getParameterBag()->resolveValue('%kernel.cache_dir%').'/sessions/*.mocksess'),
+        );
     }
 
     public function testNothingOfAStrangerIsKept(): void
@@ -148,7 +150,12 @@ final class StrangerTest extends BenchTestCase
     #[TestWith([BodySize::MOST_SHELF + 1, null, BodySize::SHELF, false])]
     public function testBodiesAreMeasured(int $bytes, ?string $announced, string $path, bool $taken): void
     {
-        $request = Request::create($path, 'POST', server: null === $announced ? [] : ['CONTENT_LENGTH' => $announced], content: str_repeat('x', $bytes));
+        $request = Request::create(
+            $path,
+            'POST',
+            server: null === $announced ? [] : ['CONTENT_LENGTH' => $announced],
+            content: str_repeat('x', $bytes),
+        );
         \assert(null !== self::$kernel);
         $event = new RequestEvent(self::$kernel, $request, HttpKernelInterface::MAIN_REQUEST);
         if (!$taken) {
@@ -164,15 +171,19 @@ final class StrangerTest extends BenchTestCase
         $hasher = new class implements \Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface {
             public int $work = 0;
 
-            public function hashPassword(\Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface $user, string $plainPassword): string
-            {
+            public function hashPassword(
+                \Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface $user,
+                string $plainPassword,
+            ): string {
                 ++$this->work;
 
                 return 'x';
             }
 
-            public function isPasswordValid(\Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface $user, string $plainPassword): bool
-            {
+            public function isPasswordValid(
+                \Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface $user,
+                string $plainPassword,
+            ): bool {
                 return false;
             }
 

@@ -52,7 +52,15 @@ final class TodayTest extends TestCase
     /** 29 March 2026 has 23 hours in Berlin, 25 October 25: days are counted, not hours. */
     public function testDaysAreCountedNotHours(): void
     {
-        foreach ([['2026-03-28', '2026-03-30', 2], ['2026-10-24', '2026-10-26', 2], ['2026-05-01', '2026-05-01', 0], ['2026-05-03', '2026-05-01', -2], ['2024-02-28', '2024-03-01', 2]] as [$from, $to, $days]) {
+        foreach (
+            [
+                ['2026-03-28', '2026-03-30', 2],
+                ['2026-10-24', '2026-10-26', 2],
+                ['2026-05-01', '2026-05-01', 0],
+                ['2026-05-03', '2026-05-01', -2],
+                ['2024-02-28', '2024-03-01', 2],
+            ] as [$from, $to, $days]
+        ) {
             $one = Today::read($from);
             $other = Today::read($to);
             self::assertNotNull($one);

@@ -30,7 +30,11 @@ final class AlmanacTest extends BenchTestCase
     /** @param array<string, string> $more */
     private function mark(string $task, string $due, string $state, array $more = []): void
     {
-        $this->browser->request('POST', "/almanac/$this->tank/$task/$due", ['_token' => $this->token('almanac'), 'state' => $state, ...$more]);
+        $this->browser->request('POST', "/almanac/$this->tank/$task/$due", [
+            '_token' => $this->token('almanac'),
+            'state' => $state,
+            ...$more,
+        ]);
     }
 
     private function calendar(string $address): VCalendar
@@ -47,7 +51,12 @@ final class AlmanacTest extends BenchTestCase
     /** @return list<VEvent> of which the summary holds some words */
     private static function events(VCalendar $calendar, string $words): array
     {
-        return array_values(array_filter($calendar->select('VEVENT'), static fn ($e): bool => $e instanceof VEvent && str_contains((string) $e->__get('SUMMARY'), $words)));
+        return array_values(
+            array_filter(
+                $calendar->select('VEVENT'),
+                static fn ($e): bool => $e instanceof VEvent && str_contains((string) $e->__get('SUMMARY'), $words),
+            ),
+        );
     }
 
     public function testATankThatIsNotFilledAsksForNothing(): void
@@ -64,7 +73,11 @@ final class AlmanacTest extends BenchTestCase
         $this->open();
         $late = $this->browser->getCrawler()->filter('.due-late')->reduce(static fn ($li): bool => str_contains($li->text(), self::LOOK));
         self::assertStringContainsString('2 days late', $late->text());
-        self::assertCount(2, $this->browser->getCrawler()->filter('.due')->reduce(static fn ($li): bool => str_contains($li->text(), self::LOOK)), 'the last time and the next');
+        self::assertCount(
+            2,
+            $this->browser->getCrawler()->filter('.due')->reduce(static fn ($li): bool => str_contains($li->text(), self::LOOK)),
+            'the last time and the next',
+        );
         self::assertStringContainsString('Test ammonia', $this->text('.almanac'), 'the start’s own next test');
     }
 
@@ -75,9 +88,27 @@ final class AlmanacTest extends BenchTestCase
         $this->tank = $this->newTank($this->service(KeeperRepository::class)->named('Runa') ?? self::fail('Runa is gone'));
         $this->fill(40);
         $this->open();
-        self::assertCount(2, array_unique($this->browser->getCrawler()->filter('.due-tank')->extract(['href'])));
+        self::assertCount(
+            2,
+            array_unique(
+                $this->browser
+                    ->getCrawler()
+                    ->filter('.due-tank')
+                    ->extract(['href']),
+            ),
+        );
         $this->browser->request('GET', "/almanac?tank=$first");
-        self::assertSame(["/tanks/$first/weeks"], array_values(array_unique($this->browser->getCrawler()->filter('.due-tank')->extract(['href']))));
+        self::assertSame(
+            ["/tanks/$first/weeks"],
+            array_values(
+                array_unique(
+                    $this->browser
+                        ->getCrawler()
+                        ->filter('.due-tank')
+                        ->extract(['href']),
+                ),
+            ),
+        );
         $this->browser->request('GET', '/almanac?tank=nobodys');
         self::assertSelectorNotExists('.due');
     }
@@ -92,7 +123,14 @@ final class AlmanacTest extends BenchTestCase
         $this->open();
         self::assertStringNotContainsString('Test ammonia, nitrite, nitrate, pH', $this->text('.almanac'));
         $this->browser->request('GET', "/tanks/$this->tank/weeks");
-        $this->browser->submit($this->browser->getCrawler()->filter('.log li')->reduce(static fn ($li): bool => str_contains($li->text(), 'pH'))->filter('button')->form());
+        $this->browser->submit(
+            $this->browser
+                ->getCrawler()
+                ->filter('.log li')
+                ->reduce(static fn ($li): bool => str_contains($li->text(), 'pH'))
+                ->filter('button')
+                ->form(),
+        );
         $this->open();
         self::assertStringContainsString(', pH', $this->text('.almanac'), 'taken back, it is asked for again');
     }
@@ -106,7 +144,10 @@ final class AlmanacTest extends BenchTestCase
         self::assertSame(['task', 'look'], [$entries[0]->what, $entries[0]->of]);
         self::assertStringStartsWith(self::LOOK, $entries[0]->words);
         $this->open();
-        self::assertCount(1, $this->browser->getCrawler()->filter('.due')->reduce(static fn ($li): bool => str_contains($li->text(), self::LOOK)));
+        self::assertCount(
+            1,
+            $this->browser->getCrawler()->filter('.due')->reduce(static fn ($li): bool => str_contains($li->text(), self::LOOK)),
+        );
         $this->mark('look', $this->day(-2), 'done');
         self::assertResponseStatusCodeSame(409);
         self::assertCount(1, $this->entries(), 'nothing twice');
@@ -136,7 +177,11 @@ final class AlmanacTest extends BenchTestCase
         $this->browser->request('GET', "/tanks/$this->tank/weeks");
         $this->browser->submit($this->browser->getCrawler()->filter('.log button')->form());
         $this->open();
-        self::assertCount(1, $this->browser->getCrawler()->filter('.due-late')->reduce(static fn ($li): bool => str_contains($li->text(), self::LOOK)), 'taken back in the logbook, it is asked for again');
+        self::assertCount(
+            1,
+            $this->browser->getCrawler()->filter('.due-late')->reduce(static fn ($li): bool => str_contains($li->text(), self::LOOK)),
+            'taken back in the logbook, it is asked for again',
+        );
     }
 
     #[TestWith(['look', '2001-01-01', 409])]
@@ -205,7 +250,10 @@ final class AlmanacTest extends BenchTestCase
         self::assertResponseRedirects('/almanac#address');
         $this->open();
         // Fourteen hours ahead of UTC all year.
-        self::assertStringContainsString((new \DateTimeImmutable('+14 hours', new \DateTimeZone('UTC')))->format('j F Y'), $this->text('.almanac'));
+        self::assertStringContainsString(
+            (new \DateTimeImmutable('+14 hours', new \DateTimeZone('UTC')))->format('j F Y'),
+            $this->text('.almanac'),
+        );
         $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token('almanac'), 'zone' => 'Moon/Tycho']);
         self::assertResponseStatusCodeSame(422);
     }
@@ -215,7 +263,10 @@ final class AlmanacTest extends BenchTestCase
     {
         $this->browser->getCookieJar()->set(new Cookie('olvek-days-ahead', '40'));
         $this->open();
-        self::assertStringContainsString((new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->format('j F Y'), $this->text('.almanac'));
+        self::assertStringContainsString(
+            (new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->format('j F Y'),
+            $this->text('.almanac'),
+        );
     }
 
     public function testNothingIsMarkedWithoutTheToken(): void

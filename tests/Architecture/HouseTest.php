@@ -19,7 +19,8 @@ final class HouseTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('Olvek\Core'))
             ->excluding(Selector::inNamespace('Olvek\Core\Tests'))
-            ->canOnly()->dependOn()
+            ->canOnly()
+            ->dependOn()
             ->classes(Selector::inNamespace('Olvek\Core'), Selector::isStandardClass())
             ->because('the computation must run and be tested without framework, storage or interface');
     }
@@ -43,7 +44,8 @@ final class HouseTest
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Olvek\Drawing'))
-            ->shouldNot()->dependOn()
+            ->shouldNot()
+            ->dependOn()
             ->classes(Selector::inNamespace('Doctrine'), Selector::inNamespace('Symfony\Component\HttpFoundation'))
             ->because('a drawing is made of a plan and a judgement alone');
     }
@@ -56,11 +58,19 @@ final class HouseTest
     private static function walls(string $namespace, array $rooms): iterable
     {
         foreach ($rooms as $room => $knows) {
-            $others = array_map(static fn (string $other): SelectorInterface => Selector::inNamespace("$namespace\\$other"), array_values(array_diff(array_keys($rooms), [$room, ...$knows])));
+            $others = array_map(
+                static fn (string $other): SelectorInterface => Selector::inNamespace("$namespace\\$other"),
+                array_values(array_diff(array_keys($rooms), [$room, ...$knows])),
+            );
             if ([] !== $others) {
-                yield $room => PHPat::rule()->classes(Selector::inNamespace("$namespace\\$room"))
-                    ->shouldNot()->dependOn()->classes(...$others)
-                    ->because("$room may know ".([] === $knows ? 'no other room' : implode(', ', $knows)).' (tests/Architecture/Rooms.php)');
+                yield $room => PHPat::rule()
+                    ->classes(Selector::inNamespace("$namespace\\$room"))
+                    ->shouldNot()
+                    ->dependOn()
+                    ->classes(...$others)
+                    ->because(
+                        "$room may know ".([] === $knows ? 'no other room' : implode(', ', $knows)).' (tests/Architecture/Rooms.php)',
+                    );
             }
         }
     }

@@ -33,7 +33,11 @@ final class RoomsTest extends TestCase
         self::assertEqualsCanonicalizing(array_keys($rooms), $folders);
         $page = (string) file_get_contents("$root/docs/architecture.md");
         foreach ($folders as $room) {
-            self::assertMatchesRegularExpression("/^\\| [^|]*`$room`[^|]*\\| [^|]+\\|$/m", $page, "docs/architecture.md does not say what $room is");
+            self::assertMatchesRegularExpression(
+                "/^\\| [^|]*`$room`[^|]*\\| [^|]+\\|$/m",
+                $page,
+                "docs/architecture.md does not say what $room is",
+            );
         }
     }
 }

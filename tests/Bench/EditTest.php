@@ -58,7 +58,13 @@ final class EditTest extends BenchTestCase
 
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString($words, $this->text("#$field-error"));
-        self::assertSame("$field-error", $this->browser->getCrawler()->filter("#$field")->attr('aria-describedby'));
+        self::assertSame(
+            "$field-error",
+            $this->browser
+                ->getCrawler()
+                ->filter("#$field")
+                ->attr('aria-describedby'),
+        );
         self::assertSelectorExists(".stage[open] #$field");
         self::assertEquals($before, $this->plan());
         self::assertSame(1, $this->revisions());
@@ -69,7 +75,16 @@ final class EditTest extends BenchTestCase
         $this->send(['light.hours' => '40', 'light.lumens' => '1234', 'waterLine' => 'high']);
 
         self::assertResponseStatusCodeSame(422);
-        self::assertSame(['40', '1234', 'high'], array_map(fn (string $id): ?string => $this->browser->getCrawler()->filter("#f-$id")->attr('value'), ['light-hours', 'light-lumens', 'waterLine']));
+        self::assertSame(
+            ['40', '1234', 'high'],
+            array_map(
+                fn (string $id): ?string => $this->browser
+                    ->getCrawler()
+                    ->filter("#f-$id")
+                    ->attr('value'),
+                ['light-hours', 'light-lumens', 'waterLine'],
+            ),
+        );
         self::assertSame(2000.0, $this->plan()->lamp->lumens);
     }
 
@@ -103,7 +118,10 @@ final class EditTest extends BenchTestCase
         // The session ends while a page stands open.
         $this->service(KeeperRepository::class)->named('Runa')?->signOutEverywhere();
         $this->service(EntityManagerInterface::class)->flush();
-        $this->browser->request('POST', "/tanks/$this->tank/edit", ['base' => '1', 'edits' => ['light.hours' => '6', 'no.place' => 'x', 'name' => "\xFF"]]);
+        $this->browser->request('POST', "/tanks/$this->tank/edit", [
+            'base' => '1',
+            'edits' => ['light.hours' => '6', 'no.place' => 'x', 'name' => "\xFF"],
+        ]);
         self::assertResponseRedirects('/sign-in');
         $page = $this->browser->followRedirect();
         $this->browser->submit($page->selectButton('Sign in')->form(), ['name' => 'Runa', 'password' => 'a long enough word']);
@@ -172,7 +190,10 @@ final class EditTest extends BenchTestCase
     {
         $this->browser->request('GET', "/tanks/$this->tank?day=60&bag=5+L");
         self::assertSame('Nitrogen ledger, day 60', $this->text('#ledger-title'));
-        self::assertSame(['6.8 L', '10.5 kg', '2 bags'], array_map(fn (int $n): string => $this->text(".take tr:contains('Coarse sand') td:nth-of-type($n)"), [1, 2, 3]));
+        self::assertSame(
+            ['6.8 L', '10.5 kg', '2 bags'],
+            array_map(fn (int $n): string => $this->text(".take tr:contains('Coarse sand') td:nth-of-type($n)"), [1, 2, 3]),
+        );
         foreach (['day=-5', 'day=x', 'day[]=3', 'bag=0', 'bag=lots', 'bag[]=1', 'below=x', 'below[]=1'] as $query) {
             $this->browser->request('GET', "/tanks/$this->tank?$query");
             self::assertLessThan(500, $this->browser->getResponse()->getStatusCode(), $query);
@@ -204,17 +225,45 @@ final class EditTest extends BenchTestCase
         $page = $this->browser->request('GET', "/tanks/$this->tank");
         $token = $page->filter('#edit input[name="_token"]')->attr('value');
         $twists = [
-            ['edits' => 'x'], ['edits' => [['x']]], ['edits' => ['light.hours' => ['9']]], ['base' => 'x', 'edits' => ['light.hours' => '9']], ['base' => ['1']], ['day' => ['1']],
-            ['edits' => ['name' => "\xFF\xFE"]], ['edits' => ["\xFF" => '1']], ['edits' => ['' => '1']], ['edits' => ['plants' => '1']], ['edits' => ['bed.soil' => '1']], ['edits' => ['bed.soil.mix' => '1']],
-            ['edits' => ['plants.c1.kind' => 'x']], ['edits' => ['plants.c1' => 'x']], ['edits' => ['version' => '7']], ['edits' => ['light.hours' => str_repeat('9', 100_000)]],
-            ['edits' => ['bed.soil.parts.peat' => '1e308']], ['edits' => ['plants.c1.pieces' => '1e30']], ['edits' => array_fill_keys(array_map(static fn (int $n): string => "plants.c$n.pieces", range(1, 500)), '3')],
-            ['_token' => ['x']], ['edits' => ['vessel.length' => '1/0']], ['edits' => ['light.hours' => "9\x01"]],
+            ['edits' => 'x'],
+            ['edits' => [['x']]],
+            ['edits' => ['light.hours' => ['9']]],
+            ['base' => 'x', 'edits' => ['light.hours' => '9']],
+            ['base' => ['1']],
+            ['day' => ['1']],
+            ['edits' => ['name' => "\xFF\xFE"]],
+            ['edits' => ["\xFF" => '1']],
+            ['edits' => ['' => '1']],
+            ['edits' => ['plants' => '1']],
+            ['edits' => ['bed.soil' => '1']],
+            ['edits' => ['bed.soil.mix' => '1']],
+            ['edits' => ['plants.c1.kind' => 'x']],
+            ['edits' => ['plants.c1' => 'x']],
+            ['edits' => ['version' => '7']],
+            ['edits' => ['light.hours' => str_repeat('9', 100_000)]],
+            ['edits' => ['bed.soil.parts.peat' => '1e308']],
+            ['edits' => ['plants.c1.pieces' => '1e30']],
+            ['edits' => array_fill_keys(array_map(static fn (int $n): string => "plants.c$n.pieces", range(1, 500)), '3')],
+            ['_token' => ['x']],
+            ['edits' => ['vessel.length' => '1/0']],
+            ['edits' => ['light.hours' => "9\x01"]],
         ];
         foreach ($twists as $twist) {
-            foreach ([[], ['HTTP_OLVEK_PARTS' => '{"head":[1]}', 'HTTP_ACCEPT' => 'application/json'], ['HTTP_OLVEK_PARTS' => 'x']] as $headers) {
-                $this->browser->request('POST', "/tanks/$this->tank/edit", [...['_token' => $token, 'base' => '1'], ...$twist], server: $headers);
+            foreach (
+                [[], ['HTTP_OLVEK_PARTS' => '{"head":[1]}', 'HTTP_ACCEPT' => 'application/json'], ['HTTP_OLVEK_PARTS' => 'x']] as $headers
+            ) {
+                $this->browser->request(
+                    'POST',
+                    "/tanks/$this->tank/edit",
+                    [...['_token' => $token, 'base' => '1'], ...$twist],
+                    server: $headers,
+                );
                 $status = $this->browser->getResponse()->getStatusCode();
-                self::assertContains($status, [200, 303, 400, 409, 422], (string) json_encode($twist, \JSON_INVALID_UTF8_SUBSTITUTE | \JSON_PARTIAL_OUTPUT_ON_ERROR));
+                self::assertContains(
+                    $status,
+                    [200, 303, 400, 409, 422],
+                    (string) json_encode($twist, \JSON_INVALID_UTF8_SUBSTITUTE | \JSON_PARTIAL_OUTPUT_ON_ERROR),
+                );
                 self::assertSame(1, $this->revisions(), (string) json_encode($twist, \JSON_INVALID_UTF8_SUBSTITUTE));
             }
         }

@@ -18,7 +18,12 @@ final class GlanceTest extends BenchTestCase
     private function tried(array $edits, ?string $token = null): array
     {
         $page = $this->browser->request('GET', "/tanks/$this->tank");
-        $this->browser->request('POST', "/tanks/$this->tank/try", ['_token' => $token ?? $page->filter('#edit input[name="_token"]')->attr('value'), 'edits' => $edits], server: ['HTTP_OLVEK_PARTS' => '{}']);
+        $this->browser->request(
+            'POST',
+            "/tanks/$this->tank/try",
+            ['_token' => $token ?? $page->filter('#edit input[name="_token"]')->attr('value'), 'edits' => $edits],
+            server: ['HTTP_OLVEK_PARTS' => '{}'],
+        );
         $answer = json_decode((string) $this->browser->getResponse()->getContent(), true);
         self::assertIsArray($answer);
 

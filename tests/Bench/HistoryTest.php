@@ -16,7 +16,9 @@ final class HistoryTest extends BenchTestCase
     {
         $page = $this->browser->request('GET', "/tanks/$this->tank");
         $this->browser->request('POST', "/tanks/$this->tank/history/$step", [
-            '_token' => $token ?? $page->filter('#edit input[name="_token"]')->attr('value'), 'base' => $base ?? $page->filter('#edit input[name="base"]')->attr('value'), ...$more,
+            '_token' => $token ?? $page->filter('#edit input[name="_token"]')->attr('value'),
+            'base' => $base ?? $page->filter('#edit input[name="base"]')->attr('value'),
+            ...$more,
         ]);
     }
 
@@ -26,7 +28,13 @@ final class HistoryTest extends BenchTestCase
         $this->send(['waterLine' => '30']);
         $this->browser->request('GET', "/tanks/$this->tank/history");
         self::assertResponseIsSuccessful();
-        self::assertSame(['r3', 'r2', 'r1'], $this->browser->getCrawler()->filter('.revision')->extract(['id']));
+        self::assertSame(
+            ['r3', 'r2', 'r1'],
+            $this->browser
+                ->getCrawler()
+                ->filter('.revision')
+                ->extract(['id']),
+        );
         self::assertStringContainsString('water line 33.5 cm → 30 cm', $this->text('#r3'));
         self::assertStringContainsString('current', $this->text('#r3'));
         self::assertSelectorNotExists('#r3 form[action$="restore"]');
@@ -61,7 +69,11 @@ final class HistoryTest extends BenchTestCase
         $this->press('1/name', ['label' => str_repeat('long ', 20)]);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('at most 60', $this->text('[role="alert"]'));
-        self::assertStringStartsWith('long long', (string) $this->browser->getCrawler()->filter('#label-1')->attr('value'), 'what was typed stays');
+        self::assertStringStartsWith(
+            'long long',
+            (string) $this->browser->getCrawler()->filter('#label-1')->attr('value'),
+            'what was typed stays',
+        );
         $this->press('1/name', ['label' => '']);
         $this->browser->followRedirect();
         self::assertStringNotContainsString('As bought', $this->text('#r1'));
@@ -77,7 +89,10 @@ final class HistoryTest extends BenchTestCase
         self::assertSame('Waiting hall, variant', $this->text('h1'));
         self::assertSame(9.0, $this->plan()->lamp->hours, 'the tank itself is as it was');
         $variant = $this->stored(substr($address, (int) strrpos($address, '/') + 1));
-        self::assertStringContainsString('duplicated from Waiting hall, version 1', $this->service(TankRepository::class)->head($variant)->words);
+        self::assertStringContainsString(
+            'duplicated from Waiting hall, version 1',
+            $this->service(TankRepository::class)->head($variant)->words,
+        );
     }
 
     #[TestWith(['restore'])]
@@ -94,7 +109,11 @@ final class HistoryTest extends BenchTestCase
 
     public function testAPlanIsBroughtInAsOneChange(): void
     {
-        $plan = str_replace('"Waiting hall"', '"From a file"', (string) file_get_contents(\dirname(__DIR__, 2).'/demo/waiting-hall.plan.json'));
+        $plan = str_replace(
+            '"Waiting hall"',
+            '"From a file"',
+            (string) file_get_contents(\dirname(__DIR__, 2).'/demo/waiting-hall.plan.json'),
+        );
         $page = $this->browser->request('GET', "/tanks/$this->tank/import");
         $this->browser->submit($page->selectButton('Import')->form(['plan' => $plan]));
         self::assertResponseRedirects("/tanks/$this->tank");

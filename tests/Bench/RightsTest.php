@@ -15,12 +15,18 @@ final class RightsTest extends BenchTestCase
     {
         $other = $this->service(KeeperRepository::class)->enrol('Odd', 'Odd', 'another long word');
         $foreign = $this->newTank($other);
-        $routes = array_filter($this->service(RouterInterface::class)->getRouteCollection()->all(), static fn ($route): bool => str_contains($route->getPath(), '{tank}'));
+        $routes = array_filter(
+            $this->service(RouterInterface::class)->getRouteCollection()->all(),
+            static fn ($route): bool => str_contains($route->getPath(), '{tank}'),
+        );
         self::assertGreaterThanOrEqual(38, \count($routes));
         foreach ($routes as $name => $route) {
             foreach ($route->getMethods() as $method) {
                 foreach ([$foreign, '01890000-0000-7000-8000-000000000000', 'nonsense'] as $tank) {
-                    $this->browser->request($method, self::address($route->getPath(), $tank), ['base' => 1, 'edits' => ['name' => 'Taken']]);
+                    $this->browser->request($method, self::address($route->getPath(), $tank), [
+                        'base' => 1,
+                        'edits' => ['name' => 'Taken'],
+                    ]);
                     self::assertResponseStatusCodeSame(404, "$method $name $tank");
                 }
             }
@@ -39,7 +45,20 @@ final class RightsTest extends BenchTestCase
 
     private static function address(string $path, string $tank): string
     {
-        return strtr($path, ['{tank}' => $tank, '{margin}' => 'oxygen', '{part}' => '0', '{question}' => 'trim', '{kind}' => 'neocaridina-davidi', '{method}' => 'thin-soil', '{number}' => '1', '{step}' => 'soil', '{name}' => 'front', '{entry}' => '01890000-0000-7000-8000-000000000001', '{task}' => 'look', '{due}' => '2026-01-01']);
+        return strtr($path, [
+            '{tank}' => $tank,
+            '{margin}' => 'oxygen',
+            '{part}' => '0',
+            '{question}' => 'trim',
+            '{kind}' => 'neocaridina-davidi',
+            '{method}' => 'thin-soil',
+            '{number}' => '1',
+            '{step}' => 'soil',
+            '{name}' => 'front',
+            '{entry}' => '01890000-0000-7000-8000-000000000001',
+            '{task}' => 'look',
+            '{due}' => '2026-01-01',
+        ]);
     }
 
     public function testTheShelfShowsOnlyOnesOwn(): void

@@ -21,7 +21,13 @@ final class StagesTest extends BenchTestCase
     public function testStagesStandInWorkingOrder(): void
     {
         $this->browser->request('GET', "/tanks/$this->tank");
-        self::assertSame(['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals', 'start'], $this->browser->getCrawler()->filter('details.stage')->extract(['id']));
+        self::assertSame(
+            ['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals', 'start'],
+            $this->browser
+                ->getCrawler()
+                ->filter('details.stage')
+                ->extract(['id']),
+        );
         foreach (['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals', 'start'] as $stage) {
             self::assertNotSame('', $this->text("#$stage .stage-decided"), "$stage says what is decided");
             self::assertNotSame('', $this->text("#$stage .caution"), "$stage says what to mind");
@@ -37,8 +43,13 @@ final class StagesTest extends BenchTestCase
     #[TestWith(['water', 'preparation.treatment', 'stood', 'drives off chlorine, not chloramine', ''])]
     #[TestWith(['animals', 'feeding.fromDay', '3', 'in the first week of the first animals', 'to fix'])]
     #[TestWith(['start', 'start.way', 'undecided', 'Choose a way of starting', ''])]
-    public function testAMistakeStandsInTheStageWhereItIsMade(string $stage, string $place, string $typed, string $words, string $marked): void
-    {
+    public function testAMistakeStandsInTheStageWhereItIsMade(
+        string $stage,
+        string $place,
+        string $typed,
+        string $words,
+        string $marked,
+    ): void {
         $this->after([$place => $typed]);
         self::assertStringContainsString($words, $this->text("#$stage"));
         if ('' !== $marked) {

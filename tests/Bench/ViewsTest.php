@@ -36,7 +36,12 @@ final class ViewsTest extends TestCase
             $plan = self::demo($name);
             foreach (Catalogue::shipped()->vessels as $preset) {
                 try {
-                    yield "$name in $preset->id" => [$plan->withWaterLine(min($plan->waterLine, $preset->waterLine))->withVessel($preset->vessel)->withWaterLine($preset->waterLine)];
+                    yield "$name in $preset->id" => [
+                        $plan
+                            ->withWaterLine(min($plan->waterLine, $preset->waterLine))
+                            ->withVessel($preset->vessel)
+                            ->withWaterLine($preset->waterLine),
+                    ];
                 } catch (InvalidPlan) {
                     continue;
                 }
@@ -60,7 +65,12 @@ final class ViewsTest extends TestCase
     {
         $day = Snapshot::planned($plan);
 
-        return [Elevation::front($plan, $day, ClumpLight::seen($plan, $day), $units), Elevation::side($plan, $day, $units), FloorPlan::of($plan, $day, $units), HoursStrip::of($plan, $day, $units)];
+        return [
+            Elevation::front($plan, $day, ClumpLight::seen($plan, $day), $units),
+            Elevation::side($plan, $day, $units),
+            FloorPlan::of($plan, $day, $units),
+            HoursStrip::of($plan, $day, $units),
+        ];
     }
 
     /** @return array<string, Handle> by id */
@@ -75,13 +85,19 @@ final class ViewsTest extends TestCase
     {
         foreach (self::views($plan) as $view) {
             foreach ($view->handles as $handle) {
-                self::assertTrue($handle->x >= 0 && $handle->x <= $view->width && $handle->y >= 0 && $handle->y <= $view->height, "$view->name: $handle->label at $handle->x, $handle->y");
+                self::assertTrue(
+                    $handle->x >= 0 && $handle->x <= $view->width && $handle->y >= 0 && $handle->y <= $view->height,
+                    "$view->name: $handle->label at $handle->x, $handle->y",
+                );
                 self::assertLessThanOrEqual((float) $handle->value + 1e-6, $handle->least, $handle->label);
                 self::assertGreaterThanOrEqual((float) $handle->value - 0.011, $handle->most, $handle->label);
                 self::assertNotSame(0.0, $handle->per);
             }
             foreach ($view->labels as $label) {
-                self::assertTrue($label->x >= 0 && $label->x <= $view->width && $label->y > 0 && $label->y <= $view->height, "$view->name: “{$label->text}” at $label->x, $label->y");
+                self::assertTrue(
+                    $label->x >= 0 && $label->x <= $view->width && $label->y > 0 && $label->y <= $view->height,
+                    "$view->name: “{$label->text}” at $label->x, $label->y",
+                );
             }
             self::assertNotSame([], $view->words, $view->name);
             self::assertSame(array_unique(array_column($view->handles, 'id')), array_column($view->handles, 'id'), 'ids are their own');
@@ -91,7 +107,9 @@ final class ViewsTest extends TestCase
     /** Over all views of a page too, no id stands twice. */
     public function testIdsAreTheirOwnOverThePage(): void
     {
-        $ids = array_merge(...array_map(static fn (View $v): array => array_keys(self::handles($v)), self::views(self::demo('waiting-hall'))));
+        $ids = array_merge(
+            ...array_map(static fn (View $v): array => array_keys(self::handles($v)), self::views(self::demo('waiting-hall'))),
+        );
         self::assertSame(array_unique($ids), $ids);
     }
 
@@ -122,7 +140,10 @@ final class ViewsTest extends TestCase
     public function testWhatThePlanSaysIsDrawnAndSaid(array $edits, string $class, string $words): void
     {
         $front = self::views(self::edited($edits))[0];
-        self::assertContains($class, array_map(static fn (Shape $s): string => $s->class, [...$front->back, ...$front->plants, ...$front->front]));
+        self::assertContains(
+            $class,
+            array_map(static fn (Shape $s): string => $s->class, [...$front->back, ...$front->plants, ...$front->front]),
+        );
         self::assertStringContainsString($words, implode(' ', $front->words));
     }
 
@@ -148,7 +169,7 @@ final class ViewsTest extends TestCase
         $strip = self::views(self::edited($edits))[3];
         $lit = array_filter($strip->front, static fn (Shape $s): bool => str_starts_with($s->class, 'lit'));
         $widths = array_map(static fn (Shape $s): float => 1 === preg_match('/h([\d.]+)/', $s->d, $m) ? (float) $m[1] : 0.0, $lit);
-        self::assertEqualsWithDelta($hours, array_sum($widths) / 298 * 24, 0.03);
+        self::assertEqualsWithDelta($hours, (array_sum($widths) / 298) * 24, 0.03);
         foreach ($strip->handles as $handle) {
             self::assertGreaterThanOrEqual(48, $handle->x);
             self::assertLessThanOrEqual(346, $handle->x);
@@ -162,7 +183,7 @@ final class ViewsTest extends TestCase
         $floor = self::views($plan)[2];
         $mover = self::handles($floor)['h-floor-plants-c1-place'];
         // A step of one percent along the front is so many units: × 100 is the front.
-        $scale = 100 * $mover->per / $plan->vessel->length();
+        $scale = (100 * $mover->per) / $plan->vessel->length();
         $ring = array_values(array_filter($floor->plants, static fn (Shape $s): bool => 'clump-planted' === $s->class))[0];
         self::assertSame(1, preg_match('/a([\d.]+) /', $ring->d, $radius));
         self::assertEqualsWithDelta($plan->clumps[0]->area(), \M_PI * ((float) $radius[1] / $scale) ** 2, 0.02 * $plan->clumps[0]->area());
@@ -201,7 +222,7 @@ final class ViewsTest extends TestCase
         $plan = self::edited(['events.add.holiday' => '100', 'plants.c1.day' => '20', 'animals.a1.day' => '500']);
         $chart = YearChart::of((new Runner($plan))->run(365));
         $marks = array_column(YearMarks::of($plan, $chart, UnitSystem::Metric), null, 'place');
-        self::assertEqualsWithDelta($chart->left + ($chart->right - $chart->left) * 20 / 364, $marks['plants.c1.day']->x, 1e-9);
+        self::assertEqualsWithDelta($chart->left + (($chart->right - $chart->left) * 20) / 364, $marks['plants.c1.day']->x, 1e-9);
         self::assertArrayNotHasKey('animals.a1.day', $marks);
         foreach ($marks as $mark) {
             self::assertEqualsWithDelta($chart->x((int) $mark->value), $mark->x, 1e-9);

@@ -17,7 +17,10 @@ final class BuildTest extends BenchTestCase
     {
         $page = $this->browser->request('GET', "/tanks/$this->tank/build");
         $this->browser->request('POST', "/tanks/$this->tank/build/sheet", [
-            '_token' => $token ?? $page->filter('#sheet input[name="_token"]')->attr('value'), 'base' => $base ?? $page->filter('#sheet input[name="base"]')->attr('value'), 'sheet' => $sheet, 'ticked' => ['kit.bucket', 'not <a> tick'],
+            '_token' => $token ?? $page->filter('#sheet input[name="_token"]')->attr('value'),
+            'base' => $base ?? $page->filter('#sheet input[name="base"]')->attr('value'),
+            'sheet' => $sheet,
+            'ticked' => ['kit.bucket', 'not <a> tick'],
         ]);
     }
 
@@ -25,7 +28,11 @@ final class BuildTest extends BenchTestCase
     private function mark(string $step, string $state, array $more = []): void
     {
         $page = $this->browser->request('GET', "/tanks/$this->tank/build");
-        $this->browser->request('POST', "/tanks/$this->tank/build/steps/$step", ['_token' => $page->filter('#sheet input[name="_token"]')->attr('value'), 'state' => $state, ...$more]);
+        $this->browser->request('POST', "/tanks/$this->tank/build/steps/$step", [
+            '_token' => $page->filter('#sheet input[name="_token"]')->attr('value'),
+            'state' => $state,
+            ...$more,
+        ]);
     }
 
     /** 6.8 L of sand laid in the waiting hall, 7.1 with 5 %; 2 L on hand: 5.1 to buy, two bags of 1 gal (3.79 L) at 4.50. */
@@ -34,7 +41,10 @@ final class BuildTest extends BenchTestCase
         $this->keep(['bags' => ['coarse-sand' => '1 gal'], 'prices' => ['coarse-sand' => '4.50'], 'have' => ['coarse-sand' => '2']]);
         self::assertResponseRedirects("/tanks/$this->tank/build");
         $this->browser->followRedirect();
-        $row = $this->browser->getCrawler()->filter('.materials tbody tr')->reduce(static fn ($r): bool => str_contains($r->text(), 'Coarse sand'));
+        $row = $this->browser
+            ->getCrawler()
+            ->filter('.materials tbody tr')
+            ->reduce(static fn ($r): bool => str_contains($r->text(), 'Coarse sand'));
         self::assertSame('2', trim($row->filter('td')->eq(6)->text()));
         self::assertSame('9.00', trim($row->filter('td')->eq(7)->text()));
         self::assertSame('3.79', $this->browser->getCrawler()->filter('#bags-coarse-sand')->attr('value'));
@@ -47,10 +57,19 @@ final class BuildTest extends BenchTestCase
     #[TestWith(['have', '-2', '0 or more'])]
     public function testWhatCannotBeReadIsToldBesideIt(string $column, string $typed, string $why): void
     {
-        $this->keep([$column => ['coarse-sand' => $typed], 'bags' => ['peat' => '5'] + ('bags' === $column ? ['coarse-sand' => $typed] : [])]);
+        $this->keep([
+            $column => ['coarse-sand' => $typed],
+            'bags' => ['peat' => '5'] + ('bags' === $column ? ['coarse-sand' => $typed] : []),
+        ]);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString($why, $this->text("#error-$column-coarse-sand"));
-        self::assertSame($typed, $this->browser->getCrawler()->filter("#$column-coarse-sand")->attr('value'));
+        self::assertSame(
+            $typed,
+            $this->browser
+                ->getCrawler()
+                ->filter("#$column-coarse-sand")
+                ->attr('value'),
+        );
         $this->browser->request('GET', "/tanks/$this->tank/build");
         self::assertSame('', $this->browser->getCrawler()->filter('#bags-peat')->attr('value'), 'nothing was kept by halves');
     }
@@ -58,7 +77,16 @@ final class BuildTest extends BenchTestCase
     /** What the sheet lays and what stands full are the numbers that the command prints. */
     public function testTheSheetSaysWhatJudgeSays(): void
     {
-        exec(escapeshellarg(\PHP_BINARY).' '.escapeshellarg(\dirname(__DIR__, 2).'/bin/console').' --env=test olvek:judge '.escapeshellarg(\dirname(__DIR__, 2).'/demo/waiting-hall.plan.json').' --format=json', $lines, $code);
+        exec(
+            escapeshellarg(\PHP_BINARY).
+                ' '.
+                escapeshellarg(\dirname(__DIR__, 2).'/bin/console').
+                ' --env=test olvek:judge '.
+                escapeshellarg(\dirname(__DIR__, 2).'/demo/waiting-hall.plan.json').
+                ' --format=json',
+            $lines,
+            $code,
+        );
         self::assertSame(0, $code);
         $judged = json_decode(implode("\n", $lines), true);
         self::assertIsArray($judged);
@@ -66,9 +94,15 @@ final class BuildTest extends BenchTestCase
         self::assertIsArray($quantities);
         self::assertIsArray($quantities['materials']);
         $this->browser->request('GET', "/tanks/$this->tank/build");
-        $laid = $this->browser->getCrawler()->filter('.materials tbody tr')->each(static fn ($row): string => explode(' ', str_replace("\u{00A0}", ' ', $row->filter('td')->eq(0)->text()))[0]);
+        $laid = $this->browser
+            ->getCrawler()
+            ->filter('.materials tbody tr')
+            ->each(static fn ($row): string => explode(' ', str_replace("\u{00A0}", ' ', $row->filter('td')->eq(0)->text()))[0]);
         self::assertSame(array_map(static fn (array $m): string => (string) round($m['litres'], 1), $quantities['materials']), $laid);
-        self::assertStringContainsString(\sprintf('Weight when filled: %d kg', (int) round($quantities['fullMass'])), $this->text('.totals'));
+        self::assertStringContainsString(
+            \sprintf('Weight when filled: %d kg', (int) round($quantities['fullMass'])),
+            $this->text('.totals'),
+        );
     }
 
     public function testTwoWindowsOnOneSheet(): void
@@ -96,7 +130,11 @@ final class BuildTest extends BenchTestCase
         self::assertResponseRedirects("/tanks/$this->tank/build#step-soil");
         $this->browser->followRedirect();
         self::assertStringContainsString('Done 2 January 2026: a little <b>wet</b>', $this->text('#step-soil'));
-        self::assertStringContainsString('done too, or left out on purpose', $this->text('#step-rinse'), 'what stands open before it is asked about');
+        self::assertStringContainsString(
+            'done too, or left out on purpose',
+            $this->text('#step-rinse'),
+            'what stands open before it is asked about',
+        );
         self::assertSelectorNotExists('#step-fill .asked');
         $this->mark('rinse', 'skipped');
         $this->browser->followRedirect();
@@ -121,7 +159,10 @@ final class BuildTest extends BenchTestCase
         $this->mark('soil', 'done', ['note' => str_repeat('long ', 100)]);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('at most 300', $this->text('#error-step-soil'));
-        self::assertStringStartsWith('long long', (string) $this->browser->getCrawler()->filter('#step-soil input[name="note"]')->attr('value'));
+        self::assertStringStartsWith(
+            'long long',
+            (string) $this->browser->getCrawler()->filter('#step-soil input[name="note"]')->attr('value'),
+        );
     }
 
     public function testAStepThatThePlanDoesNotHaveIsNone(): void
@@ -134,11 +175,14 @@ final class BuildTest extends BenchTestCase
     {
         $this->browser->request('GET', "/tanks/$this->tank/build?dose=2&strength=10&from=40&to=25&tap=5");
         $net = $this->plan()->netWater();
-        self::assertStringContainsString(\sprintf('%.3f g', 2 * $net / 1000 * 53.489 / 14.007), $this->text('.sums'));
+        self::assertStringContainsString(\sprintf('%.3f g', (((2 * $net) / 1000) * 53.489) / 14.007), $this->text('.sums'));
         self::assertStringContainsString('43 % of the water', $this->text('.sums'));
         // A label of 5 mL for 40 L is 0.125 mL/L: for 15/35 of the free water, and for all of it.
         $this->browser->request('GET', "/tanks/$this->tank/build?from=40&to=25&tap=5&treat=5&treats=40");
-        self::assertStringContainsString(\sprintf('with %.1f mL; the whole filling takes %.1f mL', 0.125 * $net * 15 / 35, 0.125 * $net), $this->text('.sums'));
+        self::assertStringContainsString(
+            \sprintf('with %.1f mL; the whole filling takes %.1f mL', (0.125 * $net * 15) / 35, 0.125 * $net),
+            $this->text('.sums'),
+        );
         $this->browser->request('GET', "/tanks/$this->tank/build?treat=5&treats=0");
         self::assertStringContainsString('above 0', $this->text('#error-treats'));
         $this->browser->request('GET', "/tanks/$this->tank/build?from=40&to=4&tap=5");

@@ -15,7 +15,12 @@ final class CommandsTest extends TestCase
     /** @return array{int, string, string} */
     private static function run_(string $arguments, string $input = ''): array
     {
-        $process = proc_open('exec '.\PHP_BINARY.' bin/console --env=test '.$arguments, [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, self::ROOT);
+        $process = proc_open(
+            'exec '.\PHP_BINARY.' bin/console --env=test '.$arguments,
+            [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+            $pipes,
+            self::ROOT,
+        );
         self::assertIsResource($process);
         fwrite($pipes[0], $input);
         fclose($pipes[0]);
@@ -35,7 +40,10 @@ final class CommandsTest extends TestCase
 
     public function testJudgesAPlanForMachines(): void
     {
-        [$code, $out] = self::run_('olvek:judge - --format=json --day=60 --band=8 --helps', (string) file_get_contents(self::ROOT.'/demo/waiting-hall.plan.json'));
+        [$code, $out] = self::run_(
+            'olvek:judge - --format=json --day=60 --band=8 --helps',
+            (string) file_get_contents(self::ROOT.'/demo/waiting-hall.plan.json'),
+        );
         $data = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
         self::assertSame(0, $code);
         self::assertIsArray($data);
@@ -56,7 +64,14 @@ final class CommandsTest extends TestCase
         [$code, $out, $err] = self::run_('olvek:judge -', '{"format": "olvek.plan", "version": 1}');
         self::assertSame([1, ''], [$code, $out]);
         self::assertStringContainsString('vessel: This is missing', $err);
-        foreach (['olvek:judge no-such.json', 'olvek:solve no-such.json --for=light', 'olvek:run no-such.json', 'olvek:run demo/galley.plan.json --events=no-such.json'] as $call) {
+        foreach (
+            [
+                'olvek:judge no-such.json',
+                'olvek:solve no-such.json --for=light',
+                'olvek:run no-such.json',
+                'olvek:run demo/galley.plan.json --events=no-such.json',
+            ] as $call
+        ) {
             self::assertSame([1, '', "no-such.json cannot be read.\n"], self::run_($call), $call);
         }
     }
@@ -109,7 +124,10 @@ final class CommandsTest extends TestCase
         self::assertSame(0, $code);
         self::assertIsArray($data);
         self::assertTrue($data['found']);
-        self::assertNotSame([], array_filter(array_keys($data['edits']), static fn (int|string $place): bool => str_starts_with((string) $place, $edit)));
+        self::assertNotSame(
+            [],
+            array_filter(array_keys($data['edits']), static fn (int|string $place): bool => str_starts_with((string) $place, $edit)),
+        );
     }
 
     public function testSaysWhyThereIsNoAnswer(): void
@@ -159,7 +177,7 @@ final class CommandsTest extends TestCase
         self::assertSame(0, $code);
         $data = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
         self::assertIsArray($data);
-        $value = $data['value'] ?? $data[$name]['value'] ?? null;
+        $value = $data['value'] ?? ($data[$name]['value'] ?? null);
         self::assertIsFloat($value);
         self::assertEqualsWithDelta($expected, $value, 0.005 * $expected);
         self::assertStringContainsString('N' === $name || is_numeric($name) ? '' : $name, self::run_($arguments)[1]);

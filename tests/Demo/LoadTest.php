@@ -45,7 +45,9 @@ final class LoadTest extends WebTestCase
         $entities = $this->service(EntityManagerInterface::class);
         $tanks = $this->service(TankRepository::class);
 
-        return $entities->getRepository(Entry::class)->findBy(['tank' => $tanks->findOneBy(['name' => $tank])], ['on' => 'ASC', 'id' => 'ASC']);
+        return $entities
+            ->getRepository(Entry::class)
+            ->findBy(['tank' => $tanks->findOneBy(['name' => $tank])], ['on' => 'ASC', 'id' => 'ASC']);
     }
 
     public function testItIsLoadedOnce(): void
@@ -71,7 +73,11 @@ final class LoadTest extends WebTestCase
     {
         foreach ($this->entries('Waiting hall') as $entry) {
             if (EntryKind::Reading === $entry->kind && 'nitrate' === $entry->what) {
-                self::assertContains(round(4.4266 * (float) $entry->amount, 2), [0.0, 1.0, 2.0, 5.0, 10.0, 20.0, 30.0, 50.0], $entry->words);
+                self::assertContains(
+                    round(4.4266 * (float) $entry->amount, 2),
+                    [0.0, 1.0, 2.0, 5.0, 10.0, 20.0, 30.0, 50.0],
+                    $entry->words,
+                );
             }
         }
     }

@@ -42,7 +42,9 @@ final class DeviceHttpTest extends TestCase
 
     public function testALampThatSaysWhatItShouldIsHeard(): void
     {
-        $state = (new HttpLampTimer(self::wire(new MockResponse('{"format": "olvek.lamp", "on": true, "percent": 65, "programme": "abc", "more": 1}'))))->state();
+        $state = (new HttpLampTimer(
+            self::wire(new MockResponse('{"format": "olvek.lamp", "on": true, "percent": 65, "programme": "abc", "more": 1}')),
+        ))->state();
         self::assertSame([true, 65, 'abc'], [$state->on, $state->percent, $state->programme]);
     }
 
@@ -63,14 +65,16 @@ final class DeviceHttpTest extends TestCase
     public function testTheProgrammeIsPutAsJson(): void
     {
         $sent = [];
-        (new HttpLampTimer(self::wire(static function (string $method, string $url, array $options) use (&$sent): MockResponse {
-            if ('GET' === $method) {
-                return new MockResponse('{"format": "olvek.lamp", "on": true, "percent": 65, "programme": "abc"}');
-            }
-            $sent = [$method, $url, $options['body']];
+        (new HttpLampTimer(
+            self::wire(static function (string $method, string $url, array $options) use (&$sent): MockResponse {
+                if ('GET' === $method) {
+                    return new MockResponse('{"format": "olvek.lamp", "on": true, "percent": 65, "programme": "abc"}');
+                }
+                $sent = [$method, $url, $options['body']];
 
-            return new MockResponse('', ['http_code' => 204]);
-        })))->write(['format' => 'olvek.light', 'entries' => [], 'id' => 'abc']);
+                return new MockResponse('', ['http_code' => 204]);
+            }),
+        ))->write(['format' => 'olvek.light', 'entries' => [], 'id' => 'abc']);
         self::assertSame(['PUT', 'http://192.0.2.1/programme', '{"format":"olvek.light","entries":[],"id":"abc"}'], $sent);
     }
 
@@ -108,7 +112,10 @@ final class DeviceHttpTest extends TestCase
                 yield str_repeat('la ', 1000);
             }
         };
-        self::assertStringContainsString('sent too much data', self::trouble(static fn () => self::wire(new MockResponse($endless()))->ask('GET', '/samples')));
+        self::assertStringContainsString(
+            'sent too much data',
+            self::trouble(static fn () => self::wire(new MockResponse($endless()))->ask('GET', '/samples')),
+        );
     }
 
     public function testSamplesComeALineEachNewestLast(): void
@@ -130,12 +137,18 @@ final class DeviceHttpTest extends TestCase
     #[TestWith([['at' => '2026-05-01T13:01:01+00:00'], 'has not come yet'])]
     public function testSamplesThatNoWaterGives(array $wrong, string $why): void
     {
-        self::assertStringContainsString($why, self::trouble(static fn () => self::probe(self::line()."\n".self::line($wrong))->samples(2)));
+        self::assertStringContainsString(
+            $why,
+            self::trouble(static fn () => self::probe(self::line()."\n".self::line($wrong))->samples(2)),
+        );
     }
 
     public function testAHalfLineIsNoSample(): void
     {
-        self::assertStringContainsString('no JSON object', self::trouble(static fn () => self::probe(substr(self::line(), 0, 30))->samples(1)));
+        self::assertStringContainsString(
+            'no JSON object',
+            self::trouble(static fn () => self::probe(substr(self::line(), 0, 30))->samples(1)),
+        );
     }
 
     /** A probe of the first of May at noon that says this. */

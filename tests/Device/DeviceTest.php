@@ -62,7 +62,9 @@ final class DeviceTest extends BenchTestCase
 
     private function spoil(string $kind, string $mode): void
     {
-        HttpClient::create()->request('POST', 'http://127.0.0.1:'.self::PORTS[$kind].'/fault', ['json' => ['mode' => $mode]])->getStatusCode();
+        HttpClient::create()
+            ->request('POST', 'http://127.0.0.1:'.self::PORTS[$kind].'/fault', ['json' => ['mode' => $mode]])
+            ->getStatusCode();
     }
 
     private function ask(): string
@@ -85,7 +87,9 @@ final class DeviceTest extends BenchTestCase
         self::assertResponseIsSuccessful();
         self::assertStringContainsString('The timer has taken the programme', $this->text('main'));
         self::assertStringContainsString('It holds this programme', $this->ask());
-        $held = HttpClient::create()->request('GET', 'http://127.0.0.1:'.self::PORTS['lamp'].'/programme')->toArray();
+        $held = HttpClient::create()
+            ->request('GET', 'http://127.0.0.1:'.self::PORTS['lamp'].'/programme')
+            ->toArray();
         self::assertSame([80, 85, 90, 95, 100], array_column($held['entries'], 'percent'));
         self::assertSame($this->day(-9), $held['filled']);
         $this->post('algae', ['show' => 'yes']);
@@ -94,7 +98,10 @@ final class DeviceTest extends BenchTestCase
 
     public function testTheProbeIsHeardAndWrittenDown(): void
     {
-        self::assertMatchesRegularExpression('/test-probe reads \d+(\.\d)?.°C, pH \d\.\d, water 2\d(\.\d)?.cm deep, \d{3} µS/u', $this->ask());
+        self::assertMatchesRegularExpression(
+            '/test-probe reads \d+(\.\d)?.°C, pH \d\.\d, water 2\d(\.\d)?.cm deep, \d{3} µS/u',
+            $this->ask(),
+        );
         $this->push('probe');
         self::assertResponseRedirects("/tanks/$this->tank/weeks#log");
         $kept = array_column(array_map(static fn ($e): array => [$e->what, $e->amount], $this->entries()), 1, 0);
@@ -137,7 +144,11 @@ final class DeviceTest extends BenchTestCase
     #[TestWith(['kettle', 'test-lamp'])]
     public function testOnlyWhatTheHouseKnowsCanBeConnected(string $kind, string $device): void
     {
-        $this->browser->request('POST', "/tanks/$this->tank/devices/wire", ['_token' => $this->token('weeks'), 'kind' => $kind, 'device' => $device]);
+        $this->browser->request('POST', "/tanks/$this->tank/devices/wire", [
+            '_token' => $this->token('weeks'),
+            'kind' => $kind,
+            'device' => $device,
+        ]);
         self::assertResponseStatusCodeSame(422);
         self::assertSame('test-lamp', $this->service(Devices::class)->wired($this->stored())['lamp']['device']);
     }
@@ -145,13 +156,21 @@ final class DeviceTest extends BenchTestCase
     public function testADeviceIsDisconnected(): void
     {
         foreach (['lamp', 'probe'] as $kind) {
-            $this->browser->request('POST', "/tanks/$this->tank/devices/wire", ['_token' => $this->token('weeks'), 'kind' => $kind, 'device' => '']);
+            $this->browser->request('POST', "/tanks/$this->tank/devices/wire", [
+                '_token' => $this->token('weeks'),
+                'kind' => $kind,
+                'device' => '',
+            ]);
             self::assertResponseRedirects();
         }
         self::assertStringContainsString('None is connected', $this->ask());
         $this->push('lamp');
         self::assertResponseStatusCodeSame(404);
-        $this->browser->request('POST', "/tanks/$this->tank/devices/wire", ['_token' => 'forged', 'kind' => 'lamp', 'device' => 'test-lamp']);
+        $this->browser->request('POST', "/tanks/$this->tank/devices/wire", [
+            '_token' => 'forged',
+            'kind' => 'lamp',
+            'device' => 'test-lamp',
+        ]);
         self::assertResponseStatusCodeSame(422);
     }
 }

@@ -74,11 +74,18 @@ final class DrawingTest extends TestCase
     {
         $plan = self::demo('waiting-hall');
         self::assertSame(1, preg_match('/^M([\d.]+) ([\d.]+)L([\d.]+) [\d.]+L[\d.]+ ([\d.]+)/', self::front($plan)->back[0]->d, $match));
-        self::assertEqualsWithDelta(0.588 / $plan->waterLine, ((float) $match[3] - (float) $match[1]) / ((float) $match[4] - (float) $match[2]), 0.01);
+        self::assertEqualsWithDelta(
+            0.588 / $plan->waterLine,
+            ((float) $match[3] - (float) $match[1]) / ((float) $match[4] - (float) $match[2]),
+            0.01,
+        );
         self::assertNotSame([], self::front($plan)->words);
     }
 
-    /** A handle's steps lie where its numbers are: moved by a centimetre it stands a centimetre to scale away; in either unit system the same. */
+    /**
+     * A handle's steps lie where its numbers are: moved by a centimetre it stands a centimetre to scale away; in either unit system the
+     * same.
+     */
     public function testHandlesAreToScale(): void
     {
         $plan = self::demo('waiting-hall');
@@ -98,7 +105,12 @@ final class DrawingTest extends TestCase
         foreach (['waiting-hall', 'ticket-window', 'galley', 'terrace'] as $name) {
             $plan = self::demo($name);
             $floor = FloorPlan::of($plan, Snapshot::planned($plan), UnitSystem::Metric);
-            foreach ([...array_map(static fn ($c): string => "plants.$c->id.place", $plan->clumps), ...array_map(static fn ($p): string => "hardscape.$p->id.place", $plan->pieces)] as $place) {
+            foreach (
+                [
+                    ...array_map(static fn ($c): string => "plants.$c->id.place", $plan->clumps),
+                    ...array_map(static fn ($p): string => "hardscape.$p->id.place", $plan->pieces),
+                ] as $place
+            ) {
                 self::assertSame(self::handle($floor, $place)->value, self::handle(self::front($plan), $place)->value);
             }
         }
@@ -127,14 +139,29 @@ final class DrawingTest extends TestCase
             $shape = Shape::cases()[$n % \count(Shape::cases())];
             $plan = $editor->apply(self::demo('waiting-hall'), ['feeding.grams' => '0'], UnitSystem::Metric)->plan;
             try {
-                $plan = $editor->apply($plan, ['method' => $method->value, 'vessel.shape' => $shape->value, 'bed.leaves.material' => 'fallen-leaves'], UnitSystem::Metric)->plan;
+                $plan = $editor->apply(
+                    $plan,
+                    ['method' => $method->value, 'vessel.shape' => $shape->value, 'bed.leaves.material' => 'fallen-leaves'],
+                    UnitSystem::Metric,
+                )->plan;
             } catch (InvalidPlan) {
                 continue;
             }
             $day = Snapshot::planned($plan);
-            foreach ([self::front($plan), Elevation::side($plan, $day, UnitSystem::Us), FloorPlan::of($plan, $day, UnitSystem::Metric), HoursStrip::of($plan, $day, UnitSystem::Metric)] as $view) {
+            foreach (
+                [
+                    self::front($plan),
+                    Elevation::side($plan, $day, UnitSystem::Us),
+                    FloorPlan::of($plan, $day, UnitSystem::Metric),
+                    HoursStrip::of($plan, $day, UnitSystem::Metric),
+                ] as $view
+            ) {
                 foreach ([...$view->back, ...$view->plants, ...$view->front] as $part) {
-                    self::assertMatchesRegularExpression('/^[MLHVQqahvlZ0-9 .\-]+$/', $part->d, "$method->value in $shape->value, $view->name");
+                    self::assertMatchesRegularExpression(
+                        '/^[MLHVQqahvlZ0-9 .\-]+$/',
+                        $part->d,
+                        "$method->value in $shape->value, $view->name",
+                    );
                 }
             }
             ++$drawn;
@@ -180,7 +207,12 @@ final class DrawingTest extends TestCase
             $plan = self::demo($name);
             $chart = LedgerChart::of(Ledger::onDay($plan, 60));
             foreach ([$chart->in, $chart->out] as $row) {
-                self::assertEqualsWithDelta(LedgerChart::WIDTH, array_sum(array_map(static fn ($bar): float => $bar->width, $row)), 4.0, $name);
+                self::assertEqualsWithDelta(
+                    LedgerChart::WIDTH,
+                    array_sum(array_map(static fn ($bar): float => $bar->width, $row)),
+                    4.0,
+                    $name,
+                );
             }
         }
     }

@@ -36,10 +36,89 @@ final class FuzzTest extends BenchTestCase
     private static function twisted(): string
     {
         $text = self::one([
-            '', '0', '-1', '1', '6', '8.5', '1e308', '-1e308', '1e-400', 'NaN', 'INF', '1/0', '0x1F', '9223372036854775807', '9223372036854775808', '-0', '1,5', '1.500', '٣', '½', ' 7 ', '7 cm', '3 in', '40 %', '1e3 L',
-            'yes', 'no', 'none', 'done', 'move', 'close', 'year', 'ledger', 'metric', 'us', 'lamp', 'probe', 'test-lamp', 'test-probe', 'trim', 'stock', 'ammonia', 'glass-box', 'bowl', 'coarse-sand', 'neocaridina-davidi', 'hygrophila-polysperma',
-            "\0", "\xFF\xFE", "a\nb", "a\r\nSet-Cookie: x=y", "\u{202E}abc", "\u{FEFF}", '👩‍🌾', '<script>alert(1)</script>', '"><img src=x onerror=alert(1)>', "' OR 1=1 --", '../../../etc/passwd', '%2e%2e%2f', '{{7*7}}', '${7*7}', '=cmd()', 'a1', 'c1', 'e1', 'h1',
-            '2026-02-30', '0000-00-00', '9999-12-31', '2026-01-01', '1899-12-31', date('Y-m-d'), 'now', 'Europe/Oslo', 'Moon/Base', '[]', '{}', '{"a":', 'null', '[[[[[[[[', '//elsewhere.example', '/\\x', 'javascript:alert(1)',
+            '',
+            '0',
+            '-1',
+            '1',
+            '6',
+            '8.5',
+            '1e308',
+            '-1e308',
+            '1e-400',
+            'NaN',
+            'INF',
+            '1/0',
+            '0x1F',
+            '9223372036854775807',
+            '9223372036854775808',
+            '-0',
+            '1,5',
+            '1.500',
+            '٣',
+            '½',
+            ' 7 ',
+            '7 cm',
+            '3 in',
+            '40 %',
+            '1e3 L',
+            'yes',
+            'no',
+            'none',
+            'done',
+            'move',
+            'close',
+            'year',
+            'ledger',
+            'metric',
+            'us',
+            'lamp',
+            'probe',
+            'test-lamp',
+            'test-probe',
+            'trim',
+            'stock',
+            'ammonia',
+            'glass-box',
+            'bowl',
+            'coarse-sand',
+            'neocaridina-davidi',
+            'hygrophila-polysperma',
+            "\0",
+            "\xFF\xFE",
+            "a\nb",
+            "a\r\nSet-Cookie: x=y",
+            "\u{202E}abc",
+            "\u{FEFF}",
+            '👩‍🌾',
+            '<script>alert(1)</script>',
+            '"><img src=x onerror=alert(1)>',
+            "' OR 1=1 --",
+            '../../../etc/passwd',
+            '%2e%2e%2f',
+            '{{7*7}}',
+            '${7*7}',
+            '=cmd()',
+            'a1',
+            'c1',
+            'e1',
+            'h1',
+            '2026-02-30',
+            '0000-00-00',
+            '9999-12-31',
+            '2026-01-01',
+            '1899-12-31',
+            date('Y-m-d'),
+            'now',
+            'Europe/Oslo',
+            'Moon/Base',
+            '[]',
+            '{}',
+            '{"a":',
+            'null',
+            '[[[[[[[[',
+            '//elsewhere.example',
+            '/\\x',
+            'javascript:alert(1)',
         ]);
         \assert(\is_string($text));
 
@@ -53,9 +132,66 @@ final class FuzzTest extends BenchTestCase
 
     private function place(): string
     {
-        $place = self::one(['name', 'method', 'vessel.shape', 'vessel.length', 'vessel.height', 'vessel.width', 'vessel.glass', 'waterLine', 'site.temperature', 'site.swing', 'site.sealed', 'site.lid', 'site.aspect', 'bed.soil.front', 'bed.soil.back', 'bed.cap.front', 'bed.soil.material', 'bed.soil.add', 'bed.soil.mix', 'bed.cap.material',
-            'bed.doses.add', 'bed.doses.root-tab', 'bed.leaves.front', 'bed.plate', 'bed.core', 'light.hours', 'light.lumens', 'light.pause', 'light.startShare', 'plants.add', 'plants.c1.pieces', 'plants.c1.remove', 'plants.c1.place', 'plants.add.hygrophila-polysperma', 'animals.add', 'animals.a1.count', 'animals.a1.day', 'animals.a1.remove',
-            'hardscape.add', 'hardscape.h1.litres', 'events.add', 'events.e1.day', 'events.e1.share', 'events.e1.clump', 'events.e1.remove', 'feeding.grams', 'feeding.fromDay', 'care.changeShare', 'care.changeEvery', 'start.way', 'water.kind', 'topUp.kind', 'topUp.gh', 'preparation.treatment', 'no.such.place', 'plants', '.', '']);
+        $place = self::one([
+            'name',
+            'method',
+            'vessel.shape',
+            'vessel.length',
+            'vessel.height',
+            'vessel.width',
+            'vessel.glass',
+            'waterLine',
+            'site.temperature',
+            'site.swing',
+            'site.sealed',
+            'site.lid',
+            'site.aspect',
+            'bed.soil.front',
+            'bed.soil.back',
+            'bed.cap.front',
+            'bed.soil.material',
+            'bed.soil.add',
+            'bed.soil.mix',
+            'bed.cap.material',
+            'bed.doses.add',
+            'bed.doses.root-tab',
+            'bed.leaves.front',
+            'bed.plate',
+            'bed.core',
+            'light.hours',
+            'light.lumens',
+            'light.pause',
+            'light.startShare',
+            'plants.add',
+            'plants.c1.pieces',
+            'plants.c1.remove',
+            'plants.c1.place',
+            'plants.add.hygrophila-polysperma',
+            'animals.add',
+            'animals.a1.count',
+            'animals.a1.day',
+            'animals.a1.remove',
+            'hardscape.add',
+            'hardscape.h1.litres',
+            'events.add',
+            'events.e1.day',
+            'events.e1.share',
+            'events.e1.clump',
+            'events.e1.remove',
+            'feeding.grams',
+            'feeding.fromDay',
+            'care.changeShare',
+            'care.changeEvery',
+            'start.way',
+            'water.kind',
+            'topUp.kind',
+            'topUp.gh',
+            'preparation.treatment',
+            'no.such.place',
+            'plants',
+            '.',
+            '',
+        ]);
         \assert(\is_string($place));
 
         return 0 === mt_rand(0, 15) ? self::twisted() : $place;
@@ -65,7 +201,7 @@ final class FuzzTest extends BenchTestCase
     private function body(string $token): array
     {
         $body = [
-            '_token' => 0 === mt_rand(0, 9) ? self::twisted() : ($this->tokens[$token] ?? self::twisted()),
+            '_token' => 0 === mt_rand(0, 9) ? self::twisted() : $this->tokens[$token] ?? self::twisted(),
             'base' => (string) self::one([$this->head(), $this->head(), '1', '-1', '99999999999']),
         ];
         for ($n = mt_rand(0, 3); $n > 0; --$n) {
@@ -100,12 +236,14 @@ final class FuzzTest extends BenchTestCase
         for ($n = mt_rand(0, 5); $n > 0; --$n) {
             $body[(string) self::one($fields)] = 0 === mt_rand(0, 15) ? [self::twisted() => self::twisted()] : self::twisted();
         }
-        foreach ([
-            'test' => ['ammonia', 'nitrite', 'nitrate', 'ph', 'temperature'],
-            'counts' => ['ammonia', 'nitrite'],
-            'sheet' => ['bags', 'prices', 'have'],
-            'ticked' => ['x', 'y'],
-        ] as $list => $keys) {
+        foreach (
+            [
+                'test' => ['ammonia', 'nitrite', 'nitrate', 'ph', 'temperature'],
+                'counts' => ['ammonia', 'nitrite'],
+                'sheet' => ['bags', 'prices', 'have'],
+                'ticked' => ['x', 'y'],
+            ] as $list => $keys
+        ) {
             if (0 === mt_rand(0, 3)) {
                 $body[$list] = [(string) self::one($keys) => 0 === mt_rand(0, 2) ? ['coarse-sand' => self::twisted()] : self::twisted()];
             }
@@ -124,32 +262,47 @@ final class FuzzTest extends BenchTestCase
 
     private function address(Route $route): string
     {
-        $choices = ['tank' => [...array_fill(0, 14, $this->tank), strtoupper($this->tank), '01890000-0000-7000-8000-000000000000'], 'margin' => ['oxygen', 'light', 'nosuch'], 'part' => ['0', '3', '99'], 'question' => ['trim', 'holiday', 'light', 'stock', 'nosuch'], 'kind' => ['neocaridina-davidi', 'danio-rerio', 'nosuch'],
-            'method' => [
-                Method::cases()[0]->value,
-                'hill-bed',
-                'nosuch',
-            ], 'number' => ['1', '2', '999999999'], 'step' => ['soil', 'fill', 'nosuch'], 'name' => ['front', 'side', 'floor', 'hours', 'year'], 'entry' => ['01890000-0000-7000-8000-000000000001'], 'task' => ['look', 'top-up', 'nosuch'], 'due' => ['2026-01-01', '9999-99-99'],
-            'address' => [str_repeat('a', 43)], 'code' => [str_repeat('b', 32)]];
-        $path = preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => (string) self::one($choices[$m[1]] ?? ['x']), $route->getPath());
+        $choices = [
+            'tank' => [...array_fill(0, 14, $this->tank), strtoupper($this->tank), '01890000-0000-7000-8000-000000000000'],
+            'margin' => ['oxygen', 'light', 'nosuch'],
+            'part' => ['0', '3', '99'],
+            'question' => ['trim', 'holiday', 'light', 'stock', 'nosuch'],
+            'kind' => ['neocaridina-davidi', 'danio-rerio', 'nosuch'],
+            'method' => [Method::cases()[0]->value, 'hill-bed', 'nosuch'],
+            'number' => ['1', '2', '999999999'],
+            'step' => ['soil', 'fill', 'nosuch'],
+            'name' => ['front', 'side', 'floor', 'hours', 'year'],
+            'entry' => ['01890000-0000-7000-8000-000000000001'],
+            'task' => ['look', 'top-up', 'nosuch'],
+            'due' => ['2026-01-01', '9999-99-99'],
+            'address' => [str_repeat('a', 43)],
+            'code' => [str_repeat('b', 32)],
+        ];
+        $path = preg_replace_callback(
+            '/\{(\w+)\}/',
+            static fn (array $m): string => (string) self::one($choices[$m[1]] ?? ['x']),
+            $route->getPath(),
+        );
         $query = '';
         if (0 === mt_rand(0, 2)) {
-            $query = '?'.http_build_query([
-                (string) self::one([
-                    'day',
-                    'bag',
-                    'below',
-                    'page',
-                    'board',
-                    'tank',
-                    'filled',
-                    'to',
-                    'kept',
-                    'dose',
-                    'strength',
-                    'from',
-                ]) => 0 === mt_rand(0, 9) ? [self::twisted()] : self::twisted(),
-            ]);
+            $query =
+                '?'.
+                http_build_query([
+                    (string) self::one([
+                        'day',
+                        'bag',
+                        'below',
+                        'page',
+                        'board',
+                        'tank',
+                        'filled',
+                        'to',
+                        'kept',
+                        'dose',
+                        'strength',
+                        'from',
+                    ]) => 0 === mt_rand(0, 9) ? [self::twisted()] : self::twisted(),
+                ]);
         }
 
         return $path.$query;
@@ -202,13 +355,18 @@ final class FuzzTest extends BenchTestCase
             }
             $route = $routes[$name];
             $methods = $route->getMethods();
-            $method = (string) self::one(0 === mt_rand(0, 19) ? ['GET', 'POST', 'PUT', 'DELETE', 'OPTIONS'] : ([] === $methods ? ['GET'] : $methods));
+            $method = (string) self::one(
+                0 === mt_rand(0, 19) ? ['GET', 'POST', 'PUT', 'DELETE', 'OPTIONS'] : ([] === $methods ? ['GET'] : $methods),
+            );
             $address = $this->address($route);
             $body = 'GET' === $method ? [] : $this->body(self::tokenOf($name));
-            $server = 0 === mt_rand(0, 3) ? [
-                'HTTP_ACCEPT' => 'application/json',
-                'HTTP_OLVEK_PARTS' => (string) self::one(['{}', 'x', '[1]', '{"head":[1]}']),
-            ] : [];
+            $server =
+                0 === mt_rand(0, 3)
+                    ? [
+                        'HTTP_ACCEPT' => 'application/json',
+                        'HTTP_OLVEK_PARTS' => (string) self::one(['{}', 'x', '[1]', '{"head":[1]}']),
+                    ]
+                    : [];
             $from = microtime(true);
             $this->browser->request($method, $address, $body, server: [...$server, 'HTTP_ORIGIN' => 'http://localhost']);
             $took = microtime(true) - $from;
@@ -239,10 +397,24 @@ final class FuzzTest extends BenchTestCase
     /** @return array<string, string> */
     private function collected(): array
     {
-        $of = fn (string $page, string $selector): string => (string) $this->browser->request('GET', $page)->filter($selector)->first()->attr('value');
+        $of = fn (string $page, string $selector): string => (string) $this->browser
+            ->request('GET', $page)
+            ->filter($selector)
+            ->first()
+            ->attr('value');
 
-        return ['edit' => $of("/tanks/$this->tank", '#edit input[name="_token"]'), 'weeks' => $of("/tanks/$this->tank/weeks", 'main input[name="_token"]'), 'build' => $of("/tanks/$this->tank/build", 'main input[name="_token"]'), 'new' => $of('/tanks/new', 'main input[name="_token"]'),
-            'almanac' => $of('/almanac', 'main input[name="_token"]'), 'account' => $of('/account', '#settings input[name="_token"]'), 'units' => $of('/', '.units input[name="_token"]'), 'authenticate' => 'csrf-token', 'demo' => 'csrf-token', 'register' => 'csrf-token'];
+        return [
+            'edit' => $of("/tanks/$this->tank", '#edit input[name="_token"]'),
+            'weeks' => $of("/tanks/$this->tank/weeks", 'main input[name="_token"]'),
+            'build' => $of("/tanks/$this->tank/build", 'main input[name="_token"]'),
+            'new' => $of('/tanks/new', 'main input[name="_token"]'),
+            'almanac' => $of('/almanac', 'main input[name="_token"]'),
+            'account' => $of('/account', '#settings input[name="_token"]'),
+            'units' => $of('/', '.units input[name="_token"]'),
+            'authenticate' => 'csrf-token',
+            'demo' => 'csrf-token',
+            'register' => 'csrf-token',
+        ];
     }
 
     private static function tokenOf(string $route): string
@@ -266,7 +438,9 @@ final class FuzzTest extends BenchTestCase
         $this->heads[$this->tank] = $tank->head();
         $this->browser->request('GET', '/');
         if (!$this->browser->getResponse()->isSuccessful()) {
-            $this->browser->loginUser($this->service(\Olvek\Account\KeeperRepository::class)->named('runa') ?? self::fail('the keeper is gone'));
+            $this->browser->loginUser(
+                $this->service(\Olvek\Account\KeeperRepository::class)->named('runa') ?? self::fail('the keeper is gone'),
+            );
             $this->tokens = $this->collected();
         }
     }

@@ -22,7 +22,9 @@ final class OutcomeTest extends TestCase
 {
     private static function outcome(string $edit = '', string $text = ''): Outcome
     {
-        $plan = (new PlanDocument(Catalogue::shipped()))->fromJson((string) file_get_contents(__DIR__.'/../../demo/waiting-hall.plan.json'));
+        $plan = (new PlanDocument(Catalogue::shipped()))->fromJson(
+            (string) file_get_contents(__DIR__.'/../../demo/waiting-hall.plan.json'),
+        );
 
         $plan = '' === $edit ? $plan : (new Editor(Catalogue::shipped()))->apply($plan, [$edit => $text], UnitSystem::Metric)->plan;
 
@@ -32,7 +34,14 @@ final class OutcomeTest extends TestCase
     public function testEveryMarginIsShownOnce(): void
     {
         $outcome = self::outcome();
-        $shown = array_merge(...array_values(array_map(static fn (array $margins): array => array_map(static fn (Margin $m): string => $m->id->value, $margins), $outcome->groups())));
+        $shown = array_merge(
+            ...array_values(
+                array_map(
+                    static fn (array $margins): array => array_map(static fn (Margin $m): string => $m->id->value, $margins),
+                    $outcome->groups(),
+                ),
+            ),
+        );
         self::assertSame([], array_diff(array_map(static fn (Margin $m): string => $m->id->value, $outcome->margins), $shown));
         self::assertSame($shown, array_unique($shown));
     }
@@ -51,11 +60,21 @@ final class OutcomeTest extends TestCase
     {
         $outcome = self::outcome();
         self::assertFalse($outcome->isSure());
-        $sure = $outcome->with(new Uncertainty(array_fill_keys(array_map(static fn (Margin $m): string => $m->id->value, $outcome->margins), new Spread(1.0, 2.0, 60, 64)), 25, 64));
+        $sure = $outcome->with(
+            new Uncertainty(
+                array_fill_keys(array_map(static fn (Margin $m): string => $m->id->value, $outcome->margins), new Spread(1.0, 2.0, 60, 64)),
+                25,
+                64,
+            ),
+        );
         self::assertTrue($sure->isSure());
         self::assertSame([$outcome->state, $outcome->verdict, $outcome->hardestDay], [$sure->state, $sure->verdict, $sure->hardestDay]);
         self::assertSame(60, $sure->margin(MarginId::Oxygen)?->spread?->holds);
-        self::assertSame('Of 64 tanks that obey this model and differ in what is uncertain, 25 come through with no margin of balance or welfare failing.', $sure->sureness?->words());
+        self::assertSame(
+            'Of 64 tanks that obey this model and differ in what is uncertain, 25 come through with no margin of balance or welfare '
+                .'failing.',
+            $sure->sureness?->words(),
+        );
     }
 
     public function testEveryQuestionHasItsName(): void

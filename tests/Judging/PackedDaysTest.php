@@ -35,7 +35,12 @@ final class PackedDaysTest extends TestCase
                         self::assertIsNumeric($value);
                         $before = ((array) $had[$what])[$n];
                         self::assertIsNumeric($before);
-                        self::assertEqualsWithDelta((float) $before, (float) $value, 1e-5 * max(1.0, abs((float) $before)), "$name, $what on day $day");
+                        self::assertEqualsWithDelta(
+                            (float) $before,
+                            (float) $value,
+                            1e-5 * max(1.0, abs((float) $before)),
+                            "$name, $what on day $day",
+                        );
                     }
                 }
             }
@@ -53,7 +58,19 @@ final class PackedDaysTest extends TestCase
     {
         $plan = self::plan('waiting-hall');
         $planted = Snapshot::planned($plan);
-        $grown = new Snapshot(9, array_map(static fn (float $g): float => 4 * $g, $planted->clumps), $planted->heads, 0.0, 0.0, 0.0, 0.0, 0.0, 8.0, 1.0, 3.0);
+        $grown = new Snapshot(
+            9,
+            array_map(static fn (float $g): float => 4 * $g, $planted->clumps),
+            $planted->heads,
+            0.0,
+            0.0,
+            0.0,
+            0.0,
+            0.0,
+            8.0,
+            1.0,
+            3.0,
+        );
         foreach ($plan->clumps as $i => $clump) {
             self::assertGreaterThan($planted->height($plan, $i), $grown->height($plan, $i));
             self::assertLessThanOrEqual($clump->kind->height->value, $grown->height($plan, $i));

@@ -22,10 +22,13 @@ final class MigrationTest extends TestCase
         $this->console('doctrine:migrations:migrate', '--no-interaction', 'Olvek\\Migrations\\Version20261123220000');
         $old = new \PDO('sqlite:'.$this->database());
         $insert = static function (string $table, array $values) use ($old): void {
-            $old->prepare("INSERT INTO $table (".implode(', ', array_keys($values)).') VALUES ('.implode(
-                ', ',
-                array_fill(0, \count($values), '?'),
-            ).')')->execute(array_values($values));
+            $old->prepare(
+                "INSERT INTO $table (".
+                    implode(', ', array_keys($values)).
+                    ') VALUES ('.
+                    implode(', ', array_fill(0, \count($values), '?')).
+                    ')',
+            )->execute(array_values($values));
         };
         // As the first release bound them: text that holds sixteen raw bytes, one of them a zero.
         $raw = static fn (int $n): string => Uuid::fromString(\sprintf('01890000-0000-7000-8000-0000000000%02d', $n))->toBinary();
@@ -34,21 +37,40 @@ final class MigrationTest extends TestCase
             $insert('keeper', ['id' => $raw($n), 'sign_in_name' => $name, 'display_name' => $name, 'password' => 'x', 'units' => 'metric']);
         }
         foreach ([10, 11] as $tank) {
-            $insert(
-                'tank',
-                ['id' => $raw($tank), 'keeper_id' => $raw(0), 'name' => "Tank $tank", 'head' => 2, 'latest' => 3, 'created_at' => '2026-01-01 00:00:00'],
-            );
+            $insert('tank', [
+                'id' => $raw($tank),
+                'keeper_id' => $raw(0),
+                'name' => "Tank $tank",
+                'head' => 2,
+                'latest' => 3,
+                'created_at' => '2026-01-01 00:00:00',
+            ]);
             foreach ([1, 2, 3] as $number) {
-                $insert(
-                    'revision',
-                    ['tank_id' => $raw($tank), 'number' => $number, 'plan' => $plan.str_repeat(' ', $number), 'words' => 'x', 'at' => '2026-01-01 00:00:00'],
-                );
+                $insert('revision', [
+                    'tank_id' => $raw($tank),
+                    'number' => $number,
+                    'plan' => $plan.str_repeat(' ', $number),
+                    'words' => 'x',
+                    'at' => '2026-01-01 00:00:00',
+                ]);
             }
-            $insert(
-                'log_entry',
-                ['id' => $raw(50 + $tank), 'tank_id' => $raw($tank), 'on_day' => '2026-01-02', 'kind' => 'deed', 'what' => 'task', 'words' => 'x', 'made_up' => 0, 'written' => '1.000000'],
-            );
-            $insert('task_mark', ['tank_id' => $raw($tank), 'task' => 'look', 'due_day' => '2026-01-02', 'settled' => 1, 'entry' => $raw(50 + $tank)]);
+            $insert('log_entry', [
+                'id' => $raw(50 + $tank),
+                'tank_id' => $raw($tank),
+                'on_day' => '2026-01-02',
+                'kind' => 'deed',
+                'what' => 'task',
+                'words' => 'x',
+                'made_up' => 0,
+                'written' => '1.000000',
+            ]);
+            $insert('task_mark', [
+                'tank_id' => $raw($tank),
+                'task' => 'look',
+                'due_day' => '2026-01-02',
+                'settled' => 1,
+                'entry' => $raw(50 + $tank),
+            ]);
             $insert('step_mark', ['tank_id' => $raw($tank), 'step' => 'fill', 'done' => 1, 'on_day' => '2026-01-01', 'note' => '']);
         }
         // An orphan, which nothing forbade then.
@@ -60,24 +82,41 @@ final class MigrationTest extends TestCase
         $new = new \PDO('sqlite:'.$this->database());
         $all = static fn (string $sql): array => self::column($new, $sql);
         self::assertSame(['runa', 'runa-2', 'runa-3', 'åse'], $all('SELECT sign_in_name FROM keeper ORDER BY id'));
-        self::assertSame(['01890000-0000-7000-8000-000000000010', '01890000-0000-7000-8000-000000000011'], $all('SELECT id FROM tank ORDER BY id'));
+        self::assertSame(
+            ['01890000-0000-7000-8000-000000000010', '01890000-0000-7000-8000-000000000011'],
+            $all('SELECT id FROM tank ORDER BY id'),
+        );
         self::assertSame(array_fill(0, 2, hash('xxh128', $plan.'  ')), $all('SELECT plan_hash FROM tank'));
         self::assertSame(
             [4, 6, 2, 2, 2, 0],
-            array_map(
-                static fn (string $t): int => \count($all("SELECT 1 FROM $t")),
-                ['keeper', 'revision', 'log_entry', 'task_mark', 'step_mark', 'wiring'],
-            ),
+            array_map(static fn (string $t): int => \count($all("SELECT 1 FROM $t")), [
+                'keeper',
+                'revision',
+                'log_entry',
+                'task_mark',
+                'step_mark',
+                'wiring',
+            ]),
         );
         self::assertSame(
             ['01890000-0000-7000-8000-000000000060'],
-            $all("SELECT m.entry FROM task_mark m JOIN log_entry e ON e.id = m.entry JOIN tank t ON t.id = m.tank_id AND t.id = e.tank_id WHERE t.name = 'Tank 10'"),
+            $all(
+                'SELECT m.entry FROM task_mark m JOIN log_entry e ON e.id = m.entry '
+                ."JOIN tank t ON t.id = m.tank_id AND t.id = e.tank_id WHERE t.name = 'Tank 10'",
+            ),
         );
         self::assertSame([], $all('PRAGMA foreign_key_check'));
         // Any dump carries them: read back by another program, nothing differs.
         $dump = $this->folder().'/dump.sql';
         exec(
-            'sqlite3 '.escapeshellarg($this->database()).' .dump > '.escapeshellarg($dump).' && sqlite3 '.escapeshellarg("$dump.db").' < '.escapeshellarg($dump),
+            'sqlite3 '.
+                escapeshellarg($this->database()).
+                ' .dump > '.
+                escapeshellarg($dump).
+                ' && sqlite3 '.
+                escapeshellarg("$dump.db").
+                ' < '.
+                escapeshellarg($dump),
             result_code: $code,
         );
         if (127 !== $code) {

@@ -34,7 +34,14 @@ trait OwnServer
         return new Process(
             ['php', 'bin/console', ...$command],
             \dirname(__DIR__, 2),
-            ['APP_ENV' => 'prod', 'APP_DEBUG' => '0', 'APP_SECRET' => 'only-for-tests', 'DATABASE_URL' => 'sqlite:///'.($this->folder ?? '').'/olvek.db', 'OLVEK_DEMO' => '0', 'OLVEK_WORK' => 'sync://'],
+            [
+                'APP_ENV' => 'prod',
+                'APP_DEBUG' => '0',
+                'APP_SECRET' => 'only-for-tests',
+                'DATABASE_URL' => 'sqlite:///'.($this->folder ?? '').'/olvek.db',
+                'OLVEK_DEMO' => '0',
+                'OLVEK_WORK' => 'sync://',
+            ],
             timeout: 120,
         );
     }

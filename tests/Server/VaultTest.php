@@ -80,7 +80,8 @@ final class VaultTest extends TestCase
         $writer = new \Symfony\Component\Process\Process([
             'php',
             '-r',
-            '$d = new PDO("sqlite:".$argv[1]); $d->exec("PRAGMA busy_timeout=5000"); $until = microtime(true) + 20; for ($n = 0; microtime(true) < $until; ++$n) { $d->exec("UPDATE tank SET version = version + 1"); usleep(2000); }',
+            '$d = new PDO("sqlite:".$argv[1]); $d->exec("PRAGMA busy_timeout=5000"); $until = microtime(true) + 20; for ($n = 0; '
+                .'microtime(true) < $until; ++$n) { $d->exec("UPDATE tank SET version = version + 1"); usleep(2000); }',
             $database,
         ]);
         $writer->start();

@@ -73,9 +73,30 @@ final class SchemaTest extends TestCase
         $good = json_decode((string) file_get_contents(__DIR__.'/../../demo/galley.plan.json'), true, flags: \JSON_THROW_ON_ERROR);
         self::assertIsArray($good);
         $wrongs = [
-            ['version' => 2], ['name' => ''], ['waterLine' => 0], ['vessel' => ['shape' => 'teapot']], ['vessel' => ['glass' => 1]], ['vessel' => ['shape' => 'cylinder']], ['vessel' => ['length' => 0.3]], ['site' => ['sealed' => 'yes']], ['site' => ['aspect' => 'up']], ['hardscape' => [['litres' => 0]]], ['plants' => [['planting' => 'upside-down']]], ['topUp' => ['pH' => 7]], ['light' => ['hours' => 25]],
-            ['plants' => [['pieces' => 0]]], ['plants' => [['id' => 'A B']]], ['animals' => [['day' => -1]]], ['start' => ['inoculum' => 'prayer']], ['bed' => ['soil' => ['mix' => [['parts' => 0]]]]],
-            ['care' => ['changeShare' => 2]], ['feeding' => ['protein' => 0.9]], ['water' => ['pH' => 3]], ['site' => ['temperature' => 50]], ['surprise' => true], ['light' => ['colour' => 1]],
+            ['version' => 2],
+            ['name' => ''],
+            ['waterLine' => 0],
+            ['vessel' => ['shape' => 'teapot']],
+            ['vessel' => ['glass' => 1]],
+            ['vessel' => ['shape' => 'cylinder']],
+            ['vessel' => ['length' => 0.3]],
+            ['site' => ['sealed' => 'yes']],
+            ['site' => ['aspect' => 'up']],
+            ['hardscape' => [['litres' => 0]]],
+            ['plants' => [['planting' => 'upside-down']]],
+            ['topUp' => ['pH' => 7]],
+            ['light' => ['hours' => 25]],
+            ['plants' => [['pieces' => 0]]],
+            ['plants' => [['id' => 'A B']]],
+            ['animals' => [['day' => -1]]],
+            ['start' => ['inoculum' => 'prayer']],
+            ['bed' => ['soil' => ['mix' => [['parts' => 0]]]]],
+            ['care' => ['changeShare' => 2]],
+            ['feeding' => ['protein' => 0.9]],
+            ['water' => ['pH' => 3]],
+            ['site' => ['temperature' => 50]],
+            ['surprise' => true],
+            ['light' => ['colour' => 1]],
         ];
         foreach ($wrongs as $wrong) {
             $data = array_replace_recursive($good, $wrong);

@@ -11,7 +11,11 @@ final class StartTest extends BenchTestCase
     public function testATankIsBegunInEitherSystem(): void
     {
         $page = $this->browser->request('GET', '/tanks/new');
-        $this->browser->submit($page->selectButton('Create tank')->form(), ['edits[name]' => 'Gangway', 'edits[vessel.length]' => '2 ft', 'edits[waterLine]' => '12 in']);
+        $this->browser->submit($page->selectButton('Create tank')->form(), [
+            'edits[name]' => 'Gangway',
+            'edits[vessel.length]' => '2 ft',
+            'edits[waterLine]' => '12 in',
+        ]);
         self::assertResponseRedirects();
         $this->browser->followRedirect();
         self::assertSame('Gangway', $this->text('h1'));
@@ -43,7 +47,9 @@ final class StartTest extends BenchTestCase
     public function testAFileThatIsNoPlanIsToldLineByLine(): void
     {
         $page = $this->browser->request('GET', '/tanks/new');
-        $this->browser->submit($page->selectButton('Import')->form(), ['plan' => '{"format": "olvek.plan", "version": 1, "waterLine": "high"}']);
+        $this->browser->submit($page->selectButton('Import')->form(), [
+            'plan' => '{"format": "olvek.plan", "version": 1, "waterLine": "high"}',
+        ]);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('waterLine: This must be a number.', $this->text('#import-problems'));
         self::assertStringContainsString('"high"', $this->browser->getCrawler()->filter('#plan')->text(), 'the text is still there');

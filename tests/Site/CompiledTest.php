@@ -18,7 +18,15 @@ final class CompiledTest extends TestCase
     {
         $root = \dirname(__DIR__, 2);
         $run = static function (string $flags) use ($root, $plan): array {
-            exec(\sprintf('cd %s && bash -c %s', escapeshellarg($root), escapeshellarg(". bin/jit; php $flags tests/compiled.php demo/$plan.plan.json")), $lines, $status);
+            exec(
+                \sprintf(
+                    'cd %s && bash -c %s',
+                    escapeshellarg($root),
+                    escapeshellarg(". bin/jit; php $flags tests/compiled.php demo/$plan.plan.json"),
+                ),
+                $lines,
+                $status,
+            );
             self::assertSame(0, $status);
 
             return $lines;

@@ -21,7 +21,10 @@ final class LargestPlanTest extends BenchTestCase
     public function testEveryPageAndQuestionIsAnswered(): void
     {
         $keeper = $this->service(\Olvek\Account\KeeperRepository::class)->named('runa') ?? self::fail();
-        $this->tank = $this->service(TankEditor::class)->begin($keeper, LargestPlan::of($this->demoPlan()), 'begun')->id()->toRfc4122();
+        $this->tank = $this->service(TankEditor::class)
+            ->begin($keeper, LargestPlan::of($this->demoPlan()), 'begun')
+            ->id()
+            ->toRfc4122();
         $this->fill(30);
         foreach ([-25, -20, -15, -10, -5] as $day) {
             $this->post('test', ['test' => ['ammonia' => '0.5', 'nitrite' => '0.2', 'nitrate' => '5'], 'day' => $this->day($day)]);
@@ -30,24 +33,26 @@ final class LargestPlanTest extends BenchTestCase
         $margins = array_map(static fn ($m): string => "helps/{$m->id->value}", Judge::judge($this->plan())->margins);
         $questions = ['food', 'plants', 'light', 'depth', 'start', 'trim', 'holiday', 'stock/danio-rerio', 'stock/neocaridina-davidi'];
         $cut = [];
-        foreach ([
-            '',
-            'day?day=100',
-            'build',
-            'build/care.ics',
-            'build/light.json',
-            'weeks',
-            'history',
-            'import',
-            'plan.json',
-            'drawing/front.svg',
-            'drawing/year.svg',
-            'method/hill-bed',
-            ...array_map(static fn (string $q): string => "solve/$q", $questions),
-            ...$margins,
-            'devices',
-            'weeks?ahead=1',
-        ] as $page) {
+        foreach (
+            [
+                '',
+                'day?day=100',
+                'build',
+                'build/care.ics',
+                'build/light.json',
+                'weeks',
+                'history',
+                'import',
+                'plan.json',
+                'drawing/front.svg',
+                'drawing/year.svg',
+                'method/hill-bed',
+                ...array_map(static fn (string $q): string => "solve/$q", $questions),
+                ...$margins,
+                'devices',
+                'weeks?ahead=1',
+            ] as $page
+        ) {
             $address = rtrim("/tanks/$this->tank/$page", '/');
             $this->browser->request('GET', $address, server: ['HTTP_OLVEK_PARTS' => '{}']);
             self::assertContains($this->browser->getResponse()->getStatusCode(), [200, 429], $page);
@@ -57,7 +62,11 @@ final class LargestPlanTest extends BenchTestCase
         }
         self::assertNotEmpty($cut, 'some of these take longer than anybody waits');
         // Asked again, the forecast goes on from where it was.
-        for ($n = 0; $n < Forecasts::PARTS && str_contains((string) $this->browser->getResponse()->getContent(), 'looks again by itself'); ++$n) {
+        for (
+            $n = 0;
+            $n < Forecasts::PARTS && str_contains((string) $this->browser->getResponse()->getContent(), 'looks again by itself');
+            ++$n
+        ) {
             $this->browser->request('GET', "/tanks/$this->tank/weeks?ahead=1");
         }
         self::assertSelectorExists('.forecast');

@@ -27,27 +27,36 @@ final class RacesTest extends BenchTestCase
     private function faster(string $table, array $row): void
     {
         $entities = $this->service(EntityManagerInterface::class);
-        $entities->getEventManager()->addEventListener(Events::onFlush, new class($this->service(Connection::class), $table, $row) {
-            private bool $done = false;
+        $entities->getEventManager()->addEventListener(
+            Events::onFlush,
+            new class($this->service(Connection::class), $table, $row) {
+                private bool $done = false;
 
-            /** @param array<string, mixed> $row */
-            public function __construct(private readonly Connection $connection, private readonly string $table, private readonly array $row)
-            {
-            }
-
-            public function onFlush(): void
-            {
-                if (!$this->done) {
-                    $this->done = true;
-                    $this->connection->insert($this->table, $this->row);
+                /** @param array<string, mixed> $row */
+                public function __construct(
+                    private readonly Connection $connection,
+                    private readonly string $table,
+                    private readonly array $row,
+                ) {
                 }
-            }
-        });
+
+                public function onFlush(): void
+                {
+                    if (!$this->done) {
+                        $this->done = true;
+                        $this->connection->insert($this->table, $this->row);
+                    }
+                }
+            },
+        );
     }
 
     private function buildToken(): string
     {
-        return (string) $this->browser->request('GET', "/tanks/$this->tank/build")->filter('main input[name="_token"]')->attr('value');
+        return (string) $this->browser
+            ->request('GET', "/tanks/$this->tank/build")
+            ->filter('main input[name="_token"]')
+            ->attr('value');
     }
 
     public function testAStepMarkedTwiceAtOnce(): void
@@ -65,7 +74,11 @@ final class RacesTest extends BenchTestCase
     {
         $sent = ['_token' => $this->buildToken(), 'base' => '0', 'sheet' => ['bags' => ['coarse-sand' => '25 L']]];
         $this->browser->disableReboot();
-        $this->faster('build_progress', ['tank_id' => $this->tank, 'sheet' => '{"bags":{},"prices":{},"have":{},"ticked":[]}', 'version' => 1]);
+        $this->faster('build_progress', [
+            'tank_id' => $this->tank,
+            'sheet' => '{"bags":{},"prices":{},"have":{},"ticked":[]}',
+            'version' => 1,
+        ]);
         $this->browser->request('POST', "/tanks/$this->tank/build/sheet", $sent);
         self::assertResponseStatusCodeSame(409);
         self::assertStringContainsString('25 L', (string) $this->browser->getResponse()->getContent());
@@ -85,7 +98,9 @@ final class RacesTest extends BenchTestCase
     {
         $this->fill(40);
         $almanac = $this->service(Almanac::class)->of($this->keeper);
-        $all = array_values(array_filter([...$almanac['late'], ...$almanac['now'], ...$almanac['coming']], static fn (Due $d): bool => '' === $d->way));
+        $all = array_values(
+            array_filter([...$almanac['late'], ...$almanac['now'], ...$almanac['coming']], static fn (Due $d): bool => '' === $d->way),
+        );
         self::assertNotEmpty($all);
 
         return $all[0];
@@ -97,7 +112,13 @@ final class RacesTest extends BenchTestCase
         $due = $this->due();
         $before = \count($this->entries());
         $due = $this->due();
-        $this->faster('task_mark', ['tank_id' => $this->tank, 'task' => $due->task, 'due_day' => $due->due->format('Y-m-d'), 'settled' => 1, 'version' => 1]);
+        $this->faster('task_mark', [
+            'tank_id' => $this->tank,
+            'task' => $due->task,
+            'due_day' => $due->due->format('Y-m-d'),
+            'settled' => 1,
+            'version' => 1,
+        ]);
         self::assertFalse($this->service(Almanac::class)->settle($due, true));
         self::assertCount($before, $this->entries());
     }
@@ -129,10 +150,12 @@ final class RacesTest extends BenchTestCase
         self::assertNotNull($mark);
         // Another window's change, of which this one has not heard.
         $this->service(Connection::class)->executeStatement('UPDATE task_mark SET version = version + 1');
-        self::assertFalse($almanac->move(
-            new Due($mark->tank, $due->task, $due->words, $due->due, $due->on, $due->late, true),
-            new \DateTimeImmutable('2027-02-01'),
-        ));
+        self::assertFalse(
+            $almanac->move(
+                new Due($mark->tank, $due->task, $due->words, $due->due, $due->on, $due->late, true),
+                new \DateTimeImmutable('2027-02-01'),
+            ),
+        );
         self::assertCount($lines, $this->entries());
     }
 }

@@ -65,7 +65,9 @@ final class SessionFilesTest extends TestCase
     /** Killed while it writes without end, a process leaves one of the two states, whole. */
     public function testKilledInMidWrite(): void
     {
-        $code = 'require $argv[1]; $s = new Olvek\\Site\\SessionFiles(new Symfony\\Component\\Filesystem\\Filesystem(), $argv[2]); $s->open("", "olvek"); for (;;) { foreach (["a", "b"] as $c) { $s->write("abc", str_repeat($c, 300000)); } }';
+        $code =
+            'require $argv[1]; $s = new Olvek\\Site\\SessionFiles(new Symfony\\Component\\Filesystem\\Filesystem(), $argv[2]); '
+                .'$s->open("", "olvek"); for (;;) { foreach (["a", "b"] as $c) { $s->write("abc", str_repeat($c, 300000)); } }';
         for ($n = 0; $n < 10; ++$n) {
             $writer = new Process(['php', '-r', $code, \dirname(__DIR__, 2).'/vendor/autoload.php', $this->folder]);
             $writer->start();
@@ -84,7 +86,9 @@ final class SessionFilesTest extends TestCase
     public function testASessionIsHeldByOneAtATime(): void
     {
         $this->sessions->read('abc');
-        $code = 'require $argv[1]; $s = new Olvek\\Site\\SessionFiles(new Symfony\\Component\\Filesystem\\Filesystem(), $argv[2]); $s->open("", "olvek"); $s->read("abc"); echo "read";';
+        $code =
+            'require $argv[1]; $s = new Olvek\\Site\\SessionFiles(new Symfony\\Component\\Filesystem\\Filesystem(), $argv[2]); '
+                .'$s->open("", "olvek"); $s->read("abc"); echo "read";';
         $other = new Process(['php', '-r', $code, \dirname(__DIR__, 2).'/vendor/autoload.php', $this->folder]);
         $other->start();
         usleep(400_000);

@@ -29,7 +29,10 @@ final class SmallFaultsTest extends BenchTestCase
 
     private function token(): string
     {
-        return (string) $this->browser->request('GET', "/tanks/$this->tank")->filter('#edit input[name="_token"]')->attr('value');
+        return (string) $this->browser
+            ->request('GET', "/tanks/$this->tank")
+            ->filter('#edit input[name="_token"]')
+            ->attr('value');
     }
 
     #[TestWith(['edit'])]
@@ -86,7 +89,10 @@ final class SmallFaultsTest extends BenchTestCase
     #[TestWith(['0001-01-01'])]
     public function testDaysThatNobodyMeans(string $day): void
     {
-        $token = (string) $this->browser->request('GET', "/tanks/$this->tank/weeks")->filter('main input[name="_token"]')->attr('value');
+        $token = (string) $this->browser
+            ->request('GET', "/tanks/$this->tank/weeks")
+            ->filter('main input[name="_token"]')
+            ->attr('value');
         $this->browser->request('POST', "/tanks/$this->tank/weeks/filled", ['_token' => $token, 'day' => $day]);
         self::assertResponseStatusCodeSame(422);
     }
@@ -94,7 +100,11 @@ final class SmallFaultsTest extends BenchTestCase
     public function testABaseThatIsNoRevision(): void
     {
         foreach (['99999999999', '-1'] as $base) {
-            $this->browser->request('POST', "/tanks/$this->tank/edit", ['_token' => $this->token(), 'base' => $base, 'edits' => ['light.hours' => '6']]);
+            $this->browser->request('POST', "/tanks/$this->tank/edit", [
+                '_token' => $this->token(),
+                'base' => $base,
+                'edits' => ['light.hours' => '6'],
+            ]);
             self::assertResponseStatusCodeSame(409);
         }
     }
@@ -151,13 +161,13 @@ final class SmallFaultsTest extends BenchTestCase
 
     public function testTheLogHoldsNothingThatOpensAnything(): void
     {
-        $masked = (new LogMask())(new LogRecord(
-            new \DateTimeImmutable(),
-            'app',
-            Level::Error,
-            'No route for /feed/abcdefghijklmnop.ics?x',
-            ['uri' => 'http://x/register/abcdefghij', 'password' => 'secret', 'deep' => ['_token' => 'secret', 'fine' => 5]],
-        ));
+        $masked = (new LogMask())(
+            new LogRecord(new \DateTimeImmutable(), 'app', Level::Error, 'No route for /feed/abcdefghijklmnop.ics?x', [
+                'uri' => 'http://x/register/abcdefghij',
+                'password' => 'secret',
+                'deep' => ['_token' => 'secret', 'fine' => 5],
+            ]),
+        );
         self::assertSame('No route for /feed/….ics?x', $masked->message);
         self::assertSame(['uri' => 'http://x/register/…', 'password' => '…', 'deep' => ['_token' => '…', 'fine' => 5]], $masked->context);
     }
@@ -180,7 +190,9 @@ final class SmallFaultsTest extends BenchTestCase
         self::assertStringStartsWith('100 ×', $summary());
     }
 
-    /** Every kind of thing that a plan's days may hold, on every page and question: taking a clump out takes along what is planned for it. */
+    /**
+     * Every kind of thing that a plan's days may hold, on every page and question: taking a clump out takes along what is planned for it.
+     */
     public function testPagesStandWhateverThePlansDaysHold(): void
     {
         foreach (\Olvek\Core\Event\EventKind::plannable() as $kind) {
@@ -194,20 +206,22 @@ final class SmallFaultsTest extends BenchTestCase
                 static fn ($a, $b): int => $a->value <=> $b->value,
             ),
         );
-        foreach ([
-            '',
-            '/build',
-            '/weeks',
-            '/history',
-            '/solve/plants',
-            '/solve/start',
-            '/solve/light',
-            '/solve/trim',
-            '/solve/food',
-            '/solve/holiday',
-            '/helps/oxygen',
-            '/method/hill-bed',
-        ] as $page) {
+        foreach (
+            [
+                '',
+                '/build',
+                '/weeks',
+                '/history',
+                '/solve/plants',
+                '/solve/start',
+                '/solve/light',
+                '/solve/trim',
+                '/solve/food',
+                '/solve/holiday',
+                '/helps/oxygen',
+                '/method/hill-bed',
+            ] as $page
+        ) {
             $this->browser->request('GET', "/tanks/$this->tank$page");
             self::assertResponseIsSuccessful($page);
         }

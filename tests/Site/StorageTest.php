@@ -44,7 +44,11 @@ final class StorageTest extends BenchTestCase
             self::markTestSkipped('SQLite only');
         }
         $this->expectException(\Doctrine\DBAL\Exception\ForeignKeyConstraintViolationException::class);
-        $this->service(Connection::class)->insert('wiring', ['tank_id' => '01890000-0000-7000-8000-000000000000', 'kind' => 'lamp', 'device' => 'x']);
+        $this->service(Connection::class)->insert('wiring', [
+            'tank_id' => '01890000-0000-7000-8000-000000000000',
+            'kind' => 'lamp',
+            'device' => 'x',
+        ]);
     }
 
     /** The database says that nothing more goes in, in the words of a full disk (deploy/check fills a real one). */
@@ -56,11 +60,18 @@ final class StorageTest extends BenchTestCase
         $connection = $this->service(Connection::class);
         $page = $this->browser->request('GET', "/tanks/$this->tank");
         $sent = ['_token' => $page->filter('#edit input[name="_token"]')->attr('value'), 'base' => '1', 'edits' => ['light.hours' => '6']];
-        $connection->executeStatement("CREATE TEMP TRIGGER full BEFORE INSERT ON revision BEGIN SELECT RAISE(ABORT, 'database or disk is full'); END");
+        $connection->executeStatement(
+            "CREATE TEMP TRIGGER full BEFORE INSERT ON revision BEGIN SELECT RAISE(ABORT, 'database or disk is full'); END",
+        );
         $this->browser->request('POST', "/tanks/$this->tank/edit", $sent);
         self::assertResponseStatusCodeSame(507);
         self::assertStringContainsString('disk is full', $this->text('main'));
-        $this->browser->request('POST', "/tanks/$this->tank/edit", $sent, server: ['HTTP_ACCEPT' => 'application/json', 'HTTP_OLVEK_PARTS' => '{}']);
+        $this->browser->request(
+            'POST',
+            "/tanks/$this->tank/edit",
+            $sent,
+            server: ['HTTP_ACCEPT' => 'application/json', 'HTTP_OLVEK_PARTS' => '{}'],
+        );
         self::assertResponseStatusCodeSame(507);
         self::assertStringContainsString('disk is full', (string) $this->browser->getResponse()->getContent(), 'and in words to a script');
         $connection->executeStatement('DROP TRIGGER full');
@@ -72,12 +83,15 @@ final class StorageTest extends BenchTestCase
     /** A commit that fails is no race, though the ORM calls both by one name. */
     public function testAFailedCommitIsNoRace(): void
     {
-        $full = new DriverException(new class('database or disk is full') extends \Exception implements Driver {
-            public function getSQLState(): ?string
-            {
-                return null;
-            }
-        }, null);
+        $full = new DriverException(
+            new class('database or disk is full') extends \Exception implements Driver {
+                public function getSQLState(): ?string
+                {
+                    return null;
+                }
+            },
+            null,
+        );
         $entities = self::createStub(EntityManagerInterface::class);
         $entities->method('flush')->willThrowException(new OptimisticLockException('Commit failed', null, $full));
         try {

@@ -29,8 +29,14 @@ final class WordsTest extends TestCase
     /** A word that is retired is found where it stands, so that the test above can fail. */
     public function testTheyAreFoundInTextsAndNowhereElse(): void
     {
-        self::assertSame(['What a school lays', 'Begin from a school'], self::inTemplate('{# school #}<p class="school">What a school lays</p>{{ school.words }}{{ "Begin from a school" }}'));
-        self::assertSame(['It is reckoned.'], self::inPhp('<?php // reckoned'."\n".'$reckoned = \'It is reckoned.\'; $x = [\'reckon\' => 1];'));
+        self::assertSame(
+            ['What a school lays', 'Begin from a school'],
+            self::inTemplate('{# school #}<p class="school">What a school lays</p>{{ school.words }}{{ "Begin from a school" }}'),
+        );
+        self::assertSame(
+            ['It is reckoned.'],
+            self::inPhp('<?php // reckoned'."\n".'$reckoned = \'It is reckoned.\'; $x = [\'reckon\' => 1];'),
+        );
     }
 
     /** @return list<string> */
@@ -40,7 +46,11 @@ final class WordsTest extends TestCase
         preg_match_all('/^\| ([^|]+) \| [^|]+ \|$/m', substr($page, (int) strpos($page, '## Retired')), $rows);
         $words = [];
         // What is retired in one place only is told in brackets, and cannot be searched for.
-        foreach (array_filter(\array_slice($rows[1], 1), static fn (string $row): bool => !str_contains($row, '(') && !str_contains($row, '---')) as $row) {
+        $found = array_filter(
+            \array_slice($rows[1], 1),
+            static fn (string $row): bool => !str_contains($row, '(') && !str_contains($row, '---'),
+        );
+        foreach ($found as $row) {
             $words[] = $row;
         }
 
@@ -52,10 +62,14 @@ final class WordsTest extends TestCase
     {
         $root = \dirname(__DIR__, 2);
         foreach (['templates', 'src', 'core/src'] as $folder) {
-            foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("$root/$folder", \FilesystemIterator::SKIP_DOTS)) as $file) {
+            foreach (
+                new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("$root/$folder", \FilesystemIterator::SKIP_DOTS)) as $file
+            ) {
                 \assert($file instanceof \SplFileInfo);
                 $code = 'data' === basename($file->getPath()) ? '' : (string) file_get_contents($file->getPathname());
-                yield substr($file->getPathname(), \strlen($root) + 1) => 'php' === $file->getExtension() ? self::inPhp($code) : self::inTemplate($code);
+                yield substr($file->getPathname(), \strlen($root) + 1) => 'php' === $file->getExtension()
+                    ? self::inPhp($code)
+                    : self::inTemplate($code);
             }
         }
     }
@@ -67,7 +81,10 @@ final class WordsTest extends TestCase
         preg_match_all('/\{[{%].*?[%}]\}/s', $code, $expressions);
         preg_match_all('/["\']([^"\']* [^"\']*)["\']/', implode("\n", $expressions[0]), $said);
         preg_match_all('/(?:aria-label|title|placeholder)="([^"{]+)"/', $code, $labels);
-        $plain = explode("\n", (string) preg_replace('/\s{2,}/', "\n", strip_tags((string) preg_replace('/\{[{%].*?[%}]\}/s', '  ', $code))));
+        $plain = explode(
+            "\n",
+            (string) preg_replace('/\s{2,}/', "\n", strip_tags((string) preg_replace('/\{[{%].*?[%}]\}/s', '  ', $code))),
+        );
 
         return array_values(array_filter([...$plain, ...$said[1], ...$labels[1]], static fn (string $text): bool => '' !== trim($text)));
     }

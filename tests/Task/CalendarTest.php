@@ -24,7 +24,13 @@ final class CalendarTest extends TestCase
     private static function events(string $name, Task ...$tasks): array
     {
         $tank = new Tank(new Keeper('Runa', 'Runa'), $name, new \DateTimeImmutable('2026-05-01'));
-        $calendar = Reader::read((new Calendar(new MockClock('2026-05-01 10:00', 'Asia/Tokyo')))->write($tank, array_values($tasks), new \DateTimeImmutable('2026-12-30')));
+        $calendar = Reader::read(
+            (new Calendar(new MockClock('2026-05-01 10:00', 'Asia/Tokyo')))->write(
+                $tank,
+                array_values($tasks),
+                new \DateTimeImmutable('2026-12-30'),
+            ),
+        );
         self::assertInstanceOf(VCalendar::class, $calendar);
         self::assertSame([], $calendar->validate());
 
@@ -62,6 +68,9 @@ final class CalendarTest extends TestCase
     #[TestWith([120, 1.0, '2 h, then wait 1 h'])]
     public function testTimesInWords(int $minutes, float $wait, string $words): void
     {
-        self::assertSame($words, (new StepView(new Step('s', 'Step', 'some', 'right', minutes: $minutes, wait: $wait), null, false, null))->time());
+        self::assertSame(
+            $words,
+            (new StepView(new Step('s', 'Step', 'some', 'right', minutes: $minutes, wait: $wait), null, false, null))->time(),
+        );
     }
 }

@@ -109,26 +109,30 @@ final class TransferTest extends BenchTestCase
                 };
             }
             for ($n = mt_rand(0, 60); $n > 0; --$n) {
-                $entities->persist(new Entry(
-                    $tank,
-                    new \DateTimeImmutable('2026-01-01 +'.mt_rand(0, 300).' days', new \DateTimeZone('UTC')),
-                    EntryKind::cases()[mt_rand(0, 2)],
-                    'nitrate',
-                    0 === mt_rand(0, 4) ? null : mt_rand() / 7.0,
-                    0 === mt_rand(0, 1) ? null : 'a1',
-                    "line, $n; “words”",
-                    0 === mt_rand(0, 1),
-                ));
+                $entities->persist(
+                    new Entry(
+                        $tank,
+                        new \DateTimeImmutable('2026-01-01 +'.mt_rand(0, 300).' days', new \DateTimeZone('UTC')),
+                        EntryKind::cases()[mt_rand(0, 2)],
+                        'nitrate',
+                        0 === mt_rand(0, 4) ? null : mt_rand() / 7.0,
+                        0 === mt_rand(0, 1) ? null : 'a1',
+                        "line, $n; “words”",
+                        0 === mt_rand(0, 1),
+                    ),
+                );
             }
             for ($n = mt_rand(0, 4); $n > 0; --$n) {
-                $entities->persist(new TaskMark(
-                    $tank,
-                    "task-$n",
-                    '2026-02-0'.$n,
-                    0 === mt_rand(0, 1) ? null : new \DateTimeImmutable('2026-03-01', new \DateTimeZone('UTC')),
-                    0 === mt_rand(0, 1),
-                    0 === mt_rand(0, 1) ? null : Uuid::v7(),
-                ));
+                $entities->persist(
+                    new TaskMark(
+                        $tank,
+                        "task-$n",
+                        '2026-02-0'.$n,
+                        0 === mt_rand(0, 1) ? null : new \DateTimeImmutable('2026-03-01', new \DateTimeZone('UTC')),
+                        0 === mt_rand(0, 1),
+                        0 === mt_rand(0, 1) ? null : Uuid::v7(),
+                    ),
+                );
             }
             $entities->flush();
             $book = $this->service(BuildRecords::class);
@@ -188,7 +192,11 @@ final class TransferTest extends BenchTestCase
         $tank = $this->stored();
         $this->service(TankEditor::class)->edit($tank, 1, ['light.hours' => '11'], UnitSystem::Metric);
         $words = array_column($this->bring($this->keeper, $away)->tanks, 'words', 'tank');
-        self::assertStringContainsString('with all that is in the file', $words['Waiting hall'], 'the waiting hall knows more than the file');
+        self::assertStringContainsString(
+            'with all that is in the file',
+            $words['Waiting hall'],
+            'the waiting hall knows more than the file',
+        );
         self::assertNotEmpty(preg_grep('/1 line of its logbook were added/', $words));
         self::assertSame(2, $this->stored()->head());
         self::assertCount(\count($lines), $entities->getRepository(Entry::class)->findAll());
@@ -217,9 +225,21 @@ final class TransferTest extends BenchTestCase
         $away = $this->carried($this->keeper);
         $folder = substr((string) array_key_first($away), 0, (int) strpos((string) array_key_first($away), '/plans/'));
         $id = '01890000-0000-7000-8000-00000000000';
-        $away["$folder/log.csv"] = "day,kind,what,amount,of,words,made_up,id,written\n2026-01-01,deed,top-up,1.5,,fine,,{$id}1,1.000000\nyesterday,deed,top-up,1,,x,,{$id}2,1.000000\n2026-01-01,murder,x,1,,x,,{$id}3,1.000000\n2026-01-01,deed,top-up,much,,x,,{$id}4,1.000000\n2026-01-01,deed,top-up,1e999,,x,,{$id}4,1.000000\n2026-01-01,deed,top-up,1,,\"a\u{202E}b\",,{$id}5,1.000000\n2026-01-01,deed,top-up,1,,x,,no-id,1.000000\n2026-01-01,deed,top-up,1,,x,,{$id}6,now\n";
+        $away["$folder/log.csv"] = implode("\n", [
+            'day,kind,what,amount,of,words,made_up,id,written',
+            "2026-01-01,deed,top-up,1.5,,fine,,{$id}1,1.000000",
+            "yesterday,deed,top-up,1,,x,,{$id}2,1.000000",
+            "2026-01-01,murder,x,1,,x,,{$id}3,1.000000",
+            "2026-01-01,deed,top-up,much,,x,,{$id}4,1.000000",
+            "2026-01-01,deed,top-up,1e999,,x,,{$id}4,1.000000",
+            "2026-01-01,deed,top-up,1,,\"a\u{202E}b\",,{$id}5,1.000000",
+            '2026-01-01,deed,top-up,1,,x,,no-id,1.000000',
+            "2026-01-01,deed,top-up,1,,x,,{$id}6,now",
+            '',
+        ]);
         $away["$folder/tasks.csv"] = "task,due,moved_to,settled,entry\nlook,2026-13-01,,yes,\n";
-        $away["$folder/steps.csv"] = "step,done,day,note\nfill,yes,2026-01-01,".str_repeat('x', 301)."\nsoil,yes,2026-01-01,".str_repeat('x', 300)."\n";
+        $away["$folder/steps.csv"] =
+            "step,done,day,note\nfill,yes,2026-01-01,".str_repeat('x', 301)."\nsoil,yes,2026-01-01,".str_repeat('x', 300)."\n";
         $away["$folder/devices.csv"] = "kind,device\ntoaster,x\n";
         $away["$folder/sheet.json"] = '{"bags": {"coarse-sand": -1}, "ticked": [5, "fine"]}';
         unset($away["$folder/revisions.csv"]);
@@ -227,11 +247,18 @@ final class TransferTest extends BenchTestCase
         $this->service(EntityManagerInterface::class)->flush();
         $report = $this->bring($this->keeper, $away);
         self::assertStringContainsString('could not be read', $report->tanks[0]['words']);
-        self::assertSame(['revisions.csv' => [null], 'log.csv' => [3, 4, 5, 6, 7, 8, 9], 'tasks.csv' => [2], 'steps.csv' => [2], 'devices.csv' => [2]], array_reduce($report->faults, static function (array $by, array $fault): array {
-            $by[basename($fault['file'])][] = $fault['line'];
+        self::assertSame(
+            ['revisions.csv' => [null], 'log.csv' => [3, 4, 5, 6, 7, 8, 9], 'tasks.csv' => [2], 'steps.csv' => [2], 'devices.csv' => [2]],
+            array_reduce(
+                $report->faults,
+                static function (array $by, array $fault): array {
+                    $by[basename($fault['file'])][] = $fault['line'];
 
-            return $by;
-        }, []));
+                    return $by;
+                },
+                [],
+            ),
+        );
     }
 
     public function testAPlanThatBreaksTheRulesIsTold(): void
@@ -253,17 +280,24 @@ final class TransferTest extends BenchTestCase
         yield 'half a ZIP' => [substr((string) file_get_contents(self::zip(['manifest.json' => '{}'])), 0, 60)];
         yield 'no manifest' => [(string) file_get_contents(self::zip(['x' => 'y']))];
         yield 'another manifest' => [(string) file_get_contents(self::zip(['manifest.json' => '{"format": "other"}']))];
-        yield 'another version' => [(string) file_get_contents(self::zip(['manifest.json' => '{"format": "olvek.shelf", "version": 99, "tanks": []}']))];
+        yield 'another version' => [
+            (string) file_get_contents(self::zip(['manifest.json' => '{"format": "olvek.shelf", "version": 99, "tanks": []}'])),
+        ];
         yield 'a folder outside' => [
-            (string) file_get_contents(self::zip([
-                'manifest.json' => '{"format": "olvek.shelf", "version": 1, "tanks": [{"folder": "../../etc", "id": "01890000-0000-7000-8000-000000000001", "name": "x", "created": "2026-01-01T00:00:00+00:00", "head": 1}]}',
-            ])),
+            (string) file_get_contents(
+                self::zip([
+                    'manifest.json' => '{"format": "olvek.shelf", "version": 1, "tanks": [{"folder": "../../etc", "id": '
+                        .'"01890000-0000-7000-8000-000000000001", "name": "x", "created": "2026-01-01T00:00:00+00:00", "head": 1}]}',
+                ]),
+            ),
         ];
         yield 'a bomb' => [
-            (string) file_get_contents(self::zip([
-                'manifest.json' => '{}',
-                ...array_fill_keys(array_map(static fn (int $n): string => "f$n", range(1, 45)), str_repeat("\0", 9_000_000)),
-            ])),
+            (string) file_get_contents(
+                self::zip([
+                    'manifest.json' => '{}',
+                    ...array_fill_keys(array_map(static fn (int $n): string => "f$n", range(1, 45)), str_repeat("\0", 9_000_000)),
+                ]),
+            ),
         ];
     }
 
@@ -340,10 +374,18 @@ final class TransferTest extends BenchTestCase
             $rows,
             array_map(
                 array_values(...),
-                array_values(iterator_to_array(\Olvek\Transfer\Csv::read(
-                    \Olvek\Transfer\Csv::write(['a', 'b', 'c', 'd', 'e', 'f'], $rows),
-                    ['a', 'b', 'c', 'd', 'e', 'f'],
-                ))),
+                array_values(
+                    iterator_to_array(
+                        \Olvek\Transfer\Csv::read(\Olvek\Transfer\Csv::write(['a', 'b', 'c', 'd', 'e', 'f'], $rows), [
+                            'a',
+                            'b',
+                            'c',
+                            'd',
+                            'e',
+                            'f',
+                        ]),
+                    ),
+                ),
             ),
         );
         foreach ([0.1, 1 / 3, 1e-300, 123456789.123456789, -0.0] as $number) {

@@ -53,7 +53,10 @@ final class ForecastsTest extends TestCase
             self::assertSame(2 === $part, $this->prospect()->compute(self::plan(), self::log(0.5), 6, $part), "part $part");
         }
         $straight = new Forecasts(new ResultCache(new ArrayAdapter(), 'build'));
-        self::assertSame(self::band(self::whole($straight, self::log(0.5), 6)), self::band($this->prospect()->known(self::plan(), self::log(0.5), 6)));
+        self::assertSame(
+            self::band(self::whole($straight, self::log(0.5), 6)),
+            self::band($this->prospect()->known(self::plan(), self::log(0.5), 6)),
+        );
     }
 
     public function testItIsKnownUntilSomethingIsWrittenDown(): void
@@ -69,7 +72,10 @@ final class ForecastsTest extends TestCase
 
     public function testReadingsMoveIt(): void
     {
-        self::assertGreaterThan(self::band(self::whole($this->prospect(), self::log(0.0), 6)), self::band(self::whole($this->prospect(), self::log(1.5), 6)));
+        self::assertGreaterThan(
+            self::band(self::whole($this->prospect(), self::log(0.0), 6)),
+            self::band(self::whole($this->prospect(), self::log(1.5), 6)),
+        );
     }
 
     public function testWithoutReadingsThereIsThePlanAlone(): void

@@ -37,7 +37,10 @@ final class WeeksTest extends BenchTestCase
     public function testReadingsAreKeptAsNitrogenWhateverTheKitCounts(string $ion, float $typed, float $kept): void
     {
         $this->fill(5);
-        $this->post('test', ['test' => ['ammonia' => (string) $typed, 'nitrite' => '0,2', 'temperature' => '73.4 °F'], 'counts' => ['ammonia' => $ion, 'nitrite' => 'NO2', 'nitrate' => 'NO3']]);
+        $this->post('test', [
+            'test' => ['ammonia' => (string) $typed, 'nitrite' => '0,2', 'temperature' => '73.4 °F'],
+            'counts' => ['ammonia' => $ion, 'nitrite' => 'NO2', 'nitrate' => 'NO3'],
+        ]);
         self::assertResponseRedirects("/tanks/$this->tank/weeks#today");
         $values = array_column(array_map(static fn (Entry $e): array => [$e->what, $e->amount], $this->entries()), 1, 0);
         self::assertEqualsWithDelta($kept, $values['ammonia'], 1e-4);
@@ -59,7 +62,13 @@ final class WeeksTest extends BenchTestCase
         $this->post('test', ['test' => ['ammonia' => '0.25', $measure => $typed], 'day' => '']);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString($why, $this->text("#error-$measure"));
-        self::assertSame($typed, $this->browser->getCrawler()->filter("#test-$measure")->attr('value'));
+        self::assertSame(
+            $typed,
+            $this->browser
+                ->getCrawler()
+                ->filter("#test-$measure")
+                ->attr('value'),
+        );
         self::assertSame('0.25', $this->browser->getCrawler()->filter('#test-ammonia')->attr('value'));
         self::assertSame([], $this->entries());
     }
@@ -91,7 +100,14 @@ final class WeeksTest extends BenchTestCase
         $this->browser->followRedirect();
         self::assertStringContainsString('done, day 2', $this->text('#gate-group-a1'));
         self::assertStringContainsString('4 × ', $this->text('.log'));
-        $this->browser->submit($this->browser->getCrawler()->filter('.log li')->reduce(static fn ($li): bool => str_contains($li->text(), 'came'))->filter('button')->form());
+        $this->browser->submit(
+            $this->browser
+                ->getCrawler()
+                ->filter('.log li')
+                ->reduce(static fn ($li): bool => str_contains($li->text(), 'came'))
+                ->filter('button')
+                ->form(),
+        );
         $this->browser->followRedirect();
         self::assertSelectorExists('#gate-group-a1.gate-ready', 'taken back');
     }
@@ -172,7 +188,10 @@ final class WeeksTest extends BenchTestCase
         $this->fill(2);
         $this->post('test', ['test' => ['nitrate' => '10', 'ph' => '7.4']]);
         $this->browser->request('GET', "/tanks/$this->tank/weeks/log.csv");
-        $lines = array_map(static fn (string $line): array => str_getcsv($line, escape: ''), explode("\n", trim($this->browser->getInternalResponse()->getContent())));
+        $lines = array_map(
+            static fn (string $line): array => str_getcsv($line, escape: ''),
+            explode("\n", trim($this->browser->getInternalResponse()->getContent())),
+        );
         self::assertSame(['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up'], $lines[0]);
         self::assertSame([$this->day(0), 'reading', 'nitrate'], \array_slice($lines[1], 0, 3));
         self::assertEqualsWithDelta(Ion::Nitrate->toElement(10), (float) $lines[1][3], 1e-6);
@@ -187,7 +206,14 @@ final class WeeksTest extends BenchTestCase
     public function testNothingIsWrittenWithoutTheToken(string $where): void
     {
         $this->fill(3);
-        $this->browser->request('POST', "/tanks/$this->tank/weeks/$where", ['_token' => 'forged', 'kind' => 'seed', 'amount' => '1', 'test' => ['ammonia' => '1'], 'show' => 'yes', 'day' => $this->day(-1)]);
+        $this->browser->request('POST', "/tanks/$this->tank/weeks/$where", [
+            '_token' => 'forged',
+            'kind' => 'seed',
+            'amount' => '1',
+            'test' => ['ammonia' => '1'],
+            'show' => 'yes',
+            'day' => $this->day(-1),
+        ]);
         self::assertResponseStatusCodeSame(422);
         self::assertSame([], $this->entries());
     }

@@ -64,13 +64,18 @@ final class DeskTest extends TestCase
                 return $job->n > 100 ? Result::unfinished(100) : Result::whole($job->n * 2);
             }
         };
-        $this->handler = new JobMessageHandler(new ServiceLocator([SumJob::class => static fn (): JobHandler => $doer]), $this->kept, $this->turns, 4.0);
+        $this->handler = new JobMessageHandler(
+            new ServiceLocator([SumJob::class => static fn (): JobHandler => $doer]),
+            $this->kept,
+            $this->turns,
+            4.0,
+        );
     }
 
     private function desk(bool $workers = false, int $allowance = 100): WorkQueue
     {
         $bus = new class(function (JobMessage $piece) use ($workers): void {
-            $workers ? $this->queue[] = $piece : ($this->handler)($piece);
+            $workers ? ($this->queue[] = $piece) : ($this->handler)($piece);
         }) implements MessageBusInterface {
             public function __construct(private \Closure $send)
             {
@@ -97,7 +102,11 @@ final class DeskTest extends TestCase
         $desk = $this->desk();
         foreach ([1, 2] as $time) {
             $ticket = $desk->ask(new SumJob(21), $this->keeper);
-            self::assertSame([TicketState::Done, 42, 200, []], [$ticket->state, $ticket->value, $ticket->status(), $ticket->headers()], "time $time");
+            self::assertSame(
+                [TicketState::Done, 42, 200, []],
+                [$ticket->state, $ticket->value, $ticket->status(), $ticket->headers()],
+                "time $time",
+            );
         }
         self::assertSame(1, $this->done);
     }
@@ -107,7 +116,11 @@ final class DeskTest extends TestCase
         $desk = $this->desk(workers: true);
         foreach ([1, 2] as $time) {
             $ticket = $desk->ask(new SumJob(21), $this->keeper);
-            self::assertSame([TicketState::Underway, 202, ['Retry-After' => '1']], [$ticket->state, $ticket->status(), $ticket->headers()], "time $time");
+            self::assertSame(
+                [TicketState::Underway, 202, ['Retry-After' => '1']],
+                [$ticket->state, $ticket->status(), $ticket->headers()],
+                "time $time",
+            );
         }
         self::assertCount(1, $this->queue, 'asked twice, sent once');
         ($this->handler)($this->queue[0]);
@@ -189,12 +202,14 @@ final class DeskTest extends TestCase
     /** A piece of work travels by any transport: what comes out is what went in. */
     public function testJobsTravel(): void
     {
-        foreach ([
-            new \Olvek\Judging\AnswerJob('{}', 'stock', 'neocaridina-davidi'),
-            new \Olvek\Judging\RemedyJob('{}', \Olvek\Core\Margin\MarginId::Oxygen, \Olvek\Core\Unit\UnitSystem::Us),
-            new \Olvek\Judging\BandJob('{}', 3),
-            new \Olvek\Weeks\ForecastJob('{}', new \Olvek\Core\Log\Log(), 5, 2),
-        ] as $job) {
+        foreach (
+            [
+                new \Olvek\Judging\AnswerJob('{}', 'stock', 'neocaridina-davidi'),
+                new \Olvek\Judging\RemedyJob('{}', \Olvek\Core\Margin\MarginId::Oxygen, \Olvek\Core\Unit\UnitSystem::Us),
+                new \Olvek\Judging\BandJob('{}', 3),
+                new \Olvek\Weeks\ForecastJob('{}', new \Olvek\Core\Log\Log(), 5, 2),
+            ] as $job
+        ) {
             $back = unserialize(serialize(new JobMessage($job, 'k')));
             self::assertInstanceOf(JobMessage::class, $back);
             self::assertSame($job->key(), $back->job->key());

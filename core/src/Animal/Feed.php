@@ -27,13 +27,12 @@ final readonly class Feed
      * @param Food|null $food what it is; null where nobody said: flake
      */
     public function __construct(
-        #[Number('dry food a day', Dimension::Mass, 0.0, 1000.0, 'g of dry food a day', decimals: 3, metric: Unit::Gram, us: Unit::Gram)]
+        #[Number('dry food a day', Dimension::Mass, 0.0, 1000.0, 'g of dry food a day', decimals: 3, metric: Unit::Gram, us: Unit::Gram),]
         public float $grams,
-        #[Number('protein in the food', Dimension::Share, 0.0, 0.8, 'share of the food', decimals: 0)]
-        public float $protein,
+        #[Number('protein in the food', Dimension::Share, 0.0, 0.8, 'share of the food', decimals: 0)] public float $protein,
         public float $phosphorus = 11.0,
         public float $iron = 0.25,
-        #[KindOf('foods', 'a food', 'food', 'flake or the like', 'id in the catalogue of foods; null: flake or the like')]
+        #[KindOf('foods', 'a food', 'food', 'flake or the like', 'id in the catalogue of foods; null: flake or the like'),]
         public ?Food $food = null,
     ) {
     }
@@ -41,7 +40,9 @@ final readonly class Feed
     /** So much of a food, g dry a day. */
     public static function of(float $grams, float $protein, ?Food $food): self
     {
-        return null === $food ? new self($grams, $protein) : new self($grams, $protein, $food->phosphorus->value, $food->iron->value, $food);
+        return null === $food
+            ? new self($grams, $protein)
+            : new self($grams, $protein, $food->phosphorus->value, $food->iron->value, $food);
     }
 
     /** The same food, another amount of it. */

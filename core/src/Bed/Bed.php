@@ -28,22 +28,24 @@ final readonly class Bed
      * @param bool       $bagged  soil tied into mesh bags, so that it cannot be stirred up
      */
     public function __construct(
-        #[Section('soil', label: 'soil')]
-        public ?Layer $soil,
-        #[Section('cap', label: 'cap')]
-        public ?Layer $cap,
-        #[Section('doses.*', Dose::class)]
-        public array $doses = [],
-        #[Section('leaves', label: 'leaves')]
-        public ?Layer $leaves = null,
-        #[Number('gap under the plate', Dimension::Length, 0.0, 0.5, 'm of water under a plate on which the bed lies', decimals: 2)]
+        #[Section('soil', label: 'soil')] public ?Layer $soil,
+        #[Section('cap', label: 'cap')] public ?Layer $cap,
+        #[Section('doses.*', Dose::class)] public array $doses = [],
+        #[Section('leaves', label: 'leaves')] public ?Layer $leaves = null,
+        #[Number('gap under the plate', Dimension::Length, 0.0, 0.5, 'm of water under a plate on which the bed lies', decimals: 2),]
         public float $plate = 0.0,
-        #[Number('lava bags under the slope', Dimension::Volume, 0.0, 2000.0, 'litres of inert bags within the soil')]
+        #[Number('lava bags under the slope', Dimension::Volume, 0.0, 2000.0, 'litres of inert bags within the soil'),]
         public float $core = 0.0,
-        #[Number('soil kept back from the front', Dimension::Length, 0.0, 5.0, 'm from the front pane in which cap takes the soil’s place', decimals: 2)]
+        #[Number(
+            'soil kept back from the front',
+            Dimension::Length,
+            0.0,
+            5.0,
+            'm from the front pane in which cap takes the soil’s place',
+            decimals: 2,
+        ),]
         public float $setback = 0.0,
-        #[YesNo('soil in bags', 'tied into mesh bags', 'loose', 'soil tied into mesh bags')]
-        public bool $bagged = false,
+        #[YesNo('soil in bags', 'tied into mesh bags', 'loose', 'soil tied into mesh bags')] public bool $bagged = false,
     ) {
     }
 
@@ -85,7 +87,10 @@ final readonly class Bed
     /** m² of its upper face; without a bed, of the vessel's bottom, which where it is round is computed a little above its lowest point. */
     public function face(Vessel $vessel): float
     {
-        return max($vessel->areaAt(min($this->meanDepth(), $vessel->height())), $vessel->areaAt(min(self::LOWEST_FLOOR, $vessel->height() / 2)));
+        return max(
+            $vessel->areaAt(min($this->meanDepth(), $vessel->height())),
+            $vessel->areaAt(min(self::LOWEST_FLOOR, $vessel->height() / 2)),
+        );
     }
 
     /** Litres of all that lies below the upper face, water under a plate included. */
@@ -109,20 +114,26 @@ final readonly class Bed
     /** Litres between bottom or plate and the soil's upper face. */
     public function soilRoom(Vessel $vessel): float
     {
-        return null === $this->soil ? 0.0 : $vessel->volumeUnderSlope($this->soilTop(Side::Front), $this->soilTop(Side::Back)) - $this->voidVolume($vessel);
+        return null === $this->soil
+            ? 0.0
+            : $vessel->volumeUnderSlope($this->soilTop(Side::Front), $this->soilTop(Side::Back)) - $this->voidVolume($vessel);
     }
 
     /** Litres of leaves as laid. */
     public function leafVolume(Vessel $vessel): float
     {
-        return null === $this->leaves ? 0.0
-            : $vessel->volumeUnderSlope($this->underCap(Side::Front), $this->underCap(Side::Back)) - $vessel->volumeUnderSlope($this->soilTop(Side::Front), $this->soilTop(Side::Back));
+        return null === $this->leaves
+            ? 0.0
+            : $vessel->volumeUnderSlope($this->underCap(Side::Front), $this->underCap(Side::Back)) -
+                    $vessel->volumeUnderSlope($this->soilTop(Side::Front), $this->soilTop(Side::Back));
     }
 
     /** Litres of cap as laid: what lies above soil and leaves, and before the soil where that is kept back. */
     public function capVolume(Vessel $vessel): float
     {
-        return $this->volume($vessel) - $vessel->volumeUnderSlope($this->underCap(Side::Front), $this->underCap(Side::Back)) + $this->heldBack($vessel);
+        return $this->volume($vessel) -
+            $vessel->volumeUnderSlope($this->underCap(Side::Front), $this->underCap(Side::Back)) +
+            $this->heldBack($vessel);
     }
 
     /**
@@ -151,6 +162,6 @@ final readonly class Bed
         $share = min(1.0, $this->setback / $vessel->width());
         $mean = $this->soil->meanDepth();
 
-        return $mean > 0 ? min(1.0, $share * $this->soil->at($share / 2) / $mean) * $this->soilRoom($vessel) : 0.0;
+        return $mean > 0 ? min(1.0, ($share * $this->soil->at($share / 2)) / $mean) * $this->soilRoom($vessel) : 0.0;
     }
 }

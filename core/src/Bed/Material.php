@@ -46,8 +46,34 @@ final readonly class Material
     }
 
     /** The same material with other likely values of what is least certain. */
-    public function with(Estimate $flushNitrogen, Estimate $slowNitrogen, Estimate $quickCarbon, Estimate $slowCarbon, Estimate $retardation, Estimate $phosphorus, Estimate $potassium, Estimate $iron): self
-    {
-        return new self($this->id, $this->name, $this->role, $this->density, $this->porosity, $flushNitrogen, $this->nitrateShare, $slowNitrogen, $quickCarbon, $slowCarbon, $retardation, $phosphorus, $potassium, $iron, $this->acidity, $this->lime, $this->remarks);
+    public function with(
+        Estimate $flushNitrogen,
+        Estimate $slowNitrogen,
+        Estimate $quickCarbon,
+        Estimate $slowCarbon,
+        Estimate $retardation,
+        Estimate $phosphorus,
+        Estimate $potassium,
+        Estimate $iron,
+    ): self {
+        return new self(
+            $this->id,
+            $this->name,
+            $this->role,
+            $this->density,
+            $this->porosity,
+            $flushNitrogen,
+            $this->nitrateShare,
+            $slowNitrogen,
+            $quickCarbon,
+            $slowCarbon,
+            $retardation,
+            $phosphorus,
+            $potassium,
+            $iron,
+            $this->acidity,
+            $this->lime,
+            $this->remarks,
+        );
     }
 }

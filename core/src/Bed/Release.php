@@ -7,17 +7,23 @@ namespace Olvek\Core\Bed;
 use Olvek\Core\Vessel\Vessel;
 
 /**
- * What a bed holds of nitrogen, how much of it goes into the water at filling, and what stands in the way of the rest: sorption in the soil, and
+ * What a bed holds of nitrogen, how much of it goes into the water at filling, and what stands in the way of the rest: sorption in the
+ * soil, and
  * diffusion through the cap. How it then goes, day by day, is Run\BedDay's and Run\LeachDay's affair.
  */
 final readonly class Release
 {
     /** m²/d, NH4⁺ in free water at 25 °C. P: Li & Gregory (1974), Geochim. Cosmochim. Acta 38, 703–714. */
     public const DIFFUSION = 1.7e-4;
-    /** How it changes with warmth: (9.50 + 0.413 T) 10⁻⁶ cm²/s. M: Boudreau (1997), Diagenetic Models and Their Implementation, table 4.8. */
-    private const DIFFUSION_AT_ZERO = 9.50;
+    /**
+     * How it changes with warmth: (9.50 + 0.413 T) 10⁻⁶ cm²/s. M: Boudreau (1997), Diagenetic Models and Their Implementation, table 4.8.
+     */
+    private const DIFFUSION_AT_ZERO = 9.5;
     private const DIFFUSION_PER_DEGREE = 0.413;
-    /** g C per g N from which microbes keep what they free. P form: Stanford & Smith (1972) and the stoichiometry of microbes at C:N 8 and an efficiency of 0.3; M. */
+    /**
+     * g C per g N from which microbes keep what they free. P form: Stanford & Smith (1972) and the stoichiometry of microbes at C:N 8 and
+     * an efficiency of 0.3; M.
+     */
     private const LEAN = 27.0;
     /** Share of the soluble flush that goes straight to the water at filling under a sound cap. J (0.005–0.1). */
     private const FILLING_SHARE_SOUND = 0.01;
@@ -50,11 +56,15 @@ final readonly class Release
         $this->pores = [] === $contents ? 1.0 : max(1e-9, self::held($contents, static fn (Mix $m): float => $m->porosity()));
         $this->slow = self::held($contents, static fn (Mix $m): float => $m->slowNitrogenPerLitre());
         // Litres of pore water that would hold as much ammonium as the soil and its pores do at the same pore concentration.
-        $this->holdUp = [] === $contents ? 1.0 : max(1e-9, self::held($contents, static fn (Mix $m): float => $m->porosity() * $m->retardation()));
-        $this->conductance = $capPorosity * self::DIFFUSION / self::tortuosity($capPorosity) / $capDepth * $bed->face($vessel) * 1000;
+        $this->holdUp =
+            [] === $contents ? 1.0 : max(1e-9, self::held($contents, static fn (Mix $m): float => $m->porosity() * $m->retardation()));
+        $this->conductance = (($capPorosity * self::DIFFUSION) / self::tortuosity($capPorosity) / $capDepth) * $bed->face($vessel) * 1000;
     }
 
-    /** θ², dimensionless. P: Boudreau (1996), The diffusive tortuosity of fine-grained unlithified sediments, Geochim. Cosmochim. Acta 60, 3139–3142. */
+    /**
+     * θ², dimensionless. P: Boudreau (1996), The diffusive tortuosity of fine-grained unlithified sediments, Geochim. Cosmochim. Acta 60,
+     * 3139–3142.
+     */
     public static function tortuosity(float $porosity): float
     {
         return 1 - log($porosity ** 2);
@@ -97,13 +107,18 @@ final readonly class Release
         return $this->slow;
     }
 
-    /** mg N of it that microbes free within a year or so: a share of all, the less the leaner in nitrogen the matter is, where that counts. */
+    /**
+     * mg N of it that microbes free within a year or so: a share of all, the less the leaner in nitrogen the matter is, where that counts.
+     */
     public function readyNitrogen(float $share, bool $byLeanness = true): float
     {
         $ready = static function (Mix $mix) use ($byLeanness): float {
             $sum = 0.0;
             foreach ($mix->shares as [$m, $part]) {
-                $ratio = $m->slowNitrogen->value > 0 ? 1000 * ($m->slowCarbon->value + $m->quickCarbon->value) / $m->slowNitrogen->value : self::LEAN;
+                $ratio =
+                    $m->slowNitrogen->value > 0
+                        ? (1000 * ($m->slowCarbon->value + $m->quickCarbon->value)) / $m->slowNitrogen->value
+                        : self::LEAN;
                 $sum += $part * $m->density->value * $m->slowNitrogen->value * ($byLeanness ? max(0.0, 1 - $ratio / self::LEAN) : 1.0);
             }
 

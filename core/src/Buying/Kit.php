@@ -26,13 +26,17 @@ final class Kit
             'lamp' => $plan->lamp->lumens > 0 ? \sprintf('lamp of %s lm', Decimal::trimmed($plan->lamp->lumens, 0)) : null,
             'timer' => $plan->lamp->lumens > 0 ? 'timer for the lamp' : null,
             'socket' => $plan->lamp->lumens > 0 || [] !== $warm ? 'socket with a residual-current device' : null,
-            'heater' => [] !== $warm ? \sprintf('heater: some of the animals want more than %s', $units->show(Dimension::Temperature, $coldest, 0)) : null,
+            'heater' => [] !== $warm
+                    ? \sprintf('heater: some of the animals want more than %s', $units->show(Dimension::Temperature, $coldest, 0))
+                    : null,
             'lid' => $plan->site->lid || $plan->site->sealed ? 'lid' : null,
             'sieve' => null !== $plan->bed->soil ? 'sieve, gloves and a mask for dusty soil' : null,
             'mesh' => $plan->bed->bagged || $plan->bed->core > 0 ? 'fine mesh and ties for the bags' : null,
             'bucket' => 'two clean buckets',
             'pour' => Filling::Hose === $plan->preparation->filling ? 'thin hose' : 'plate to fill over',
-            'treatment' => Treatment::Unchlorinated === $plan->preparation->treatment ? null : \sprintf('water treatment for %s, by its label', $units->show(Dimension::Volume, $plan->netWater())),
+            'treatment' => Treatment::Unchlorinated === $plan->preparation->treatment
+                    ? null
+                    : \sprintf('water treatment for %s, by its label', $units->show(Dimension::Volume, $plan->netWater())),
             'tweezers' => 'long tweezers',
             'tests' => 'tests for ammonia, nitrite, nitrate, pH and hardness',
             'thermometer' => 'thermometer',

@@ -32,8 +32,14 @@ final readonly class Sheet
      * @param float|null     $cost     of the bags whose price is known; null where none is
      * @param int            $unpriced materials to buy whose price is not known
      */
-    private function __construct(public array $materials, public array $mixes, public float $carry, public float $standing, public ?float $cost, public int $unpriced)
-    {
+    private function __construct(
+        public array $materials,
+        public array $mixes,
+        public float $carry,
+        public float $standing,
+        public ?float $cost,
+        public int $unpriced,
+    ) {
     }
 
     public static function of(Plan $plan, Catalogue $catalogue, Shop $shop = new Shop(), float $bucket = self::BUCKET): self
@@ -56,15 +62,28 @@ final readonly class Sheet
             $bag = $shop->bags[$id] ?? null;
             $bags = null === $bag ? null : (new MaterialNeed($material, $toBuy, 0.0))->bags($bag);
             $price = $shop->prices[$id] ?? null;
-            $lines[] = new BuyLine($material, $laid[$id], $needed, $toBuy, $needed * $material->density->value, $bags,
-                null === $bags || null === $price ? null : $bags * $price, self::substitutes($material, $catalogue, array_keys($kinds)));
+            $lines[] = new BuyLine(
+                $material,
+                $laid[$id],
+                $needed,
+                $toBuy,
+                $needed * $material->density->value,
+                $bags,
+                null === $bags || null === $price ? null : $bags * $price,
+                self::substitutes($material, $catalogue, array_keys($kinds)),
+            );
         }
         $priced = array_filter($lines, static fn (BuyLine $l): bool => null !== $l->cost);
         $stones = array_sum(array_map(static fn ($p): float => $p->mass(), $plan->pieces));
 
-        return new self($lines, self::mixes($plan, $bucket), array_sum(array_map(static fn (BuyLine $l): float => $l->kilograms, $lines)) + $stones + $plan->vessel->mass(), $quantities->fullMass,
+        return new self(
+            $lines,
+            self::mixes($plan, $bucket),
+            array_sum(array_map(static fn (BuyLine $l): float => $l->kilograms, $lines)) + $stones + $plan->vessel->mass(),
+            $quantities->fullMass,
             [] === $priced ? null : array_sum(array_map(static fn (BuyLine $l): float => (float) $l->cost, $priced)),
-            \count(array_filter($lines, static fn (BuyLine $l): bool => null === $l->cost && $l->toBuy > 0)));
+            \count(array_filter($lines, static fn (BuyLine $l): bool => null === $l->cost && $l->toBuy > 0)),
+        );
     }
 
     /** Litres to have for each litre laid: a layer's parts settle together. */
@@ -78,7 +97,13 @@ final readonly class Sheet
     {
         $bed = $plan->bed;
         $layers = [];
-        foreach (['soil' => [$bed->soil, $bed->soilVolume($plan->vessel)], 'leaves' => [$bed->leaves, $bed->leafVolume($plan->vessel)], 'cap' => [$bed->cap, $bed->capVolume($plan->vessel)]] as $name => [$layer, $litres]) {
+        foreach (
+            [
+                'soil' => [$bed->soil, $bed->soilVolume($plan->vessel)],
+                'leaves' => [$bed->leaves, $bed->leafVolume($plan->vessel)],
+                'cap' => [$bed->cap, $bed->capVolume($plan->vessel)],
+            ] as $name => [$layer, $litres]
+        ) {
             if (null !== $layer && $litres > 0) {
                 $layers[$name] = [$layer, $litres];
             }
@@ -106,7 +131,13 @@ final readonly class Sheet
         $bucket = min($bucket, $litres);
         $rows = [];
         foreach ($layer->mix->shares as $n => [$material, $share]) {
-            $rows[] = ['material' => $material, 'parts' => $layer->mix->parts[$n][1], 'litres' => $litres * $share, 'kilograms' => $litres * $share * $material->density->value, 'inBucket' => $bucket * $share];
+            $rows[] = [
+                'material' => $material,
+                'parts' => $layer->mix->parts[$n][1],
+                'litres' => $litres * $share,
+                'kilograms' => $litres * $share * $material->density->value,
+                'inBucket' => $bucket * $share,
+            ];
         }
 
         return new MixTable($name, $rows, $bucket, $litres / $bucket);
@@ -121,8 +152,12 @@ final readonly class Sheet
      */
     private static function substitutes(Material $material, Catalogue $catalogue, array $taken): array
     {
-        $far = static fn (Material $m): float => abs(log((1 + $m->flushNitrogen->value) / (1 + $material->flushNitrogen->value))) + abs(log((1 + $m->slowNitrogen->value) / (1 + $material->slowNitrogen->value)));
-        $others = array_filter($catalogue->materials, static fn (Material $m): bool => $m->role === $material->role && !\in_array($m->id, $taken, true));
+        $far = static fn (Material $m): float => abs(log((1 + $m->flushNitrogen->value) / (1 + $material->flushNitrogen->value))) +
+            abs(log((1 + $m->slowNitrogen->value) / (1 + $material->slowNitrogen->value)));
+        $others = array_filter(
+            $catalogue->materials,
+            static fn (Material $m): bool => $m->role === $material->role && !\in_array($m->id, $taken, true),
+        );
         usort($others, static fn (Material $a, Material $b): int => [$far($a), $a->id] <=> [$far($b), $b->id]);
 
         return \array_slice($others, 0, self::MOST_SUBSTITUTES);

@@ -32,7 +32,12 @@ final class Care
     /** @return list<Task> by day */
     public static function of(Plan $plan, Trace $trace, UnitSystem $units): array
     {
-        $tasks = [...self::dated($plan, $units), ...self::tests($plan), ...self::weekly($plan, $trace, $units), ...self::cuts($plan, $trace)];
+        $tasks = [
+            ...self::dated($plan, $units),
+            ...self::tests($plan),
+            ...self::weekly($plan, $trace, $units),
+            ...self::cuts($plan, $trace),
+        ];
         usort($tasks, static fn (Task $a, Task $b): int => [$a->day, $a->id] <=> [$b->day, $b->id]);
 
         return $tasks;
@@ -48,10 +53,20 @@ final class Care
             }
         }
         foreach ($plan->groups as $group) {
-            $tasks[] = new Task("stock-$group->id", $group->day, \sprintf('add %d × %s, if ammonia and nitrite read 0', $group->count, $group->kind->common), start: true);
+            $tasks[] = new Task(
+                "stock-$group->id",
+                $group->day,
+                \sprintf('add %d × %s, if ammonia and nitrite read 0', $group->count, $group->kind->common),
+                start: true,
+            );
         }
         if ($plan->feed->grams > 0) {
-            $tasks[] = new Task('feed', $plan->feedFrom, \sprintf('Begin to feed, %s g a day', Decimal::trimmed($plan->feed->grams, 3)), start: true);
+            $tasks[] = new Task(
+                'feed',
+                $plan->feedFrom,
+                \sprintf('Begin to feed, %s g a day', Decimal::trimmed($plan->feed->grams, 3)),
+                start: true,
+            );
         }
         foreach ($plan->events as $event) {
             // Weather and failures are nobody's task.
@@ -62,10 +77,28 @@ final class Care
             $tasks[] = new Task("event-$event->id", $event->day, Words::capital($event->kind->words()).$share);
         }
         foreach (\array_slice(LightPlan::of($plan), 1) as $entry) {
-            $tasks[] = new Task("light-$entry->day", $entry->day, \sprintf('Lamp to %d %% for %s h%s', (int) round(100 * $entry->share), Decimal::trimmed($entry->hours, 2), $entry->gated ? ', if no algae show' : ''));
+            $tasks[] = new Task(
+                "light-$entry->day",
+                $entry->day,
+                \sprintf(
+                    'Lamp to %d %% for %s h%s',
+                    (int) round(100 * $entry->share),
+                    Decimal::trimmed($entry->hours, 2),
+                    $entry->gated ? ', if no algae show' : '',
+                ),
+            );
         }
         if ($plan->care->changeEvery > 0 && $plan->care->changeShare > 0) {
-            $tasks[] = new Task('change', $plan->care->changeEvery, \sprintf('Change %s of the water (%s %%)', $units->show(Dimension::Volume, $plan->netWater() * $plan->care->changeShare), Decimal::trimmed(100 * $plan->care->changeShare, 0)), $plan->care->changeEvery);
+            $tasks[] = new Task(
+                'change',
+                $plan->care->changeEvery,
+                \sprintf(
+                    'Change %s of the water (%s %%)',
+                    $units->show(Dimension::Volume, $plan->netWater() * $plan->care->changeShare),
+                    Decimal::trimmed(100 * $plan->care->changeShare, 0),
+                ),
+                $plan->care->changeEvery,
+            );
         }
 
         return $tasks;
@@ -94,9 +127,24 @@ final class Care
         }
         if ([] !== array_filter($plan->clumps, static fn ($c): bool => $c->kind->role->coversSurface())) {
             $handfuls = self::floatersOut($plan, $trace);
-            $tasks[] = new Task('floaters', 14, 'Take floaters out, down to a third of the surface'.($handfuls < 0.2 ? ', once there are more' : \sprintf(': %s handful%s a week on the mean', $handfuls < 0.75 ? 'half a' : Decimal::trimmed($handfuls, 0), $handfuls < 1.5 ? '' : 's')), 7);
+            $tasks[] = new Task(
+                'floaters',
+                14,
+                'Take floaters out, down to a third of the surface'.
+                    ($handfuls < 0.2
+                        ? ', once there are more'
+                        : \sprintf(
+                            ': %s handful%s a week on the mean',
+                            $handfuls < 0.75 ? 'half a' : Decimal::trimmed($handfuls, 0),
+                            $handfuls < 1.5 ? '' : 's',
+                        )),
+                7,
+            );
         }
-        if (\in_array($plan->preparation->method, self::LITTERED, true) || [] !== array_filter($plan->events, static fn ($o): bool => EventKind::Leaves === $o->kind)) {
+        if (
+            \in_array($plan->preparation->method, self::LITTERED, true)
+            || [] !== array_filter($plan->events, static fn ($o): bool => EventKind::Leaves === $o->kind)
+        ) {
             $tasks[] = new Task('litter', self::LEAF_DAYS, 'Lay a few dead leaves in, where the old ones are skeletons', self::LEAF_DAYS);
         }
 
@@ -114,7 +162,7 @@ final class Care
             }
         }
 
-        return 7 * $wet / max(1, $trace->days()) / WeeklyTrim::HANDFUL;
+        return (7 * $wet) / max(1, $trace->days()) / WeeklyTrim::HANDFUL;
     }
 
     /** @return list<Task> days on which the run's usual care cuts a clump back */
@@ -128,7 +176,13 @@ final class Care
             for ($day = max(1, $clump->day + 1); $day < $trace->days(); ++$day) {
                 $before = $trace->clumps[$day - 1][$i];
                 if ($before > $clump->biomass() && $trace->clumps[$day][$i] < (1 - self::CUT) * $before) {
-                    $tasks[] = new Task("cut-$clump->id-$day", $day, 'Cut back '.$clump->kind->common.(\in_array($clump->kind->role, [Role::FastStem, Role::SlowStem], true) ? '; tops may be replanted' : ''));
+                    $tasks[] = new Task(
+                        "cut-$clump->id-$day",
+                        $day,
+                        'Cut back '.
+                            $clump->kind->common.
+                            (\in_array($clump->kind->role, [Role::FastStem, Role::SlowStem], true) ? '; tops may be replanted' : ''),
+                    );
                 }
             }
         }

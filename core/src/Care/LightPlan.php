@@ -39,7 +39,10 @@ final readonly class LightPlan
         $shares = [$programme->startShare];
         for ($week = 1; $week <= self::LAST_WEEK && $programme->stepShare > 0; ++$week) {
             // Ten steps of 0.1 do not quite make 1.
-            $shares[] = round($programme->next($shares[$week - 1], null !== $log->algaeOn(1 === $week ? 0 : 7 * ($week - 1) + 1, 7 * $week)), 6);
+            $shares[] = round(
+                $programme->next($shares[$week - 1], null !== $log->algaeOn(1 === $week ? 0 : 7 * ($week - 1) + 1, 7 * $week)),
+                6,
+            );
         }
         $days = array_unique([...array_map(static fn (int $week): int => 7 * $week, array_keys($shares)), $programme->allDay]);
         sort($days);
@@ -49,8 +52,16 @@ final readonly class LightPlan
             $share = $shares[min(\count($shares) - 1, intdiv($day, 7))];
             $hours = $day < $programme->allDay ? 24.0 : $lamp->hours;
             if ([$share, $hours] !== $before) {
-                $entries[] = new self($day, array_map(static fn (array $s): array => [self::clock($s[0]), self::clock($s[1])], $hours >= 24 ? [] : $programme->stretches($hours)), $hours, $share,
-                    $programme->held && $share > $programme->startShare);
+                $entries[] = new self(
+                    $day,
+                    array_map(
+                        static fn (array $s): array => [self::clock($s[0]), self::clock($s[1])],
+                        $hours >= 24 ? [] : $programme->stretches($hours),
+                    ),
+                    $hours,
+                    $share,
+                    $programme->held && $share > $programme->startShare,
+                );
                 $before = [$share, $hours];
             }
         }
@@ -88,16 +99,35 @@ final readonly class LightPlan
     /** What it says of the lamp, in words: "65 % from 10:00 to 18:00". */
     public function words(): string
     {
-        return \sprintf("%d\u{202F}%% %s", (int) round(100 * $this->share), [] === $this->stretches ? 'day and night' : implode(', ', array_map(static fn (array $s): string => "from $s[0] to $s[1]", $this->stretches)));
+        return \sprintf(
+            "%d\u{202F}%% %s",
+            (int) round(100 * $this->share),
+            [] === $this->stretches
+                ? 'day and night'
+                : implode(', ', array_map(static fn (array $s): string => "from $s[0] to $s[1]", $this->stretches)),
+        );
     }
 
-    /** @return array{format: string, version: int, entries: list<array{day: int, allDay: bool, stretches: list<array{on: string, off: string}>, percent: int, waitsForAlgae: bool}>} as a timer's file (docs/formats.md) */
+    /**
+     * @return array{format: string, version: int, entries: list<array{day: int, allDay: bool, stretches: list<array{on: string,
+     * off: string}>, percent: int, waitsForAlgae: bool}>} as a timer's file (docs/formats.md)
+     */
     public static function document(Plan $plan, Log $log = new Log()): array
     {
-        return ['format' => 'olvek.light', 'version' => 1, 'entries' => array_map(static fn (self $e): array => [
-            'day' => $e->day, 'allDay' => [] === $e->stretches, 'stretches' => array_map(static fn (array $s): array => ['on' => $s[0], 'off' => $s[1]], $e->stretches),
-            'percent' => (int) round(100 * $e->share), 'waitsForAlgae' => $e->gated,
-        ], self::of($plan, $log))];
+        return [
+            'format' => 'olvek.light',
+            'version' => 1,
+            'entries' => array_map(
+                static fn (self $e): array => [
+                    'day' => $e->day,
+                    'allDay' => [] === $e->stretches,
+                    'stretches' => array_map(static fn (array $s): array => ['on' => $s[0], 'off' => $s[1]], $e->stretches),
+                    'percent' => (int) round(100 * $e->share),
+                    'waitsForAlgae' => $e->gated,
+                ],
+                self::of($plan, $log),
+            ),
+        ];
     }
 
     /** An hour of the day as a clock shows it; what runs past midnight comes round. */

@@ -16,12 +16,19 @@ final readonly class Task
      * @param int|null $until last day on which it may fall; null for open end
      * @param bool     $start whether the gates of a start ask for it themselves, while there is one
      */
-    public function __construct(public string $id, public int $day, public string $words, public int $every = 0, public ?int $until = null, public bool $start = false)
-    {
+    public function __construct(
+        public string $id,
+        public int $day,
+        public string $words,
+        public int $every = 0,
+        public ?int $until = null,
+        public bool $start = false,
+    ) {
     }
 
     /**
-     * The days on which it falls, of those that a keeper is asked about: once, or of what comes again the last time that has come and the next.
+     * The days on which it falls, of those that a keeper is asked about: once, or of what comes again the last time that has come and the
+     * next.
      *
      * @return list<int> after filling
      */
@@ -32,12 +39,16 @@ final readonly class Task
         }
         $last = $this->day + $this->every * intdiv(max(0, $today - $this->day), $this->every);
 
-        return array_values(array_filter([$last, $last + $this->every], fn (int $day): bool => null === $this->until || $day <= $this->until));
+        return array_values(
+            array_filter([$last, $last + $this->every], fn (int $day): bool => null === $this->until || $day <= $this->until),
+        );
     }
 
     /** "day 14", "every 7 days from day 14 to day 84". */
     public function when(): string
     {
-        return 0 === $this->every ? "day $this->day" : Words::every($this->every)." from day $this->day".(null === $this->until ? '' : " to day $this->until");
+        return 0 === $this->every
+            ? "day $this->day"
+            : Words::every($this->every)." from day $this->day".(null === $this->until ? '' : " to day $this->until");
     }
 }

@@ -94,7 +94,27 @@ final readonly class Catalogue
     private static function materials(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'name', 'role', 'density', 'porosity', 'flush_nitrogen', 'nitrate_share', 'slow_nitrogen', 'quick_carbon', 'slow_carbon', 'retardation', 'phosphorus', 'potassium', 'iron', 'acidity', 'lime', 'remarks'])->rows as $row) {
+        foreach (
+            Table::read($file, [
+                'id',
+                'name',
+                'role',
+                'density',
+                'porosity',
+                'flush_nitrogen',
+                'nitrate_share',
+                'slow_nitrogen',
+                'quick_carbon',
+                'slow_carbon',
+                'retardation',
+                'phosphorus',
+                'potassium',
+                'iron',
+                'acidity',
+                'lime',
+                'remarks',
+            ])->rows as $row
+        ) {
             $material = new Material(
                 $row->text('id'),
                 $row->text('name'),
@@ -124,7 +144,38 @@ final readonly class Catalogue
     private static function plants(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'scientific', 'common', 'synonyms', 'role', 'growth', 'half_light', 'root_share', 'densest', 'mat', 'melt', 'bicarbonate', 'dry_per_piece', 'piece', 'height', 'spread', 'zone', 'planting', 'coolest', 'warmest', 'softest', 'hardest', 'removal', 'sensitive', 'invasive', 'tender', 'wet_ratio', 'remarks'])->rows as $row) {
+        foreach (
+            Table::read($file, [
+                'id',
+                'scientific',
+                'common',
+                'synonyms',
+                'role',
+                'growth',
+                'half_light',
+                'root_share',
+                'densest',
+                'mat',
+                'melt',
+                'bicarbonate',
+                'dry_per_piece',
+                'piece',
+                'height',
+                'spread',
+                'zone',
+                'planting',
+                'coolest',
+                'warmest',
+                'softest',
+                'hardest',
+                'removal',
+                'sensitive',
+                'invasive',
+                'tender',
+                'wet_ratio',
+                'remarks',
+            ])->rows as $row
+        ) {
             $kind = new PlantKind(
                 $row->text('id'),
                 $row->text('scientific'),
@@ -165,7 +216,40 @@ final readonly class Catalogue
     private static function animals(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'scientific', 'common', 'synonyms', 'shape', 'level', 'grams', 'least_tank', 'litres_each', 'group', 'coolest', 'warmest', 'food', 'jumper', 'ph_low', 'ph_high', 'gh_low', 'gh_high', 'temper', 'breeds', 'grazes', 'burrows', 'breathes_air', 'oxygen', 'eats', 'protein', 'invasive', 'wild_caught', 'mature_tank', 'remarks'])->rows as $row) {
+        foreach (
+            Table::read($file, [
+                'id',
+                'scientific',
+                'common',
+                'synonyms',
+                'shape',
+                'level',
+                'grams',
+                'least_tank',
+                'litres_each',
+                'group',
+                'coolest',
+                'warmest',
+                'food',
+                'jumper',
+                'ph_low',
+                'ph_high',
+                'gh_low',
+                'gh_high',
+                'temper',
+                'breeds',
+                'grazes',
+                'burrows',
+                'breathes_air',
+                'oxygen',
+                'eats',
+                'protein',
+                'invasive',
+                'wild_caught',
+                'mature_tank',
+                'remarks',
+            ])->rows as $row
+        ) {
             $kind = new AnimalKind(
                 $row->text('id'),
                 $row->text('scientific'),
@@ -208,7 +292,25 @@ final readonly class Catalogue
     private static function amendments(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'name', 'nitrogen', 'phosphorus', 'potassium', 'iron', 'lime', 'lime_speed', 'hardness', 'alkalinity', 'calcium_share', 'sulphur', 'dose', 'unit_grams', 'remarks'])->rows as $row) {
+        foreach (
+            Table::read($file, [
+                'id',
+                'name',
+                'nitrogen',
+                'phosphorus',
+                'potassium',
+                'iron',
+                'lime',
+                'lime_speed',
+                'hardness',
+                'alkalinity',
+                'calcium_share',
+                'sulphur',
+                'dose',
+                'unit_grams',
+                'remarks',
+            ])->rows as $row
+        ) {
             $found[$row->text('id')] = new Amendment(
                 $row->text('id'),
                 $row->text('name'),
@@ -237,8 +339,17 @@ final readonly class Catalogue
         $found = [];
         $none = Estimate::of(0.0, Provenance::CommonPractice);
         foreach (Table::read($file, ['id', 'name', 'density', 'lime', 'surface', 'remarks'])->rows as $row) {
-            $found[$row->text('id')] = new HardscapeKind($row->text('id'), $row->text('name'), false,
-                $row->estimate('density', 0.3, 5), $row->estimate('lime', 0, 1), $row->estimate('surface', 1, 2000), $none, $none, $row->optionalText('remarks'));
+            $found[$row->text('id')] = new HardscapeKind(
+                $row->text('id'),
+                $row->text('name'),
+                false,
+                $row->estimate('density', 0.3, 5),
+                $row->estimate('lime', 0, 1),
+                $row->estimate('surface', 1, 2000),
+                $none,
+                $none,
+                $row->optionalText('remarks'),
+            );
         }
 
         return $found;
@@ -250,8 +361,17 @@ final readonly class Catalogue
         $found = [];
         $none = Estimate::of(0.0, Provenance::CommonPractice);
         foreach (Table::read($file, ['id', 'name', 'density', 'tannin', 'surface', 'soak_days', 'remarks'])->rows as $row) {
-            $found[$row->text('id')] = new HardscapeKind($row->text('id'), $row->text('name'), true,
-                $row->estimate('density', 0.1, 1.5), $none, $row->estimate('surface', 1, 2000), $row->estimate('tannin', 0, 50), $row->estimate('soak_days', 0, 365), $row->optionalText('remarks'));
+            $found[$row->text('id')] = new HardscapeKind(
+                $row->text('id'),
+                $row->text('name'),
+                true,
+                $row->estimate('density', 0.1, 1.5),
+                $none,
+                $row->estimate('surface', 1, 2000),
+                $row->estimate('tannin', 0, 50),
+                $row->estimate('soak_days', 0, 365),
+                $row->optionalText('remarks'),
+            );
         }
 
         return $found;
@@ -262,8 +382,14 @@ final readonly class Catalogue
     {
         $found = [];
         foreach (Table::read($file, ['id', 'name', 'lumens_per_watt', 'lumens_per_micromole', 'landing', 'remarks'])->rows as $row) {
-            $found[$row->text('id')] = new LampKind($row->text('id'), $row->text('name'),
-                $row->estimate('lumens_per_watt', 5, 250), $row->estimate('lumens_per_micromole', 10, 120), $row->estimate('landing', 0.05, 1), $row->optionalText('remarks'));
+            $found[$row->text('id')] = new LampKind(
+                $row->text('id'),
+                $row->text('name'),
+                $row->estimate('lumens_per_watt', 5, 250),
+                $row->estimate('lumens_per_micromole', 10, 120),
+                $row->estimate('landing', 0.05, 1),
+                $row->optionalText('remarks'),
+            );
         }
 
         return $found;
@@ -273,9 +399,36 @@ final readonly class Catalogue
     private static function waters(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'name', 'ph', 'kh', 'gh', 'nitrate', 'phosphate', 'sodium', 'calcium_share', 'chloride', 'sulphate', 'remarks'])->rows as $row) {
-            $found[$row->text('id')] = new WaterKind($row->text('id'), $row->text('name'),
-                $row->estimate('ph', 4, 10), $row->estimate('kh', 0, 40), $row->estimate('gh', 0, 60), $row->estimate('nitrate', 0, 50), $row->estimate('phosphate', 0, 10), $row->estimate('sodium', 0, 500), $row->estimate('calcium_share', 0, 1), $row->estimate('chloride', 0, 1000), $row->estimate('sulphate', 0, 300), $row->optionalText('remarks'));
+        foreach (
+            Table::read($file, [
+                'id',
+                'name',
+                'ph',
+                'kh',
+                'gh',
+                'nitrate',
+                'phosphate',
+                'sodium',
+                'calcium_share',
+                'chloride',
+                'sulphate',
+                'remarks',
+            ])->rows as $row
+        ) {
+            $found[$row->text('id')] = new WaterKind(
+                $row->text('id'),
+                $row->text('name'),
+                $row->estimate('ph', 4, 10),
+                $row->estimate('kh', 0, 40),
+                $row->estimate('gh', 0, 60),
+                $row->estimate('nitrate', 0, 50),
+                $row->estimate('phosphate', 0, 10),
+                $row->estimate('sodium', 0, 500),
+                $row->estimate('calcium_share', 0, 1),
+                $row->estimate('chloride', 0, 1000),
+                $row->estimate('sulphate', 0, 300),
+                $row->optionalText('remarks'),
+            );
         }
 
         return $found;
@@ -286,8 +439,15 @@ final readonly class Catalogue
     {
         $found = [];
         foreach (Table::read($file, ['id', 'name', 'protein', 'phosphorus', 'iron', 'dry_share', 'remarks'])->rows as $row) {
-            $found[$row->text('id')] = new Food($row->text('id'), $row->text('name'),
-                $row->estimate('protein', 0.05, 0.9), $row->estimate('phosphorus', 0, 40), $row->estimate('iron', 0, 5), $row->estimate('dry_share', 0.01, 1), $row->optionalText('remarks'));
+            $found[$row->text('id')] = new Food(
+                $row->text('id'),
+                $row->text('name'),
+                $row->estimate('protein', 0.05, 0.9),
+                $row->estimate('phosphorus', 0, 40),
+                $row->estimate('iron', 0, 5),
+                $row->estimate('dry_share', 0.01, 1),
+                $row->optionalText('remarks'),
+            );
         }
 
         return $found;
@@ -299,7 +459,13 @@ final readonly class Catalogue
         $found = [];
         foreach (Table::read($file, ['id', 'name', 'shape', 'measures', 'water_line', 'remarks'])->rows as $row) {
             $shape = $row->choice('shape', VesselShape::class);
-            $found[$row->text('id')] = new Preset($row->text('id'), $row->text('name'), $shape->make($row->measures('measures', $shape->measures())), $row->number('water_line'), $row->optionalText('remarks'));
+            $found[$row->text('id')] = new Preset(
+                $row->text('id'),
+                $row->text('name'),
+                $shape->make($row->measures('measures', $shape->measures())),
+                $row->number('water_line'),
+                $row->optionalText('remarks'),
+            );
         }
 
         return $found;

@@ -70,8 +70,8 @@ final readonly class Row
      */
     public function choice(string $column, string $enum): \BackedEnum
     {
-        return $enum::tryFrom($this->text($column))
-            ?? throw InvalidCatalogue::at($this->file, $this->line, \sprintf('%s "%s" is not known', $column, $this->text($column)));
+        return $enum::tryFrom($this->text($column)) ??
+            throw InvalidCatalogue::at($this->file, $this->line, \sprintf('%s "%s" is not known', $column, $this->text($column)));
     }
 
     /**
@@ -89,8 +89,11 @@ final readonly class Row
     {
         $words = array_filter(explode(' ', $this->optionalText($column)), static fn (string $word): bool => '' !== $word);
 
-        return array_map(fn (string $word): \BackedEnum => $enum::tryFrom($word)
-            ?? throw InvalidCatalogue::at($this->file, $this->line, \sprintf('%s "%s" is not known', $column, $word)), array_values($words));
+        return array_map(
+            fn (string $word): \BackedEnum => $enum::tryFrom($word) ??
+                throw InvalidCatalogue::at($this->file, $this->line, \sprintf('%s "%s" is not known', $column, $word)),
+            array_values($words),
+        );
     }
 
     /** @throws InvalidCatalogue when the cell is no number above zero */

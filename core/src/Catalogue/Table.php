@@ -39,7 +39,11 @@ final readonly class Table
                 continue;
             }
             if (\count($cells) !== \count($columns)) {
-                throw InvalidCatalogue::at($file, $index + 1, \sprintf('%d cells where the header has %d', \count($cells), \count($columns)));
+                throw InvalidCatalogue::at(
+                    $file,
+                    $index + 1,
+                    \sprintf('%d cells where the header has %d', \count($cells), \count($columns)),
+                );
             }
             $row = new Row($file, $index + 1, array_combine($columns, $cells));
             $id = $row->text('id');

@@ -31,14 +31,22 @@ final readonly class AddEvent implements Change
         $of = $this->kind->of();
         $whom = null === $of ? [] : $draft->items('clump' === $of ? 'plants' : 'animals');
         if (null !== $of && [] === $whom) {
-            throw new RefusedEdit('clump' === $of ? 'There are no plants yet: add some first.' : 'There are no animals yet: add some first.');
+            throw new RefusedEdit(
+                'clump' === $of ? 'There are no plants yet: add some first.' : 'There are no animals yet: add some first.',
+            );
         }
         $values = [];
         foreach (Fields::of($this->kind->type()) as $name => $property) {
             $usual = $property->told instanceof Number ? $property->told->usual : 0.0;
             $values[$name] = $property->isWhole() ? (int) $usual : $usual;
         }
-        $draft->append('events', ['id' => $draft->freeId('events'), 'do' => $this->kind->value, 'day' => $this->day ?? AddGroup::USUAL_DAY, ...(null === $of ? [] : [$of => $whom[0]['id']]), ...$values]);
+        $draft->append('events', [
+            'id' => $draft->freeId('events'),
+            'do' => $this->kind->value,
+            'day' => $this->day ?? AddGroup::USUAL_DAY,
+            ...null === $of ? [] : [$of => $whom[0]['id']],
+            ...$values,
+        ]);
 
         return $this->kind->words().' added'.(null === $this->day ? '' : ", day $this->day");
     }

@@ -30,7 +30,12 @@ final readonly class AddGroup implements Change
     public function make(Draft $draft): string
     {
         $kind = $draft->catalogue->animals[$this->kind] ?? throw new RefusedEdit('Choose an animal from the list.');
-        $draft->append('animals', ['id' => $draft->freeId('animals'), 'kind' => $this->kind, 'count' => $this->count ?? (int) $kind->group->value, 'day' => self::USUAL_DAY]);
+        $draft->append('animals', [
+            'id' => $draft->freeId('animals'),
+            'kind' => $this->kind,
+            'count' => $this->count ?? (int) $kind->group->value,
+            'day' => self::USUAL_DAY,
+        ]);
 
         return $kind->common.' added'.(null === $this->count ? '' : ", $this->count");
     }

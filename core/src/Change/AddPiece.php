@@ -34,8 +34,13 @@ final readonly class AddPiece implements Change
         $kind = $draft->catalogue->hardscape[$this->kind] ?? throw new RefusedEdit('Choose a stone or wood from the list.');
         $plan = $draft->plan();
         $draft->append('hardscape', [
-            'id' => $draft->freeId('hardscape'), 'kind' => $this->kind, 'litres' => $this->litres ?? round(self::SHARE * $plan->vessel->volumeBelow($plan->waterLine), 2),
-            'place' => $draft->widestGap(['hardscape', 'plants']), 'row' => 0.5, 'fixed' => false, 'soaked' => false,
+            'id' => $draft->freeId('hardscape'),
+            'kind' => $this->kind,
+            'litres' => $this->litres ?? round(self::SHARE * $plan->vessel->volumeBelow($plan->waterLine), 2),
+            'place' => $draft->widestGap(['hardscape', 'plants']),
+            'row' => 0.5,
+            'fixed' => false,
+            'soaked' => false,
         ]);
 
         return $kind->name.' added'.(null === $this->litres ? '' : ', '.$draft->units->show(Dimension::Volume, $this->litres, 2));

@@ -50,7 +50,9 @@ final readonly class BedReader
         $field = self::field("bed.doses.$id");
         $grams = array_column(Draft::records($draft->get(['bed', 'doses'])), 'grams', 'kind')[$id] ?? null;
 
-        return \is_float($grams) && $typed === $field->show($grams, $draft->units) ? null : new SetDose($id, (float) $field->read($typed, $draft->units));
+        return \is_float($grams) && $typed === $field->show($grams, $draft->units)
+            ? null
+            : new SetDose($id, (float) $field->read($typed, $draft->units));
     }
 
     /**

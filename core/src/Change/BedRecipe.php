@@ -35,8 +35,13 @@ final readonly class BedRecipe
     public function changes(UnitSystem $units = UnitSystem::Metric): array
     {
         return [
-            LayMix::none('leaves'), new SetNumber('bed.plate', 0.0), new SetNumber('bed.core', 0.0), new SetNumber('bed.setback', 0.0), new Choose('bed.bagged', false),
-            ...self::layer('soil', $this->soil, $this->soilDepth, $units), ...self::layer('cap', $this->cap, $this->capDepth, $units),
+            LayMix::none('leaves'),
+            new SetNumber('bed.plate', 0.0),
+            new SetNumber('bed.core', 0.0),
+            new SetNumber('bed.setback', 0.0),
+            new Choose('bed.bagged', false),
+            ...self::layer('soil', $this->soil, $this->soilDepth, $units),
+            ...self::layer('cap', $this->cap, $this->capDepth, $units),
         ];
     }
 
@@ -50,7 +55,13 @@ final readonly class BedRecipe
     {
         $lay = new LayMix($name, $parts);
 
-        return [] === $parts ? [$lay] : [$lay, new SetNumber("bed.$name.front", self::round($depth[0], $units)), new SetNumber("bed.$name.back", self::round($depth[1], $units))];
+        return [] === $parts
+            ? [$lay]
+            : [
+                $lay,
+                new SetNumber("bed.$name.front", self::round($depth[0], $units)),
+                new SetNumber("bed.$name.back", self::round($depth[1], $units)),
+            ];
     }
 
     /** m to a tenth of a millimetre, or to an eighth of an inch where that is how it is measured. */

@@ -34,6 +34,8 @@ final readonly class Choose implements Change
         }
         $item = $draft->itemName($this->place);
 
-        return null === $item ? "$choice->label: ".$choice->options[$this->typed()].($unfed ? ', nothing fed' : '') : "$item ".$choice->options[$this->typed()];
+        return null === $item
+            ? "$choice->label: ".$choice->options[$this->typed()].($unfed ? ', nothing fed' : '')
+            : "$item ".$choice->options[$this->typed()];
     }
 }

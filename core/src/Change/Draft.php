@@ -30,8 +30,12 @@ final class Draft
      * @param UnitSystem           $units  in which changes are told
      * @param PlanFields|null      $fields of another class than the plan's
      */
-    public function __construct(public array $data, public readonly Catalogue $catalogue, public readonly UnitSystem $units = UnitSystem::Metric, private readonly ?PlanFields $fields = null)
-    {
+    public function __construct(
+        public array $data,
+        public readonly Catalogue $catalogue,
+        public readonly UnitSystem $units = UnitSystem::Metric,
+        private readonly ?PlanFields $fields = null,
+    ) {
     }
 
     /**
@@ -84,7 +88,9 @@ final class Draft
      */
     public function keys(string $place): array
     {
-        return 1 === preg_match(self::ITEM, $place, $match) ? [$match[1], $this->index($match[1], $match[2]), $match[3]] : explode('.', $place);
+        return 1 === preg_match(self::ITEM, $place, $match)
+            ? [$match[1], $this->index($match[1], $match[2]), $match[3]]
+            : explode('.', $place);
     }
 
     /** @throws RefusedEdit when the list has no such item */

@@ -14,7 +14,8 @@ use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
 
 /**
- * Changes a plan and reads the whole back through the plan's rules. Several changes count as one: either all hold together or nothing changes.
+ * Changes a plan and reads the whole back through the plan's rules. Several changes count as one: either all hold together or nothing
+ * changes.
  */
 final readonly class Editor
 {

@@ -53,7 +53,9 @@ final readonly class ItemReader
 
     private static function addSoMany(string $list, string $kind, string $typed, Draft $draft): Change
     {
-        $number = static fn (string $name): float|int => (Field::at("$list.x.$name") ?? throw new \LogicException("$list have no $name"))->read($typed, $draft->units);
+        $number = static fn (string $name): float|int => (
+            Field::at("$list.x.$name") ?? throw new \LogicException("$list have no $name")
+        )->read($typed, $draft->units);
 
         return match ($list) {
             'plants' => new AddClump($kind, (int) $number('pieces')),

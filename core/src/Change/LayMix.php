@@ -12,7 +12,10 @@ use Olvek\Core\Unit\UnitSystem;
 final readonly class LayMix implements Change
 {
     public const NONE = 'none';
-    /** m of a layer that was not there before, in whole millimetres and in quarters of an inch. C: 2.5 cm of soil; cap a little more; leaves half as much. */
+    /**
+     * m of a layer that was not there before, in whole millimetres and in quarters of an inch. C: 2.5 cm of soil; cap a little more; leaves
+     * half as much.
+     */
     private const NEW_LAYER = ['soil' => [0.025, 0.0254], 'leaves' => [0.013, 0.0127], 'cap' => [0.03, 0.03175]];
 
     /**
@@ -44,7 +47,10 @@ final readonly class LayMix implements Change
             return (string) (array_key_first($this->parts) ?? self::NONE);
         }
 
-        return implode(', ', array_map(static fn (string $id, float $parts): string => "$id $parts", array_keys($this->parts), $this->parts));
+        return implode(
+            ', ',
+            array_map(static fn (string $id, float $parts): string => "$id $parts", array_keys($this->parts), $this->parts),
+        );
     }
 
     public function make(Draft $draft): ?string

@@ -17,10 +17,14 @@ use Olvek\Core\Vessel\Shape;
 /**
  * The border at which typed text becomes a change, and nowhere else: a place and what was typed there, in the keeper's units or any other.
  *
- * Places are the paths of the document, numbers (Field) and choices (Choice), and a few verbs: `method` (a whole recipe), `plants.add` (a kind), `plants.add.KIND` (so many of it),
- * `plants.ID.remove`, the same for `animals` and `hardscape`, `events.add` (what is to happen), `events.add.KIND` (on which day), `events.ID.remove`, `events.ID.clump` and `.group`,
- * `vessel.shape`, `bed.soil.material` (a kind or "none"; also for `leaves` and `cap`), `bed.soil.add` (a kind), `bed.soil.parts.KIND` (parts, 0 takes it out),
- * `bed.soil.mix` ("coir 2, garden-compost 1"), `bed.doses.add` (a kind), `bed.doses.KIND` (grams, 0 takes it out), `start.way` (which brings its bacteria and dose),
+ * Places are the paths of the document, numbers (Field) and choices (Choice), and a few verbs: `method` (a whole recipe), `plants.add` (a
+ * kind), `plants.add.KIND` (so many of it),
+ * `plants.ID.remove`, the same for `animals` and `hardscape`, `events.add` (what is to happen), `events.add.KIND` (on which day),
+ * `events.ID.remove`, `events.ID.clump` and `.group`,
+ * `vessel.shape`, `bed.soil.material` (a kind or "none"; also for `leaves` and `cap`), `bed.soil.add` (a kind), `bed.soil.parts.KIND`
+ * (parts, 0 takes it out),
+ * `bed.soil.mix` ("coir 2, garden-compost 1"), `bed.doses.add` (a kind), `bed.doses.KIND` (grams, 0 takes it out), `start.way` (which
+ * brings its bacteria and dose),
  * `light.kind`, `feeding.food`, `water.kind` and `topUp.kind` (a kind; for the latter also "same").
  */
 final readonly class Reader
@@ -40,8 +44,11 @@ final readonly class Reader
     /** Whether some plan could have such a place; in a plan at hand it may still be missing. */
     public static function mayBePlace(string $place): bool
     {
-        return \in_array($place, self::WORDS, true) || null !== Field::at($place) || null !== Choice::at($place)
-            || ItemReader::isPlace($place) || BedReader::isPlace($place);
+        return \in_array($place, self::WORDS, true)
+            || null !== Field::at($place)
+            || null !== Choice::at($place)
+            || ItemReader::isPlace($place)
+            || BedReader::isPlace($place);
     }
 
     /**
@@ -99,11 +106,16 @@ final readonly class Reader
     /** A lamp's strength with its unit says which of the two it is, in whichever field it stands: "18 W", "1800 lm". */
     private static function lamp(string $place, string $typed): ?SetLamp
     {
-        if (!\in_array($place, [SetLamp::WATTS, SetLamp::LUMENS], true) || 1 !== preg_match('/^(.*\d)\s*(w|watts?|lm|lumens?)$/iD', $typed, $match)) {
+        if (
+            !\in_array($place, [SetLamp::WATTS, SetLamp::LUMENS], true)
+            || 1 !== preg_match('/^(.*\d)\s*(w|watts?|lm|lumens?)$/iD', $typed, $match)
+        ) {
             return null;
         }
 
-        return 'w' === strtolower($match[2][0]) ? SetLamp::watts(QuantityReader::read($match[1], Unit::Piece)) : SetLamp::lumens(QuantityReader::read($match[1], Unit::Lumen));
+        return 'w' === strtolower($match[2][0])
+            ? SetLamp::watts(QuantityReader::read($match[1], Unit::Piece))
+            : SetLamp::lumens(QuantityReader::read($match[1], Unit::Lumen));
     }
 
     private static function word(string $place, string $typed): ?Change

@@ -41,16 +41,51 @@ final class Recipe
 
         return match ($method) {
             Method::ThinSoil => new BedRecipe(['bagged-topsoil' => 1.0], [0.025, 0.025], ['fine-gravel' => 1.0], [0.025, 0.025]),
-            Method::HumusBed => new BedRecipe(['coir' => 2.0, 'garden-compost' => 1.0, 'garden-loam' => 1.0], [$humus, $humus], ['coarse-sand' => 1.0], [2 * $humus, 2 * $humus]),
-            Method::SunnySill => new BedRecipe(['coir' => 1.0, 'garden-compost' => 1.0, 'bagged-topsoil' => 1.0], [0.025, 0.025], ['coarse-sand' => 1.0], [0.05, 0.05]),
-            Method::SoilWithGravel => new BedRecipe(['bagged-topsoil' => 1.0, 'fine-gravel' => 1.0], [0.025, 0.04], ['coarse-sand' => 1.0], [0.025, 0.035]),
-            Method::DeepClay => new BedRecipe(['baked-clay' => 1.0, 'bagged-topsoil' => 1.0], [0.065 * $clay, 0.07 * $clay], ['seasoned-gravel' => 1.0], [0.065 * $clay, 0.07 * $clay]),
-            Method::HillBed => new BedRecipe(['bagged-topsoil' => 1.0], [0.04 * $hill, 0.08 * $hill], ['coarse-sand' => 1.0], [0.04 * $hill, 0.08 * $hill]),
+            Method::HumusBed => new BedRecipe(
+                ['coir' => 2.0, 'garden-compost' => 1.0, 'garden-loam' => 1.0],
+                [$humus, $humus],
+                ['coarse-sand' => 1.0],
+                [2 * $humus, 2 * $humus],
+            ),
+            Method::SunnySill => new BedRecipe(
+                ['coir' => 1.0, 'garden-compost' => 1.0, 'bagged-topsoil' => 1.0],
+                [0.025, 0.025],
+                ['coarse-sand' => 1.0],
+                [0.05, 0.05],
+            ),
+            Method::SoilWithGravel => new BedRecipe(
+                ['bagged-topsoil' => 1.0, 'fine-gravel' => 1.0],
+                [0.025, 0.04],
+                ['coarse-sand' => 1.0],
+                [0.025, 0.035],
+            ),
+            Method::DeepClay => new BedRecipe(
+                ['baked-clay' => 1.0, 'bagged-topsoil' => 1.0],
+                [0.065 * $clay, 0.07 * $clay],
+                ['seasoned-gravel' => 1.0],
+                [0.065 * $clay, 0.07 * $clay],
+            ),
+            Method::HillBed => new BedRecipe(
+                ['bagged-topsoil' => 1.0],
+                [0.04 * $hill, 0.08 * $hill],
+                ['coarse-sand' => 1.0],
+                [0.04 * $hill, 0.08 * $hill],
+            ),
             Method::LeafSandwich => new BedRecipe(['potting-soil' => 1.0], [0.025, 0.04], ['coarse-sand' => 1.0], [0.06, 0.07]),
-            Method::BaggedSoil => new BedRecipe(['bagged-topsoil' => 1.0, 'seasoned-gravel' => 1.0], [0.025, 0.025], ['fine-sand' => 1.0], [0.03, 0.03]),
+            Method::BaggedSoil => new BedRecipe(
+                ['bagged-topsoil' => 1.0, 'seasoned-gravel' => 1.0],
+                [0.025, 0.025],
+                ['fine-sand' => 1.0],
+                [0.03, 0.03],
+            ),
             Method::SlowSwamp => new BedRecipe(['garden-compost' => 1.0], [0.003, 0.005], ['coarse-sand' => 1.0], [0.03, 0.05]),
             Method::LeanBed => new BedRecipe([], [0.0, 0.0], ['coarse-sand' => 1.0, 'fine-gravel' => 1.0], [0.04, 0.06]),
-            Method::VoidPlate => new BedRecipe(['baked-clay' => 1.0, 'coarse-sand' => 1.0], [0.04, 0.05], ['coarse-sand' => 1.0], [0.03, 0.03]),
+            Method::VoidPlate => new BedRecipe(
+                ['baked-clay' => 1.0, 'coarse-sand' => 1.0],
+                [0.04, 0.05],
+                ['coarse-sand' => 1.0],
+                [0.03, 0.03],
+            ),
             Method::SealedJar => new BedRecipe(['bagged-topsoil' => 1.0], [0.005, 0.005], ['coarse-sand' => 1.0], [0.02, 0.02]),
         };
     }
@@ -67,19 +102,50 @@ final class Recipe
         return match ($method) {
             Method::ThinSoil => [...self::start(StartWay::Dosing), ...self::lit($plan, 8)],
             // 20 g of minerals to a litre of soil.
-            Method::HumusBed => [new SetDose('mineral-mix', round(20 * $plan->floor() * self::humus($plan) * 1000, 1)), ...self::start(StartWay::Plants), ...self::lit($plan, 10, 21)],
-            Method::SunnySill => [...self::start(StartWay::Waiting), new Choose('site.aspect', Aspect::South->value), new SetNumber('site.sky', 0.25)],
+            Method::HumusBed => [
+                new SetDose('mineral-mix', round(20 * $plan->floor() * self::humus($plan) * 1000, 1)),
+                ...self::start(StartWay::Plants),
+                ...self::lit($plan, 10, 21),
+            ],
+            Method::SunnySill => [
+                ...self::start(StartWay::Waiting),
+                new Choose('site.aspect', Aspect::South->value),
+                new SetNumber('site.sky', 0.25),
+            ],
             Method::SoilWithGravel => [...self::start(StartWay::Bottled), ...self::lit($plan, 8), self::tabs($plan)],
             Method::DeepClay => [...self::start(StartWay::Borrowed), self::seeded(Inoculum::SeasonedBed), ...self::lit($plan, 8)],
             Method::HillBed => [
-                new SetNumber('bed.core', round(self::BAGS * 1000 * $plan->floor() * self::HILL_SOIL * self::low($plan, self::HILL), 1)), ...self::start(StartWay::Dosing), ...self::lit($plan, 8),
-                self::pinch($plan, 'gypsum', 12), self::pinch($plan, 'epsom-salt', 6), self::pinch($plan, 'potassium-sulphate', 6),
+                new SetNumber('bed.core', round(self::BAGS * 1000 * $plan->floor() * self::HILL_SOIL * self::low($plan, self::HILL), 1)),
+                ...self::start(StartWay::Dosing),
+                ...self::lit($plan, 8),
+                self::pinch($plan, 'gypsum', 12),
+                self::pinch($plan, 'epsom-salt', 6),
+                self::pinch($plan, 'potassium-sulphate', 6),
             ],
-            Method::LeafSandwich => [...BedRecipe::layer('leaves', ['fallen-leaves' => 1.0], [0.013, 0.013], $units), ...self::start(StartWay::Plants), ...self::lit($plan, 8)],
-            Method::BaggedSoil => [new Choose('bed.bagged', true), ...self::start(StartWay::Bottled), self::seeded(Inoculum::SeasonedBed), ...self::lit($plan, 9)],
-            Method::SlowSwamp => [...self::start(StartWay::Waiting), self::seeded(Inoculum::Cuttings), ...self::lit($plan, 8), ...([] === $plan->groups ? [] : [new SetNumber('feeding.grams', 0.0)])],
+            Method::LeafSandwich => [
+                ...BedRecipe::layer('leaves', ['fallen-leaves' => 1.0], [0.013, 0.013], $units),
+                ...self::start(StartWay::Plants),
+                ...self::lit($plan, 8),
+            ],
+            Method::BaggedSoil => [
+                new Choose('bed.bagged', true),
+                ...self::start(StartWay::Bottled),
+                self::seeded(Inoculum::SeasonedBed),
+                ...self::lit($plan, 9),
+            ],
+            Method::SlowSwamp => [
+                ...self::start(StartWay::Waiting),
+                self::seeded(Inoculum::Cuttings),
+                ...self::lit($plan, 8),
+                ...[] === $plan->groups ? [] : [new SetNumber('feeding.grams', 0.0)],
+            ],
             Method::LeanBed => [...self::start(StartWay::Borrowed), ...self::lit($plan, 8)],
-            Method::VoidPlate => [new SetNumber('bed.plate', 0.02), ...self::start(StartWay::Waiting), ...self::lit($plan, 9), new SetNumber('care.changeEvery', 0)],
+            Method::VoidPlate => [
+                new SetNumber('bed.plate', 0.02),
+                ...self::start(StartWay::Waiting),
+                ...self::lit($plan, 9),
+                new SetNumber('care.changeEvery', 0),
+            ],
             Method::SealedJar => [...self::start(StartWay::Waiting), new Choose('site.sealed', true)],
         };
     }
@@ -87,7 +153,7 @@ final class Recipe
     /** @return list<Change> */
     private static function start(StartWay $way): array
     {
-        return [new StartBy($way), ...(null === $way->inoculum() ? [] : [self::seeded($way->inoculum())])];
+        return [new StartBy($way), ...null === $way->inoculum() ? [] : [self::seeded($way->inoculum())]];
     }
 
     private static function seeded(Inoculum $inoculum): Choose
@@ -117,7 +183,7 @@ final class Recipe
     /** How much of its depth (m) a deep bed keeps in a low vessel. */
     private static function low(Plan $plan, float $depth): float
     {
-        return min(1.0, self::DEEPEST * $plan->vessel->height() / $depth);
+        return min(1.0, (self::DEEPEST * $plan->vessel->height()) / $depth);
     }
 
     /** A salt at so many g per m² of floor: a pinch under the cap of a small tank. C; how much, J. */

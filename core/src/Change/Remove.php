@@ -34,7 +34,10 @@ final readonly class Remove implements Change
         }
         $of = ['plants' => 'clump', 'animals' => 'group'][$this->list] ?? null;
         if (null !== $of) {
-            $draft->put(['events'], array_values(array_filter($draft->items('events'), fn (array $e): bool => ($e[$of] ?? null) !== $this->id)));
+            $draft->put(
+                ['events'],
+                array_values(array_filter($draft->items('events'), fn (array $e): bool => ($e[$of] ?? null) !== $this->id)),
+            );
         }
 
         return $name.' removed';

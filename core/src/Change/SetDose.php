@@ -42,6 +42,8 @@ final readonly class SetDose implements Change
             return null;
         }
 
-        return $amendment->name.' '.(0.0 === $this->grams ? 'left out' : (Field::at($this->place())?->say($this->grams, $draft->units) ?? ''));
+        return $amendment->name.
+            ' '.
+            (0.0 === $this->grams ? 'left out' : Field::at($this->place())?->say($this->grams, $draft->units) ?? '');
     }
 }

@@ -38,6 +38,7 @@ final readonly class SetNumber implements Change
         $draft->put($keys, $field->whole ? (int) round($this->value) : (float) $this->value);
         $item = $draft->itemName($this->place);
 
-        return (null === $item ? '' : "$item, ").\sprintf('%s %s → %s', $field->label, ...$field->sayBoth((float) $before, (float) $this->value, $draft->units));
+        return (null === $item ? '' : "$item, ").
+            \sprintf('%s %s → %s', $field->label, ...$field->sayBoth((float) $before, (float) $this->value, $draft->units));
     }
 }

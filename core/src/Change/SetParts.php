@@ -43,7 +43,12 @@ final readonly class SetParts implements Change
             return null;
         }
 
-        return \sprintf('%s %s of the %s mix', LayMix::material($draft, $this->layer, $this->material), 1.0 === $this->parts ? '1 part' : Decimal::trimmed($this->parts, 2).' parts', $this->layer);
+        return \sprintf(
+            '%s %s of the %s mix',
+            LayMix::material($draft, $this->layer, $this->material),
+            1.0 === $this->parts ? '1 part' : Decimal::trimmed($this->parts, 2).' parts',
+            $this->layer,
+        );
     }
 
     /**

@@ -32,9 +32,17 @@ final readonly class StartBy implements Change
         if (null !== $this->way->inoculum()) {
             $draft->put(['start', 'inoculum'], $this->way->inoculum()->value);
         }
-        $draft->put(['events'], array_values(array_filter($draft->items('events'), static fn (array $e): bool => EventKind::Dose->value !== $e['do'])));
+        $draft->put(
+            ['events'],
+            array_values(array_filter($draft->items('events'), static fn (array $e): bool => EventKind::Dose->value !== $e['do'])),
+        );
         if (StartWay::Dosing === $this->way) {
-            $draft->append('events', ['id' => $draft->freeId('events'), 'do' => EventKind::Dose->value, 'day' => StartWay::DOSED_ON, 'milligramsPerLitre' => StartWay::DOSE]);
+            $draft->append('events', [
+                'id' => $draft->freeId('events'),
+                'do' => EventKind::Dose->value,
+                'day' => StartWay::DOSED_ON,
+                'milligramsPerLitre' => StartWay::DOSE,
+            ]);
         }
 
         return 'start '.$this->way->words();

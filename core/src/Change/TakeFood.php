@@ -31,6 +31,8 @@ final readonly class TakeFood implements Change
             $draft->put(['feeding', 'protein'], $food->protein->value);
         }
 
-        return $draft->put(['feeding', 'food'], $food?->id) ? 'food '.(null === $food ? 'of no kind in particular' : mb_strtolower($food->name)) : null;
+        return $draft->put(['feeding', 'food'], $food?->id)
+            ? 'food '.(null === $food ? 'of no kind in particular' : mb_strtolower($food->name))
+            : null;
     }
 }

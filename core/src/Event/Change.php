@@ -11,8 +11,10 @@ use Olvek\Core\Unit\Dimension;
 #[Happens('water change', About::Water, done: '%s of the water changed')]
 final readonly class Change extends Dated
 {
-    public function __construct(int $day, #[Number('share', Dimension::Share, 0.01, 1.0, 'of the water', decimals: 0, usual: 0.3)] public float $share)
-    {
+    public function __construct(
+        int $day,
+        #[Number('share', Dimension::Share, 0.01, 1.0, 'of the water', decimals: 0, usual: 0.3)] public float $share,
+    ) {
         parent::__construct($day);
     }
 

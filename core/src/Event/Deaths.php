@@ -11,8 +11,11 @@ use Olvek\Core\Unit\Dimension;
 #[Happens('deaths', About::Animal, planned: false, task: false)]
 final readonly class Deaths extends Dated
 {
-    public function __construct(int $day, public string $group, #[Number('share', Dimension::Share, 0.0, 1.0, 'of the group', decimals: 0, usual: 0.1)] public float $share)
-    {
+    public function __construct(
+        int $day,
+        public string $group,
+        #[Number('share', Dimension::Share, 0.0, 1.0, 'of the group', decimals: 0, usual: 0.1)] public float $share,
+    ) {
         parent::__construct($day);
     }
 

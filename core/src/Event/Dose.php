@@ -11,8 +11,11 @@ use Olvek\Core\Unit\Dimension;
 #[Happens('ammonia dosed', About::Water, done: 'Ammonia dosed, %s')]
 final readonly class Dose extends Dated
 {
-    public function __construct(int $day, #[Number('ammonia as N', Dimension::Concentration, 0.0, 20.0, 'of N as ammonium', decimals: 2, usual: 2.0)] public float $milligramsPerLitre)
-    {
+    public function __construct(
+        int $day,
+        #[Number('ammonia as N', Dimension::Concentration, 0.0, 20.0, 'of N as ammonium', decimals: 2, usual: 2.0),]
+        public float $milligramsPerLitre,
+    ) {
         parent::__construct($day);
     }
 

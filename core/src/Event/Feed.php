@@ -12,8 +12,21 @@ use Olvek\Core\Unit\Unit;
 #[Happens('other amount of food', About::Animal, done: 'Fed from now on, %s a day', none: 'Feeding stopped')]
 final readonly class Feed extends Dated
 {
-    public function __construct(int $day, #[Number('dry food a day', Dimension::Mass, 0.0, 1000.0, 'dry, a day from now on', decimals: 3, metric: Unit::Gram, us: Unit::Gram, usual: 0.1)] public float $grams)
-    {
+    public function __construct(
+        int $day,
+        #[Number(
+            'dry food a day',
+            Dimension::Mass,
+            0.0,
+            1000.0,
+            'dry, a day from now on',
+            decimals: 3,
+            metric: Unit::Gram,
+            us: Unit::Gram,
+            usual: 0.1,
+        ),]
+        public float $grams,
+    ) {
         parent::__construct($day);
     }
 

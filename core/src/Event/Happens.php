@@ -15,7 +15,13 @@ final readonly class Happens
      * @param string|null $done    what the logbook says of it, %s being its first value (or how many animals); null where it is not logged
      * @param string      $none    the same where that value is 0
      */
-    public function __construct(public string $words, public About $about, public bool $planned = true, public bool $task = true, public ?string $done = null, public string $none = '')
-    {
+    public function __construct(
+        public string $words,
+        public About $about,
+        public bool $planned = true,
+        public bool $task = true,
+        public ?string $done = null,
+        public string $none = '',
+    ) {
     }
 }

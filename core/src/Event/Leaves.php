@@ -12,8 +12,11 @@ use Olvek\Core\Unit\Unit;
 #[Happens('dead leaves laid in', About::Plant)]
 final readonly class Leaves extends Dated
 {
-    public function __construct(int $day, #[Number('amount', Dimension::Mass, 0.0, 10000.0, 'dry', decimals: 3, metric: Unit::Gram, us: Unit::Gram, usual: 2.0)] public float $grams)
-    {
+    public function __construct(
+        int $day,
+        #[Number('amount', Dimension::Mass, 0.0, 10000.0, 'dry', decimals: 3, metric: Unit::Gram, us: Unit::Gram, usual: 2.0),]
+        public float $grams,
+    ) {
         parent::__construct($day);
     }
 

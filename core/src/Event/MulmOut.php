@@ -11,8 +11,10 @@ use Olvek\Core\Unit\Dimension;
 #[Happens('mulm and dying leaves removed', About::Water, done: 'Dying leaves removed')]
 final readonly class MulmOut extends Dated
 {
-    public function __construct(int $day, #[Number('share', Dimension::Share, 0.01, 1.0, 'of it', decimals: 0, usual: 0.3)] public float $share)
-    {
+    public function __construct(
+        int $day,
+        #[Number('share', Dimension::Share, 0.01, 1.0, 'of it', decimals: 0, usual: 0.3)] public float $share,
+    ) {
         parent::__construct($day);
     }
 

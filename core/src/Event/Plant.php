@@ -11,8 +11,11 @@ use Olvek\Core\Unit\Dimension;
 #[Happens('more of a plant', About::Plant)]
 final readonly class Plant extends Dated
 {
-    public function __construct(int $day, public string $clump, #[Number('pieces', Dimension::Count, 1, 5000, decimals: 0, usual: 5)] public int $pieces)
-    {
+    public function __construct(
+        int $day,
+        public string $clump,
+        #[Number('pieces', Dimension::Count, 1, 5000, decimals: 0, usual: 5)] public int $pieces,
+    ) {
         parent::__construct($day);
     }
 

@@ -11,8 +11,11 @@ use Olvek\Core\Unit\Dimension;
 #[Happens('more animals', About::Animal, done: '%s came')]
 final readonly class Stock extends Dated
 {
-    public function __construct(int $day, public string $group, #[Number('number', Dimension::Count, 1, 5000, 'of animals', decimals: 0, usual: 5)] public int $count)
-    {
+    public function __construct(
+        int $day,
+        public string $group,
+        #[Number('number', Dimension::Count, 1, 5000, 'of animals', decimals: 0, usual: 5)] public int $count,
+    ) {
         parent::__construct($day);
     }
 

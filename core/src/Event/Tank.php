@@ -7,7 +7,8 @@ namespace Olvek\Core\Event;
 use Olvek\Core\Water\SourceWater;
 
 /**
- * A tank as its keeper meets it: what can be done to it, and what can be seen of it that makes somebody do it. What goes in or out is booked.
+ * A tank as its keeper meets it: what can be done to it, and what can be seen of it that makes somebody do it. What goes in or out is
+ * booked.
  * Clumps and groups are named by their ids in the plan; days count from filling.
  */
 interface Tank

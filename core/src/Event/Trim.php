@@ -11,8 +11,11 @@ use Olvek\Core\Unit\Dimension;
 #[Happens('trim', About::Plant)]
 final readonly class Trim extends Dated
 {
-    public function __construct(int $day, public string $clump, #[Number('share', Dimension::Share, 0.01, 1.0, 'of the clump', decimals: 0, usual: 0.4)] public float $share)
-    {
+    public function __construct(
+        int $day,
+        public string $clump,
+        #[Number('share', Dimension::Share, 0.01, 1.0, 'of the clump', decimals: 0, usual: 0.4)] public float $share,
+    ) {
         parent::__construct($day);
     }
 

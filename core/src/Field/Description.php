@@ -17,8 +17,13 @@ abstract readonly class Description
      * @param string|null $when  method of the same object that says whether it matters now; its control is left out where not
      * @param bool        $required in documents, although the constructor has a default
      */
-    public function __construct(public string $label, public string $help = '', public ?string $at = null, public ?string $when = null, public bool $required = false)
-    {
+    public function __construct(
+        public string $label,
+        public string $help = '',
+        public ?string $at = null,
+        public ?string $when = null,
+        public bool $required = false,
+    ) {
     }
 
     /**

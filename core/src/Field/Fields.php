@@ -97,7 +97,14 @@ final class Fields
             $parameter = $parameters[$property->getName()] ?? null;
             $optional = true === $parameter?->isDefaultValueAvailable();
             $type = $property->getType();
-            $read[$property->getName()] = new Property($property->getName(), $told->newInstance(), $type instanceof \ReflectionNamedType ? $type->getName() : 'mixed', $optional, $optional ? $parameter->getDefaultValue() : null, $property);
+            $read[$property->getName()] = new Property(
+                $property->getName(),
+                $told->newInstance(),
+                $type instanceof \ReflectionNamedType ? $type->getName() : 'mixed',
+                $optional,
+                $optional ? $parameter->getDefaultValue() : null,
+                $property,
+            );
         }
 
         return $read;
@@ -126,7 +133,7 @@ final class Fields
     private static function typed(\ReflectionProperty $property): string
     {
         $type = $property->getType();
-        if (!$type instanceof \ReflectionNamedType || !class_exists($type->getName())) {
+        if (!($type instanceof \ReflectionNamedType) || !class_exists($type->getName())) {
             throw new \LogicException('Say of what '.$property->class.'::$'.$property->getName().' is made.');
         }
 

@@ -13,8 +13,15 @@ final readonly class KindOf extends Description
      * @param string $what  one row of it, with its article, for refusals
      * @param string $none  what stands for no kind in particular
      */
-    public function __construct(public string $table, public string $what, string $label, public string $none, string $help = '', ?string $at = null, ?string $when = null)
-    {
+    public function __construct(
+        public string $table,
+        public string $what,
+        string $label,
+        public string $none,
+        string $help = '',
+        ?string $at = null,
+        ?string $when = null,
+    ) {
         parent::__construct($label, $help, $at, $when);
     }
 

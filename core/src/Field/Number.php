@@ -69,7 +69,9 @@ final readonly class Number extends Description
     /** The stored value as the bare number that stands in the field. */
     public function show(float $stored, UnitSystem $units): string
     {
-        return $this->clock ? self::time($stored) : str_replace("\u{2212}", '-', Decimal::trimmed($this->unit($units)->fromBase($this->base($stored)), $this->decimals($units)));
+        return $this->clock
+            ? self::time($stored)
+            : str_replace("\u{2212}", '-', Decimal::trimmed($this->unit($units)->fromBase($this->base($stored)), $this->decimals($units)));
     }
 
     /** The stored value with its unit, for sentences. */
@@ -115,7 +117,10 @@ final readonly class Number extends Description
     {
         $both = [$this->say($one, $units), $this->say($other, $units)];
         for ($more = 1; $more <= self::MORE && $both[0] === $both[1] && $one !== $other; ++$more) {
-            $both = array_map(fn (float $value): string => UnitSystem::in($this->unit($units), $this->base($value), $this->decimals($units) + $more), [$one, $other]);
+            $both = array_map(
+                fn (float $value): string => UnitSystem::in($this->unit($units), $this->base($value), $this->decimals($units) + $more),
+                [$one, $other],
+            );
         }
 
         return $both;
@@ -154,18 +159,23 @@ final readonly class Number extends Description
 
     private function stored(float $base): float
     {
-        return $base * $this->perBase / ($this->ion?->perElement() ?? 1.0);
+        return ($base * $this->perBase) / ($this->ion?->perElement() ?? 1.0);
     }
 
     public function allows(float $stored): bool
     {
-        return is_finite($stored) && (($stored >= $this->from - 1e-12 && $stored <= $this->to + 1e-12) || ($this->orZero && 0.0 === $stored));
+        return is_finite($stored)
+            && (($stored >= $this->from - 1e-12 && $stored <= $this->to + 1e-12) || ($this->orZero && 0.0 === $stored));
     }
 
     public function schema(bool $whole): array
     {
         $bound = static fn (float $value): float|int => floor($value) === $value ? (int) $value : $value;
 
-        return ['type' => $whole ? 'integer' : 'number', 'minimum' => $bound($this->orZero ? min(0.0, $this->from) : $this->from), 'maximum' => $bound($this->to)];
+        return [
+            'type' => $whole ? 'integer' : 'number',
+            'minimum' => $bound($this->orZero ? min(0.0, $this->from) : $this->from),
+            'maximum' => $bound($this->to),
+        ];
     }
 }

@@ -13,8 +13,14 @@ final readonly class Property
      * @param mixed                     $default of the constructor, where it is optional
      * @param \ReflectionProperty|null $property null for an enum's case
      */
-    public function __construct(public string $name, public Description $told, public string $type, public bool $optional, public mixed $default, private ?\ReflectionProperty $property)
-    {
+    public function __construct(
+        public string $name,
+        public Description $told,
+        public string $type,
+        public bool $optional,
+        public mixed $default,
+        private ?\ReflectionProperty $property,
+    ) {
     }
 
     /** Its key in a document. */

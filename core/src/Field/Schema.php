@@ -23,7 +23,9 @@ final class Schema
         $required = [...$required, ...$needed];
 
         return [
-            'type' => 'object', 'additionalProperties' => false, ...([] === $required ? [] : ['required' => $required]),
+            'type' => 'object',
+            'additionalProperties' => false,
+            ...[] === $required ? [] : ['required' => $required],
             'properties' => [...$before, ...$properties, ...$after],
         ];
     }
@@ -36,12 +38,16 @@ final class Schema
     public static function field(Property $property): array
     {
         $told = $property->told;
-        $type = $told instanceof OneOf ? ['enum' => array_column($property->enum()::cases(), 'value')] : $told->schema($property->isWhole());
+        $type =
+            $told instanceof OneOf ? ['enum' => array_column($property->enum()::cases(), 'value')] : $told->schema($property->isWhole());
         $default = $property->default;
 
         return [
-            ...('' === $told->help ? [] : ['description' => $told->help]), ...$type,
-            ...($property->isRequired() || null === $default ? [] : ['default' => $default instanceof \BackedEnum ? $default->value : $default]),
+            ...'' === $told->help ? [] : ['description' => $told->help],
+            ...$type,
+            ...$property->isRequired() || null === $default
+                ? []
+                : ['default' => $default instanceof \BackedEnum ? $default->value : $default],
         ];
     }
 

@@ -8,8 +8,15 @@ namespace Olvek\Core\Field;
 #[\Attribute(\Attribute::TARGET_PROPERTY)]
 final readonly class YesNo extends Description
 {
-    public function __construct(string $label, public string $yes, public string $no, string $help = '', ?string $at = null, ?string $when = null, bool $required = false)
-    {
+    public function __construct(
+        string $label,
+        public string $yes,
+        public string $no,
+        string $help = '',
+        ?string $at = null,
+        ?string $when = null,
+        bool $required = false,
+    ) {
         parent::__construct($label, $help, $at, $when, $required);
     }
 

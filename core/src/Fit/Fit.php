@@ -33,12 +33,19 @@ final readonly class Fit
      * @param array<string, float> $factors     by parameter
      * @param array<string, float> $spreads     standard deviation of each factor's logarithm
      * @param list<list<float>>    $covariance  of the logarithms, in the order of Tuned
-     * @param list<array{Reading, float, float}> $readings each with what the plan's own run has there, and what the run with the factors has, mg N/L
+     * @param list<array{Reading, float, float}> $readings each with what the plan's own run has there, and what the run with the
+     *     factors has, mg N/L
      * @param list<float>          $before      residuals of the plan's own run
      * @param list<float>          $after       residuals with the factors
      */
-    private function __construct(public array $factors, public array $spreads, public array $covariance, public array $readings, public array $before, public array $after)
-    {
+    private function __construct(
+        public array $factors,
+        public array $spreads,
+        public array $covariance,
+        public array $readings,
+        public array $before,
+        public array $after,
+    ) {
     }
 
     /**
@@ -53,8 +60,14 @@ final readonly class Fit
             return null;
         }
         $days = 2 + max(array_map(static fn ($r): int => $r->day, $misfit->readings));
-        $run = static fn (float ...$logs): Trace => (new Runner($lived->plan, (new Parameters())->with(self::values(array_values($logs)))))->run($days, $lived->events);
-        $residuals = static fn (float ...$logs): array => [...$misfit->residuals($run(...$logs)), ...array_map(static fn (Tuned $t, float $log): float => $log / $t->prior(), Tuned::cases(), array_values($logs))];
+        $run = static fn (float ...$logs): Trace => (new Runner(
+            $lived->plan,
+            (new Parameters())->with(self::values(array_values($logs))),
+        ))->run($days, $lived->events);
+        $residuals = static fn (float ...$logs): array => [
+            ...$misfit->residuals($run(...$logs)),
+            ...array_map(static fn (Tuned $t, float $log): float => $log / $t->prior(), Tuned::cases(), array_values($logs)),
+        ];
         $found = LeastSquares::minimise(
             $residuals,
             array_map(static fn (Tuned $t): array => [0.0, $t->bounds()[0], $t->bounds()[1], self::STEP], Tuned::cases()),
@@ -69,7 +82,17 @@ final readonly class Fit
             $spreads[$tuned->value] = sqrt(max(0.0, $found->covariance[$i][$i]));
         }
 
-        return new self(self::values($found->at), $spreads, $found->covariance, array_map(static fn (Reading $r): array => [$r, $misfit->modelled($planned, $r), $misfit->modelled($learned, $r)], $misfit->readings), $misfit->residuals($planned), $misfit->residuals($learned));
+        return new self(
+            self::values($found->at),
+            $spreads,
+            $found->covariance,
+            array_map(
+                static fn (Reading $r): array => [$r, $misfit->modelled($planned, $r), $misfit->modelled($learned, $r)],
+                $misfit->readings,
+            ),
+            $misfit->residuals($planned),
+            $misfit->residuals($learned),
+        );
     }
 
     /** @return list<Tuned> of which the readings have told next to nothing */
@@ -98,7 +121,9 @@ final readonly class Fit
      */
     public static function distance(array $residuals): float
     {
-        return [] === $residuals ? 0.0 : sqrt(array_sum(array_map(static fn (float $r): float => $r * $r, $residuals)) / \count($residuals));
+        $squares = array_map(static fn (float $r): float => $r * $r, $residuals);
+
+        return [] === $squares ? 0.0 : sqrt(array_sum($squares) / \count($squares));
     }
 
     /**

@@ -42,7 +42,10 @@ final readonly class Forecast
         foreach (self::MEASURES as $measure) {
             for ($day = 0; $day < $this->days(); ++$day) {
                 /** @var array{float, float, float} $band */
-                $band = $this->quantiles(array_map(static fn (Member $m): float => $m->columns[$measure->value][$day], $members), self::SHARES);
+                $band = $this->quantiles(
+                    array_map(static fn (Member $m): float => $m->columns[$measure->value][$day], $members),
+                    self::SHARES,
+                );
                 $bands[$measure->value][] = $band;
             }
         }
@@ -79,7 +82,9 @@ final readonly class Forecast
             [$soft, $hard] = [0.0, 1.0];
             for ($turn = 0; $turn < 24; ++$turn) {
                 $middle = ($soft + $hard) / 2;
-                self::counting(self::weights($members, $middle)) < self::LEAST_COUNTING * \count($members) ? $hard = $middle : $soft = $middle;
+                self::counting(self::weights($members, $middle)) < self::LEAST_COUNTING * \count($members)
+                    ? ($hard = $middle)
+                    : ($soft = $middle);
             }
             $weights = self::weights($members, $soft);
         }
@@ -101,7 +106,8 @@ final readonly class Forecast
      */
     public function band(Measure $measure, int $day): array
     {
-        return ($this->bands[$measure->value] ?? throw new \OutOfBoundsException("$measure->value is not forecast"))[max(0, min($this->days() - 1, $day))];
+        return ($this->bands[$measure->value] ??
+            throw new \OutOfBoundsException("$measure->value is not forecast"))[max(0, min($this->days() - 1, $day))];
     }
 
     /**
@@ -112,7 +118,8 @@ final readonly class Forecast
      */
     public function quiet(int $from, int $for = 2): array
     {
-        $days = $this->quantiles(array_map(static fn (Member $m): float => self::firstQuiet($m, $from, $for), $this->members), self::SHARES);
+        $quiet = array_map(static fn (Member $m): float => self::firstQuiet($m, $from, $for), $this->members);
+        $days = $this->quantiles($quiet, self::SHARES);
         [$early, $likely, $late] = array_map(static fn (float $day): ?int => is_infinite($day) ? null : (int) ceil($day), $days);
 
         return ['early' => $early, 'likely' => $likely, 'late' => $late];
@@ -141,7 +148,11 @@ final readonly class Forecast
             if ($day < $from) {
                 continue;
             }
-            $quiet = $ammonia < Measure::Ammonia->nothingBelow() && $member->columns[Measure::Nitrite->value][$day] < Measure::Nitrite->nothingBelow() ? $quiet + 1 : 0;
+            $quiet =
+                $ammonia < Measure::Ammonia->nothingBelow()
+                && $member->columns[Measure::Nitrite->value][$day] < Measure::Nitrite->nothingBelow()
+                    ? $quiet + 1
+                    : 0;
             if ($quiet === $for) {
                 return (float) ($day - $for + 1);
             }
@@ -184,7 +195,9 @@ final readonly class Forecast
         $normal = [];
         foreach (Tuned::cases() as $tuned) {
             // P: Box & Muller (1958), A note on the generation of random normal deviates, Ann. Math. Stat. 29.
-            $normal[] = sqrt(-2 * log($ensemble->place("$tuned->value fitted, far", $n))) * cos(2 * \M_PI * $ensemble->place("$tuned->value fitted, way", $n));
+            $normal[] =
+                sqrt(-2 * log($ensemble->place("$tuned->value fitted, far", $n))) *
+                cos(2 * \M_PI * $ensemble->place("$tuned->value fitted, way", $n));
         }
         $logs = [];
         foreach (Tuned::cases() as $i => $tuned) {

@@ -28,8 +28,13 @@ final class LeastSquares
      * @param float    $enough   share by which the sum must still fall for another step to be worth it
      * @param TimeLimit $patience when it is spent, the best so far is taken; asked before each step
      */
-    public static function minimise(\Closure $residuals, array $parameters, float $enough = 1e-4, int $most = 30, TimeLimit $patience = new NoTimeLimit()): Minimum
-    {
+    public static function minimise(
+        \Closure $residuals,
+        array $parameters,
+        float $enough = 1e-4,
+        int $most = 30,
+        TimeLimit $patience = new NoTimeLimit(),
+    ): Minimum {
         $at = array_column($parameters, 0);
         $here = $residuals(...$at);
         $sum = self::square($here);
@@ -37,7 +42,16 @@ final class LeastSquares
         $slopes = self::slopes($residuals, $at, $parameters);
         for ($turn = 0; $turn < $most && $damping < self::MOST_DAMPING && !$patience->isSpent(); ++$turn) {
             [$normal, $down] = self::normal($slopes, $here);
-            $step = self::solve(array_map(static fn (int $i, array $row): array => array_values(array_replace($row, [$i => $row[$i] * (1 + $damping) + self::LEAST_SLOPE])), array_keys($normal), $normal), $down);
+            $step = self::solve(
+                array_map(
+                    static fn (int $i, array $row): array => array_values(
+                        array_replace($row, [$i => $row[$i] * (1 + $damping) + self::LEAST_SLOPE]),
+                    ),
+                    array_keys($normal),
+                    $normal,
+                ),
+                $down,
+            );
             $there = array_map(static fn (float $x, float $d, array $p): float => max($p[1], min($p[2], $x + $d)), $at, $step, $parameters);
             $then = $residuals(...$there);
             $next = self::square($then);
@@ -84,7 +98,11 @@ final class LeastSquares
         $slopes = [];
         foreach ($parameters as $i => [, , , $step]) {
             $moved = static fn (float $by): array => array_values(array_replace($at, [$i => $at[$i] + $by]));
-            $slopes[] = array_map(static fn (float $u, float $d): float => ($u - $d) / (2 * $step), $residuals(...$moved($step)), $residuals(...$moved(-$step)));
+            $slopes[] = array_map(
+                static fn (float $u, float $d): float => ($u - $d) / (2 * $step),
+                $residuals(...$moved($step)),
+                $residuals(...$moved(-$step)),
+            );
         }
 
         return $slopes;
@@ -98,7 +116,10 @@ final class LeastSquares
      */
     private static function normal(array $slopes, array $residuals): array
     {
-        return [array_map(static fn (array $a): array => array_map(static fn (array $b): float => self::dot($a, $b), $slopes), $slopes), array_map(static fn (array $a): float => -self::dot($a, $residuals), $slopes)];
+        return [
+            array_map(static fn (array $a): array => array_map(static fn (array $b): float => self::dot($a, $b), $slopes), $slopes),
+            array_map(static fn (array $a): float => -self::dot($a, $residuals), $slopes),
+        ];
     }
 
     /**

@@ -24,7 +24,10 @@ final readonly class Misfit
     public function __construct(Log $log)
     {
         $this->readings = array_values(array_filter($log->readings, static fn (Reading $r): bool => $r->measure->isNitrogen()));
-        $days = array_map(static fn (LoggedEvent $d): int => $d->day, array_filter($log->events, static fn (LoggedEvent $d): bool => \in_array($d->kind, [EventKind::Dose, EventKind::Change], true)));
+        $days = array_map(
+            static fn (LoggedEvent $d): int => $d->day,
+            array_filter($log->events, static fn (LoggedEvent $d): bool => \in_array($d->kind, [EventKind::Dose, EventKind::Change], true)),
+        );
         $this->disturbed = array_fill_keys($days, true);
     }
 

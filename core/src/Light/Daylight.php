@@ -7,14 +7,19 @@ namespace Olvek\Core\Light;
 /**
  * Daylight through the year at a latitude, under the open sky or through a window of one aspect.
  *
- * Extraterrestrial radiation and length of day: P Allen, Pereira, Raes & Smith (1998), FAO Irrigation and Drainage Paper 56, eqs 21, 23, 25, 34;
- * share that reaches the ground in ordinary weather: the same, eq 35 with half the bright hours (M); photons: P McCree (1972), Agric. Meteorol. 10.
+ * Extraterrestrial radiation and length of day: P Allen, Pereira, Raes & Smith (1998), FAO Irrigation and Drainage Paper 56, eqs 21, 23,
+ * 25, 34;
+ * share that reaches the ground in ordinary weather: the same, eq 35 with half the bright hours (M); photons: P McCree (1972), Agric.
+ * Meteorol. 10.
  */
 final readonly class Daylight
 {
     /** MJ m⁻² min⁻¹. P: FAO 56. */
-    private const SOLAR_CONSTANT = 0.0820;
-    /** Share of the extraterrestrial radiation that reaches the ground: 0.25 + 0.50 · n/N, with n/N about 0.45. P form, M share of bright hours. */
+    private const SOLAR_CONSTANT = 0.082;
+    /**
+     * Share of the extraterrestrial radiation that reaches the ground: 0.25 + 0.50 · n/N, with n/N about 0.45. P form, M share of bright
+     * hours.
+     */
     private const CLOUDED = 0.475;
     /** Share of it that comes straight from the sun, over a day. M (0.3–0.6). */
     private const DIRECT = 0.45;
@@ -38,18 +43,27 @@ final readonly class Daylight
         return Aspect::None !== $this->aspect && $this->sky > 0;
     }
 
-    /** Sun's declination in radians on a day of the year, 1–365. P: Spencer (1971), Fourier series representation of the position of the sun, Search 2. */
+    /**
+     * Sun's declination in radians on a day of the year, 1–365. P: Spencer (1971), Fourier series representation of the position of the
+     * sun, Search 2.
+     */
     public static function declination(float $dayOfYear): float
     {
-        $turn = 2 * \M_PI * ($dayOfYear - 1) / 365;
+        $turn = (2 * \M_PI * ($dayOfYear - 1)) / 365;
 
-        return 0.006918 - 0.399912 * cos($turn) + 0.070257 * sin($turn) - 0.006758 * cos(2 * $turn) + 0.000907 * sin(2 * $turn) - 0.002697 * cos(3 * $turn) + 0.00148 * sin(3 * $turn);
+        return 0.006918 -
+            0.399912 * cos($turn) +
+            0.070257 * sin($turn) -
+            0.006758 * cos(2 * $turn) +
+            0.000907 * sin(2 * $turn) -
+            0.002697 * cos(3 * $turn) +
+            0.00148 * sin(3 * $turn);
     }
 
     /** Hours from sunrise to sunset, the sun's centre on the horizon. */
     public function dayLength(float $dayOfYear): float
     {
-        return 24 / \M_PI * $this->sunsetAngle($dayOfYear);
+        return (24 / \M_PI) * $this->sunsetAngle($dayOfYear);
     }
 
     /** MJ m⁻² d⁻¹ above the air, on a level plane. */
@@ -58,10 +72,12 @@ final readonly class Daylight
         $latitude = deg2rad($this->latitude);
         $declination = self::declination($dayOfYear);
         $sunset = $this->sunsetAngle($dayOfYear);
-        $distance = 1 + 0.033 * cos(2 * \M_PI * $dayOfYear / 365);
+        $distance = 1 + 0.033 * cos((2 * \M_PI * $dayOfYear) / 365);
 
-        return 24 * 60 / \M_PI * self::SOLAR_CONSTANT * $distance
-            * ($sunset * sin($latitude) * sin($declination) + cos($latitude) * cos($declination) * sin($sunset));
+        return ((24 * 60) / \M_PI) *
+            self::SOLAR_CONSTANT *
+            $distance *
+            ($sunset * sin($latitude) * sin($declination) + cos($latitude) * cos($declination) * sin($sunset));
     }
 
     /** mol m⁻² d⁻¹ of photons on the water in ordinary weather. */
@@ -88,7 +104,7 @@ final readonly class Daylight
         $azimuth = (float) $this->aspect->azimuth();
         $pane = $level = 0.0;
         for ($hour = 0.25; $hour < 24; $hour += 0.5) {
-            $angle = \M_PI / 12 * ($hour - 12);
+            $angle = (\M_PI / 12) * ($hour - 12);
             $height = sin($latitude) * sin($declination) + cos($latitude) * cos($declination) * cos($angle);
             if ($height <= 0.02) {
                 continue;

@@ -16,8 +16,11 @@ final readonly class Lamp
     /** lm per µmol s⁻¹ of white light-emitting diodes. M (67–75). */
     public const LUMENS_PER_MICROMOLE = 70.0;
     /** m over the rim at which the share that lands is told. C: most lamps rest on the rim or hang a hand above it. */
-    public const USUAL_HEIGHT = 0.10;
-    /** Share that lands from there. J (0.5–0.9): of strips and panels 0.72 to 0.90 enter a box of 60 × 30 cm, by tracing rays; old reflectors lose more. */
+    public const USUAL_HEIGHT = 0.1;
+    /**
+     * Share that lands from there. J (0.5–0.9): of strips and panels 0.72 to 0.90 enter a box of 60 × 30 cm, by tracing rays; old
+     * reflectors lose more.
+     */
     public const USUAL_LANDING = 0.6;
 
     /**
@@ -29,19 +32,24 @@ final readonly class Lamp
      * @param float $watts   that it draws, where it is known by them; 0 where by its lumens
      */
     public function __construct(
-        #[Number('lamp', Dimension::LuminousFlux, 0.0, 200000.0, 'lm of the lamp', decimals: 0)]
-        public float $lumens,
-        #[Number('hours of light', Dimension::Duration, 0.0, 24.0, 'a day', decimals: 2)]
-        public float $hours,
-        #[Number('light that reaches the water', Dimension::Share, 0.05, 1.0, 'share of the light that reaches the water where the lamp hangs 0.1 m over the rim', decimals: 0, required: true)]
+        #[Number('lamp', Dimension::LuminousFlux, 0.0, 200000.0, 'lm of the lamp', decimals: 0)] public float $lumens,
+        #[Number('hours of light', Dimension::Duration, 0.0, 24.0, 'a day', decimals: 2)] public float $hours,
+        #[Number(
+            'light that reaches the water',
+            Dimension::Share,
+            0.05,
+            1.0,
+            'share of the light that reaches the water where the lamp hangs 0.1 m over the rim',
+            decimals: 0,
+            required: true,
+        ),]
         public float $landing = self::USUAL_LANDING,
-        #[Number('lamp above the rim', Dimension::Length, 0.0, 1.5, 'm over the rim', decimals: 2)]
+        #[Number('lamp above the rim', Dimension::Length, 0.0, 1.5, 'm over the rim', decimals: 2),]
         public float $height = self::USUAL_HEIGHT,
-        #[Section('')]
-        public Programme $programme = new Programme(),
-        #[KindOf('lamps', 'a lamp', 'lamp', 'white diodes', 'id in the catalogue of lamps; null: white diodes')]
+        #[Section('')] public Programme $programme = new Programme(),
+        #[KindOf('lamps', 'a lamp', 'lamp', 'white diodes', 'id in the catalogue of lamps; null: white diodes'),]
         public ?LampKind $kind = null,
-        #[Number('watts (0: by lumens)', Dimension::Count, 0.0, 2000.0, 'that it draws, where its lumens were told by them; 0 otherwise')]
+        #[Number('watts (0: by lumens)', Dimension::Count, 0.0, 2000.0, 'that it draws, where its lumens were told by them; 0 otherwise'),]
         public float $watts = 0.0,
     ) {
     }
@@ -54,22 +62,25 @@ final readonly class Lamp
     /** Mean PPFD on a water surface in m², µmol m⁻² s⁻¹. */
     public function atSurface(float $area): float
     {
-        return $this->lumens / ($this->kind->lumensPerMicromole->value ?? self::LUMENS_PER_MICROMOLE) * $this->landed($area) / $area;
+        return (($this->lumens / ($this->kind->lumensPerMicromole->value ?? self::LUMENS_PER_MICROMOLE)) * $this->landed($area)) / $area;
     }
 
     /** Share of the light that lands on a water surface in m²: less, the higher the lamp hangs. */
     public function landed(float $area): float
     {
-        return min(1.0, $this->landing * self::seen($area, $this->height) / self::seen($area, self::USUAL_HEIGHT));
+        return min(1.0, ($this->landing * self::seen($area, $this->height)) / self::seen($area, self::USUAL_HEIGHT));
     }
 
     /** Moles of photons per m² and day at a PPFD, for the lamp's hours. */
     public function dailyIntegral(float $photonFluxDensity): float
     {
-        return $photonFluxDensity * 3600 * $this->hours / 1e6;
+        return ($photonFluxDensity * 3600 * $this->hours) / 1e6;
     }
 
-    /** Share of a small flat source's light that falls on a disc of an area below it. P: Lambert (1760), Photometria: sin² of half the angle at which it sees the disc. */
+    /**
+     * Share of a small flat source's light that falls on a disc of an area below it. P: Lambert (1760), Photometria: sin² of half the angle
+     * at which it sees the disc.
+     */
     private static function seen(float $area, float $height): float
     {
         $square = $area / \M_PI;

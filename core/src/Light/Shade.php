@@ -33,7 +33,7 @@ final readonly class Shade
         foreach ($places as $i => [$x, $z]) {
             $radius = sqrt($areas[$i] / \M_PI) + self::SLANT;
             $area = min($surface, \M_PI * $radius * $radius);
-            $path = Canopy::EXTINCTION * $leaves[$i] / $area;
+            $path = (Canopy::EXTINCTION * $leaves[$i]) / $area;
             $held = 1 - exp(-$path);
             $down = 1.0;
             foreach ($above as [$atX, $atZ, $other, $takes]) {
@@ -45,7 +45,7 @@ final readonly class Shade
             $light[$i] = $down * ($path < 1e-6 ? 1.0 : $held / $path);
             $above[] = [$x, $z, $radius, $held];
             // On the floor shades lie one over another by chance.
-            $through += log(1 - min(0.999, $held * $area / $surface));
+            $through += log(1 - min(0.999, ($held * $area) / $surface));
         }
 
         return [$light, exp($through)];
@@ -63,7 +63,7 @@ final readonly class Shade
         $light = 1.0;
         foreach ($places as $i => [$atX, $atZ]) {
             $radius = sqrt($areas[$i] / \M_PI) + self::SLANT;
-            $takes = 1 - exp(-Canopy::EXTINCTION * $leaves[$i] / min($surface, \M_PI * $radius * $radius));
+            $takes = 1 - exp((-Canopy::EXTINCTION * $leaves[$i]) / min($surface, \M_PI * $radius * $radius));
             // A shade's rim is soft: full within the leaves, gone at its reach.
             $light *= 1 - $takes * self::smooth(($radius - hypot($x - $atX, $z - $atZ)) / self::SLANT);
         }
@@ -79,7 +79,10 @@ final readonly class Shade
         }
         $mine = ($distance * $distance + $radius * $radius - $other * $other) / (2 * $distance);
         $its = $distance - $mine;
-        $lens = $radius * $radius * acos($mine / $radius) + $other * $other * acos($its / $other) - $distance * sqrt(max(0.0, $radius * $radius - $mine * $mine));
+        $lens =
+            $radius * $radius * acos($mine / $radius) +
+            $other * $other * acos($its / $other) -
+            $distance * sqrt(max(0.0, $radius * $radius - $mine * $mine));
 
         return $lens / (\M_PI * $radius * $radius);
     }

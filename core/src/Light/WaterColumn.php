@@ -7,7 +7,9 @@ namespace Olvek\Core\Light;
 /** Light lost on its way down through clear water. */
 final class WaterColumn
 {
-    /** m⁻¹, clear tank water, photosynthetic band. M: Kirk (2011), Light and Photosynthesis in Aquatic Ecosystems (0.15–0.6; 0.5 is a pond). */
+    /**
+     * m⁻¹, clear tank water, photosynthetic band. M: Kirk (2011), Light and Photosynthesis in Aquatic Ecosystems (0.15–0.6; 0.5 is a pond).
+     */
     public const ATTENUATION = 0.3;
 
     /** m⁻¹ per mg C/L of tannin. M: Kirk (2011) (0.05–0.3 over the photosynthetic band). */

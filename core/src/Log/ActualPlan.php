@@ -27,18 +27,23 @@ final readonly class ActualPlan
     {
         $events = UsualCare::events();
         $ids = [...array_column($plan->clumps, 'id'), ...array_column($plan->groups, 'id')];
-        $actual = $plan->withEvents(array_values(array_filter($plan->events, static fn (PlannedEvent $o): bool => EventKind::Dose !== $o->kind)));
+        $actual = $plan->withEvents(
+            array_values(array_filter($plan->events, static fn (PlannedEvent $o): bool => EventKind::Dose !== $o->kind)),
+        );
         foreach ($plan->groups as $group) {
             $lots = $log->of(EventKind::Stock, $group->id);
             $first = array_shift($lots);
             // Those that wait stay in the plan, so that groups keep their places, but far beyond any first weeks.
-            $actual = $actual->withGroup(new Group($group->id, $group->kind, null === $first ? $group->count : (int) $first->amount, $first->day ?? Plan::LAST_DAY));
+            $actual = $actual->withGroup(
+                new Group($group->id, $group->kind, null === $first ? $group->count : (int) $first->amount, $first->day ?? Plan::LAST_DAY),
+            );
             foreach ($lots as $lot) {
                 $events[] = $lot->event();
             }
         }
         foreach ($log->events as $logged) {
-            // Groups are counted above, and what is gone from the plan is of no account; the plan's first bacteria stand for those that were brought.
+            // Groups are counted above, and what is gone from the plan is of no account; the plan's first bacteria stand for those that
+            // were brought.
             if (EventKind::Stock !== $logged->kind && (null === $logged->kind->of() || \in_array($logged->of, $ids, true))) {
                 $events[] = $logged->event();
             }

@@ -68,7 +68,9 @@ final readonly class Log
     /** @return list<LoggedEvent> of a kind, and of a group where one is named */
     public function of(EventKind $kind, ?string $group = null): array
     {
-        return array_values(array_filter($this->events, static fn (LoggedEvent $d): bool => $d->kind === $kind && (null === $group || $d->of === $group)));
+        return array_values(
+            array_filter($this->events, static fn (LoggedEvent $d): bool => $d->kind === $kind && (null === $group || $d->of === $group)),
+        );
     }
 
     /** The day within a stretch on which somebody last looked for algae, if they showed then; null where they did not, or nobody looked. */

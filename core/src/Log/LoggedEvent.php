@@ -41,12 +41,19 @@ final readonly class LoggedEvent
         }
         $number = $kind->amount();
 
-        return \sprintf($happens->done ?? Words::capital($happens->words), match (true) {
-            'group' === $kind->of() => \sprintf('%d × %s', (int) $amount, $group->kind->common ?? 'animals'),
-            // The keeper's own kit may count otherwise.
-            EventKind::Dose === $kind => $kit->show(Measure::Ammonia, $amount),
-            null !== $number => UnitSystem::in($number->metric ?? UnitSystem::Metric->unitFor($number->dimension), $amount / $number->perBase, $number->decimals),
-            default => '',
-        });
+        return \sprintf(
+            $happens->done ?? Words::capital($happens->words),
+            match (true) {
+                'group' === $kind->of() => \sprintf('%d × %s', (int) $amount, $group->kind->common ?? 'animals'),
+                // The keeper's own kit may count otherwise.
+                EventKind::Dose === $kind => $kit->show(Measure::Ammonia, $amount),
+                null !== $number => UnitSystem::in(
+                    $number->metric ?? UnitSystem::Metric->unitFor($number->dimension),
+                    $amount / $number->perBase,
+                    $number->decimals,
+                ),
+                default => '',
+            },
+        );
     }
 }

@@ -24,7 +24,8 @@ final readonly class TestKit
         $ions = [];
         foreach ([Measure::Ammonia, Measure::Nitrite, Measure::Nitrate] as $n => $measure) {
             $ion = Ion::tryFrom($named[$n] ?? '');
-            $ions[$measure->value] = 'N' === ($named[$n] ?? '') ? null : (\in_array($ion, $measure->ions(), true) ? $ion : $measure->ions()[0]);
+            $ions[$measure->value] =
+                'N' === ($named[$n] ?? '') ? null : (\in_array($ion, $measure->ions(), true) ? $ion : $measure->ions()[0]);
         }
 
         return new self($ions);

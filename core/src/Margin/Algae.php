@@ -10,7 +10,14 @@ use Olvek\Core\Unit\Provenance;
 use Olvek\Core\Unit\Words;
 
 /** Algae: film on glass and leaves, and green water; diatoms of the first weeks go by themselves and are only named. */
-#[Judges('Algae', Subject::Plants, [Remedy::ShorterLight, Remedy::WeakerLamp, Remedy::FastStems, Remedy::Floaters, Remedy::Grazers, Remedy::LessFood])]
+#[Judges('Algae', Subject::Plants, [
+        Remedy::ShorterLight,
+        Remedy::WeakerLamp,
+        Remedy::FastStems,
+        Remedy::Floaters,
+        Remedy::Grazers,
+        Remedy::LessFood,
+    ]),]
 final class Algae implements Criterion
 {
     /** g dry of film per m² that one sees, and that covers leaves. J. */
@@ -25,13 +32,19 @@ final class Algae implements Criterion
         [$film, $filmDay] = $trace->highest('algae');
         [$green, $greenDay] = $trace->highest('greenWater');
         [$brown, $brownDay] = $trace->highest('diatoms');
-        $asFilm = $green / self::GREEN_ACT * self::FILM_ACT;
+        $asFilm = ($green / self::GREEN_ACT) * self::FILM_ACT;
         $worse = $asFilm > $film;
         $measure = max($film, $asFilm);
         $day = $worse ? $greenDay : $filmDay;
         $what = $worse ? 'green water' : 'algae on glass and leaves';
 
-        return Margin::atMost(MarginId::Algae, $measure, 'g/m²', self::FILM_WATCH, self::FILM_ACT, $day,
+        return Margin::atMost(
+            MarginId::Algae,
+            $measure,
+            'g/m²',
+            self::FILM_WATCH,
+            self::FILM_ACT,
+            $day,
             match (true) {
                 $measure > self::FILM_ACT => Words::capital($what).' take over by day '.$day.'.',
                 $measure > self::FILM_WATCH => Words::capital($what).' will show by day '.$day.'.',
@@ -44,7 +57,12 @@ final class Algae implements Criterion
                 new Term('brown dust, at most', Decimal::significant($brown, 2)." g dry/m², day $brownDay", Provenance::Memory),
                 new Term('nitrate left for them', Decimal::significant($trace->columns['nitrate'][$day], 2).' mg N/L'),
                 new Term('light on the water', Decimal::significant($trace->columns['light'][$day], 2).' mol/m² a day'),
-                new Term('shows from, takes over from', \sprintf('%s and %s g dry/m²', Decimal::trimmed(self::FILM_WATCH, 1), Decimal::trimmed(self::FILM_ACT, 1)), Provenance::Judgement),
-            ]);
+                new Term(
+                    'shows from, takes over from',
+                    \sprintf('%s and %s g dry/m²', Decimal::trimmed(self::FILM_WATCH, 1), Decimal::trimmed(self::FILM_ACT, 1)),
+                    Provenance::Judgement,
+                ),
+            ],
+        );
     }
 }

@@ -51,7 +51,9 @@ final readonly class Band
             $spreads[$id] = new Spread(self::percentile($measures, 0.1), self::percentile($measures, 0.9), $holds, \count($members));
         }
 
-        $together = \count(array_filter($members, static fn (array $m): bool => [] === array_filter($m, static fn (array $judged): bool => $judged[1])));
+        $together = \count(
+            array_filter($members, static fn (array $m): bool => [] === array_filter($m, static fn (array $judged): bool => $judged[1])),
+        );
 
         return new Uncertainty($spreads, $together, \count($members));
     }

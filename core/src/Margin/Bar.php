@@ -16,7 +16,14 @@ final readonly class Bar
      * @param float  $from       the margin's measure where it is lower
      * @param float  $to         and where it is higher
      */
-    public function __construct(public string $dimension, public string $words, public string $low, public string $high, public string $measurable, public float $from, public float $to)
-    {
+    public function __construct(
+        public string $dimension,
+        public string $words,
+        public string $low,
+        public string $high,
+        public string $measurable,
+        public float $from,
+        public float $to,
+    ) {
     }
 }

@@ -25,9 +25,16 @@ final class BedHealth implements Criterion
         [$index, $day] = $trace->highest('sulphide');
         [$gas, $gasDay] = $trace->highest('bubbles');
 
-        return Margin::atMost(MarginId::Bed, $index, 'of critical', self::WATCH, self::ACT, $day,
+        return Margin::atMost(
+            MarginId::Bed,
+            $index,
+            'of critical',
+            self::WATCH,
+            self::ACT,
+            $day,
             match (true) {
-                $index > self::ACT => "The bed is deep and rich and hardly rooted: around day $day it may turn foul (rotten-egg smell, black roots).",
+                $index > self::ACT => "The bed is deep and rich and hardly rooted: around day $day it may turn foul (rotten-egg smell, "
+                    .'black roots).',
                 $index > self::WATCH => "The bed is on the rich side for its roots around day $day; leave it alone and let roots come.",
                 $gas > 300 => 'The bed stays sound. Bubbles of gas are normal in the first months.',
                 default => 'The bed stays sound.',
@@ -35,8 +42,14 @@ final class BedHealth implements Criterion
             [
                 new Term('risk of sulphide, at most', Decimal::significant($index, 2).' of 1, day '.$day, Provenance::Judgement),
                 new Term('bed', $outlook->units->show(Dimension::Length, $outlook->plan->bed->meanDepth())),
-                new Term('gas from the bed, at most', Decimal::significant($gas, 2)." mL a day, day $gasDay", Provenance::Judgement, 'bubbles for 2 to 5 months are normal (common practice)'),
+                new Term(
+                    'gas from the bed, at most',
+                    Decimal::significant($gas, 2)." mL a day, day $gasDay",
+                    Provenance::Judgement,
+                    'bubbles for 2 to 5 months are normal (common practice)',
+                ),
                 new Term('roots take from it', Decimal::significant($trace->columns['rooted'][$day], 2).' mg N that day'),
-            ]);
+            ],
+        );
     }
 }

@@ -34,7 +34,11 @@ final class CapOverSoil implements Criterion
             return Margin::idle(MarginId::Cap, 'no soil', 'There is no soil to hold back; the bed feeds no roots either.');
         }
         if ($soil->mix->flushNitrogenPerLitre() < self::HARMLESS) {
-            return Margin::idle(MarginId::Cap, 'none needed', 'What lies below gives off next to nothing, so the cap need not hold it back.');
+            return Margin::idle(
+                MarginId::Cap,
+                'none needed',
+                'What lies below gives off next to nothing, so the cap need not hold it back.',
+            );
         }
         $release = new Release($plan->bed, $plan->vessel);
         $share = self::soilShare($soil->mix);
@@ -51,7 +55,13 @@ final class CapOverSoil implements Criterion
         $capThere = $units->show(Dimension::Length, $cap?->depth($thinnest) ?? 0.0);
         $flush = $release->atFilling() / $plan->netWater();
 
-        return Margin::atLeast(MarginId::Cap, $ratio, '×', self::LEAST, self::GOOD, 0,
+        return Margin::atLeast(
+            MarginId::Cap,
+            $ratio,
+            '×',
+            self::LEAST,
+            self::GOOD,
+            0,
             match (true) {
                 $ratio < self::LEAST => "At the $worst $capThere of cap lies on $soilThere of soil: the soil will come through.",
                 $ratio < self::GOOD => "At the $worst the cap ($capThere) is a little thinner than the soil ($soilThere).",
@@ -59,17 +69,37 @@ final class CapOverSoil implements Criterion
                 default => "The cap is twice the soil or more ($capThere on $soilThere at the $worst); next to nothing comes through.",
             },
             [
-                new Term('soil, front and back', $units->show(Dimension::Length, $soil->front).' and '.$units->show(Dimension::Length, $soil->back)),
-                new Term('cap, front and back', $units->show(Dimension::Length, $cap->front ?? 0.0).' and '.$units->show(Dimension::Length, $cap->back ?? 0.0)),
+                new Term(
+                    'soil, front and back',
+                    $units->show(Dimension::Length, $soil->front).' and '.$units->show(Dimension::Length, $soil->back),
+                ),
+                new Term(
+                    'cap, front and back',
+                    $units->show(Dimension::Length, $cap->front ?? 0.0).' and '.$units->show(Dimension::Length, $cap->back ?? 0.0),
+                ),
                 new Term('cap wanted', 'as deep as the soil; twice is better', Provenance::CommonPractice),
                 new Term('ammonia pushed out at filling', Decimal::significant($flush, 2).' mg N/L', Provenance::Judgement),
-                new Term('leaves the soil on day 14', Decimal::significant($outlook->trace->columns['leak'][min(14, $outlook->lastDay())], 2).' mg N a day', Provenance::Judgement, 'stirring and sorption are judgement; diffusion: Boudreau 1996, Li & Gregory 1974'),
-            ]);
+                new Term(
+                    'leaves the soil on day 14',
+                    Decimal::significant($outlook->trace->columns['leak'][min(14, $outlook->lastDay())], 2).' mg N a day',
+                    Provenance::Judgement,
+                    'stirring and sorption are judgement; diffusion: Boudreau 1996, Li & Gregory 1974',
+                ),
+            ],
+        );
     }
 
     /** Share (0–1) of a mix that is soil. */
     private static function soilShare(Mix $mix): float
     {
-        return array_sum(array_map(static fn (array $part): float => BedRole::Soil === $part[0]->role && $part[0]->flushNitrogen->value * $part[0]->density->value >= self::HARMLESS ? $part[1] : 0.0, $mix->shares));
+        return array_sum(
+            array_map(
+                static fn (array $part): float => BedRole::Soil === $part[0]->role
+                && $part[0]->flushNitrogen->value * $part[0]->density->value >= self::HARMLESS
+                    ? $part[1]
+                    : 0.0,
+                $mix->shares,
+            ),
+        );
     }
 }

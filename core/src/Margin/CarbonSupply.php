@@ -46,20 +46,52 @@ final class CarbonSupply implements Criterion
         // One scale for both ends: 0 fails, 1 holds.
         $value = min((self::SUFFERS - $most) / (self::SUFFERS - self::BORNE), max(0.0, min(1.0, $least / self::SHORT)));
 
-        return new Margin(MarginId::Carbon, $value, 0.0, 1.0, $most > self::BORNE ? $mostDay : $last, $least, 'mg/L', $most > self::BORNE ? $high : $shown,
-            \sprintf('tight below %s by day or above %s by night, fails above %s', Margin::text(self::SHORT, 'mg/L'), Margin::text(self::BORNE, 'mg/L'), Margin::text(self::SUFFERS, 'mg/L')),
+        return new Margin(
+            MarginId::Carbon,
+            $value,
+            0.0,
+            1.0,
+            $most > self::BORNE ? $mostDay : $last,
+            $least,
+            'mg/L',
+            $most > self::BORNE ? $high : $shown,
+            \sprintf(
+                'tight below %s by day or above %s by night, fails above %s',
+                Margin::text(self::SHORT, 'mg/L'),
+                Margin::text(self::BORNE, 'mg/L'),
+                Margin::text(self::SUFFERS, 'mg/L'),
+            ),
             match (true) {
-                $most > self::SUFFERS => "Carbon dioxide gathers to $high at night on day $mostDay: animals suffer. Ripple the water, or lay less rich soil.",
+                $most > self::SUFFERS => "Carbon dioxide gathers to $high at night on day $mostDay: animals suffer. Ripple the water, or "
+                    .'lay less rich soil.',
                 $most > self::BORNE => "Carbon dioxide gathers to $high at night on day $mostDay, about as much as animals bear.",
-                $least < self::SHORT => "By day $last plants have drawn carbon dioxide down to $shown: those that use bicarbonate, and those in air, go on growing.",
+                $least < self::SHORT => "By day $last plants have drawn carbon dioxide down to $shown: those that use bicarbonate, and "
+                    .'those in air, go on growing.',
                 default => "Soil, animals and air leave $shown of carbon dioxide in the water while the lamp is on.",
             },
             [
                 new Term('carbon dioxide by day, leanest four weeks', "$shown, to day $last"),
                 new Term('the most at night with animals in', $outlook->stocked ? "$high, day $mostDay" : 'no animals'),
-                new Term('air alone gives', Decimal::significant(Carbonate::co2AtEquilibrium($outlook->plan->site->temperature, $outlook->plan->site->airCarbonDioxide()), 2).' mg/L', Provenance::Published, 'Plummer & Busenberg 1982; '.Decimal::trimmed($outlook->plan->site->airCarbonDioxide(), 0).' ppm in the air'),
-                new Term('half growth at', \sprintf('%s for a plant of middling speed, %s for those that use bicarbonate', Margin::text($outlook->parameters->carbonHalf, 'mg/L'), Margin::text($outlook->parameters->carbonHalfBicarbonate, 'mg/L')), Provenance::Memory),
+                new Term(
+                    'air alone gives',
+                    Decimal::significant(
+                        Carbonate::co2AtEquilibrium($outlook->plan->site->temperature, $outlook->plan->site->airCarbonDioxide()),
+                        2,
+                    ).' mg/L',
+                    Provenance::Published,
+                    'Plummer & Busenberg 1982; '.Decimal::trimmed($outlook->plan->site->airCarbonDioxide(), 0).' ppm in the air',
+                ),
+                new Term(
+                    'half growth at',
+                    \sprintf(
+                        '%s for a plant of middling speed, %s for those that use bicarbonate',
+                        Margin::text($outlook->parameters->carbonHalf, 'mg/L'),
+                        Margin::text($outlook->parameters->carbonHalfBicarbonate, 'mg/L'),
+                    ),
+                    Provenance::Memory,
+                ),
                 new Term('in the first week', Decimal::significant($trace->mean('carbonDioxide', 0, 7), 2).' mg/L'),
-            ]);
+            ],
+        );
     }
 }

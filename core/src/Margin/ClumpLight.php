@@ -26,13 +26,8 @@ final readonly class ClumpLight
      * @param float                $bare    PPFD on the bed if no plant stood above it
      * @param float                $cover   share of the surface under floaters, 0–1
      */
-    private function __construct(
-        public array $clumps,
-        public float $surface,
-        public float $bed,
-        public float $bare,
-        public float $cover,
-    ) {
+    private function __construct(public array $clumps, public float $surface, public float $bed, public float $bare, public float $cover)
+    {
     }
 
     /** As planted, less what melts by a day. */
@@ -53,7 +48,12 @@ final readonly class ClumpLight
 
         $surface = $plan->site->daylight()->any() ? $snapshot->light : $plan->lamp->atSurface($plan->surface()) * $snapshot->lampShare;
 
-        return self::fall($plan, $masses, $surface, WaterColumn::ATTENUATION + WaterColumn::TANNIN * $snapshot->tannin + WaterColumn::GREEN * $snapshot->green);
+        return self::fall(
+            $plan,
+            $masses,
+            $surface,
+            WaterColumn::ATTENUATION + WaterColumn::TANNIN * $snapshot->tannin + WaterColumn::GREEN * $snapshot->green,
+        );
     }
 
     /** @param array<string, float> $masses g dry by clump */
@@ -81,7 +81,9 @@ final readonly class ClumpLight
         [$within, $floor] = Shade::within($places, $areas, $leaves, $area);
         foreach ($within as $i => $share) {
             $clump = $plan->clumps[$i];
-            $light[$clump->id] = $clump->kind->role->hasLeavesInAir() ? $surface * $share : $down * $share * WaterColumn::transmission($plan->waterLine - min($plan->waterLine, $tops[$i]), $attenuation);
+            $light[$clump->id] = $clump->kind->role->hasLeavesInAir()
+                ? $surface * $share
+                : $down * $share * WaterColumn::transmission($plan->waterLine - min($plan->waterLine, $tops[$i]), $attenuation);
         }
         $water = WaterColumn::transmission($plan->waterLine - $plan->bed->meanDepth(), $attenuation);
 
@@ -91,6 +93,8 @@ final readonly class ClumpLight
     /** m above the inside bottom that a clump's leaves reach. */
     public static function top(Clump $clump, Plan $plan): float
     {
-        return $clump->kind->role->hasLeavesInAir() ? $plan->waterLine + $clump->kind->height->value : min($plan->waterLine, $plan->bed->meanDepth() + $clump->kind->height->value);
+        return $clump->kind->role->hasLeavesInAir()
+            ? $plan->waterLine + $clump->kind->height->value
+            : min($plan->waterLine, $plan->bed->meanDepth() + $clump->kind->height->value);
     }
 }

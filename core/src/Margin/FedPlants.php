@@ -9,10 +9,20 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether plants find the nitrogen, phosphorus, potassium and iron that they grow with. */
-#[Judges('Plants fed', Subject::Plants, [Remedy::MoreFood, Remedy::MoreSoil, Remedy::RootTabs, Remedy::WaterChanges, Remedy::ShorterLight, Remedy::NoFloaters])]
+#[Judges('Plants fed', Subject::Plants, [
+    Remedy::MoreFood,
+    Remedy::MoreSoil,
+    Remedy::RootTabs,
+    Remedy::WaterChanges,
+    Remedy::ShorterLight,
+    Remedy::NoFloaters,
+]),]
 final class FedPlants implements Criterion
 {
-    /** Share of growth that nutrients allow all plants together, over the leanest four weeks. J: a tank that clears its water leaves its plants half hungry. */
+    /**
+     * Share of growth that nutrients allow all plants together, over the leanest four weeks. J: a tank that clears its water leaves its
+     * plants half hungry.
+     */
     public const LEAST = 0.15;
     private const GOOD = 0.3;
 
@@ -30,24 +40,62 @@ final class FedPlants implements Criterion
         $percent = Decimal::trimmed(100 * $share, 0)."\u{202F}%";
         $terms = [];
         foreach ($outlook->plan->clumps as $i => $one) {
-            $terms[] = new Term($one->kind->common, \sprintf('%s %% of its growth on day %d, %s mg N/g in the leaf', Decimal::trimmed(100 * $trace->fed[$day][$i], 0), $day, Decimal::trimmed($trace->quotas[$day][$i], 0)));
+            $terms[] = new Term(
+                $one->kind->common,
+                \sprintf(
+                    '%s %% of its growth on day %d, %s mg N/g in the leaf',
+                    Decimal::trimmed(100 * $trace->fed[$day][$i], 0),
+                    $day,
+                    Decimal::trimmed($trace->quotas[$day][$i], 0),
+                ),
+            );
         }
 
-        return Margin::atLeast(MarginId::Fed, $share, '%', self::LEAST, self::GOOD, $day,
+        return Margin::atLeast(
+            MarginId::Fed,
+            $share,
+            '%',
+            self::LEAST,
+            self::GOOD,
+            $day,
             match (true) {
-                $share < self::LEAST => "Plants starve: around day $day they find food for $percent of their growth; $name first wants $nutrient.",
+                $share < self::LEAST => "Plants starve: around day $day they find food for $percent of their growth; $name first wants "
+                    ."$nutrient.",
                 $share < self::GOOD => "Plants are short around day $day and grow at $percent of their best; $name first wants $nutrient.",
                 default => "Plants find what they need, $percent of their best growth at the leanest, around day $day.",
             },
             [
                 ...\array_slice($terms, 0, 8),
-                new Term('growth stops, and is full, at', \sprintf('%s and %s mg N/g in the leaf', Decimal::trimmed($outlook->parameters->leafNitrogenLeast, 1), Decimal::trimmed($outlook->parameters->leafNitrogenFull, 1)), Provenance::Memory, 'full growth near Gerloff & Krombholz 1966'),
+                new Term(
+                    'growth stops, and is full, at',
+                    \sprintf(
+                        '%s and %s mg N/g in the leaf',
+                        Decimal::trimmed($outlook->parameters->leafNitrogenLeast, 1),
+                        Decimal::trimmed($outlook->parameters->leafNitrogenFull, 1),
+                    ),
+                    Provenance::Memory,
+                    'full growth near Gerloff & Krombholz 1966',
+                ),
                 new Term('nitrate on that day', Decimal::significant($trace->columns['nitrate'][$day], 2).' mg N/L'),
-                new Term('phosphate, potassium, iron', \sprintf('%s, %s, %s mg/L', ...array_map(static fn (string $c): string => Decimal::significant($trace->columns[$c][$day], 2), ['phosphate', 'potassium', 'iron']))),
-            ]);
+                new Term(
+                    'phosphate, potassium, iron',
+                    \sprintf(
+                        '%s, %s, %s mg/L',
+                        ...array_map(static fn (string $c): string => Decimal::significant($trace->columns[$c][$day], 2), [
+                            'phosphate',
+                            'potassium',
+                            'iron',
+                        ]),
+                    ),
+                ),
+            ],
+        );
     }
 
-    /** @return array{float, int}|null least mean over four weeks of the share of its growth that the whole stand finds food for, and its last day */
+    /**
+     * @return array{float, int}|null least mean over four weeks of the share of its growth that the whole stand finds food for, and its
+     * last day
+     */
     public static function leanest(Trace $trace): ?array
     {
         $shares = [];

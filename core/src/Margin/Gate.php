@@ -28,7 +28,11 @@ final readonly class Gate
         }
         $held = 0;
         for ($day = 7; $day < $trace->days(); $day += 7) {
-            if ($trace->columns['lampShare'][$day] < $trace->columns['lampShare'][$day - 1] && $trace->columns['lampShare'][$day] > 0 && $held < 3) {
+            if (
+                $trace->columns['lampShare'][$day] < $trace->columns['lampShare'][$day - 1]
+                && $trace->columns['lampShare'][$day] > 0
+                && $held < 3
+            ) {
                 $gates[] = new self($day, 'algae show: the lamp goes back a step');
                 ++$held;
             }
@@ -42,7 +46,11 @@ final readonly class Gate
     {
         $quiet = 0;
         for ($day = $soonest; $day < $trace->days(); ++$day) {
-            $quiet = $trace->columns['ammonia'][$day] < Measure::Ammonia->nothingBelow() && $trace->columns['nitrite'][$day] < Measure::Nitrite->nothingBelow() ? $quiet + 1 : 0;
+            $quiet =
+                $trace->columns['ammonia'][$day] < Measure::Ammonia->nothingBelow()
+                && $trace->columns['nitrite'][$day] < Measure::Nitrite->nothingBelow()
+                    ? $quiet + 1
+                    : 0;
             if (self::QUIET_DAYS === $quiet) {
                 return $day - self::QUIET_DAYS + 1;
             }

@@ -20,17 +20,35 @@ final class Judge
     public const FIRST_YEAR = 365;
 
     /** @param list<Event> $events beside what the plan and usual care bring */
-    public static function judge(Plan $plan, UnitSystem $units = UnitSystem::Metric, Parameters $parameters = new Parameters(), int $days = self::FIRST_YEAR, array $events = []): Judgement
-    {
-        return self::fromTrace($plan, (new Runner($plan, $parameters))->run($days, [...UsualCare::events(), ...$events]), $units, $parameters);
+    public static function judge(
+        Plan $plan,
+        UnitSystem $units = UnitSystem::Metric,
+        Parameters $parameters = new Parameters(),
+        int $days = self::FIRST_YEAR,
+        array $events = [],
+    ): Judgement {
+        return self::fromTrace(
+            $plan,
+            (new Runner($plan, $parameters))->run($days, [...UsualCare::events(), ...$events]),
+            $units,
+            $parameters,
+        );
     }
 
     /** Judges what a run with these parameters came to. */
-    public static function fromTrace(Plan $plan, Trace $trace, UnitSystem $units = UnitSystem::Metric, Parameters $parameters = new Parameters()): Judgement
-    {
+    public static function fromTrace(
+        Plan $plan,
+        Trace $trace,
+        UnitSystem $units = UnitSystem::Metric,
+        Parameters $parameters = new Parameters(),
+    ): Judgement {
         $outlook = new Outlook($plan, $trace, $units, $parameters);
         $margins = array_map(static fn (MarginId $id): Margin => $id->criterion()::margin($outlook), MarginId::cases());
-        $state = array_reduce($margins, static fn (State $s, Margin $m): State => Voice::Practice === $m->voice ? $s : $s->worse($m->state), State::Holds);
+        $state = array_reduce(
+            $margins,
+            static fn (State $s, Margin $m): State => Voice::Practice === $m->voice ? $s : $s->worse($m->state),
+            State::Holds,
+        );
 
         // Without plants there is nothing that could carry it.
         $state = [] === $plan->clumps ? State::Fails : $state;
@@ -49,7 +67,11 @@ final class Judge
         foreach ($margins as $margin) {
             $failing += State::Fails === $margin->state ? 1 : 0;
             $other = $worst[$margin->voice->value] ?? null;
-            if (null === $other || $margin->state->rank() > $other->state->rank() || ($margin->state === $other->state && State::Holds !== $margin->state && $margin->position() < $other->position())) {
+            if (
+                null === $other
+                || $margin->state->rank() > $other->state->rank()
+                || ($margin->state === $other->state && State::Holds !== $margin->state && $margin->position() < $other->position())
+            ) {
                 $worst[$margin->voice->value] = $margin;
             }
         }
@@ -57,7 +79,8 @@ final class Judge
         $welfare = $worst[Voice::Welfare->value] ?? $margins[0];
         $stock = array_values(array_filter($margins, static fn (Margin $m): bool => MarginId::Stock === $m->id))[0];
         $itself = match ($balance->state) {
-            State::Holds => 'This should hold. '.(null === $plan->firstAnimals() ? 'Add animals to see whether it balances.' : $stock->sentence),
+            State::Holds => 'This should hold. '.
+                (null === $plan->firstAnimals() ? 'Add animals to see whether it balances.' : $stock->sentence),
             State::Tight => 'This can work, but '.Words::small($balance->name).' is tight. '.$balance->sentence,
             State::Fails => ($failing > 1 ? "Not yet: $failing margins fail. " : 'Not yet. ').$balance->sentence,
         };
@@ -65,7 +88,10 @@ final class Judge
             return $itself.(State::Tight === $welfare->state ? ' For the animals: '.Words::small($welfare->sentence) : '');
         }
 
-        return State::Fails === $balance->state ? $itself.' And for the animals: '.Words::small($welfare->sentence)
-            : 'Not yet, for the animals: '.Words::small($welfare->sentence).(State::Holds === $balance->state ? ' The tank by itself should hold.' : ' '.$itself);
+        return State::Fails === $balance->state
+            ? $itself.' And for the animals: '.Words::small($welfare->sentence)
+            : 'Not yet, for the animals: '.
+                    Words::small($welfare->sentence).
+                    (State::Holds === $balance->state ? ' The tank by itself should hold.' : ' '.$itself);
     }
 }

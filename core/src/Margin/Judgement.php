@@ -28,7 +28,14 @@ final readonly class Judgement
     /** The same judgement, and how sure it is. */
     public function with(Uncertainty $sureness): self
     {
-        return new self($this->state, $this->verdict, array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins), $this->trace, $this->quantities, $sureness);
+        return new self(
+            $this->state,
+            $this->verdict,
+            array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins),
+            $this->trace,
+            $this->quantities,
+            $sureness,
+        );
     }
 
     public function margin(MarginId $id): Margin

@@ -8,15 +8,28 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether what is rooted keeps its mass: the least that any kind in the floor comes down to once the first weeks are over. */
-#[Judges('Plant mass', Subject::Plants, [Remedy::StrongerLamp, Remedy::LongerLight, Remedy::NoFloaters, Remedy::MoreSoil, Remedy::RootTabs, Remedy::MoreFood])]
+#[Judges('Plant mass', Subject::Plants, [
+    Remedy::StrongerLamp,
+    Remedy::LongerLight,
+    Remedy::NoFloaters,
+    Remedy::MoreSoil,
+    Remedy::RootTabs,
+    Remedy::MoreFood,
+]),]
 final class KeptMass implements Criterion
 {
-    /** Share of what was planted below which a kind dwindles away, and from which it keeps itself. J; that the tender lose half at first is C. */
+    /**
+     * Share of what was planted below which a kind dwindles away, and from which it keeps itself. J; that the tender lose half at first is
+     * C.
+     */
     public const LEAST = 0.35;
     public const GOOD = 0.7;
     /** Days after planting within which melting is no sign. C. */
     private const SETTLED = 42;
-    /** Share of all that is rooted that a kind must be to fail a tank by itself; less of it is a loss, not a fall. J: fast stems make way for slow ones in time, C. */
+    /**
+     * Share of all that is rooted that a kind must be to fail a tank by itself; less of it is a loss, not a fall. J: fast stems make way
+     * for slow ones in time, C.
+     */
     private const MATTERS = 0.5;
 
     public static function margin(Outlook $outlook): Margin
@@ -51,7 +64,16 @@ final class KeptMass implements Criterion
         foreach ($planted as $kind => $grams) {
             [$lowest, $day] = self::lowest($least[$kind] ?? []);
             $low = $lowest / $grams;
-            $terms[] = new Term($names[$kind], \sprintf('at least %s of what was planted, on day %d; at the end %s', self::times($low), $day, self::times(($least[$kind][$end] ?? 0.0) / $grams)), Provenance::Judgement);
+            $terms[] = new Term(
+                $names[$kind],
+                \sprintf(
+                    'at least %s of what was planted, on day %d; at the end %s',
+                    self::times($low),
+                    $day,
+                    self::times(($least[$kind][$end] ?? 0.0) / $grams),
+                ),
+                Provenance::Judgement,
+            );
             // A little of a kind that fades is tight at most.
             $counted = $grams < self::MATTERS * $all ? max($low, self::LEAST) : $low;
             if (null === $worst || $counted < $worst[0]) {
@@ -67,12 +89,24 @@ final class KeptMass implements Criterion
             $name = 'All that is rooted';
         }
 
-        return Margin::atLeast(MarginId::Mass, $counted, '%', self::LEAST, self::GOOD, $day,
+        return Margin::atLeast(
+            MarginId::Mass,
+            $counted,
+            '%',
+            self::LEAST,
+            self::GOOD,
+            $day,
             match (true) {
-                $counted < self::LEAST => "$name dwindles: by day $day ".Decimal::trimmed(100 * $low, 0)."\u{202F}% of what was planted is left.",
-                $counted < self::GOOD => "$name shrinks to ".Decimal::trimmed(100 * $low, 0)."\u{202F}% of what was planted by day $day.",
+                $counted < self::LEAST => "$name dwindles: by day $day ".
+                    Decimal::trimmed(100 * $low, 0).
+                    "\u{202F}% of what was planted is left.",
+                $counted < self::GOOD => "$name shrinks to ".
+                    Decimal::trimmed(100 * $low, 0).
+                    "\u{202F}% of what was planted by day $day.",
                 default => 'All that is rooted keeps its mass or grows.',
-            }, \array_slice($terms, 0, 12));
+            },
+            \array_slice($terms, 0, 12),
+        );
     }
 
     /**

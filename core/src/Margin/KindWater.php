@@ -37,15 +37,29 @@ final class KindWater implements Criterion
         $worst = null;
         $terms = [];
         $hardness = static fn (float $degrees): string => $outlook->units->show(Dimension::Hardness, $degrees, 0);
-        $bare = static fn (float $degrees): string => Decimal::trimmed($outlook->units->unitFor(Dimension::Hardness)->fromBase($degrees), 0);
+        $unit = $outlook->units->unitFor(Dimension::Hardness);
+        $bare = static fn (float $degrees): string => Decimal::trimmed($unit->fromBase($degrees), 0);
         foreach ($kinds as [$kind, $from]) {
             if ($from > $outlook->lastDay()) {
                 continue;
             }
             $pH = self::spread($outlook->trace->columns['pH'], $from);
             $gh = self::spread($outlook->trace->columns['generalHardness'], $from);
-            $terms[] = new Term($kind->common, \sprintf('pH %s–%s of %s–%s, %s–%s of %s–%s', Decimal::trimmed($pH[0], 1), Decimal::trimmed($pH[1], 1), Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1),
-                $bare($gh[0]), $hardness($gh[1]), $bare($kind->softest->value), $hardness($kind->hardest->value)), $kind->acidest->provenance);
+            $terms[] = new Term(
+                $kind->common,
+                \sprintf(
+                    'pH %s–%s of %s–%s, %s–%s of %s–%s',
+                    Decimal::trimmed($pH[0], 1),
+                    Decimal::trimmed($pH[1], 1),
+                    Decimal::trimmed($kind->acidest->value, 1),
+                    Decimal::trimmed($kind->alkalinest->value, 1),
+                    $bare($gh[0]),
+                    $hardness($gh[1]),
+                    $bare($kind->softest->value),
+                    $hardness($kind->hardest->value),
+                ),
+                $kind->acidest->provenance,
+            );
             foreach (self::steps($kind, $pH, $gh, $outlook->units) as [$steps, $words, $short]) {
                 if (null === $worst || $steps > $worst[0]) {
                     $worst = [$steps, $kind, $words, $short];
@@ -58,13 +72,24 @@ final class KindWater implements Criterion
         [$steps, $kind, $words, $short] = $worst;
         $measure = max(0.0, $steps);
 
-        return Margin::atMost(MarginId::Waters, $measure, '', self::TIGHT, self::FAILS, null,
+        return Margin::atMost(
+            MarginId::Waters,
+            $measure,
+            '',
+            self::TIGHT,
+            self::FAILS,
+            null,
             match (true) {
                 $measure > self::FAILS => "$kind->common: $words. Another kind, or other water.",
                 $measure > self::TIGHT => "$kind->common is at the edge: $words.",
                 default => 'The water suits every kind through its days in it.',
-            }, [...\array_slice($terms, 0, 10), new Term('days counted', 'from the day they come, the worst tenth at either end left out', Provenance::Judgement)],
-            shown: $measure <= self::TIGHT ? 'suits all' : $short);
+            },
+            [
+                ...\array_slice($terms, 0, 10),
+                new Term('days counted', 'from the day they come, the worst tenth at either end left out', Provenance::Judgement),
+            ],
+            shown: $measure <= self::TIGHT ? 'suits all' : $short,
+        );
     }
 
     /**
@@ -91,12 +116,24 @@ final class KindWater implements Criterion
     {
         $degrees = static fn (float $bound): float => max(self::STEP_DEGREES, self::STEP_SHARE * $bound);
         $acid = \sprintf('needs pH %s–%s', Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1));
-        $hard = \sprintf('needs hardness %s–%s', Decimal::trimmed($units->unitFor(Dimension::Hardness)->fromBase($kind->softest->value), 0), $units->show(Dimension::Hardness, $kind->hardest->value, 0));
+        $hard = \sprintf(
+            'needs hardness %s–%s',
+            Decimal::trimmed($units->unitFor(Dimension::Hardness)->fromBase($kind->softest->value), 0),
+            $units->show(Dimension::Hardness, $kind->hardest->value, 0),
+        );
         [$soft, $much] = [$units->show(Dimension::Hardness, $gh[0], 0), $units->show(Dimension::Hardness, $gh[1], 0)];
 
         return [
-            [($kind->acidest->value - $pH[0]) / self::STEP_PH, $acid.', the water falls to '.Decimal::trimmed($pH[0], 1), 'pH '.Decimal::trimmed($pH[0], 1)],
-            [($pH[1] - $kind->alkalinest->value) / self::STEP_PH, $acid.', the water rises to '.Decimal::trimmed($pH[1], 1), 'pH '.Decimal::trimmed($pH[1], 1)],
+            [
+                ($kind->acidest->value - $pH[0]) / self::STEP_PH,
+                $acid.', the water falls to '.Decimal::trimmed($pH[0], 1),
+                'pH '.Decimal::trimmed($pH[0], 1),
+            ],
+            [
+                ($pH[1] - $kind->alkalinest->value) / self::STEP_PH,
+                $acid.', the water rises to '.Decimal::trimmed($pH[1], 1),
+                'pH '.Decimal::trimmed($pH[1], 1),
+            ],
             [($kind->softest->value - $gh[0]) / $degrees($kind->softest->value), "$hard, the water has $soft", $soft],
             [($gh[1] - $kind->hardest->value) / $degrees($kind->hardest->value), "$hard, the water comes to $much", $much],
         ];

@@ -44,7 +44,14 @@ final readonly class Ledger
         $tally = new FlowRecorder($day);
         $trace = (new Runner($plan, $parameters))->run($day + 1, UsualCare::events(), tally: $tally);
 
-        return new self($day, $tally->flows, $tally->before, $tally->after, $trace->columns['ammonia'][$day], $trace->columns['nitrate'][$day]);
+        return new self(
+            $day,
+            $tally->flows,
+            $tally->before,
+            $tally->after,
+            $trace->columns['ammonia'][$day],
+            $trace->columns['nitrate'][$day],
+        );
     }
 
     /** mg N/d that a store gains by the flows (negative: loses). */

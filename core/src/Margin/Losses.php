@@ -9,7 +9,12 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Animals that the run expects to die of hunger, want of oxygen, ammonia, nitrite, cold or heat. */
-#[Judges('Losses', Subject::Animals, [Remedy::LaterAnimals, Remedy::MoreFood, Remedy::FewerAnimals, Remedy::LessFood, Remedy::Sponge, Remedy::Cooler, Remedy::Warmer], Voice::Welfare)]
+#[Judges(
+    'Losses',
+    Subject::Animals,
+    [Remedy::LaterAnimals, Remedy::MoreFood, Remedy::FewerAnimals, Remedy::LessFood, Remedy::Sponge, Remedy::Cooler, Remedy::Warmer],
+    Voice::Welfare,
+),]
 final class Losses implements Criterion
 {
     /** Share of the animals lost in the year. J; the odd death of age is C. */
@@ -46,7 +51,16 @@ final class Losses implements Criterion
                 }
             }
             $end = $trace->heads[$outlook->lastDay()][$i];
-            $terms[] = new Term($group->kind->common, \sprintf('%d put in, about %s at the end, at most %s', $group->count, Decimal::trimmed($end, 0), Decimal::trimmed($peak, 0)), Provenance::Judgement);
+            $terms[] = new Term(
+                $group->kind->common,
+                \sprintf(
+                    '%d put in, about %s at the end, at most %s',
+                    $group->count,
+                    Decimal::trimmed($end, 0),
+                    Decimal::trimmed($peak, 0),
+                ),
+                Provenance::Judgement,
+            );
             // Snails and worms follow their food; that they grow fewer is no failing.
             $counted = \in_array($group->kind->shape, [Shape::Snail, Shape::Worm], true) ? min($fall, self::ACT) : $fall;
             if ($counted > $most || null === $worst) {
@@ -61,11 +75,20 @@ final class Losses implements Criterion
         $percent = Decimal::trimmed(100 * $most, 0)."\u{202F}%";
         $name = $worst->kind->common;
 
-        return Margin::atMost(MarginId::Losses, $most, '%', self::WATCH, self::ACT, $day,
+        return Margin::atMost(
+            MarginId::Losses,
+            $most,
+            '%',
+            self::WATCH,
+            self::ACT,
+            $day,
             match (true) {
-                $most > self::ACT => "By day $day about $percent of the animals ($name) would be lost: to hunger, bad water or the wrong warmth.",
+                $most > self::ACT => "By day $day about $percent of the animals ($name) would be lost: to hunger, bad water or the wrong "
+                    .'warmth.',
                 $most > self::WATCH => "Some of the animals ($name) may be lost, about $percent by day $day.",
                 default => 'Nothing in this tank kills or starves the animals.',
-            }, $terms);
+            },
+            $terms,
+        );
     }
 }

@@ -57,10 +57,30 @@ final readonly class Margin
      *
      * @param list<Term> $terms
      */
-    public static function atMost(MarginId $id, float $measure, string $unit, float $watch, float $act, ?int $worstDay, string $sentence, array $terms, ?string $shown = null): self
-    {
-        return new self($id, min(self::PLENTY, $act / max(1e-9, $measure)), 1.0, $act / $watch, $worstDay, $measure, $unit,
-            $shown ?? self::text($measure, $unit), \sprintf('tight above %s, fails above %s', self::text($watch, $unit), self::text($act, $unit)), $sentence, $terms);
+    public static function atMost(
+        MarginId $id,
+        float $measure,
+        string $unit,
+        float $watch,
+        float $act,
+        ?int $worstDay,
+        string $sentence,
+        array $terms,
+        ?string $shown = null,
+    ): self {
+        return new self(
+            $id,
+            min(self::PLENTY, $act / max(1e-9, $measure)),
+            1.0,
+            $act / $watch,
+            $worstDay,
+            $measure,
+            $unit,
+            $shown ?? self::text($measure, $unit),
+            \sprintf('tight above %s, fails above %s', self::text($watch, $unit), self::text($act, $unit)),
+            $sentence,
+            $terms,
+        );
     }
 
     /**
@@ -68,10 +88,29 @@ final readonly class Margin
      *
      * @param list<Term> $terms
      */
-    public static function atLeast(MarginId $id, float $measure, string $unit, float $act, float $good, ?int $worstDay, string $sentence, array $terms): self
-    {
-        return new self($id, $measure, $act, $good, $worstDay, $measure, $unit,
-            self::text($measure, $unit), self::bound($act, $good, $unit), $sentence, $terms);
+    public static function atLeast(
+        MarginId $id,
+        float $measure,
+        string $unit,
+        float $act,
+        float $good,
+        ?int $worstDay,
+        string $sentence,
+        array $terms,
+    ): self {
+        return new self(
+            $id,
+            $measure,
+            $act,
+            $good,
+            $worstDay,
+            $measure,
+            $unit,
+            self::text($measure, $unit),
+            self::bound($act, $good, $unit),
+            $sentence,
+            $terms,
+        );
     }
 
     /** The limits of a measure that should stay high, as text. */

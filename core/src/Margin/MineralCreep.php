@@ -47,19 +47,42 @@ final class MineralCreep implements Criterion
         $long = $months >= self::LONG;
         $hardness = static fn (float $degrees): string => $outlook->units->about(Dimension::Hardness, $degrees);
 
-        return new Margin(MarginId::Minerals, $months, self::LEAST, self::GOOD, null, $months, 'months', $long ? 'none' : Margin::text($months, 'months'), Margin::bound(self::LEAST, self::GOOD, 'months'),
+        return new Margin(
+            MarginId::Minerals,
+            $months,
+            self::LEAST,
+            self::GOOD,
+            null,
+            $months,
+            'months',
+            $long ? 'none' : Margin::text($months, 'months'),
+            Margin::bound(self::LEAST, self::GOOD, 'months'),
             match (true) {
-                $months < self::LEAST => 'Topping up makes the water too hard for '.$who.' within '.Decimal::significant($months, 2).' months: top up with rain or reverse osmosis water, or change some.',
-                $months < self::GOOD => 'Topping up makes the water too hard for '.$who.' in '.Decimal::significant($months, 2).' months; a change now and then, or softer top-up water, holds it.',
+                $months < self::LEAST => 'Topping up makes the water too hard for '.
+                    $who.
+                    ' within '.
+                    Decimal::significant($months, 2).
+                    ' months: top up with rain or reverse osmosis water, or change some.',
+                $months < self::GOOD => 'Topping up makes the water too hard for '.
+                    $who.
+                    ' in '.
+                    Decimal::significant($months, 2).
+                    ' months; a change now and then, or softer top-up water, holds it.',
                 $long => 'Hardness stays within what all that lives here bears.',
                 default => 'Hardness creeps up slowly; '.$who.' bears it for '.Decimal::significant($months, 2).' months.',
             },
             [
                 new Term('general hardness, first and last day', $hardness($gh[0]).' and '.$hardness($gh[$end])),
-                new Term('dries up', $outlook->units->about(Dimension::Volume, $litres).' a day', Provenance::Judgement, 'ASHRAE pool formula, a third of it for still water; outdoors Penman 1948'),
+                new Term(
+                    'dries up',
+                    $outlook->units->about(Dimension::Volume, $litres).' a day',
+                    Provenance::Judgement,
+                    'ASHRAE pool formula, a third of it for still water; outdoors Penman 1948',
+                ),
                 new Term('topped up with', 'water of '.$hardness($topUp->gh)),
                 new Term('too hard from', $hardness($target).', for '.$who, Provenance::CommonPractice),
-            ]);
+            ],
+        );
     }
 
     /** @return array{float, string} °dH that the plan's softest kind bears at most, and its name */

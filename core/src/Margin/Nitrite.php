@@ -9,7 +9,16 @@ use Olvek\Core\Unit\Ion;
 use Olvek\Core\Unit\Provenance;
 
 /** Nitrite while animals are in. */
-#[Judges('Nitrite', Subject::Water, [Remedy::LaterAnimals, Remedy::Sponge, Remedy::LaterFood, Remedy::FastStems, Remedy::Floaters, Remedy::LessFood, Remedy::DeeperCap, Remedy::FewerAnimals])]
+#[Judges('Nitrite', Subject::Water, [
+        Remedy::LaterAnimals,
+        Remedy::Sponge,
+        Remedy::LaterFood,
+        Remedy::FastStems,
+        Remedy::Floaters,
+        Remedy::LessFood,
+        Remedy::DeeperCap,
+        Remedy::FewerAnimals,
+    ]),]
 final class Nitrite implements Criterion
 {
     /** mg N/L. M (chloride in the water makes fish bear more). */
@@ -23,7 +32,13 @@ final class Nitrite implements Criterion
         $shown = Decimal::significant($most, 2).' mg N/L';
         $who = $outlook->stocked ? 'with animals in' : 'from day '.$outlook->from;
 
-        return Margin::atMost(MarginId::Nitrite, $most, 'mg N/L', self::WATCH, self::ACT, $day,
+        return Margin::atMost(
+            MarginId::Nitrite,
+            $most,
+            'mg N/L',
+            self::WATCH,
+            self::ACT,
+            $day,
             match (true) {
                 $most > self::ACT => "Nitrite reaches $shown on day $day $who: change water, or let them come later.",
                 $most > self::WATCH => "Nitrite comes up to $shown on day $day $who; a test will show it.",
@@ -34,7 +49,11 @@ final class Nitrite implements Criterion
                 new Term('as a test kit reads it', Decimal::significant(Ion::Nitrite->fromElement($most), 2).' mg/L as NO₂'),
                 new Term('tight, and failing', self::WATCH.' and '.self::ACT.' mg N/L', Provenance::Memory),
                 new Term('highest of the whole run', Decimal::significant($peak, 2)." mg N/L, day $peakDay"),
-                new Term('nitrite bacteria on that day', Decimal::trimmed(100 * $outlook->trace->columns['nitriteOxidisers'][$day], 1).' % of a mature film'),
-            ]);
+                new Term(
+                    'nitrite bacteria on that day',
+                    Decimal::trimmed(100 * $outlook->trace->columns['nitriteOxidisers'][$day], 1).' % of a mature film',
+                ),
+            ],
+        );
     }
 }

@@ -22,8 +22,12 @@ final readonly class Outlook
     public int $from;
     public bool $stocked;
 
-    public function __construct(public Plan $plan, public Trace $trace, public UnitSystem $units, public Parameters $parameters = new Parameters())
-    {
+    public function __construct(
+        public Plan $plan,
+        public Trace $trace,
+        public UnitSystem $units,
+        public Parameters $parameters = new Parameters(),
+    ) {
         $first = $plan->firstAnimals();
         $this->stocked = null !== $first && $first < $trace->days();
         $this->from = min($trace->days() - 1, $first ?? self::USUAL_STOCKING);

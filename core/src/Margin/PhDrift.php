@@ -9,10 +9,21 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether pH and carbonate hardness stay where animals and bacteria can live. */
-#[Judges('pH and KH', Subject::Water, [Remedy::SoftTopUp, Remedy::ShorterLight, Remedy::WaterChanges, Remedy::Limestone, Remedy::Lid, Remedy::MoreSoil, Remedy::Floaters])]
+#[Judges('pH and KH', Subject::Water, [
+    Remedy::SoftTopUp,
+    Remedy::ShorterLight,
+    Remedy::WaterChanges,
+    Remedy::Limestone,
+    Remedy::Lid,
+    Remedy::MoreSoil,
+    Remedy::Floaters,
+]),]
 final class PhDrift implements Criterion
 {
-    /** pH that most animals bear for an afternoon (each kind's own range is another margin), and °dH below which nothing holds the pH. M: ponds in bloom reach 9–10 by evening and their fish bear it (6–9 by the day; 1–3). */
+    /**
+     * pH that most animals bear for an afternoon (each kind's own range is another margin), and °dH below which nothing holds the pH. M:
+     * ponds in bloom reach 9–10 by evening and their fish bear it (6–9 by the day; 1–3).
+     */
     private const ACID = 6.0;
     private const ALKALINE = 9.8;
     private const LEAST_KH = 0.5;
@@ -27,7 +38,11 @@ final class PhDrift implements Criterion
         [$low, $lowDay] = $trace->lowest('pHLeast', $outlook->from);
         [$high, $highDay] = $trace->highest('pHMost', $outlook->from);
         [$kh, $khDay] = $trace->lowest('carbonateHardness', $outlook->from);
-        $room = [[($low - self::ACID) / self::ROOM_ACID, $lowDay], [(self::ALKALINE - $high) / self::ROOM_ALKALINE, $highDay], [($kh - self::LEAST_KH) / self::ROOM_KH, $khDay]];
+        $room = [
+            [($low - self::ACID) / self::ROOM_ACID, $lowDay],
+            [(self::ALKALINE - $high) / self::ROOM_ALKALINE, $highDay],
+            [($kh - self::LEAST_KH) / self::ROOM_KH, $khDay],
+        ];
         usort($room, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         [$value, $day] = $room[0];
         $first = $trace->columns['carbonateHardness'][0];
@@ -36,18 +51,42 @@ final class PhDrift implements Criterion
         $unit = $outlook->units->unitFor(Dimension::Hardness);
         $range = Decimal::trimmed($low, 1).'–'.Decimal::trimmed($high, 1);
 
-        return new Margin(MarginId::PH, max(-1.0, min(9.0, $value)), 0.0, 1.0, $day, $unit->fromBase($kh), $unit->symbol(), 'pH '.$range, \sprintf('pH %s to %s, KH from %s', Decimal::trimmed(self::ACID, 1), Decimal::trimmed(self::ALKALINE, 1), $hardness(self::LEAST_KH)),
+        return new Margin(
+            MarginId::PH,
+            max(-1.0, min(9.0, $value)),
+            0.0,
+            1.0,
+            $day,
+            $unit->fromBase($kh),
+            $unit->symbol(),
+            'pH '.$range,
+            \sprintf(
+                'pH %s to %s, KH from %s',
+                Decimal::trimmed(self::ACID, 1),
+                Decimal::trimmed(self::ALKALINE, 1),
+                $hardness(self::LEAST_KH),
+            ),
             match (true) {
                 $value >= 1 => "pH stays between $range through days and nights, on {$hardness($kh)} of carbonate hardness or more.",
-                $kh - self::LEAST_KH < self::ROOM_KH => "Carbonate hardness falls to {$hardness($kh)} by day $khDay: little is left to hold the pH.",
-                $high > self::ALKALINE - self::ROOM_ALKALINE => 'pH climbs to '.Decimal::trimmed($high, 1)." by lamp light on day $highDay: plants draw the carbon dioxide down.",
+                $kh - self::LEAST_KH < self::ROOM_KH => "Carbonate hardness falls to {$hardness(
+                    $kh,
+                )} by day $khDay: little is left to hold the pH.",
+                $high > self::ALKALINE - self::ROOM_ALKALINE => 'pH climbs to '.
+                    Decimal::trimmed($high, 1).
+                    " by lamp light on day $highDay: plants draw the carbon dioxide down.",
                 default => 'pH falls to '.Decimal::trimmed($low, 1)." on day $lowDay.",
             },
             [
-                new Term('pH, lowest and highest', Decimal::trimmed($low, 2)." (day $lowDay) and ".Decimal::trimmed($high, 2)." (day $highDay)", Provenance::Published, 'Plummer & Busenberg 1982'),
+                new Term(
+                    'pH, lowest and highest',
+                    Decimal::trimmed($low, 2)." (day $lowDay) and ".Decimal::trimmed($high, 2)." (day $highDay)",
+                    Provenance::Published,
+                    'Plummer & Busenberg 1982',
+                ),
                 new Term('carbonate hardness, first and last day', $hardness($first).' and '.$hardness($last)),
                 new Term('nitrification stalls below', 'pH 6', Provenance::CommonPractice),
                 new Term('uses up, per mg N made nitrate', '7.14 mg CaCO₃', Provenance::Published, 'US EPA 1993'),
-            ]);
+            ],
+        );
     }
 }

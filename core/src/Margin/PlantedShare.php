@@ -20,7 +20,12 @@ final class PlantedShare implements Criterion
 
     public static function of(Plan $plan): float
     {
-        $planted = array_sum(array_map(static fn (Clump $c): float => $c->kind->role->coversFloor() && $c->day <= self::SOON ? $c->area() : 0.0, $plan->clumps));
+        $planted = array_sum(
+            array_map(
+                static fn (Clump $c): float => $c->kind->role->coversFloor() && $c->day <= self::SOON ? $c->area() : 0.0,
+                $plan->clumps,
+            ),
+        );
 
         return min(1.0, $planted / $plan->floor());
     }
@@ -33,18 +38,30 @@ final class PlantedShare implements Criterion
         $terms = [];
         foreach ($plan->clumps as $clump) {
             if ($clump->kind->role->coversFloor() && $clump->day <= self::SOON) {
-                $terms[] = new Term(\sprintf('%d × %s', $clump->pieces, $clump->kind->common), Decimal::trimmed($clump->area() * 1e4, 0).' cm²', $clump->kind->spread->provenance);
+                $terms[] = new Term(
+                    \sprintf('%d × %s', $clump->pieces, $clump->kind->common),
+                    Decimal::trimmed($clump->area() * 1e4, 0).' cm²',
+                    $clump->kind->spread->provenance,
+                );
             }
         }
         $terms[] = new Term('floor', Decimal::trimmed($plan->floor() * 1e4, 0).' cm²');
         $terms[] = new Term('wanted on day one', '50–75 %', Provenance::CommonPractice);
 
-        return Margin::atLeast(MarginId::Planted, $share, '%', self::LEAST, self::GOOD, 0,
+        return Margin::atLeast(
+            MarginId::Planted,
+            $share,
+            '%',
+            self::LEAST,
+            self::GOOD,
+            0,
             match (true) {
                 0.0 === $share => 'Nothing is rooted in the floor yet.',
                 $share < self::LEAST => "Only $percent of the floor is planted; half or more keeps a new tank steady.",
                 $share < self::GOOD => "$percent of the floor is planted, just short of half.",
                 default => "$percent of the floor is planted on day one.",
-            }, $terms);
+            },
+            $terms,
+        );
     }
 }

@@ -25,7 +25,10 @@ use Olvek\Core\Plant\Role;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
 
-/** The changes that keepers make when a tank does not hold; each is tried on the plan before it is recommended. The changes C, how much of each J. */
+/**
+ * The changes that keepers make when a tank does not hold; each is tried on the plan before it is recommended. The changes C, how much of
+ * each J.
+ */
 enum Remedy: string
 {
     case MoreStems = 'more-stems';
@@ -64,7 +67,15 @@ enum Remedy: string
     public function on(Plan $plan, UnitSystem $units = UnitSystem::Metric): ?array
     {
         return match ($this) {
-            self::MoreStems => self::pieces($plan, static fn (Clump $c): bool => \in_array($c->kind->role, [Role::FastStem, Role::SlowStem, Role::Rosette, Role::Runner, Role::Carpet], true), 1.6),
+            self::MoreStems => self::pieces(
+                $plan,
+                static fn (Clump $c): bool => \in_array(
+                    $c->kind->role,
+                    [Role::FastStem, Role::SlowStem, Role::Rosette, Role::Runner, Role::Carpet],
+                    true,
+                ),
+                1.6,
+            ),
             self::FastStems => self::newClump($plan, 'hygrophila-polysperma', 'a bunch of fast stems'),
             self::Floaters => self::newClump($plan, 'salvinia-natans', 'floaters'),
             self::HousePlants => self::newClump($plan, 'epipremnum-aureum', 'house plants with their roots in the water'),
@@ -74,20 +85,52 @@ enum Remedy: string
             self::FewerAnimals => self::animals($plan),
             self::LargerGroup => self::group($plan),
             self::LaterAnimals => self::later($plan),
-            self::LaterFood => $plan->feed->grams > 0 ? ['start feeding two weeks later', [new SetNumber('feeding.fromDay', max($plan->feedFrom, $plan->firstAnimals() ?? 0) + 14)]] : null,
-            self::DeeperCap => null === $plan->bed->cap ? null : self::cap($plan->bed->cap, UnitSystem::Us === $units ? 0.0127 : 0.015, $units),
+            self::LaterFood => $plan->feed->grams > 0
+                ? [
+                    'start feeding two weeks later',
+                    [new SetNumber('feeding.fromDay', max($plan->feedFrom, $plan->firstAnimals() ?? 0) + 14)],
+                ]
+                : null,
+            self::DeeperCap => null === $plan->bed->cap
+                ? null
+                : self::cap($plan->bed->cap, UnitSystem::Us === $units ? 0.0127 : 0.015, $units),
             self::ThinnerSoil => self::soil($plan, 0.6, 'lay the soil thinner'),
-            self::MoreSoil => null === $plan->bed->soil ? ['lay topsoil under the cap', [LayMix::pure('soil', 'bagged-topsoil')]] : self::soil($plan, 1.5, 'lay the soil half as deep again'),
-            self::LongerLight => $plan->lamp->hours > 12 ? null : ['light for two hours more', [new SetNumber('light.hours', $plan->lamp->hours + 2)]],
-            self::ShorterLight => $plan->lamp->hours < 5 ? null : ['light for two hours less', [new SetNumber('light.hours', $plan->lamp->hours - 2)]],
-            self::StrongerLamp => $plan->lamp->lumens > 0 ? ['a lamp half as strong again', [SetLamp::lumens(round($plan->lamp->lumens * 1.5))]] : ['a lamp of 2000 lm', [SetLamp::lumens(2000.0), new SetNumber('light.hours', 8.0)]],
-            self::WeakerLamp => $plan->lamp->lumens > 0 ? ['dim the lamp by a third', [SetLamp::lumens(round($plan->lamp->lumens * 0.67))]] : null,
-            self::Sponge => Inoculum::Sponge === $plan->inoculum ? null : ['bring a sponge from a running tank', [new Choose('start.inoculum', Inoculum::Sponge->value)]],
-            self::WaterChanges => $plan->site->sealed ? null : ['change a quarter of the water every two weeks', [new SetNumber('care.changeShare', 0.25), new SetNumber('care.changeEvery', 14)]],
+            self::MoreSoil => null === $plan->bed->soil
+                ? ['lay topsoil under the cap', [LayMix::pure('soil', 'bagged-topsoil')]]
+                : self::soil($plan, 1.5, 'lay the soil half as deep again'),
+            self::LongerLight => $plan->lamp->hours > 12
+                ? null
+                : ['light for two hours more', [new SetNumber('light.hours', $plan->lamp->hours + 2)]],
+            self::ShorterLight => $plan->lamp->hours < 5
+                ? null
+                : ['light for two hours less', [new SetNumber('light.hours', $plan->lamp->hours - 2)]],
+            self::StrongerLamp => $plan->lamp->lumens > 0
+                ? ['a lamp half as strong again', [SetLamp::lumens(round($plan->lamp->lumens * 1.5))]]
+                : ['a lamp of 2000 lm', [SetLamp::lumens(2000.0), new SetNumber('light.hours', 8.0)]],
+            self::WeakerLamp => $plan->lamp->lumens > 0
+                ? ['dim the lamp by a third', [SetLamp::lumens(round($plan->lamp->lumens * 0.67))]]
+                : null,
+            self::Sponge => Inoculum::Sponge === $plan->inoculum
+                ? null
+                : ['bring a sponge from a running tank', [new Choose('start.inoculum', Inoculum::Sponge->value)]],
+            self::WaterChanges => $plan->site->sealed
+                ? null
+                : [
+                    'change a quarter of the water every two weeks',
+                    [new SetNumber('care.changeShare', 0.25), new SetNumber('care.changeEvery', 14)],
+                ],
             self::Lid => $plan->site->lid || $plan->site->sealed ? null : ['put a lid on', [new Choose('site.lid', true)]],
-            self::SoftTopUp => $plan->site->sealed ? null : ['top up with reverse osmosis or rain water', [new TakeWater(TakeWater::TOP_UP, 'reverse-osmosis')]],
-            self::Warmer => ['keep it '.$units->show(Dimension::TemperatureDifference, 2.0, 0).' warmer', [new SetNumber('site.temperature', $plan->site->temperature + 2)]],
-            self::Cooler => ['keep it '.$units->show(Dimension::TemperatureDifference, 2.0, 0).' cooler', [new SetNumber('site.temperature', $plan->site->temperature - 2)]],
+            self::SoftTopUp => $plan->site->sealed
+                ? null
+                : ['top up with reverse osmosis or rain water', [new TakeWater(TakeWater::TOP_UP, 'reverse-osmosis')]],
+            self::Warmer => [
+                'keep it '.$units->show(Dimension::TemperatureDifference, 2.0, 0).' warmer',
+                [new SetNumber('site.temperature', $plan->site->temperature + 2)],
+            ],
+            self::Cooler => [
+                'keep it '.$units->show(Dimension::TemperatureDifference, 2.0, 0).' cooler',
+                [new SetNumber('site.temperature', $plan->site->temperature - 2)],
+            ],
             self::Limestone => self::dose($plan, 'limestone', 'mix crushed limestone into the soil'),
             self::RootTabs => self::dose($plan, 'root-tab', 'press root tabs into the soil'),
             self::Grazers => self::grazers($plan),
@@ -97,7 +140,10 @@ enum Remedy: string
     /** @return array{string, list<Change>} */
     private static function cap(Layer $cap, float $metres, UnitSystem $units): array
     {
-        return [\sprintf('lay the cap %s deeper', $units->show(Dimension::Length, $metres)), [new SetNumber('bed.cap.front', $cap->front + $metres), new SetNumber('bed.cap.back', $cap->back + $metres)]];
+        return [
+            \sprintf('lay the cap %s deeper', $units->show(Dimension::Length, $metres)),
+            [new SetNumber('bed.cap.front', $cap->front + $metres), new SetNumber('bed.cap.back', $cap->back + $metres)],
+        ];
     }
 
     /**
@@ -148,13 +194,20 @@ enum Remedy: string
         }
         $grams = $plan->feed->grams > 0 ? $plan->feed->grams * $factor : ($factor > 1 ? self::firstFood($plan) : 0.0);
 
-        return $grams <= 0 ? null : [$plan->feed->grams > 0 ? $words : 'start feeding a little', [new SetNumber('feeding.grams', round(min(1000.0, $grams), 4))]];
+        return $grams <= 0
+            ? null
+            : [$plan->feed->grams > 0 ? $words : 'start feeding a little', [new SetNumber('feeding.grams', round(min(1000.0, $grams), 4))]];
     }
 
     /** g a day: what the kinds usually eat. */
     private static function firstFood(Plan $plan): float
     {
-        return array_sum(array_map(static fn (Group $g): float => Shape::Fish === $g->kind->shape ? $g->biomass() * $g->kind->food->value : 0.0, $plan->groups));
+        return array_sum(
+            array_map(
+                static fn (Group $g): float => Shape::Fish === $g->kind->shape ? $g->biomass() * $g->kind->food->value : 0.0,
+                $plan->groups,
+            ),
+        );
     }
 
     /** @return array{string, list<Change>}|null */
@@ -167,7 +220,12 @@ enum Remedy: string
             }
         }
 
-        return null === $largest || $largest->count < 2 ? null : [\sprintf('half as many of %s', $largest->kind->common), [new SetNumber("animals.$largest->id.count", intdiv($largest->count, 2))]];
+        return null === $largest || $largest->count < 2
+            ? null
+            : [
+                \sprintf('half as many of %s', $largest->kind->common),
+                [new SetNumber("animals.$largest->id.count", intdiv($largest->count, 2))],
+            ];
     }
 
     /** @return array{string, list<Change>}|null */
@@ -175,7 +233,10 @@ enum Remedy: string
     {
         foreach ($plan->groups as $group) {
             if ($group->count < $group->kind->group->value) {
-                return [\sprintf('keep %d of %s', (int) $group->kind->group->value, $group->kind->common), [new SetNumber("animals.$group->id.count", (int) $group->kind->group->value)]];
+                return [
+                    \sprintf('keep %d of %s', (int) $group->kind->group->value, $group->kind->common),
+                    [new SetNumber("animals.$group->id.count", (int) $group->kind->group->value)],
+                ];
             }
         }
 
@@ -198,7 +259,9 @@ enum Remedy: string
     {
         $soil = $plan->bed->soil;
 
-        return null === $soil ? null : [$words, [new SetNumber('bed.soil.front', $soil->front * $factor), new SetNumber('bed.soil.back', $soil->back * $factor)]];
+        return null === $soil
+            ? null
+            : [$words, [new SetNumber('bed.soil.front', $soil->front * $factor), new SetNumber('bed.soil.back', $soil->back * $factor)]];
     }
 
     /** @return array{string, list<Change>} */

@@ -29,8 +29,13 @@ final readonly class RemedySearch
      *
      * @return list<TriedRemedy> the best three at most, best first
      */
-    public function for(Plan $plan, MarginId $margin, UnitSystem $units, ?Judgement $now = null, TimeLimit $patience = new NoTimeLimit()): array
-    {
+    public function for(
+        Plan $plan,
+        MarginId $margin,
+        UnitSystem $units,
+        ?Judgement $now = null,
+        TimeLimit $patience = new NoTimeLimit(),
+    ): array {
         $now ??= Judge::judge($plan, $units);
         $old = $now->margin($margin);
         $found = [];
@@ -52,7 +57,10 @@ final readonly class RemedySearch
             $gain = $new->position() - $old->position();
             $worse = self::worse($now, $then, $margin);
             if ($gain > self::WORTH) {
-                $found[] = [$gain - ([] === $worse ? 0.0 : self::HARM), new TriedRemedy($words, $changes, $old->shown, $new->shown, $new->state, [] === $worse ? '' : implode(', ', $worse))];
+                $found[] = [
+                    $gain - ([] === $worse ? 0.0 : self::HARM),
+                    new TriedRemedy($words, $changes, $old->shown, $new->shown, $new->state, [] === $worse ? '' : implode(', ', $worse)),
+                ];
             }
         }
         usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0]);

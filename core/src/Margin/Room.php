@@ -50,7 +50,15 @@ final class Room implements Criterion
             $count = $counts[$kind->id];
             $needed += $count * $kind->litresEach->value;
             $least = max($least, $kind->leastTank->value, Shape::Fish === $kind->shape ? self::FISH_FROM : 0.0);
-            $terms[] = new Term(\sprintf('%d × %s', $count, $kind->common), \sprintf('%s each, no tank below %s', $units->show(Dimension::Volume, $kind->litresEach->value), $units->show(Dimension::Volume, $kind->leastTank->value)), Provenance::CommonPractice);
+            $terms[] = new Term(
+                \sprintf('%d × %s', $count, $kind->common),
+                \sprintf(
+                    '%s each, no tank below %s',
+                    $units->show(Dimension::Volume, $kind->litresEach->value),
+                    $units->show(Dimension::Volume, $kind->leastTank->value),
+                ),
+                Provenance::CommonPractice,
+            );
             if ($count < $kind->group->value) {
                 $complaints[] = \sprintf('%s should be kept as %d or more', $kind->common, (int) $kind->group->value);
             }
@@ -58,7 +66,12 @@ final class Room implements Criterion
                 if ($other->kind->id !== $kind->id && self::eats($other->kind, $kind)) {
                     $complaints[] = \sprintf('%s eat %s', $other->kind->common, $kind->common);
                 }
-                if ($other->kind->id > $kind->id && Temper::Quarrelsome === $kind->temper && Temper::Quarrelsome === $other->kind->temper && $litres < self::PEACE * ($kind->leastTank->value + $other->kind->leastTank->value)) {
+                if (
+                    $other->kind->id > $kind->id
+                    && Temper::Quarrelsome === $kind->temper
+                    && Temper::Quarrelsome === $other->kind->temper
+                    && $litres < self::PEACE * ($kind->leastTank->value + $other->kind->leastTank->value)
+                ) {
                     $complaints[] = \sprintf('%s and %s fight', $kind->common, $other->kind->common);
                 }
             }
@@ -77,7 +90,19 @@ final class Room implements Criterion
             $sentence = ($enough ? '' : $sentence.' ').implode('; ', $complaints).'.';
         }
 
-        return new Margin(MarginId::Room, $value, self::LEAST, self::GOOD, null, $ratio, '×', Decimal::trimmed($ratio, 1).' ×', Margin::bound(self::LEAST, self::GOOD, '×'), $sentence, $terms);
+        return new Margin(
+            MarginId::Room,
+            $value,
+            self::LEAST,
+            self::GOOD,
+            null,
+            $ratio,
+            '×',
+            Decimal::trimmed($ratio, 1).' ×',
+            Margin::bound(self::LEAST, self::GOOD, '×'),
+            $sentence,
+            $terms,
+        );
     }
 
     /** Whether several of a quarrelsome kind have too little room to keep out of each other's way. C; how much is enough, J. */
@@ -91,6 +116,9 @@ final class Room implements Criterion
     {
         return (\in_array(Prey::Shrimp, $hunter->eats, true) && Shape::Shrimp === $prey->shape)
             || (\in_array(Prey::Snails, $hunter->eats, true) && Shape::Snail === $prey->shape)
-            || (Temper::Predator === $hunter->temper && Shape::Fish === $hunter->shape && Shape::Fish === $prey->shape && $prey->grams->value < 0.2 * $hunter->grams->value);
+            || (Temper::Predator === $hunter->temper
+                && Shape::Fish === $hunter->shape
+                && Shape::Fish === $prey->shape
+                && $prey->grams->value < 0.2 * $hunter->grams->value);
     }
 }

@@ -17,7 +17,8 @@ use Olvek\Core\Run\Snapshot;
 final readonly class ShadeMap
 {
     /**
-     * @param list<list<float|null>> $light PPFD on the bed, µmol m⁻² s⁻¹ (under the sky mol m⁻² d⁻¹), by row from front to back and column from left to right; null outside of the vessel
+     * @param list<list<float|null>> $light PPFD on the bed, µmol m⁻² s⁻¹ (under the sky mol m⁻² d⁻¹), by row from front to back and
+     *     column from left to right; null outside of the vessel
      * @param float             $most  the same on a bare bed
      */
     private function __construct(public array $light, public float $most)
@@ -28,8 +29,12 @@ final readonly class ShadeMap
     {
         $length = $plan->vessel->length();
         $width = $plan->vessel->width();
-        $water = WaterColumn::transmission($plan->waterLine - $plan->bed->meanDepth(), WaterColumn::ATTENUATION + WaterColumn::TANNIN * $snapshot->tannin + WaterColumn::GREEN * $snapshot->green);
-        $bare = ($plan->site->daylight()->any() ? $snapshot->light : $plan->lamp->atSurface($plan->surface()) * $snapshot->lampShare) * $water;
+        $water = WaterColumn::transmission(
+            $plan->waterLine - $plan->bed->meanDepth(),
+            WaterColumn::ATTENUATION + WaterColumn::TANNIN * $snapshot->tannin + WaterColumn::GREEN * $snapshot->green,
+        );
+        $bare =
+            ($plan->site->daylight()->any() ? $snapshot->light : $plan->lamp->atSurface($plan->surface()) * $snapshot->lampShare) * $water;
         $mat = 0.0;
         $places = $areas = $leaves = [];
         foreach ($plan->clumps as $i => $clump) {
@@ -46,10 +51,12 @@ final readonly class ShadeMap
         $light = [];
         $outline = $plan->vessel->outline();
         for ($row = 0; $row < $rows; ++$row) {
-            $z = $width * ($row + 0.5) / $rows;
+            $z = ($width * ($row + 0.5)) / $rows;
             for ($column = 0; $column < $columns; ++$column) {
-                $x = $length * ($column + 0.5) / $columns;
-                $light[$row][$column] = $outline->contains($x, $z) ? $open * Shade::below($x, $z, $places, $areas, $leaves, $plan->surface()) : null;
+                $x = ($length * ($column + 0.5)) / $columns;
+                $light[$row][$column] = $outline->contains($x, $z)
+                    ? $open * Shade::below($x, $z, $places, $areas, $leaves, $plan->surface())
+                    : null;
             }
         }
 

@@ -14,9 +14,19 @@ use Olvek\Core\Unit\Provenance;
  * How many times what is fed the tank would carry without water changes: what plants would keep and the keeper cut out if nitrogen were
  * ample, and what the bed would turn to gas at the nitrate that is still no worry, against food and soil.
  *
- * Read off the run of the plan as it is; Solve\MostFood finds the same number by trying, run by run; this is a third to one and a half times that, mostly less.
+ * Read off the run of the plan as it is; Solve\MostFood finds the same number by trying, run by run; this is a third to one and a half
+ * times that, mostly less.
  */
-#[Judges('Stock balance', Subject::Water, [Remedy::Floaters, Remedy::HousePlants, Remedy::MoreStems, Remedy::FastStems, Remedy::LessFood, Remedy::FewerAnimals, Remedy::WaterChanges, Remedy::LongerLight])]
+#[Judges('Stock balance', Subject::Water, [
+    Remedy::Floaters,
+    Remedy::HousePlants,
+    Remedy::MoreStems,
+    Remedy::FastStems,
+    Remedy::LessFood,
+    Remedy::FewerAnimals,
+    Remedy::WaterChanges,
+    Remedy::LongerLight,
+]),]
 final class StockBalance implements Criterion
 {
     /** Times what is fed below which waste piles up, and from which there is room to spare. J. */
@@ -38,7 +48,13 @@ final class StockBalance implements Criterion
         $fed = $outlook->stocked ? $outlook->plan->feed->nitrogen() : 0.0;
         $stock = array_sum(array_map(static fn (Group $g): float => $g->biomass(), $outlook->plan->groups));
         if ($fed < 1e-6 || $stock <= 0) {
-            return Margin::idle(MarginId::Stock, $stock > 0 ? 'not fed' : 'no animals', $stock > 0 ? 'Nothing is fed, so nothing piles up; see whether the animals find enough to eat.' : 'Add animals to see what the plants can carry.');
+            return Margin::idle(
+                MarginId::Stock,
+                $stock > 0 ? 'not fed' : 'no animals',
+                $stock > 0
+                    ? 'Nothing is fed, so nothing piles up; see whether the animals find enough to eat.'
+                    : 'Add animals to see what the plants can carry.',
+            );
         }
         $export = $trace->mean('exported', $from, $end + 1);
         $could = $trace->mean('exportable', $from, $end + 1);
@@ -51,12 +67,22 @@ final class StockBalance implements Criterion
         // Where nitrate has piled up already, it does not carry what it is fed, whatever leaves could still take.
         $carries = $piles ? min($carries, $most / $trace->columns['nitrate'][$end]) : $carries;
         $times = Decimal::significant($carries, 2).' ×';
-        $grams = $export * 7 / Growth::LEAF_NITROGEN * 12;
+        $grams = (($export * 7) / Growth::LEAF_NITROGEN) * 12;
         $cut = \sprintf('%s g wet a week, %s', Decimal::significant(max(0.0, $grams), 2), self::handfuls($grams));
 
-        return new Margin(MarginId::Stock, $carries, self::LEAST, self::GOOD, null, $carries, '×', $carries >= self::MOST ? 'over '.self::MOST.' ×' : Margin::text($carries, '×'), Margin::bound(self::LEAST, self::GOOD, '×').' of what is fed',
+        return new Margin(
+            MarginId::Stock,
+            $carries,
+            self::LEAST,
+            self::GOOD,
+            null,
+            $carries,
+            '×',
+            $carries >= self::MOST ? 'over '.self::MOST.' ×' : Margin::text($carries, '×'),
+            Margin::bound(self::LEAST, self::GOOD, '×').' of what is fed',
             match (true) {
-                $carries < self::LEAST => "Plants and bed carry only $times what you feed; the rest piles up as nitrate or must go with water changes.",
+                $carries < self::LEAST => "Plants and bed carry only $times what you feed; the rest piles up as nitrate or must go with "
+                    .'water changes.',
                 $carries < self::GOOD => "Plants and bed carry about what you feed ($times), with nothing to spare.",
                 default => "Plants and bed carry $times what you feed.",
             },
@@ -69,7 +95,8 @@ final class StockBalance implements Criterion
                 new Term('comes from the soil', Decimal::significant($soil, 2).' mg N a day', Provenance::Memory),
                 new Term('animals', Decimal::significant($stock, 2).' g'),
                 new Term('mean of days', "$from to $end"),
-            ]);
+            ],
+        );
     }
 
     private static function handfuls(float $wet): string

@@ -13,7 +13,8 @@ use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\UnitSystem;
 
 /**
- * Which of a plan's uncertain numbers decide it: of the margin on which the tanks of the band are most divided, the numbers that go with it in the
+ * Which of a plan's uncertain numbers decide it: of the margin on which the tanks of the band are most divided, the numbers that go with it
+ * in the
  * band are tried one by one from their low to their high end.
  *
  * P: Saltelli and others (2008), Global Sensitivity Analysis: The Primer, Wiley: screening by rank correlation before trying one at a time.
@@ -28,15 +29,34 @@ final readonly class Tornado
     /** What of it a keeper can measure at home, by the end of a dimension's name. */
     private const MEASURED = [
         'input landing' => 'a lux meter on the water, in the middle and at an end',
-        'input kh' => 'a drop test of the tap', 'input gh' => 'a drop test of the tap', 'input nitrate' => 'a test of the tap',
-        'input food' => 'a scale that shows hundredths of a gram', 'input warmth' => 'a thermometer, morning and evening for a week',
-        'parameter roomLight' => 'a lux meter at the rim with the lamp off', 'parameter flushFactor' => 'a jar test of the soil: its ammonium after three days', 'parameter evaporation' => 'a mark on the glass and a week',
-        ' piece' => 'a kitchen scale: weigh a drained bunch', ' flush' => 'a jar test of the soil: its ammonium after three days',
+        'input kh' => 'a drop test of the tap',
+        'input gh' => 'a drop test of the tap',
+        'input nitrate' => 'a test of the tap',
+        'input food' => 'a scale that shows hundredths of a gram',
+        'input warmth' => 'a thermometer, morning and evening for a week',
+        'parameter roomLight' => 'a lux meter at the rim with the lamp off',
+        'parameter flushFactor' => 'a jar test of the soil: its ammonium after three days',
+        'parameter evaporation' => 'a mark on the glass and a week',
+        ' piece' => 'a kitchen scale: weigh a drained bunch',
+        ' flush' => 'a jar test of the soil: its ammonium after three days',
     ];
 
     /** What is varied of a plant and of a soil. */
-    private const PLANT = ['growth' => 'its greatest growth', 'light' => 'the light it needs', 'melt' => 'what it sheds at first', 'densest' => 'how dense it grows', 'piece' => 'the weight of a piece', 'roots' => 'the share fed by its roots'];
-    private const SOIL = ['flush' => 'soluble nitrogen', 'slow' => 'old nitrogen', 'quick' => 'quick carbon', 'old' => 'old carbon', 'hold' => 'its hold on ammonium'];
+    private const PLANT = [
+        'growth' => 'its greatest growth',
+        'light' => 'the light it needs',
+        'melt' => 'what it sheds at first',
+        'densest' => 'how dense it grows',
+        'piece' => 'the weight of a piece',
+        'roots' => 'the share fed by its roots',
+    ];
+    private const SOIL = [
+        'flush' => 'soluble nitrogen',
+        'slow' => 'old nitrogen',
+        'quick' => 'quick carbon',
+        'old' => 'old carbon',
+        'hold' => 'its hold on ammonium',
+    ];
 
     /**
      * @param Margin          $margin whose measure the bars are about
@@ -50,8 +70,12 @@ final readonly class Tornado
      * @param array<int, array<string, array{float, bool}>> $members as Band::member() gives them, one at least
      * @param TimeLimit                                      $patience where it is spent, what was tried so far is told
      */
-    public static function of(Plan $plan, array $members, UnitSystem $units = UnitSystem::Metric, TimeLimit $patience = new NoTimeLimit()): self
-    {
+    public static function of(
+        Plan $plan,
+        array $members,
+        UnitSystem $units = UnitSystem::Metric,
+        TimeLimit $patience = new NoTimeLimit(),
+    ): self {
         $judgement = Judge::judge($plan, $units);
         $margin = self::decisive($judgement, $members);
         $ensemble = new Ensemble($plan, \count($members));
@@ -73,12 +97,23 @@ final readonly class Tornado
                 $ends[] = Judge::judge($varied, $units, $parameters)->margin($margin->id);
             }
             $widths[] = abs($ends[1]->measure - $ends[0]->measure);
-            $bars[] = new Bar($dimension, self::words($dimension, $plan), $ends[0]->shown, $ends[1]->shown, self::measurable($dimension), $ends[0]->measure, $ends[1]->measure);
+            $bars[] = new Bar(
+                $dimension,
+                self::words($dimension, $plan),
+                $ends[0]->shown,
+                $ends[1]->shown,
+                self::measurable($dimension),
+                $ends[0]->measure,
+                $ends[1]->measure,
+            );
         }
         array_multisort($widths, \SORT_DESC, $bars);
 
         // What moves nothing that is shown decides nothing.
-        return new self($margin, \array_slice(array_values(array_filter($bars, static fn (Bar $b): bool => $b->low !== $b->high)), 0, self::SHOWN));
+        return new self(
+            $margin,
+            \array_slice(array_values(array_filter($bars, static fn (Bar $b): bool => $b->low !== $b->high)), 0, self::SHOWN),
+        );
     }
 
     /** @param array<int, array<string, array{float, bool}>> $members */

@@ -25,12 +25,15 @@ final readonly class Uncertainty
 
     public function words(): string
     {
-        return \sprintf('Of %d tanks that obey this model and differ in what is uncertain, %s with no margin of balance or welfare failing.', $this->of,
+        return \sprintf(
+            'Of %d tanks that obey this model and differ in what is uncertain, %s with no margin of balance or welfare failing.',
+            $this->of,
             match ($this->together) {
                 0 => 'none comes through',
                 $this->of => 'all come through',
                 1 => 'one comes through',
                 default => "$this->together come through",
-            });
+            },
+        );
     }
 }

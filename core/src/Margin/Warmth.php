@@ -35,7 +35,11 @@ final class Warmth implements Criterion
         $cold = false;
         $terms = [new Term('water, coldest and warmest', $show($coldest).' and '.$show($hottest))];
         foreach ($kinds as $kind) {
-            $terms[] = new Term($kind->common, $show($kind->coolest->value).' to '.$show($kind->warmest->value), Provenance::CommonPractice);
+            $terms[] = new Term(
+                $kind->common,
+                $show($kind->coolest->value).' to '.$show($kind->warmest->value),
+                Provenance::CommonPractice,
+            );
             $room = min($coldest - $kind->coolest->value, $kind->warmest->value - $hottest);
             if ($room < $least) {
                 $least = $room;
@@ -47,11 +51,36 @@ final class Warmth implements Criterion
         $day = $cold ? $coldDay : $hotDay;
         $at = $show($cold ? $coldest : $hottest);
 
-        return new Margin(MarginId::Temperature, $least, self::LEAST, self::GOOD, $day, $least, '', $coldest === $hottest ? $show($coldest) : Decimal::trimmed($units->temperature()->fromBase($coldest), 0).'–'.$units->show(Dimension::Temperature, $hottest, 0), 'within every kind’s range',
+        return new Margin(
+            MarginId::Temperature,
+            $least,
+            self::LEAST,
+            self::GOOD,
+            $day,
+            $least,
+            '',
+            $coldest === $hottest
+                ? $show($coldest)
+                : Decimal::trimmed($units->temperature()->fromBase($coldest), 0).'–'.$units->show(Dimension::Temperature, $hottest, 0),
+            'within every kind’s range',
             match (true) {
-                $least < self::LEAST => \sprintf('%s wants %s–%s, the water is at %s.', $who->common, $show($who->coolest->value), $show($who->warmest->value), $at),
-                $least < self::GOOD => \sprintf('%s is at the edge of its range (%s–%s) with %s.', $who->common, $show($who->coolest->value), $show($who->warmest->value), $at),
+                $least < self::LEAST => \sprintf(
+                    '%s wants %s–%s, the water is at %s.',
+                    $who->common,
+                    $show($who->coolest->value),
+                    $show($who->warmest->value),
+                    $at,
+                ),
+                $least < self::GOOD => \sprintf(
+                    '%s is at the edge of its range (%s–%s) with %s.',
+                    $who->common,
+                    $show($who->coolest->value),
+                    $show($who->warmest->value),
+                    $at,
+                ),
                 default => 'The warmth suits all that lives here.',
-            }, \array_slice($terms, 0, 14));
+            },
+            \array_slice($terms, 0, 14),
+        );
     }
 }

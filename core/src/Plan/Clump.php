@@ -26,18 +26,21 @@ final readonly class Clump implements Item
     public function __construct(
         public string $id,
         public Kind $kind,
-        #[Number('pieces', Dimension::Count, 1, 5000, decimals: 0)]
-        public int $pieces,
-        #[Number('left to right', Dimension::Share, 0.0, 1.0, 'middle of the clump along the front: 0 left, 1 right', decimals: 0)]
+        #[Number('pieces', Dimension::Count, 1, 5000, decimals: 0)] public int $pieces,
+        #[Number('left to right', Dimension::Share, 0.0, 1.0, 'middle of the clump along the front: 0 left, 1 right', decimals: 0),]
         public float $place,
-        #[Number('front to back', Dimension::Share, 0.0, 1.0, 'middle of the clump across: 0 front, 1 back; the kind’s usual place where left out', decimals: 0)]
+        #[Number(
+            'front to back',
+            Dimension::Share,
+            0.0,
+            1.0,
+            'middle of the clump across: 0 front, 1 back; the kind’s usual place where left out',
+            decimals: 0,
+        ),]
         public float $row = 0.5,
-        #[OneOf('planting depth', 'deep: down into raw soil, or with the rhizome buried')]
-        public Planting $planting = Planting::Right,
-        #[Number('planted on day', Dimension::Count, 0, 365, 'on which it is planted, after filling', decimals: 0)]
-        public int $day = 0,
-        #[OneOf('grown before', 'how it was grown before: leaves made in air are lost under water')]
-        public Grown $grown = Grown::Unknown,
+        #[OneOf('planting depth', 'deep: down into raw soil, or with the rhizome buried')] public Planting $planting = Planting::Right,
+        #[Number('planted on day', Dimension::Count, 0, 365, 'on which it is planted, after filling', decimals: 0)] public int $day = 0,
+        #[OneOf('grown before', 'how it was grown before: leaves made in air are lost under water')] public Grown $grown = Grown::Unknown,
     ) {
     }
 
@@ -71,6 +74,6 @@ final readonly class Clump implements Item
     /** m² of floor or surface as planted. */
     public function area(): float
     {
-        return $this->pieces * $this->kind->spread->value / 1e4;
+        return ($this->pieces * $this->kind->spread->value) / 1e4;
     }
 }

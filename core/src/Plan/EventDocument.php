@@ -81,7 +81,13 @@ final readonly class EventDocument
                 continue;
             }
             if ($property->isRequired() || $item->has($name)) {
-                $values[$name] = self::within($item, $name, $property->told->from, $property->told->to, $property->isWhole() ? $item->whole($name) : $item->number($name));
+                $values[$name] = self::within(
+                    $item,
+                    $name,
+                    $property->told->from,
+                    $property->told->to,
+                    $property->isWhole() ? $item->whole($name) : $item->number($name),
+                );
             }
         }
         foreach (Fields::nested($class) as $name => $nested) {

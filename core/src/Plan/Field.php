@@ -83,7 +83,17 @@ final readonly class Field
     /** What is wrong with a value, if anything. */
     public function problem(float $stored): ?Problem
     {
-        return $this->number->allows($stored) ? null : new Problem($this->path, fn (UnitSystem $u): string => \sprintf(
-            '%s: from %s to %s; this says %s.', Words::capital($this->label), $this->number->sayExactly($this->number->from, $u), $this->number->sayExactly($this->number->to, $u), $this->number->sayExactly($stored, $u)));
+        return $this->number->allows($stored)
+            ? null
+            : new Problem(
+                $this->path,
+                fn (UnitSystem $u): string => \sprintf(
+                    '%s: from %s to %s; this says %s.',
+                    Words::capital($this->label),
+                    $this->number->sayExactly($this->number->from, $u),
+                    $this->number->sayExactly($this->number->to, $u),
+                    $this->number->sayExactly($stored, $u),
+                ),
+            );
     }
 }

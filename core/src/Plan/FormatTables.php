@@ -25,7 +25,13 @@ final class FormatTables
         foreach (PlanFields::of($class)->properties() as $place => $property) {
             $default = $property->isRequired() ? '' : self::value($property->default);
             $meaning = array_diff([$property->told->help, '' === $default ? '' : "default $default"], ['']);
-            $rows[] = \sprintf('| `%s` | %s | %s | %s |', str_replace('*', 'ID', $place), $property->told->label, self::type($property), implode('; ', $meaning));
+            $rows[] = \sprintf(
+                '| `%s` | %s | %s | %s |',
+                str_replace('*', 'ID', $place),
+                $property->told->label,
+                self::type($property),
+                implode('; ', $meaning),
+            );
         }
 
         return "| place | on its control | value | meaning |\n|---|---|---|---|\n".implode("\n", $rows);
@@ -38,10 +44,19 @@ final class FormatTables
         foreach (EventDocument::kinds() as $kind) {
             $values = null === $kind->of() ? [] : ["`{$kind->of()}` (id)"];
             foreach (self::values($kind->type()) as $name => $property) {
-                $values[] = \sprintf('`%s` %s%s%s', $name, self::type($property), '' === $property->told->help ? '' : " {$property->told->help}", $property->isRequired() ? '' : ' (may be left out)');
+                $values[] = \sprintf(
+                    '`%s` %s%s%s',
+                    $name,
+                    self::type($property),
+                    '' === $property->told->help ? '' : " {$property->told->help}",
+                    $property->isRequired() ? '' : ' (may be left out)',
+                );
             }
             $happens = $kind->happens();
-            $where = array_diff([$kind->isDated() ? '' : 'no day', $happens->planned ? 'plan' : '', null === $happens->done ? '' : 'log'], ['']);
+            $where = array_diff(
+                [$kind->isDated() ? '' : 'no day', $happens->planned ? 'plan' : '', null === $happens->done ? '' : 'log'],
+                [''],
+            );
             $rows[] = \sprintf('| %s | %s | %s | %s |', $kind->value, $happens->words, implode(', ', $values), implode(', ', $where));
         }
 
@@ -67,7 +82,12 @@ final class FormatTables
     {
         $told = $property->told;
         if ($told instanceof Number) {
-            return \sprintf('%s–%s%s', self::bound($told->orZero ? min(0.0, $told->from) : $told->from), self::bound($told->to), $property->isWhole() ? ', whole' : '');
+            return \sprintf(
+                '%s–%s%s',
+                self::bound($told->orZero ? min(0.0, $told->from) : $told->from),
+                self::bound($told->to),
+                $property->isWhole() ? ', whole' : '',
+            );
         }
 
         return match (true) {

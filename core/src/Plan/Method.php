@@ -45,17 +45,23 @@ enum Method: string
     public function reasons(): string
     {
         return match ($this) {
-            self::ThinSoil => 'Little soil cannot go foul and is quickly rooted through; the tank waits four weeks without fish and is tested by a dose of ammonia.',
-            self::HumusBed => 'Humus breathes carbon dioxide for years; a cap twice as deep keeps it down, and light day and night lets plants take hold before algae do. Few fish come at once, unfed, because heavy planting takes their waste.',
-            self::SunnySill => 'Daylight costs nothing; coarse sand clears at once; snails and small fauna eat the algae that the sun brings.',
-            self::SoilWithGravel => 'Gravel keeps the soil from packing and rotting; root tabs feed what the blend lacks; bottled bacteria and water changes carry the first fish.',
+            self::ThinSoil => 'Little soil cannot go foul and is quickly rooted through; the tank waits four weeks without fish and is '
+                .'tested by a dose of ammonia.',
+            self::HumusBed => 'Humus breathes carbon dioxide for years; a cap twice as deep keeps it down, and light day and night lets '
+                .'plants take hold before algae do. Few fish come at once, unfed, because heavy planting takes their waste.',
+            self::SunnySill => 'Daylight costs nothing; coarse sand clears at once; snails and small fauna eat the algae that the sun '
+                .'brings.',
+            self::SoilWithGravel => 'Gravel keeps the soil from packing and rotting; root tabs feed what the blend lacks; bottled '
+                .'bacteria and water changes carry the first fish.',
             self::DeepClay => 'A deep bed denitrifies, baked clay absorbs ammonium, and gravel from a running tank brings its bacteria.',
-            self::HillBed => 'Depth where heavy root feeders stand, a pinch of salts for soft water, and fish only when a full dose of ammonia is gone in a day.',
+            self::HillBed => 'Depth where heavy root feeders stand, a pinch of salts for soft water, and fish only when a full dose of '
+                .'ammonia is gone in a day.',
             self::LeafSandwich => 'Leaves feed small fauna and hold the soil under a deep cap.',
             self::BaggedSoil => 'Soil tied into mesh can be lifted out and never clouds the water; house plants do the work.',
             self::SlowSwamp => 'Litter and wood feed it; nothing is fed while they last; plants grow out of the water.',
             self::LeanBed => 'Nothing in the bed, so nothing can leak: what settles builds it up, and floaters are what carries waste out.',
-            self::VoidPlate => 'Water moves slowly through clay under the sand, and roots of house plants reach down to it; no changes in the first half-year.',
+            self::VoidPlate => 'Water moves slowly through clay under the sand, and roots of house plants reach down to it; no changes in '
+                .'the first half-year.',
             self::SealedJar => 'What grows breathes what rots: permanently sealed, opened only to trim, never with a fish.',
         };
     }

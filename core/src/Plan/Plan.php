@@ -54,36 +54,22 @@ final readonly class Plan
      */
     public function __construct(
         public string $name,
-        #[Section('vessel', Measure::class)]
-        public Vessel $vessel,
-        #[Number('water line', Dimension::Length, 0.0, 5.0, 'm above the inside of the bottom', decimals: 2)]
-        public float $waterLine,
-        #[Section('site')]
-        public Site $site,
-        #[Section('bed')]
-        public Bed $bed,
-        #[Section('light')]
-        public Lamp $lamp,
-        #[Section('plants.*', Clump::class)]
-        public array $clumps,
-        #[Section('water')]
-        public SourceWater $water,
-        #[Section('animals.*', Group::class)]
-        public array $groups,
-        #[Section('feeding')]
-        public Feed $feed,
-        #[Number('feeding starts on day', Dimension::Count, 0, self::LAST_DAY, 'days after filling', decimals: 0, at: '/feeding.fromDay')]
+        #[Section('vessel', Measure::class)] public Vessel $vessel,
+        #[Number('water line', Dimension::Length, 0.0, 5.0, 'm above the inside of the bottom', decimals: 2)] public float $waterLine,
+        #[Section('site')] public Site $site,
+        #[Section('bed')] public Bed $bed,
+        #[Section('light')] public Lamp $lamp,
+        #[Section('plants.*', Clump::class)] public array $clumps,
+        #[Section('water')] public SourceWater $water,
+        #[Section('animals.*', Group::class)] public array $groups,
+        #[Section('feeding')] public Feed $feed,
+        #[Number('feeding starts on day', Dimension::Count, 0, self::LAST_DAY, 'days after filling', decimals: 0, at: '/feeding.fromDay'),]
         public int $feedFrom,
-        #[Section('care')]
-        public Care $care,
-        #[OneOf('first bacteria from', 'where the first nitrifying bacteria come from', at: '/start.inoculum')]
-        public Inoculum $inoculum,
-        #[Section('hardscape.*', Piece::class)]
-        public array $pieces = [],
-        #[Section('topUp')]
-        public ?SourceWater $topUp = null,
-        #[Section('preparation')]
-        public Preparation $preparation = new Preparation(),
+        #[Section('care')] public Care $care,
+        #[OneOf('first bacteria from', 'where the first nitrifying bacteria come from', at: '/start.inoculum')] public Inoculum $inoculum,
+        #[Section('hardscape.*', Piece::class)] public array $pieces = [],
+        #[Section('topUp')] public ?SourceWater $topUp = null,
+        #[Section('preparation')] public Preparation $preparation = new Preparation(),
         public array $events = [],
     ) {
         $problems = Rules::broken($this);
@@ -96,9 +82,20 @@ final readonly class Plan
     public static function starting(string $name, Catalogue $catalogue, UnitSystem $units = UnitSystem::Metric): self
     {
         // Whole numbers to whoever measures in inches.
-        [$length, $width, $height, $glass, $line, $celsius, $soil, $front, $back] = UnitSystem::Us === $units
-            ? [24 * self::INCH, 12 * self::INCH, 14 * self::INCH, self::INCH / 4, 13 * self::INCH, Unit::Fahrenheit->toBase(74.0), self::INCH, 1.25 * self::INCH, 1.5 * self::INCH]
-            : [0.60, 0.30, 0.36, 0.006, 0.33, 23.0, 0.025, 0.03, 0.04];
+        [$length, $width, $height, $glass, $line, $celsius, $soil, $front, $back] =
+            UnitSystem::Us === $units
+                ? [
+                    24 * self::INCH,
+                    12 * self::INCH,
+                    14 * self::INCH,
+                    self::INCH / 4,
+                    13 * self::INCH,
+                    Unit::Fahrenheit->toBase(74.0),
+                    self::INCH,
+                    1.25 * self::INCH,
+                    1.5 * self::INCH,
+                ]
+                : [0.6, 0.3, 0.36, 0.006, 0.33, 23.0, 0.025, 0.03, 0.04];
 
         return new self(
             $name,
@@ -150,7 +147,9 @@ final readonly class Plan
     {
         return $this->with([
             'clumps' => array_values(array_filter($this->clumps, static fn (Clump $c): bool => $c->id !== $id)),
-            'events' => array_values(array_filter($this->events, static fn (PlannedEvent $e): bool => 'clump' !== $e->kind->of() || $e->of !== $id)),
+            'events' => array_values(
+                array_filter($this->events, static fn (PlannedEvent $e): bool => 'clump' !== $e->kind->of() || $e->of !== $id),
+            ),
         ]);
     }
 
@@ -170,7 +169,9 @@ final readonly class Plan
     {
         return $this->with([
             'groups' => array_values(array_filter($this->groups, static fn (Group $g): bool => $g->id !== $id)),
-            'events' => array_values(array_filter($this->events, static fn (PlannedEvent $e): bool => 'group' !== $e->kind->of() || $e->of !== $id)),
+            'events' => array_values(
+                array_filter($this->events, static fn (PlannedEvent $e): bool => 'group' !== $e->kind->of() || $e->of !== $id),
+            ),
         ]);
     }
 
@@ -196,7 +197,10 @@ final readonly class Plan
      */
     public function netWater(): float
     {
-        return $this->vessel->volumeBelow($this->waterLine) - $this->bed->volume($this->vessel) + $this->bed->voidVolume($this->vessel) - $this->displaced();
+        return $this->vessel->volumeBelow($this->waterLine) -
+            $this->bed->volume($this->vessel) +
+            $this->bed->voidVolume($this->vessel) -
+            $this->displaced();
     }
 
     /** Litres that stones and wood take up. */
@@ -247,8 +251,9 @@ final readonly class Plan
     /** m² on which bacteria settle: the upper grains of the bed, the wetted walls, stones and wood. */
     public function wettedSurface(): float
     {
-        return self::GRAIN_SURFACE * $this->floor() + $this->vessel->wallArea($this->bed->meanDepth(), $this->waterLine)
-            + array_sum(array_map(static fn (Piece $p): float => $p->surface(), $this->pieces));
+        return self::GRAIN_SURFACE * $this->floor() +
+            $this->vessel->wallArea($this->bed->meanDepth(), $this->waterLine) +
+            array_sum(array_map(static fn (Piece $p): float => $p->surface(), $this->pieces));
     }
 
     /** Day on which the first animals come, or null. */

@@ -59,10 +59,15 @@ final readonly class PlanDocument
         $plan = $this->fromJson($json);
         $repeated = JsonLines::of($json)->repeated();
         if ([] !== $repeated) {
-            throw new InvalidPlan(array_map(
-                static fn (string $place): Problem => new Problem($place, 'This is given more than once. Leave only the one that is meant.'),
-                $repeated,
-            ));
+            throw new InvalidPlan(
+                array_map(
+                    static fn (string $place): Problem => new Problem(
+                        $place,
+                        'This is given more than once. Leave only the one that is meant.',
+                    ),
+                    $repeated,
+                ),
+            );
         }
 
         return $plan;
@@ -70,7 +75,10 @@ final readonly class PlanDocument
 
     public function toJson(Plan $plan): string
     {
-        return json_encode($this->toArray($plan), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION);
+        return json_encode(
+            $this->toArray($plan),
+            \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION,
+        );
     }
 
     /**
@@ -80,7 +88,14 @@ final readonly class PlanDocument
     {
         $root = DocumentReader::root($data);
         if (self::FORMAT !== $root->text('format') || self::VERSION !== $root->whole('version')) {
-            $root->refuse('format', \sprintf('This is not an Olvek plan of version %d. It should begin with "format": "%s", "version": %1$d.', self::VERSION, self::FORMAT));
+            $root->refuse(
+                'format',
+                \sprintf(
+                    'This is not an Olvek plan of version %d. It should begin with "format": "%s", "version": %1$d.',
+                    self::VERSION,
+                    self::FORMAT,
+                ),
+            );
             $root->finish();
         }
         $start = $root->child('start');
@@ -121,24 +136,42 @@ final readonly class PlanDocument
             'waterLine' => $plan->waterLine,
             'site' => SectionReader::write($plan->site),
             'bed' => [
-                'soil' => self::layerData($plan->bed->soil), 'leaves' => self::layerData($plan->bed->leaves), 'cap' => self::layerData($plan->bed->cap),
+                'soil' => self::layerData($plan->bed->soil),
+                'leaves' => self::layerData($plan->bed->leaves),
+                'cap' => self::layerData($plan->bed->cap),
                 ...SectionReader::write($plan->bed),
                 'doses' => array_map(static fn (Dose $d): array => ['kind' => $d->amendment->id, 'grams' => $d->grams], $plan->bed->doses),
             ],
-            'hardscape' => array_map(static fn (Piece $p): array => ['id' => $p->id, 'kind' => $p->kind->id, ...SectionReader::write($p)], $plan->pieces),
+            'hardscape' => array_map(
+                static fn (Piece $p): array => ['id' => $p->id, 'kind' => $p->kind->id, ...SectionReader::write($p)],
+                $plan->pieces,
+            ),
             'light' => SectionReader::write($plan->lamp),
-            'plants' => array_map(static fn (Clump $c): array => ['id' => $c->id, 'kind' => $c->kind->id, ...SectionReader::write($c)], $plan->clumps),
+            'plants' => array_map(
+                static fn (Clump $c): array => ['id' => $c->id, 'kind' => $c->kind->id, ...SectionReader::write($c)],
+                $plan->clumps,
+            ),
             'water' => SectionReader::write($plan->water),
             'topUp' => null === $plan->topUp ? null : SectionReader::write($plan->topUp),
-            'animals' => array_map(static fn (Group $g): array => ['id' => $g->id, 'kind' => $g->kind->id, ...SectionReader::write($g)], $plan->groups),
+            'animals' => array_map(
+                static fn (Group $g): array => ['id' => $g->id, 'kind' => $g->kind->id, ...SectionReader::write($g)],
+                $plan->groups,
+            ),
             'feeding' => [...SectionReader::write($plan->feed), 'fromDay' => $plan->feedFrom],
             'care' => SectionReader::write($plan->care),
             'start' => ['inoculum' => $plan->inoculum->value, 'way' => $plan->preparation->way->value],
             'method' => $plan->preparation->method?->value,
             'preparation' => SectionReader::write($plan->preparation),
-            'events' => array_map(static fn (PlannedEvent $e): array => [
-                'id' => $e->id, 'do' => $e->kind->value, 'day' => $e->day, ...(null === $e->of ? [] : [(string) $e->kind->of() => $e->of]), ...$e->values,
-            ], $plan->events),
+            'events' => array_map(
+                static fn (PlannedEvent $e): array => [
+                    'id' => $e->id,
+                    'do' => $e->kind->value,
+                    'day' => $e->day,
+                    ...null === $e->of ? [] : [(string) $e->kind->of() => $e->of],
+                    ...$e->values,
+                ],
+                $plan->events,
+            ),
         ];
     }
 
@@ -157,14 +190,20 @@ final readonly class PlanDocument
     {
         $outdoors = Aspect::Open->value === $reader->textOr('aspect', '');
 
-        return $this->sections->read(Site::class, $reader, defaults: $outdoors ? ['humidity' => Site::OUTDOOR_HUMIDITY, 'rain' => Site::USUAL_RAIN] : []);
+        return $this->sections->read(
+            Site::class,
+            $reader,
+            defaults: $outdoors ? ['humidity' => Site::OUTDOOR_HUMIDITY, 'rain' => Site::USUAL_RAIN] : [],
+        );
     }
 
     private function bed(DocumentReader $reader): Bed
     {
         return $this->sections->read(Bed::class, $reader, [
-            'soil' => $this->layer($reader->optionalChild('soil'), Role::Soil), 'cap' => $this->layer($reader->optionalChild('cap'), Role::Cap),
-            'leaves' => $this->layer($reader->optionalChild('leaves'), Role::Soil), 'doses' => $this->doses($reader),
+            'soil' => $this->layer($reader->optionalChild('soil'), Role::Soil),
+            'cap' => $this->layer($reader->optionalChild('cap'), Role::Cap),
+            'leaves' => $this->layer($reader->optionalChild('leaves'), Role::Soil),
+            'doses' => $this->doses($reader),
         ]);
     }
 

@@ -170,6 +170,10 @@ final class PlanFields
 
     private static function pattern(string $place): string
     {
-        return (string) preg_replace(['/^(plants|animals|hardscape)\.[a-z0-9-]{1,31}(?=\.)/', '/(?<=\.parts\.|\.doses\.)[a-z0-9-]{1,60}$/D'], ['$1.*', '*'], $place);
+        return (string) preg_replace(
+            ['/^(plants|animals|hardscape)\.[a-z0-9-]{1,31}(?=\.)/', '/(?<=\.parts\.|\.doses\.)[a-z0-9-]{1,60}$/D'],
+            ['$1.*', '*'],
+            $place,
+        );
     }
 }

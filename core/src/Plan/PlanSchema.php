@@ -28,7 +28,8 @@ final class PlanSchema
     /** As the file holds it. */
     public static function json(): string
     {
-        return json_encode(self::make(), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)."\n";
+        return json_encode(self::make(), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES).
+            "\n";
     }
 
     /** @return array<string, mixed> */
@@ -38,10 +39,26 @@ final class PlanSchema
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
             '$id' => 'urn:olvek:schema:plan:'.PlanDocument::VERSION,
             'title' => 'Olvek plan, version '.PlanDocument::VERSION,
-            'description' => 'What is to be built: one tank. SI units: lengths in m, temperatures in °C. Rules that bind several values together (bed below the water line, water line below the rim) are kept by the reader.',
+            'description' => 'What is to be built: one tank. SI units: lengths in m, temperatures in °C. Rules that bind several values '
+                .'together (bed below the water line, water line below the rim) are kept by the reader.',
             'type' => 'object',
             'additionalProperties' => false,
-            'required' => ['format', 'version', 'name', 'vessel', 'waterLine', 'site', 'bed', 'light', 'plants', 'water', 'animals', 'feeding', 'care', 'start'],
+            'required' => [
+                'format',
+                'version',
+                'name',
+                'vessel',
+                'waterLine',
+                'site',
+                'bed',
+                'light',
+                'plants',
+                'water',
+                'animals',
+                'feeding',
+                'care',
+                'start',
+            ],
             'properties' => self::properties(),
             '$defs' => [
                 'id' => ['type' => 'string', 'pattern' => '^[a-z0-9][a-z0-9-]{0,30}$'],
@@ -64,34 +81,56 @@ final class PlanSchema
             'vessel' => ['description' => 'Measured outside, in m.', 'oneOf' => array_map(self::vessel(...), Shape::cases())],
             'waterLine' => ['exclusiveMinimum' => 0, ...array_diff_key(Schema::field($plan['waterLine']), ['minimum' => 0])],
             'site' => Schema::object(Site::class),
-            'bed' => Schema::object(Bed::class, [
-                'soil' => ['$ref' => '#/$defs/layer'],
-                'leaves' => ['description' => 'between soil and cap', '$ref' => '#/$defs/layer'],
-                'cap' => ['$ref' => '#/$defs/layer'],
-            ], after: ['doses' => [
-                'description' => 'what is mixed into the soil or laid under the cap', 'type' => 'array',
-                'items' => [
-                    'type' => 'object', 'additionalProperties' => false, 'required' => ['kind', 'grams'],
-                    'properties' => ['kind' => self::kind('amendments'), 'grams' => Schema::field(Fields::of(Dose::class)['grams'])],
+            'bed' => Schema::object(
+                Bed::class,
+                [
+                    'soil' => ['$ref' => '#/$defs/layer'],
+                    'leaves' => ['description' => 'between soil and cap', '$ref' => '#/$defs/layer'],
+                    'cap' => ['$ref' => '#/$defs/layer'],
                 ],
-            ]]),
+                after: [
+                    'doses' => [
+                        'description' => 'what is mixed into the soil or laid under the cap',
+                        'type' => 'array',
+                        'items' => [
+                            'type' => 'object',
+                            'additionalProperties' => false,
+                            'required' => ['kind', 'grams'],
+                            'properties' => [
+                                'kind' => self::kind('amendments'),
+                                'grams' => Schema::field(Fields::of(Dose::class)['grams']),
+                            ],
+                        ],
+                    ],
+                ],
+            ),
             'light' => Schema::object(Lamp::class),
             'hardscape' => self::items(Piece::class, Piece::MOST, 'stones and woods', 'stones and wood'),
             'plants' => self::items(Clump::class, Clump::MOST_CLUMPS, 'plants'),
             'water' => ['description' => 'of filling, and of changes', '$ref' => '#/$defs/water'],
-            'topUp' => ['description' => 'what evaporation is made up with; null or absent: the same water', 'oneOf' => [['type' => 'null'], ['$ref' => '#/$defs/water']]],
+            'topUp' => [
+                'description' => 'what evaporation is made up with; null or absent: the same water',
+                'oneOf' => [['type' => 'null'], ['$ref' => '#/$defs/water']],
+            ],
             'animals' => self::items(Group::class, Group::MOST_GROUPS, 'animals'),
             'feeding' => Schema::object(Feed::class, ['fromDay' => Schema::field($plan['feedFrom'])], ['fromDay']),
             'care' => Schema::object(Care::class),
             'start' => [
-                'type' => 'object', 'additionalProperties' => false, 'required' => ['inoculum'],
-                'properties' => ['inoculum' => Schema::field($plan['inoculum']), 'way' => Schema::field(Fields::of(Preparation::class)['way'])],
+                'type' => 'object',
+                'additionalProperties' => false,
+                'required' => ['inoculum'],
+                'properties' => [
+                    'inoculum' => Schema::field($plan['inoculum']),
+                    'way' => Schema::field(Fields::of(Preparation::class)['way']),
+                ],
             ],
             'method' => $method,
             'school' => ['deprecated' => true, ...$method, 'description' => 'former name of method'],
             'preparation' => Schema::object(Preparation::class),
             'events' => [
-                'description' => 'planned events, in the words of the event document', 'type' => 'array', 'maxItems' => PlannedEvent::MOST,
+                'description' => 'planned events, in the words of the event document',
+                'type' => 'array',
+                'maxItems' => PlannedEvent::MOST,
                 'items' => ['oneOf' => array_map(self::event(...), EventKind::plannable())],
             ],
         ];
@@ -103,7 +142,9 @@ final class PlanSchema
         $measures = array_map(Schema::field(...), array_intersect_key(Fields::of(Measure::class), array_flip($shape->measures())));
 
         return [
-            'type' => 'object', 'additionalProperties' => false, 'required' => ['shape', ...$shape->measures()],
+            'type' => 'object',
+            'additionalProperties' => false,
+            'required' => ['shape', ...$shape->measures()],
             'properties' => ['shape' => ['const' => $shape->value], ...$measures],
         ];
     }
@@ -116,7 +157,9 @@ final class PlanSchema
     private static function items(string $class, int $most, string $table, string $what = ''): array
     {
         return [
-            ...('' === $what ? [] : ['description' => $what]), 'type' => 'array', 'maxItems' => $most,
+            ...'' === $what ? [] : ['description' => $what],
+            'type' => 'array',
+            'maxItems' => $most,
             'items' => Schema::object($class, ['id' => self::ID, 'kind' => self::kind($table)], ['id', 'kind']),
         ];
     }
@@ -127,19 +170,36 @@ final class PlanSchema
         $of = $kind->of();
         $frame = ['id' => self::ID, 'do' => ['const' => $kind->value], 'day' => Schema::field(Fields::of(PlannedEvent::class)['day'])];
 
-        return Schema::object($kind->type(), null === $of ? $frame : [...$frame, $of => self::ID], ['id', 'do', 'day', ...(null === $of ? [] : [$of])]);
+        return Schema::object($kind->type(), null === $of ? $frame : [...$frame, $of => self::ID], [
+            'id',
+            'do',
+            'day',
+            ...null === $of ? [] : [$of],
+        ]);
     }
 
     /** @return array<string, mixed> */
     private static function layer(): array
     {
-        $layer = Schema::object(Layer::class, ['mix' => [
-            'type' => 'array', 'minItems' => 1,
-            'items' => [
-                'type' => 'object', 'additionalProperties' => false, 'required' => ['material', 'parts'],
-                'properties' => ['material' => self::kind('bed materials'), 'parts' => ['description' => 'by volume', 'type' => 'number', 'exclusiveMinimum' => 0, 'maximum' => 1000]],
+        $layer = Schema::object(
+            Layer::class,
+            [
+                'mix' => [
+                    'type' => 'array',
+                    'minItems' => 1,
+                    'items' => [
+                        'type' => 'object',
+                        'additionalProperties' => false,
+                        'required' => ['material', 'parts'],
+                        'properties' => [
+                            'material' => self::kind('bed materials'),
+                            'parts' => ['description' => 'by volume', 'type' => 'number', 'exclusiveMinimum' => 0, 'maximum' => 1000],
+                        ],
+                    ],
+                ],
             ],
-        ]], ['mix']);
+            ['mix'],
+        );
 
         return ['description' => 'null or absent: no such layer', ...$layer, 'type' => ['object', 'null']];
     }

@@ -45,14 +45,29 @@ final readonly class Quantities
         $soil = $plan->bed->soilVolume($plan->vessel);
         $cap = $plan->bed->capVolume($plan->vessel);
         $leaves = $plan->bed->leafVolume($plan->vessel);
-        $needs = [...self::layer($plan->bed->soil, $soil), ...self::layer($plan->bed->leaves, $leaves), ...self::layer($plan->bed->cap, $cap)];
-        $pores = ($plan->bed->soil?->mix->porosity() ?? 0.0) * $soil + ($plan->bed->leaves?->mix->porosity() ?? 0.0) * $leaves + ($plan->bed->cap?->mix->porosity() ?? 0.0) * $cap;
+        $needs = [
+            ...self::layer($plan->bed->soil, $soil),
+            ...self::layer($plan->bed->leaves, $leaves),
+            ...self::layer($plan->bed->cap, $cap),
+        ];
+        $pores =
+            ($plan->bed->soil?->mix->porosity() ?? 0.0) * $soil +
+            ($plan->bed->leaves?->mix->porosity() ?? 0.0) * $leaves +
+            ($plan->bed->cap?->mix->porosity() ?? 0.0) * $cap;
         $dry = array_sum(array_map(static fn (MaterialNeed $n): float => $n->kilograms, $needs));
         $stones = array_sum(array_map(static fn (Piece $p): float => $p->mass(), $plan->pieces));
         $full = $plan->vessel->mass() + $dry + $stones + ($plan->netWater() + $pores) * self::WATER_DENSITY;
 
         return new self(
-            $needs, $soil, $cap, $plan->vessel->grossVolume(), $plan->netWater(), $pores, $dry, $plan->vessel->mass(), $full,
+            $needs,
+            $soil,
+            $cap,
+            $plan->vessel->grossVolume(),
+            $plan->netWater(),
+            $pores,
+            $dry,
+            $plan->vessel->mass(),
+            $full,
             $full / $plan->vessel->footprint(),
             array_sum(array_map(static fn (Clump $c): int => $c->pieces, $plan->clumps)),
         );
@@ -65,6 +80,13 @@ final readonly class Quantities
             return [];
         }
 
-        return array_map(static fn (array $share): MaterialNeed => new MaterialNeed($share[0], $litres * $share[1], $litres * $share[1] * $share[0]->density->value), $layer->mix->shares);
+        return array_map(
+            static fn (array $share): MaterialNeed => new MaterialNeed(
+                $share[0],
+                $litres * $share[1],
+                $litres * $share[1] * $share[0]->density->value,
+            ),
+            $layer->mix->shares,
+        );
     }
 }

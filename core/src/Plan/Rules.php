@@ -79,7 +79,12 @@ final class Rules
     private function name(): void
     {
         $length = mb_strlen(trim($this->plan->name));
-        if (0 === $length || $length > Plan::LONGEST_NAME || !mb_check_encoding($this->plan->name, 'UTF-8') || 1 === preg_match('/[\x00-\x1F\x7F]/', $this->plan->name)) {
+        if (
+            0 === $length
+            || $length > Plan::LONGEST_NAME
+            || !mb_check_encoding($this->plan->name, 'UTF-8')
+            || 1 === preg_match('/[\x00-\x1F\x7F]/', $this->plan->name)
+        ) {
             $this->add('name', \sprintf('Give the tank a name of 1 to %d characters that can be read.', Plan::LONGEST_NAME));
         }
     }
@@ -100,14 +105,26 @@ final class Rules
         $bed = $this->plan->bed;
         $width = $this->plan->vessel->width();
         if ($bed->setback > $width && $this->sound('bed.setback')) {
-            $this->add('bed.setback', static fn (UnitSystem $u): string => \sprintf('The strip without soil is %s wide, but from front to back there are only %s.', ...$u->apart(Dimension::Length, [$bed->setback, $width])));
+            $this->add(
+                'bed.setback',
+                static fn (UnitSystem $u): string => \sprintf(
+                    'The strip without soil is %s wide, but from front to back there are only %s.',
+                    ...$u->apart(Dimension::Length, [$bed->setback, $width]),
+                ),
+            );
         }
         $sound = $this->sound('bed');
         $rim = $this->plan->vessel->height();
         $line = $this->plan->waterLine;
         if (!is_finite($line) || $line <= 0 || $line > $rim + 1e-9) {
-            $this->add('waterLine', static fn (UnitSystem $u): string => \sprintf(
-                'The water line is at %s, but it must lie above the bottom and at or below the rim, which is %s above the inside of the bottom.', ...$u->apart(Dimension::Length, [$line, $rim])));
+            $this->add(
+                'waterLine',
+                static fn (UnitSystem $u): string => \sprintf(
+                    'The water line is at %s, but it must lie above the bottom and at or below the rim, which is %s above the inside of '
+                        .'the bottom.',
+                    ...$u->apart(Dimension::Length, [$line, $rim]),
+                ),
+            );
 
             return;
         }
@@ -120,17 +137,33 @@ final class Rules
             $where = $side->value;
             $path = $this->deeperLayer($side).'.'.$where;
             if ($depth > $rim + 1e-9) {
-                $this->add($path, static fn (UnitSystem $u): string => \sprintf(
-                    'Soil and cap together reach %1$s at the %3$s, above the rim at %2$s. Make a layer thinner.', ...[...$u->apart(Dimension::Length, [$depth, $rim]), $where]));
+                $this->add(
+                    $path,
+                    static fn (UnitSystem $u): string => \sprintf(
+                        'Soil and cap together reach %1$s at the %3$s, above the rim at %2$s. Make a layer thinner.',
+                        ...[...$u->apart(Dimension::Length, [$depth, $rim]), $where],
+                    ),
+                );
             } elseif ($depth + self::LEAST_WATER > $line) {
-                $this->add($path, static fn (UnitSystem $u): string => \sprintf(
-                    'Soil and cap together reach %1$s at the %4$s; the water line at %2$s must stand at least %3$s above them. Raise the water or make a layer thinner.',
-                    ...[...$u->apart(Dimension::Length, [$depth, $line]), $u->show(Dimension::Length, self::LEAST_WATER), $where]));
+                $this->add(
+                    $path,
+                    static fn (UnitSystem $u): string => \sprintf(
+                        'Soil and cap together reach %1$s at the %4$s; the water line at %2$s must stand at least %3$s above them. Raise '
+                            .'the water or make a layer thinner.',
+                        ...[...$u->apart(Dimension::Length, [$depth, $line]), $u->show(Dimension::Length, self::LEAST_WATER), $where],
+                    ),
+                );
             }
         }
         $soil = $bed->soilRoom($this->plan->vessel);
         if ($faults === \count($this->problems) && $bed->core > 0 && $bed->core > self::MOST_CORE * $soil) {
-            $this->add('bed.core', static fn (UnitSystem $u): string => \sprintf('The bags fill %s of the %s that soil and bags have together: at most four fifths of it can be bags.', ...$u->apart(Dimension::Volume, [$bed->core, $soil])));
+            $this->add(
+                'bed.core',
+                static fn (UnitSystem $u): string => \sprintf(
+                    'The bags fill %s of the %s that soil and bags have together: at most four fifths of it can be bags.',
+                    ...$u->apart(Dimension::Volume, [$bed->core, $soil]),
+                ),
+            );
         }
         if ($faults === \count($this->problems)) {
             $this->hardscape();
@@ -147,8 +180,13 @@ final class Rules
         }
         $room = $plan->vessel->volumeBelow($plan->waterLine) - $plan->bed->volume($plan->vessel);
         if ($plan->displaced() > self::MOST_DISPLACED * $room) {
-            $this->add('hardscape.'.$plan->pieces[\count($plan->pieces) - 1]->id.'.litres', static fn (UnitSystem $u): string => \sprintf(
-                'Stones and wood fill %s, more than half of the %s above the bed. Take some out.', ...$u->apart(Dimension::Volume, [$plan->displaced(), $room])));
+            $this->add(
+                'hardscape.'.$plan->pieces[\count($plan->pieces) - 1]->id.'.litres',
+                static fn (UnitSystem $u): string => \sprintf(
+                    'Stones and wood fill %s, more than half of the %s above the bed. Take some out.',
+                    ...$u->apart(Dimension::Volume, [$plan->displaced(), $room]),
+                ),
+            );
         }
     }
 
@@ -156,7 +194,11 @@ final class Rules
     {
         $bed = $this->plan->bed;
 
-        $depths = ['bed.soil' => $bed->soil?->depth($side) ?? 0.0, 'bed.leaves' => $bed->leaves?->depth($side) ?? 0.0, 'bed.cap' => $bed->cap?->depth($side) ?? 0.0];
+        $depths = [
+            'bed.soil' => $bed->soil?->depth($side) ?? 0.0,
+            'bed.leaves' => $bed->leaves?->depth($side) ?? 0.0,
+            'bed.cap' => $bed->cap?->depth($side) ?? 0.0,
+        ];
 
         return (string) array_search(max($depths), $depths, true);
     }
@@ -165,7 +207,14 @@ final class Rules
     {
         $lamp = $this->plan->lamp;
         if ($this->sound('light') && $lamp->programme->pause > 24.0 - $lamp->hours + 1e-9) {
-            $this->add('light.pause', static fn (UnitSystem $u): string => \sprintf('The lamp is on for %1$s a day, which leaves %2$s for a break; this says %3$s.', $u->show(Dimension::Duration, $lamp->hours, 2), ...$u->apart(Dimension::Duration, [24.0 - $lamp->hours, $lamp->programme->pause], 2)));
+            $this->add(
+                'light.pause',
+                static fn (UnitSystem $u): string => \sprintf(
+                    'The lamp is on for %1$s a day, which leaves %2$s for a break; this says %3$s.',
+                    $u->show(Dimension::Duration, $lamp->hours, 2),
+                    ...$u->apart(Dimension::Duration, [24.0 - $lamp->hours, $lamp->programme->pause], 2),
+                ),
+            );
         }
     }
 
@@ -177,9 +226,19 @@ final class Rules
 
     private function site(Site $site): void
     {
-        if ($this->sound('site') && ($site->temperature - $site->swing < self::COLDEST || $site->temperature + $site->swing > self::WARMEST)) {
-            $this->add('site.swing', static fn (UnitSystem $u): string => \sprintf('With this swing the water would go from %s to %s through the year; Olvek knows open water up to %s.',
-                $u->show(Dimension::Temperature, $site->temperature - $site->swing), $u->show(Dimension::Temperature, $site->temperature + $site->swing), $u->show(Dimension::Temperature, self::WARMEST)));
+        if (
+            $this->sound('site')
+            && ($site->temperature - $site->swing < self::COLDEST || $site->temperature + $site->swing > self::WARMEST)
+        ) {
+            $this->add(
+                'site.swing',
+                static fn (UnitSystem $u): string => \sprintf(
+                    'With this swing the water would go from %s to %s through the year; Olvek knows open water up to %s.',
+                    $u->show(Dimension::Temperature, $site->temperature - $site->swing),
+                    $u->show(Dimension::Temperature, $site->temperature + $site->swing),
+                    $u->show(Dimension::Temperature, self::WARMEST),
+                ),
+            );
         }
         $care = $this->plan->care;
         if ($site->sealed && ($care->gas > 0 || $care->trickle > 0 || $care->fertilises())) {
@@ -202,7 +261,12 @@ final class Rules
 
     private function events(): void
     {
-        $this->ids('events', array_map(static fn (PlannedEvent $e): string => $e->id, $this->plan->events), PlannedEvent::MOST, 'planned events');
+        $this->ids(
+            'events',
+            array_map(static fn (PlannedEvent $e): string => $e->id, $this->plan->events),
+            PlannedEvent::MOST,
+            'planned events',
+        );
         $ids = ['clump' => array_column($this->plan->clumps, 'id'), 'group' => array_column($this->plan->groups, 'id')];
         foreach ($this->plan->events as $event) {
             foreach (['day' => $event->day, ...$event->values] as $name => $value) {
@@ -226,7 +290,10 @@ final class Rules
         }
         foreach (array_count_values($ids) as $id => $times) {
             if ($times > 1 || 1 !== preg_match('/^[a-z0-9][a-z0-9-]{0,30}$/', (string) $id)) {
-                $this->add($path, \sprintf('“%s” must be an id of its own: small letters, digits and hyphens.', mb_substr((string) $id, 0, 40)));
+                $this->add(
+                    $path,
+                    \sprintf('“%s” must be an id of its own: small letters, digits and hyphens.', mb_substr((string) $id, 0, 40)),
+                );
             }
         }
     }

@@ -36,12 +36,20 @@ final readonly class SectionReader
         $values = $given;
         foreach (Fields::of($class) as $name => $property) {
             if (!\array_key_exists($name, $values)) {
-                $values[$name] = $this->value($property, $reader, \array_key_exists($name, $defaults), $defaults[$name] ?? $property->default);
+                $values[$name] = $this->value(
+                    $property,
+                    $reader,
+                    \array_key_exists($name, $defaults),
+                    $defaults[$name] ?? $property->default,
+                );
             }
         }
         foreach (Fields::nested($class) as $name => $nested) {
             if (!\array_key_exists($name, $values)) {
-                $values[$name] = $this->read($nested->class, '' === $nested->section->path ? $reader : $reader->child($nested->section->path));
+                $values[$name] = $this->read(
+                    $nested->class,
+                    '' === $nested->section->path ? $reader : $reader->child($nested->section->path),
+                );
             }
         }
 

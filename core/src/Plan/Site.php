@@ -47,37 +47,85 @@ final readonly class Site
      * @param float $rain        mm a year that fall on the water
      */
     public function __construct(
-        #[Number('water temperature', Dimension::Temperature, 2.0, 38.0, '°C of the water, mean of the year')]
-        public float $temperature,
-        #[Number('warmer in summer by', Dimension::TemperatureDifference, 0.0, 20.0, '°C by which midsummer is warmer and midwinter colder')]
+        #[Number('water temperature', Dimension::Temperature, 2.0, 38.0, '°C of the water, mean of the year')] public float $temperature,
+        #[Number(
+            'warmer in summer by',
+            Dimension::TemperatureDifference,
+            0.0,
+            20.0,
+            '°C by which midsummer is warmer and midwinter colder',
+        ),]
         public float $swing = 0.0,
-        #[Number('fill date, day of the year', Dimension::Count, 1, 365, 'day of the year on which it is filled', decimals: 0)]
+        #[Number('fill date, day of the year', Dimension::Count, 1, 365, 'day of the year on which it is filled', decimals: 0),]
         public int $filledOn = 121,
-        #[Number('latitude, degrees north', Dimension::Count, -70.0, 70.0, 'degrees, north positive', when: 'seesDaylight')]
+        #[Number('latitude, degrees north', Dimension::Count, -70.0, 70.0, 'degrees, north positive', when: 'seesDaylight'),]
         public float $latitude = 50.0,
-        #[OneOf('daylight from', 'which sky lights it')]
-        public Aspect $aspect = Aspect::None,
-        #[Number('share of the sky it sees', Dimension::Share, 0.0, 1.0, 'share of that sky which it sees', decimals: 0, when: 'seesDaylight')]
+        #[OneOf('daylight from', 'which sky lights it')] public Aspect $aspect = Aspect::None,
+        #[Number(
+            'share of the sky it sees',
+            Dimension::Share,
+            0.0,
+            1.0,
+            'share of that sky which it sees',
+            decimals: 0,
+            when: 'seesDaylight',
+        ),]
         public float $sky = 0.2,
-        #[YesNo('lid', 'a lid', 'open', 'covered, so that little dries up and nothing jumps out')]
-        public bool $lid = false,
-        #[YesNo('permanently sealed', 'sealed', 'no', 'nothing goes in or out; nothing may be fed')]
-        public bool $sealed = false,
-        #[Number('stand’s load limit (0: unknown)', Dimension::Mass, 0.0, 20000.0, 'kg that the stand may carry; 0 where nobody knows', decimals: 0, metric: Unit::Kilogram, us: Unit::Pound, perBase: 0.001)]
+        #[YesNo('lid', 'a lid', 'open', 'covered, so that little dries up and nothing jumps out')] public bool $lid = false,
+        #[YesNo('permanently sealed', 'sealed', 'no', 'nothing goes in or out; nothing may be fed')] public bool $sealed = false,
+        #[Number(
+            'stand’s load limit (0: unknown)',
+            Dimension::Mass,
+            0.0,
+            20000.0,
+            'kg that the stand may carry; 0 where nobody knows',
+            decimals: 0,
+            metric: Unit::Kilogram,
+            us: Unit::Pound,
+            perBase: 0.001,
+        ),]
         public float $bears = 0.0,
-        #[Number('clearance above the rim', Dimension::Length, 0.0, 10.0, 'm of free room over the rim', decimals: 2)]
+        #[Number('clearance above the rim', Dimension::Length, 0.0, 10.0, 'm of free room over the rim', decimals: 2),]
         public float $above = 0.5,
-        #[OneOf('water movement', 'how the water is moved')]
-        public Movement $movement = Movement::Still,
-        #[Number('air temperature (0: about the water’s)', Dimension::Temperature, 5.0, 40.0, '°C of the air; 0: about that of the water', orZero: true)]
+        #[OneOf('water movement', 'how the water is moved')] public Movement $movement = Movement::Still,
+        #[Number(
+            'air temperature (0: about the water’s)',
+            Dimension::Temperature,
+            5.0,
+            40.0,
+            '°C of the air; 0: about that of the water',
+            orZero: true,
+        ),]
         public float $room = 0.0,
-        #[Number('air humidity', Dimension::Share, 0.0, 1.0, 'share of the vapour that the air could hold; 0.5 in a room, 0.7 under the open sky where left out', decimals: 0)]
+        #[Number(
+            'air humidity',
+            Dimension::Share,
+            0.0,
+            1.0,
+            'share of the vapour that the air could hold; 0.5 in a room, 0.7 under the open sky where left out',
+            decimals: 0,
+        ),]
         public float $humidity = self::ROOM_HUMIDITY,
-        #[Number('CO₂ in the air, ppm (0: usual)', Dimension::Count, 200.0, 5000.0, 'ppm in the air; 0: what is usual there, 700 in a room and 425 outdoors', decimals: 0, orZero: true)]
+        #[Number(
+            'CO₂ in the air, ppm (0: usual)',
+            Dimension::Count,
+            200.0,
+            5000.0,
+            'ppm in the air; 0: what is usual there, 700 in a room and 425 outdoors',
+            decimals: 0,
+            orZero: true,
+        ),]
         public float $carbonDioxide = 0.0,
-        #[Number('altitude, m', Dimension::Count, -400.0, 5000.0, 'm above the sea', decimals: 0)]
-        public float $altitude = 0.0,
-        #[Number('rain, mm a year', Dimension::Count, 0.0, 5000.0, 'mm a year that fall on the water; none in a room, 600 under the open sky where left out', decimals: 0, when: 'isOutdoors')]
+        #[Number('altitude, m', Dimension::Count, -400.0, 5000.0, 'm above the sea', decimals: 0)] public float $altitude = 0.0,
+        #[Number(
+            'rain, mm a year',
+            Dimension::Count,
+            0.0,
+            5000.0,
+            'mm a year that fall on the water; none in a room, 600 under the open sky where left out',
+            decimals: 0,
+            when: 'isOutdoors',
+        ),]
         public float $rain = 0.0,
     ) {
     }
@@ -112,7 +160,11 @@ final readonly class Site
     /** °C of the air on a day. */
     public function airOn(int $day): float
     {
-        return $this->room > 0 ? $this->room : ($this->isOutdoors() ? $this->temperatureOn($day) : max(self::COOLEST_ROOM, min(self::WARMEST_ROOM, $this->temperatureOn($day) - 1)));
+        return $this->room > 0
+            ? $this->room
+            : ($this->isOutdoors()
+                ? $this->temperatureOn($day)
+                : max(self::COOLEST_ROOM, min(self::WARMEST_ROOM, $this->temperatureOn($day) - 1)));
     }
 
     /** mm that fall on a day. */
@@ -129,13 +181,13 @@ final readonly class Site
     /** Day of the year, 1–365, so many days after filling. */
     public function dayOfYear(int $day): int
     {
-        return ($this->filledOn - 1 + $day) % 365 + 1;
+        return (($this->filledOn - 1 + $day) % 365) + 1;
     }
 
     /** °C of the water on a day after filling. */
     public function temperatureOn(int $day): float
     {
-        $turn = 2 * \M_PI * ($this->dayOfYear($day) - self::WARMEST) / 365;
+        $turn = (2 * \M_PI * ($this->dayOfYear($day) - self::WARMEST)) / 365;
 
         return $this->temperature + ($this->latitude < 0 ? -1 : 1) * $this->swing * cos($turn);
     }

@@ -39,7 +39,8 @@ enum StartWay: string implements Worded
             self::Undecided => 'Choose a way: it decides where bacteria come from, what is tested and when animals may come.',
             self::Plants => 'Heavy planting takes ammonia directly, so a few fish may come on day 2, unfed for a week.',
             self::Bottled => 'Test every day; at any ammonia or nitrite change up to half of the water; a week or so.',
-            self::Dosing => 'Ammonium is dosed without fish; ready when a dose is gone in a day, both readings 0 and nitrate at most 30 mg/L.',
+            self::Dosing => 'Ammonium is dosed without fish; ready when a dose is gone in a day, both readings 0 and nitrate at most 30 '
+                .'mg/L.',
             self::Borrowed => 'A sponge or gravel from a running tank brings its bacteria: nearly at once.',
             self::Waiting => 'Three weeks to two months of plants only, until readings stand at 0.',
         };

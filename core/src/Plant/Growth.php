@@ -39,7 +39,7 @@ final class Growth
     {
         $over = max(0.0, $flux - $compensation);
 
-        return $over / ($half + $over) * min($hours, 18.0) / 12;
+        return (($over / ($half + $over)) * min($hours, 18.0)) / 12;
     }
 
     public static function temperatureFactor(float $celsius): float
@@ -49,7 +49,8 @@ final class Growth
 
     /**
      * Factor on a kind's greatest growth at a temperature, against 25 °C: nothing below and above its cardinal temperatures, most a little
-     * under its warmest. P: Rosso, Lobry & Flandrois (1993), J. Theor. Biol. 162 (form); where the cardinals lie against what a kind bears, J.
+     * under its warmest. P: Rosso, Lobry & Flandrois (1993), J. Theor. Biol. 162 (form); where the cardinals lie against what a kind bears,
+     * J.
      */
     public static function warmthFactor(Kind $kind, float $celsius): float
     {
@@ -66,10 +67,14 @@ final class Growth
             return 0.0;
         }
 
-        return ($t - $most) * ($t - $least) ** 2 / (($best - $least) * (($best - $least) * ($t - $best) - ($best - $most) * ($best + $least - 2 * $t)));
+        return (($t - $most) * ($t - $least) ** 2) /
+            (($best - $least) * (($best - $least) * ($t - $best) - ($best - $most) * ($best + $least - 2 * $t)));
     }
 
-    /** Share (0–1) of the mass as planted that is alive on a day, melt counted, growth trimmed away; $melts is the share of it that this clump melts (Plan\Grown). */
+    /**
+     * Share (0–1) of the mass as planted that is alive on a day, melt counted, growth trimmed away; $melts is the share of it that this
+     * clump melts (Plan\Grown).
+     */
     public static function shareAlive(Kind $kind, float $day, float $melts): float
     {
         return 1 - $melts * $kind->melt->value * self::ramp($day, self::MELT_FROM, self::MELT_TO);

@@ -72,17 +72,32 @@ final readonly class Kind
     /** @return list<string> what to mind before planting, each a sentence */
     public function cautions(): array
     {
-        return array_keys(array_filter([
-            'Not on the first day: plant it once the tank has settled.' => $this->sensitive,
-            'Plant-eaters take it first.' => $this->tender,
-            'Settles in the wild: check what your country allows.' => $this->invasive,
-        ]));
+        return array_keys(
+            array_filter([
+                'Not on the first day: plant it once the tank has settled.' => $this->sensitive,
+                'Plant-eaters take it first.' => $this->tender,
+                'Settles in the wild: check what your country allows.' => $this->invasive,
+            ]),
+        );
     }
 
     /** The same kind with other likely values of what is least certain. */
-    public function with(Estimate $growth, Estimate $halfLight, Estimate $melt, Estimate $densest, Estimate $dryPerPiece, Estimate $rootShare): self
-    {
-        $changed = ['growth' => $growth, 'halfLight' => $halfLight, 'melt' => $melt, 'densest' => $densest, 'dryPerPiece' => $dryPerPiece, 'rootShare' => $rootShare];
+    public function with(
+        Estimate $growth,
+        Estimate $halfLight,
+        Estimate $melt,
+        Estimate $densest,
+        Estimate $dryPerPiece,
+        Estimate $rootShare,
+    ): self {
+        $changed = [
+            'growth' => $growth,
+            'halfLight' => $halfLight,
+            'melt' => $melt,
+            'densest' => $densest,
+            'dryPerPiece' => $dryPerPiece,
+            'rootShare' => $rootShare,
+        ];
 
         /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
         return new self(...[...get_object_vars($this), ...$changed]);

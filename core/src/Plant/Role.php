@@ -47,7 +47,10 @@ enum Role: string
         };
     }
 
-    /** Share of its leaves that hangs over the water and shades it. J: marsh plants lean out (0.3–0.8), house plants hang into the room (0.1–0.4). */
+    /**
+     * Share of its leaves that hangs over the water and shades it. J: marsh plants lean out (0.3–0.8), house plants hang into the room
+     * (0.1–0.4).
+     */
     public function overWater(): float
     {
         return match ($this) {

@@ -16,8 +16,14 @@ final readonly class Mistake
      * @param list<Change> $changes that would mend it; none where that is the keeper's choice
      * @param string                $mend  what those would do, for a button
      */
-    public function __construct(public string $id, public string $stage, public string $words, public bool $lack = false, public array $changes = [], public string $mend = '')
-    {
+    public function __construct(
+        public string $id,
+        public string $stage,
+        public string $words,
+        public bool $lack = false,
+        public array $changes = [],
+        public string $mend = '',
+    ) {
     }
 
     /** @return array<string, string> the changes as a form carries them, typed text by place */

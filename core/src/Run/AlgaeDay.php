@@ -69,26 +69,41 @@ final class AlgaeDay
         // What the plants leave of phosphorus, potassium and iron; a tenth is always within reach. J.
         // Through the day the water holds about the mean of what it began and ends with.
         $phosphorus = max(0.0, ($day->phosphorusAtDawn + $s->phosphorus - $day->phosphorusDrawn) / 2);
-        $rest = min(1.0, 0.5 * $phosphorus / max(1e-9, $whole * $p->leafPhosphorus), 0.5 * MulmDay::ironMean($s, $day->ironAtDawn, $day->ironDrawn) / max(1e-9, $whole * $p->leafIron), 0.5 * $s->potassium / max(1e-9, $whole * $p->leafPotassium));
+        $rest = min(
+            1.0,
+            (0.5 * $phosphorus) / max(1e-9, $whole * $p->leafPhosphorus),
+            (0.5 * MulmDay::ironMean($s, $day->ironAtDawn, $day->ironDrawn)) / max(1e-9, $whole * $p->leafIron),
+            (0.5 * $s->potassium) / max(1e-9, $whole * $p->leafPotassium),
+        );
         $day->fixAlgae = $day->algaeAppetite = 0.0;
         foreach (Alga::cases() as $alga) {
             $i = $alga->value;
             $quota = $this->mean[$i] > 0 ? $this->meanNitrogen[$i] / $this->mean[$i] : $p->leafNitrogenPlanted;
             $fed = max(0.0, ($quota - $p->leafNitrogenLeast) / ($p->leafNitrogenFull - $p->leafNitrogenLeast));
             $light = Alga::Drift === $alga ? $day->driftLight : $day->algaeLight;
-            $rate = $alga->growth($p) * $day->theta * $light / ($alga->halfLight($p) + $light) * $length * min(1.0, $fed) * $this->room($s, $alga) * $rest;
+            $rate =
+                (($alga->growth($p) * $day->theta * $light) / ($alga->halfLight($p) + $light)) *
+                $length *
+                min(1.0, $fed) *
+                $this->room($s, $alga) *
+                $rest;
             if (Alga::Diatom === $alga) {
                 $silicon = $s->silicon / $s->volume;
                 $rate *= $silicon / (self::HALF_SILICON + $silicon);
             }
             $this->potential[$i] = min($rate, 2.0) * $this->mean[$i];
             // They fill up within a day: hunger fades as fast as what they met with yesterday lets them, exactly.
-            $fills = self::UPTAKE * $alga->growth($p) * $day->theta * $p->leafNitrogenMost / $span;
+            $fills = (self::UPTAKE * $alga->growth($p) * $day->theta * $p->leafNitrogenMost) / $span;
             $fading = $fills * $this->met;
             $holds = $s->algae[$i] > 0 ? $s->algaeNitrogen[$i] / $s->algae[$i] : $p->leafNitrogenPlanted;
-            $this->appetite[$i] = $fills * $this->mean[$i] * max(0.0, $p->leafNitrogenMost - $holds) * ($fading > 1e-6 ? (1 - exp(-$fading)) / $fading : 1.0) / 24;
+            $this->appetite[$i] =
+                ($fills *
+                    $this->mean[$i] *
+                    max(0.0, $p->leafNitrogenMost - $holds) *
+                    ($fading > 1e-6 ? (1 - exp(-$fading)) / $fading : 1.0)) /
+                24;
             $day->algaeAppetite += $this->appetite[$i];
-            $day->fixAlgae += $this->potential[$i] * $p->leafCarbon / max(1e-9, $day->lightHours);
+            $day->fixAlgae += ($this->potential[$i] * $p->leafCarbon) / max(1e-9, $day->lightHours);
         }
     }
 
@@ -102,9 +117,16 @@ final class AlgaeDay
             $grown[$i] = $grams * $day->algaeShare;
         }
         $fixed = array_sum($grown);
-        $grown[Alga::Diatom->value] = min($grown[Alga::Diatom->value], self::DRAWABLE * $s->silicon / $p->diatomSilicon);
+        $grown[Alga::Diatom->value] = min($grown[Alga::Diatom->value], (self::DRAWABLE * $s->silicon) / $p->diatomSilicon);
         $sum = array_sum($grown);
-        $most = max(0.0, min(self::DRAWABLE * $s->phosphorus / $p->leafPhosphorus, self::DRAWABLE * $s->potassium / $p->leafPotassium, self::DRAWABLE * $s->iron / $p->leafIron));
+        $most = max(
+            0.0,
+            min(
+                (self::DRAWABLE * $s->phosphorus) / $p->leafPhosphorus,
+                (self::DRAWABLE * $s->potassium) / $p->leafPotassium,
+                (self::DRAWABLE * $s->iron) / $p->leafIron,
+            ),
+        );
         $share = $sum > $most ? $most / $sum : 1.0;
         // Carbon that was fixed beyond that is given off again.
         $s->carbon += ($fixed - $sum * $share) * $p->leafCarbon;
@@ -115,7 +137,7 @@ final class AlgaeDay
         $s->silicon -= $grown[Alga::Diatom->value] * $share * $p->diatomSilicon;
         foreach (Alga::cases() as $alga) {
             $i = $alga->value;
-            $s->algaeNitrogen[$i] += $day->algaeAppetite > 0 ? $day->algaeNitrogen * $this->appetite[$i] / $day->algaeAppetite : 0.0;
+            $s->algaeNitrogen[$i] += $day->algaeAppetite > 0 ? ($day->algaeNitrogen * $this->appetite[$i]) / $day->algaeAppetite : 0.0;
             $s->algae[$i] += $grown[$i] * $share;
             // Those that eat and kill algae unseen come after them.
             $eaten = self::UNSEEN_AT_FIRST + (1 - self::UNSEEN_AT_FIRST) * min(1.0, $age / self::UNSEEN_DAYS);
@@ -129,11 +151,17 @@ final class AlgaeDay
     /** Takes g dry of an alga out, with all that is in it. */
     public static function matter(State $s, Parameters $p, int $alga, float $grams): Matter
     {
-        $nitrogen = $s->algae[$alga] > 0 ? $s->algaeNitrogen[$alga] * $grams / $s->algae[$alga] : 0.0;
+        $nitrogen = $s->algae[$alga] > 0 ? ($s->algaeNitrogen[$alga] * $grams) / $s->algae[$alga] : 0.0;
         $s->algae[$alga] -= $grams;
         $s->algaeNitrogen[$alga] -= $nitrogen;
 
-        return new Matter($grams * $p->leafCarbon, $nitrogen, $grams * $p->leafPhosphorus, $grams * $p->leafPotassium, $grams * $p->leafIron);
+        return new Matter(
+            $grams * $p->leafCarbon,
+            $nitrogen,
+            $grams * $p->leafPhosphorus,
+            $grams * $p->leafPotassium,
+            $grams * $p->leafIron,
+        );
     }
 
     /** Breathing is computed before the hours. */
@@ -167,7 +195,13 @@ final class AlgaeDay
             if ($missing > 0) {
                 $s->algae[$i] += $missing;
                 $s->algaeNitrogen[$i] += $missing * $p->leafNitrogenPlanted;
-                $books->add($missing * $p->leafNitrogenPlanted, $missing * $p->leafPhosphorus, $missing * $p->leafPotassium, $missing * $p->leafIron, $missing * $p->leafCarbon);
+                $books->add(
+                    $missing * $p->leafNitrogenPlanted,
+                    $missing * $p->leafPhosphorus,
+                    $missing * $p->leafPotassium,
+                    $missing * $p->leafIron,
+                    $missing * $p->leafCarbon,
+                );
             }
         }
     }
@@ -175,9 +209,11 @@ final class AlgaeDay
     /** Share (0–1) of their room that is still free: film and diatoms share what is lit. */
     private function room(State $s, Alga $alga): float
     {
-        $filled = Alga::Drift === $alga
-            ? 1000 * $s->algae[$alga->value] / $s->volume / self::GREENEST
-            : ($s->algae[Alga::Film->value] + $s->algae[Alga::Diatom->value]) / ($this->facts->parameters->algaeDensest * $this->facts->litSurface);
+        $filled =
+            Alga::Drift === $alga
+                ? (1000 * $s->algae[$alga->value]) / $s->volume / self::GREENEST
+                : ($s->algae[Alga::Film->value] + $s->algae[Alga::Diatom->value]) /
+                    ($this->facts->parameters->algaeDensest * $this->facts->litSurface);
 
         return max(0.0, 1 - $filled);
     }

@@ -34,7 +34,10 @@ final readonly class AnimalDay
     private const GRAZED_EXCRETED = 0.4;
     /** Share of the rotting mulm's carbon that becomes small life, prey for fish. J (0.05–0.2). */
     private const PREY = 0.1;
-    /** Condition (share of an adult's mass) below which an animal spares itself, and the least that it then burns against usual. M: Brett & Groves (1979), Fish Physiology 8. */
+    /**
+     * Condition (share of an adult's mass) below which an animal spares itself, and the least that it then burns against usual. M: Brett &
+     * Groves (1979), Fish Physiology 8.
+     */
     private const SPARES_FROM = 0.8;
     private const SPARED = 0.4;
     /** Times a resting fish's breath that one going about its day takes. M (1.5–2). */
@@ -81,7 +84,13 @@ final readonly class AnimalDay
                 $others[$i] = $appetite;
             }
         }
-        $matter = static fn (float $grams): Matter => new Matter($grams * self::FOOD_CARBON, (new Feed($grams, $protein))->nitrogen(), $grams * $facts->plan->feed->phosphorus, $grams * self::FOOD_POTASSIUM, $grams * $facts->plan->feed->iron);
+        $matter = static fn (float $grams): Matter => new Matter(
+            $grams * self::FOOD_CARBON,
+            (new Feed($grams, $protein))->nitrogen(),
+            $grams * $facts->plan->feed->phosphorus,
+            $grams * self::FOOD_POTASSIUM,
+            $grams * $facts->plan->feed->iron,
+        );
         $given = $matter($food);
         $books->in($given);
         $day->food += $given->nitrogen;
@@ -104,7 +113,7 @@ final readonly class AnimalDay
         $meal = new Feed($grams, $protein);
         $grown = self::grown($held, $meal->kept() / max(1e-12, $held->nitrogen), 0.5, 1.0);
         foreach ($appetites as $i => $appetite) {
-            $s->animals[$i] += $grown * $appetite / $all;
+            $s->animals[$i] += ($grown * $appetite) / $all;
         }
         $day->ammoniaIn += $meal->ammonia();
         $kept = Matter::animal($grown);
@@ -121,11 +130,22 @@ final readonly class AnimalDay
     /** g of animal that a meal builds at most, by shares of nitrogen, carbon and the rest that can be kept. */
     private static function grown(Matter $meal, float $nitrogen, float $carbon, float $rest): float
     {
-        return max(0.0, min($nitrogen * $meal->nitrogen / MassBalance::ANIMAL_NITROGEN, $carbon * $meal->carbon / MassBalance::ANIMAL_CARBON, $rest * $meal->phosphorus / MassBalance::ANIMAL_PHOSPHORUS,
-            $rest * $meal->potassium / MassBalance::ANIMAL_POTASSIUM, $rest * $meal->iron / MassBalance::ANIMAL_IRON));
+        return max(
+            0.0,
+            min(
+                ($nitrogen * $meal->nitrogen) / MassBalance::ANIMAL_NITROGEN,
+                ($carbon * $meal->carbon) / MassBalance::ANIMAL_CARBON,
+                ($rest * $meal->phosphorus) / MassBalance::ANIMAL_PHOSPHORUS,
+                ($rest * $meal->potassium) / MassBalance::ANIMAL_POTASSIUM,
+                ($rest * $meal->iron) / MassBalance::ANIMAL_IRON,
+            ),
+        );
     }
 
-    /** Grazers take film and diatoms first, mulm for what appetite is left; what swims in the open filters green water; small fish hunt the life in the mulm. */
+    /**
+     * Grazers take film and diatoms first, mulm for what appetite is left; what swims in the open filters green water; small fish hunt the
+     * life in the mulm.
+     */
     private static function graze(State $s, Day $day, RunConstants $facts): void
     {
         $p = $facts->parameters;
@@ -149,18 +169,33 @@ final readonly class AnimalDay
         $film = $day->algaeMean[Alga::Film->value] + $day->algaeMean[Alga::Diatom->value];
         $eaten = self::taken($each * $sitting, $film, 0.2 * $facts->litSurface);
         foreach ([Alga::Film->value, Alga::Diatom->value] as $i) {
-            self::grazed($s, $day, $sitters, AlgaeDay::matter($s, $p, $i, $film > 0 ? min(0.9 * $s->algae[$i], $eaten * $day->algaeMean[$i] / $film) : 0.0));
+            self::grazed(
+                $s,
+                $day,
+                $sitters,
+                AlgaeDay::matter($s, $p, $i, $film > 0 ? min(0.9 * $s->algae[$i], ($eaten * $day->algaeMean[$i]) / $film) : 0.0),
+            );
         }
         $green = Alga::Drift->value;
-        self::grazed($s, $day, $filterers, AlgaeDay::matter($s, $p, $green, min(0.9 * $s->algae[$green], self::taken($each * $drifting, $day->algaeMean[$green], 0.001 * $s->volume))));
-        $half = 2.0 * 1000 / $p->leafCarbon * $facts->floor;
+        self::grazed(
+            $s,
+            $day,
+            $filterers,
+            AlgaeDay::matter(
+                $s,
+                $p,
+                $green,
+                min(0.9 * $s->algae[$green], self::taken($each * $drifting, $day->algaeMean[$green], 0.001 * $s->volume)),
+            ),
+        );
+        $half = ((2.0 * 1000) / $p->leafCarbon) * $facts->floor;
         $left = max(0.0, $each * $sitting - $eaten);
         $all = $s->scraps->carbon + $s->droppings->carbon + $s->litter->carbon;
         if ($all <= 0.0) {
             return;
         }
-        $taken = self::taken($left, $all / $p->leafCarbon, $half) * $p->leafCarbon / $all;
-        $hunted = self::taken(self::PREY * $each * array_sum($hunters), $all / $p->leafCarbon, $half) * $p->leafCarbon / $all;
+        $taken = (self::taken($left, $all / $p->leafCarbon, $half) * $p->leafCarbon) / $all;
+        $hunted = (self::taken(self::PREY * $each * array_sum($hunters), $all / $p->leafCarbon, $half) * $p->leafCarbon) / $all;
         foreach ([$s->scraps, $s->droppings, $s->litter] as $store) {
             if ($taken > 0.0) {
                 self::grazed($s, $day, $sitters, $store->take($taken));
@@ -174,7 +209,7 @@ final readonly class AnimalDay
     /** g that grazers get of what there is: never more than half of it in a day. */
     private static function taken(float $appetite, float $there, float $half): float
     {
-        return $there > 0 ? min(0.5 * $there, $appetite * $there / ($half + $there)) : 0.0;
+        return $there > 0 ? min(0.5 * $there, ($appetite * $there) / ($half + $there)) : 0.0;
     }
 
     /** @param array<int, float> $weights what each group takes of it */
@@ -191,7 +226,7 @@ final readonly class AnimalDay
         }
         $grown = self::grown($meal, self::GRAZED_KEPT, 0.4, 0.5);
         foreach ($weights as $i => $weight) {
-            $s->animals[$i] += $grown * $weight / $all;
+            $s->animals[$i] += ($grown * $weight) / $all;
         }
         $excreted = self::GRAZED_EXCRETED * $meal->nitrogen;
         $day->ammoniaIn += $excreted;
@@ -208,7 +243,7 @@ final readonly class AnimalDay
     {
         $warmth = self::WARMTH ** ($day->celsius - 25);
         $needs = $burnt = 0.0;
-        $breath = self::ROUTINE * $facts->parameters->animalBreath * 24 / Oxygen::PER_CARBON * $warmth;
+        $breath = ((self::ROUTINE * $facts->parameters->animalBreath * 24) / Oxygen::PER_CARBON) * $warmth;
         $basal = $facts->parameters->animalBasal * $warmth;
         foreach ($facts->groups as $i => $group) {
             if ($s->animals[$i] <= 0) {

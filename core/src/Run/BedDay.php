@@ -16,7 +16,10 @@ use Olvek\Core\Water\SourceWater;
  */
 final readonly class BedDay
 {
-    /** mg P/L that grains leave in the water, and m/d with which they bind what is more. M: Froelich (1988), Limnol. Oceanogr. 33 (form); J (0.1–0.5; 0.002–0.02). */
+    /**
+     * mg P/L that grains leave in the water, and m/d with which they bind what is more. M: Froelich (1988), Limnol. Oceanogr. 33 (form); J
+     * (0.1–0.5; 0.002–0.02).
+     */
     private const FREE_PHOSPHATE = 0.3;
     private const BINDING = 0.006;
     /** mg N/L of pore water at which roots feed at half speed. M (0.2–2). */
@@ -27,7 +30,10 @@ final readonly class BedDay
     private const FOUL_CARBON = 6.0;
     private const DEEP = 0.1;
     private const WELL_ROOTED = 60.0;
-    /** mg S/L at which sulphate breathers run at half speed, mg/g of iron that binds half of what they make, and what soils usually hold of it. M (1–10); J. */
+    /**
+     * mg S/L at which sulphate breathers run at half speed, mg/g of iron that binds half of what they make, and what soils usually hold of
+     * it. M (1–10); J.
+     */
     private const HALF_SULPHATE = 5.0;
     private const HALF_IRON = 1.0;
     private const USUAL_IRON = 0.15;
@@ -36,7 +42,10 @@ final readonly class BedDay
     /** pH at which peat and granules take up no more alkalinity, and span above it to where they do fully. M: 5.5–6.5. */
     private const SOUR = 5.8;
     private const SOUR_SPAN = 1.2;
-    /** Share of the water's alkalinity that they can take in a day, share of it that goes with calcium and magnesium, and °dH·L of an meq. J; P: DIN 38409-6. */
+    /**
+     * Share of the water's alkalinity that they can take in a day, share of it that goes with calcium and magnesium, and °dH·L of an meq.
+     * J; P: DIN 38409-6.
+     */
     private const SOFTENED_A_DAY = 0.2;
     private const CALCIUM = 0.8;
     private const DEGREES_PER_EQUIVALENT = 2.804;
@@ -114,16 +123,22 @@ final readonly class BedDay
         $perFloor = $carbon / 1000 / $facts->floor;
         $roots = $appetite / $facts->floor / self::WELL_ROOTED;
 
-        return $perFloor / self::FOUL_CARBON * min(2.0, $depth / self::DEEP) / (1 + 2 * min(1.0, $roots) + $burrowers);
+        return (($perFloor / self::FOUL_CARBON) * min(2.0, $depth / self::DEEP)) / (1 + 2 * min(1.0, $roots) + $burrowers);
     }
 
-    /** How much of that is sulphide, against ordinary water and soil: by the sulphate there is, and what iron binds. M forms: Holmer & Storkholm (2001), Freshw. Biol. 46; J. */
+    /**
+     * How much of that is sulphide, against ordinary water and soil: by the sulphate there is, and what iron binds. M forms: Holmer &
+     * Storkholm (2001), Freshw. Biol. 46; J.
+     */
     private static function sulphur(State $s, RunConstants $facts): float
     {
         $sulphate = $s->sulphate / $s->volume;
         $iron = $s->soilIron / max(1e-9, $facts->soilGrams);
 
-        return $sulphate / (self::HALF_SULPHATE + $sulphate) * (self::HALF_SULPHATE + SourceWater::SULPHATE) / SourceWater::SULPHATE / (1 + $iron / self::HALF_IRON) * (1 + self::USUAL_IRON / self::HALF_IRON);
+        return ((($sulphate / (self::HALF_SULPHATE + $sulphate)) * (self::HALF_SULPHATE + SourceWater::SULPHATE)) /
+            SourceWater::SULPHATE /
+            (1 + $iron / self::HALF_IRON)) *
+            (1 + self::USUAL_IRON / self::HALF_IRON);
     }
 
     /**
@@ -136,11 +151,15 @@ final readonly class BedDay
             return;
         }
         $ease = max(0.0, min(1.0, ($s->pH - self::SOUR) / self::SOUR_SPAN));
-        $taken = min($rate * $ease * $s->acidity, self::SOFTENED_A_DAY * max(0.0, $s->alkalinity), $s->hardness / self::DEGREES_PER_EQUIVALENT);
+        $taken = min(
+            $rate * $ease * $s->acidity,
+            self::SOFTENED_A_DAY * max(0.0, $s->alkalinity),
+            $s->hardness / self::DEGREES_PER_EQUIVALENT,
+        );
         $s->acidity -= $taken;
         $s->alkalinity -= $taken;
         $degrees = self::CALCIUM * self::DEGREES_PER_EQUIVALENT * $taken;
-        $s->calcium -= $s->hardness > 0 ? $degrees * $s->calcium / $s->hardness : 0.0;
+        $s->calcium -= $s->hardness > 0 ? ($degrees * $s->calcium) / $s->hardness : 0.0;
         $s->hardness -= $degrees;
         $books->charge -= $taken;
         $books->hardness -= $degrees;
@@ -149,7 +168,9 @@ final readonly class BedDay
     /** Phosphate beyond what grains and rust leave in the water is bound by them. */
     private static function bind(State $s, Day $day, RunConstants $facts): void
     {
-        $bound = self::BINDING * $facts->floor / $facts->depth / $facts->surface * max(0.0, min($s->phosphorus, $day->phosphorusAtDawn) - self::FREE_PHOSPHATE * $s->volume);
+        $bound =
+            ((self::BINDING * $facts->floor) / $facts->depth / $facts->surface) *
+            max(0.0, min($s->phosphorus, $day->phosphorusAtDawn) - self::FREE_PHOSPHATE * $s->volume);
         $s->phosphorus -= $bound;
         $s->soilPhosphorus += $bound;
     }

@@ -74,7 +74,9 @@ final readonly class ClumpConstants
         $this->rootShare = $kind->rootShare->value;
         $this->fromBed = self::FROM_BED * min(1.0, 2 * $kind->rootShare->value);
         $this->bicarbonate = $kind->bicarbonate->value;
-        $this->carbonHalf = $p->carbonHalf * ($p->carbonHalfBicarbonate / $p->carbonHalf) ** $kind->bicarbonate->value * $kind->growth->value / self::CARBON_GROWTH;
+        $this->carbonHalf =
+            ($p->carbonHalf * ($p->carbonHalfBicarbonate / $p->carbonHalf) ** $kind->bicarbonate->value * $kind->growth->value) /
+            self::CARBON_GROWTH;
         $this->densest = $kind->densest->value;
         $this->pieces = $clump->pieces;
         $this->soilReach = min(1.0, $plan->soilUnder($clump) / self::ENOUGH_SOIL);

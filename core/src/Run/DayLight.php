@@ -36,7 +36,9 @@ final readonly class DayLight
     {
         $plan = $facts->plan;
         $room = $plan->waterLine - $plan->bed->meanDepth();
-        $height = static fn (int $i): float => $plan->clumps[$i]->kind->role->hasLeavesInAir() ? $room + $plan->clumps[$i]->kind->height->value : min($room, $plan->clumps[$i]->kind->height->value);
+        $height = static fn (int $i): float => $plan->clumps[$i]->kind->role->hasLeavesInAir()
+            ? $room + $plan->clumps[$i]->kind->height->value
+            : min($room, $plan->clumps[$i]->kind->height->value);
         $order = array_keys(array_filter($plan->clumps, static fn (Clump $c): bool => !$c->kind->role->coversSurface()));
         usort($order, static fn (int $a, int $b): int => [$height($b), $a] <=> [$height($a), $b]);
         $this->order = $order;
@@ -66,10 +68,13 @@ final readonly class DayLight
         }
         $day->mat = $mat / $area;
         $day->cover = min(1.0, $day->mat);
-        $attenuation = $facts->parameters->attenuation + WaterColumn::TANNIN * $state->tannin / $state->volume + WaterColumn::GREEN * 1000 * $state->algae[Alga::Drift->value] / $state->volume;
+        $attenuation =
+            $facts->parameters->attenuation +
+            (WaterColumn::TANNIN * $state->tannin) / $state->volume +
+            (WaterColumn::GREEN * 1000 * $state->algae[Alga::Drift->value]) / $state->volume;
         $down = $day->surfaceLight * Canopy::underFloaters($day->mat);
         $path = $attenuation * $facts->depth;
-        $day->driftLight = $down * (1 - exp(-$path)) / $path;
+        $day->driftLight = ($down * (1 - exp(-$path))) / $path;
         $areas = $leaves = [];
         foreach ($this->order as $i) {
             $areas[$i] = $facts->clumps[$i]->spread($state->plantedMass[$i] > 0 ? $masses[$i] / $state->plantedMass[$i] : 0.0);
@@ -89,7 +94,12 @@ final readonly class DayLight
         $day->leafArea = $wet;
         $rimHours = max(self::ROOM_HOURS, $day->lightHours);
         foreach ($facts->clumps as $i => $clump) {
-            $day->lit[$i] = Growth::lightFactor($clump->halfLight, $clump->compensation, $light[$i], $clump->house ? $rimHours : $day->lightHours);
+            $day->lit[$i] = Growth::lightFactor(
+                $clump->halfLight,
+                $clump->compensation,
+                $light[$i],
+                $clump->house ? $rimHours : $day->lightHours,
+            );
         }
         // They sit on leaves, glass and bed alike: between the light of the surface and that of the bed.
         $day->algaeLight = ($down + $down * $floor * WaterColumn::transmission($facts->depth, $attenuation)) / 2;

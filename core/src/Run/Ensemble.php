@@ -11,7 +11,8 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Estimate;
 
 /**
- * The same plan in many tanks whose uncertain numbers differ: a Latin hypercube over every ranged parameter of the run, over questions of form as strata, over what is
+ * The same plan in many tanks whose uncertain numbers differ: a Latin hypercube over every ranged parameter of the run, over questions of
+ * form as strata, over what is
  * uncertain of the plan's own plants and soils, and over what its keeper measured or did by eye. The same plan, size and member always
  * give the same tank.
  *
@@ -80,11 +81,20 @@ final readonly class Ensemble
         foreach (Parameters::ranges() as $name => $range) {
             $values[$name] = self::quantile($likely[$name], $range->low, $range->high, $place("parameter $name"));
         }
-        $vary = static fn (string $dimension, Estimate $estimate): Estimate => Estimate::of(self::quantile($estimate->value, $estimate->low, $estimate->high, $place($dimension)), $estimate->provenance);
+        $vary = static fn (string $dimension, Estimate $estimate): Estimate => Estimate::of(
+            self::quantile($estimate->value, $estimate->low, $estimate->high, $place($dimension)),
+            $estimate->provenance,
+        );
 
-        $otherwise = array_map(static fn (string $question): bool => $place("structure $question") > 1 - Structure::OTHERWISE, array_combine(array_keys(Structure::questions()), array_keys(Structure::questions())));
+        $otherwise = array_map(
+            static fn (string $question): bool => $place("structure $question") > 1 - Structure::OTHERWISE,
+            array_combine(array_keys(Structure::questions()), array_keys(Structure::questions())),
+        );
 
-        return [UncertainInputs::varied(self::grown($this->plan, $vary), $vary), $parameters->with($values)->structured(new Structure(...$otherwise))];
+        return [
+            UncertainInputs::varied(self::grown($this->plan, $vary), $vary),
+            $parameters->with($values)->structured(new Structure(...$otherwise)),
+        ];
     }
 
     /** @param \Closure(string, Estimate): Estimate $vary */
@@ -92,13 +102,21 @@ final readonly class Ensemble
     {
         foreach ($plan->clumps as $clump) {
             $kind = $clump->kind;
-            $varied = $kind->with($vary("$kind->id growth", $kind->growth), $vary("$kind->id light", $kind->halfLight), $vary("$kind->id melt", $kind->melt),
-                $vary("$kind->id densest", $kind->densest), $vary("$kind->id piece", $kind->dryPerPiece), $vary("$kind->id roots", $kind->rootShare));
+            $varied = $kind->with(
+                $vary("$kind->id growth", $kind->growth),
+                $vary("$kind->id light", $kind->halfLight),
+                $vary("$kind->id melt", $kind->melt),
+                $vary("$kind->id densest", $kind->densest),
+                $vary("$kind->id piece", $kind->dryPerPiece),
+                $vary("$kind->id roots", $kind->rootShare),
+            );
             $plan = $plan->withClump($clump->withKind($varied));
         }
         $bed = $plan->bed;
 
-        return null === $bed->soil && null === $bed->leaves ? $plan : $plan->withBed($bed->withContents(self::layer($bed->soil, $vary), self::layer($bed->leaves, $vary)));
+        return null === $bed->soil && null === $bed->leaves
+            ? $plan
+            : $plan->withBed($bed->withContents(self::layer($bed->soil, $vary), self::layer($bed->leaves, $vary)));
     }
 
     /** @param \Closure(string, Estimate): Estimate $vary */
@@ -115,8 +133,16 @@ final readonly class Ensemble
     /** @param \Closure(string, Estimate): Estimate $vary */
     private static function material(Material $m, \Closure $vary): Material
     {
-        return $m->with($vary("$m->id flush", $m->flushNitrogen), $vary("$m->id slow", $m->slowNitrogen), $vary("$m->id quick", $m->quickCarbon), $vary("$m->id old", $m->slowCarbon),
-            $vary("$m->id hold", $m->retardation), $vary("$m->id phosphorus", $m->phosphorus), $vary("$m->id potassium", $m->potassium), $vary("$m->id iron", $m->iron));
+        return $m->with(
+            $vary("$m->id flush", $m->flushNitrogen),
+            $vary("$m->id slow", $m->slowNitrogen),
+            $vary("$m->id quick", $m->quickCarbon),
+            $vary("$m->id old", $m->slowCarbon),
+            $vary("$m->id hold", $m->retardation),
+            $vary("$m->id phosphorus", $m->phosphorus),
+            $vary("$m->id potassium", $m->potassium),
+            $vary("$m->id iron", $m->iron),
+        );
     }
 
     /** Where (0–1) a member stands along one dimension, by its name: each takes the middle of a stratum of its own. */

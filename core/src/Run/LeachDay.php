@@ -8,14 +8,18 @@ namespace Olvek\Core\Run;
  * What passes the cap beside ammonium on a day, before leaves and roots draw on it: the soil's own nitrate, which nothing holds, and
  * potassium, phosphorus and iron.
  *
- * Nitrate: dN/dt = −(λ + k)·N, λ what passes the cap over the pores' litres; under water the soil runs out of oxygen within a day or two, and
+ * Nitrate: dN/dt = −(λ + k)·N, λ what passes the cap over the pores' litres; under water the soil runs out of oxygen within a day or two,
+ * and
  * what stays is denitrified at k. Exact for the day's rates.
  *
  * @internal
  */
 final readonly class LeachDay
 {
-    /** How much of ammonium's way through the cap others go: potassium is held alike; phosphate binds and iron rusts on the way. J (0.3–2; 0.002–0.05). */
+    /**
+     * How much of ammonium's way through the cap others go: potassium is held alike; phosphate binds and iron rusts on the way. J (0.3–2;
+     * 0.002–0.05).
+     */
     private const POTASSIUM_LEAK = 1.0;
     private const PHOSPHORUS_LEAK = 0.01;
     private const IRON_LEAK = 0.005;
@@ -41,7 +45,7 @@ final readonly class LeachDay
         }
         $rate = $leaks + $denitrified;
         $gone = $s->soilNitrate * (1 - exp(-$rate));
-        $leaked = $gone * $leaks / $rate;
+        $leaked = ($gone * $leaks) / $rate;
         $s->soilNitrate -= $gone;
         $s->nitrate += $leaked;
         $books->nitrogen -= $gone - $leaked;

@@ -46,10 +46,12 @@ final class MassBalance
     /**
      * All that the tank holds: mg of each element, meq of charge, °dH·L of hardness.
      *
-     * Charge: alkalinity less ammonium, plus nitrite and nitrate, is what calcium, sodium, chloride and the like carry. Whatever life does to
+     * Charge: alkalinity less ammonium, plus nitrite and nitrate, is what calcium, sodium, chloride and the like carry. Whatever life does
+     * to
      * nitrogen leaves it as it was; only lime, peat and what is poured move it.
      *
-     * @return array{nitrogen: float, phosphorus: float, potassium: float, iron: float, carbon: float, oxygen: float, charge: float, hardness: float}
+     * @return array{nitrogen: float, phosphorus: float, potassium: float, iron: float, carbon: float, oxygen: float, charge: float,
+     *     hardness: float}
      */
     public static function held(State $s, Parameters $p): array
     {
@@ -60,11 +62,31 @@ final class MassBalance
         $plants = array_sum($s->biomass) + array_sum($s->algae);
 
         return [
-            'nitrogen' => $s->ammonia + $s->nitrite + $s->nitrate + $s->poreNitrogen + $s->soilNitrate + $s->flushNitrogen + $s->tabNitrogen + $s->readyNitrogen + $s->slowNitrogen + $held->nitrogen + array_sum($s->leafNitrogen) + array_sum($s->algaeNitrogen),
-            'phosphorus' => $s->phosphorus + $s->soilPhosphorus + $held->phosphorus + $plants * $p->leafPhosphorus + array_sum($s->reserves[0]),
+            'nitrogen' => $s->ammonia +
+                $s->nitrite +
+                $s->nitrate +
+                $s->poreNitrogen +
+                $s->soilNitrate +
+                $s->flushNitrogen +
+                $s->tabNitrogen +
+                $s->readyNitrogen +
+                $s->slowNitrogen +
+                $held->nitrogen +
+                array_sum($s->leafNitrogen) +
+                array_sum($s->algaeNitrogen),
+            'phosphorus' => $s->phosphorus + $s->soilPhosphorus + $held->phosphorus
+                + $plants * $p->leafPhosphorus + array_sum($s->reserves[0]),
             'potassium' => $s->potassium + $s->soilPotassium + $held->potassium + $plants * $p->leafPotassium + array_sum($s->reserves[1]),
             'iron' => $s->iron + $s->soilIron + $held->iron + $plants * $p->leafIron + array_sum($s->reserves[2]),
-            'carbon' => $s->carbon + $s->tannin + $s->headCarbon + $s->lime * Lime::CARBON_PER_GRAM + $s->quickCarbon + $s->slowCarbon + $held->carbon + $s->fat + $plants * $p->leafCarbon,
+            'carbon' => $s->carbon +
+                $s->tannin +
+                $s->headCarbon +
+                $s->lime * Lime::CARBON_PER_GRAM +
+                $s->quickCarbon +
+                $s->slowCarbon +
+                $held->carbon +
+                $s->fat +
+                $plants * $p->leafCarbon,
             'oxygen' => $s->oxygen + $s->headOxygen,
             'charge' => $s->alkalinity + $s->lime * Lime::ALKALINITY_PER_GRAM + self::nitrogenCharge($s),
             'hardness' => $s->hardness + $s->lime * Lime::HARDNESS_PER_GRAM,

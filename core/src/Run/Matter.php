@@ -24,7 +24,13 @@ final class Matter
     /** Animals, g wet. */
     public static function animal(float $grams): self
     {
-        return new self($grams * MassBalance::ANIMAL_CARBON, $grams * MassBalance::ANIMAL_NITROGEN, $grams * MassBalance::ANIMAL_PHOSPHORUS, $grams * MassBalance::ANIMAL_POTASSIUM, $grams * MassBalance::ANIMAL_IRON);
+        return new self(
+            $grams * MassBalance::ANIMAL_CARBON,
+            $grams * MassBalance::ANIMAL_NITROGEN,
+            $grams * MassBalance::ANIMAL_PHOSPHORUS,
+            $grams * MassBalance::ANIMAL_POTASSIUM,
+            $grams * MassBalance::ANIMAL_IRON,
+        );
     }
 
     public function add(self $other, float $times = 1.0): void
@@ -47,7 +53,13 @@ final class Matter
 
     public function times(float $factor): self
     {
-        return new self($factor * $this->carbon, $factor * $this->nitrogen, $factor * $this->phosphorus, $factor * $this->potassium, $factor * $this->iron);
+        return new self(
+            $factor * $this->carbon,
+            $factor * $this->nitrogen,
+            $factor * $this->phosphorus,
+            $factor * $this->potassium,
+            $factor * $this->iron,
+        );
     }
 
     /** @return array{float, float, float, float, float} carbon, nitrogen, phosphorus, potassium, iron */

@@ -85,13 +85,16 @@ final class MulmDay
         return [...$s->scraps->values(), ...$s->droppings->values(), ...$s->litter->values()];
     }
 
-    /** mg of iron in the water, mean of a day that began with so much, brings the rest of what is there now steadily, and loses so much to leaves. */
+    /**
+     * mg of iron in the water, mean of a day that began with so much, brings the rest of what is there now steadily, and loses so much to
+     * leaves.
+     */
     public static function ironMean(State $s, float $atDawn, float $drawn = 0.0): float
     {
         $rate = self::rusting($s);
         $steady = ($s->iron - $atDawn - $drawn) / $rate;
 
-        return max(0.0, $steady + ($atDawn - $steady) * (1 - exp(-$rate)) / $rate);
+        return max(0.0, $steady + (($atDawn - $steady) * (1 - exp(-$rate))) / $rate);
     }
 
     /** Iron that no humus holds rusts and settles: exact for what was there at dawn and what the day brought and took steadily. */
@@ -99,7 +102,7 @@ final class MulmDay
     {
         $rate = self::rusting($s);
         $left = exp(-$rate);
-        $held = max(0.0, ($s->iron - $atDawn) * (1 - $left) / $rate + $atDawn * $left);
+        $held = max(0.0, (($s->iron - $atDawn) * (1 - $left)) / $rate + $atDawn * $left);
         $rust = max(0.0, $s->iron - $held);
         $s->iron -= $rust;
         $s->litter->iron += $rust;

@@ -56,7 +56,10 @@ final class PlantDay
     /** mg/L of sodium from which plants slow down, and span to where they stop. M (50–200; 200–800). */
     private const SALT_FROM = 100.0;
     private const SALT_SPAN = 400.0;
-    /** Days of a week's settling within which tender kinds lose most of what they have, from and to which day, and how much. C: over half by day 10; J. */
+    /**
+     * Days of a week's settling within which tender kinds lose most of what they have, from and to which day, and how much. C: over half by
+     * day 10; J.
+     */
     private const UNSETTLED = 7;
     private const TENDER_TO = 12.0;
     private const TENDER_LOSS = 32.0;
@@ -90,7 +93,10 @@ final class PlantDay
     private array $out = [];
     /** @var array<int, array{int, float}> node of half saturation of fixation (CarbonNodes) */
     private array $node = [];
-    /** @var array{array<int, float>, array<int, float>, array<int, float>} mg of phosphorus, potassium and iron that each clump gets from the bed and from the water today */
+    /**
+     * @var array{array<int, float>, array<int, float>, array<int, float>} mg of phosphorus, potassium and iron that each clump gets from
+     * the bed and from the water today
+     */
     private array $fromBed = [[], [], []];
     /** @var array{array<int, float>, array<int, float>, array<int, float>} */
     private array $fromWater = [[], [], []];
@@ -154,10 +160,12 @@ final class PlantDay
             $this->rootAppetite[$i] = $most * $rooted[$i];
             $roots += $this->rootAppetite[$i];
             // Half speed by night: over a day of h light hours the hourly rate is worked out so that both halves are counted.
-            $this->appetite[$i] = $most * (1 - $rooted[$i]) / 24;
+            $this->appetite[$i] = ($most * (1 - $rooted[$i])) / 24;
             $appetites += $this->appetite[$i];
             $light = $day->light[$i];
-            $this->node[$i] = CarbonNodes::between($clump->carbonHalf * ($product ? 1.0 : $light / ($clump->halfLight + max(1e-9, $light))));
+            $this->node[$i] = CarbonNodes::between(
+                $clump->carbonHalf * ($product ? 1.0 : $light / ($clump->halfLight + max(1e-9, $light))),
+            );
         }
         $day->plantAppetite = $appetites;
         $this->rooted = $rooted;
@@ -170,7 +178,7 @@ final class PlantDay
         }
         $free = $bicarbonate = [0.0, 0.0, 0.0, 0.0];
         foreach ($this->facts->clumps as $i => $clump) {
-            $carbon = (1 - $this->out[$i]) * $this->potential[$i] * $p->leafCarbon / $hours;
+            $carbon = ((1 - $this->out[$i]) * $this->potential[$i] * $p->leafCarbon) / $hours;
             if ($carbon <= 0.0) {
                 continue;
             }
@@ -200,7 +208,9 @@ final class PlantDay
         foreach ($this->facts->clumps as $i => $clump) {
             [$node, $share] = $this->node[$i];
             $able = $clump->bicarbonate;
-            $got = (1 - $able) * ((1 - $share) * $free[$node] + $share * $free[$node + 1]) + $able * ((1 - $share) * $both[$node] + $share * $both[$node + 1]);
+            $got =
+                (1 - $able) * ((1 - $share) * $free[$node] + $share * $free[$node + 1]) +
+                $able * ((1 - $share) * $both[$node] + $share * $both[$node + 1]);
             $inAir = $this->out[$i] * $this->potential[$i];
             $grown[$i] = $inAir + (1 - $this->out[$i]) * $this->potential[$i] * $got;
             $books->carbon += $inAir * $p->leafCarbon;
@@ -214,7 +224,7 @@ final class PlantDay
             $lost = $this->shed($s, $i, $clump, $age);
             $kept = $s->leafNitrogen[$i] - $before;
             $couldGrow = $growth / max(self::STARVED, $this->nitrogenFed[$i]);
-            $day->rootNeed += $growth / max(self::STARVED, $this->fed[$i]) * Growth::LEAF_NITROGEN * $this->rooted[$i];
+            $day->rootNeed += ($growth / max(self::STARVED, $this->fed[$i])) * Growth::LEAF_NITROGEN * $this->rooted[$i];
             $day->exported += $kept;
             // Were nitrogen ample, it would grow as light and carbon allow, with leaves as full as leaves usually are.
             $day->exportable += max($kept, ($couldGrow - $lost - $this->burnt[$i]) * self::AMPLE);
@@ -232,7 +242,10 @@ final class PlantDay
         $p = $this->facts->parameters;
         $this->warm($day->celsius);
         foreach ($this->facts->clumps as $i => $clump) {
-            $burnt = min(0.5 * $s->biomass[$i], $p->plantRespiration * $clump->growth * $this->warmth[$i] * (0.5 + 0.5 * min(1.0, $day->lit[$i])) * $this->mean[$i]);
+            $burnt = min(
+                0.5 * $s->biomass[$i],
+                $p->plantRespiration * $clump->growth * $this->warmth[$i] * (0.5 + 0.5 * min(1.0, $day->lit[$i])) * $this->mean[$i],
+            );
             $s->biomass[$i] -= $burnt;
             $this->burnt[$i] = $burnt;
             $s->phosphorus += $burnt * $p->leafPhosphorus;
@@ -264,7 +277,9 @@ final class PlantDay
         }
     }
 
-    /** Share of a clump's leaves that are in the air: all of a floater's, a lily's pads, the tops of stems that have reached the surface. */
+    /**
+     * Share of a clump's leaves that are in the air: all of a floater's, a lily's pads, the tops of stems that have reached the surface.
+     */
     private function out(State $s, int $i, Kind $kind, float $since): float
     {
         if ($this->facts->sealed) {
@@ -293,7 +308,7 @@ final class PlantDay
         $lost = $rots * $p->plantMortality * $this->warmth[$i] * $clump->growth * $this->mean[$i];
         [$share, $until] = $this->melt($s, $i, $clump);
         if ($since >= Growth::MELT_FROM && $since < $until) {
-            $lost += $share * $s->plantedMass[$i] / ($until - Growth::MELT_FROM);
+            $lost += ($share * $s->plantedMass[$i]) / ($until - Growth::MELT_FROM);
         }
         $lost = min($lost, $s->biomass[$i]);
         if ($s->biomass[$i] - $lost < self::DEAD) {
@@ -317,7 +332,10 @@ final class PlantDay
         return [min(1.0, $burnt * $clump->kind->melt->value * $clump->melts), Growth::MELT_TO];
     }
 
-    /** Factor on growth of how a clump is seated: soil within reach of roots that want it, and not down in raw soil, nor with the rhizome buried. */
+    /**
+     * Factor on growth of how a clump is seated: soil within reach of roots that want it, and not down in raw soil, nor with the rhizome
+     * buried.
+     */
     private function seat(ClumpConstants $clump, float $since): float
     {
         $hungry = 1 - self::WANTS_SOIL * $clump->rootShare * (1 - $clump->soilReach);
@@ -329,11 +347,12 @@ final class PlantDay
             return $hungry;
         }
 
-        return $hungry * match (true) {
-            $clump->buried => self::BURIED,
-            $since < Growth::MELT_TO => self::BURNT_ROOTS,
-            default => 1.0,
-        };
+        return $hungry *
+            match (true) {
+                $clump->buried => self::BURIED,
+                $since < Growth::MELT_TO => self::BURNT_ROOTS,
+                default => 1.0,
+            };
     }
 
     /**
@@ -388,7 +407,11 @@ final class PlantDay
     {
         $p = $this->facts->parameters;
         $factor = array_fill(0, \count($want), 1.0);
-        $pools = [['phosphorus', $p->leafPhosphorus, $p->reservePhosphorus, $s->phosphorus, $s->soilPhosphorus], ['potassium', $p->leafPotassium, $p->reservePotassium, $s->potassium, $s->soilPotassium], ['iron', $p->leafIron, $p->reserveIron, $s->iron, $s->soilIron]];
+        $pools = [
+            ['phosphorus', $p->leafPhosphorus, $p->reservePhosphorus, $s->phosphorus, $s->soilPhosphorus],
+            ['potassium', $p->leafPotassium, $p->reservePotassium, $s->potassium, $s->soilPotassium],
+            ['iron', $p->leafIron, $p->reserveIron, $s->iron, $s->soilIron],
+        ];
         foreach ($pools as $n => [$name, $ratio, $reserve, $water, $soil]) {
             $bedDemand = $demand = 0.0;
             $ask = $fromBed = $fromWater = [];
@@ -399,7 +422,7 @@ final class PlantDay
                 $demand += $asked;
                 $bedDemand += $asked * $byRoots[$i];
             }
-            $bed = $bedDemand > 0 ? min(1.0, self::SOIL_SHARE * $soil / $bedDemand) : 1.0;
+            $bed = $bedDemand > 0 ? min(1.0, (self::SOIL_SHARE * $soil) / $bedDemand) : 1.0;
             // What roots do not find, leaves take from the water. M: Barko & Smart (1986), Ecology 67: both ways are open to rooted kinds.
             $rusts = 2 === $n ? MulmDay::rusting($s) : 0.0;
             $free = self::drawn($this->minerals[$n], $water - $this->minerals[$n], $rusts, $demand - $bed * $bedDemand);
@@ -444,13 +467,13 @@ final class PlantDay
             return 1.0;
         }
         $rate = $rusts + self::DRAWABLE;
-        $scarce = self::DRAWABLE * ($inflow / $rate + ($store - $inflow / $rate) * (1 - exp(-$rate)) / $rate) / $demand;
+        $scarce = (self::DRAWABLE * ($inflow / $rate + (($store - $inflow / $rate) * (1 - exp(-$rate))) / $rate)) / $demand;
         // Of what the day brings, half is there at noon; what rusts is gone by then in part.
         $there = $store + $inflow / 2;
         $there *= $rusts > 0.0 ? (1 - exp(-$rusts)) / $rusts : 1.0;
         $meet = $demand / self::DRAWABLE;
         $full = max(0.0, min(1.0, ($there - $meet) / $demand));
-        $plenty = $full + min($there, $meet) * (1 - exp(-self::DRAWABLE * (1 - $full))) / $demand;
+        $plenty = $full + (min($there, $meet) * (1 - exp(-self::DRAWABLE * (1 - $full)))) / $demand;
 
         return max(0.0, min(1.0, max($scarce, $plenty)));
     }

@@ -59,7 +59,9 @@ final readonly class RunConstants
     public float $filmPerArea;
     /** The same of all surfaces on day 0, the leaves' among them. */
     public float $filmMost;
-    /** Share of the mature film that stands on day 0: the start's inoculum, what live soil brings, and what plants bring on their leaves. */
+    /**
+     * Share of the mature film that stands on day 0: the start's inoculum, what live soil brings, and what plants bring on their leaves.
+     */
     public float $firstFilm;
     /** m² on which algae can settle. */
     public float $litSurface;
@@ -121,32 +123,53 @@ final readonly class RunConstants
         $this->tabNitrogen = $this->dosed(static fn (Amendment $a): float => $a->nitrogen->value);
         $this->readyNitrogen = $release->readyNitrogen($parameters->readyShare, !$parameters->structure->allReady);
         $this->slowNitrogen = $release->slowNitrogen() - $this->readyNitrogen;
-        $held = static fn (\Closure $of): float => array_sum(array_map(static fn (array $c): float => $c[1] * $c[0]->perLitre($of), $contents));
+        $held = static fn (\Closure $of): float => array_sum(
+            array_map(static fn (array $c): float => $c[1] * $c[0]->perLitre($of), $contents),
+        );
         $this->quickCarbon = 1000 * $held(static fn (Material $m): float => $m->quickCarbon->value);
         $this->slowCarbon = 1000 * $held(static fn (Material $m): float => $m->slowCarbon->value);
-        $this->soilPhosphorus = $held(static fn (Material $m): float => $m->phosphorus->value) + $this->dosed(static fn (Amendment $a): float => $a->phosphorus->value);
-        $this->soilPotassium = $held(static fn (Material $m): float => $m->potassium->value) + $this->dosed(static fn (Amendment $a): float => $a->potassium->value);
-        $this->soilIron = $held(static fn (Material $m): float => $m->iron->value) + $this->dosed(static fn (Amendment $a): float => $a->iron->value);
+        $this->soilPhosphorus =
+            $held(static fn (Material $m): float => $m->phosphorus->value) +
+            $this->dosed(static fn (Amendment $a): float => $a->phosphorus->value);
+        $this->soilPotassium =
+            $held(static fn (Material $m): float => $m->potassium->value) +
+            $this->dosed(static fn (Amendment $a): float => $a->potassium->value);
+        $this->soilIron =
+            $held(static fn (Material $m): float => $m->iron->value) + $this->dosed(static fn (Amendment $a): float => $a->iron->value);
         $this->acidity = $held(static fn (Material $m): float => $m->acidity->value);
         $this->lime = $this->dosed(static fn (Amendment $a): float => $a->lime->value);
-        $this->limeSpeed = $this->lime > 0 ? $this->dosed(static fn (Amendment $a): float => $a->lime->value * $a->limeSpeed->value) / $this->lime : 1.0;
+        $this->limeSpeed =
+            $this->lime > 0 ? $this->dosed(static fn (Amendment $a): float => $a->lime->value * $a->limeSpeed->value) / $this->lime : 1.0;
         $this->dosedHardness = $this->dosed(static fn (Amendment $a): float => $a->hardness->value);
         $this->dosedCalcium = $this->dosed(static fn (Amendment $a): float => $a->hardness->value * $a->calcium->value);
         $this->dosedSulphate = $this->dosed(static fn (Amendment $a): float => $a->sulphur->value);
         $this->soilGrams = 1000 * $held(static fn (Material $m): float => 1.0);
         $this->dosedAlkalinity = $this->dosed(static fn (Amendment $a): float => $a->alkalinity->value);
-        $face = $bed->cap->mix ?? $bed->soil->mix ?? null;
-        $this->stoneLime = Lime::STONE_REACH * (array_sum(array_map(static fn (Piece $p): float => $p->surface() * $p->kind->lime->value, $plan->pieces)) + Lime::GRAINS * $this->floor * ($face?->lime() ?? 0.0));
+        $face = $bed->cap->mix ?? ($bed->soil->mix ?? null);
+        $this->stoneLime =
+            Lime::STONE_REACH *
+            (array_sum(array_map(static fn (Piece $p): float => $p->surface() * $p->kind->lime->value, $plan->pieces)) +
+                Lime::GRAINS * $this->floor * ($face?->lime() ?? 0.0));
         $this->woodTannin = array_sum(array_map(static fn (Piece $p): float => $p->litres * $p->kind->tannin->value, $plan->pieces));
-        $this->rain = SourceContents::of(new SourceWater(6.0, 0.3, 0.3, 0.3, calcium: 0.6, chloride: 2.0, sulphate: 0.5), $plan->site->temperature);
+        $this->rain = SourceContents::of(
+            new SourceWater(6.0, 0.3, 0.3, 0.3, calcium: 0.6, chloride: 2.0, sulphate: 0.5),
+            $plan->site->temperature,
+        );
         $this->pressure = $plan->site->pressure();
         $this->sealed = $plan->site->sealed;
         $this->headspace = $this->sealed ? max(0.0, $vessel->grossVolume() - $vessel->volumeBelow($plan->waterLine)) : 0.0;
         $this->holdUp = $release->holdUp();
         $this->capConductance = $release->conductance();
         $this->litSurface = $this->floor + $vessel->wallArea($bed->meanDepth(), $plan->waterLine);
-        $leaves = Canopy::LEAF_AREA * array_sum(array_map(static fn (Clump $c): float => 0 === $c->day ? $c->biomass() : 0.0, $plan->clumps));
-        $this->firstFilm = min(1.0, $parameters->inoculum * ($plan->inoculum->share() + ($this->soiled ? $parameters->soilFilm : 0.0) + $parameters->leafFilm * $leaves / $plan->wettedSurface()));
+        $leaves =
+            Canopy::LEAF_AREA * array_sum(array_map(static fn (Clump $c): float => 0 === $c->day ? $c->biomass() : 0.0, $plan->clumps));
+        $this->firstFilm = min(
+            1.0,
+            $parameters->inoculum *
+                ($plan->inoculum->share() +
+                    ($this->soiled ? $parameters->soilFilm : 0.0) +
+                    ($parameters->leafFilm * $leaves) / $plan->wettedSurface()),
+        );
         $this->wetted = $plan->wettedSurface();
         $this->filmPerArea = $parameters->surfaceRate / $parameters->ammoniaOxidiserRate;
         $this->filmMost = $this->filmPerArea * $this->wetted;
@@ -154,7 +177,9 @@ final readonly class RunConstants
         $this->sourceCarbon = self::carbon($plan->water, $plan->site->temperature);
         $this->clumps = array_map(fn (Clump $c): ClumpConstants => new ClumpConstants($plan, $c, $parameters, $this->depth), $plan->clumps);
         $this->groups = array_map(static fn (Group $g): GroupConstants => new GroupConstants($g->kind), $plan->groups);
-        $of = static fn (\Closure $which): array => array_values(array_map(static fn (Clump $c): string => $c->id, array_filter($plan->clumps, $which)));
+        $of = static fn (\Closure $which): array => array_values(
+            array_map(static fn (Clump $c): string => $c->id, array_filter($plan->clumps, $which)),
+        );
         $this->floaters = $of(static fn (Clump $c): bool => $c->kind->role->coversSurface());
         $this->submerged = $of(static fn (Clump $c): bool => !$c->kind->role->hasLeavesInAir());
         $this->standing = $of(static fn (Clump $c): bool => !$c->kind->role->coversSurface());

@@ -22,11 +22,16 @@ final class Runner
     private const NOON = 0.5;
     /** g of burrowers per m² that turn the whole bed over. J (20–100). */
     private const ALL_TURNED = 50.0;
-    /** h of a step while there is light, and steps that one in the dark makes at once, of 2 h at most. J: halving both moves no column by 2 % (MassBalanceTest). */
+    /**
+     * h of a step while there is light, and steps that one in the dark makes at once, of 2 h at most. J: halving both moves no column by 2
+     * % (MassBalanceTest).
+     */
     public const STEP = 1.0;
     private const DARK_STEPS = 2;
     private const DARK_MOST = 2.0;
-    /** h of a step where many tanks are compared whose numbers differ by factors. J: it moves no margin by more than they do (EnsembleTest). */
+    /**
+     * h of a step where many tanks are compared whose numbers differ by factors. J: it moves no margin by more than they do (EnsembleTest).
+     */
     public const COARSE = 2.0;
 
     private readonly RunConstants $facts;
@@ -50,8 +55,14 @@ final class Runner
      * @param \Closure(int, State, MassBalance): void|null $watch  called after each day, for tests
      * @param \Closure(int, int, array<string, float>): void|null $hourly called with day, hour and what the water holds
      */
-    public function run(int $days, array $events = [], float $step = self::STEP, ?\Closure $watch = null, ?\Closure $hourly = null, ?FlowRecorder $tally = null): Trace
-    {
+    public function run(
+        int $days,
+        array $events = [],
+        float $step = self::STEP,
+        ?\Closure $watch = null,
+        ?\Closure $hourly = null,
+        ?FlowRecorder $tally = null,
+    ): Trace {
         $facts = $this->facts;
         $this->steps = [];
         $state = new State($facts);
@@ -82,8 +93,17 @@ final class Runner
      * @param list<Event>                                        $events
      * @param \Closure(int, int, array<string, float>): void|null $hourly
      */
-    private function day(int $n, State $state, MassBalance $books, Conditions $conditions, array $events, Processes $processes, float $step, ?\Closure $hourly = null, ?FlowRecorder $tally = null): Day
-    {
+    private function day(
+        int $n,
+        State $state,
+        MassBalance $books,
+        Conditions $conditions,
+        array $events,
+        Processes $processes,
+        float $step,
+        ?\Closure $hourly = null,
+        ?FlowRecorder $tally = null,
+    ): Day {
         $facts = $this->facts;
         $plants = $processes->plants;
         $algae = $processes->algae;
@@ -106,7 +126,10 @@ final class Runner
         $algae->dawn($state, $books);
         $tally?->mark('care', $state, null);
         if ($n > 0 && 0 === $n % 7) {
-            $conditions->ramp = $this->plan->lamp->programme->next($conditions->ramp, $conditions->algaeSeen ?? $state->algae[Alga::Film->value] / $facts->litSurface > Alga::SHOWS);
+            $conditions->ramp = $this->plan->lamp->programme->next(
+                $conditions->ramp,
+                $conditions->algaeSeen ?? $state->algae[Alga::Film->value] / $facts->litSurface > Alga::SHOWS,
+            );
             $conditions->algaeSeen = null;
         }
         $day = $this->conditionsOf($conditions, $n);
@@ -143,10 +166,17 @@ final class Runner
         $day->ammoniaRise = max(-$day->ammoniaSteady, min($day->ammoniaSteady, $day->ammoniaSteady - $conditions->ammoniaSteady));
         $conditions->ammoniaSteady = $day->ammoniaSteady;
         $tally?->mark('leak', $state, $day, to: 'plants');
-        $processes->hours->run($state, $day, $books, null === $hourly ? null : static function (int $hour, array $water) use ($hourly, $n): void {
-            /** @var array<string, float> $water */
-            $hourly($n, $hour, $water);
-        });
+        $processes->hours->run(
+            $state,
+            $day,
+            $books,
+            null === $hourly
+                ? null
+                : static function (int $hour, array $water) use ($hourly, $n): void {
+                    /** @var array<string, float> $water */
+                    $hourly($n, $hour, $water);
+                },
+        );
         $tally?->hours($day);
         $plants->settle($state, $day, $books, $n);
         $algae->settle($state, $day, $n + self::NOON);
@@ -200,7 +230,7 @@ final class Runner
         $day->lightHours = max($day->lampHours, $sun);
         // Where the sun shines too, it fills a pause of the lamp.
         $day->pause = 0.0 === $sun && $day->lampHours > 0 ? min($programme->pause, 24 - $day->lampHours) : 0.0;
-        $day->surfaceLight = $day->lightHours > 0 ? ($photons + $daylight * 1e6 / 3600) / $day->lightHours : 0.0;
+        $day->surfaceLight = $day->lightHours > 0 ? ($photons + ($daylight * 1e6) / 3600) / $day->lightHours : 0.0;
 
         return $day;
     }
@@ -214,7 +244,10 @@ final class Runner
     private static function steps(Day $day, float $dt): array
     {
         $span = min(24.0, $day->lightHours + $day->pause);
-        $within = static fn (float $hour, float $length): float => max(0.0, min(12 + $length / 2, $hour + $dt) - max(12 - $length / 2, $hour));
+        $within = static fn (float $hour, float $length): float => max(
+            0.0,
+            min(12 + $length / 2, $hour + $dt) - max(12 - $length / 2, $hour),
+        );
         $lit = [];
         $count = (int) round(24 / $dt);
         for ($n = 0; $n < $count; ++$n) {
@@ -261,16 +294,57 @@ final class Runner
         $v = $s->volume;
         $facts = $this->facts;
         $trace->add([
-            'day' => (float) $n, 'temperature' => $day->celsius, 'volume' => $v, 'ammonia' => $day->mostAmmonia, 'nitrite' => $day->mostNitrite, 'nitrate' => $s->nitrate / $v,
-            'oxygen' => $day->leastOxygen, 'pH' => $s->pH, 'pHLeast' => $day->leastPH, 'pHMost' => $day->mostPH, 'carbonDioxide' => $day->meanCarbonDioxide, 'carbonDioxideMost' => $day->mostCarbonDioxide,
-            'phosphate' => $s->phosphorus / $v, 'potassium' => $s->potassium / $v, 'iron' => $s->iron / $v,
-            'carbonateHardness' => Unit::MilliequivalentPerLitre->convertTo(Unit::GermanDegree, $s->alkalinity / $v), 'generalHardness' => $s->hardness / $v,
-            'unionised' => $day->mostUnionised, 'tannin' => $s->tannin / $v, 'light' => $day->surfaceLight * $day->lightHours * 3600 / 1e6, 'greenWater' => 1000 * $s->algae[Alga::Drift->value] / $v, 'diatoms' => $s->algae[Alga::Diatom->value] / $facts->litSurface,
-            'heads' => array_sum($s->heads), 'deaths' => $day->deaths, 'sulphide' => $day->sulphide, 'bubbles' => $day->bubbles, 'soilReady' => $s->readyNitrogen + $s->tabNitrogen + $s->flushNitrogen + $s->poreNitrogen + $s->soilNitrate, 'soilNitrogen' => $s->slowNitrogen + $s->readyNitrogen + $s->tabNitrogen + $s->flushNitrogen + $s->poreNitrogen + $s->soilNitrate, 'soilPotassium' => $s->soilPotassium, 'soilIron' => $s->soilIron,
-            'lampHours' => $day->lampHours, 'lampShare' => $day->lampShare, 'food' => $day->food, 'supply' => $day->ammoniaIn, 'taken' => $day->plantNitrogen, 'rooted' => $day->rooted, 'exported' => $day->exported, 'exportable' => $day->exportable, 'rootNeed' => $day->rootNeed, 'denitrified' => $day->denitrified, 'evaporated' => WaterKeeping::evaporation($facts, $day->celsius, $n),
-            'leak' => $day->bedOut, 'plants' => array_sum($s->biomass), 'cover' => $day->cover, 'algae' => $s->algae[Alga::Film->value] / $facts->litSurface, 'animals' => array_sum($s->animals), 'mulm' => ($s->scraps->carbon + $s->droppings->carbon + $s->litter->carbon) / 1000,
+            'day' => (float) $n,
+            'temperature' => $day->celsius,
+            'volume' => $v,
+            'ammonia' => $day->mostAmmonia,
+            'nitrite' => $day->mostNitrite,
+            'nitrate' => $s->nitrate / $v,
+            'oxygen' => $day->leastOxygen,
+            'pH' => $s->pH,
+            'pHLeast' => $day->leastPH,
+            'pHMost' => $day->mostPH,
+            'carbonDioxide' => $day->meanCarbonDioxide,
+            'carbonDioxideMost' => $day->mostCarbonDioxide,
+            'phosphate' => $s->phosphorus / $v,
+            'potassium' => $s->potassium / $v,
+            'iron' => $s->iron / $v,
+            'carbonateHardness' => Unit::MilliequivalentPerLitre->convertTo(Unit::GermanDegree, $s->alkalinity / $v),
+            'generalHardness' => $s->hardness / $v,
+            'unionised' => $day->mostUnionised,
+            'tannin' => $s->tannin / $v,
+            'light' => ($day->surfaceLight * $day->lightHours * 3600) / 1e6,
+            'greenWater' => (1000 * $s->algae[Alga::Drift->value]) / $v,
+            'diatoms' => $s->algae[Alga::Diatom->value] / $facts->litSurface,
+            'heads' => array_sum($s->heads),
+            'deaths' => $day->deaths,
+            'sulphide' => $day->sulphide,
+            'bubbles' => $day->bubbles,
+            'soilReady' => $s->readyNitrogen + $s->tabNitrogen + $s->flushNitrogen + $s->poreNitrogen + $s->soilNitrate,
+            'soilNitrogen' => $s->slowNitrogen + $s->readyNitrogen + $s->tabNitrogen
+                + $s->flushNitrogen + $s->poreNitrogen + $s->soilNitrate,
+            'soilPotassium' => $s->soilPotassium,
+            'soilIron' => $s->soilIron,
+            'lampHours' => $day->lampHours,
+            'lampShare' => $day->lampShare,
+            'food' => $day->food,
+            'supply' => $day->ammoniaIn,
+            'taken' => $day->plantNitrogen,
+            'rooted' => $day->rooted,
+            'exported' => $day->exported,
+            'exportable' => $day->exportable,
+            'rootNeed' => $day->rootNeed,
+            'denitrified' => $day->denitrified,
+            'evaporated' => WaterKeeping::evaporation($facts, $day->celsius, $n),
+            'leak' => $day->bedOut,
+            'plants' => array_sum($s->biomass),
+            'cover' => $day->cover,
+            'algae' => $s->algae[Alga::Film->value] / $facts->litSurface,
+            'animals' => array_sum($s->animals),
+            'mulm' => ($s->scraps->carbon + $s->droppings->carbon + $s->litter->carbon) / 1000,
             'ammoniaOxidisers' => $s->ammoniaOxidisers / $facts->filmMost,
-            'nitriteOxidisers' => $s->nitriteOxidisers / ($facts->filmMost * $facts->parameters->ammoniaOxidiserRate / $facts->parameters->nitriteOxidiserRate),
+            'nitriteOxidisers' => $s->nitriteOxidisers /
+                (($facts->filmMost * $facts->parameters->ammoniaOxidiserRate) / $facts->parameters->nitriteOxidiserRate),
         ]);
         $trace->clumps[] = $s->biomass;
         $trace->groups[] = $s->animals;

@@ -21,8 +21,13 @@ final readonly class RunningTank implements Tank
     private const LEAF_IRON = 0.15;
     private const LEAF_CARBON = 470.0;
 
-    public function __construct(private int $day, private State $state, private Conditions $conditions, private RunConstants $facts, private MassBalance $books)
-    {
+    public function __construct(
+        private int $day,
+        private State $state,
+        private Conditions $conditions,
+        private RunConstants $facts,
+        private MassBalance $books,
+    ) {
     }
 
     public function changeWater(float $share): void
@@ -84,7 +89,9 @@ final readonly class RunningTank implements Tank
 
     public function layLeaves(float $grams): void
     {
-        $leaves = (new Matter(self::LEAF_CARBON, self::LEAF_NITROGEN, self::LEAF_PHOSPHORUS, self::LEAF_POTASSIUM, self::LEAF_IRON))->times($grams);
+        $leaves = (new Matter(self::LEAF_CARBON, self::LEAF_NITROGEN, self::LEAF_PHOSPHORUS, self::LEAF_POTASSIUM, self::LEAF_IRON))->times(
+            $grams,
+        );
         $this->state->litter->add($leaves);
         $this->books->in($leaves);
     }

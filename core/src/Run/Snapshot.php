@@ -40,7 +40,19 @@ final readonly class Snapshot
     /** The tank as its plan has it, on no day of a run. */
     public static function planned(Plan $plan): self
     {
-        return new self(0, array_map(static fn ($c): float => $c->biomass(), $plan->clumps), array_map(static fn ($g): float => (float) $g->count, $plan->groups), 0.0, 0.0, 0.0, 0.0, 0.0, $plan->lamp->hours, 1.0, $plan->lamp->dailyIntegral($plan->lamp->atSurface($plan->surface())));
+        return new self(
+            0,
+            array_map(static fn ($c): float => $c->biomass(), $plan->clumps),
+            array_map(static fn ($g): float => (float) $g->count, $plan->groups),
+            0.0,
+            0.0,
+            0.0,
+            0.0,
+            0.0,
+            $plan->lamp->hours,
+            1.0,
+            $plan->lamp->dailyIntegral($plan->lamp->atSurface($plan->surface())),
+        );
     }
 
     /** Mass of a clump against what was planted. */

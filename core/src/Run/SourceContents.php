@@ -44,6 +44,17 @@ final readonly class SourceContents
         // Water that holds next to no hardness (rain, reverse osmosis) holds next to nothing else. J: full from 3 °dH.
         $minerals = min(1.0, $water->gh / 3);
 
-        return new self($water->nitrate, RunConstants::carbon($water, $celsius), RunConstants::alkalinity($water), $water->gh, $minerals, $water->phosphate > 0 ? $water->phosphate : $minerals * State::SOURCE_PHOSPHORUS, $water->sodium, $water->calcium * $water->gh, $water->chloride, $water->sulphate);
+        return new self(
+            $water->nitrate,
+            RunConstants::carbon($water, $celsius),
+            RunConstants::alkalinity($water),
+            $water->gh,
+            $minerals,
+            $water->phosphate > 0 ? $water->phosphate : $minerals * State::SOURCE_PHOSPHORUS,
+            $water->sodium,
+            $water->calcium * $water->gh,
+            $water->chloride,
+            $water->sulphate,
+        );
     }
 }

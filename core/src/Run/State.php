@@ -77,7 +77,10 @@ final class State
     public array $biomass = [];
     /** @var array<int, float> mg N by clump */
     public array $leafNitrogen = [];
-    /** @var array{array<int, float>, array<int, float>, array<int, float>} mg of phosphorus, potassium and iron that each clump holds over what its leaves are built with */
+    /**
+     * @var array{array<int, float>, array<int, float>, array<int, float>} mg of phosphorus, potassium and iron that each clump holds over
+     * what its leaves are built with
+     */
     public array $reserves = [[], [], []];
     /** @var array<int, float> day on which each clump was planted */
     public array $plantedOn = [];
@@ -106,7 +109,10 @@ final class State
     public const SOURCE_IRON = 0.02;
     /** mg Si/L. M (2–8). */
     public const SOURCE_SILICON = 4.0;
-    /** g dry of film and of diatoms per m² of lit surface on day 0, with new plants and dust; mg dry/L of green water. J (0.01–0.2; 0.02–0.3). */
+    /**
+     * g dry of film and of diatoms per m² of lit surface on day 0, with new plants and dust; mg dry/L of green water. J (0.01–0.2;
+     * 0.02–0.3).
+     */
     private const FIRST_FILM = 0.06;
     private const FIRST_GREEN = 0.1;
 
@@ -157,7 +163,7 @@ final class State
         }
         $this->animals = $this->heads = array_fill(0, \count($facts->plan->groups), 0.0);
         $film = self::FIRST_FILM * $facts->litSurface;
-        $this->algae = [$film, self::FIRST_GREEN / 1000 * $this->volume, $film];
+        $this->algae = [$film, (self::FIRST_GREEN / 1000) * $this->volume, $film];
         $this->algaeNitrogen = array_map(static fn (float $g): float => $g * $parameters->leafNitrogenPlanted, $this->algae);
         if ($facts->headspace > 0) {
             $this->headOxygen = Air::OXYGEN * $facts->headspace;
@@ -165,7 +171,9 @@ final class State
         }
         $share = $facts->firstFilm;
         $this->ammoniaOxidisers = $facts->filmMost * $share;
-        $this->nitriteOxidisers = $facts->filmMost * min(1.0, $share * $parameters->nitriteInoculum) * $parameters->ammoniaOxidiserRate / $parameters->nitriteOxidiserRate;
+        $this->nitriteOxidisers =
+            ($facts->filmMost * min(1.0, $share * $parameters->nitriteInoculum) * $parameters->ammoniaOxidiserRate) /
+            $parameters->nitriteOxidiserRate;
     }
 
     public function __clone()
@@ -184,7 +192,13 @@ final class State
         $this->reserves[1][$clump] += $grams * $p->reservePotassium;
         $this->reserves[2][$clump] += $grams * $p->reserveIron;
 
-        return new Matter($grams * $p->leafCarbon, $grams * $p->leafNitrogenPlanted, $grams * ($p->leafPhosphorus + $p->reservePhosphorus), $grams * ($p->leafPotassium + $p->reservePotassium), $grams * ($p->leafIron + $p->reserveIron));
+        return new Matter(
+            $grams * $p->leafCarbon,
+            $grams * $p->leafNitrogenPlanted,
+            $grams * ($p->leafPhosphorus + $p->reservePhosphorus),
+            $grams * ($p->leafPotassium + $p->reservePotassium),
+            $grams * ($p->leafIron + $p->reserveIron),
+        );
     }
 
     /** Takes g dry of a clump out, with all that is in it. */
@@ -196,8 +210,13 @@ final class State
         }
         $share = min(1.0, $grams / $held);
         $grams = $share * $held;
-        $part = new Matter($grams * $p->leafCarbon, $share * $this->leafNitrogen[$clump], $grams * $p->leafPhosphorus + $share * $this->reserves[0][$clump],
-            $grams * $p->leafPotassium + $share * $this->reserves[1][$clump], $grams * $p->leafIron + $share * $this->reserves[2][$clump]);
+        $part = new Matter(
+            $grams * $p->leafCarbon,
+            $share * $this->leafNitrogen[$clump],
+            $grams * $p->leafPhosphorus + $share * $this->reserves[0][$clump],
+            $grams * $p->leafPotassium + $share * $this->reserves[1][$clump],
+            $grams * $p->leafIron + $share * $this->reserves[2][$clump],
+        );
         $this->biomass[$clump] -= $grams;
         $this->leafNitrogen[$clump] *= 1 - $share;
         foreach ([0, 1, 2] as $element) {

@@ -14,11 +14,13 @@ final readonly class Structure
     public const OTHERWISE = 0.3;
 
     /**
-     * @param bool $product   light and carbon dioxide: each holds growth back for itself, so that dim leaves want as much carbon dioxide as bright ones (M: most pond models)
+     * @param bool $product   light and carbon dioxide: each holds growth back for itself, so that dim leaves want as much carbon
+     *     dioxide as bright ones (M: most pond models)
      * @param bool $earlyRoom room: growth slackens in proportion to how full a place is (M: logistic growth), not only near the densest
      * @param bool $twoGuilds nitrifiers: none goes from ammonia to nitrate by itself (M: the texts before Daims and others 2015)
      * @param bool $plainGas  gas: carbon dioxide passes the surface without help from its chemistry
-     * @param bool $allReady  soil: microbes free as much of a lean soil's nitrogen as of a rich one's (M: Stanford & Smith 1972 without stoichiometry)
+     * @param bool $allReady  soil: microbes free as much of a lean soil's nitrogen as of a rich one's (M: Stanford & Smith 1972 without
+     *     stoichiometry)
      */
     public function __construct(
         public bool $product = false,

@@ -11,14 +11,55 @@ final class Trace
 {
     /** Unit by column; "" for pure numbers. Nitrogen is always mg N, never the ion. */
     public const COLUMNS = [
-        'day' => 'd', 'temperature' => '°C', 'volume' => 'L', 'ammonia' => 'mg N/L, the day’s highest', 'nitrite' => 'mg N/L, the day’s highest', 'nitrate' => 'mg N/L at midnight',
-        'oxygen' => 'mg/L, the day’s lowest', 'pH' => 'mean', 'pHLeast' => '', 'pHMost' => '', 'carbonDioxide' => 'mg/L, mean of the light hours', 'carbonDioxideMost' => 'mg/L, the day’s highest',
-        'phosphate' => 'mg P/L', 'potassium' => 'mg/L', 'iron' => 'mg/L', 'carbonateHardness' => '°dH', 'generalHardness' => '°dH',
-        'unionised' => 'mg NH3-N/L, the day’s highest', 'tannin' => 'mg C/L', 'light' => 'mol/m²/d on the water', 'greenWater' => 'mg dry/L', 'diatoms' => 'g dry per m² of lit surface',
-        'heads' => 'animals', 'deaths' => 'animals/d', 'sulphide' => 'index, 1 being a bed to worry about', 'bubbles' => 'mL/d', 'soilReady' => 'mg N that microbes free within a year', 'soilNitrogen' => 'mg N', 'soilPotassium' => 'mg', 'soilIron' => 'mg',
-        'lampHours' => 'h/d', 'lampShare' => 'share of the lamp’s full strength', 'food' => 'mg N/d', 'supply' => 'mg N/d reaching the water as ammonia', 'taken' => 'mg N/d by plants from the water', 'rooted' => 'mg N/d by roots from the bed', 'exported' => 'mg N/d that plants keep over what they shed', 'exportable' => 'mg N/d that they would keep were nitrogen ample', 'rootNeed' => 'mg N/d that roots would bring if leaves grew as light allows', 'denitrified' => 'mg N/d', 'evaporated' => 'L/d',
-        'leak' => 'mg N/d into water and roots', 'plants' => 'g dry', 'cover' => 'share of the surface', 'algae' => 'g dry per m² of lit surface', 'animals' => 'g wet', 'mulm' => 'g C',
-        'ammoniaOxidisers' => 'share of the mature film', 'nitriteOxidisers' => 'share of the mature film',
+        'day' => 'd',
+        'temperature' => '°C',
+        'volume' => 'L',
+        'ammonia' => 'mg N/L, the day’s highest',
+        'nitrite' => 'mg N/L, the day’s highest',
+        'nitrate' => 'mg N/L at midnight',
+        'oxygen' => 'mg/L, the day’s lowest',
+        'pH' => 'mean',
+        'pHLeast' => '',
+        'pHMost' => '',
+        'carbonDioxide' => 'mg/L, mean of the light hours',
+        'carbonDioxideMost' => 'mg/L, the day’s highest',
+        'phosphate' => 'mg P/L',
+        'potassium' => 'mg/L',
+        'iron' => 'mg/L',
+        'carbonateHardness' => '°dH',
+        'generalHardness' => '°dH',
+        'unionised' => 'mg NH3-N/L, the day’s highest',
+        'tannin' => 'mg C/L',
+        'light' => 'mol/m²/d on the water',
+        'greenWater' => 'mg dry/L',
+        'diatoms' => 'g dry per m² of lit surface',
+        'heads' => 'animals',
+        'deaths' => 'animals/d',
+        'sulphide' => 'index, 1 being a bed to worry about',
+        'bubbles' => 'mL/d',
+        'soilReady' => 'mg N that microbes free within a year',
+        'soilNitrogen' => 'mg N',
+        'soilPotassium' => 'mg',
+        'soilIron' => 'mg',
+        'lampHours' => 'h/d',
+        'lampShare' => 'share of the lamp’s full strength',
+        'food' => 'mg N/d',
+        'supply' => 'mg N/d reaching the water as ammonia',
+        'taken' => 'mg N/d by plants from the water',
+        'rooted' => 'mg N/d by roots from the bed',
+        'exported' => 'mg N/d that plants keep over what they shed',
+        'exportable' => 'mg N/d that they would keep were nitrogen ample',
+        'rootNeed' => 'mg N/d that roots would bring if leaves grew as light allows',
+        'denitrified' => 'mg N/d',
+        'evaporated' => 'L/d',
+        'leak' => 'mg N/d into water and roots',
+        'plants' => 'g dry',
+        'cover' => 'share of the surface',
+        'algae' => 'g dry per m² of lit surface',
+        'animals' => 'g wet',
+        'mulm' => 'g C',
+        'ammoniaOxidisers' => 'share of the mature film',
+        'nitriteOxidisers' => 'share of the mature film',
     ];
 
     /** Days of the window over which a lean time is judged. J. */
@@ -72,7 +113,19 @@ final class Trace
         $day = max(0, min($this->days() - 1, $day));
         $of = fn (string $column): float => $this->columns[$column][$day];
 
-        return new Snapshot($day, array_values($this->clumps[$day]), array_values($this->heads[$day]), $of('cover'), $of('algae'), $of('diatoms'), $of('greenWater'), $of('tannin'), $of('lampHours'), $of('lampShare'), $of('light'));
+        return new Snapshot(
+            $day,
+            array_values($this->clumps[$day]),
+            array_values($this->heads[$day]),
+            $of('cover'),
+            $of('algae'),
+            $of('diatoms'),
+            $of('greenWater'),
+            $of('tannin'),
+            $of('lampHours'),
+            $of('lampShare'),
+            $of('light'),
+        );
     }
 
     /**

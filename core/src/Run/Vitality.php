@@ -35,7 +35,10 @@ final class Vitality
     /** mg N/L, the same for nitrite in water with some chloride. M: LC50 of many kinds 10–50 mg/L. */
     private const TOXIC_NITRITE = 3.0;
     private const NITRITE_SPAN = 20.0;
-    /** Times that chloride shifts both, at most and at least, by how much there is against ordinary water. M: Lewis & Morris (1986), Trans. Am. Fish. Soc. 115: the LC50 of nitrite rises about in proportion to chloride. */
+    /**
+     * Times that chloride shifts both, at most and at least, by how much there is against ordinary water. M: Lewis & Morris (1986), Trans.
+     * Am. Fish. Soc. 115: the LC50 of nitrite rises about in proportion to chloride.
+     */
     private const GUARDED_MOST = 4.0;
     private const GUARDED_LEAST = 0.2;
     /** °C beyond its range that it bears, and span to where half die in a day. J. */
@@ -57,7 +60,9 @@ final class Vitality
         $this->kinds = $kinds;
         $this->breeds = array_map(static function (Kind $kind) use ($kinds): float {
             $young = Shape::Fish === $kind->shape ? Prey::Fry : Prey::Shrimplets;
-            $eaten = Shape::Snail !== $kind->shape && [] !== array_filter($kinds, static fn (Kind $k): bool => $k->id !== $kind->id && \in_array($young, $k->eats, true));
+            $eaten =
+                Shape::Snail !== $kind->shape
+                && [] !== array_filter($kinds, static fn (Kind $k): bool => $k->id !== $kind->id && \in_array($young, $k->eats, true));
 
             return $kind->breeds->value * ($eaten ? self::ESCAPE : 1.0);
         }, $kinds);
@@ -104,11 +109,12 @@ final class Vitality
     {
         $need = self::LEAST_OXYGEN * $kind->oxygen->value;
         $beyond = max($kind->coolest->value - $day->celsius, $day->celsius - $kind->warmest->value) - self::BEARABLE;
-        $live = (1 - self::STARVING * max(0.0, 1 - $condition / self::LEAN))
-            * (1 - self::CHOKING * ($kind->breathesAir ? 0.0 : max(0.0, 1 - $day->leastOxygen / $need)))
-            * (1 - 0.5 * min(1.0, max(0.0, ($day->mostUnionised - self::TOXIC_AMMONIA) / self::AMMONIA_SPAN)))
-            * (1 - 0.5 * min(1.0, max(0.0, ($day->mostNitrite / $guard - self::TOXIC_NITRITE) / self::NITRITE_SPAN)))
-            * (1 - 0.5 * min(1.0, max(0.0, $beyond / self::CELSIUS_SPAN)));
+        $live =
+            (1 - self::STARVING * max(0.0, 1 - $condition / self::LEAN)) *
+            (1 - self::CHOKING * ($kind->breathesAir ? 0.0 : max(0.0, 1 - $day->leastOxygen / $need))) *
+            (1 - 0.5 * min(1.0, max(0.0, ($day->mostUnionised - self::TOXIC_AMMONIA) / self::AMMONIA_SPAN))) *
+            (1 - 0.5 * min(1.0, max(0.0, ($day->mostNitrite / $guard - self::TOXIC_NITRITE) / self::NITRITE_SPAN))) *
+            (1 - 0.5 * min(1.0, max(0.0, $beyond / self::CELSIUS_SPAN)));
 
         return 1 - $live;
     }

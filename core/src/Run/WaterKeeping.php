@@ -13,15 +13,23 @@ use Olvek\Core\Water\Oxygen;
  */
 final class WaterKeeping
 {
-    /** kJ/kg latent heat, and the pool formula w = A (p_w − p_a)(0.089 + 0.0782 v)/Y. P: ASHRAE Handbook, HVAC Applications, Natatoriums; M. */
+    /**
+     * kJ/kg latent heat, and the pool formula w = A (p_w − p_a)(0.089 + 0.0782 v)/Y. P: ASHRAE Handbook, HVAC Applications, Natatoriums; M.
+     */
     private const LATENT = 2330.0;
     private const STILL_AIR = 0.089;
-    /** Share of the formula for a still, unused surface below a rim: so an open tank loses one to two centimetres a week, C. J after Shah (2014) for undisturbed pools (0.2–0.6). */
+    /**
+     * Share of the formula for a still, unused surface below a rim: so an open tank loses one to two centimetres a week, C. J after Shah
+     * (2014) for undisturbed pools (0.2–0.6).
+     */
     private const QUIET = 0.35;
     /** Share that still leaves under a lid. J (0.1–0.3). */
     private const UNDER_LID = 0.2;
     private const DRY = 0.1;
-    /** mm/d per kPa under the open sky at a metre of wind a second: 0.35 (1 + 0.54 u) per mm of mercury. P: Penman (1948), Proc. R. Soc. A 193. */
+    /**
+     * mm/d per kPa under the open sky at a metre of wind a second: 0.35 (1 + 0.54 u) per mm of mercury. P: Penman (1948), Proc. R. Soc. A
+     * 193.
+     */
     private const OUTDOORS = 0.35 * (1 + 0.54 * 1.0) * 7.50062;
 
     /** Litres that leave in a day. */
@@ -32,7 +40,9 @@ final class WaterKeeping
             return 0.0;
         }
         $short = max(0.0, self::vapour($celsius) - $site->humidity * self::vapour($site->airOn($day)));
-        $litres = $site->isOutdoors() ? self::OUTDOORS * $short * $facts->surface : self::QUIET * $facts->surface * $short * self::STILL_AIR / self::LATENT * 86400;
+        $litres = $site->isOutdoors()
+            ? self::OUTDOORS * $short * $facts->surface
+            : ((self::QUIET * $facts->surface * $short * self::STILL_AIR) / self::LATENT) * 86400;
 
         return $facts->parameters->evaporation * $litres * ($site->lid ? self::UNDER_LID : 1.0);
     }
@@ -40,7 +50,7 @@ final class WaterKeeping
     /** kPa of vapour over water. P, Magnus form: Alduchov & Eskridge (1996), J. Appl. Meteorol. 35. */
     private static function vapour(float $celsius): float
     {
-        return 0.61094 * exp(17.625 * $celsius / (243.04 + $celsius));
+        return 0.61094 * exp((17.625 * $celsius) / (243.04 + $celsius));
     }
 
     /** What rains in beyond the water line runs over, with all that is in it. */
@@ -75,13 +85,38 @@ final class WaterKeeping
         $drift = Alga::Drift->value;
         $grams = $share * $s->algae[$drift];
         $p = $facts->parameters;
-        $books->add(-$share * ($s->ammonia + $s->nitrite + $s->nitrate + $s->algaeNitrogen[$drift]), -$share * $s->phosphorus - $grams * $p->leafPhosphorus,
-            -$share * $s->potassium - $grams * $p->leafPotassium, -$share * $s->iron - $grams * $p->leafIron, -$share * ($s->carbon + $s->tannin) - $grams * $p->leafCarbon);
+        $books->add(
+            -$share * ($s->ammonia + $s->nitrite + $s->nitrate + $s->algaeNitrogen[$drift]),
+            -$share * $s->phosphorus - $grams * $p->leafPhosphorus,
+            -$share * $s->potassium - $grams * $p->leafPotassium,
+            -$share * $s->iron - $grams * $p->leafIron,
+            -$share * ($s->carbon + $s->tannin) - $grams * $p->leafCarbon,
+        );
         $books->oxygen -= $share * $s->oxygen;
         $books->charge -= $share * ($s->alkalinity + MassBalance::nitrogenCharge($s));
         $books->hardness -= $share * $s->hardness;
         $litres = $share * $s->volume;
-        foreach (['volume', 'ammonia', 'nitrite', 'nitrate', 'phosphorus', 'potassium', 'iron', 'carbon', 'oxygen', 'alkalinity', 'hardness', 'calcium', 'sodium', 'chloride', 'sulphate', 'tannin', 'silicon'] as $store) {
+        foreach (
+            [
+                'volume',
+                'ammonia',
+                'nitrite',
+                'nitrate',
+                'phosphorus',
+                'potassium',
+                'iron',
+                'carbon',
+                'oxygen',
+                'alkalinity',
+                'hardness',
+                'calcium',
+                'sodium',
+                'chloride',
+                'sulphate',
+                'tannin',
+                'silicon',
+            ] as $store
+        ) {
             $s->$store *= 1 - $share;
         }
         $s->algae[$drift] -= $grams;
@@ -110,7 +145,13 @@ final class WaterKeeping
         $s->calcium += $water->calcium * $litres;
         $s->chloride += $water->chloride * $litres;
         $s->sulphate += $water->sulphate * $litres;
-        $books->add($water->nitrate * $litres, $water->phosphorus * $litres, State::SOURCE_POTASSIUM * $minerals, State::SOURCE_IRON * $minerals, $carbon);
+        $books->add(
+            $water->nitrate * $litres,
+            $water->phosphorus * $litres,
+            State::SOURCE_POTASSIUM * $minerals,
+            State::SOURCE_IRON * $minerals,
+            $carbon,
+        );
         $books->oxygen += $oxygen;
         $books->charge += $water->alkalinity * $litres;
         $books->salt($water->nitrate * $litres);

@@ -44,7 +44,12 @@ final readonly class BedDepth implements Question
         for ($soil = self::THINNEST; $soil <= self::THICKEST + 1e-9; $soil += self::STEP) {
             foreach (self::CAPS as $times) {
                 $cap = max(self::THINNEST_CAP, $soil * $times);
-                $changes = [new SetNumber('bed.soil.front', $soil), new SetNumber('bed.soil.back', $soil), new SetNumber('bed.cap.front', $cap), new SetNumber('bed.cap.back', $cap)];
+                $changes = [
+                    new SetNumber('bed.soil.front', $soil),
+                    new SetNumber('bed.soil.back', $soil),
+                    new SetNumber('bed.cap.front', $cap),
+                    new SetNumber('bed.cap.back', $cap),
+                ];
                 $changed = $trial->changed($plan, $changes);
                 if (null === $changed) {
                     break 2;
@@ -69,13 +74,23 @@ final readonly class BedDepth implements Question
                 $over = Decimal::trimmed(100 * $cap, 1);
                 $name = "$thick cm under $over cm";
                 if ($life->measure < $this->years) {
-                    $why = \sprintf('the soil would not last %s years: %s', Decimal::trimmed($this->years, 1), Words::small($life->sentence));
+                    $why = \sprintf(
+                        'the soil would not last %s years: %s',
+                        Decimal::trimmed($this->years, 1),
+                        Words::small($life->sentence),
+                    );
                     $terms[] = new Term($name, 'lasts '.$life->shown);
                     break;
                 }
                 if (null === $failing && State::Holds === $judgement->margin(MarginId::Cap)->state) {
-                    return Answer::found("Soil $thick cm deep under $over cm of cap: it lasts $life->shown and leaks {$judgement->margin(MarginId::Ammonia)->shown} at most.",
-                        $changes, [...$terms, new Term($name, 'holds')], $trial->runs);
+                    return Answer::found(
+                        "Soil $thick cm deep under $over cm of cap: it lasts $life->shown and leaks {$judgement->margin(
+                            MarginId::Ammonia,
+                        )->shown} at most.",
+                        $changes,
+                        [...$terms, new Term($name, 'holds')],
+                        $trial->runs,
+                    );
                 }
                 $why = Trial::reason($failing ?? $judgement->margin(MarginId::Cap));
                 $terms[] = new Term($name, $why);

@@ -47,7 +47,10 @@ final readonly class EarliestStart implements Question
                 $judgement = $trial->judged(self::stocked($plan, [...$settled, new Group($group->id, $group->kind, $group->count, $day)]));
                 foreach (self::OF as $id) {
                     // Tight is not safe: nobody should stock into water that a test would find fault with.
-                    if (State::Holds !== $judgement->margin($id)->state && !(MarginId::Oxygen === $id && State::Tight === $judgement->margin($id)->state)) {
+                    if (
+                        State::Holds !== $judgement->margin($id)->state
+                        && !(MarginId::Oxygen === $id && State::Tight === $judgement->margin($id)->state)
+                    ) {
                         $forbids = $judgement->margin($id);
 
                         return false;
@@ -60,20 +63,30 @@ final readonly class EarliestStart implements Question
                 $day = self::earliest($before, $holds);
             } catch (OutOfTime) {
                 return Answer::soFar(
-                    [] === $terms ? \sprintf(
-                        'No day was found yet for %s; later ones were not tried.',
-                        $group->kind->common,
-                    ) : \sprintf('So far %s; the others were not tried.', self::listed($terms)),
+                    [] === $terms
+                        ? \sprintf('No day was found yet for %s; later ones were not tried.', $group->kind->common)
+                        : \sprintf('So far %s; the others were not tried.', self::listed($terms)),
                     $changes,
                     $terms,
                     $trial->runs,
                 );
             }
             if (null === $day) {
-                return Answer::none(\sprintf('%s could come on no day of the first half-year: %s', $group->kind->common, null === $forbids ? '' : Words::small($forbids->sentence)), $terms, $trial->runs);
+                return Answer::none(
+                    \sprintf(
+                        '%s could come on no day of the first half-year: %s',
+                        $group->kind->common,
+                        null === $forbids ? '' : Words::small($forbids->sentence),
+                    ),
+                    $terms,
+                    $trial->runs,
+                );
             }
             $changes[] = new SetNumber("animals.$group->id.day", $day);
-            $terms[] = new Term(\sprintf('%d × %s', $group->count, $group->kind->common), "from day $day".($group->day < $day ? ", not $group->day" : ''));
+            $terms[] = new Term(
+                \sprintf('%d × %s', $group->count, $group->kind->common),
+                "from day $day".($group->day < $day ? ", not $group->day" : ''),
+            );
             $settled[] = new Group($group->id, $group->kind, $group->count, $day);
             // C: a week or more between groups.
             $before = $day + self::WEEK;
@@ -112,7 +125,10 @@ final readonly class EarliestStart implements Question
     /** First day after the last ammonia that the plan doses: nobody doses onto animals. */
     public static function afterDoses(Plan $plan): int
     {
-        $days = array_map(static fn (PlannedEvent $o): int => $o->day + 1, array_filter($plan->events, static fn (PlannedEvent $o): bool => EventKind::Dose === $o->kind));
+        $days = array_map(
+            static fn (PlannedEvent $o): int => $o->day + 1,
+            array_filter($plan->events, static fn (PlannedEvent $o): bool => EventKind::Dose === $o->kind),
+        );
 
         return [] === $days ? 0 : max($days);
     }
@@ -147,6 +163,6 @@ final readonly class EarliestStart implements Question
             $plan = $plan->withGroup($group);
         }
 
-        return $plan->withFeed($feed->withGrams($feed->grams * $here / $all), self::fedFrom($plan));
+        return $plan->withFeed($feed->withGrams(($feed->grams * $here) / $all), self::fedFrom($plan));
     }
 }

@@ -23,14 +23,32 @@ use Olvek\Core\Unit\Decimal;
 /** The least plant mass that keeps the water fit, and which roles it should come from. */
 final readonly class LeastPlants implements Question
 {
-    private const OF = [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::Stock, MarginId::Algae, MarginId::Losses, MarginId::Fed, MarginId::Light, MarginId::Mass];
+    private const OF = [
+        MarginId::Ammonia,
+        MarginId::Nitrite,
+        MarginId::Nitrate,
+        MarginId::Oxygen,
+        MarginId::Stock,
+        MarginId::Algae,
+        MarginId::Losses,
+        MarginId::Fed,
+        MarginId::Light,
+        MarginId::Mass,
+    ];
     /** Pieces of one kind beyond which nobody plants. J. */
     private const MOST = 400;
-    /** Mixes of roles tried, in parts of pieces. C: fast stems and root feeders do the work of the first months together; floaters or a foreground beside them. */
+    /**
+     * Mixes of roles tried, in parts of pieces. C: fast stems and root feeders do the work of the first months together; floaters or a
+     * foreground beside them.
+     */
     private const MIXES = [
         'fast stems and root feeders' => ['hygrophila-polysperma' => 8, 'cryptocoryne-wendtii' => 2],
         'fast stems, root feeders and floaters' => ['hygrophila-polysperma' => 6, 'cryptocoryne-wendtii' => 2, 'salvinia-natans' => 1],
-        'fast stems, tape grass and root feeders' => ['hygrophila-polysperma' => 5, 'vallisneria-spiralis' => 5, 'cryptocoryne-wendtii' => 1],
+        'fast stems, tape grass and root feeders' => [
+            'hygrophila-polysperma' => 5,
+            'vallisneria-spiralis' => 5,
+            'cryptocoryne-wendtii' => 1,
+        ],
     ];
     /** Share of the floor that even the fewest plants cover. C: half to three quarters; J. */
     private const LEAST_PLANTED = 0.4;
@@ -84,7 +102,10 @@ final readonly class LeastPlants implements Question
             return Answer::none('no amount of plants keeps this tank: '.$why, $terms, $trial->runs);
         }
         [$grams, $words, $planted] = $best;
-        $list = implode(' and ', array_map(static fn (Clump $c): string => \sprintf('%d × %s', $c->pieces, $c->kind->common), $planted->clumps));
+        $list = implode(
+            ' and ',
+            array_map(static fn (Clump $c): string => \sprintf('%d × %s', $c->pieces, $c->kind->common), $planted->clumps),
+        );
         $have = array_sum(array_map(static fn (Clump $c): float => $c->biomass(), $plan->clumps));
 
         $sentence = \sprintf(
@@ -96,12 +117,9 @@ final readonly class LeastPlants implements Question
         );
         $changes = self::changes($plan, $planted);
 
-        return $trial->brokenOff ? Answer::soFar(
-            $sentence.' Other mixes were not tried.',
-            $changes,
-            $terms,
-            $trial->runs,
-        ) : Answer::found($sentence, $changes, $terms, $trial->runs);
+        return $trial->brokenOff
+            ? Answer::soFar($sentence.' Other mixes were not tried.', $changes, $terms, $trial->runs)
+            : Answer::found($sentence, $changes, $terms, $trial->runs);
     }
 
     /** @return array<string, list<array{Clump, float}>> clumps and pieces at a whole share of 100 */
@@ -119,7 +137,7 @@ final readonly class LeastPlants implements Question
                 $kind = $this->catalogue->plants[$kind];
                 ++$n;
                 // A whole share plants about the whole floor with stems and covers the rest in proportion.
-                $mix[] = [new Clump("s$n", $kind, 1, $n / (1 + \count($parts)), $kind->zone->row()), $part * $floor / 120];
+                $mix[] = [new Clump("s$n", $kind, 1, $n / (1 + \count($parts)), $kind->zone->row()), ($part * $floor) / 120];
             }
             $mixes[$words] = $mix;
         }
@@ -131,7 +149,7 @@ final readonly class LeastPlants implements Question
     private static function planted(Plan $bare, array $parts, int $share): Plan
     {
         foreach ($parts as [$clump, $pieces]) {
-            $bare = $bare->withClump($clump->withPieces(max(1, min(5000, (int) round($pieces * $share / 100)))));
+            $bare = $bare->withClump($clump->withPieces(max(1, min(5000, (int) round(($pieces * $share) / 100)))));
         }
 
         return $bare;

@@ -52,10 +52,24 @@ final readonly class LightHours implements Question
             $failing = Trial::failing($judgement, self::OF);
             // What plants would grow, over the year.
             $growth = $judgement->trace->mean('exportable', 0, $judgement->trace->days());
-            $terms[] = new Term("$hours h", null === $failing ? \sprintf('holds; growth %s mg N a day, light %s, algae %s', Decimal::significant($growth, 2), $judgement->margin(MarginId::Light)->shown, $judgement->margin(MarginId::Algae)->shown) : Words::small($failing->name).' fails');
+            $terms[] = new Term(
+                "$hours h",
+                null === $failing
+                    ? \sprintf(
+                        'holds; growth %s mg N a day, light %s, algae %s',
+                        Decimal::significant($growth, 2),
+                        $judgement->margin(MarginId::Light)->shown,
+                        $judgement->margin(MarginId::Algae)->shown,
+                    )
+                    : Words::small($failing->name).' fails',
+            );
             if (null === $failing) {
                 $good[$hours] = $growth;
-                if (null === $enough && State::Holds === $judgement->margin(MarginId::Light)->state && State::Holds === $judgement->margin(MarginId::Algae)->state) {
+                if (
+                    null === $enough
+                    && State::Holds === $judgement->margin(MarginId::Light)->state
+                    && State::Holds === $judgement->margin(MarginId::Algae)->state
+                ) {
                     $enough = $hours;
                 }
             } else {
@@ -64,14 +78,24 @@ final readonly class LightHours implements Question
         }
         $tried = self::SHORTEST - 1 + \count($terms);
         if ([] === $good && $trial->brokenOff) {
-            return Answer::soFar(\sprintf('At no length of day up to %d hours do all hold; longer ones were not tried.', $tried), [], $terms, $trial->runs);
+            return Answer::soFar(
+                \sprintf('At no length of day up to %d hours do all hold; longer ones were not tried.', $tried),
+                [],
+                $terms,
+                $trial->runs,
+            );
         }
         if ([] === $good) {
             $reasons = array_map(static fn ($m): string => Words::small($m->name).' fails', array_values($why));
 
-            return Answer::none('at no length of day do all hold: '.implode(', ', $reasons).'. Change the lamp’s strength or the plants.', $terms, $trial->runs);
+            return Answer::none(
+                'at no length of day do all hold: '.implode(', ', $reasons).'. Change the lamp’s strength or the plants.',
+                $terms,
+                $trial->runs,
+            );
         }
-        // The shortest day that gives every plant its light: what is more feeds algae as well. Where none does, the one that brings most growth.
+        // The shortest day that gives every plant its light: what is more feeds algae as well. Where none does, the one that brings most
+        // growth.
         arsort($good);
         $best = $enough ?? array_key_first($good);
 
@@ -94,7 +118,18 @@ final readonly class LightHours implements Question
         }
 
         return Answer::found(
-            \sprintf(null === $enough ? '%d hours are best, though plants or algae stay tight; from %d to %d hours do. The plan has %s.' : '%d hours give every plant its light; from %d to %d hours do, and what is more feeds algae too. The plan has %s.', $best, $from, $to, Decimal::trimmed($plan->lamp->hours, 1)),
-            [new SetNumber('light.hours', $best)], $terms, $trial->runs);
+            \sprintf(
+                null === $enough
+                    ? '%d hours are best, though plants or algae stay tight; from %d to %d hours do. The plan has %s.'
+                    : '%d hours give every plant its light; from %d to %d hours do, and what is more feeds algae too. The plan has %s.',
+                $best,
+                $from,
+                $to,
+                Decimal::trimmed($plan->lamp->hours, 1),
+            ),
+            [new SetNumber('light.hours', $best)],
+            $terms,
+            $trial->runs,
+        );
     }
 }

@@ -27,7 +27,10 @@ final readonly class LongestHoliday implements Question
     /** Share of the animals that may be fewer than with the keeper there, and mg O2/L by which dawns must be worse. J. */
     private const MOST_LOST = 0.05;
     private const WORSE_OXYGEN = 0.3;
-    /** Share of its weight that an animal may lose against one that is fed, and g from which animals are weighed. J: a fish that has lost a fifth looks thin. */
+    /**
+     * Share of its weight that an animal may lose against one that is fed, and g from which animals are weighed. J: a fish that has lost a
+     * fifth looks thin.
+     */
     private const THINNER = 0.2;
     private const COUNTED = 0.01;
     /** Days after the keeper's return that still count. J. */
@@ -63,11 +66,19 @@ final readonly class LongestHoliday implements Question
         }
         $litres = $usual->trace->mean('evaporated', self::LEAVES, self::LEAVES + $days);
 
-        return Answer::found(\sprintf('%d days%s.', $days, null === $limit ? ' and more' : '; after that '.rtrim($limit, '.')), [], [
-            new Term('dries up', Decimal::significant($litres, 2).' L a day', Provenance::Judgement),
-            new Term('left of the water on return', Decimal::trimmed(100 * max(0.0, 1 - $litres * $days / $plan->netWater()), 0).' %'),
-            new Term('leaves on', 'day '.self::LEAVES.', the tank grown in'),
-        ], $trial->runs);
+        return Answer::found(
+            \sprintf('%d days%s.', $days, null === $limit ? ' and more' : '; after that '.rtrim($limit, '.')),
+            [],
+            [
+                new Term('dries up', Decimal::significant($litres, 2).' L a day', Provenance::Judgement),
+                new Term(
+                    'left of the water on return',
+                    Decimal::trimmed(100 * max(0.0, 1 - ($litres * $days) / $plan->netWater()), 0).' %',
+                ),
+                new Term('leaves on', 'day '.self::LEAVES.', the tank grown in'),
+            ],
+            $trial->runs,
+        );
     }
 
     /** What goes wrong while away and in the month after; null where nothing does. */
@@ -80,8 +91,14 @@ final readonly class LongestHoliday implements Question
             if ($c['volume'][$day] < self::LEAST_WATER * $plan->netWater()) {
                 return 'a quarter of the water has dried up.';
             }
-            if (null !== $plan->firstAnimals() && $c['oxygen'][$day] < DawnOxygen::need($plan) && $c['oxygen'][$day] < $usual->trace->columns['oxygen'][$day] - self::WORSE_OXYGEN) {
-                return 'oxygen falls to '.Decimal::significant($c['oxygen'][$day], 2).' mg/L at dawn, since nobody thins the floaters or trims.';
+            if (
+                null !== $plan->firstAnimals()
+                && $c['oxygen'][$day] < DawnOxygen::need($plan)
+                && $c['oxygen'][$day] < $usual->trace->columns['oxygen'][$day] - self::WORSE_OXYGEN
+            ) {
+                return 'oxygen falls to '.
+                    Decimal::significant($c['oxygen'][$day], 2).
+                    ' mg/L at dawn, since nobody thins the floaters or trims.';
             }
             if (null !== $plan->firstAnimals() && $c['nitrite'][$day] > Nitrite::ACT) {
                 return 'nitrite rises to '.Decimal::significant($c['nitrite'][$day], 2).' mg N/L.';
@@ -91,8 +108,13 @@ final readonly class LongestHoliday implements Question
                 if ($before > 0 && $trace->heads[$day][$i] < min($group->count, $before) * (1 - self::MOST_LOST)) {
                     return \sprintf('animals die of hunger or bad water (%s).', $group->kind->common);
                 }
-                if ($group->kind->grams->value >= self::COUNTED && $before > 0 && $trace->heads[$day][$i] > 0
-                    && $trace->groups[$day][$i] / $trace->heads[$day][$i] < (1 - self::THINNER) * $usual->trace->groups[$day][$i] / $before) {
+                if (
+                    $group->kind->grams->value >= self::COUNTED
+                    && $before > 0
+                    && $trace->heads[$day][$i] > 0
+                    && $trace->groups[$day][$i] / $trace->heads[$day][$i]
+                        < ((1 - self::THINNER) * $usual->trace->groups[$day][$i]) / $before
+                ) {
                     return \sprintf('animals grow thin (%s).', $group->kind->common);
                 }
             }

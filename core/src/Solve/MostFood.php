@@ -37,11 +37,20 @@ final readonly class MostFood implements Question
         $trial = new Trial($this->editor, $patience);
         $before = Trial::failing($trial->judged($plan), self::OF);
         if (null !== $before) {
-            return Answer::none('what is fed is too much as it is, or something else is amiss: '.Trial::reason($before), [], $trial->runs);
+            return Answer::none(
+                'what is fed is too much as it is, or something else is amiss: '.Trial::reason($before),
+                [],
+                $trial->runs,
+            );
         }
         $limit = null;
-        $changes = static fn (int $steps): array => [new SetNumber('feeding.grams', round($fed * $steps / self::STEPS, 5))];
-        $most = $trial->largest(self::STEPS, self::STEPS * self::MOST, static function (int $steps) use ($trial, $plan, $changes, &$limit): bool {
+        $changes = static fn (int $steps): array => [new SetNumber('feeding.grams', round(($fed * $steps) / self::STEPS, 5))];
+        $most = $trial->largest(self::STEPS, self::STEPS * self::MOST, static function (int $steps) use (
+            $trial,
+            $plan,
+            $changes,
+            &$limit,
+        ): bool {
             $changed = $trial->changed($plan, $changes($steps));
             $failing = null === $changed ? null : Trial::failing($trial->judged($changed), self::OF);
             $limit = $failing ?? $limit;
@@ -52,13 +61,19 @@ final readonly class MostFood implements Question
         $terms = [
             new Term('fed', Decimal::significant($fed, 2).' g a day'),
             new Term('carried', Decimal::significant($times * $fed, 2).' g a day'),
-            ...($limit instanceof Margin ? [new Term('what forbids more', $limit->sentence)] : []),
+            ...$limit instanceof Margin ? [new Term('what forbids more', $limit->sentence)] : [],
         ];
         $sentence = \sprintf('%s × what you feed, %s g a day', Decimal::trimmed($times, 1), Decimal::significant($times * $fed, 2));
         if ($trial->brokenOff) {
             return Answer::soFar("At least $sentence.", $changes($most), $terms, $trial->runs);
         }
 
-        return Answer::found($sentence.($limit instanceof Margin ? ': with more, '.Words::small($limit->name).' fails.' : ', the most that Olvek tries.'), $changes($most), $terms, $trial->runs);
+        return Answer::found(
+            $sentence.
+                ($limit instanceof Margin ? ': with more, '.Words::small($limit->name).' fails.' : ', the most that Olvek tries.'),
+            $changes($most),
+            $terms,
+            $trial->runs,
+        );
     }
 }

@@ -25,7 +25,17 @@ final readonly class MostStock implements Question
     /** Head beyond which nothing is tried. J. */
     private const MOST = 2000;
     /** Margins that animals move; what fails without them is not theirs to answer for. */
-    private const OF = [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::PH, MarginId::Room, MarginId::Stock, MarginId::Losses, MarginId::Temperature];
+    private const OF = [
+        MarginId::Ammonia,
+        MarginId::Nitrite,
+        MarginId::Nitrate,
+        MarginId::Oxygen,
+        MarginId::PH,
+        MarginId::Room,
+        MarginId::Stock,
+        MarginId::Losses,
+        MarginId::Temperature,
+    ];
 
     public function __construct(private Editor $editor, private Kind $kind)
     {
@@ -44,7 +54,11 @@ final readonly class MostStock implements Question
         }
         $forbids = Trial::failing($trial->judged($first), self::OF);
         if (null !== $forbids) {
-            return Answer::none(\sprintf('even %d of %s are too many: %s', $one, $this->kind->common, Trial::reason($forbids)), [new Term('tried', (string) $one)], $trial->runs);
+            return Answer::none(
+                \sprintf('even %d of %s are too many: %s', $one, $this->kind->common, Trial::reason($forbids)),
+                [new Term('tried', (string) $one)],
+                $trial->runs,
+            );
         }
         $limit = null;
         $most = $trial->largest($one, self::MOST, function (int $count) use ($trial, $plan, &$limit): bool {
@@ -60,9 +74,13 @@ final readonly class MostStock implements Question
         \assert(null !== $full);
 
         $terms = [
-            new Term('animals', \sprintf('%s g', Decimal::significant($most * $this->kind->grams->value, 2)), $this->kind->grams->provenance),
+            new Term(
+                'animals',
+                \sprintf('%s g', Decimal::significant($most * $this->kind->grams->value, 2)),
+                $this->kind->grams->provenance,
+            ),
             new Term('food, with them', Decimal::significant($full->feed->grams, 2).' g a day', $this->kind->food->provenance),
-            ...($limit instanceof Margin ? [new Term('what forbids more', $limit->sentence)] : []),
+            ...$limit instanceof Margin ? [new Term('what forbids more', $limit->sentence)] : [],
         ];
         if ($trial->brokenOff) {
             return Answer::soFar(\sprintf('At least %d of %s.', $most, $this->kind->common), $changes, $terms, $trial->runs);

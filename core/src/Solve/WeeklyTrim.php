@@ -43,29 +43,57 @@ final readonly class WeeklyTrim implements Question
         // Which plant is cut: the one that grew most; its leaf and its water content say what a handful holds.
         $cut = 0;
         foreach ($plan->clumps as $i => $clump) {
-            $cut = $clump->kind->growth->value * $trace->clumps[$end - 1][$i] > $plan->clumps[$cut]->kind->growth->value * $trace->clumps[$end - 1][$cut] ? $i : $cut;
+            $cut =
+                $clump->kind->growth->value * $trace->clumps[$end - 1][$i] >
+                $plan->clumps[$cut]->kind->growth->value * $trace->clumps[$end - 1][$cut]
+                    ? $i
+                    : $cut;
         }
         $kind = $plan->clumps[$cut]->kind;
         $leaf = max(13.0, $trace->quotas[$end - 1][$cut]);
-        $wet = $must / $leaf * $kind->wetRatio->value;
+        $wet = ($must / $leaf) * $kind->wetRatio->value;
         $terms = [
             new Term('fed', Decimal::significant($fed, 2).' mg N a week', Provenance::Published, 'protein × 0.16: FAO 2003'),
             new Term('turned to gas in the bed', Decimal::significant($gas, 2).' mg N a week', Provenance::Memory),
             new Term('carried out by water changes', Decimal::significant($changed, 2).' mg N a week'),
             new Term('must leave with plants', Decimal::significant($must, 2).' mg N a week'),
             new Term('plants use', Decimal::significant($can, 2).' mg N a week', Provenance::Memory),
-            new Term($kind->common.' holds', Decimal::trimmed($leaf, 0).' mg N/g dry, '.Decimal::trimmed($kind->wetRatio->value, 0).' g wet to a gram dry', $kind->wetRatio->provenance),
+            new Term(
+                $kind->common.' holds',
+                Decimal::trimmed($leaf, 0).' mg N/g dry, '.Decimal::trimmed($kind->wetRatio->value, 0).' g wet to a gram dry',
+                $kind->wetRatio->provenance,
+            ),
             new Term('a handful', Decimal::trimmed(self::HANDFUL, 0).' g wet, shaken off', Provenance::CommonPractice),
         ];
         if ($must < 0.01) {
             return Answer::found('Nothing: the bed and water changes take away what is fed. Trim for looks.', [], $terms, $trial->runs);
         }
         if ($can < $must) {
-            return Answer::none(\sprintf('plants use only %s of the %s mg of nitrogen a week that would have to leave with them. More fast plants, floaters, or less food.', Decimal::significant($can, 2), Decimal::significant($must, 2)), $terms, $trial->runs);
+            return Answer::none(
+                \sprintf(
+                    'plants use only %s of the %s mg of nitrogen a week that would have to leave with them. More fast plants, floaters, '
+                        .'or less food.',
+                    Decimal::significant($can, 2),
+                    Decimal::significant($must, 2),
+                ),
+                $terms,
+                $trial->runs,
+            );
         }
         $handfuls = $wet / self::HANDFUL;
 
-        return Answer::found(\sprintf('About %s g wet a week, %s, best of %s.', Decimal::significant($wet, 2),
-            $handfuls < 0.75 ? \sprintf('a handful every %d weeks', max(2, (int) round(1 / max(0.02, $handfuls)))) : \sprintf('%s handful%s', Decimal::trimmed($handfuls, 0), $handfuls < 1.5 ? '' : 's'), mb_strtolower($kind->common)), [], $terms, $trial->runs);
+        return Answer::found(
+            \sprintf(
+                'About %s g wet a week, %s, best of %s.',
+                Decimal::significant($wet, 2),
+                $handfuls < 0.75
+                    ? \sprintf('a handful every %d weeks', max(2, (int) round(1 / max(0.02, $handfuls))))
+                    : \sprintf('%s handful%s', Decimal::trimmed($handfuls, 0), $handfuls < 1.5 ? '' : 's'),
+                mb_strtolower($kind->common),
+            ),
+            [],
+            $terms,
+            $trial->runs,
+        );
     }
 }

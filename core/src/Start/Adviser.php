@@ -21,7 +21,10 @@ use Olvek\Core\Water\WaterChange;
 /** Says of the newest readings what they mean and what to do: wait, change so many litres, feed nothing, take out melt, dim the lamp. */
 final readonly class Adviser
 {
-    /** mg N/L of ammonia without animals, above which even plants and bacteria are better off with less. C: no method doses beyond 6 mg/L as NH4. */
+    /**
+     * mg N/L of ammonia without animals, above which even plants and bacteria are better off with less. C: no method doses beyond 6 mg/L as
+     * NH4.
+     */
     private const TOO_MUCH_AMMONIA = 4.7;
     /** The same of nitrite. J (3–10): much of it is said to slow the bacteria that take it. */
     private const TOO_MUCH_NITRITE = 5.0;
@@ -39,9 +42,22 @@ final readonly class Adviser
     /** @return list<Advice> the gravest first */
     public static function on(TankToday $situation): array
     {
-        $advice = array_values(array_filter([self::old($situation), ...self::stocked($situation), ...self::bare($situation), self::nitrate($situation), self::algae($situation)]));
+        $advice = array_values(
+            array_filter([
+                self::old($situation),
+                ...self::stocked($situation),
+                ...self::bare($situation),
+                self::nitrate($situation),
+                self::algae($situation),
+            ]),
+        );
         if (0.0 === $situation->fed() && $situation->isFitNow() && $situation->plan->feed->grams > 0) {
-            $advice[] = new Advice(State::Holds, 'Ammonia and nitrite read 0 again: feeding may go on, little at first.', [], [new QuickEntry(EventKind::Feed, $situation->plan->feed->grams, 'Fed again')]);
+            $advice[] = new Advice(
+                State::Holds,
+                'Ammonia and nitrite read 0 again: feeding may go on, little at first.',
+                [],
+                [new QuickEntry(EventKind::Feed, $situation->plan->feed->grams, 'Fed again')],
+            );
         }
         if ([] === $advice && null !== $situation->lastTest()) {
             $advice[] = new Advice(State::Holds, 'Ammonia and nitrite read 0: nothing to do but look.');
@@ -55,7 +71,9 @@ final readonly class Adviser
     {
         $last = $situation->lastTest();
         if (null !== $last && $situation->today - $last > TankToday::FRESH && null !== $situation->stockedOn()) {
-            return new Advice(State::Tight, \sprintf('The last test is %d days old, and animals are in.', $situation->today - $last), ['Test today: what follows goes by an old reading.']);
+            return new Advice(State::Tight, \sprintf('The last test is %d days old, and animals are in.', $situation->today - $last), [
+                'Test today: what follows goes by an old reading.',
+            ]);
         }
 
         return null;
@@ -75,13 +93,33 @@ final readonly class Adviser
             $celsius = $situation->latest(Measure::Temperature)->value ?? $situation->plan->site->temperature;
             $free = $ammonia->value * Ammonia::unionisedShare($pH, $celsius);
             $grave = $free > AmmoniaMargin::safeUnionised() || $ammonia->value > AmmoniaMargin::TEST_ACT;
-            $advice[] = self::changed($situation, $grave ? State::Fails : State::Tight, \sprintf('Ammonia reads %s with animals in; at pH %s and %s that is %s mg N/L of the poisonous kind, which harms from %s.',
-                $situation->kit->show(Measure::Ammonia, $ammonia->value), Decimal::trimmed($pH, 1), $situation->units->show(Dimension::Temperature, $celsius, 0), Decimal::significant($free, 2), Decimal::significant(AmmoniaMargin::safeUnionised(), 2)),
-                $ammonia->value, Measure::Ammonia->nothingBelow());
+            $advice[] = self::changed(
+                $situation,
+                $grave ? State::Fails : State::Tight,
+                \sprintf(
+                    'Ammonia reads %s with animals in; at pH %s and %s that is %s mg N/L of the poisonous kind, which harms from %s.',
+                    $situation->kit->show(Measure::Ammonia, $ammonia->value),
+                    Decimal::trimmed($pH, 1),
+                    $situation->units->show(Dimension::Temperature, $celsius, 0),
+                    Decimal::significant($free, 2),
+                    Decimal::significant(AmmoniaMargin::safeUnionised(), 2),
+                ),
+                $ammonia->value,
+                Measure::Ammonia->nothingBelow(),
+            );
         }
         $nitrite = $situation->log->tests[$last][Measure::Nitrite->value] ?? null;
         if (null !== $nitrite && !$nitrite->isNothing()) {
-            $advice[] = self::changed($situation, $nitrite->value > Nitrite::ACT ? State::Fails : State::Tight, \sprintf('Nitrite reads %s with animals in: it keeps their blood from carrying oxygen.', $situation->kit->show(Measure::Nitrite, $nitrite->value)), $nitrite->value, Measure::Nitrite->nothingBelow());
+            $advice[] = self::changed(
+                $situation,
+                $nitrite->value > Nitrite::ACT ? State::Fails : State::Tight,
+                \sprintf(
+                    'Nitrite reads %s with animals in: it keeps their blood from carrying oxygen.',
+                    $situation->kit->show(Measure::Nitrite, $nitrite->value),
+                ),
+                $nitrite->value,
+                Measure::Nitrite->nothingBelow(),
+            );
         }
 
         return self::withMelt($situation, $advice);
@@ -99,12 +137,21 @@ final readonly class Adviser
         $changed = $situation->didSince(EventKind::Change, $tested);
         $stopped = 0.0 === $situation->fed();
         $do = [
-            $changed ? 'Water has been changed since: the next test tells whether it was enough.'
-                : \sprintf('Change %s, %s %% of the water, treated and as warm as the tank%s.', $litres, Decimal::trimmed(100 * $share, 0), $times > 1 ? \sprintf('; again tomorrow: it takes %d such changes', $times) : ''),
+            $changed
+                ? 'Water has been changed since: the next test tells whether it was enough.'
+                : \sprintf(
+                    'Change %s, %s %% of the water, treated and as warm as the tank%s.',
+                    $litres,
+                    Decimal::trimmed(100 * $share, 0),
+                    $times > 1 ? \sprintf('; again tomorrow: it takes %d such changes', $times) : '',
+                ),
             $stopped ? 'Go on feeding nothing until both read 0.' : 'Feed nothing until both read 0.',
             'Add no animals. Test again tomorrow.',
         ];
-        $offers = [...($changed ? [] : [new QuickEntry(EventKind::Change, round($share, 2), "Changed $litres")]), ...($stopped ? [] : [new QuickEntry(EventKind::Feed, 0.0, 'Feeding stopped')])];
+        $offers = [
+            ...$changed ? [] : [new QuickEntry(EventKind::Change, round($share, 2), "Changed $litres")],
+            ...$stopped ? [] : [new QuickEntry(EventKind::Feed, 0.0, 'Feeding stopped')],
+        ];
 
         return new Advice($state, $means, $do, $offers);
     }
@@ -119,15 +166,31 @@ final readonly class Adviser
         $advice = [];
         $test = $situation->log->tests[$last];
         $half = new QuickEntry(EventKind::Change, WaterChange::MOST_AT_ONCE, 'Changed half');
-        foreach ([[Measure::Ammonia, self::TOO_MUCH_AMMONIA, 'plants and bacteria take it; that is what they live on'], [Measure::Nitrite, self::TOO_MUCH_NITRITE, 'the first bacteria are at work, those that take nitrite are still growing']] as [$measure, $most, $why]) {
+        foreach (
+            [
+                [Measure::Ammonia, self::TOO_MUCH_AMMONIA, 'plants and bacteria take it; that is what they live on'],
+                [Measure::Nitrite, self::TOO_MUCH_NITRITE, 'the first bacteria are at work, those that take nitrite are still growing'],
+            ] as [$measure, $most, $why]
+        ) {
             $reading = $test[$measure->value] ?? null;
             if (null === $reading || $reading->isNothing()) {
                 continue;
             }
             $shown = Words::capital($measure->label()).' reads '.$situation->kit->show($measure, $reading->value);
-            $advice[] = $reading->value > $most
-                ? new Advice(State::Tight, "$shown: more than bacteria and plants bear well.", [\sprintf('Change half of the water, %s, and test tomorrow.', $situation->units->show(Dimension::Volume, $situation->plan->netWater() * WaterChange::MOST_AT_ONCE))], [$half])
-                : new Advice(State::Holds, "$shown. Nobody lives there yet: $why.", ['Wait; change nothing.']);
+            $advice[] =
+                $reading->value > $most
+                    ? new Advice(
+                        State::Tight,
+                        "$shown: more than bacteria and plants bear well.",
+                        [
+                            \sprintf(
+                                'Change half of the water, %s, and test tomorrow.',
+                                $situation->units->show(Dimension::Volume, $situation->plan->netWater() * WaterChange::MOST_AT_ONCE),
+                            ),
+                        ],
+                        [$half],
+                    )
+                    : new Advice(State::Holds, "$shown. Nobody lives there yet: $why.", ['Wait; change nothing.']);
         }
 
         return self::withMelt($situation, $advice);
@@ -142,7 +205,12 @@ final readonly class Adviser
      */
     private static function withMelt(TankToday $situation, array $advice): array
     {
-        $melting = array_filter($situation->plan->clumps, static fn ($c): bool => $c->kind->melt->value > self::MELTS && $situation->today >= $c->day + self::MELT[0] && $situation->today <= $c->day + self::MELT[1]);
+        $melting = array_filter(
+            $situation->plan->clumps,
+            static fn ($c): bool => $c->kind->melt->value > self::MELTS
+                && $situation->today >= $c->day + self::MELT[0]
+                && $situation->today <= $c->day + self::MELT[1],
+        );
         usort($advice, static fn (Advice $a, Advice $b): int => $b->state->rank() <=> $a->state->rank());
         $first = array_shift($advice);
         if ([] === $melting || null === $first) {
@@ -150,9 +218,19 @@ final readonly class Adviser
         }
         $names = implode(', ', array_unique(array_map(static fn ($c): string => $c->kind->common, $melting)));
 
-        $offers = $situation->didSince(EventKind::MulmOut, $situation->lastTest() ?? 0) ? $first->offers : [...$first->offers, new QuickEntry(EventKind::MulmOut, self::MELT_OUT, 'Dying leaves removed')];
+        $offers = $situation->didSince(EventKind::MulmOut, $situation->lastTest() ?? 0)
+            ? $first->offers
+            : [...$first->offers, new QuickEntry(EventKind::MulmOut, self::MELT_OUT, 'Dying leaves removed')];
 
-        return [new Advice($first->state, $first->means, [...$first->do, "Leaves of $names may be dissolving: remove what is slimy, leave roots and crowns."], $offers), ...$advice];
+        return [
+            new Advice(
+                $first->state,
+                $first->means,
+                [...$first->do, "Leaves of $names may be dissolving: remove what is slimy, leave roots and crowns."],
+                $offers,
+            ),
+            ...$advice,
+        ];
     }
 
     /** What to do about a recent reading of nitrate above what is right for a start; null where there is none. */
@@ -164,13 +242,31 @@ final readonly class Adviser
             return null;
         }
         $change = WaterChange::of($nitrate->value, $limit, $situation->plan->water->nitrate, $situation->plan->netWater());
-        $means = \sprintf('Nitrate reads %s; %s it should be at most %s.', $situation->kit->show(Measure::Nitrate, $nitrate->value), null === $situation->stockedOn() ? 'before animals come' : 'with animals in', $situation->kit->show(Measure::Nitrate, $limit));
+        $means = \sprintf(
+            'Nitrate reads %s; %s it should be at most %s.',
+            $situation->kit->show(Measure::Nitrate, $nitrate->value),
+            null === $situation->stockedOn() ? 'before animals come' : 'with animals in',
+            $situation->kit->show(Measure::Nitrate, $limit),
+        );
         if (null === $change) {
             return new Advice(State::Tight, $means, ['The tap holds as much: only plants bring it down. More fast ones, and less food.']);
         }
 
-        return new Advice(State::Tight, $means, [\sprintf('Change %s, %s %% of the water%s.', $situation->units->show(Dimension::Volume, $change->litres), Decimal::trimmed(100 * $change->share, 0), $change->times > 1 ? ", in $change->times goes, a day apart" : '')],
-            $situation->didSince(EventKind::Change, $nitrate->day) ? [] : [new QuickEntry(EventKind::Change, round($change->each, 2), 'Changed')]);
+        return new Advice(
+            State::Tight,
+            $means,
+            [
+                \sprintf(
+                    'Change %s, %s %% of the water%s.',
+                    $situation->units->show(Dimension::Volume, $change->litres),
+                    Decimal::trimmed(100 * $change->share, 0),
+                    $change->times > 1 ? ", in $change->times goes, a day apart" : '',
+                ),
+            ],
+            $situation->didSince(EventKind::Change, $nitrate->day)
+                ? []
+                : [new QuickEntry(EventKind::Change, round($change->each, 2), 'Changed')],
+        );
     }
 
     private static function algae(TankToday $situation): ?Advice
@@ -186,7 +282,11 @@ final readonly class Adviser
         $after = LightPlan::on($plan, $step);
         $dim = match (true) {
             null === $before || null === $after => 'Shade the tank from the sun, or turn it.',
-            $after->share < $before->share => \sprintf('Lamp back a step, to %d %% for %s h, until a week passes without them.', (int) round(100 * $after->share), Decimal::trimmed($after->hours, 1)),
+            $after->share < $before->share => \sprintf(
+                'Lamp back a step, to %d %% for %s h, until a week passes without them.',
+                (int) round(100 * $after->share),
+                Decimal::trimmed($after->hours, 1),
+            ),
             default => 'Let the lamp burn an hour less, and no brighter, until a week passes without them.',
         };
 

@@ -15,22 +15,46 @@ final readonly class BottledBacteria implements Protocol
 
     public function lay(GateSequence $course, TankToday $situation, Stocking $stocking): void
     {
-        $course->gate('bacteria', 'Bacteria in', 'the bottle’s dose for the free water', 0,
+        $course->gate(
+            'bacteria',
+            'Bacteria in',
+            'the bottle’s dose for the free water',
+            0,
             static fn (int $from): ?int => $situation->firstEvent(EventKind::Bacteria),
-            static fn (int $from): array => [true, 'Shake it, pour it over the bed, lamp off for the first hours.', new QuickEntry(EventKind::Bacteria, 1.0, 'Poured in', 'By its label, for the free water of this tank.')], true);
+            static fn (int $from): array => [
+                true,
+                'Shake it, pour it over the bed, lamp off for the first hours.',
+                new QuickEntry(EventKind::Bacteria, 1.0, 'Poured in', 'By its label, for the free water of this tank.'),
+            ],
+            true,
+        );
         $stocking->first($course);
         $first = $situation->stockedOn();
-        $course->gate('week', 'A week of nothing', \sprintf('ammonia and nitrite at 0 in %d daily tests one after another', self::WEEK), $first ?? 1,
+        $course->gate(
+            'week',
+            'A week of nothing',
+            \sprintf('ammonia and nitrite at 0 in %d daily tests one after another', self::WEEK),
+            $first ?? 1,
             static fn (int $from): ?int => null === $first ? null : $situation->quietBy($from, self::WEEK, self::WEEK - 1),
             static function (int $from) use ($situation, $first): array {
                 if (null === $first) {
-                    return [false, 'The bacteria need something to live on: the first few animals come with them. '.$situation->standing(), null];
+                    return [
+                        false,
+                        'The bacteria need something to live on: the first few animals come with them. '.$situation->standing(),
+                        null,
+                    ];
                 }
                 $run = $situation->quietRun($from);
                 $missed = self::missed($situation, $from);
 
-                return [false, \sprintf('%d of %d tests. %s', min($run, self::WEEK), self::WEEK, $situation->standing()).([] === $missed ? '' : \sprintf(' Day %s went untested: a day without a test does not count.', implode(', ', $missed))), null];
-            });
+                return [
+                    false,
+                    \sprintf('%d of %d tests. %s', min($run, self::WEEK), self::WEEK, $situation->standing()).
+                    ([] === $missed ? '' : \sprintf(' Day %s went untested: a day without a test does not count.', implode(', ', $missed))),
+                    null,
+                ];
+            },
+        );
     }
 
     public function nextTest(TankToday $situation, int $last): int

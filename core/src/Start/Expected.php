@@ -27,7 +27,10 @@ final readonly class Expected
         $stocking = new Stocking($situation);
         $course = new GateSequence($situation);
         $protocol->lay($course, $situation, new Stocking($situation));
-        $expected = array_map(static fn (Group $g): array => ['group' => $g, 'came' => null !== $situation->firstEvent(EventKind::Stock, $g->id)], $stocking->groups);
+        $expected = array_map(
+            static fn (Group $g): array => ['group' => $g, 'came' => null !== $situation->firstEvent(EventKind::Stock, $g->id)],
+            $stocking->groups,
+        );
         foreach ($forecast->quiet($situation->today) as $how => $quiet) {
             $ready = match (true) {
                 $course->isThrough() => $situation->today,
@@ -36,12 +39,17 @@ final readonly class Expected
             };
             $before = null;
             foreach ($expected as $n => ['group' => $group]) {
-                $before = $situation->firstEvent(EventKind::Stock, $group->id) ?? (null === $ready ? null : max($situation->today, $ready, Stocking::notBefore($group, $before, $way)));
+                $before =
+                    $situation->firstEvent(EventKind::Stock, $group->id) ??
+                    (null === $ready ? null : max($situation->today, $ready, Stocking::notBefore($group, $before, $way)));
                 $expected[$n][$how] = $before;
             }
         }
 
-        return array_map(static fn (array $e): self => new self($e['group'], $e['early'] ?? null, $e['likely'] ?? null, $e['late'] ?? null, $e['came']), $expected);
+        return array_map(
+            static fn (array $e): self => new self($e['group'], $e['early'] ?? null, $e['likely'] ?? null, $e['late'] ?? null, $e['came']),
+            $expected,
+        );
     }
 
     /** Days by which the plan would have to move; 0 where it stands, or where nothing can be said. */

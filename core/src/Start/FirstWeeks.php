@@ -27,8 +27,14 @@ final readonly class FirstWeeks
      * @param list<Measure> $measures that it should take in
      * @param list<Advice>  $advice
      */
-    private function __construct(public TankToday $situation, public array $gates, public int $nextTest, public array $measures, public array $advice, public bool $over)
-    {
+    private function __construct(
+        public TankToday $situation,
+        public array $gates,
+        public int $nextTest,
+        public array $measures,
+        public array $advice,
+        public bool $over,
+    ) {
     }
 
     public static function of(TankToday $situation): self
@@ -41,7 +47,14 @@ final readonly class FirstWeeks
         self::settle($course, $situation);
         $gates = [...$course->gates(), ...self::feeding($situation)];
 
-        return new self($situation, $gates, self::nextTest($situation, $protocol, $course->isThrough()), self::measures($situation), Adviser::on($situation), $course->isThrough());
+        return new self(
+            $situation,
+            $gates,
+            self::nextTest($situation, $protocol, $course->isThrough()),
+            self::measures($situation),
+            Adviser::on($situation),
+            $course->isThrough(),
+        );
     }
 
     public static function protocol(StartWay $way): Protocol
@@ -85,9 +98,14 @@ final readonly class FirstWeeks
             return;
         }
         $last = $situation->lastEvent(EventKind::Stock)->day ?? 0;
-        $course->gate('settled', 'Settled', \sprintf('ammonia and nitrite at 0 for %d days after the last have come', self::SETTLED), $last + 1,
+        $course->gate(
+            'settled',
+            'Settled',
+            \sprintf('ammonia and nitrite at 0 for %d days after the last have come', self::SETTLED),
+            $last + 1,
             static fn (int $from): ?int => $situation->quietBy($from, 2, self::SETTLED - 1),
-            static fn (int $from): array => [false, $situation->standing(), null]);
+            static fn (int $from): array => [false, $situation->standing(), null],
+        );
     }
 
     /** @return list<Gate> */
@@ -98,9 +116,16 @@ final readonly class FirstWeeks
             return [];
         }
         $came = $situation->stockedOn();
-        $notBefore = max($plan->feedFrom, StartWay::Plants === $plan->preparation->way ? ($came ?? $situation->today) + Stocking::APART : 0);
+        $notBefore = max(
+            $plan->feedFrom,
+            StartWay::Plants === $plan->preparation->way ? ($came ?? $situation->today) + Stocking::APART : 0,
+        );
         $course = new GateSequence($situation);
-        $course->gate('feed', 'Feeding begins', 'ammonia and nitrite at 0, and somebody to feed', $notBefore,
+        $course->gate(
+            'feed',
+            'Feeding begins',
+            'ammonia and nitrite at 0, and somebody to feed',
+            $notBefore,
             static function (int $from) use ($situation): ?int {
                 foreach ($situation->log->of(EventKind::Feed) as $event) {
                     if ($event->amount > 0) {
@@ -110,9 +135,17 @@ final readonly class FirstWeeks
 
                 return null;
             },
-            static fn (int $from): array => null === $came ? [false, 'Nobody is in yet.', null] : ($situation->isFitNow()
-                ? [true, \sprintf('Begin with less than planned; %s g a day is all of it.', Decimal::trimmed($plan->feed->grams, 3)), new QuickEntry(EventKind::Feed, $plan->feed->grams, 'Feeding has begun')]
-                : [false, $situation->standing(), null]), true);
+            static fn (int $from): array => null === $came
+                ? [false, 'Nobody is in yet.', null]
+                : ($situation->isFitNow()
+                    ? [
+                        true,
+                        \sprintf('Begin with less than planned; %s g a day is all of it.', Decimal::trimmed($plan->feed->grams, 3)),
+                        new QuickEntry(EventKind::Feed, $plan->feed->grams, 'Feeding has begun'),
+                    ]
+                    : [false, $situation->standing(), null]),
+            true,
+        );
 
         return $course->gates();
     }

@@ -20,23 +20,50 @@ final readonly class FishlessCycle implements Protocol
     public function lay(GateSequence $course, TankToday $situation, Stocking $stocking): void
     {
         [$day, $dose] = self::planned($situation);
-        $course->gate('dose', 'The first dose', \sprintf('ammonium chloride to %s', $situation->kit->show(Measure::Ammonia, $dose)), $day,
+        $course->gate(
+            'dose',
+            'The first dose',
+            \sprintf('ammonium chloride to %s', $situation->kit->show(Measure::Ammonia, $dose)),
+            $day,
             static fn (int $from): ?int => $situation->firstEvent(EventKind::Dose),
-            static fn (int $from): array => [true, 'Roots and film have begun; now they get something to work on.', self::offer($situation, $dose)], true);
-        $course->gate('gone', 'A dose gone in a day', 'ammonia and nitrite at 0 the day after a dose', 0,
+            static fn (int $from): array => [
+                true,
+                'Roots and film have begun; now they get something to work on.',
+                self::offer($situation, $dose),
+            ],
+            true,
+        );
+        $course->gate(
+            'gone',
+            'A dose gone in a day',
+            'ammonia and nitrite at 0 the day after a dose',
+            0,
             static fn (int $from): ?int => self::goneInADay($situation),
             static function (int $from) use ($situation, $dose): array {
                 $last = self::lastDose($situation);
                 $after = null === $last ? null : $situation->quietBy($last + 1, 1);
 
                 return match (true) {
-                    null !== $after => [true, \sprintf('The dose of day %d was gone by day %d. Dose again: if tomorrow’s test reads 0, the tank is ready.', $last, $after), self::offer($situation, $dose)],
+                    null !== $after => [
+                        true,
+                        \sprintf(
+                            'The dose of day %d was gone by day %d. Dose again: if tomorrow’s test reads 0, the tank is ready.',
+                            $last,
+                            $after,
+                        ),
+                        self::offer($situation, $dose),
+                    ],
                     null !== $last && $last === $situation->today => [false, 'Dosed today: test tomorrow, at about this hour.', null],
                     default => [false, $situation->standing().self::since($situation), null],
                 };
-            });
+            },
+        );
         $limit = Ion::Nitrate->toElement(Nitrate::START);
-        $course->gate('nitrate', 'Nitrate low', \sprintf('nitrate at most %s, if need be after a large change', $situation->kit->show(Measure::Nitrate, $limit)), 0,
+        $course->gate(
+            'nitrate',
+            'Nitrate low',
+            \sprintf('nitrate at most %s, if need be after a large change', $situation->kit->show(Measure::Nitrate, $limit)),
+            0,
             static function (int $from) use ($situation, $limit): ?int {
                 foreach ($situation->log->readings as $reading) {
                     if ($reading->day >= $from && Measure::Nitrate === $reading->measure && $reading->value <= $limit) {
@@ -50,8 +77,11 @@ final readonly class FishlessCycle implements Protocol
                 $nitrate = $situation->latest(Measure::Nitrate);
                 $advice = null === $nitrate || $nitrate->day < $from ? null : Adviser::nitrate($situation);
 
-                return null === $advice ? [false, 'Test nitrate.', null] : [false, "$advice->means ".implode(' ', $advice->do).' Then test again.', $advice->offers[0] ?? null];
-            });
+                return null === $advice
+                    ? [false, 'Test nitrate.', null]
+                    : [false, "$advice->means ".implode(' ', $advice->do).' Then test again.', $advice->offers[0] ?? null];
+            },
+        );
     }
 
     public function nextTest(TankToday $situation, int $last): int
@@ -107,13 +137,27 @@ final readonly class FishlessCycle implements Protocol
             }
         }
 
-        return null === $since ? '' : \sprintf(' Nitrite has stood for %d days; it usually takes about two weeks to vanish. Wait, and add nothing.', max(1, $situation->today - $since));
+        return null === $since
+            ? ''
+            : \sprintf(
+                ' Nitrite has stood for %d days; it usually takes about two weeks to vanish. Wait, and add nothing.',
+                max(1, $situation->today - $since),
+            );
     }
 
     private static function offer(TankToday $situation, float $dose): QuickEntry
     {
         $grams = Ammonium::grams($dose, $situation->plan->netWater());
 
-        return new QuickEntry(EventKind::Dose, $dose, 'Dosed', \sprintf('%s g of ammonium chloride for %s, dissolved first. Goggles; away from children; never with animals in.', Decimal::significant($grams, 2), $situation->units->show(Dimension::Volume, $situation->plan->netWater())));
+        return new QuickEntry(
+            EventKind::Dose,
+            $dose,
+            'Dosed',
+            \sprintf(
+                '%s g of ammonium chloride for %s, dissolved first. Goggles; away from children; never with animals in.',
+                Decimal::significant($grams, 2),
+                $situation->units->show(Dimension::Volume, $situation->plan->netWater()),
+            ),
+        );
     }
 }

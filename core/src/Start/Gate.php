@@ -13,7 +13,14 @@ final readonly class Gate
      * @param int|null $day   on which it was passed; else the first on which it could be, as far as days alone decide
      * @param QuickEntry|null $offer what is to be done now
      */
-    public function __construct(public string $id, public string $name, public GateState $state, public string $needs, public string $words, public ?int $day, public ?QuickEntry $offer = null)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public GateState $state,
+        public string $needs,
+        public string $words,
+        public ?int $day,
+        public ?QuickEntry $offer = null,
+    ) {
     }
 }

@@ -24,8 +24,15 @@ final class GateSequence
      * @param \Closure(int): array{bool, string, QuickEntry|null} $standing given that day: whether it is open, how it stands, what to do
      * @param bool $outOfTurn whether it counts as passed even where one before it was not
      */
-    public function gate(string $id, string $name, string $needs, int $notBefore, \Closure $passedOn, \Closure $standing, bool $outOfTurn = false): self
-    {
+    public function gate(
+        string $id,
+        string $name,
+        string $needs,
+        int $notBefore,
+        \Closure $passedOn,
+        \Closure $standing,
+        bool $outOfTurn = false,
+    ): self {
         $from = max($notBefore, $this->passed ?? $this->soonest);
         $blocked = null === $this->passed;
         $day = $blocked && !$outOfTurn ? null : $passedOn($from);
@@ -41,7 +48,15 @@ final class GateSequence
         } else {
             [$open, $words, $offer] = $standing($from);
             $early = $this->situation->today < $from;
-            $this->gates[] = new Gate($id, $name, $open && !$early ? GateState::Ready : GateState::Waits, $needs, $early ? \sprintf('Not before day %d.%s', $from, $open || '' === $words ? '' : " $words") : $words, $from, $early ? null : $offer);
+            $this->gates[] = new Gate(
+                $id,
+                $name,
+                $open && !$early ? GateState::Ready : GateState::Waits,
+                $needs,
+                $early ? \sprintf('Not before day %d.%s', $from, $open || '' === $words ? '' : " $words") : $words,
+                $from,
+                $early ? null : $offer,
+            );
             $this->passed = null;
         }
         $this->soonest = max($from, $this->situation->today);

@@ -11,9 +11,18 @@ final readonly class PlantLedCycle implements Protocol
 {
     public function lay(GateSequence $course, TankToday $situation, Stocking $stocking): void
     {
-        $course->gate('fit', 'The plants hold the water', 'ammonia and nitrite at 0', 1,
+        $course->gate(
+            'fit',
+            'The plants hold the water',
+            'ammonia and nitrite at 0',
+            1,
             static fn (int $from): ?int => $situation->quietBy($from, 1),
-            static fn (int $from): array => [false, $situation->standing().' The plants should take it within days; a change of water helps where they do not.', null]);
+            static fn (int $from): array => [
+                false,
+                $situation->standing().' The plants should take it within days; a change of water helps where they do not.',
+                null,
+            ],
+        );
     }
 
     public function nextTest(TankToday $situation, int $last): int

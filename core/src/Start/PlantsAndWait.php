@@ -14,9 +14,22 @@ final readonly class PlantsAndWait implements Protocol
     public function lay(GateSequence $course, TankToday $situation, Stocking $stocking): void
     {
         $soonest = StartWay::Waiting->soonest();
-        $course->gate('fit', 'Grown in', \sprintf('ammonia and nitrite at 0, twice, %d days or more apart, from day %d on', self::APART, $soonest - self::APART), 0,
+        $course->gate(
+            'fit',
+            'Grown in',
+            \sprintf('ammonia and nitrite at 0, twice, %d days or more apart, from day %d on', self::APART, $soonest - self::APART),
+            0,
             static fn (int $from): ?int => $situation->quietBy($soonest - self::APART, 2, self::APART),
-            static fn (int $from): array => [false, ($situation->today < $soonest ? \sprintf('Plants only, until day %d. ', $soonest) : '').$situation->standing().($situation->today >= $soonest && $situation->quietRun($soonest - self::APART) > 0 ? \sprintf(' Once more, %d days later.', self::APART) : ''), null]);
+            static fn (int $from): array => [
+                false,
+                ($situation->today < $soonest ? \sprintf('Plants only, until day %d. ', $soonest) : '').
+                $situation->standing().
+                ($situation->today >= $soonest && $situation->quietRun($soonest - self::APART) > 0
+                    ? \sprintf(' Once more, %d days later.', self::APART)
+                    : ''),
+                null,
+            ],
+        );
     }
 
     public function nextTest(TankToday $situation, int $last): int

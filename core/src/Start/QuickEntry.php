@@ -15,7 +15,12 @@ final readonly class QuickEntry
      * @param string      $button what the button says
      * @param string      $words  how much that is here, and how
      */
-    public function __construct(public EventKind $kind, public float $amount, public string $button, public string $words = '', public ?string $of = null)
-    {
+    public function __construct(
+        public EventKind $kind,
+        public float $amount,
+        public string $button,
+        public string $words = '',
+        public ?string $of = null,
+    ) {
     }
 }

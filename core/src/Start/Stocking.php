@@ -24,7 +24,11 @@ final class Stocking
     {
         $groups = array_filter($situation->plan->groups, static fn (Group $g): bool => $g->count > 0);
         // Who is in already came first, whatever was planned.
-        $rank = static fn (Group $g): array => [null === $situation->firstEvent(EventKind::Stock, $g->id) ? 1 : 0, $situation->firstEvent(EventKind::Stock, $g->id) ?? $g->day, $g->kind->shape->turn()];
+        $rank = static fn (Group $g): array => [
+            null === $situation->firstEvent(EventKind::Stock, $g->id) ? 1 : 0,
+            $situation->firstEvent(EventKind::Stock, $g->id) ?? $g->day,
+            $g->kind->shape->turn(),
+        ];
         usort($groups, static fn (Group $a, Group $b): int => $rank($a) <=> $rank($b));
         $this->groups = $groups;
     }
@@ -58,12 +62,30 @@ final class Stocking
         $situation = $this->situation;
         $came = $situation->firstEvent(EventKind::Stock, $group->id);
         $notBefore = self::notBefore($group, $this->before, $situation->plan->preparation->way);
-        $course->gate("group-$group->id", \sprintf('%d × %s', $group->count, $group->kind->common),
-            \sprintf('ammonia and nitrite at 0 in a test not older than %d days', TankToday::FRESH).(0 === $this->laid ? '' : \sprintf('; %d days or more after the last', self::APART)), $notBefore,
+        $course->gate(
+            "group-$group->id",
+            \sprintf('%d × %s', $group->count, $group->kind->common),
+            \sprintf('ammonia and nitrite at 0 in a test not older than %d days', TankToday::FRESH).
+                (0 === $this->laid ? '' : \sprintf('; %d days or more after the last', self::APART)),
+            $notBefore,
             static fn (int $from): ?int => $came,
             static fn (int $from): array => $situation->isFitNow()
-                ? [true, 'They may come. Float the bag to the tank’s warmth, drip if the water differs, lamp off for the day. '.$situation->standing(), new QuickEntry(EventKind::Stock, (float) $group->count, 'They have come', '', $group->id)]
-                : [false, $situation->standing().(null === $situation->lastTest() || $situation->today - $situation->lastTest() > TankToday::FRESH ? ' Test first.' : ''), null], true);
+                ? [
+                    true,
+                    'They may come. Float the bag to the tank’s warmth, drip if the water differs, lamp off for the day. '.
+                    $situation->standing(),
+                    new QuickEntry(EventKind::Stock, (float) $group->count, 'They have come', '', $group->id),
+                ]
+                : [
+                    false,
+                    $situation->standing().
+                    (null === $situation->lastTest() || $situation->today - $situation->lastTest() > TankToday::FRESH
+                        ? ' Test first.'
+                        : ''),
+                    null,
+                ],
+            true,
+        );
         $this->before = $came ?? max($notBefore, $situation->today);
         ++$this->laid;
     }

@@ -23,8 +23,13 @@ final readonly class TankToday
     public Log $log;
 
     /** @param int $today days after filling */
-    public function __construct(public Plan $plan, Log $log, public int $today, public TestKit $kit, public UnitSystem $units = UnitSystem::Metric)
-    {
+    public function __construct(
+        public Plan $plan,
+        Log $log,
+        public int $today,
+        public TestKit $kit,
+        public UnitSystem $units = UnitSystem::Metric,
+    ) {
         $this->log = $log->upTo($today);
     }
 
@@ -72,7 +77,9 @@ final readonly class TankToday
         return $run;
     }
 
-    /** The day by which so many tests in a row read nothing, at least so many days apart from first to last; null where there is none yet. */
+    /**
+     * The day by which so many tests in a row read nothing, at least so many days apart from first to last; null where there is none yet.
+     */
     public function quietBy(int $from, int $tests, int $apart = 0): ?int
     {
         $run = [];
@@ -133,7 +140,11 @@ final readonly class TankToday
     /** What counts as 0 by the keeper's kit, in words. */
     public function nothing(): string
     {
-        return \sprintf('Your kit reads zero below %s of ammonia and %s of nitrite', $this->kit->show(Measure::Ammonia, Measure::Ammonia->nothingBelow()), $this->kit->show(Measure::Nitrite, Measure::Nitrite->nothingBelow()));
+        return \sprintf(
+            'Your kit reads zero below %s of ammonia and %s of nitrite',
+            $this->kit->show(Measure::Ammonia, Measure::Ammonia->nothingBelow()),
+            $this->kit->show(Measure::Nitrite, Measure::Nitrite->nothingBelow()),
+        );
     }
 
     /** How the newest test stands against "both nothing", in words. */
@@ -141,7 +152,9 @@ final readonly class TankToday
     {
         $last = $this->lastTest();
         if (null === $last) {
-            return null === $this->latest(Measure::Ammonia) && null === $this->latest(Measure::Nitrite) ? 'Nothing has been tested yet.' : 'Only one of the two has been tested: both count.';
+            return null === $this->latest(Measure::Ammonia) && null === $this->latest(Measure::Nitrite)
+                ? 'Nothing has been tested yet.'
+                : 'Only one of the two has been tested: both count.';
         }
         $shown = [];
         foreach ([Measure::Ammonia, Measure::Nitrite] as $measure) {
@@ -154,6 +167,8 @@ final readonly class TankToday
             return \sprintf('On day %d %s.', $last, implode(' and ', $shown));
         }
 
-        return $this->today - $last > self::FRESH ? \sprintf('Both read 0 on day %d, but that is %d days ago.', $last, $this->today - $last) : \sprintf('Both read 0 on day %d.', $last);
+        return $this->today - $last > self::FRESH
+            ? \sprintf('Both read 0 on day %d, but that is %d days ago.', $last, $this->today - $last)
+            : \sprintf('Both read 0 on day %d.', $last);
     }
 }

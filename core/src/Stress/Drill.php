@@ -34,7 +34,10 @@ final readonly class Drill
      */
     public static function run(Plan $plan, TimeLimit $patience = new NoTimeLimit()): array
     {
-        $day = min(self::LATEST, max(self::USUAL_DAY, self::SETTLED + max([0, ...array_map(static fn ($g): int => $g->day, $plan->groups)])));
+        $day = min(
+            self::LATEST,
+            max(self::USUAL_DAY, self::SETTLED + max([0, ...array_map(static fn ($g): int => $g->day, $plan->groups)])),
+        );
         $found = [];
         $usual = null;
         foreach (Mishap::cases() as $mishap) {
@@ -54,13 +57,18 @@ final readonly class Drill
     /**
      * @param list<\Olvek\Core\Event\Event> $events none for usual care
      *
-     * @return array{oxygen: float, ammonia: float, nitrite: float, hours: float|null, lost: float} worst of the days watched; hours until the first limit was passed
+     * @return array{oxygen: float, ammonia: float, nitrite: float, hours: float|null, lost: float} worst of the days watched; hours
+     *     until the first limit was passed
      */
     private static function watch(Plan $plan, array $events, int $day, int $days): array
     {
         [$least] = DawnOxygen::limits($plan);
         $worst = ['oxygen' => \INF, 'ammonia' => 0.0, 'nitrite' => 0.0, 'hours' => null, 'lost' => 0.0];
-        $trace = (new Runner($plan))->run($day + $days, [] === $events ? UsualCare::events() : $events, 1, null, static function (int $n, int $hour, array $water) use (&$worst, $day, $least): void {
+        $trace = (new Runner($plan))->run($day + $days, [] === $events ? UsualCare::events() : $events, 1, null, static function (
+            int $n,
+            int $hour,
+            array $water,
+        ) use (&$worst, $day, $least): void {
             if ($n < $day) {
                 return;
             }
@@ -88,22 +96,46 @@ final readonly class Drill
     private static function told(Plan $plan, Mishap $mishap, int $day, array $worst, array $usual): Rehearsal
     {
         [$least, $good] = DawnOxygen::limits($plan);
-        $worse = $worst['oxygen'] < $usual['oxygen'] - self::WORSE_OXYGEN || $worst['ammonia'] > $usual['ammonia'] + self::WORSE || $worst['nitrite'] > $usual['nitrite'] + self::WORSE;
+        $worse =
+            $worst['oxygen'] < $usual['oxygen'] - self::WORSE_OXYGEN
+            || $worst['ammonia'] > $usual['ammonia'] + self::WORSE
+            || $worst['nitrite'] > $usual['nitrite'] + self::WORSE;
         $state = match (true) {
             !$worse => State::Holds,
             null !== $worst['hours'] => State::Fails,
             $worst['oxygen'] < $good || $worst['ammonia'] > Ammonia::TEST_SHOWS || $worst['nitrite'] > Nitrite::WATCH => State::Tight,
             default => State::Holds,
         };
-        $what = array_values(array_filter([
-            $worst['oxygen'] < $good ? 'oxygen falls to '.Decimal::significant($worst['oxygen'], 2).' mg/L' : '',
-            $worst['ammonia'] > Ammonia::TEST_SHOWS / 2 ? 'ammonia rises to '.Decimal::significant($worst['ammonia'], 2).' mg N/L' : '',
-            $worst['nitrite'] > Nitrite::WATCH / 2 ? 'nitrite rises to '.Decimal::significant($worst['nitrite'], 2).' mg N/L' : '',
-        ], static fn (string $s): bool => '' !== $s));
+        $what = array_values(
+            array_filter(
+                [
+                    $worst['oxygen'] < $good ? 'oxygen falls to '.Decimal::significant($worst['oxygen'], 2).' mg/L' : '',
+                    $worst['ammonia'] > Ammonia::TEST_SHOWS / 2
+                        ? 'ammonia rises to '.Decimal::significant($worst['ammonia'], 2).' mg N/L'
+                        : '',
+                    $worst['nitrite'] > Nitrite::WATCH / 2
+                        ? 'nitrite rises to '.Decimal::significant($worst['nitrite'], 2).' mg N/L'
+                        : '',
+                ],
+                static fn (string $s): bool => '' !== $s,
+            ),
+        );
         $after = null !== $worst['hours'] && $worse ? ' The first limit is passed after '.self::span($worst['hours']).'.' : '';
 
-        return new Rehearsal($mishap, $state, $mishap->begins($day), $worse ? $worst['hours'] : null, $worst['ammonia'], $worst['nitrite'], $worst['oxygen'],
-            [] === $what || !$worse ? 'The tank takes it: oxygen stays above '.Decimal::significant($worst['oxygen'], 2).' mg/L and no test shows anything new.' : Words::capital(implode(', ', $what)).'.'.$after);
+        return new Rehearsal(
+            $mishap,
+            $state,
+            $mishap->begins($day),
+            $worse ? $worst['hours'] : null,
+            $worst['ammonia'],
+            $worst['nitrite'],
+            $worst['oxygen'],
+            [] === $what || !$worse
+                ? 'The tank takes it: oxygen stays above '.
+                    Decimal::significant($worst['oxygen'], 2).
+                    ' mg/L and no test shows anything new.'
+                : Words::capital(implode(', ', $what)).'.'.$after,
+        );
     }
 
     private static function span(float $hours): string

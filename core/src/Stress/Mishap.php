@@ -53,7 +53,8 @@ enum Mishap: string
     public function remedy(): string
     {
         return match ($this) {
-            self::Overfed => 'Take out what is left of it, change a third of the water, feed nothing for some days; ripple the surface by night.',
+            self::Overfed => 'Take out what is left of it, change a third of the water, feed nothing for some days; ripple the surface by '
+                .'night.',
             self::DeadFish => 'Look for whoever is missing, take it out, change a quarter of the water.',
             self::LampOut => 'Use any other lamp or a bright room for some hours; ripple the surface meanwhile, feed little.',
             self::HeatWave => 'Lamp off at noon, lid off, a fan over the water, ripple it by night; feed little.',
@@ -83,7 +84,11 @@ enum Mishap: string
     public function events(Plan $plan, int $day): array
     {
         return match ($this) {
-            self::Overfed => [new Feed($day, max(self::HANDFUL * $plan->feed->grams, self::TIN * $plan->netWater())), new Feed($day + 1, $plan->feed->grams), ...UsualCare::events()],
+            self::Overfed => [
+                new Feed($day, max(self::HANDFUL * $plan->feed->grams, self::TIN * $plan->netWater())),
+                new Feed($day + 1, $plan->feed->grams),
+                ...UsualCare::events(),
+            ],
             self::DeadFish => [...self::death($plan, $day), ...UsualCare::events()],
             self::LampOut => [new LampOff($day, self::DARK), ...UsualCare::events()],
             self::HeatWave => [new Spell($day, self::HOT, self::HOTTER), ...UsualCare::events()],
@@ -122,7 +127,10 @@ enum Mishap: string
     {
         $largest = null;
         foreach ($plan->groups as $i => $group) {
-            if (Shape::Snail !== $group->kind->shape && (null === $largest || $group->kind->grams->value > $plan->groups[$largest]->kind->grams->value)) {
+            if (
+                Shape::Snail !== $group->kind->shape
+                && (null === $largest || $group->kind->grams->value > $plan->groups[$largest]->kind->grams->value)
+            ) {
                 $largest = $i;
             }
         }

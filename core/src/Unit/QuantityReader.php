@@ -12,7 +12,8 @@ namespace Olvek\Core\Unit;
  */
 final class QuantityReader
 {
-    private const NUMBER = '(?<sign>[+\-−]?)\s*(?:(?<whole>\d{1,12})\s+)?(?:(?<over>\d{1,9})\s*[\/⁄]\s*(?<under>\d{1,9})|(?<decimal>(?:\d{1,15}(?:[.,]\d{0,15})?|[.,]\d{1,15})(?:[eE][+\-]?\d{1,3})?))';
+    private const NUMBER = '(?<sign>[+\-−]?)\s*(?:(?<whole>\d{1,12})\s+)?(?:(?<over>\d{1,9})\s*[\/⁄]\s*(?<under>\d{1,9})'
+        .'|(?<decimal>(?:\d{1,15}(?:[.,]\d{0,15})?|[.,]\d{1,15})(?:[eE][+\-]?\d{1,3})?))';
 
     /** @throws UnreadableQuantity when the text is no number or carries a unit of another dimension */
     public static function read(string $typed, Unit $bare): float
@@ -26,7 +27,10 @@ final class QuantityReader
         if (null !== $both) {
             return $both;
         }
-        if (mb_strlen($text) > 60 || 1 !== preg_match('/^'.self::NUMBER.'\s*(?<unit>\D.*)?$/u', $text, $match, \PREG_UNMATCHED_AS_NULL)) {
+        if (
+            mb_strlen($text) > 60
+            || 1 !== preg_match('/^'.self::NUMBER.'\s*(?<unit>\D.*)?$/u', $text, $match, \PREG_UNMATCHED_AS_NULL)
+        ) {
             throw UnreadableQuantity::notANumber($text, $bare);
         }
         $value = self::number($match, $text, $bare);
@@ -57,13 +61,18 @@ final class QuantityReader
     /** The unit that a text ends in; null where it has none that is known. */
     public static function unitOf(string $typed): ?Unit
     {
-        return 1 === preg_match('/^'.self::NUMBER.'\s*(?<unit>\D.*)$/u', trim(str_replace("\u{00A0}", ' ', $typed)), $match) ? Unit::named(trim($match['unit'])) : null;
+        return 1 === preg_match('/^'.self::NUMBER.'\s*(?<unit>\D.*)$/u', trim(str_replace("\u{00A0}", ' ', $typed)), $match)
+            ? Unit::named(trim($match['unit']))
+            : null;
     }
 
     /** A time of day, as hours: "2 pm", "2:30 pm", "14:30"; null where the text is none of these. */
     public static function clock(string $typed): ?float
     {
-        if (1 !== preg_match('/^(\d{1,2})(?::([0-5]\d))?\s*([ap])?\.?\s*(?:m\.?)?$/iD', trim($typed), $match) || ('' === ($match[2] ?? '') && '' === ($match[3] ?? ''))) {
+        if (
+            1 !== preg_match('/^(\d{1,2})(?::([0-5]\d))?\s*([ap])?\.?\s*(?:m\.?)?$/iD', trim($typed), $match)
+            || ('' === ($match[2] ?? '') && '' === ($match[3] ?? ''))
+        ) {
             return null;
         }
         $hour = (int) $match[1];
@@ -73,7 +82,7 @@ final class QuantityReader
         }
         $hour = match ($half) {
             'a' => $hour % 12,
-            'p' => $hour % 12 + 12,
+            'p' => ($hour % 12) + 12,
             default => $hour,
         };
 
@@ -83,7 +92,15 @@ final class QuantityReader
     /** @throws UnreadableQuantity where digits are grouped, or may be */
     private static function askAboutGroups(string $text): void
     {
-        if (1 === preg_match('/^[+\-−]?([1-9]\d{0,2}(?:,\d{3})+|[1-9]\d{0,2}(?:\.\d{3}){2,}|[1-9]\d{0,2}(?:[ ’\x{202F}]\d{3})+|\d[\d.,]*[.,]\d{3}[.,]\d+)(?![\d.,\/⁄])/u', $text, $match)) {
+        if (
+            1 ===
+            preg_match(
+                '/^[+\-−]?([1-9]\d{0,2}(?:,\d{3})+|[1-9]\d{0,2}(?:\.\d{3}){2,}|[1-9]\d{0,2}(?:[ '
+                    .'’\x{202F}]\d{3})+|\d[\d.,]*[.,]\d{3}[.,]\d+)(?![\d.,\/⁄])/u',
+                $text,
+                $match,
+            )
+        ) {
             throw UnreadableQuantity::grouped($match[1]);
         }
     }
@@ -91,7 +108,14 @@ final class QuantityReader
     /** Two quantities as one, the smaller behind the larger: "2 ft 6 in", "1 lb 4 oz", "1 h 30 min"; null where it is none. */
     private static function compound(string $text, Unit $bare): ?float
     {
-        if (1 !== preg_match('/^(\d{1,6})\s*(ft|foot|feet|\'|′|’|lbs?|pounds?|h|hrs?|hours?|d|days?|m|kg)\s*(?:and|,)?\s*(\d.*)$/iuD', $text, $match)) {
+        if (
+            1 !==
+            preg_match(
+                '/^(\d{1,6})\s*(ft|foot|feet|\'|′|’|lbs?|pounds?|h|hrs?|hours?|d|days?|m|kg)\s*(?:and|,)?\s*(\d.*)$/iuD',
+                $text,
+                $match,
+            )
+        ) {
             return null;
         }
         $large = Unit::named($match[2]);

@@ -96,7 +96,10 @@ enum UnitSystem: string
     {
         $value = $unit->fromBase($base);
         // What is little is not nothing.
-        $text = abs($value) > self::NOTHING && 0.0 === round(abs($value), $decimals) ? Decimal::significant($value, 2) : Decimal::trimmed($value, $decimals);
+        $text =
+            abs($value) > self::NOTHING && 0.0 === round(abs($value), $decimals)
+                ? Decimal::significant($value, 2)
+                : Decimal::trimmed($value, $decimals);
 
         return '' === $unit->symbol() ? $text : $text.('%' === $unit->symbol() ? "\u{202F}" : "\u{00A0}").$unit->symbol();
     }

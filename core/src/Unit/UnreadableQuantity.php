@@ -14,12 +14,24 @@ final class UnreadableQuantity extends \InvalidArgumentException
 
     public static function notANumber(string $typed, Unit $example): self
     {
-        return new self(\sprintf('“%s” is not a number Olvek can read. Type for example “%s”.', self::excerpt($typed), trim('10 '.$example->symbol())));
+        return new self(
+            \sprintf(
+                '“%s” is not a number Olvek can read. Type for example “%s”.',
+                self::excerpt($typed),
+                trim('10 '.$example->symbol()),
+            ),
+        );
     }
 
     public static function unknownUnit(string $name, Unit $example): self
     {
-        return new self(\sprintf('“%s” is not a unit Olvek knows here. Try “%s”.', self::excerpt($name), '' === $example->symbol() ? 'a bare number' : $example->symbol()));
+        return new self(
+            \sprintf(
+                '“%s” is not a unit Olvek knows here. Try “%s”.',
+                self::excerpt($name),
+                '' === $example->symbol() ? 'a bare number' : $example->symbol(),
+            ),
+        );
     }
 
     /** Digits in groups: with one comma they may as well be a decimal. */
@@ -27,21 +39,34 @@ final class UnreadableQuantity extends \InvalidArgumentException
     {
         $digits = (string) preg_replace('/\D/u', '', $typed);
         if (1 === preg_match('/^\d+,\d{3}$/', $typed)) {
-            return new self(\sprintf('Does “%s” mean %s or %s? Type it without a separator.', $typed, Decimal::trimmed((float) str_replace(',', '.', $typed), 3), $digits));
+            return new self(
+                \sprintf(
+                    'Does “%s” mean %s or %s? Type it without a separator.',
+                    $typed,
+                    Decimal::trimmed((float) str_replace(',', '.', $typed), 3),
+                    $digits,
+                ),
+            );
         }
 
-        return new self(\sprintf('“%s” has separators between its digits. Type it without them, with a point before decimals.', self::excerpt($typed)));
+        return new self(
+            \sprintf('“%s” has separators between its digits. Type it without them, with a point before decimals.', self::excerpt($typed)),
+        );
     }
 
     /** "<50" says only where a reading is not. */
     public static function onlyBelow(string $typed): self
     {
-        return new self(\sprintf('“%s” says only what it is below. Type what the test shows, or 0 where it shows nothing.', self::excerpt($typed)));
+        return new self(
+            \sprintf('“%s” says only what it is below. Type what the test shows, or 0 where it shows nothing.', self::excerpt($typed)),
+        );
     }
 
     public static function mismatch(Unit $from, Unit $to): self
     {
-        return new self(\sprintf('%s measures %s, but %s measures %s.', $from->value, $from->dimension()->value, $to->value, $to->dimension()->value));
+        return new self(
+            \sprintf('%s measures %s, but %s measures %s.', $from->value, $from->dimension()->value, $to->value, $to->dimension()->value),
+        );
     }
 
     private static function excerpt(string $typed): string

@@ -32,7 +32,13 @@ final readonly class BowFront extends Upright
 
     public function measures(): array
     {
-        return ['length' => $this->outerLength, 'width' => $this->outerWidth, 'bow' => $this->bow, 'height' => $this->outerHeight, 'glass' => $this->glass];
+        return [
+            'length' => $this->outerLength,
+            'width' => $this->outerWidth,
+            'bow' => $this->bow,
+            'height' => $this->outerHeight,
+            'glass' => $this->glass,
+        ];
     }
 
     public function isRound(): bool
@@ -57,7 +63,7 @@ final readonly class BowFront extends Upright
         $bend = self::bend($length, $this->bow);
         $points = [[$length, $this->width()], [0.0, $this->width()]];
         for ($n = 0; $n <= self::ARC; ++$n) {
-            $angle = $half * (2 * $n / self::ARC - 1);
+            $angle = $half * ((2 * $n) / self::ARC - 1);
             $points[] = [$length / 2 + $bend * sin($angle), $bend * (1 - cos($angle))];
         }
 
@@ -77,7 +83,13 @@ final readonly class BowFront extends Upright
     public function broken(): ?array
     {
         return $this->bow > $this->outerLength / 2
-            ? ['bow', fn (UnitSystem $u): string => \sprintf('The front cannot bow out further than half the length, %s.', $u->show(Dimension::Length, $this->outerLength / 2))]
+            ? [
+                'bow',
+                fn (UnitSystem $u): string => \sprintf(
+                    'The front cannot bow out further than half the length, %s.',
+                    $u->show(Dimension::Length, $this->outerLength / 2),
+                ),
+            ]
             : null;
     }
 
@@ -96,8 +108,8 @@ final readonly class BowFront extends Upright
         $box = $this->width() - $this->bow;
         $segment = self::segment($this->length(), $this->bow);
         // From the chord outward. P: any table of centroids, segment of a circle: 2 r sin³α / 3(α − sin α cos α) from the centre.
-        $out = 2 * $bend * sin($half) ** 3 / (3 * ($half - sin($half) * cos($half))) - $bend * cos($half);
-        $fromBack = ($this->length() * $box * $box / 2 + $segment * ($box + $out)) / $this->areaAt(0.0);
+        $out = (2 * $bend * sin($half) ** 3) / (3 * ($half - sin($half) * cos($half))) - $bend * cos($half);
+        $fromBack = (($this->length() * $box * $box) / 2 + $segment * ($box + $out)) / $this->areaAt(0.0);
 
         return 1 - $fromBack / $this->width();
     }

@@ -44,13 +44,25 @@ final readonly class Bowl extends Spherical
     public function broken(): ?array
     {
         if ($this->mouth > $this->diameter + 1e-9) {
-            return self::fault('mouth', fn (UnitSystem $u): string => \sprintf('The mouth cannot be wider than the bowl, which is %s at the widest.', $u->show(Dimension::Length, $this->diameter)));
+            return self::fault(
+                'mouth',
+                fn (UnitSystem $u): string => \sprintf(
+                    'The mouth cannot be wider than the bowl, which is %s at the widest.',
+                    $u->show(Dimension::Length, $this->diameter),
+                ),
+            );
         }
         $above = $this->aboveCentre() + $this->thickness;
         $most = $above + $this->radius();
         if ($this->outerHeight > $most + 1e-6 || $this->outerHeight < $above + 0.1 * $this->radius()) {
-            return self::fault('height', fn (UnitSystem $u): string => \sprintf('A bowl of this width and mouth is between %s and %s high; measure again.',
-                $u->show(Dimension::Length, $above + 0.1 * $this->radius()), $u->show(Dimension::Length, $most)));
+            return self::fault(
+                'height',
+                fn (UnitSystem $u): string => \sprintf(
+                    'A bowl of this width and mouth is between %s and %s high; measure again.',
+                    $u->show(Dimension::Length, $above + 0.1 * $this->radius()),
+                    $u->show(Dimension::Length, $most),
+                ),
+            );
         }
 
         return null;

@@ -15,10 +15,15 @@ abstract readonly class Curved implements Vessel
 {
     /** Slices by which walls are added up. */
     private const SLICES = 64;
-    /** Points and weights of Gauss and Legendre on −1..1; the other half mirrors them. P: Abramowitz & Stegun (1964), table 25.4, n = 10. */
+    /**
+     * Points and weights of Gauss and Legendre on −1..1; the other half mirrors them. P: Abramowitz & Stegun (1964), table 25.4, n = 10.
+     */
     private const GAUSS = [
-        [0.148874338981631, 0.295524224714753], [0.433395394129247, 0.269266719309996], [0.679409568299024, 0.219086362515982],
-        [0.865063366688985, 0.149451349150581], [0.973906528517172, 0.066671344308688],
+        [0.148874338981631, 0.295524224714753],
+        [0.433395394129247, 0.269266719309996],
+        [0.679409568299024, 0.219086362515982],
+        [0.865063366688985, 0.149451349150581],
+        [0.973906528517172, 0.066671344308688],
     ];
 
     /** @param float $thickness m of wall and bottom */
@@ -39,7 +44,9 @@ abstract readonly class Curved implements Vessel
 
     final public function outline(): Outline
     {
-        return $this->hasRoundSections() ? Outline::ellipse($this->length(), $this->width()) : Outline::rectangle($this->length(), $this->width());
+        return $this->hasRoundSections()
+            ? Outline::ellipse($this->length(), $this->width())
+            : Outline::rectangle($this->length(), $this->width());
     }
 
     final public function grossVolume(): float
@@ -61,7 +68,7 @@ abstract readonly class Curved implements Vessel
             foreach (self::GAUSS as [$at, $weight]) {
                 foreach ([-$at, $at] as $x) {
                     $rise = (1 + $x) / 2;
-                    $sum += $weight / 2 * $this->areaBeyond($low + ($high - $low) * $rise, $this->width() * ($rise - 0.5));
+                    $sum += ($weight / 2) * $this->areaBeyond($low + ($high - $low) * $rise, $this->width() * ($rise - 0.5));
                 }
             }
         }
@@ -82,7 +89,7 @@ abstract readonly class Curved implements Vessel
             $longSides = hypot($step, ($w1 - $w0) / 2);
             $shortSides = hypot($step, ($l1 - $l0) / 2);
             $area += $this->hasRoundSections()
-                ? \M_PI / 2 * ($l0 + $l1 + $w0 + $w1) / 2 * ($longSides + $shortSides) / 2
+                ? ((((\M_PI / 2) * ($l0 + $l1 + $w0 + $w1)) / 2) * ($longSides + $shortSides)) / 2
                 : ($l0 + $l1) * $longSides + ($w0 + $w1) * $shortSides;
         }
 
@@ -115,9 +122,7 @@ abstract readonly class Curved implements Vessel
         }
         $t = max(-1.0, min(1.0, $line / $half));
 
-        return $this->hasRoundSections()
-            ? $length / 2 * $half * (acos($t) - $t * sqrt(1 - $t * $t))
-            : $length * $half * (1 - $t);
+        return $this->hasRoundSections() ? ($length / 2) * $half * (acos($t) - $t * sqrt(1 - $t * $t)) : $length * $half * (1 - $t);
     }
 
     /**

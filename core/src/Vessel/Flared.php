@@ -63,13 +63,19 @@ abstract readonly class Flared extends Curved
 
     final public function footprint(): float
     {
-        return \M_PI / 4 * $this->foot ** 2;
+        return (\M_PI / 4) * $this->foot ** 2;
     }
 
     final public function broken(): ?array
     {
         return $this->foot > $this->diameter + 1e-9
-            ? self::fault('foot', fn (UnitSystem $u): string => \sprintf('The foot cannot be wider than the mouth, which is %s across.', $u->show(Dimension::Length, $this->diameter)))
+            ? self::fault(
+                'foot',
+                fn (UnitSystem $u): string => \sprintf(
+                    'The foot cannot be wider than the mouth, which is %s across.',
+                    $u->show(Dimension::Length, $this->diameter),
+                ),
+            )
             : null;
     }
 

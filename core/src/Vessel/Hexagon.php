@@ -53,7 +53,14 @@ final readonly class Hexagon extends Upright
         $length = $this->length();
         $width = $this->width();
 
-        return new Outline([[$length / 4, 0.0], [3 * $length / 4, 0.0], [$length, $width / 2], [3 * $length / 4, $width], [$length / 4, $width], [0.0, $width / 2]]);
+        return new Outline([
+            [$length / 4, 0.0],
+            [(3 * $length) / 4, 0.0],
+            [$length, $width / 2],
+            [(3 * $length) / 4, $width],
+            [$length / 4, $width],
+            [0.0, $width / 2],
+        ]);
     }
 
     public function areaAt(float $height): float
@@ -74,12 +81,12 @@ final readonly class Hexagon extends Upright
     /** m² of a regular hexagon by the distance of its sides. P: any table of plane figures, √3/2 d². */
     private static function area(float $width): float
     {
-        return sqrt(3) / 2 * $width ** 2;
+        return (sqrt(3) / 2) * $width ** 2;
     }
 
     /** m from corner to corner of the same: 2/√3 d. */
     private static function across(float $width): float
     {
-        return 2 / sqrt(3) * $width;
+        return (2 / sqrt(3)) * $width;
     }
 }

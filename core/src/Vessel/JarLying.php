@@ -80,7 +80,9 @@ final readonly class JarLying extends Curved
         $radius = $this->width() / 2;
         $h = max(0.0, min(2 * $radius, $height));
 
-        return 1000 * $this->length() * ($radius ** 2 * acos(($radius - $h) / $radius) - ($radius - $h) * sqrt(max(0.0, 2 * $radius * $h - $h * $h)));
+        return 1000 *
+            $this->length() *
+            ($radius ** 2 * acos(($radius - $h) / $radius) - ($radius - $h) * sqrt(max(0.0, 2 * $radius * $h - $h * $h)));
     }
 
     protected function hasRoundSections(): bool

@@ -13,7 +13,8 @@ enum Measure: string
 {
     #[Number('length', Dimension::Length, 0.08, 5.0, 'along the front; along the back where the front is bowed', decimals: 2)]
     case Length = 'length';
-    #[Number('width, front to back', Dimension::Length, 0.08, 5.0, 'from front to back; at the sides where the front is bowed', decimals: 2)]
+    #[Number('width, front to back', Dimension::Length, 0.08, 5.0, 'from front to back; at the sides where the front is '
+        .'bowed', decimals: 2)]
     case Width = 'width';
     #[Number('diameter', Dimension::Length, 0.08, 5.0, 'at the widest, across the mouth where it widens to the top', decimals: 2)]
     case Diameter = 'diameter';

@@ -11,9 +11,7 @@ final readonly class Outline
     private const ROUND = 96;
 
     /** @param non-empty-list<array{float, float}> $points in turn around it */
-    public function __construct(public array $points)
-    {
-    }
+    public function __construct(public array $points) {}
 
     public static function rectangle(float $length, float $width): self
     {
@@ -22,9 +20,14 @@ final readonly class Outline
 
     public static function ellipse(float $length, float $width): self
     {
-        $at = static fn (int $n): float => 2 * \M_PI * $n / self::ROUND;
+        $at = static fn(int $n): float => (2 * \M_PI * $n) / self::ROUND;
 
-        return new self(array_map(static fn (int $n): array => [$length / 2 * (1 - cos($at($n))), $width / 2 * (1 - sin($at($n)))], range(0, self::ROUND - 1)));
+        return new self(
+            array_map(
+                static fn(int $n): array => [($length / 2) * (1 - cos($at($n))), ($width / 2) * (1 - sin($at($n)))],
+                range(0, self::ROUND - 1),
+            ),
+        );
     }
 
     /** Whether a place is inside; by the crossings of a ray to the right. P: Shimrat (1962), Algorithm 112, Commun. ACM 5, 434. */
@@ -33,7 +36,10 @@ final readonly class Outline
         $inside = false;
         $before = $this->points[\count($this->points) - 1];
         foreach ($this->points as $point) {
-            if (($point[1] > $z) !== ($before[1] > $z) && $x < ($before[0] - $point[0]) * ($z - $point[1]) / ($before[1] - $point[1]) + $point[0]) {
+            if (
+                $point[1] > $z !== $before[1] > $z &&
+                $x < (($before[0] - $point[0]) * ($z - $point[1])) / ($before[1] - $point[1]) + $point[0]
+            ) {
                 $inside = !$inside;
             }
             $before = $point;
@@ -62,8 +68,8 @@ final readonly class Outline
      */
     public function edges(bool $fromSide): array
     {
-        $along = array_map(static fn (array $p): float => $fromSide ? $p[1] : $p[0], $this->points);
-        $across = array_map(static fn (array $p): float => $fromSide ? $p[0] : $p[1], $this->points);
+        $along = array_map(static fn(array $p): float => $fromSide ? $p[1] : $p[0], $this->points);
+        $across = array_map(static fn(array $p): float => $fromSide ? $p[0] : $p[1], $this->points);
         $edges = [];
         foreach (\count($this->points) < self::ROUND / 8 ? $along : [] as $n => $metres) {
             // What lies behind the middle is hidden by what is before it.

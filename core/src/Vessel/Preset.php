@@ -8,7 +8,12 @@ namespace Olvek\Core\Vessel;
 final readonly class Preset
 {
     /** @param float $waterLine m above the inside of the bottom */
-    public function __construct(public string $id, public string $name, public Vessel $vessel, public float $waterLine, public string $remarks)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Vessel $vessel,
+        public float $waterLine,
+        public string $remarks,
+    ) {
     }
 }

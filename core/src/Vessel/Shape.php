@@ -49,7 +49,9 @@ enum Shape: string
         return match ($this) {
             self::GlassBox, self::BowFront, self::Hexagon => '',
             self::Cylinder => 'A vase is made for flowers: thick glass only, a foam sheet under it, never near the rim.',
-            self::Bowl, self::TiltedFlask => 'Bowls and flasks are not made as tanks: a foam sheet or a ring under them, no knocks, and out of the sun.',
+            self::Bowl,
+            self::TiltedFlask => 'Bowls and flasks are not made as tanks: a foam sheet or a ring under them, no knocks, and out of the '
+                .'sun.',
             self::JarLying => 'A jar is not made as a tank: wedge it so that it cannot roll, and never set a closed one in direct sun.',
             self::Barrel, self::Tub, self::Pool => 'A small child can drown in centimetres of water: fence it or lay a grid over it.',
         };

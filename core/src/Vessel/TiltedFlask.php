@@ -43,8 +43,14 @@ final readonly class TiltedFlask extends Spherical
     public function broken(): ?array
     {
         return $this->lip > 0.98 * $this->diameter || $this->lip < 0.3 * $this->diameter
-            ? self::fault('lip', fn (UnitSystem $u): string => \sprintf('The lowest point of the mouth must stand between %s and %s above the bottom of this flask.',
-                $u->show(Dimension::Length, 0.3 * $this->diameter), $u->show(Dimension::Length, 0.98 * $this->diameter)))
+            ? self::fault(
+                'lip',
+                fn (UnitSystem $u): string => \sprintf(
+                    'The lowest point of the mouth must stand between %s and %s above the bottom of this flask.',
+                    $u->show(Dimension::Length, 0.3 * $this->diameter),
+                    $u->show(Dimension::Length, 0.98 * $this->diameter),
+                ),
+            )
             : null;
     }
 

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Olvek\Core\Water;
 
 /**
- * [H⁺] and dissolved CO2 of water that holds so much inorganic carbon and so much alkalinity, from the whole charge balance at one temperature:
+ * [H⁺] and dissolved CO2 of water that holds so much inorganic carbon and so much alkalinity, from the whole charge balance at one
+ * temperature:
  *
  *     A = D·z + Kw/[H⁺] − [H⁺],   z = ([HCO3⁻] + 2[CO3²⁻]) / D, the mean charge of the carbon
  *
  * with A alkalinity and D inorganic carbon in mol/L. The right side falls steadily with ln [H⁺], so that Newton's steps in it, begun at the
- * last [H⁺] that is known, come home in one or two: the slope of z in ln [H⁺] is minus the variance of that charge. Negative alkalinity (rain,
+ * last [H⁺] that is known, come home in one or two: the slope of z in ln [H⁺] is minus the variance of that charge. Negative alkalinity
+ * (rain,
  * peat) and water whose carbon is drawn down below half its alkalinity are waters like any other.
  *
  * P: constants of Water\Carbonate (Plummer & Busenberg 1982; Harned & Hamer 1933).
@@ -55,7 +57,7 @@ final readonly class CarbonSpeciation
         $h = $from;
         for ($n = 0; $n < self::MOST; ++$n) {
             $q = $h * $h + $k1 * $h + $k12;
-            $one = $k1 * $h / $q;
+            $one = ($k1 * $h) / $q;
             $two = $k12 / $q;
             $z = $one + 2 * $two;
             $hydroxide = $this->kw / $h;
@@ -73,7 +75,8 @@ final readonly class CarbonSpeciation
     /** mg CO2/L at an [H⁺] that belongs to this carbon. */
     public function carbonDioxide(float $carbon, float $hydrogen): float
     {
-        return self::CO2_PER_CARBON * $carbon * $hydrogen * $hydrogen / ($hydrogen * $hydrogen + $this->k1 * ($hydrogen + $this->k2) + self::NOTHING);
+        return (self::CO2_PER_CARBON * $carbon * $hydrogen * $hydrogen) /
+            ($hydrogen * $hydrogen + $this->k1 * ($hydrogen + $this->k2) + self::NOTHING);
     }
 
     /**
@@ -87,15 +90,15 @@ final readonly class CarbonSpeciation
     {
         $d = $carbon / self::MOLAR;
         $q = $hydrogen * $hydrogen + $this->k1 * ($hydrogen + $this->k2);
-        $one = $this->k1 * $hydrogen / $q;
-        $two = $this->k1 * $this->k2 / $q;
+        $one = ($this->k1 * $hydrogen) / $q;
+        $two = ($this->k1 * $this->k2) / $q;
         $z = $one + 2 * $two;
         // d ln [H⁺] / dD, and of the share that is CO2, whose own slope in ln [H⁺] is the mean charge.
         $move = $z / ($d * ($one + 4 * $two - $z * $z) + $this->kw / $hydrogen + $hydrogen);
 
-        $free = self::CO2_PER_CARBON * $hydrogen * $hydrogen / $q;
+        $free = (self::CO2_PER_CARBON * $hydrogen * $hydrogen) / $q;
 
-        return [$free * $carbon, $free * (1 + $d * $z * $move), $hydrogen * $move / self::MOLAR, 1000 * $d * $one];
+        return [$free * $carbon, $free * (1 + $d * $z * $move), ($hydrogen * $move) / self::MOLAR, 1000 * $d * $one];
     }
 
     public function pH(float $carbon, float $alkalinity): float
@@ -108,6 +111,6 @@ final readonly class CarbonSpeciation
     {
         $h = 10 ** -$pH;
 
-        return $co2 / self::CO2_PER_CARBON * (1 + $this->k1 / $h + $this->k1 * $this->k2 / $h ** 2);
+        return ($co2 / self::CO2_PER_CARBON) * (1 + $this->k1 / $h + ($this->k1 * $this->k2) / $h ** 2);
     }
 }

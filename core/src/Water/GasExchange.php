@@ -9,7 +9,10 @@ final class GasExchange
 {
     /** Carbon dioxide against oxygen. P: Schmidt numbers, Wanninkhof (1992), J. Geophys. Res. 97: (530/600)^0.5. */
     public const CO2_TO_OXYGEN = 0.94;
-    /** Under a lid the air stands still and damp, the surface cools less and turns over less. J after surface renewal from evaporation: 0.34–0.59 against 0.67–0.80 m/d. */
+    /**
+     * Under a lid the air stands still and damp, the surface cools less and turns over less. J after surface renewal from evaporation:
+     * 0.34–0.59 against 0.67–0.80 m/d.
+     */
     public const UNDER_LID = 0.67;
     /** Per °C against 25 °C. P: Schmidt numbers, 2.4 %. */
     private const THETA = 1.024;
@@ -35,9 +38,9 @@ final class GasExchange
             return 1.0;
         }
         $h = 10 ** -$pH;
-        $tau = 1 + $h * $h / ($at->k1 * ($at->k2 + $h));
+        $tau = 1 + ($h * $h) / ($at->k1 * ($at->k2 + $h));
         $film = self::DIFFUSION / ($velocity / 86400);
-        $reach = sqrt((self::HYDRATION + self::HYDROXYLATION * $at->kw / $h) * $tau / self::DIFFUSION) * $film;
+        $reach = sqrt(((self::HYDRATION + (self::HYDROXYLATION * $at->kw) / $h) * $tau) / self::DIFFUSION) * $film;
 
         return $tau / ($tau - 1 + tanh($reach) / $reach);
     }

@@ -37,6 +37,16 @@ final readonly class Kind
 
     public function likely(): SourceWater
     {
-        return new SourceWater($this->pH->value, $this->kh->value, $this->gh->value, $this->nitrate->value, $this->phosphate->value, $this->sodium->value, $this->calcium->value, $this->chloride->value, $this->sulphate->value);
+        return new SourceWater(
+            $this->pH->value,
+            $this->kh->value,
+            $this->gh->value,
+            $this->nitrate->value,
+            $this->phosphate->value,
+            $this->sodium->value,
+            $this->calcium->value,
+            $this->chloride->value,
+            $this->sulphate->value,
+        );
     }
 }

@@ -57,7 +57,8 @@ enum Measure: string
     }
 
     /**
-     * mg N/L below which a reading counts as 0: half of the palest step of common drop tests (0.25 mg/L of NH4, 0.25 to 0.5 of NO2, 5 of NO3). C.
+     * mg N/L below which a reading counts as 0: half of the palest step of common drop tests (0.25 mg/L of NH4, 0.25 to 0.5 of NO2, 5 of
+     * NO3). C.
      * For what has no such step, 0.
      */
     public function nothingBelow(): float

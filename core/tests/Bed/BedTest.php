@@ -18,12 +18,20 @@ use PHPUnit\Framework\TestCase;
 /** All that may lie between glass and cap, by hand in a box of 58.8 × 28.8 cm inside: 1 cm of anything is 1.69344 L. */
 final class BedTest extends TestCase
 {
-    private const PER_CENTIMETRE = 58.8 * 28.8 / 1000;
+    private const PER_CENTIMETRE = (58.8 * 28.8) / 1000;
 
     /** @param array<string, string> $edits */
     private static function plan(array $edits): Plan
     {
-        return Sample::edit(Sample::edit(Sample::planted(), ['bed.soil.front' => '2', 'bed.soil.back' => '2', 'bed.cap.front' => '3', 'bed.cap.back' => '3']), $edits);
+        return Sample::edit(
+            Sample::edit(Sample::planted(), [
+                'bed.soil.front' => '2',
+                'bed.soil.back' => '2',
+                'bed.cap.front' => '3',
+                'bed.cap.back' => '3',
+            ]),
+            $edits,
+        );
     }
 
     public function testLeavesLieBetween(): void
@@ -47,7 +55,12 @@ final class BedTest extends TestCase
         $plan = self::plan(['bed.plate' => '2']);
         self::assertEqualsWithDelta(2 * self::PER_CENTIMETRE, $plan->bed->voidVolume($plan->vessel), 1e-9);
         self::assertEqualsWithDelta(2 * self::PER_CENTIMETRE, $plan->bed->soilVolume($plan->vessel), 1e-9);
-        self::assertEqualsWithDelta(self::plan([])->netWater(), $plan->netWater(), 1e-9, 'what stands higher gains below what it loses above');
+        self::assertEqualsWithDelta(
+            self::plan([])->netWater(),
+            $plan->netWater(),
+            1e-9,
+            'what stands higher gains below what it loses above',
+        );
     }
 
     public function testBagsTakeTheSoilsRoom(): void
@@ -61,7 +74,7 @@ final class BedTest extends TestCase
     public function testSoilKeptBackFromTheGlass(): void
     {
         $plan = self::plan(['bed.setback' => '4.8', 'plants.add' => 'eleocharis-acicularis']);
-        self::assertEqualsWithDelta(2 * self::PER_CENTIMETRE * 5 / 6, $plan->bed->soilVolume($plan->vessel), 1e-9);
+        self::assertEqualsWithDelta((2 * self::PER_CENTIMETRE * 5) / 6, $plan->bed->soilVolume($plan->vessel), 1e-9);
         self::assertEqualsWithDelta(self::PER_CENTIMETRE * (3 + 2 / 6), $plan->bed->capVolume($plan->vessel), 1e-9);
         $carpet = $plan->clumps[2];
         self::assertSame(0.0, $plan->soilUnder($carpet));

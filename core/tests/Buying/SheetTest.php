@@ -23,7 +23,13 @@ final class SheetTest extends TestCase
     /** 58.8 × 28.8 cm inside: 3 cm of soil of coir 2, compost 1 are 5.08032 L; 4 cm of sand 6.77376 L. */
     private static function plan(): Plan
     {
-        return Sample::edit(Sample::planted(), ['bed.soil.mix' => 'coir 2, garden-compost 1', 'bed.soil.front' => '3', 'bed.soil.back' => '3', 'bed.cap.front' => '4', 'bed.cap.back' => '4']);
+        return Sample::edit(Sample::planted(), [
+            'bed.soil.mix' => 'coir 2, garden-compost 1',
+            'bed.soil.front' => '3',
+            'bed.soil.back' => '3',
+            'bed.cap.front' => '4',
+            'bed.cap.back' => '4',
+        ]);
     }
 
     private static function line(Sheet $sheet, string $id): BuyLine
@@ -38,13 +44,21 @@ final class SheetTest extends TestCase
         self::assertEqualsWithDelta(3.38688, self::line($sheet, 'coir')->laid, 1e-6);
         self::assertEqualsWithDelta(3.89491, self::line($sheet, 'coir')->needed, 1e-5);
         self::assertEqualsWithDelta(7.11245, self::line($sheet, 'coarse-sand')->needed, 1e-5);
-        self::assertEqualsWithDelta(7.11245 * Sample::catalogue()->materials['coarse-sand']->density->value, self::line($sheet, 'coarse-sand')->kilograms, 1e-4);
+        self::assertEqualsWithDelta(
+            7.11245 * Sample::catalogue()->materials['coarse-sand']->density->value,
+            self::line($sheet, 'coarse-sand')->kilograms,
+            1e-4,
+        );
     }
 
     /** 7.11 L of sand, 2 on hand: 5.11 to buy, in bags of 2.5 L three, at 4 apiece 12. */
     public function testBagsAndPrices(): void
     {
-        $sheet = Sheet::of(self::plan(), Sample::catalogue(), new Shop(['coarse-sand' => 2.5, 'coir' => 5.0], ['coarse-sand' => 4.0], ['coarse-sand' => 2.0]));
+        $sheet = Sheet::of(
+            self::plan(),
+            Sample::catalogue(),
+            new Shop(['coarse-sand' => 2.5, 'coir' => 5.0], ['coarse-sand' => 4.0], ['coarse-sand' => 2.0]),
+        );
         $sand = self::line($sheet, 'coarse-sand');
         self::assertSame(3, $sand->bags);
         self::assertSame(12.0, $sand->cost);
@@ -52,7 +66,10 @@ final class SheetTest extends TestCase
         self::assertNull(self::line($sheet, 'coir')->cost);
         self::assertSame(12.0, $sheet->cost);
         self::assertSame(2, $sheet->unpriced, 'coir and compost');
-        $plenty = self::line(Sheet::of(self::plan(), Sample::catalogue(), new Shop(['coarse-sand' => 2.5], [], ['coarse-sand' => 20.0])), 'coarse-sand');
+        $plenty = self::line(
+            Sheet::of(self::plan(), Sample::catalogue(), new Shop(['coarse-sand' => 2.5], [], ['coarse-sand' => 20.0])),
+            'coarse-sand',
+        );
         self::assertSame([0.0, 0], [$plenty->toBuy, $plenty->bags]);
     }
 
@@ -75,7 +92,12 @@ final class SheetTest extends TestCase
         for ($seed = 1; $seed <= 60; ++$seed) {
             $plan = Sample::random($seed);
             $laid = array_sum(array_map(static fn (BuyLine $l): float => $l->laid, Sheet::of($plan, Sample::catalogue())->materials));
-            self::assertEqualsWithDelta(array_sum(array_map(static fn ($n): float => $n->litres, Quantities::of($plan)->materials)), $laid, 1e-9, "seed $seed");
+            self::assertEqualsWithDelta(
+                array_sum(array_map(static fn ($n): float => $n->litres, Quantities::of($plan)->materials)),
+                $laid,
+                1e-9,
+                "seed $seed",
+            );
         }
     }
 
@@ -94,13 +116,19 @@ final class SheetTest extends TestCase
         $kit = Kit::of(self::plan(), UnitSystem::Metric);
         self::assertArrayNotHasKey('heater', $kit);
         self::assertArrayHasKey('foam', $kit);
-        $warm = Kit::of(Sample::edit(self::plan(), ['site.temperature' => '14 °C', 'vessel.shape' => 'barrel', 'light.lumens' => '0']), UnitSystem::Us);
+        $warm = Kit::of(
+            Sample::edit(self::plan(), ['site.temperature' => '14 °C', 'vessel.shape' => 'barrel', 'light.lumens' => '0']),
+            UnitSystem::Us,
+        );
         self::assertStringContainsString('57', $warm['heater'] ?? '', '14 °C for someone who thinks in °F');
         self::assertArrayNotHasKey('foam', $warm);
         self::assertArrayNotHasKey('timer', $warm);
     }
 
-    /** 2 mg N/L in 46 L are 92 mg N: × 53.489/14.007 = 351.3 mg of the salt; of a solution of 10 g/L 35.1 mL or 703 drops. By hand from IUPAC's weights. */
+    /**
+     * 2 mg N/L in 46 L are 92 mg N: × 53.489/14.007 = 351.3 mg of the salt; of a solution of 10 g/L 35.1 mL or 703 drops. By hand from
+     * IUPAC's weights.
+     */
     public function testADoseOfAmmoniumChloride(): void
     {
         self::assertEqualsWithDelta(0.3513, Ammonium::grams(2.0, 46.0), 1e-4);
@@ -111,7 +139,10 @@ final class SheetTest extends TestCase
         Ammonium::millilitres(2.0, 46.0, 0.0);
     }
 
-    /** From 40 to 25 with tap at 5: (40 − 25)/(40 − 5) = 3/7 of the water, 19.71 of 46 L. From 1 to 0.1 with clean water: 90 %, as four changes of 43.8 % (0.5623⁴ = 0.1). */
+    /**
+     * From 40 to 25 with tap at 5: (40 − 25)/(40 − 5) = 3/7 of the water, 19.71 of 46 L. From 1 to 0.1 with clean water: 90 %, as four
+     * changes of 43.8 % (0.5623⁴ = 0.1).
+     */
     public function testAChangeOfWater(): void
     {
         $once = WaterChange::of(40, 25, 5, 46);

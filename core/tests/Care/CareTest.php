@@ -19,13 +19,39 @@ final class CareTest extends TestCase
     /** @return array<string, Task> */
     private static function tasks(Plan $plan): array
     {
-        return array_column(array_map(static fn (Task $t): array => [$t->id, $t], Care::of($plan, (new Runner($plan))->run(365, UsualCare::events()), UnitSystem::Metric)), 1, 0);
+        return array_column(
+            array_map(
+                static fn (Task $t): array => [$t->id, $t],
+                Care::of($plan, (new Runner($plan))->run(365, UsualCare::events()), UnitSystem::Metric),
+            ),
+            1,
+            0,
+        );
     }
 
     public function testWhatThePlanSaysIsDated(): void
     {
-        $tasks = self::tasks(Sample::edit(Sample::planted(), ['plants.c2.day' => '10', 'events.add.change' => '40', 'light.startShare' => '80', 'light.stepShare' => '10', 'care.changeShare' => '10', 'care.changeEvery' => '120']));
-        self::assertSame([10, 28, 40, 7, 14, 120], array_map(static fn (string $id): int => $tasks[$id]->day, ['plant-c2', 'stock-a1', 'event-e1', 'light-7', 'light-14', 'change']));
+        $tasks = self::tasks(
+            Sample::edit(Sample::planted(), [
+                'plants.c2.day' => '10',
+                'events.add.change' => '40',
+                'light.startShare' => '80',
+                'light.stepShare' => '10',
+                'care.changeShare' => '10',
+                'care.changeEvery' => '120',
+            ]),
+        );
+        self::assertSame(
+            [10, 28, 40, 7, 14, 120],
+            array_map(static fn (string $id): int => $tasks[$id]->day, [
+                'plant-c2',
+                'stock-a1',
+                'event-e1',
+                'light-7',
+                'light-14',
+                'change',
+            ]),
+        );
         self::assertSame('every 120 days from day 120', $tasks['change']->when());
         self::assertStringContainsString('if no algae show', $tasks['light-7']->words);
         $days = array_values(array_map(static fn (Task $t): int => $t->day, $tasks));
@@ -37,7 +63,12 @@ final class CareTest extends TestCase
     /** C: bottled bacteria are tested daily for two weeks; then, as all, twice a week to four weeks, weekly to twelve, monthly. */
     public function testTestsGetRarer(): void
     {
-        $tests = static fn (Plan $plan): array => array_values(array_map(static fn (Task $t): array => [$t->day, $t->every, $t->until], array_filter(self::tasks($plan), static fn (Task $t): bool => str_starts_with($t->id, 'test-'))));
+        $tests = static fn (Plan $plan): array => array_values(
+            array_map(
+                static fn (Task $t): array => [$t->day, $t->every, $t->until],
+                array_filter(self::tasks($plan), static fn (Task $t): bool => str_starts_with($t->id, 'test-')),
+            ),
+        );
         self::assertSame([[1, 3, 28], [31, 7, 84], [91, 30, 365]], $tests(Sample::planted()));
         self::assertSame([1, 1, 14], $tests(Sample::edit(Sample::planted(), ['start.way' => 'bottled']))[0]);
     }
@@ -62,7 +93,9 @@ final class CareTest extends TestCase
         }
     }
 
-    /** Every week from day 7: on day 16 the 14th is the last time that has come and the 21st the next; before it ever came, the first two. */
+    /**
+     * Every week from day 7: on day 16 the 14th is the last time that has come and the 21st the next; before it ever came, the first two.
+     */
     public function testATaskIsAskedAboutWhenItLastCameAndNext(): void
     {
         self::assertSame([14, 21], (new Task('look', 7, 'Look', 7))->around(16));
@@ -80,7 +113,10 @@ final class CareTest extends TestCase
         }
     }
 
-    /** Amazon frogbit doubles in days: what the run takes out over the year, in 40 g handfuls, is said; litter is asked for where a method feeds on it. */
+    /**
+     * Amazon frogbit doubles in days: what the run takes out over the year, in 40 g handfuls, is said; litter is asked for where a method
+     * feeds on it.
+     */
     public function testFloatersComeOutByTheHandfulAndLitterGoesIn(): void
     {
         $floating = Sample::edit(Sample::planted(), ['plants.add' => 'limnobium-laevigatum', 'feeding.grams' => '0.3']);

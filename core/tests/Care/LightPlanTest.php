@@ -27,7 +27,18 @@ final class LightPlanTest extends TestCase
 
     public function testOneEntryWhereNothingChanges(): void
     {
-        self::assertSame([['day' => 0, 'allDay' => false, 'stretches' => [['on' => '11:30', 'off' => '19:30']], 'percent' => 100, 'waitsForAlgae' => false]], self::entries(['light.on' => '11.5']));
+        self::assertSame(
+            [
+                [
+                    'day' => 0,
+                    'allDay' => false,
+                    'stretches' => [['on' => '11:30', 'off' => '19:30']],
+                    'percent' => 100,
+                    'waitsForAlgae' => false,
+                ],
+            ],
+            self::entries(['light.on' => '11.5']),
+        );
         self::assertSame([], self::entries(['light.lumens' => '0']));
     }
 
@@ -35,7 +46,10 @@ final class LightPlanTest extends TestCase
     public function testWeeksOfMoreLight(): void
     {
         $entries = self::entries(['light.startShare' => '60', 'light.stepShare' => '15']);
-        self::assertSame([[0, 60, false], [7, 75, true], [14, 90, true], [21, 100, true]], array_map(static fn (array $e): array => [$e['day'], $e['percent'], $e['waitsForAlgae']], $entries));
+        self::assertSame(
+            [[0, 60, false], [7, 75, true], [14, 90, true], [21, 100, true]],
+            array_map(static fn (array $e): array => [$e['day'], $e['percent'], $e['waitsForAlgae']], $entries),
+        );
     }
 
     public function testDayAndNightFirstAndASplitDayPastMidnight(): void
@@ -48,7 +62,12 @@ final class LightPlanTest extends TestCase
     /** What the timer is set to is what the run burns, as long as no algae hold it back. */
     public function testItIsWhatTheRunBurns(): void
     {
-        $plan = Sample::edit(Sample::planted(), ['light.startShare' => '50', 'light.stepShare' => '10', 'light.allDay' => '10', 'light.held' => 'no']);
+        $plan = Sample::edit(Sample::planted(), [
+            'light.startShare' => '50',
+            'light.stepShare' => '10',
+            'light.allDay' => '10',
+            'light.held' => 'no',
+        ]);
         $columns = (new Runner($plan))->run(60)->columns;
         foreach (LightPlan::of($plan) as $entry) {
             self::assertEqualsWithDelta($entry->share, $columns['lampShare'][$entry->day], 1e-9, "day $entry->day");
@@ -68,7 +87,14 @@ final class LightPlanTest extends TestCase
      */
     private static function percents(array $algae): array
     {
-        return array_column(array_map(static fn (LightPlan $e): array => [$e->day, (int) round(100 * $e->share)], LightPlan::of(self::ramped(), new Log([], [], $algae))), 1, 0);
+        return array_column(
+            array_map(
+                static fn (LightPlan $e): array => [$e->day, (int) round(100 * $e->share)],
+                LightPlan::of(self::ramped(), new Log([], [], $algae)),
+            ),
+            1,
+            0,
+        );
     }
 
     /** 60 % and 10 more a week; a week with algae takes the next step back, never below the first. */
@@ -76,14 +102,28 @@ final class LightPlanTest extends TestCase
     {
         self::assertSame([0 => 60, 7 => 70, 14 => 80, 21 => 90, 28 => 100], self::percents([]));
         self::assertSame([0 => 60, 7 => 70, 14 => 60, 21 => 70, 28 => 80, 35 => 90, 42 => 100], self::percents([12 => true]));
-        self::assertSame([0 => 60, 14 => 70, 21 => 80, 28 => 90, 35 => 100], self::percents([0 => true]), 'the day of filling is of the first week');
-        self::assertSame([0 => 60, 7 => 70, 14 => 80, 21 => 90, 28 => 100], self::percents([9 => true, 13 => false]), 'who looked last is right');
+        self::assertSame(
+            [0 => 60, 14 => 70, 21 => 80, 28 => 90, 35 => 100],
+            self::percents([0 => true]),
+            'the day of filling is of the first week',
+        );
+        self::assertSame(
+            [0 => 60, 7 => 70, 14 => 80, 21 => 90, 28 => 100],
+            self::percents([9 => true, 13 => false]),
+            'who looked last is right',
+        );
     }
 
     /** What the timer is sent and what the run lives by are one. */
     public function testTheRunBurnsTheSameLamp(): void
     {
-        foreach ([[6 => false, 13 => false, 20 => false, 27 => false], [6 => false, 12 => true, 20 => false, 27 => false], [0 => true, 13 => false, 20 => true, 27 => false]] as $algae) {
+        foreach (
+            [
+                [6 => false, 13 => false, 20 => false, 27 => false],
+                [6 => false, 12 => true, 20 => false, 27 => false],
+                [0 => true, 13 => false, 20 => true, 27 => false],
+            ] as $algae
+        ) {
             $lived = ActualPlan::of(self::ramped(), new Log([], [], $algae));
             $trace = (new Runner($lived->plan))->run(29, $lived->events);
             $plan = LightPlan::of(self::ramped(), new Log([], [], $algae));

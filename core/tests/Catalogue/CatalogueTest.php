@@ -48,18 +48,30 @@ final class CatalogueTest extends TestCase
         }
     }
 
-    /** Accepted names lead; those that shops and older books use are found beside them. M: Plants of the World Online; Catalogue of Fishes; WoRMS. */
+    /**
+     * Accepted names lead; those that shops and older books use are found beside them. M: Plants of the World Online; Catalogue of Fishes;
+     * WoRMS.
+     */
     public function testOtherNamesAreShownBesideTheAcceptedOne(): void
     {
         $catalogue = Catalogue::shipped();
         self::assertSame('Java fern (Leptochilus pteropus; Microsorum pteropus)', $catalogue->plants['microsorum-pteropus']->names());
         self::assertSame('Hornwort (Ceratophyllum demersum)', $catalogue->plants['ceratophyllum-demersum']->names());
-        self::assertSame('Ghost shrimp (Palaemon paludosus; Palaemonetes paludosus)', $catalogue->animals['palaemonetes-paludosus']->names());
+        self::assertSame(
+            'Ghost shrimp (Palaemon paludosus; Palaemonetes paludosus)',
+            $catalogue->animals['palaemonetes-paludosus']->names(),
+        );
     }
 
     #[TestWith(['coarse-sand,Sand,cap,heavy,0.4 [0.3..0.5] M,0 C,0 C,0 C,0 C,0 C,1.5 [1..2] M,0 C,0 C,0 C,0 C,0 C,', 'density'])]
-    #[TestWith(['coarse-sand,Sand,roof,1.5 C,0.4 [0.3..0.5] M,0 C,0 C,0 C,0 C,0 C,1.5 [1..2] M,0 C,0 C,0 C,0 C,0 C,', 'role "roof" is not known'])]
-    #[TestWith(['coarse-sand,Sand,cap,1.5 C,1.4 [1.3..1.5] M,0 C,0 C,0 C,0 C,0 C,1.5 [1..2] M,0 C,0 C,0 C,0 C,0 C,', 'porosity must lie within'])]
+    #[TestWith([
+        'coarse-sand,Sand,roof,1.5 C,0.4 [0.3..0.5] M,0 C,0 C,0 C,0 C,0 C,1.5 [1..2] M,0 C,0 C,0 C,0 C,0 C,',
+        'role "roof" is not known',
+    ]),]
+    #[TestWith([
+        'coarse-sand,Sand,cap,1.5 C,1.4 [1.3..1.5] M,0 C,0 C,0 C,0 C,0 C,1.5 [1..2] M,0 C,0 C,0 C,0 C,0 C,',
+        'porosity must lie within',
+    ]),]
     #[TestWith(['Coarse Sand,Sand,cap,1.5 C,0.4 C,0 C,0 C,0 C,0 C,0 C,1.5 C,0 C,0 C,0 C,0 C,0 C,', 'id'])]
     #[TestWith(['coarse-sand,Sand,cap', '3 cells'])]
     #[TestWith(['coarse-sand,,cap,1.5 C,0.4 C,0 C,0 C,0 C,0 C,0 C,1.5 C,0 C,0 C,0 C,0 C,0 C,', 'name is empty'])]
@@ -67,7 +79,11 @@ final class CatalogueTest extends TestCase
     {
         $folder = sys_get_temp_dir().'/olvek-catalogue-'.bin2hex(random_bytes(6));
         mkdir($folder);
-        file_put_contents($folder.'/materials.csv', "id,name,role,density,porosity,flush_nitrogen,nitrate_share,slow_nitrogen,quick_carbon,slow_carbon,retardation,phosphorus,potassium,iron,acidity,lime,remarks\n$row\n");
+        file_put_contents(
+            $folder.'/materials.csv',
+            'id,name,role,density,porosity,flush_nitrogen,nitrate_share,slow_nitrogen,quick_carbon,slow_carbon,'
+            ."retardation,phosphorus,potassium,iron,acidity,lime,remarks\n$row\n",
+        );
         try {
             Catalogue::load($folder);
             self::fail('the row was taken');
@@ -84,11 +100,20 @@ final class CatalogueTest extends TestCase
     {
         $catalogue = Sample::catalogue();
         self::assertSame([], $catalogue->animals['hyphessobrycon-amandae']->cautions());
-        self::assertSame(['For a grown tank: wait until film has covered glass and leaves.', 'Often caught in the wild: ask for bred ones.'], $catalogue->animals['otocinclus-macrospilus']->cautions());
-        self::assertSame(['Jumps: a lid, floaters or a lower water line.', 'Settles in the wild: check what your country allows.'], $catalogue->animals['oryzias-latipes']->cautions());
+        self::assertSame(
+            ['For a grown tank: wait until film has covered glass and leaves.', 'Often caught in the wild: ask for bred ones.'],
+            $catalogue->animals['otocinclus-macrospilus']->cautions(),
+        );
+        self::assertSame(
+            ['Jumps: a lid, floaters or a lower water line.', 'Settles in the wild: check what your country allows.'],
+            $catalogue->animals['oryzias-latipes']->cautions(),
+        );
         self::assertSame([], $catalogue->plants['anubias-nana']->cautions());
         self::assertSame(['Not on the first day: plant it once the tank has settled.'], $catalogue->plants['bucephalandra']->cautions());
-        self::assertSame(['Plant-eaters take it first.', 'Settles in the wild: check what your country allows.'], $catalogue->plants['egeria-densa']->cautions());
+        self::assertSame(
+            ['Plant-eaters take it first.', 'Settles in the wild: check what your country allows.'],
+            $catalogue->plants['egeria-densa']->cautions(),
+        );
     }
 
     /** @return iterable<string, array{string, string, string, string}> file, column, a wrong cell, words of the complaint */
@@ -126,7 +151,10 @@ final class CatalogueTest extends TestCase
             $cells = array_combine(array_map(strval(...), str_getcsv($lines[0], ',', '"', '')), str_getcsv($lines[1], ',', '"', ''));
             self::assertArrayHasKey($column, $cells);
             $cells[$column] = $cell;
-            $lines[1] = implode(',', array_map(static fn (?string $text): string => str_contains((string) $text, ',') ? "\"$text\"" : (string) $text, $cells));
+            $lines[1] = implode(
+                ',',
+                array_map(static fn (?string $text): string => str_contains((string) $text, ',') ? "\"$text\"" : (string) $text, $cells),
+            );
             file_put_contents("$folder/$file", implode("\n", $lines));
             Catalogue::load($folder);
             self::fail('the cell was taken');
@@ -164,7 +192,7 @@ final class CatalogueTest extends TestCase
             self::assertLessThan($preset->vessel->height(), $preset->waterLine, $preset->id);
         }
         // By hand: 78.196 g of potassium in 174.26 g; 1 mol of calcium in 172.17 g at 0.17848 mmol/L a degree; 1000 meq in 84.007 g.
-        self::assertEqualsWithDelta(1000 * 78.196 / 174.26, $catalogue->amendments['potassium-sulphate']->potassium->value, 0.1);
+        self::assertEqualsWithDelta((1000 * 78.196) / 174.26, $catalogue->amendments['potassium-sulphate']->potassium->value, 0.1);
         self::assertEqualsWithDelta(1000 / 172.17 / 0.17832, $catalogue->amendments['gypsum']->hardness->value, 0.02);
         self::assertEqualsWithDelta(1000 / 84.007, $catalogue->amendments['bicarbonate']->alkalinity->value, 0.001);
     }

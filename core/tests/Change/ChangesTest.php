@@ -56,10 +56,17 @@ final class ChangesTest extends TestCase
             if (!$property->told instanceof Number) {
                 continue;
             }
-            foreach ([$property->told->from, $property->told->to, $property->told->from + ($property->told->to - $property->told->from) / 7] as $value) {
+            [$from, $to] = [$property->told->from, $property->told->to];
+            $values = [$from, $to, $from + ($to - $from) / 7];
+            foreach ($values as $value) {
                 foreach (UnitSystem::cases() as $units) {
                     $typed = $property->told->exactly($value);
-                    self::assertEqualsWithDelta($value, $property->told->read($typed, $units), 1e-6 * max(1.0, abs($value)), "$place: $typed");
+                    self::assertEqualsWithDelta(
+                        $value,
+                        $property->told->read($typed, $units),
+                        1e-6 * max(1.0, abs($value)),
+                        "$place: $typed",
+                    );
                 }
             }
         }

@@ -16,10 +16,17 @@ final class EditorTest extends TestCase
     public function testSaysWhatChanged(): void
     {
         $editor = new Editor(Sample::catalogue());
-        $edited = $editor->apply(Sample::planted(), ['bed.soil.back' => '1 1/4 in', 'plants.c1.pieces' => '50', 'light.hours' => '8'], UnitSystem::Metric);
+        $edited = $editor->apply(
+            Sample::planted(),
+            ['bed.soil.back' => '1 1/4 in', 'plants.c1.pieces' => '50', 'light.hours' => '8'],
+            UnitSystem::Metric,
+        );
 
         self::assertSame(0.03175, $edited->plan->bed->soil?->back);
-        self::assertSame(['soil at the back 2.5 cm → 3.18 cm', 'Asian marshweed, pieces 40 → 50'], str_replace("\u{00A0}", ' ', $edited->words));
+        self::assertSame(
+            ['soil at the back 2.5 cm → 3.18 cm', 'Asian marshweed, pieces 40 → 50'],
+            str_replace("\u{00A0}", ' ', $edited->words),
+        );
     }
 
     public function testAFieldSentBackAsShownChangesNothing(): void
@@ -95,7 +102,12 @@ final class EditorTest extends TestCase
         $plan = Sample::edit(Sample::planted(), ['hardscape.add' => 'lava', 'bed.doses.add' => 'limestone']);
         self::assertCount(1, $plan->pieces);
         self::assertEqualsWithDelta($plan->vessel->volumeBelow($plan->waterLine) / 50, $plan->pieces[0]->litres, 0.01);
-        self::assertEqualsWithDelta($plan->displaced(), Sample::planted()->netWater() - $plan->netWater(), 1e-9, 'what stands in the water displaces it');
+        self::assertEqualsWithDelta(
+            $plan->displaced(),
+            Sample::planted()->netWater() - $plan->netWater(),
+            1e-9,
+            'what stands in the water displaces it',
+        );
         self::assertGreaterThan(Sample::planted()->wettedSurface(), $plan->wettedSurface(), 'porous stone is a home for bacteria');
         // Ten grams a litre of soil, some 4.2 L of it.
         self::assertEqualsWithDelta(10 * $plan->bed->soilVolume($plan->vessel), $plan->bed->doses[0]->grams, 0.1);
@@ -126,8 +138,15 @@ final class EditorTest extends TestCase
         $editor = new Editor(Sample::catalogue());
         $edited = $editor->apply(Sample::planted(), ['method' => 'humus-bed'], UnitSystem::Us);
         self::assertSame(['method: Humus bed, double cap'], $edited->words);
-        self::assertSame([], $editor->apply($edited->plan, ['method' => 'humus-bed'], UnitSystem::Us)->words, 'taken twice changes nothing more');
-        self::assertSame(['coir', 'garden-compost', 'garden-loam'], array_map(static fn (array $part): string => $part[0]->id, $edited->plan->bed->soil->mix->parts ?? []));
+        self::assertSame(
+            [],
+            $editor->apply($edited->plan, ['method' => 'humus-bed'], UnitSystem::Us)->words,
+            'taken twice changes nothing more',
+        );
+        self::assertSame(
+            ['coir', 'garden-compost', 'garden-loam'],
+            array_map(static fn (array $part): string => $part[0]->id, $edited->plan->bed->soil->mix->parts ?? []),
+        );
     }
 
     /** "4 °C" warmer is a step, not a reading: 4 K, and 9 °F are 5 K. */
@@ -140,7 +159,11 @@ final class EditorTest extends TestCase
 
     public function testGravelMayLieInSoilAndClumpsStandWhereTheyBelong(): void
     {
-        $plan = Sample::edit(Sample::planted(), ['bed.soil.add' => 'fine-gravel', 'plants.add.eleocharis-acicularis' => '4', 'plants.c1.row' => '60']);
+        $plan = Sample::edit(Sample::planted(), [
+            'bed.soil.add' => 'fine-gravel',
+            'plants.add.eleocharis-acicularis' => '4',
+            'plants.c1.row' => '60',
+        ]);
         self::assertSame('fine-gravel', $plan->bed->soil?->mix->parts[1][0]->id);
         self::assertSame([0.6, 0.15], [$plan->clumps[0]->row, $plan->clumps[2]->row], 'a carpet begins in front');
         for ($n = 0; $n < 30; ++$n) {

@@ -22,13 +22,20 @@ use Olvek\Core\Water\Measure;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** Twins: a tank whose true numbers are known is read with a drop test's noise, and the fit must find them; what it says of days to come must hold. */
+/**
+ * Twins: a tank whose true numbers are known is read with a drop test's noise, and the fit must find them; what it says of days to come
+ * must hold.
+ */
 final class FitTest extends TestCase
 {
     /** A thin cap over soil, a few crypts: it leaks, so there is something to read. */
     private static function leaky(): Plan
     {
-        return Sample::edit(Plan::starting('Leaky', Sample::catalogue()), ['bed.cap.front' => '1 cm', 'bed.cap.back' => '1 cm', 'plants.add' => 'cryptocoryne-wendtii']);
+        return Sample::edit(Plan::starting('Leaky', Sample::catalogue()), [
+            'bed.cap.front' => '1 cm',
+            'bed.cap.back' => '1 cm',
+            'plants.add' => 'cryptocoryne-wendtii',
+        ]);
     }
 
     /** @param array<string, float> $true */
@@ -46,7 +53,7 @@ final class FitTest extends TestCase
         $readings = [];
         for ($day = 1; $day <= $upTo; $day += 2) {
             foreach (Forecast::MEASURES as $measure) {
-                $value = $trace->columns[$measure->value][$day] * exp(0.25 * $dice->getInt(-1000, 1000) / 1000);
+                $value = $trace->columns[$measure->value][$day] * exp((0.25 * $dice->getInt(-1000, 1000)) / 1000);
                 $readings[] = new Reading($day, $measure, $value < $measure->nothingBelow() ? 0.0 : $value);
             }
         }
@@ -56,7 +63,10 @@ final class FitTest extends TestCase
 
     private static function forecast(ActualPlan $lived, Log $log, ?Fit $fit): Forecast
     {
-        return Forecast::of(array_map(static fn (int $n): Member => Forecast::member($lived, $log, $fit, 42, $n), range(0, Forecast::MEMBERS - 1)), null !== $fit);
+        return Forecast::of(
+            array_map(static fn (int $n): Member => Forecast::member($lived, $log, $fit, 42, $n), range(0, Forecast::MEMBERS - 1)),
+            null !== $fit,
+        );
     }
 
     #[TestWith([2.5, 0.5])]
@@ -92,7 +102,11 @@ final class FitTest extends TestCase
             }
         }
         self::assertGreaterThanOrEqual(10, $in, 'of twelve');
-        self::assertGreaterThan($planned->band(Measure::Nitrite, 12)[2], $true->columns['nitrite'][12], 'the plan alone had not seen it coming');
+        self::assertGreaterThan(
+            $planned->band(Measure::Nitrite, 12)[2],
+            $true->columns['nitrite'][12],
+            'the plan alone had not seen it coming',
+        );
         foreach ($log->readings as $reading) {
             $was += abs($planned->stands($reading));
             self::assertSame(0, $learned->stands($reading), "{$reading->measure->value} on day $reading->day is explained");
@@ -103,7 +117,16 @@ final class FitTest extends TestCase
     public function testTooFewReadingsTeachNothing(): void
     {
         $lived = ActualPlan::of(self::leaky(), new Log());
-        self::assertNull(Fit::of($lived, new Log([new Reading(1, Measure::Ammonia, 0.2), new Reading(1, Measure::Nitrite, 0.0), new Reading(1, Measure::Acidity, 7.0)])));
+        self::assertNull(
+            Fit::of(
+                $lived,
+                new Log([
+                    new Reading(1, Measure::Ammonia, 0.2),
+                    new Reading(1, Measure::Nitrite, 0.0),
+                    new Reading(1, Measure::Acidity, 7.0),
+                ]),
+            ),
+        );
     }
 
     public function testReadingsOfNothingMoveLittleAndSaySo(): void
@@ -125,7 +148,13 @@ final class FitTest extends TestCase
         $lived = ActualPlan::of(self::leaky(), new Log([], $events));
         $true = self::lives($lived, []);
         $before = $true->columns['ammonia'][4];
-        $log = new Log([...array_map(static fn (int $d): Reading => new Reading($d, Measure::Ammonia, $true->columns['ammonia'][$d]), [2, 3, 4]), new Reading(5, Measure::Ammonia, $before)], $events);
+        $log = new Log(
+            [
+                ...array_map(static fn (int $d): Reading => new Reading($d, Measure::Ammonia, $true->columns['ammonia'][$d]), [2, 3, 4]),
+                new Reading(5, Measure::Ammonia, $before),
+            ],
+            $events,
+        );
         $fit = Fit::of($lived, $log);
         self::assertNotNull($fit);
         self::assertEqualsWithDelta(1.0, $fit->factors['flushFactor'], 0.05);

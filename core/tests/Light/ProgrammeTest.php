@@ -51,10 +51,21 @@ final class ProgrammeTest extends TestCase
 
     public function testTheRunHoldsTheLampBackWhileAlgaeShow(): void
     {
-        $bright = ['light.lumens' => '9000', 'light.hours' => '14', 'water.nitrate' => '40', 'plants.c1.pieces' => '3', 'plants.c2.pieces' => '1', 'light.startShare' => '60', 'light.stepShare' => '10'];
+        $bright = [
+            'light.lumens' => '9000',
+            'light.hours' => '14',
+            'water.nitrate' => '40',
+            'plants.c1.pieces' => '3',
+            'plants.c2.pieces' => '1',
+            'light.startShare' => '60',
+            'light.stepShare' => '10',
+        ];
         $trace = self::lived($bright, 180);
         self::assertGreaterThan(Alga::SHOWS, $trace->highest('algae')[0], 'algae do show in this tank');
-        $held = array_filter(range(7, 179, 7), static fn (int $day): bool => $trace->columns['lampShare'][$day] < $trace->columns['lampShare'][$day - 1] - 1e-9);
+        $held = array_filter(
+            range(7, 179, 7),
+            static fn (int $day): bool => $trace->columns['lampShare'][$day] < $trace->columns['lampShare'][$day - 1] - 1e-9,
+        );
         self::assertNotSame([], $held);
         foreach ($held as $day) {
             self::assertGreaterThan(Alga::SHOWS * 0.98, $trace->columns['algae'][$day - 1], "day $day");
@@ -77,7 +88,10 @@ final class ProgrammeTest extends TestCase
         self::assertGreaterThanOrEqual($one->columns['plants'][59] * 0.98, $two->columns['plants'][59]);
     }
 
-    /** Lambert (1760): of a small flat source straight above a disc of radius r, r²/(r²+h²) lands on it. 0.1727 m²: r² = 0.05497; (0.05497 + 0.01)/(0.05497 + 0.16) = 0.3022 by hand. */
+    /**
+     * Lambert (1760): of a small flat source straight above a disc of radius r, r²/(r²+h²) lands on it. 0.1727 m²: r² = 0.05497; (0.05497 +
+     * 0.01)/(0.05497 + 0.16) = 0.3022 by hand.
+     */
     public function testLightFallsOffWithTheLampsHeight(): void
     {
         $at = static fn (float $height): float => (new Lamp(2000, 8, 0.6, $height))->landed(0.1727);

@@ -47,7 +47,11 @@ final class LogTest extends TestCase
 
     public function testReadingsStandByDayAndTheLastOfADayCounts(): void
     {
-        $log = new Log([new Reading(5, Measure::Ammonia, 0.3), new Reading(2, Measure::Ammonia, 0.1), new Reading(5, Measure::Ammonia, 0.2)], [], [9 => false, 3 => true]);
+        $log = new Log(
+            [new Reading(5, Measure::Ammonia, 0.3), new Reading(2, Measure::Ammonia, 0.1), new Reading(5, Measure::Ammonia, 0.2)],
+            [],
+            [9 => false, 3 => true],
+        );
         self::assertSame([2, 5], array_map(static fn (Reading $r): int => $r->day, $log->readings));
         self::assertSame(0.2, $log->latest(Measure::Ammonia)?->value);
         self::assertSame(0.1, $log->upTo(4)->latest(Measure::Ammonia)?->value);
@@ -69,7 +73,9 @@ final class LogTest extends TestCase
     {
         $bare = self::lives(new Log());
         self::assertSame(0.0, $bare->highest('animals')[0], 'planned for day 28, but nobody wrote that they came');
-        $stocked = self::lives(new Log([], [new LoggedEvent(12, EventKind::Stock, 4, 'a1'), new LoggedEvent(20, EventKind::Stock, 2, 'a1')]));
+        $stocked = self::lives(
+            new Log([], [new LoggedEvent(12, EventKind::Stock, 4, 'a1'), new LoggedEvent(20, EventKind::Stock, 2, 'a1')]),
+        );
         self::assertSame(0.0, $stocked->columns['heads'][11]);
         self::assertEqualsWithDelta(4.0, $stocked->columns['heads'][12], 0.1);
         self::assertEqualsWithDelta(2.0, $stocked->columns['heads'][20] - $stocked->columns['heads'][19], 0.1);
@@ -87,7 +93,16 @@ final class LogTest extends TestCase
 
     public function testFeedingBeginsAndStopsAsWritten(): void
     {
-        $trace = self::lives(new Log([], [new LoggedEvent(10, EventKind::Stock, 10, 'a1'), new LoggedEvent(15, EventKind::Feed, 0.05), new LoggedEvent(25, EventKind::Feed, 0.0)]));
+        $trace = self::lives(
+            new Log(
+                [],
+                [
+                    new LoggedEvent(10, EventKind::Stock, 10, 'a1'),
+                    new LoggedEvent(15, EventKind::Feed, 0.05),
+                    new LoggedEvent(25, EventKind::Feed, 0.0),
+                ],
+            ),
+        );
         self::assertSame(0.0, $trace->columns['food'][14], 'in since day 10, and unfed until it was written down');
         self::assertGreaterThan(0.0, $trace->columns['food'][16]);
         self::assertSame(0.0, $trace->columns['food'][26]);
@@ -120,7 +135,10 @@ final class LogTest extends TestCase
     public function testGroupsKeepTheirPlacesWhoeverCameFirst(): void
     {
         $plan = Sample::edit(Sample::planted(), ['animals.add' => 'neocaridina-davidi']);
-        $lived = ActualPlan::of($plan, new Log([], [new LoggedEvent(9, EventKind::Stock, 3, 'a2'), new LoggedEvent(12, EventKind::Stock, 50, 'gone')]));
+        $lived = ActualPlan::of(
+            $plan,
+            new Log([], [new LoggedEvent(9, EventKind::Stock, 3, 'a2'), new LoggedEvent(12, EventKind::Stock, 50, 'gone')]),
+        );
         self::assertSame(['a1', 'a2'], array_map(static fn ($g): string => $g->id, $lived->plan->groups));
         self::assertSame([1095, 9], array_map(static fn ($g): int => $g->day, $lived->plan->groups));
         self::assertSame(3, $lived->plan->groups[1]->count);
@@ -134,7 +152,10 @@ final class LogTest extends TestCase
     #[TestWith([EventKind::Feed, 0.0, 'Feeding stopped'])]
     public function testWhatIsDoneIsToldInTheKeepersWords(EventKind $kind, float $amount, string $words): void
     {
-        self::assertSame($words, str_replace(["\u{00A0}", "\u{202F}"], ' ', LoggedEvent::line($kind, $amount, TestKit::of(), Sample::planted()->groups[0])));
+        self::assertSame(
+            $words,
+            str_replace(["\u{00A0}", "\u{202F}"], ' ', LoggedEvent::line($kind, $amount, TestKit::of(), Sample::planted()->groups[0])),
+        );
     }
 
     /** Whatever can be logged has a line, and an event that a run understands. */

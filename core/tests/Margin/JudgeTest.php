@@ -43,8 +43,31 @@ final class JudgeTest extends TestCase
 
     public function testEveryMarginOfTheTradeIsJudged(): void
     {
-        self::assertSame(['ammonia', 'nitrite', 'nitrate', 'oxygen', 'ph', 'minerals', 'mass', 'light', 'fed', 'carbon', 'algae', 'bed', 'soil', 'stock', 'room', 'waters', 'temperature', 'losses', 'planted', 'cap'],
-            array_map(static fn (Margin $m): string => $m->id->value, Judge::judge(Sample::planted())->margins));
+        self::assertSame(
+            [
+                'ammonia',
+                'nitrite',
+                'nitrate',
+                'oxygen',
+                'ph',
+                'minerals',
+                'mass',
+                'light',
+                'fed',
+                'carbon',
+                'algae',
+                'bed',
+                'soil',
+                'stock',
+                'room',
+                'waters',
+                'temperature',
+                'losses',
+                'planted',
+                'cap',
+            ],
+            array_map(static fn (Margin $m): string => $m->id->value, Judge::judge(Sample::planted())->margins),
+        );
     }
 
     /** @param array<string, string> $edits */
@@ -55,12 +78,47 @@ final class JudgeTest extends TestCase
     #[TestWith(['ph', ['water.kh' => '0.3']])]
     #[TestWith(['minerals', ['vessel.height' => '15 cm', 'waterLine' => '14 cm', 'topUp.kind' => 'tap-hard']])]
     #[TestWith(['light', ['light.lumens' => '200']])]
-    #[TestWith(['fed', ['bed.soil.material' => 'none', 'animals.a1.remove' => '1', 'water.nitrate' => '0', 'light.lumens' => '6000', 'water.gh' => '0', 'topUp.kind' => 'reverse-osmosis', 'plants.c1.pieces' => '5', 'plants.c2.remove' => '1', 'plants.add.salvinia-natans' => '2', 'light.hours' => '12']])]
-    #[TestWith(['carbon', ['bed.soil.material' => 'garden-compost', 'bed.soil.front' => '5 cm', 'bed.soil.back' => '5 cm', 'animals.a1.day' => '3', 'light.hours' => '6']])]
+    #[TestWith([
+            'fed',
+            [
+                'bed.soil.material' => 'none',
+                'animals.a1.remove' => '1',
+                'water.nitrate' => '0',
+                'light.lumens' => '6000',
+                'water.gh' => '0',
+                'topUp.kind' => 'reverse-osmosis',
+                'plants.c1.pieces' => '5',
+                'plants.c2.remove' => '1',
+                'plants.add.salvinia-natans' => '2',
+                'light.hours' => '12',
+            ],
+        ]),]
+    #[TestWith([
+            'carbon',
+            [
+                'bed.soil.material' => 'garden-compost',
+                'bed.soil.front' => '5 cm',
+                'bed.soil.back' => '5 cm',
+                'animals.a1.day' => '3',
+                'light.hours' => '6',
+            ],
+        ]),]
     #[TestWith(['mass', ['light.lumens' => '30']])]
     #[TestWith(['waters', ['water.gh' => '0.3', 'water.kh' => '0.3', 'water.pH' => '5.5', 'topUp.kind' => 'reverse-osmosis']])]
-    #[TestWith(['algae', ['plants.c1.remove' => '1', 'plants.c2.pieces' => '1', 'light.hours' => '14', 'feeding.grams' => '1', 'light.lumens' => '5000']])]
-    #[TestWith(['bed', ['bed.soil.material' => 'garden-compost', 'bed.soil.front' => '10 cm', 'bed.soil.back' => '10 cm', 'plants.c1.remove' => '1', 'plants.c2.pieces' => '1']])]
+    #[TestWith([
+            'algae',
+            ['plants.c1.remove' => '1', 'plants.c2.pieces' => '1', 'light.hours' => '14', 'feeding.grams' => '1', 'light.lumens' => '5000'],
+        ]),]
+    #[TestWith([
+            'bed',
+            [
+                'bed.soil.material' => 'garden-compost',
+                'bed.soil.front' => '10 cm',
+                'bed.soil.back' => '10 cm',
+                'plants.c1.remove' => '1',
+                'plants.c2.pieces' => '1',
+            ],
+        ]),]
     #[TestWith(['room', ['animals.a1.count' => '60']])]
     #[TestWith(['temperature', ['site.temperature' => '12 °C']])]
     #[TestWith(['stock', ['feeding.grams' => '3', 'animals.a1.count' => '200', 'plants.c1.remove' => '1', 'plants.c2.pieces' => '2']])]
@@ -70,7 +128,11 @@ final class JudgeTest extends TestCase
         self::assertNotSame(State::Fails, Judge::judge(self::sound())->margin(MarginId::from($margin))->state);
         $judgement = Judge::judge(Sample::edit(Sample::planted(), $edits));
 
-        self::assertSame(State::Fails, $judgement->margin(MarginId::from($margin))->state, $judgement->margin(MarginId::from($margin))->sentence.' '.$judgement->margin(MarginId::from($margin))->shown);
+        self::assertSame(
+            State::Fails,
+            $judgement->margin(MarginId::from($margin))->state,
+            $judgement->margin(MarginId::from($margin))->sentence.' '.$judgement->margin(MarginId::from($margin))->shown,
+        );
         self::assertNotSame([], $judgement->margin(MarginId::from($margin))->terms);
         self::assertStringStartsWith('Not yet', $judgement->verdict);
     }
@@ -94,7 +156,9 @@ final class JudgeTest extends TestCase
     /** A film of soil is spent at once; where water and mulm feed the plants meanwhile, that is tight and no failure. */
     public function testAFilmOfSoilIsSpentAtOnce(): void
     {
-        $soil = Judge::judge(Sample::edit(Sample::planted(), ['bed.soil.front' => '0.3 cm', 'bed.soil.back' => '0.3 cm']))->margin(MarginId::Soil);
+        $soil = Judge::judge(Sample::edit(Sample::planted(), ['bed.soil.front' => '0.3 cm', 'bed.soil.back' => '0.3 cm']))->margin(
+            MarginId::Soil,
+        );
         self::assertSame(State::Tight, $soil->state);
         self::assertLessThan(0.4, $soil->measure);
         self::assertGreaterThan(0.6, Judge::judge(Sample::planted())->margin(MarginId::Soil)->measure);
@@ -119,25 +183,40 @@ final class JudgeTest extends TestCase
     public function testWrongWarmthOrTooSmallAGroupIsTold(): void
     {
         $cold = Judge::judge(Sample::edit(Sample::planted(), ['site.temperature' => '12 °C']));
-        self::assertMatchesRegularExpression('/wants 1\d °C–2\d °C, the water is at 12/', str_replace("\u{00A0}", ' ', $cold->margin(MarginId::Temperature)->sentence));
+        self::assertMatchesRegularExpression(
+            '/wants 1\d °C–2\d °C, the water is at 12/',
+            str_replace("\u{00A0}", ' ', $cold->margin(MarginId::Temperature)->sentence),
+        );
         $lonely = Judge::judge(Sample::edit(Sample::planted(), ['animals.a1.count' => '2']));
         self::assertStringContainsString('6 or more', $lonely->margin(MarginId::Room)->sentence);
     }
 
     public function testSmallTanksAreNoPlaceForFish(): void
     {
-        $plan = Sample::edit(Sample::planted(), ['vessel.length' => '20 cm', 'vessel.width' => '20 cm', 'vessel.height' => '25 cm', 'waterLine' => '23 cm']);
+        $plan = Sample::edit(Sample::planted(), [
+            'vessel.length' => '20 cm',
+            'vessel.width' => '20 cm',
+            'vessel.height' => '25 cm',
+            'waterLine' => '23 cm',
+        ]);
         self::assertSame(State::Fails, Judge::judge($plan)->margin(MarginId::Room)->state);
     }
 
     public function testFloatersShadeWhatStandsBelow(): void
     {
         $open = ClumpLight::onDay(Sample::planted(), 28);
-        $closed = ClumpLight::onDay(Sample::edit(Sample::edit(Sample::planted(), ['plants.add' => 'salvinia-natans']), ['plants.c3.pieces' => '30']), 28);
+        $closed = ClumpLight::onDay(
+            Sample::edit(Sample::edit(Sample::planted(), ['plants.add' => 'salvinia-natans']), ['plants.c3.pieces' => '30']),
+            28,
+        );
 
         self::assertSame(1.0, $closed->cover);
         // 30 handfuls of a gram lie in layers: 30 g on 55 g/m² of mat.
-        self::assertEqualsWithDelta(Canopy::underFloaters(30 / 55 / Sample::planted()->surface()) * $open->clumps['c1'], $closed->clumps['c1'], 1e-9);
+        self::assertEqualsWithDelta(
+            Canopy::underFloaters(30 / 55 / Sample::planted()->surface()) * $open->clumps['c1'],
+            $closed->clumps['c1'],
+            1e-9,
+        );
         self::assertEqualsWithDelta(0.14, Canopy::underFloaters(1.0), 1e-12);
         self::assertEqualsWithDelta(0.07, Canopy::underFloaters(2.0), 1e-12);
         self::assertGreaterThan($open->clumps['c2'], $open->clumps['c1'], 'the taller stand takes first');
@@ -157,7 +236,11 @@ final class JudgeTest extends TestCase
         $plan = Sample::planted();
         $trace = (new Runner($plan))->run(Judge::FIRST_YEAR);
         $quick = (new Parameters())->with(['readyRate' => 0.006]);
-        $years = static fn (Parameters $p): string => array_column(Judge::fromTrace($plan, $trace, parameters: $p)->margin(MarginId::Soil)->terms, 'value', 'label')['nitrogen falls to a tenth of what roots could use'];
+        $years = static fn (Parameters $p): string => array_column(
+            Judge::fromTrace($plan, $trace, parameters: $p)->margin(MarginId::Soil)->terms,
+            'value',
+            'label',
+        )['nitrogen falls to a tenth of what roots could use'];
         self::assertNotSame($years(new Parameters()), $years($quick));
     }
 

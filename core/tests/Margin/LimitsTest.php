@@ -24,7 +24,10 @@ final class LimitsTest extends TestCase
 {
     private static ?Trace $year = null;
 
-    /** @return iterable<string, array{string, array<string, float>, State}> margin, columns and what they are set to for the whole year, state */
+    /**
+     * @return iterable<string, array{string, array<string, float>, State}> margin, columns and what they are set to for the whole year,
+     * state
+     */
     public static function limits(): iterable
     {
         // Ten least killifish (3 mg/L, GH to 24), marshweed (18 to 29 °C) and crypts.
@@ -126,14 +129,19 @@ final class LimitsTest extends TestCase
         $planted = array_map(static fn ($clump): float => $clump->biomass(), Sample::planted()->clumps);
         foreach ([[0.71, State::Holds], [0.69, State::Tight], [0.36, State::Tight], [0.34, State::Fails]] as [$share, $state]) {
             $trace = self::year();
-            $trace->clumps = array_map(static fn (): array => array_map(static fn (float $grams): float => $share * $grams, $planted), $trace->clumps);
+            $trace->clumps = array_map(
+                static fn (): array => array_map(static fn (float $grams): float => $share * $grams, $planted),
+                $trace->clumps,
+            );
             self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Mass)->state, (string) $share);
         }
     }
 
     public function testAnimalsThatAreLost(): void
     {
-        foreach ([[10.0, State::Holds], [9.6, State::Holds], [9.4, State::Tight], [7.6, State::Tight], [7.4, State::Fails], [40.0, State::Holds]] as [$left, $state]) {
+        $cases = [[10.0, State::Holds], [9.6, State::Holds], [9.4, State::Tight],
+            [7.6, State::Tight], [7.4, State::Fails], [40.0, State::Holds]];
+        foreach ($cases as [$left, $state]) {
             $trace = self::year();
             $trace->heads = array_map(static fn (): array => [$left], $trace->heads);
             self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Losses)->state, (string) $left);
@@ -146,19 +154,50 @@ final class LimitsTest extends TestCase
         $fed = Sample::planted()->feed->nitrogen();
         foreach ([[1.21, State::Holds], [1.19, State::Tight], [0.81, State::Tight], [0.79, State::Fails]] as [$times, $state]) {
             $trace = self::year();
-            foreach (['exportable' => $times * $fed, 'denitrified' => 0.0, 'soilNitrogen' => 100.0, 'nitrate' => 1.0] as $column => $value) {
+            foreach (
+                ['exportable' => $times * $fed, 'denitrified' => 0.0, 'soilNitrogen' => 100.0, 'nitrate' => 1.0] as $column => $value
+            ) {
                 $trace->columns[$column] = array_fill(0, $trace->days(), $value);
             }
             self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Stock)->state, (string) $times);
         }
     }
 
-    /** @return iterable<string, array{string, float, float, \Closure(float): array<string, string>, float, float}> margin, where it fails and from where it holds, edits at a place of the scan, and the scan's ends */
+    /**
+     * @return iterable<string, array{string, float, float, \Closure(float): array<string, string>, float, float}> margin, where it fails
+     * and from where it holds, edits at a place of the scan, and the scan's ends
+     */
     public static function scans(): iterable
     {
-        yield 'room: litres that killifish want' => ['room', 1.0, 1.2, static fn (float $x): array => ['animals.a1.count' => (string) (int) $x, 'vessel.length' => '41 cm'], 6.0, 40.0];
-        yield 'planted floor' => ['planted', 0.4, 0.5, static fn (float $x): array => ['plants.c1.pieces' => (string) (int) $x, 'plants.c2.pieces' => '1'], 5.0, 120.0];
-        yield 'cap over soil' => ['cap', 0.8, 1.0, static fn (float $x): array => ['bed.soil.front' => '4 cm', 'bed.soil.back' => '4 cm', 'bed.cap.front' => \sprintf('%.1f mm', $x), 'bed.cap.back' => \sprintf('%.1f mm', $x)], 28.0, 45.0];
+        yield 'room: litres that killifish want' => [
+            'room',
+            1.0,
+            1.2,
+            static fn (float $x): array => ['animals.a1.count' => (string) (int) $x, 'vessel.length' => '41 cm'],
+            6.0,
+            40.0,
+        ];
+        yield 'planted floor' => [
+            'planted',
+            0.4,
+            0.5,
+            static fn (float $x): array => ['plants.c1.pieces' => (string) (int) $x, 'plants.c2.pieces' => '1'],
+            5.0,
+            120.0,
+        ];
+        yield 'cap over soil' => [
+            'cap',
+            0.8,
+            1.0,
+            static fn (float $x): array => [
+                'bed.soil.front' => '4 cm',
+                'bed.soil.back' => '4 cm',
+                'bed.cap.front' => \sprintf('%.1f mm', $x),
+                'bed.cap.back' => \sprintf('%.1f mm', $x),
+            ],
+            28.0,
+            45.0,
+        ];
     }
 
     /**
@@ -167,15 +206,29 @@ final class LimitsTest extends TestCase
      * @param \Closure(float): array<string, string> $edits
      */
     #[DataProvider('scans')]
-    public function testAPlanCrossesEachLimitWhereItIsSaidToBe(string $margin, float $limit, float $good, \Closure $edits, float $from, float $to): void
-    {
+    public function testAPlanCrossesEachLimitWhereItIsSaidToBe(
+        string $margin,
+        float $limit,
+        float $good,
+        \Closure $edits,
+        float $from,
+        float $to,
+    ): void {
         $nearest = [\INF, \INF, \INF, \INF];
         for ($n = 0; $n <= 60; ++$n) {
-            $found = Judge::fromTrace(Sample::edit(Sample::planted(), $edits($from + $n / 60 * ($to - $from))), self::year())->margin(MarginId::from($margin));
+            $found = Judge::fromTrace(Sample::edit(Sample::planted(), $edits($from + ($n / 60) * ($to - $from))), self::year())->margin(
+                MarginId::from($margin),
+            );
             // Practice is never worse than tight.
             $fails = \in_array($margin, ['planted', 'cap'], true) ? State::Tight : State::Fails;
-            self::assertSame($found->measure < $limit ? $fails : ($found->measure < $good ? State::Tight : State::Holds), $found->state, "$margin at $found->measure");
-            foreach ([$limit - $found->measure, $found->measure - $limit, $good - $found->measure, $found->measure - $good] as $side => $beyond) {
+            self::assertSame(
+                $found->measure < $limit ? $fails : ($found->measure < $good ? State::Tight : State::Holds),
+                $found->state,
+                "$margin at $found->measure",
+            );
+            foreach (
+                [$limit - $found->measure, $found->measure - $limit, $good - $found->measure, $found->measure - $good] as $side => $beyond
+            ) {
                 $nearest[$side] = $beyond >= 0 ? min($nearest[$side], $beyond) : $nearest[$side];
             }
         }
@@ -189,8 +242,17 @@ final class LimitsTest extends TestCase
     {
         foreach ([[15.1, State::Holds], [14.9, State::Tight], [4.1, State::Tight], [3.9, State::Fails]] as [$months, $state]) {
             $trace = self::year();
-            $hardest = min(25.0, ...array_map(static fn ($thing): float => $thing->kind->hardest->value, [...Sample::planted()->clumps, ...Sample::planted()->groups]));
-            $trace->columns['generalHardness'] = array_map(static fn (int $day): float => 8.0 + ($hardest - 8.0) * $day / ($months * 30.44), range(0, 364));
+            $hardest = min(
+                25.0,
+                ...array_map(static fn ($thing): float => $thing->kind->hardest->value, [
+                    ...Sample::planted()->clumps,
+                    ...Sample::planted()->groups,
+                ]),
+            );
+            $trace->columns['generalHardness'] = array_map(
+                static fn (int $day): float => 8.0 + (($hardest - 8.0) * $day) / ($months * 30.44),
+                range(0, 364),
+            );
             self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Minerals)->state, "$months months");
         }
         $parameters = new Parameters();
@@ -198,9 +260,10 @@ final class LimitsTest extends TestCase
         foreach ([[0.81, State::Holds], [0.79, State::Tight], [0.41, State::Tight], [0.39, State::Fails]] as [$years, $state]) {
             // Roots that could use 10 mg N a day, and a ready store that frees a tenth of it so many years from the filling.
             $rate = $parameters->readyRate * $theta;
-            $ready = 1.0 / $rate * exp($rate * (365 * $years - 364));
+            $ready = (1.0 / $rate) * exp($rate * (365 * $years - 364));
             $trace = self::year();
-            foreach (['rootNeed' => 10.0, 'rooted' => 1.0, 'soilReady' => $ready, 'soilNitrogen' => $ready, 'soilIron' => 100.0] as $column => $value) {
+            $cases = ['rootNeed' => 10.0, 'rooted' => 1.0, 'soilReady' => $ready, 'soilNitrogen' => $ready, 'soilIron' => 100.0];
+            foreach ($cases as $column => $value) {
                 $trace->columns[$column] = array_fill(0, 365, $value);
             }
             $trace->fed = array_map(static fn (array $clumps): array => array_fill_keys(array_keys($clumps), 0.1), $trace->fed);

@@ -29,11 +29,16 @@ final class MarginTest extends TestCase
     {
         $margin = Margin::atMost(MarginId::Nitrite, $measure, 'mg N/L', 0.1, 0.3, 20, 'So it is.', []);
         self::assertSame($state, $margin->state);
-        self::assertEqualsWithDelta(match ($state) {
-            State::Fails => 1 / 6,
-            State::Tight => 0.5,
-            State::Holds => 5 / 6,
-        }, $margin->position(), 1 / 6 + 1e-9, 'each state has its third of the gauge');
+        self::assertEqualsWithDelta(
+            match ($state) {
+                State::Fails => 1 / 6,
+                State::Tight => 0.5,
+                State::Holds => 5 / 6,
+            },
+            $margin->position(),
+            1 / 6 + 1e-9,
+            'each state has its third of the gauge',
+        );
     }
 
     #[TestWith([2.9, State::Fails])]
@@ -65,9 +70,22 @@ final class MarginTest extends TestCase
 
     public function testNumbersAreShortAndCarryTheirUnits(): void
     {
-        $text = static fn (float $measure, string $unit): string => str_replace(["\u{00A0}", "\u{202F}"], ' ', Margin::text($measure, $unit));
-        self::assertSame(['0.13 mg N/L', '< 0.01 mg N/L', '0 mg N/L', '19 %', '123 months', '1.5 ×'],
-            [$text(0.128, 'mg N/L'), $text(0.004, 'mg N/L'), $text(0.0, 'mg N/L'), $text(0.19, '%'), $text(123.4, 'months'), $text(1.5, '×')]);
+        $text = static fn (float $measure, string $unit): string => str_replace(
+            ["\u{00A0}", "\u{202F}"],
+            ' ',
+            Margin::text($measure, $unit),
+        );
+        self::assertSame(
+            ['0.13 mg N/L', '< 0.01 mg N/L', '0 mg N/L', '19 %', '123 months', '1.5 ×'],
+            [
+                $text(0.128, 'mg N/L'),
+                $text(0.004, 'mg N/L'),
+                $text(0.0, 'mg N/L'),
+                $text(0.19, '%'),
+                $text(123.4, 'months'),
+                $text(1.5, '×'),
+            ],
+        );
     }
 
     public function testASpreadIsSaidInTheMarginsOwnUnit(): void
@@ -112,7 +130,15 @@ final class MarginTest extends TestCase
     /** An empty tank, a sealed one, one of each shape: every margin says something, and no sentence is left with a hole in it. */
     public function testEverySentenceIsWhole(): void
     {
-        $plans = [Sample::planted(), Sample::edit(Sample::edit(Sample::planted(), ['animals.a1.remove' => '1']), ['plants.c1.remove' => '1', 'plants.c2.remove' => '1']), Sample::edit(Sample::planted(), ['site.sealed' => 'yes']), Sample::edit(Sample::planted(), ['bed.soil.material' => 'none'])];
+        $plans = [
+            Sample::planted(),
+            Sample::edit(Sample::edit(Sample::planted(), ['animals.a1.remove' => '1']), [
+                'plants.c1.remove' => '1',
+                'plants.c2.remove' => '1',
+            ]),
+            Sample::edit(Sample::planted(), ['site.sealed' => 'yes']),
+            Sample::edit(Sample::planted(), ['bed.soil.material' => 'none']),
+        ];
         for ($seed = 1; $seed <= 15; ++$seed) {
             $plans[] = Sample::random($seed);
         }

@@ -31,16 +31,31 @@ final class RemedyTest extends TestCase
         $soil = static fn (Plan $p): float => $p->bed->soil->front ?? 0.0;
         $doses = static fn (Plan $p): float => (float) \count($p->bed->doses);
         $moves = [
-            [Remedy::MoreStems, $pieces, 'up'], [Remedy::FastStems, $kinds, 'up'], [Remedy::Floaters, static fn (Plan $p): float => (float) $p->clumps[2]->pieces, 'up'],
-            [Remedy::NoFloaters, $kinds, 'down'], [Remedy::HousePlants, $kinds, 'up'], [Remedy::LessFood, $food, 'down'], [Remedy::MoreFood, $food, 'up'],
-            [Remedy::FewerAnimals, $animals, 'down'], [Remedy::LaterAnimals, static fn (Plan $p): float => (float) $p->groups[0]->day, 'up'],
-            [Remedy::LaterFood, static fn (Plan $p): float => (float) $p->feedFrom, 'up'], [Remedy::DeeperCap, static fn (Plan $p): float => $p->bed->cap->back ?? 0.0, 'up'],
-            [Remedy::ThinnerSoil, $soil, 'down'], [Remedy::MoreSoil, $soil, 'up'], [Remedy::LongerLight, static fn (Plan $p): float => $p->lamp->hours, 'up'],
-            [Remedy::ShorterLight, static fn (Plan $p): float => $p->lamp->hours, 'down'], [Remedy::StrongerLamp, static fn (Plan $p): float => $p->lamp->lumens, 'up'],
-            [Remedy::WeakerLamp, static fn (Plan $p): float => $p->lamp->lumens, 'down'], [Remedy::Sponge, static fn (Plan $p): float => (float) (Inoculum::Sponge === $p->inoculum), 'up'],
-            [Remedy::WaterChanges, static fn (Plan $p): float => $p->care->changeShare, 'up'], [Remedy::Lid, static fn (Plan $p): float => (float) $p->site->lid, 'up'],
-            [Remedy::SoftTopUp, static fn (Plan $p): float => ($p->topUp ?? $p->water)->gh, 'down'], [Remedy::Warmer, static fn (Plan $p): float => $p->site->temperature, 'up'],
-            [Remedy::Cooler, static fn (Plan $p): float => $p->site->temperature, 'down'], [Remedy::Limestone, $doses, 'up'], [Remedy::RootTabs, $doses, 'up'],
+            [Remedy::MoreStems, $pieces, 'up'],
+            [Remedy::FastStems, $kinds, 'up'],
+            [Remedy::Floaters, static fn (Plan $p): float => (float) $p->clumps[2]->pieces, 'up'],
+            [Remedy::NoFloaters, $kinds, 'down'],
+            [Remedy::HousePlants, $kinds, 'up'],
+            [Remedy::LessFood, $food, 'down'],
+            [Remedy::MoreFood, $food, 'up'],
+            [Remedy::FewerAnimals, $animals, 'down'],
+            [Remedy::LaterAnimals, static fn (Plan $p): float => (float) $p->groups[0]->day, 'up'],
+            [Remedy::LaterFood, static fn (Plan $p): float => (float) $p->feedFrom, 'up'],
+            [Remedy::DeeperCap, static fn (Plan $p): float => $p->bed->cap->back ?? 0.0, 'up'],
+            [Remedy::ThinnerSoil, $soil, 'down'],
+            [Remedy::MoreSoil, $soil, 'up'],
+            [Remedy::LongerLight, static fn (Plan $p): float => $p->lamp->hours, 'up'],
+            [Remedy::ShorterLight, static fn (Plan $p): float => $p->lamp->hours, 'down'],
+            [Remedy::StrongerLamp, static fn (Plan $p): float => $p->lamp->lumens, 'up'],
+            [Remedy::WeakerLamp, static fn (Plan $p): float => $p->lamp->lumens, 'down'],
+            [Remedy::Sponge, static fn (Plan $p): float => (float) (Inoculum::Sponge === $p->inoculum), 'up'],
+            [Remedy::WaterChanges, static fn (Plan $p): float => $p->care->changeShare, 'up'],
+            [Remedy::Lid, static fn (Plan $p): float => (float) $p->site->lid, 'up'],
+            [Remedy::SoftTopUp, static fn (Plan $p): float => ($p->topUp ?? $p->water)->gh, 'down'],
+            [Remedy::Warmer, static fn (Plan $p): float => $p->site->temperature, 'up'],
+            [Remedy::Cooler, static fn (Plan $p): float => $p->site->temperature, 'down'],
+            [Remedy::Limestone, $doses, 'up'],
+            [Remedy::RootTabs, $doses, 'up'],
             [Remedy::Grazers, static fn (Plan $p): float => (float) \count($p->groups), 'up'],
         ];
         foreach ($moves as [$remedy, $what, $way]) {
@@ -63,7 +78,10 @@ final class RemedyTest extends TestCase
     {
         $checked = array_keys(iterator_to_array(self::remedies()));
         // Of its own: the group must be too small first.
-        self::assertEqualsCanonicalizing(array_map(static fn (Remedy $r): string => $r->value, Remedy::cases()), [...$checked, Remedy::LargerGroup->value]);
+        self::assertEqualsCanonicalizing(array_map(static fn (Remedy $r): string => $r->value, Remedy::cases()), [
+            ...$checked,
+            Remedy::LargerGroup->value,
+        ]);
         $lonely = Sample::edit(Sample::planted(), ['animals.a1.count' => '2']);
         self::assertNotNull(Remedy::LargerGroup->on($lonely));
         self::assertNull(Remedy::LargerGroup->on(Sample::planted()));
@@ -82,7 +100,18 @@ final class RemedyTest extends TestCase
     public function testNothingIsOfferedThatMeansNothing(): void
     {
         $bare = Plan::starting('Bare', Sample::catalogue());
-        foreach ([Remedy::MoreStems, Remedy::NoFloaters, Remedy::LessFood, Remedy::MoreFood, Remedy::FewerAnimals, Remedy::LargerGroup, Remedy::LaterAnimals, Remedy::LaterFood] as $remedy) {
+        foreach (
+            [
+                Remedy::MoreStems,
+                Remedy::NoFloaters,
+                Remedy::LessFood,
+                Remedy::MoreFood,
+                Remedy::FewerAnimals,
+                Remedy::LargerGroup,
+                Remedy::LaterAnimals,
+                Remedy::LaterFood,
+            ] as $remedy
+        ) {
             self::assertNull($remedy->on($bare), $remedy->value);
         }
         $sealed = Sample::edit($bare, ['site.sealed' => 'yes']);

@@ -17,7 +17,10 @@ final class JsonLinesTest extends TestCase
 {
     public function testKeysAndItemsHaveTheirLines(): void
     {
-        $lines = JsonLines::of("{\n  \"a\": 1, \"b\": {\n    \"c\": [\n      {\"id\": \"x1\",\n       \"d\": \"one\\n \\\"two\\\" {\"},\n      {\"d\": 2},\n      3\n    ]\n  }\n}");
+        $lines = JsonLines::of(
+            "{\n  \"a\": 1, \"b\": {\n    \"c\": [\n      {\"id\": \"x1\",\n       "
+                ."\"d\": \"one\\n \\\"two\\\" {\"},\n      {\"d\": 2},\n      3\n    ]\n  }\n}",
+        );
         self::assertSame(
             [1, 2, 2, 3, 4, 4, 5, 6, 6, 7],
             array_map($lines->line(...), ['', 'a', 'b', 'b.c', 'b.c.x1', 'b.c.x1.id', 'b.c.x1.d', 'b.c.1', 'b.c.1.d', 'b.c.2']),
@@ -97,7 +100,10 @@ final class JsonLinesTest extends TestCase
             $document->fromForeignJson((string) $twice);
             self::fail('taken');
         } catch (InvalidPlan $refused) {
-            self::assertSame(['waterLine' => 'This is given more than once. Leave only the one that is meant.'], $refused->messages(UnitSystem::Metric));
+            self::assertSame(
+                ['waterLine' => 'This is given more than once. Leave only the one that is meant.'],
+                $refused->messages(UnitSystem::Metric),
+            );
         }
     }
 }

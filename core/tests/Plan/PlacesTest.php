@@ -13,7 +13,10 @@ use Olvek\Core\Unit\UnitSystem;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** Every further place of a plan that can be edited: what is typed is stored as meant, in either system; what cannot be is refused beside it. */
+/**
+ * Every further place of a plan that can be edited: what is typed is stored as meant, in either system; what cannot be is refused beside
+ * it.
+ */
 final class PlacesTest extends TestCase
 {
     private static function plan(): Plan
@@ -117,7 +120,20 @@ final class PlacesTest extends TestCase
 
     public function testEveryChoiceShowsWhatIsStored(): void
     {
-        foreach (['site.aspect', 'site.lid', 'bed.bagged', 'light.held', 'preparation.treatment', 'preparation.filling', 'start.way', 'start.inoculum', 'plants.c1.planting', 'hardscape.h1.fixed'] as $place) {
+        foreach (
+            [
+                'site.aspect',
+                'site.lid',
+                'bed.bagged',
+                'light.held',
+                'preparation.treatment',
+                'preparation.filling',
+                'start.way',
+                'start.inoculum',
+                'plants.c1.planting',
+                'hardscape.h1.fixed',
+            ] as $place
+        ) {
             $choice = Choice::at($place);
             self::assertNotNull($choice, $place);
             self::assertArrayHasKey($choice->show(self::stored(self::plan(), $place)), $choice->options, $place);

@@ -41,7 +41,20 @@ final class PlanDocumentTest extends TestCase
         } catch (InvalidPlan $refused) {
             $paths = array_column($refused->problems, 'path');
             sort($paths);
-            self::assertSame(['bed.soil.mix', 'bed.soil.mix.0.material', 'light.hours', 'plants.c1.kind', 'plants.c2.pieces', 'start', 'start.inoculum', 'vessel.shape', 'waterLine'], $paths);
+            self::assertSame(
+                [
+                    'bed.soil.mix',
+                    'bed.soil.mix.0.material',
+                    'light.hours',
+                    'plants.c1.kind',
+                    'plants.c2.pieces',
+                    'start',
+                    'start.inoculum',
+                    'vessel.shape',
+                    'waterLine',
+                ],
+                $paths,
+            );
         }
     }
 
@@ -59,7 +72,20 @@ final class PlanDocumentTest extends TestCase
     {
         $document = new PlanDocument(Sample::catalogue());
         $deep = str_repeat('[', 100).str_repeat(']', 100);
-        foreach (['', '[]', 'null', '{', '3', '{"format":"olvek.plan"}', '{"format":"olvek.plan","version":2}', $deep, '{"a":'.$deep.'}', "\xFF"] as $json) {
+        foreach (
+            [
+                '',
+                '[]',
+                'null',
+                '{',
+                '3',
+                '{"format":"olvek.plan"}',
+                '{"format":"olvek.plan","version":2}',
+                $deep,
+                '{"a":'.$deep.'}',
+                "\xFF",
+            ] as $json
+        ) {
             try {
                 $document->fromJson($json);
                 self::fail("taken: $json");
@@ -116,7 +142,18 @@ final class PlanDocumentTest extends TestCase
     public function testEverythingThatAPlanHoldsComesBack(): void
     {
         $document = new PlanDocument(Sample::catalogue());
-        $plan = Sample::edit(Sample::planted(), ['hardscape.add' => 'tufa', 'bed.doses.add' => 'root-tab', 'topUp.kind' => 'rain', 'site.aspect' => 'west', 'site.sky' => '35', 'site.lid' => 'yes', 'site.swing' => '3', 'plants.c2.planting' => 'deep', 'plants.c1.row' => '12', 'vessel.shape' => 'bow-front']);
+        $plan = Sample::edit(Sample::planted(), [
+            'hardscape.add' => 'tufa',
+            'bed.doses.add' => 'root-tab',
+            'topUp.kind' => 'rain',
+            'site.aspect' => 'west',
+            'site.sky' => '35',
+            'site.lid' => 'yes',
+            'site.swing' => '3',
+            'plants.c2.planting' => 'deep',
+            'plants.c1.row' => '12',
+            'vessel.shape' => 'bow-front',
+        ]);
         self::assertEquals($plan, $document->fromJson($document->toJson($plan)));
     }
 }

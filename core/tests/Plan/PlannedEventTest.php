@@ -68,7 +68,10 @@ final class PlannedEventTest extends TestCase
     public function testWhatWasToBeTrimmedTakesItsTrimsAlong(): void
     {
         $plan = Sample::edit(Sample::planted(), ['events.add' => 'trim', 'events.add.change' => '40']);
-        self::assertSame([EventKind::Change], array_map(static fn ($o): EventKind => $o->kind, Sample::edit($plan, ['plants.c1.remove' => '1'])->events));
+        self::assertSame(
+            [EventKind::Change],
+            array_map(static fn ($o): EventKind => $o->kind, Sample::edit($plan, ['plants.c1.remove' => '1'])->events),
+        );
     }
 
     /** A way of starting brings its bacteria; only the dosed one a dose. */
@@ -96,7 +99,12 @@ final class PlannedEventTest extends TestCase
     /** Under a clump it is darker, under floaters everywhere, and nowhere brighter than on a bare bed. */
     public function testTheShadeMap(): void
     {
-        $plan = Sample::edit(Sample::planted(), ['plants.c1.place' => '10', 'plants.c1.row' => '80', 'plants.c2.place' => '90', 'plants.c2.row' => '80']);
+        $plan = Sample::edit(Sample::planted(), [
+            'plants.c1.place' => '10',
+            'plants.c1.row' => '80',
+            'plants.c2.place' => '90',
+            'plants.c2.row' => '80',
+        ]);
         $day = Snapshot::planned($plan);
         $map = ShadeMap::of($plan, $day, 20, 10);
         $open = $map->light[0][10];

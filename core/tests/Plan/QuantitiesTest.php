@@ -18,8 +18,17 @@ final class QuantitiesTest extends TestCase
     public function testLayersOnASlopeAndInAMix(): void
     {
         $plan = Sample::edit(Sample::planted(), [
-            'vessel.length' => '62 cm', 'vessel.width' => '42 cm', 'vessel.height' => '41 cm', 'vessel.glass' => '10 mm', 'waterLine' => '35 cm',
-            'bed.soil.front' => '2 cm', 'bed.soil.back' => '3 cm', 'bed.cap.front' => '5 cm', 'bed.cap.back' => '5 cm', 'bed.soil.parts.bagged-topsoil' => '2', 'bed.soil.add' => 'coir',
+            'vessel.length' => '62 cm',
+            'vessel.width' => '42 cm',
+            'vessel.height' => '41 cm',
+            'vessel.glass' => '10 mm',
+            'waterLine' => '35 cm',
+            'bed.soil.front' => '2 cm',
+            'bed.soil.back' => '3 cm',
+            'bed.cap.front' => '5 cm',
+            'bed.cap.back' => '5 cm',
+            'bed.soil.parts.bagged-topsoil' => '2',
+            'bed.soil.add' => 'coir',
         ]);
         $quantities = Quantities::of($plan);
 
@@ -56,7 +65,16 @@ final class QuantitiesTest extends TestCase
         for ($seed = 1; $seed <= 100; ++$seed) {
             $plan = Sample::random($seed);
             $quantities = Quantities::of($plan);
-            self::assertEqualsWithDelta($plan->vessel->volumeBelow($plan->waterLine), $quantities->soilVolume + $plan->bed->leafVolume($plan->vessel) + $plan->bed->core + $quantities->capVolume + array_sum(array_column($plan->pieces, 'litres')) + $quantities->netWater, 1e-9);
+            self::assertEqualsWithDelta(
+                $plan->vessel->volumeBelow($plan->waterLine),
+                $quantities->soilVolume +
+                    $plan->bed->leafVolume($plan->vessel) +
+                    $plan->bed->core +
+                    $quantities->capVolume +
+                    array_sum(array_column($plan->pieces, 'litres')) +
+                    $quantities->netWater,
+                1e-9,
+            );
             self::assertGreaterThan(0.0, $quantities->netWater);
         }
     }

@@ -44,8 +44,16 @@ final class RulesTest extends TestCase
         yield 'a sky of its own' => [['site.aspect' => 'down'], 'site.aspect', 'daylight from'];
         yield 'half a lid' => [['site.lid' => 'perhaps'], 'site.lid', 'yes or no'];
         yield 'unknown stone' => [['hardscape.add' => 'kryptonite'], 'hardscape.add', 'Choose a stone'];
-        yield 'more stone than room' => [['hardscape.add' => 'granite', 'hardscape.h1.litres' => '40 L'], 'hardscape.h1.litres', 'more than half'];
-        yield 'a stone of nothing' => [['hardscape.add' => 'granite', 'hardscape.h1.litres' => '0'], 'hardscape.h1.litres', 'from 0.005 L to 500 L'];
+        yield 'more stone than room' => [
+            ['hardscape.add' => 'granite', 'hardscape.h1.litres' => '40 L'],
+            'hardscape.h1.litres',
+            'more than half',
+        ];
+        yield 'a stone of nothing' => [
+            ['hardscape.add' => 'granite', 'hardscape.h1.litres' => '0'],
+            'hardscape.h1.litres',
+            'from 0.005 L to 500 L',
+        ];
         yield 'unknown amendment' => [['bed.doses.add' => 'gunpowder'], 'bed.doses.add', 'Choose an amendment'];
         yield 'a dose of less than nothing' => [['bed.doses.limestone' => '-3 g'], 'bed.doses.limestone', 'this says −3 g'];
         yield 'unknown water' => [['topUp.kind' => 'champagne'], 'topUp.kind', 'Choose a water'];

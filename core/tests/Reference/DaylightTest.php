@@ -19,11 +19,19 @@ final class DaylightTest extends TestCase
         self::assertGreaterThan(70, \count($lines));
         foreach (\array_slice($lines, 1) as $line) {
             [$latitude, $day, $hours] = array_map(floatval(...), explode(',', $line));
-            self::assertEqualsWithDelta($hours, (new Daylight($latitude, Aspect::Open, 1.0))->dayLength($day), 0.1, "latitude $latitude, day $day");
+            self::assertEqualsWithDelta(
+                $hours,
+                (new Daylight($latitude, Aspect::Open, 1.0))->dayLength($day),
+                0.1,
+                "latitude $latitude, day $day",
+            );
         }
     }
 
-    /** P: Allen and others (1998), FAO Irrigation and Drainage Paper 56, examples 8 and 9: 3 September at 20° south, 32.2 MJ/m²/d and 11.7 h. M: the numbers, not the page. */
+    /**
+     * P: Allen and others (1998), FAO Irrigation and Drainage Paper 56, examples 8 and 9: 3 September at 20° south, 32.2 MJ/m²/d and 11.7
+     * h. M: the numbers, not the page.
+     */
     public function testTheWorkedExample(): void
     {
         $daylight = new Daylight(-20.0, Aspect::Open, 1.0);
@@ -32,16 +40,25 @@ final class DaylightTest extends TestCase
         self::assertEqualsWithDelta(11.7, $daylight->dayLength(246), 0.1);
     }
 
-    /** Laws of windows: the south sees most over a year, the north least, east and west alike; half the sky half the light; none without a window. */
+    /**
+     * Laws of windows: the south sees most over a year, the north least, east and west alike; half the sky half the light; none without a
+     * window.
+     */
     public function testWindowsByAspect(): void
     {
-        $year = static fn (Aspect $aspect): float => array_sum(array_map(static fn (int $day): float => (new Daylight(52.0, $aspect, 0.5))->dailyIntegral($day), range(5, 365, 10)));
+        $year = static fn (Aspect $aspect): float => array_sum(
+            array_map(static fn (int $day): float => (new Daylight(52.0, $aspect, 0.5))->dailyIntegral($day), range(5, 365, 10)),
+        );
         self::assertGreaterThan($year(Aspect::East), $year(Aspect::South));
         self::assertEqualsWithDelta($year(Aspect::East), $year(Aspect::West), 1e-6 * $year(Aspect::East));
         self::assertGreaterThan($year(Aspect::North), $year(Aspect::East));
         self::assertGreaterThan($year(Aspect::South), $year(Aspect::Open));
         self::assertSame(0.0, $year(Aspect::None));
-        self::assertEqualsWithDelta(2 * (new Daylight(52.0, Aspect::South, 0.25))->dailyIntegral(100), (new Daylight(52.0, Aspect::South, 0.5))->dailyIntegral(100), 1e-9);
+        self::assertEqualsWithDelta(
+            2 * (new Daylight(52.0, Aspect::South, 0.25))->dailyIntegral(100),
+            (new Daylight(52.0, Aspect::South, 0.5))->dailyIntegral(100),
+            1e-9,
+        );
     }
 
     /** M: a clear-to-cloudy midsummer day outdoors in the middle latitudes brings 35–50 mol/m², midwinter 3–10. */

@@ -15,7 +15,8 @@ use PHPUnit\Framework\TestCase;
 final class GrowthTest extends TestCase
 {
     /**
-     * P: Ziegler, Adelmann, Zimmer, Schmidt & Appenroth (2015), Plant Biology 17 (s1): relative growth of 39 clones of duckweed 0.153–0.519 d⁻¹,
+     * P: Ziegler, Adelmann, Zimmer, Schmidt & Appenroth (2015), Plant Biology 17 (s1): relative growth of 39 clones of duckweed 0.153–0.519
+     * d⁻¹,
      * doubling in 1.3–4.5 days, in good light and full medium (M: from memory of the paper).
      */
     public function testDuckweedDoublesAsMeasured(): void
@@ -23,9 +24,20 @@ final class GrowthTest extends TestCase
         $lemna = Sample::catalogue()->plants['lemna-minor'];
         self::assertGreaterThanOrEqual(0.153, $lemna->growth->low);
         self::assertLessThanOrEqual(0.519, $lemna->growth->high);
-        $plan = Sample::edit(Sample::planted(), ['plants.c1.remove' => '1', 'plants.c2.remove' => '1', 'light.lumens' => '8000', 'light.hours' => '16', 'site.temperature' => '25 °C', 'water.nitrate' => '40', 'plants.add.lemna-minor' => '1', 'feeding.grams' => '1', 'animals.a1.day' => '0', 'animals.a1.count' => '60']);
+        $plan = Sample::edit(Sample::planted(), [
+            'plants.c1.remove' => '1',
+            'plants.c2.remove' => '1',
+            'light.lumens' => '8000',
+            'light.hours' => '16',
+            'site.temperature' => '25 °C',
+            'water.nitrate' => '40',
+            'plants.add.lemna-minor' => '1',
+            'feeding.grams' => '1',
+            'animals.a1.day' => '0',
+            'animals.a1.count' => '60',
+        ]);
         $mass = array_map(static fn (array $c): float => $c[0], (new Runner($plan))->run(12)->clumps);
-        $doubling = 5 * log(2) / log($mass[6] / $mass[1]);
+        $doubling = (5 * log(2)) / log($mass[6] / $mass[1]);
         self::assertGreaterThan(1.3, $doubling);
         self::assertLessThan(5.0, $doubling);
     }
@@ -43,7 +55,7 @@ final class GrowthTest extends TestCase
             self::assertLessThan(0.5, $perGramHour, $id);
         }
         // P: Clarke & Johnston (1999), ln R = 0.80 ln M − 5.43 at 15 °C (R in mmol O2/h, M in g), Q10 1.83: 0.13 mg/g/h for 30 g at 25 °C.
-        $theirs = exp(0.80 * log(30.0) - 5.43) * 1.83 * 31.998 / 30.0;
+        $theirs = (exp(0.8 * log(30.0) - 5.43) * 1.83 * 31.998) / 30.0;
         self::assertEqualsWithDelta($theirs, (new Parameters())->animalBreath, 0.02);
     }
 
@@ -58,13 +70,15 @@ final class GrowthTest extends TestCase
         }
     }
 
-    /** Every kind's numbers are of the order that its sort has: nothing weighs, grows or eats a hundred times too much by a slip of the pen. */
+    /**
+     * Every kind's numbers are of the order that its sort has: nothing weighs, grows or eats a hundred times too much by a slip of the pen.
+     */
     public function testTheCatalogueHasNoSlips(): void
     {
         foreach (Sample::catalogue()->plants as $kind) {
             self::assertLessThanOrEqual($kind->warmest->value, $kind->coolest->value + 5, $kind->id);
             self::assertGreaterThanOrEqual($kind->softest->value, $kind->hardest->value, $kind->id);
-            self::assertGreaterThan(0.01, $kind->growth->value * 1000 / $kind->halfLight->value, $kind->id);
+            self::assertGreaterThan(0.01, ($kind->growth->value * 1000) / $kind->halfLight->value, $kind->id);
         }
         foreach (Sample::catalogue()->animals as $kind) {
             self::assertGreaterThan($kind->coolest->value, $kind->warmest->value, $kind->id);

@@ -18,7 +18,10 @@ use Olvek\Core\Unit\Provenance;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** Pieces of the run against other ways of working them out, which share neither its code nor its approximations: independent.py and the tables that it writes. */
+/**
+ * Pieces of the run against other ways of working them out, which share neither its code nor its approximations: independent.py and the
+ * tables that it writes.
+ */
 final class IndependentTest extends TestCase
 {
     /**
@@ -33,9 +36,28 @@ final class IndependentTest extends TestCase
         $catalogue = Sample::catalogue();
         $loam = $catalogue->materials['garden-loam'];
         // 5 L at 1.1 kg/L: 160 mg that is soluble, nitrate apart (60 %); 8250 mg that is older, of which 935 mg ready (C:N 9).
-        $soil = $loam->with(Estimate::of(160 / 5.5 / 0.4, Provenance::Judgement), $loam->slowNitrogen, $loam->quickCarbon, $loam->slowCarbon, $loam->retardation, $loam->phosphorus, $loam->potassium, $loam->iron);
-        $plan = Sample::edit(Plan::starting('Bed', $catalogue), ['vessel.length' => '0.512 m', 'vessel.width' => '0.412 m', 'vessel.height' => '0.36 m', 'vessel.glass' => '0.006 m', 'waterLine' => '0.34 m', 'site.temperature' => '25 °C', 'light.hours' => '0']);
-        $plan = $plan->withBed(new Bed(new Layer(Mix::pure($soil), 0.025, 0.025), new Layer(Mix::pure($catalogue->materials['coarse-sand']), $cap, $cap)));
+        $soil = $loam->with(
+            Estimate::of(160 / 5.5 / 0.4, Provenance::Judgement),
+            $loam->slowNitrogen,
+            $loam->quickCarbon,
+            $loam->slowCarbon,
+            $loam->retardation,
+            $loam->phosphorus,
+            $loam->potassium,
+            $loam->iron,
+        );
+        $plan = Sample::edit(Plan::starting('Bed', $catalogue), [
+            'vessel.length' => '0.512 m',
+            'vessel.width' => '0.412 m',
+            'vessel.height' => '0.36 m',
+            'vessel.glass' => '0.006 m',
+            'waterLine' => '0.34 m',
+            'site.temperature' => '25 °C',
+            'light.hours' => '0',
+        ]);
+        $plan = $plan->withBed(
+            new Bed(new Layer(Mix::pure($soil), 0.025, 0.025), new Layer(Mix::pure($catalogue->materials['coarse-sand']), $cap, $cap)),
+        );
         $leak = (new Runner($plan))->run(365)->columns['leak'];
         $compared = 0;
         foreach (self::table('cap-pde.csv') as $row) {
@@ -49,7 +71,9 @@ final class IndependentTest extends TestCase
         self::assertSame(7, $compared);
     }
 
-    /** Light within overlapping discs against points thrown on them: each within 0.08 of the light on the water, all together within 0.02. */
+    /**
+     * Light within overlapping discs against points thrown on them: each within 0.08 of the light on the water, all together within 0.02.
+     */
     public function testShadesOverlapAsRaysSay(): void
     {
         $layouts = [];
@@ -60,7 +84,12 @@ final class IndependentTest extends TestCase
         foreach ($layouts as $discs) {
             // The class adds the slant of the light to what it is given; here the discs are meant with it.
             $areas = array_map(static fn (array $d): float => \M_PI * ($d['radius'] - Shade::SLANT) ** 2, $discs);
-            [$light] = Shade::within(array_map(static fn (array $d): array => [$d['x'], $d['z']], $discs), $areas, array_column($discs, 'leaves'), 0.18);
+            [$light] = Shade::within(
+                array_map(static fn (array $d): array => [$d['x'], $d['z']], $discs),
+                $areas,
+                array_column($discs, 'leaves'),
+                0.18,
+            );
             foreach ($discs as $i => $disc) {
                 self::assertEqualsWithDelta($disc['light'], $light[$i], 0.08, "layout {$disc['layout']}, disc $i");
                 $off += $light[$i] - $disc['light'];
@@ -85,7 +114,8 @@ final class IndependentTest extends TestCase
     }
 
     /**
-     * A fishless dose of 5 mg/L: the run stands between two guilds as texts on waste water have them and slow, keen ones as found in aquaria, give or
+     * A fishless dose of 5 mg/L: the run stands between two guilds as texts on waste water have them and slow, keen ones as found in
+     * aquaria, give or
      * take a quarter, in the days on which ammonia and nitrite are gone.
      */
     #[TestWith(['cuttings', 0.002])]
@@ -104,11 +134,20 @@ final class IndependentTest extends TestCase
                 }
             }
         }
-        $bare = Sample::edit(Plan::starting('Bare', Sample::catalogue()), ['bed.soil.material' => 'none', 'light.hours' => '0', 'start.inoculum' => $inoculum, 'site.temperature' => '25 °C']);
+        $bare = Sample::edit(Plan::starting('Bare', Sample::catalogue()), [
+            'bed.soil.material' => 'none',
+            'light.hours' => '0',
+            'start.inoculum' => $inoculum,
+            'site.temperature' => '25 °C',
+        ]);
         $trace = (new Runner($bare))->run(60, [new Dose(0, 5.0)]);
         foreach (['ammonia', 'nitrite'] as $what) {
             self::assertCount(2, $gone[$what]);
-            $first = array_filter($trace->columns[$what], static fn (float $v, int $day): bool => $day >= 3 && $v < 0.1 && $trace->columns['ammonia'][$day] < 0.1, \ARRAY_FILTER_USE_BOTH);
+            $first = array_filter(
+                $trace->columns[$what],
+                static fn (float $v, int $day): bool => $day >= 3 && $v < 0.1 && $trace->columns['ammonia'][$day] < 0.1,
+                \ARRAY_FILTER_USE_BOTH,
+            );
             $day = array_key_first($first);
             self::assertGreaterThan(0.75 * min($gone[$what]), $day, $what);
             self::assertLessThan(1.25 * max($gone[$what]), $day, $what);

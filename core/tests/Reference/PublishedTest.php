@@ -34,10 +34,20 @@ final class PublishedTest extends TestCase
         return (new Runner($plan))->run($days, $events);
     }
 
-    /** Lasfar and others (2007), Water Res. 41: duckweed stops at 176 g/m²; Driever, van Nes & Roijackers (2005), Aquat. Bot. 81: about 180. They saw 0.2–0.6 d⁻¹ before. */
+    /**
+     * Lasfar and others (2007), Water Res. 41: duckweed stops at 176 g/m²; Driever, van Nes & Roijackers (2005), Aquat. Bot. 81: about 180.
+     * They saw 0.2–0.6 d⁻¹ before.
+     */
     public function testDuckweedGrowsAndStopsAsInTheDishes(): void
     {
-        $plan = self::plan([...self::GLASS, 'site.temperature' => '26', 'light.lumens' => '12000', 'care.changeShare' => '50', 'care.changeEvery' => '3', 'plants.add.lemna-minor' => '2']);
+        $plan = self::plan([
+            ...self::GLASS,
+            'site.temperature' => '26',
+            'light.lumens' => '12000',
+            'care.changeShare' => '50',
+            'care.changeEvery' => '3',
+            'plants.add.lemna-minor' => '2',
+        ]);
         $mass = array_map(static fn (array $clumps): float => $clumps[0], self::lived($plan, 120)->clumps);
         $growth = log($mass[5] / $mass[1]) / 4;
         self::assertGreaterThan(0.2, $growth);
@@ -53,14 +63,24 @@ final class PublishedTest extends TestCase
     #[TestWith(['pontederia-crassipes', '12', 254.0, 1278.0])]
     public function testFloatersTakeOutWhatWasTakenOut(string $kind, string $pieces, float $winter, float $summer): void
     {
-        $plan = self::plan([...self::GLASS, 'site.temperature' => '28', 'light.lumens' => '15000', 'care.changeShare' => '90', 'care.changeEvery' => '2', "plants.add.$kind" => $pieces]);
+        $plan = self::plan([
+            ...self::GLASS,
+            'site.temperature' => '28',
+            'light.lumens' => '15000',
+            'care.changeShare' => '90',
+            'care.changeEvery' => '2',
+            "plants.add.$kind" => $pieces,
+        ]);
         $taken = \array_slice(self::lived($plan, 90, [new ThinFloaters(0.8, 0.3)])->columns['taken'], 60);
         $daily = array_sum($taken) / 30 / $plan->surface();
         self::assertGreaterThan($winter, $daily);
         self::assertLessThan($summer, $daily);
     }
 
-    /** Nielsen & Sand-Jensen (1991), Limnol. Oceanogr. 36: submerged plants in saturating light and the carbon dioxide of streams, 0.015–0.11 d⁻¹. */
+    /**
+     * Nielsen & Sand-Jensen (1991), Limnol. Oceanogr. 36: submerged plants in saturating light and the carbon dioxide of streams,
+     * 0.015–0.11 d⁻¹.
+     */
     #[TestWith(['elodea-canadensis'])]
     #[TestWith(['ceratophyllum-demersum'])]
     #[TestWith(['myriophyllum-spicatum'])]
@@ -69,14 +89,26 @@ final class PublishedTest extends TestCase
     #[TestWith(['callitriche-palustris'])]
     public function testSubmergedPlantsGrowAsInStreams(string $kind): void
     {
-        $plan = self::plan(['bed.soil.material' => 'pond-plant-soil', 'water.nitrate' => '3', 'water.phosphate' => '0.3', 'site.temperature' => '20', 'site.movement' => 'lively', 'light.lumens' => '6000', 'light.hours' => '14', "plants.add.$kind" => '6']);
+        $plan = self::plan([
+            'bed.soil.material' => 'pond-plant-soil',
+            'water.nitrate' => '3',
+            'water.phosphate' => '0.3',
+            'site.temperature' => '20',
+            'site.movement' => 'lively',
+            'light.lumens' => '6000',
+            'light.hours' => '14',
+            "plants.add.$kind" => '6',
+        ]);
         $clumps = self::lived($plan, 31)->clumps;
         $growth = log($clumps[30][0] / $clumps[10][0]) / 20;
         self::assertGreaterThan(0.015, $growth);
         self::assertLessThan(0.11, $growth);
     }
 
-    /** Maberly & Spence (1983), J. Ecol. 71: shut in and lit, those that use carbon dioxide alone stop at pH 8.5–9.5, those that use bicarbonate go past 10. */
+    /**
+     * Maberly & Spence (1983), J. Ecol. 71: shut in and lit, those that use carbon dioxide alone stop at pH 8.5–9.5, those that use
+     * bicarbonate go past 10.
+     */
     #[TestWith(['cabomba-caroliniana', 8.3, 9.6])]
     #[TestWith(['callitriche-palustris', 8.3, 9.6])]
     #[TestWith(['ceratophyllum-demersum', 10.0, 11.2])]
@@ -84,13 +116,28 @@ final class PublishedTest extends TestCase
     #[TestWith(['vallisneria-spiralis', 10.0, 11.2])]
     public function testShutInPlantsDriveThePhAsFarAsTheyWereSeenTo(string $kind, float $low, float $high): void
     {
-        $plan = Sample::edit(self::plan(['bed.soil.material' => 'none', 'bed.cap.material' => 'none', 'water.kh' => '6', 'water.gh' => '8', 'site.temperature' => '22', 'light.lumens' => '6000', 'light.hours' => '16', "plants.add.$kind" => '60']), ['site.sealed' => 'yes', 'waterLine' => '35.3 cm']);
+        $plan = Sample::edit(
+            self::plan([
+                'bed.soil.material' => 'none',
+                'bed.cap.material' => 'none',
+                'water.kh' => '6',
+                'water.gh' => '8',
+                'site.temperature' => '22',
+                'light.lumens' => '6000',
+                'light.hours' => '16',
+                "plants.add.$kind" => '60',
+            ]),
+            ['site.sealed' => 'yes', 'waterLine' => '35.3 cm'],
+        );
         $most = self::lived($plan, 20)->highest('pHMost')[0];
         self::assertGreaterThan($low, $most);
         self::assertLessThan($high, $most);
     }
 
-    /** Stanford & Smith (1972), Soil Sci. Soc. Am. J. 36: in thirty weeks at 35 °C, 4–32 % of a soil's nitrogen (18 %, 5–40, of which four fifths by then). */
+    /**
+     * Stanford & Smith (1972), Soil Sci. Soc. Am. J. 36: in thirty weeks at 35 °C, 4–32 % of a soil's nitrogen (18 %, 5–40, of which four
+     * fifths by then).
+     */
     #[TestWith(['garden-loam'])]
     #[TestWith(['bagged-topsoil'])]
     #[TestWith(['pond-plant-soil'])]
@@ -103,10 +150,18 @@ final class PublishedTest extends TestCase
         self::assertLessThan(0.32, $freed);
     }
 
-    /** Kaiser & Wheaton (1983), J. World Maric. Soc. 14, of filters begun without seed at 25 °C: ammonia at its highest about day 14, nitrite about day 28, both gone by the seventh week. Within a factor of two. */
+    /**
+     * Kaiser & Wheaton (1983), J. World Maric. Soc. 14, of filters begun without seed at 25 °C: ammonia at its highest about day 14,
+     * nitrite about day 28, both gone by the seventh week. Within a factor of two.
+     */
     public function testANewTankCyclesInItsOrderAndTime(): void
     {
-        $plan = self::plan(['bed.soil.material' => 'none', 'site.temperature' => '25', 'water.kh' => '8', 'animals.add.danio-rerio' => '12']);
+        $plan = self::plan([
+            'bed.soil.material' => 'none',
+            'site.temperature' => '25',
+            'water.kh' => '8',
+            'animals.add.danio-rerio' => '12',
+        ]);
         $trace = self::lived(Sample::edit($plan, ['feeding.grams' => '0.25', 'animals.a1.day' => '0']), 90);
         [$ammonia, $ammoniaDay] = $trace->highest('ammonia');
         [, $nitriteDay] = $trace->highest('nitrite');
@@ -119,7 +174,10 @@ final class PublishedTest extends TestCase
         self::assertLessThan(0.1, $trace->columns['nitrite'][55]);
     }
 
-    /** Evaporation pans and lakes of temperate lowlands, by Penman (1948): 3–8 mm a day in high summer, 1–4 in spring; indoor pools at rest 1–3. */
+    /**
+     * Evaporation pans and lakes of temperate lowlands, by Penman (1948): 3–8 mm a day in high summer, 1–4 in spring; indoor pools at rest
+     * 1–3.
+     */
     public function testWaterDriesUpAsPansDo(): void
     {
         $daily = static function (array $edits): float {

@@ -10,8 +10,10 @@ use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /**
- * The run's search for [H⁺] against the charge balance itself, at equal carbon and alkalinity (the direction in which the run asks). Carbon is
- * made from a pH by the constants of Plummer & Busenberg (1982), so that the answer is known beforehand and no search of ours is compared with itself.
+ * The run's search for [H⁺] against the charge balance itself, at equal carbon and alkalinity (the direction in which the run asks). Carbon
+ * is
+ * made from a pH by the constants of Plummer & Busenberg (1982), so that the answer is known beforehand and no search of ours is compared
+ * with itself.
  */
 final class SpeciationTest extends TestCase
 {
@@ -25,7 +27,7 @@ final class SpeciationTest extends TestCase
         $charge = $alkalinity / 1000 - $kw / $h + $h;
         $each = ($k1 * $h + 2 * $k1 * $k2) / ($h * $h + $k1 * $h + $k1 * $k2);
 
-        return $charge < 0 ? null : $charge / $each * 12011.0;
+        return $charge < 0 ? null : ($charge / $each) * 12011.0;
     }
 
     #[TestWith([4.0])]
@@ -43,7 +45,12 @@ final class SpeciationTest extends TestCase
                 if (null === $carbon || $carbon > 2000) {
                     continue;
                 }
-                self::assertEqualsWithDelta($pH, $speciation->pH($carbon, $alkalinity), 1e-4, "$celsius °C, $alkalinity meq/L, pH $pH from neutral");
+                self::assertEqualsWithDelta(
+                    $pH,
+                    $speciation->pH($carbon, $alkalinity),
+                    1e-4,
+                    "$celsius °C, $alkalinity meq/L, pH $pH from neutral",
+                );
                 foreach ([-3.0, -0.1, 0.1, 2.0] as $off) {
                     self::assertEqualsWithDelta(
                         $pH,

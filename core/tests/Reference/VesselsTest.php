@@ -15,7 +15,9 @@ use Olvek\Core\Vessel\Vessel;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Every shape against brute numerical integration in SciPy (vessels.csv, make-vessels.py), and against closed formulas where there are any. */
+/**
+ * Every shape against brute numerical integration in SciPy (vessels.csv, make-vessels.py), and against closed formulas where there are any.
+ */
 final class VesselsTest extends TestCase
 {
     /** @return iterable<string, array{Vessel, array<string, string>}> */
@@ -27,7 +29,10 @@ final class VesselsTest extends TestCase
         foreach (\array_slice($lines, 1) as $line) {
             $row = array_combine($header, explode(',', $line));
             $shape = Shape::from($row['shape']);
-            yield $row['name'] => [$shape->make(array_combine($shape->measures(), array_map(floatval(...), explode(' ', $row['measures'])))), $row];
+            yield $row['name'] => [
+                $shape->make(array_combine($shape->measures(), array_map(floatval(...), explode(' ', $row['measures'])))),
+                $row,
+            ];
         }
     }
 
@@ -37,7 +42,11 @@ final class VesselsTest extends TestCase
     {
         self::assertNull($vessel->broken());
         self::assertEqualsWithDelta((float) $row['litres'], $vessel->volumeBelow((float) $row['line']), 1e-4 * (float) $row['litres']);
-        self::assertEqualsWithDelta((float) $row['under_slope'], $vessel->volumeUnderSlope((float) $row['front'], (float) $row['back']), 0.003 * (float) $row['under_slope']);
+        self::assertEqualsWithDelta(
+            (float) $row['under_slope'],
+            $vessel->volumeUnderSlope((float) $row['front'], (float) $row['back']),
+            0.003 * (float) $row['under_slope'],
+        );
         self::assertEqualsWithDelta((float) $row['surface'], $vessel->areaAt((float) $row['line']), 1e-4 * (float) $row['surface']);
         // Levelled, a slope is a level.
         self::assertEqualsWithDelta($vessel->volumeBelow(0.05), $vessel->volumeUnderSlope(0.05, 0.05), 1e-9);
@@ -49,18 +58,21 @@ final class VesselsTest extends TestCase
         self::assertSame([], array_diff(array_column(Shape::cases(), 'value'), $shapes));
     }
 
-    /** Closed formulas by hand: half a sphere 2/3 π R³; a cap of height h, π h² (3R − h)/3; half a lying cylinder, π R² L/2; a cone cut off; R = 10 cm throughout. */
+    /**
+     * Closed formulas by hand: half a sphere 2/3 π R³; a cap of height h, π h² (3R − h)/3; half a lying cylinder, π R² L/2; a cone cut off;
+     * R = 10 cm throughout.
+     */
     public function testClosedFormulas(): void
     {
         $half = new Bowl(0.202, 0.101, 0.202, 0.001);
-        self::assertEqualsWithDelta(2 / 3 * \M_PI, $half->grossVolume(), 1e-6);
+        self::assertEqualsWithDelta((2 / 3) * \M_PI, $half->grossVolume(), 1e-6);
         $flask = new TiltedFlask(0.202, 0.15, 0.001);
-        self::assertEqualsWithDelta(1000 * \M_PI * 0.05 ** 2 * (0.3 - 0.05) / 3, $flask->volumeBelow(0.05), 1e-9);
+        self::assertEqualsWithDelta((1000 * \M_PI * 0.05 ** 2 * (0.3 - 0.05)) / 3, $flask->volumeBelow(0.05), 1e-9);
         $jar = new JarLying(0.202, 0.302, 0.001);
-        self::assertEqualsWithDelta(1000 * \M_PI * 0.01 * 0.3 / 2, $jar->volumeBelow(0.1), 1e-9);
+        self::assertEqualsWithDelta((1000 * \M_PI * 0.01 * 0.3) / 2, $jar->volumeBelow(0.1), 1e-9);
         self::assertEqualsWithDelta(1000 * \M_PI * 0.01 * 0.3, $jar->grossVolume(), 1e-9);
         $tub = new Tub(0.402, 0.202, 0.301, 0.001);
-        self::assertEqualsWithDelta(1000 * \M_PI * 0.3 / 12 * (0.2 ** 2 + 0.2 * 0.4 + 0.4 ** 2), $tub->grossVolume(), 1e-9);
+        self::assertEqualsWithDelta(((1000 * \M_PI * 0.3) / 12) * (0.2 ** 2 + 0.2 * 0.4 + 0.4 ** 2), $tub->grossVolume(), 1e-9);
         $straight = new Barrel(0.402, 0.402, 0.301, 0.001);
         self::assertEqualsWithDelta(1000 * \M_PI * 0.04 * 0.3, $straight->grossVolume(), 1e-9);
         // Archimedes: the wall of a zone of a sphere is 2πRh.

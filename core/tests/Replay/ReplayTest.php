@@ -22,7 +22,11 @@ final class ReplayTest extends TestCase
             $out = array_filter($of, static fn (array $f): bool => $f[3] < $f[1] || $f[3] > $f[2]);
             $words = array_map(static fn (array $f): string => \sprintf('%s: %.3g, not %.3g to %.3g', $f[0], $f[3], $f[1], $f[2]), $out);
             self::assertGreaterThan(20, \count($of));
-            self::assertGreaterThanOrEqual($wanted, 1 - \count($out) / \count($of), ($heldOut ? 'held out' : 'fitted').":\n".implode("\n", $words));
+            self::assertGreaterThanOrEqual(
+                $wanted,
+                1 - \count($out) / \count($of),
+                ($heldOut ? 'held out' : 'fitted').":\n".implode("\n", $words),
+            );
         }
     }
 

@@ -22,12 +22,12 @@ final class Tanks
     public static function vessel(string $name): Vessel
     {
         return match ($name) {
-            'box' => new GlassBox(0.60, 0.30, 0.36, 0.006),
-            'long' => new GlassBox(1.00, 0.40, 0.45, 0.010),
-            'tray' => new GlassBox(0.75, 0.40, 0.30, 0.008),
-            'cube' => new GlassBox(0.30, 0.30, 0.30, 0.005),
-            'jar' => new Cylinder(0.20, 0.30, 0.004),
-            'vase' => new Cylinder(0.24, 0.50, 0.006),
+            'box' => new GlassBox(0.6, 0.3, 0.36, 0.006),
+            'long' => new GlassBox(1.0, 0.4, 0.45, 0.01),
+            'tray' => new GlassBox(0.75, 0.4, 0.3, 0.008),
+            'cube' => new GlassBox(0.3, 0.3, 0.3, 0.005),
+            'jar' => new Cylinder(0.2, 0.3, 0.004),
+            'vase' => new Cylinder(0.24, 0.5, 0.006),
             default => throw new \OutOfBoundsException($name),
         };
     }
@@ -41,12 +41,19 @@ final class Tanks
     {
         $glass = self::vessel($vessel);
         $plan = Plan::starting($method->value, Sample::catalogue());
-        $plan = Sample::edit($plan, ['vessel.shape' => $glass->shape()->value, ...array_combine(array_map(static fn (string $m): string => "vessel.$m", array_keys($glass->measures())), array_map(static fn (float $m): string => \sprintf('%.4f m', $m), $glass->measures())),
-            'waterLine' => \sprintf('%.3f m', 0.92 * $glass->height()), 'light.lumens' => \sprintf('%.0f', self::LUMENS * $glass->grossVolume())]);
+        $plan = Sample::edit($plan, [
+            'vessel.shape' => $glass->shape()->value,
+            ...array_combine(
+                array_map(static fn (string $m): string => "vessel.$m", array_keys($glass->measures())),
+                array_map(static fn (float $m): string => \sprintf('%.4f m', $m), $glass->measures()),
+            ),
+            'waterLine' => \sprintf('%.3f m', 0.92 * $glass->height()),
+            'light.lumens' => \sprintf('%.0f', self::LUMENS * $glass->grossVolume()),
+        ]);
         $plan = Sample::edit($plan, [...Changes::typed(Recipe::of($method, $plan)), 'method' => $method->value]);
         foreach ($plants ?? self::plants($method) as $kind => $share) {
             $k = Sample::catalogue()->plants[$kind];
-            $pieces = max(1, (int) round($share * $plan->floor() / ($k->spread->value / 1e4)));
+            $pieces = max(1, (int) round(($share * $plan->floor()) / ($k->spread->value / 1e4)));
             $plan = Sample::edit($plan, ["plants.add.$kind" => (string) $pieces]);
         }
         $first = $method->firstAnimals();
@@ -66,14 +73,36 @@ final class Tanks
     /** @return array<string, float> */
     private static function plants(Method $method): array
     {
-        $usual = ['limnophila-sessiliflora' => 0.2, 'rotala-rotundifolia' => 0.1, 'cryptocoryne-wendtii' => 0.15, 'vallisneria-spiralis' => 0.1, 'taxiphyllum-barbieri' => 0.05];
+        $usual = [
+            'limnophila-sessiliflora' => 0.2,
+            'rotala-rotundifolia' => 0.1,
+            'cryptocoryne-wendtii' => 0.15,
+            'vallisneria-spiralis' => 0.1,
+            'taxiphyllum-barbieri' => 0.05,
+        ];
 
         return match ($method) {
-            Method::SunnySill => ['hygrophila-difformis' => 0.25, 'elodea-canadensis' => 0.15, 'vallisneria-spiralis' => 0.1, 'ceratophyllum-demersum' => 0.1],
+            Method::SunnySill => [
+                'hygrophila-difformis' => 0.25,
+                'elodea-canadensis' => 0.15,
+                'vallisneria-spiralis' => 0.1,
+                'ceratophyllum-demersum' => 0.1,
+            ],
             Method::LeanBed => ['hygrophila-polysperma' => 0.3, 'egeria-densa' => 0.2, 'microsorum-pteropus' => 0.05, 'lemna-minor' => 0.1],
             Method::BaggedSoil => [...$usual, 'epipremnum-aureum' => 0.05, 'salvinia-natans' => 0.1],
-            Method::VoidPlate => ['epipremnum-aureum' => 0.1, 'syngonium-podophyllum' => 0.05, 'cryptocoryne-wendtii' => 0.2, 'hygrophila-polysperma' => 0.2],
-            Method::SlowSwamp => ['juncus-effusus' => 0.1, 'acorus-gramineus' => 0.1, 'taxiphyllum-barbieri' => 0.15, 'cryptocoryne-wendtii' => 0.15, 'bacopa-monnieri' => 0.1],
+            Method::VoidPlate => [
+                'epipremnum-aureum' => 0.1,
+                'syngonium-podophyllum' => 0.05,
+                'cryptocoryne-wendtii' => 0.2,
+                'hygrophila-polysperma' => 0.2,
+            ],
+            Method::SlowSwamp => [
+                'juncus-effusus' => 0.1,
+                'acorus-gramineus' => 0.1,
+                'taxiphyllum-barbieri' => 0.15,
+                'cryptocoryne-wendtii' => 0.15,
+                'bacopa-monnieri' => 0.1,
+            ],
             Method::SealedJar => ['najas-guadalupensis' => 0.5, 'taxiphyllum-barbieri' => 0.2],
             Method::HillBed => [...$usual, 'echinodorus-grisebachii' => 0.1],
             Method::HumusBed => [...$usual, 'ceratopteris-thalictroides' => 0.1, 'limnobium-laevigatum' => 0.1],

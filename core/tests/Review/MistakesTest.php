@@ -18,8 +18,17 @@ final class MistakesTest extends TestCase
     private static function careful(): Plan
     {
         return Sample::edit(Sample::planted(), [
-            'plants.add.salvinia-natans' => '2', 'site.lid' => 'yes', 'site.bears' => '120 kg', 'preparation.treatment' => 'dechlorinated', 'preparation.filling' => 'plate', 'preparation.rinsed' => 'yes', 'preparation.sieved' => 'yes',
-            'start.way' => 'waiting', 'feeding.fromDay' => '35', 'plants.c2.day' => '10', 'waterLine' => '32 cm',
+            'plants.add.salvinia-natans' => '2',
+            'site.lid' => 'yes',
+            'site.bears' => '120 kg',
+            'preparation.treatment' => 'dechlorinated',
+            'preparation.filling' => 'plate',
+            'preparation.rinsed' => 'yes',
+            'preparation.sieved' => 'yes',
+            'start.way' => 'waiting',
+            'feeding.fromDay' => '35',
+            'plants.c2.day' => '10',
+            'waterLine' => '32 cm',
         ]);
     }
 

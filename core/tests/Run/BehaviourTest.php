@@ -36,14 +36,27 @@ final class BehaviourTest extends TestCase
 
     private static function bare(string $inoculum): Plan
     {
-        return Sample::edit(Plan::starting('Bare', Sample::catalogue()), ['bed.soil.material' => 'none', 'start.inoculum' => $inoculum, 'light.hours' => '0']);
+        return Sample::edit(Plan::starting('Bare', Sample::catalogue()), [
+            'bed.soil.material' => 'none',
+            'start.inoculum' => $inoculum,
+            'light.hours' => '0',
+        ]);
     }
 
     public function testMorePlantsLowerTheAmmoniaPeak(): void
     {
         $peaks = [];
         foreach (['3', '12', '40', '90'] as $stems) {
-            $peaks[] = self::run_(self::planted(['plants.c1.pieces' => $stems, 'plants.c2.pieces' => '1', 'animals.a1.day' => '2', 'animals.a1.count' => '25', 'feeding.grams' => '0.4']), 60)->highest('ammonia', 3)[0];
+            $peaks[] = self::run_(
+                self::planted([
+                    'plants.c1.pieces' => $stems,
+                    'plants.c2.pieces' => '1',
+                    'animals.a1.day' => '2',
+                    'animals.a1.count' => '25',
+                    'feeding.grams' => '0.4',
+                ]),
+                60,
+            )->highest('ammonia', 3)[0];
         }
         self::assertSame($peaks, array_values(array_reverse(self::sorted($peaks))));
         self::assertGreaterThan(1.3 * $peaks[3], $peaks[0]);
@@ -51,7 +64,12 @@ final class BehaviourTest extends TestCase
 
     public function testWithoutPlantsAmmoniaThenNitriteThenNitrate(): void
     {
-        $plan = Sample::edit(Sample::edit(self::planted(['animals.a1.day' => '2', 'animals.a1.count' => '25', 'feeding.grams' => '0.4']), ['plants.c1.remove' => '1']), ['plants.c2.remove' => '1']);
+        $plan = Sample::edit(
+            Sample::edit(self::planted(['animals.a1.day' => '2', 'animals.a1.count' => '25', 'feeding.grams' => '0.4']), [
+                'plants.c1.remove' => '1',
+            ]),
+            ['plants.c2.remove' => '1'],
+        );
         $trace = self::run_($plan, 120);
         [$ammonia, $ammoniaDay] = $trace->highest('ammonia');
         [$nitrite, $nitriteDay] = $trace->highest('nitrite');
@@ -77,7 +95,9 @@ final class BehaviourTest extends TestCase
 
     public function testAGrownInTankClearsALightTestInADayOrTwo(): void
     {
-        $trace = self::run_(self::planted(['animals.a1.day' => '300', 'light.hours' => '10', 'start.inoculum' => 'cuttings']), 40, [new Dose(28, 1.6)]);
+        $trace = self::run_(self::planted(['animals.a1.day' => '300', 'light.hours' => '10', 'start.inoculum' => 'cuttings']), 40, [
+            new Dose(28, 1.6),
+        ]);
         self::assertGreaterThan(1.4, $trace->columns['ammonia'][28]);
         // The trade says 24–36 h; the model takes some 45: see the doubts in docs/model.md.
         self::assertLessThan(0.8 * $trace->columns['ammonia'][28], $trace->columns['ammonia'][29]);
@@ -86,24 +106,39 @@ final class BehaviourTest extends TestCase
 
     public function testAThinCapLetsSeveralTimesAsMuchThrough(): void
     {
-        $peak = static fn (string $cap): float => self::run_(Sample::edit(self::planted(['bed.cap.front' => $cap, 'bed.cap.back' => $cap, 'animals.a1.day' => '300']), ['plants.c1.remove' => '1', 'plants.c2.remove' => '1']), 60)->highest('ammonia')[0];
+        $peak = static fn (string $cap): float => self::run_(
+            Sample::edit(self::planted(['bed.cap.front' => $cap, 'bed.cap.back' => $cap, 'animals.a1.day' => '300']), [
+                'plants.c1.remove' => '1',
+                'plants.c2.remove' => '1',
+            ]),
+            60,
+        )->highest('ammonia')[0];
         self::assertGreaterThan(4 * $peak('5 cm'), $peak('0.5 cm'));
     }
 
     public function testAnUnderstockedSoilTankRunsShortInTheWater(): void
     {
-        $plan = static fn (string $food): Plan => Sample::edit(self::planted(['feeding.grams' => $food, 'animals.a1.day' => '14']), ['plants.add' => 'taxiphyllum-barbieri']);
+        $plan = static fn (string $food): Plan => Sample::edit(self::planted(['feeding.grams' => $food, 'animals.a1.day' => '14']), [
+            'plants.add' => 'taxiphyllum-barbieri',
+        ]);
         $lean = self::run_($plan('0.001'), 90);
         self::assertLessThan(0.1, $lean->columns['nitrate'][14], 'nitrate near zero by week 2');
         self::assertLessThan(0.03, $lean->columns['iron'][14], 'iron too');
-        self::assertLessThan($lean->quotas[40][1], $lean->quotas[40][2], 'moss, fed by the water alone, goes short before the rooted crypt');
+        self::assertLessThan(
+            $lean->quotas[40][1],
+            $lean->quotas[40][2],
+            'moss, fed by the water alone, goes short before the rooted crypt',
+        );
         $fed = self::run_($plan('0.2'), 90);
         self::assertGreaterThan(1.1 * $lean->quotas[60][2], $fed->quotas[60][2], 'more food cures it');
     }
 
     public function testAnOverstockedTankSuffersInOrder(): void
     {
-        $trace = self::run_(self::planted(['animals.a1.day' => '0', 'animals.a1.count' => '40', 'feeding.grams' => '0.4', 'plants.c1.pieces' => '10']), 120);
+        $trace = self::run_(
+            self::planted(['animals.a1.day' => '0', 'animals.a1.count' => '40', 'feeding.grams' => '0.4', 'plants.c1.pieces' => '10']),
+            120,
+        );
         [$ammonia, $day] = $trace->highest('ammonia');
         self::assertGreaterThan(0.25, $ammonia, 'a drop test shows it');
         self::assertLessThanOrEqual(14, $day, 'in the first two weeks');
@@ -111,18 +146,33 @@ final class BehaviourTest extends TestCase
         self::assertGreaterThan($day, $trace->highest('nitrite')[1]);
         self::assertLessThan(self::run_(self::planted(), 60)->lowest('oxygen')[0], $trace->lowest('oxygen')[0]);
         self::assertGreaterThan(30 / 4.43, $trace->columns['nitrate'][119]);
-        $changed = self::run_(self::planted(['animals.a1.day' => '0', 'animals.a1.count' => '40', 'feeding.grams' => '0.4', 'plants.c1.pieces' => '10']), 120, array_map(static fn (int $n): Change => new Change(7 * $n, 0.5), range(1, 16)));
+        $changed = self::run_(
+            self::planted(['animals.a1.day' => '0', 'animals.a1.count' => '40', 'feeding.grams' => '0.4', 'plants.c1.pieces' => '10']),
+            120,
+            array_map(static fn (int $n): Change => new Change(7 * $n, 0.5), range(1, 16)),
+        );
         self::assertLessThan(0.7 * $trace->columns['nitrate'][119], $changed->columns['nitrate'][119], 'it holds only with changes');
     }
 
     /** Doubling in 3–8 days in good conditions: also Lemna in the field, 2–5 days (M: Landolt & Kandeler 1987, The family of Lemnaceae). */
     public function testFloatersDoubleAndCloseTheSurface(): void
     {
-        $plan = Sample::edit(self::planted(['animals.a1.day' => '0', 'animals.a1.count' => '30', 'feeding.grams' => '0.4', 'light.hours' => '12', 'light.lumens' => '4000', 'site.temperature' => '27 °C', 'water.nitrate' => '40']), ['plants.add' => 'salvinia-natans']);
+        $plan = Sample::edit(
+            self::planted([
+                'animals.a1.day' => '0',
+                'animals.a1.count' => '30',
+                'feeding.grams' => '0.4',
+                'light.hours' => '12',
+                'light.lumens' => '4000',
+                'site.temperature' => '27 °C',
+                'water.nitrate' => '40',
+            ]),
+            ['plants.add' => 'salvinia-natans'],
+        );
         $plan = Sample::edit($plan, ['plants.c3.pieces' => '2']);
         $trace = self::run_($plan, 120);
         $mass = array_map(static fn (array $c): float => $c[2], $trace->clumps);
-        $doubling = 7 * log(2) / log($mass[9] / $mass[2]);
+        $doubling = (7 * log(2)) / log($mass[9] / $mass[2]);
         self::assertGreaterThan(3.0, $doubling);
         self::assertLessThan(9.0, $doubling);
         self::assertGreaterThan(0.75, $trace->columns['cover'][70]);
@@ -133,7 +183,9 @@ final class BehaviourTest extends TestCase
 
     public function testUsualCareKeepsTheSurfaceOpenAndTheNightsBreathing(): void
     {
-        $plan = Sample::edit(Sample::edit(self::planted(['feeding.grams' => '0.1']), ['plants.add' => 'salvinia-natans']), ['plants.c3.pieces' => '2']);
+        $plan = Sample::edit(Sample::edit(self::planted(['feeding.grams' => '0.1']), ['plants.add' => 'salvinia-natans']), [
+            'plants.c3.pieces' => '2',
+        ]);
         $left = self::run_($plan, 365);
         $kept = self::run_($plan, 365, UsualCare::events());
         self::assertLessThanOrEqual(0.65, $kept->highest('cover')[0]);
@@ -143,10 +195,15 @@ final class BehaviourTest extends TestCase
 
     public function testLightRoundTheClockAndTooLittle(): void
     {
-        [$short, $usual, $always] = array_map(static fn (string $hours): Trace => self::run_(self::planted(['light.hours' => $hours]), 45), ['4', '9', '24']);
+        $lit = static fn (string $hours): Trace => self::run_(self::planted(['light.hours' => $hours]), 45);
+        [$short, $usual, $always] = array_map($lit, ['4', '9', '24']);
         self::assertGreaterThan($usual->columns['plants'][44], $always->columns['plants'][44]);
         self::assertGreaterThan($usual->columns['plants'][20], $always->columns['plants'][20]);
-        self::assertGreaterThan($usual->columns['algae'][13], $always->columns['algae'][13], 'more algae while the light is on in the first weeks');
+        self::assertGreaterThan(
+            $usual->columns['algae'][13],
+            $always->columns['algae'][13],
+            'more algae while the light is on in the first weeks',
+        );
         self::assertLessThan($usual->columns['plants'][44], $short->columns['plants'][44]);
         $dim = self::run_(self::planted(['light.hours' => '4', 'light.lumens' => '150']), 180);
         self::assertLessThan($dim->columns['plants'][0], $dim->columns['plants'][179], 'four hours of a dim lamp starve it');
@@ -190,7 +247,10 @@ final class BehaviourTest extends TestCase
         self::assertEqualsWithDelta(2.0, $rise(200) / $rise(100), 0.05, 'evaporation is steady, so is the creep');
     }
 
-    /** 7.14 g CaCO3 per g N oxidised (P: US EPA 1993, Nitrogen Control Manual): 5 mg N/L to nitrate takes 0.714 meq/L, 2 °dH; what denitrifies gives half of its share back. */
+    /**
+     * 7.14 g CaCO3 per g N oxidised (P: US EPA 1993, Nitrogen Control Manual): 5 mg N/L to nitrate takes 0.714 meq/L, 2 °dH; what
+     * denitrifies gives half of its share back.
+     */
     public function testCarbonateHardnessFallsAsNitrateGathers(): void
     {
         // Next to no calcium, so that no lime falls out.
@@ -207,9 +267,25 @@ final class BehaviourTest extends TestCase
     /** Two edits at once would name the clump before it is there. */
     private static function jar(bool $fish): Plan
     {
-        $plan = Sample::edit(Plan::starting('Jar', Sample::catalogue()), ['vessel.shape' => 'jar-lying', 'light.lumens' => '500', 'light.hours' => '10']);
-        $plan = Sample::edit($plan, ['vessel.diameter' => '18 cm', 'vessel.length' => '30 cm', 'waterLine' => '14 cm', 'bed.soil.front' => '0.5 cm', 'bed.soil.back' => '0.5 cm', 'bed.cap.front' => '2 cm', 'bed.cap.back' => '2 cm']);
-        $plan = Sample::edit($plan, ['site.sealed' => 'yes', 'plants.add.najas-guadalupensis' => '8', 'plants.add.taxiphyllum-barbieri' => '3']);
+        $plan = Sample::edit(Plan::starting('Jar', Sample::catalogue()), [
+            'vessel.shape' => 'jar-lying',
+            'light.lumens' => '500',
+            'light.hours' => '10',
+        ]);
+        $plan = Sample::edit($plan, [
+            'vessel.diameter' => '18 cm',
+            'vessel.length' => '30 cm',
+            'waterLine' => '14 cm',
+            'bed.soil.front' => '0.5 cm',
+            'bed.soil.back' => '0.5 cm',
+            'bed.cap.front' => '2 cm',
+            'bed.cap.back' => '2 cm',
+        ]);
+        $plan = Sample::edit($plan, [
+            'site.sealed' => 'yes',
+            'plants.add.najas-guadalupensis' => '8',
+            'plants.add.taxiphyllum-barbieri' => '3',
+        ]);
 
         return $fish ? Sample::edit($plan, ['animals.add.heterandria-formosa' => '3', 'animals.a1.day' => '14']) : $plan;
     }
@@ -217,14 +293,23 @@ final class BehaviourTest extends TestCase
     public function testASealedJarSettlesToADailyRoundWithoutAFishAndNotWithOne(): void
     {
         $alone = self::run_(self::jar(false), 300);
-        $day = static fn (int $n): array => array_map(static fn (string $c): float => $alone->columns[$c][$n], ['oxygen', 'pHLeast', 'pHMost', 'carbonDioxide']);
+        $day = static fn (int $n): array => array_map(static fn (string $c): float => $alone->columns[$c][$n], [
+            'oxygen',
+            'pHLeast',
+            'pHMost',
+            'carbonDioxide',
+        ]);
         foreach ([[250, 280], [280, 299]] as [$one, $other]) {
             foreach ($day($one) as $n => $value) {
                 self::assertEqualsWithDelta($value, $day($other)[$n], max(0.03, 0.12 * $value), 'the round repeats itself');
             }
         }
         self::assertGreaterThan(3.0, $alone->lowest('oxygen', 60)[0], 'it breathes by itself');
-        self::assertGreaterThan(0.2, $alone->columns['pHMost'][280] - $alone->columns['pHLeast'][280], 'there is a round: carbon goes in by day and comes out by night');
+        self::assertGreaterThan(
+            0.2,
+            $alone->columns['pHMost'][280] - $alone->columns['pHLeast'][280],
+            'there is a round: carbon goes in by day and comes out by night',
+        );
         $fish = self::run_(self::jar(true), 300);
         self::assertLessThan(1.0, $fish->columns['heads'][299], 'nothing feeds them, and they die');
         self::assertSame(3.0, round($fish->columns['heads'][15]));
@@ -232,12 +317,18 @@ final class BehaviourTest extends TestCase
 
     public function testItTakesTwoAndHuntersTakeMostOfTheYoung(): void
     {
-        $most = static fn (Plan $plan, int $group): float => max(0.0, ...array_map(static fn (array $heads): float => $heads[$group], self::run_($plan, 200)->heads));
+        $most = static fn (Plan $plan, int $group): float => max(
+            0.0,
+            ...array_map(static fn (array $heads): float => $heads[$group], self::run_($plan, 200)->heads),
+        );
         $fish = static fn (string $count): Plan => self::planted(['animals.a1.count' => $count, 'feeding.grams' => '0.08']);
         self::assertSame(1.0, $most($fish('1'), 0));
         self::assertGreaterThan(3.0, $most($fish('2'), 0));
         // Danios that eat shrimplets let a few escape; none of their own breed in half a year worth speaking of.
-        $shrimp = Sample::edit(self::planted(['animals.a1.remove' => '1']), ['animals.add.neocaridina-davidi' => '10', 'feeding.grams' => '0.1']);
+        $shrimp = Sample::edit(self::planted(['animals.a1.remove' => '1']), [
+            'animals.add.neocaridina-davidi' => '10',
+            'feeding.grams' => '0.1',
+        ]);
         $alone = $most($shrimp, 0);
         self::assertGreaterThan(15.0, $alone);
         self::assertLessThan(0.8 * $alone, $most(Sample::edit($shrimp, ['animals.add.danio-margaritatus' => '8']), 0));
@@ -281,7 +372,13 @@ final class BehaviourTest extends TestCase
 
     public function testSunOnANutrientRichTankTurnsItGreen(): void
     {
-        $edits = ['plants.c1.remove' => '1', 'plants.c2.pieces' => '1', 'water.nitrate' => '10', 'feeding.grams' => '0.3', 'animals.a1.count' => '30'];
+        $edits = [
+            'plants.c1.remove' => '1',
+            'plants.c2.pieces' => '1',
+            'water.nitrate' => '10',
+            'feeding.grams' => '0.3',
+            'animals.a1.count' => '30',
+        ];
         $shaded = self::run_(self::planted($edits), 120);
         $sunny = self::run_(Sample::edit(self::planted($edits), ['site.aspect' => 'open', 'site.sky' => '60']), 120);
         self::assertGreaterThan(5.0, $sunny->highest('greenWater')[0]);
@@ -294,14 +391,20 @@ final class BehaviourTest extends TestCase
         $limed = self::run_(Sample::edit($soft, ['bed.doses.add' => 'limestone']), 180);
         self::assertGreaterThan(self::run_($soft, 180)->columns['carbonateHardness'][179] + 0.3, $limed->columns['carbonateHardness'][179]);
         $hard = self::planted(['water.kh' => '14', 'water.gh' => '18', 'topUp.kind' => 'reverse-osmosis', 'bed.soil.material' => 'none']);
-        self::assertEqualsWithDelta(self::run_($hard, 60)->columns['carbonateHardness'][59], self::run_(Sample::edit($hard, ['bed.doses.add' => 'limestone']), 60)->columns['carbonateHardness'][59], 0.1);
+        self::assertEqualsWithDelta(
+            self::run_($hard, 60)->columns['carbonateHardness'][59],
+            self::run_(Sample::edit($hard, ['bed.doses.add' => 'limestone']), 60)->columns['carbonateHardness'][59],
+            0.1,
+        );
     }
 
     /** C: a cap of coral sand keeps the water hard; dolomite gives its lime ten to a hundred times slower than calcite. */
     public function testACapOfLimeHardensMostAndDolomiteLeast(): void
     {
         $soft = self::planted(['water.kh' => '1', 'water.gh' => '2', 'water.pH' => '6.6', 'topUp.kind' => 'reverse-osmosis']);
-        $hardness = static fn (string $place, string $value): float => self::run_(Sample::edit($soft, [$place => $value]), 180)->columns['carbonateHardness'][179];
+        $hardness = static fn (string $place, string $value): float => self::run_(Sample::edit($soft, [$place => $value]), 180)->columns[
+            'carbonateHardness'
+        ][179];
         $plain = self::run_($soft, 180)->columns['carbonateHardness'][179];
         $limestone = $hardness('bed.doses.add', 'limestone') - $plain;
         $dolomite = $hardness('bed.doses.add', 'dolomite') - $plain;
@@ -329,7 +432,13 @@ final class BehaviourTest extends TestCase
 
     public function testSummersAreWarmAndBrightWintersDark(): void
     {
-        $sill = Sample::edit(self::planted(), ['site.aspect' => 'south', 'site.sky' => '30', 'site.swing' => '4', 'site.filledOn' => '182', 'light.hours' => '0']);
+        $sill = Sample::edit(self::planted(), [
+            'site.aspect' => 'south',
+            'site.sky' => '30',
+            'site.swing' => '4',
+            'site.filledOn' => '182',
+            'light.hours' => '0',
+        ]);
         $trace = self::run_($sill, 365);
         self::assertGreaterThan(26.5, $trace->columns['temperature'][20]);
         self::assertLessThan(19.5, $trace->columns['temperature'][200]);
@@ -339,7 +448,13 @@ final class BehaviourTest extends TestCase
 
     public function testARichDeepRootlessBedTurnsFoul(): void
     {
-        $foul = self::planted(['bed.soil.material' => 'garden-compost', 'bed.soil.front' => '10 cm', 'bed.soil.back' => '10 cm', 'plants.c1.remove' => '1', 'plants.c2.pieces' => '1']);
+        $foul = self::planted([
+            'bed.soil.material' => 'garden-compost',
+            'bed.soil.front' => '10 cm',
+            'bed.soil.back' => '10 cm',
+            'plants.c1.remove' => '1',
+            'plants.c2.pieces' => '1',
+        ]);
         self::assertGreaterThan(1.0, self::run_($foul, 60)->highest('sulphide')[0]);
         self::assertLessThan(0.5, self::run_(self::planted(), 60)->highest('sulphide')[0]);
         // Gas from the bed: most in the first months, then less. C: 2–5 months.

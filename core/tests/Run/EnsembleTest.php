@@ -20,7 +20,10 @@ use PHPUnit\Framework\TestCase;
 
 final class EnsembleTest extends TestCase
 {
-    /** A Latin hypercube: along each dimension every member stands in a stratum of its own, within the range, half on each side of the likely value. */
+    /**
+     * A Latin hypercube: along each dimension every member stands in a stratum of its own, within the range, half on each side of the
+     * likely value.
+     */
     public function testEveryStratumIsTakenOnce(): void
     {
         $ensemble = new Ensemble(Sample::planted(), 16);
@@ -66,13 +69,24 @@ final class EnsembleTest extends TestCase
     /** What keepers measure or do by eye is varied too, and never beyond what a plan may say. */
     public function testThePlansOwnNumbersDifferWithinItsRules(): void
     {
-        $extreme = Sample::edit(Sample::planted(), ['water.kh' => '40', 'water.gh' => '60', 'water.nitrate' => '50', 'site.temperature' => '38', 'light.landing' => '100', 'feeding.grams' => '0']);
+        $extreme = Sample::edit(Sample::planted(), [
+            'water.kh' => '40',
+            'water.gh' => '60',
+            'water.nitrate' => '50',
+            'site.temperature' => '38',
+            'light.landing' => '100',
+            'feeding.grams' => '0',
+        ]);
         foreach ([Sample::planted(), $extreme] as $plan) {
             $ensemble = new Ensemble($plan, 16);
             $members = array_map(static fn (int $n): Plan => $ensemble->member($n)[0], range(0, 15));
             self::assertGreaterThan(1, \count(array_unique(array_map(static fn (Plan $p): string => (string) $p->water->kh, $members))));
-            self::assertGreaterThan(1, \count(array_unique(array_map(static fn (Plan $p): string => (string) $p->lamp->landing, $members))));
-            self::assertGreaterThan(1, \count(array_unique(array_map(static fn (Plan $p): string => (string) $p->site->temperature, $members))));
+            $landings = array_map(static fn (Plan $p): string => (string) $p->lamp->landing, $members);
+            self::assertGreaterThan(1, \count(array_unique($landings)));
+            self::assertGreaterThan(
+                1,
+                \count(array_unique(array_map(static fn (Plan $p): string => (string) $p->site->temperature, $members))),
+            );
             // At the middle of every range stands the plan itself.
             self::assertEquals($plan->water, $ensemble->only('input food', 0.5)[0]->water);
             self::assertEqualsWithDelta((new Parameters())->values(), $ensemble->only('input food', 0.9)[1]->values(), 1e-9);
@@ -101,7 +115,11 @@ final class EnsembleTest extends TestCase
     /** All hold together in no more tanks than any one margin does alone. */
     public function testHowManyHoldTogether(): void
     {
-        $members = [['a' => [1.0, false], 'b' => [1.0, true]], ['a' => [1.0, true], 'b' => [2.0, false]], ['a' => [2.0, false], 'b' => [2.0, false]]];
+        $members = [
+            ['a' => [1.0, false], 'b' => [1.0, true]],
+            ['a' => [1.0, true], 'b' => [2.0, false]],
+            ['a' => [2.0, false], 'b' => [2.0, false]],
+        ];
         $sure = Band::sureness($members);
         self::assertSame([1, 3, 2, 2], [$sure->together, $sure->of, $sure->spreads['a']->holds, $sure->spreads['b']->holds]);
         self::assertStringContainsString('one comes through', $sure->words());
@@ -124,7 +142,12 @@ final class EnsembleTest extends TestCase
         $ensemble = new Ensemble($lean, 20);
         $usual = (new Runner($lean))->run(90)->columns;
         foreach (array_keys(Structure::questions()) as $question) {
-            $otherwise = \count(array_filter(range(0, 19), static fn (int $n): bool => true === get_object_vars($ensemble->member($n)[1]->structure)[$question]));
+            $otherwise = \count(
+                array_filter(
+                    range(0, 19),
+                    static fn (int $n): bool => true === get_object_vars($ensemble->member($n)[1]->structure)[$question],
+                ),
+            );
             self::assertSame(6, $otherwise, $question);
             $other = (new Runner($lean, (new Parameters())->structured(new Structure(...[$question => true]))))->run(90)->columns;
             self::assertNotEquals($usual['plants'], $other['plants'], $question);
@@ -135,12 +158,22 @@ final class EnsembleTest extends TestCase
     /** Bands run with steps of two hours: no margin of theirs is moved by a tenth, and none to another state. */
     public function testCoarseStepsMoveLittle(): void
     {
-        foreach ([Sample::planted(), Sample::edit(Sample::planted(), ['light.hours' => '9', 'animals.a1.count' => '30', 'feeding.grams' => '0.2'])] as $plan) {
+        foreach (
+            [
+                Sample::planted(),
+                Sample::edit(Sample::planted(), ['light.hours' => '9', 'animals.a1.count' => '30', 'feeding.grams' => '0.2']),
+            ] as $plan
+        ) {
             $runner = new Runner($plan);
             $coarse = Judge::fromTrace($plan, $runner->run(365, UsualCare::events(), Runner::COARSE));
             foreach (Judge::fromTrace($plan, $runner->run(365, UsualCare::events()))->margins as $margin) {
                 self::assertSame($margin->state, $coarse->margin($margin->id)->state, $margin->name);
-                self::assertEqualsWithDelta($margin->measure, $coarse->margin($margin->id)->measure, 0.1 * abs($margin->measure) + 0.01, $margin->name);
+                self::assertEqualsWithDelta(
+                    $margin->measure,
+                    $coarse->margin($margin->id)->measure,
+                    0.1 * abs($margin->measure) + 0.01,
+                    $margin->name,
+                );
             }
         }
     }

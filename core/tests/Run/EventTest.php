@@ -92,7 +92,10 @@ final class EventTest extends TestCase
         $this->happen(new Spell(4, 10, -5.0), 4);
         $this->happen(new Holiday(4, 14), 4);
         $c = $this->conditions;
-        self::assertSame([0.7, 6.5, 0.5, 7, 14, -5.0, 18], [$c->food, $c->lightHours, $c->lightShare, $c->darkUntil, $c->spellUntil, $c->spell, $c->awayUntil]);
+        self::assertSame(
+            [0.7, 6.5, 0.5, 7, 14, -5.0, 18],
+            [$c->food, $c->lightHours, $c->lightShare, $c->darkUntil, $c->spellUntil, $c->spell, $c->awayUntil],
+        );
     }
 
     public function testPlantsComeAndGo(): void
@@ -108,7 +111,12 @@ final class EventTest extends TestCase
         self::assertEqualsWithDelta(0.75 * $nitrogen, $this->state->leafNitrogen[1], 1e-9, 'what is cut takes its nitrogen along');
         self::assertSame($floaters, $this->state->biomass[2]);
         $this->happen(new Remove(10, 'c2'), 10);
-        self::assertEqualsWithDelta([0.0, 0.0], [$this->state->biomass[1], $this->state->leafNitrogen[1]], 1e-12, 'out with all that is in it');
+        self::assertEqualsWithDelta(
+            [0.0, 0.0],
+            [$this->state->biomass[1], $this->state->leafNitrogen[1]],
+            1e-12,
+            'out with all that is in it',
+        );
     }
 
     public function testFloatersAreThinnedOnlyWhereTheyCover(): void
@@ -130,7 +138,7 @@ final class EventTest extends TestCase
         self::assertFalse((new TrimAbove(111.0, 60.0))->due(1, $this->tank(1)));
         $this->happen(new TrimAbove(109.0, 60.0), 1);
         self::assertEqualsWithDelta(60 * $this->facts->floor, $this->state->biomass[0] + $this->state->biomass[1], 1e-9);
-        self::assertEqualsWithDelta(60 / 110 * 90 * $this->facts->floor, $this->state->biomass[0], 1e-9, 'each gives its share');
+        self::assertEqualsWithDelta((60 / 110) * 90 * $this->facts->floor, $this->state->biomass[0], 1e-9, 'each gives its share');
         self::assertEqualsWithDelta(10 * $this->facts->floor, $this->state->biomass[2], 1e-9, 'floaters stand in the air');
 
         $planted = $this->state->plantedMass[1];
@@ -152,7 +160,12 @@ final class EventTest extends TestCase
         $this->happen(new Deaths(3, 'a1', 0.25), 3);
         self::assertEqualsWithDelta(18.0, $this->state->heads[0], 1e-9);
         self::assertEqualsWithDelta(0.75 * $grams, $this->state->animals[0], 1e-9);
-        self::assertEqualsWithDelta($mulm + 0.25 * $grams * MassBalance::ANIMAL_NITROGEN, $this->state->scraps->nitrogen, 1e-9, 'the dead lie where they fell');
+        self::assertEqualsWithDelta(
+            $mulm + 0.25 * $grams * MassBalance::ANIMAL_NITROGEN,
+            $this->state->scraps->nitrogen,
+            1e-9,
+            'the dead lie where they fell',
+        );
         $this->happen(new TakeOut(4, 'a1', 1000), 4);
         self::assertSame([0.0, 0.0], [$this->state->animals[0], $this->state->heads[0]], 'no more can be taken out than there is');
     }
@@ -170,7 +183,11 @@ final class EventTest extends TestCase
     {
         $trace = (new Runner($this->plan))->run(20, [new Spell(5, 3, 4.0), new LampOff(10, 2)]);
         $temperature = $this->plan->site->temperature;
-        self::assertEqualsWithDelta([$temperature, $temperature + 4, $temperature + 4, $temperature + 4, $temperature], \array_slice($trace->columns['temperature'], 4, 5), 1e-9);
+        self::assertEqualsWithDelta(
+            [$temperature, $temperature + 4, $temperature + 4, $temperature + 4, $temperature],
+            \array_slice($trace->columns['temperature'], 4, 5),
+            1e-9,
+        );
         self::assertGreaterThan(0.0, $trace->columns['light'][9]);
         self::assertSame([0.0, 0.0], \array_slice($trace->columns['light'], 10, 2));
         self::assertSame($trace->columns['light'][9], $trace->columns['light'][12]);

@@ -20,14 +20,31 @@ final class LawsTest extends TestCase
     public function testTwoTanksAreOneOfTwiceTheSize(): void
     {
         $of = static fn (string $length, string $width, int $times): Plan => Sample::edit(Plan::starting('One', Sample::catalogue()), [
-            'vessel.shape' => 'glass-box', 'vessel.glass' => '0.006 m', 'vessel.length' => "$length m", 'vessel.width' => "$width m", 'vessel.height' => '0.36 m', 'waterLine' => '0.33 m',
-            'bed.soil.material' => 'bagged-topsoil', 'bed.soil.front' => '2.5 cm', 'bed.soil.back' => '2.5 cm', 'bed.cap.material' => 'coarse-sand', 'bed.cap.front' => '3 cm', 'bed.cap.back' => '3 cm',
-            'light.lumens' => (string) (1500 * $times), 'light.hours' => '9',
+            'vessel.shape' => 'glass-box',
+            'vessel.glass' => '0.006 m',
+            'vessel.length' => "$length m",
+            'vessel.width' => "$width m",
+            'vessel.height' => '0.36 m',
+            'waterLine' => '0.33 m',
+            'bed.soil.material' => 'bagged-topsoil',
+            'bed.soil.front' => '2.5 cm',
+            'bed.soil.back' => '2.5 cm',
+            'bed.cap.material' => 'coarse-sand',
+            'bed.cap.front' => '3 cm',
+            'bed.cap.back' => '3 cm',
+            'light.lumens' => (string) (1500 * $times),
+            'light.hours' => '9',
         ]);
         $fill = static function (Plan $plan, int $times): Plan {
-            $plan = Sample::edit(Sample::edit($plan, ['plants.add.salvinia-natans' => (string) (6 * $times)]), ['animals.add.heterandria-formosa' => (string) (8 * $times)]);
+            $plan = Sample::edit(Sample::edit($plan, ['plants.add.salvinia-natans' => (string) (6 * $times)]), [
+                'animals.add.heterandria-formosa' => (string) (8 * $times),
+            ]);
 
-            return Sample::edit($plan, ['animals.a1.day' => '10', 'feeding.grams' => \sprintf('%.4f', 0.04 * $times), 'feeding.fromDay' => '12']);
+            return Sample::edit($plan, [
+                'animals.a1.day' => '10',
+                'feeding.grams' => \sprintf('%.4f', 0.04 * $times),
+                'feeding.fromDay' => '12',
+            ]);
         };
         $long = (1.8 + sqrt(1.8 ** 2 - 4 * 0.36)) / 2;
         $one = $fill($of('0.612', '0.312', 1), 1);
@@ -35,13 +52,19 @@ final class LawsTest extends TestCase
         self::assertEqualsWithDelta(2 * $one->netWater(), $two->netWater(), 1e-6);
         $small = (new Runner($one))->run(200);
         $large = (new Runner($two))->run(200);
-        foreach (['ammonia', 'nitrite', 'nitrate', 'oxygen', 'pH', 'phosphate', 'iron', 'cover', 'algae', 'ammoniaOxidisers', 'sulphide'] as $column) {
+        $columns = ['ammonia', 'nitrite', 'nitrate', 'oxygen', 'pH', 'phosphate', 'iron', 'cover', 'algae', 'ammoniaOxidisers', 'sulphide'];
+        foreach ($columns as $column) {
             foreach ($small->columns[$column] as $day => $value) {
                 self::assertEqualsWithDelta($value, $large->columns[$column][$day], 1e-4 + 5e-3 * abs($value), "$column on day $day");
             }
         }
         foreach (['plants', 'animals', 'mulm'] as $amount) {
-            self::assertEqualsWithDelta(2 * $small->columns[$amount][199], $large->columns[$amount][199], 2e-3 * $large->columns[$amount][199], $amount);
+            self::assertEqualsWithDelta(
+                2 * $small->columns[$amount][199],
+                $large->columns[$amount][199],
+                2e-3 * $large->columns[$amount][199],
+                $amount,
+            );
         }
     }
 
@@ -52,21 +75,38 @@ final class LawsTest extends TestCase
         $oxygen = \INF;
         foreach (['0.02', '0.06', '0.12', '0.25'] as $grams) {
             $trace = (new Runner(Sample::edit(Sample::planted(), ['feeding.grams' => $grams, 'animals.a1.count' => '30'])))->run(182);
-            $there = $trace->mean('nitrate', 150, 182) + $trace->mean('ammonia', 150, 182) + $trace->mean('nitrite', 150, 182) + array_sum($trace->quotas[181]) / 10;
+            $there =
+                $trace->mean('nitrate', 150, 182) +
+                $trace->mean('ammonia', 150, 182) +
+                $trace->mean('nitrite', 150, 182) +
+                array_sum($trace->quotas[181]) / 10;
             self::assertGreaterThan($nitrogen, $there, $grams);
             self::assertLessThan($oxygen, $trace->lowest('oxygen', 60)[0], $grams);
             [$nitrogen, $oxygen] = [$there, $trace->lowest('oxygen', 60)[0]];
         }
     }
 
-    /** The same milligrams in more water: a lower peak, later. The same dose in warmer water: gone sooner. More bacteria at the start: gone sooner. */
+    /**
+     * The same milligrams in more water: a lower peak, later. The same dose in warmer water: gone sooner. More bacteria at the start: gone
+     * sooner.
+     */
     public function testADoseIsDilutedWarmedAndTakenUp(): void
     {
-        $bare = Sample::edit(Plan::starting('Bare', Sample::catalogue()), ['bed.soil.material' => 'none', 'light.hours' => '0', 'start.inoculum' => 'cuttings']);
+        $bare = Sample::edit(Plan::starting('Bare', Sample::catalogue()), [
+            'bed.soil.material' => 'none',
+            'light.hours' => '0',
+            'start.inoculum' => 'cuttings',
+        ]);
         $gone = static function (string $place, string $value) use ($bare): int {
             $trace = (new Runner(Sample::edit($bare, [$place => $value])))->run(120, [new Dose(0, 3.0)]);
 
-            return (int) array_key_first(array_filter($trace->columns['nitrite'], static fn (float $v, int $day): bool => $day > 3 && $v < 0.06 && $trace->columns['ammonia'][$day] < 0.1, \ARRAY_FILTER_USE_BOTH));
+            return (int) array_key_first(
+                array_filter(
+                    $trace->columns['nitrite'],
+                    static fn (float $v, int $day): bool => $day > 3 && $v < 0.06 && $trace->columns['ammonia'][$day] < 0.1,
+                    \ARRAY_FILTER_USE_BOTH,
+                ),
+            );
         };
         $before = \PHP_INT_MAX;
         foreach (['18 °C', '22 °C', '26 °C', '30 °C'] as $celsius) {
@@ -89,7 +129,16 @@ final class LawsTest extends TestCase
         }
         $before = \INF;
         foreach (['10', '30', '90'] as $pieces) {
-            $nitrate = (new Runner(Sample::edit(Sample::planted(), ['plants.c1.pieces' => $pieces, 'feeding.grams' => '0.2', 'animals.a1.count' => '30', 'water.nitrate' => '20'])))->run(30)->mean('nitrate', 5, 30);
+            $nitrate = (new Runner(
+                Sample::edit(Sample::planted(), [
+                    'plants.c1.pieces' => $pieces,
+                    'feeding.grams' => '0.2',
+                    'animals.a1.count' => '30',
+                    'water.nitrate' => '20',
+                ]),
+            ))
+                ->run(30)
+                ->mean('nitrate', 5, 30);
             self::assertLessThan($before, $nitrate, $pieces);
             $before = $nitrate;
         }

@@ -46,9 +46,26 @@ final class MassBalanceTest extends TestCase
     private static function eventful(): array
     {
         return [
-            new Dose(3, 2.0), new Change(5, 0.4), new Feed(40, 0.2), new Light(20, 12.0, 0.8), new LampOff(60, 5), new Spell(50, 10, 6.0), new Holiday(80, 14),
-            new Stock(45, 'a1', 8), new TakeOut(90, 'a1', 3), new Deaths(70, 'a1', 0.5), new Plant(30, 'c1', 6), new Trim(55, 'c1', 0.5), new Remove(110, 'c2'), new Fertilise(66, 0.5, 0.05, 1.0, 0.05), new Leaves(25, 4.0), new MulmOut(35, 0.6),
-            new TopUpWater(100, new SourceWater(6.0, 0.2, 0.2, 0.1)), new ThinFloaters(0.4, 0.2), new TrimAbove(60.0, 40.0), ...UsualCare::events(),
+            new Dose(3, 2.0),
+            new Change(5, 0.4),
+            new Feed(40, 0.2),
+            new Light(20, 12.0, 0.8),
+            new LampOff(60, 5),
+            new Spell(50, 10, 6.0),
+            new Holiday(80, 14),
+            new Stock(45, 'a1', 8),
+            new TakeOut(90, 'a1', 3),
+            new Deaths(70, 'a1', 0.5),
+            new Plant(30, 'c1', 6),
+            new Trim(55, 'c1', 0.5),
+            new Remove(110, 'c2'),
+            new Fertilise(66, 0.5, 0.05, 1.0, 0.05),
+            new Leaves(25, 4.0),
+            new MulmOut(35, 0.6),
+            new TopUpWater(100, new SourceWater(6.0, 0.2, 0.2, 0.1)),
+            new ThinFloaters(0.4, 0.2),
+            new TrimAbove(60.0, 40.0),
+            ...UsualCare::events(),
         ];
     }
 
@@ -63,12 +80,57 @@ final class MassBalanceTest extends TestCase
                 $booked = $start[$element] + $books->$element;
                 self::assertEqualsWithDelta($booked, $held, 1e-9 * max(1.0, abs($booked), abs($start[$element])), "$element on day $day");
             }
-            foreach (['ammonia', 'nitrite', 'nitrate', 'phosphorus', 'potassium', 'iron', 'carbon', 'oxygen', 'volume', 'hardness', 'poreNitrogen', 'flushNitrogen', 'slowNitrogen', 'quickCarbon', 'slowCarbon', 'soilPhosphorus', 'soilPotassium', 'soilIron', 'readyNitrogen', 'fat', 'debt', 'acidity', 'tannin', 'silicon', 'lime', 'headOxygen', 'headCarbon', 'algae', 'algaeNitrogen', 'biomass', 'leafNitrogen', 'animals', 'heads'] as $store) {
+            foreach (
+                [
+                    'ammonia',
+                    'nitrite',
+                    'nitrate',
+                    'phosphorus',
+                    'potassium',
+                    'iron',
+                    'carbon',
+                    'oxygen',
+                    'volume',
+                    'hardness',
+                    'poreNitrogen',
+                    'flushNitrogen',
+                    'slowNitrogen',
+                    'quickCarbon',
+                    'slowCarbon',
+                    'soilPhosphorus',
+                    'soilPotassium',
+                    'soilIron',
+                    'readyNitrogen',
+                    'fat',
+                    'debt',
+                    'acidity',
+                    'tannin',
+                    'silicon',
+                    'lime',
+                    'headOxygen',
+                    'headCarbon',
+                    'algae',
+                    'algaeNitrogen',
+                    'biomass',
+                    'leafNitrogen',
+                    'animals',
+                    'heads',
+                ] as $store
+            ) {
                 foreach ((array) $state->$store as $held) {
                     self::assertTrue(\is_float($held) && is_finite($held) && $held >= -1e-12, "$store on day $day");
                 }
             }
-            foreach ([...$state->scraps->values(), ...$state->droppings->values(), ...$state->litter->values(), ...$state->reserves[0], ...$state->reserves[1], ...$state->reserves[2]] as $held) {
+            foreach (
+                [
+                    ...$state->scraps->values(),
+                    ...$state->droppings->values(),
+                    ...$state->litter->values(),
+                    ...$state->reserves[0],
+                    ...$state->reserves[1],
+                    ...$state->reserves[2],
+                ] as $held
+            ) {
                 self::assertTrue(is_finite($held) && $held >= -1e-9, "what lies on the bed and what leaves have laid by, on day $day");
             }
         });
@@ -76,8 +138,19 @@ final class MassBalanceTest extends TestCase
 
     public function testTheBooksCloseEveryDayOfAnEventfulYear(): void
     {
-        $plan = Sample::edit(Sample::edit(Sample::planted(), ['plants.add' => 'salvinia-natans', 'care.changeShare' => '20', 'care.changeEvery' => '30']), ['plants.add' => 'epipremnum-aureum']);
-        $plan = Sample::edit($plan, ['bed.doses.add' => 'limestone', 'hardscape.add' => 'tufa', 'animals.add' => 'physella-acuta', 'plants.c2.planting' => 'deep', 'water.kh' => '1', 'site.aspect' => 'south', 'site.swing' => '4']);
+        $plan = Sample::edit(
+            Sample::edit(Sample::planted(), ['plants.add' => 'salvinia-natans', 'care.changeShare' => '20', 'care.changeEvery' => '30']),
+            ['plants.add' => 'epipremnum-aureum'],
+        );
+        $plan = Sample::edit($plan, [
+            'bed.doses.add' => 'limestone',
+            'hardscape.add' => 'tufa',
+            'animals.add' => 'physella-acuta',
+            'plants.c2.planting' => 'deep',
+            'water.kh' => '1',
+            'site.aspect' => 'south',
+            'site.swing' => '4',
+        ]);
         self::close($plan, 365, self::eventful());
     }
 
@@ -90,7 +163,11 @@ final class MassBalanceTest extends TestCase
 
     public function testTheBooksOfASealedVesselClose(): void
     {
-        $plan = Sample::edit(Sample::edit(Sample::planted(), ['feeding.grams' => '0']), ['site.sealed' => 'yes', 'plants.add' => 'salvinia-natans', 'waterLine' => '25 cm']);
+        $plan = Sample::edit(Sample::edit(Sample::planted(), ['feeding.grams' => '0']), [
+            'site.sealed' => 'yes',
+            'plants.add' => 'salvinia-natans',
+            'waterLine' => '25 cm',
+        ]);
         self::close($plan, 200);
     }
 
@@ -114,7 +191,10 @@ final class MassBalanceTest extends TestCase
     public function testTheSamePlanGivesTheSameBits(): void
     {
         $plan = Sample::random(11);
-        self::assertSame(serialize((new Runner($plan))->run(200, self::twoEvents())), serialize((new Runner($plan))->run(200, self::twoEvents())));
+        self::assertSame(
+            serialize((new Runner($plan))->run(200, self::twoEvents())),
+            serialize((new Runner($plan))->run(200, self::twoEvents())),
+        );
     }
 
     /** @return list<Event> */
@@ -126,13 +206,23 @@ final class MassBalanceTest extends TestCase
     /** Halving the step moves no margin by 2 % of its measure, or by less than any test kit tells. */
     public function testHalvingTheStepMovesNoMargin(): void
     {
-        foreach ([Sample::planted(), Sample::edit(Sample::planted(), ['animals.a1.day' => '0', 'animals.a1.count' => '30', 'feeding.grams' => '0.3'])] as $plan) {
+        foreach (
+            [
+                Sample::planted(),
+                Sample::edit(Sample::planted(), ['animals.a1.day' => '0', 'animals.a1.count' => '30', 'feeding.grams' => '0.3']),
+            ] as $plan
+        ) {
             $runner = new Runner($plan);
             $fine = Judge::fromTrace($plan, $runner->run(365, UsualCare::events(), step: 0.5));
             foreach (Judge::fromTrace($plan, $runner->run(365, UsualCare::events()))->margins as $margin) {
                 $other = $fine->margin($margin->id);
                 self::assertSame($other->state, $margin->state, $margin->name);
-                self::assertEqualsWithDelta($other->measure, $margin->measure, max(0.02 * abs($other->measure), ['nitrate' => 0.3, 'carbon' => 0.02, 'waters' => 0.02][$margin->id->value] ?? 2e-3), $margin->name);
+                self::assertEqualsWithDelta(
+                    $other->measure,
+                    $margin->measure,
+                    max(0.02 * abs($other->measure), ['nitrate' => 0.3, 'carbon' => 0.02, 'waters' => 0.02][$margin->id->value] ?? 2e-3),
+                    $margin->name,
+                );
             }
         }
     }
@@ -140,7 +230,12 @@ final class MassBalanceTest extends TestCase
     /** Halving the step moves no column by more than 2 % of its value or range, or by less than any test kit tells. */
     public function testTheStepHardlyMatters(): void
     {
-        foreach ([Sample::planted(), Sample::edit(Sample::planted(), ['animals.a1.day' => '0', 'animals.a1.count' => '30', 'feeding.grams' => '0.3'])] as $plan) {
+        foreach (
+            [
+                Sample::planted(),
+                Sample::edit(Sample::planted(), ['animals.a1.day' => '0', 'animals.a1.count' => '30', 'feeding.grams' => '0.3']),
+            ] as $plan
+        ) {
             $runner = new Runner($plan);
             $coarse = $runner->run(120);
             $fine = $runner->run(120, step: 0.5);
@@ -148,7 +243,12 @@ final class MassBalanceTest extends TestCase
                 $range = $fine->highest($column)[0] - $fine->lowest($column)[0];
                 // The first day settles from water as poured; it is left out.
                 foreach (\array_slice($values, 1, null, true) as $day => $value) {
-                    self::assertEqualsWithDelta($fine->columns[$column][$day], $value, max(0.02 * $range, 0.02 * abs($value), 2e-3), "$column on day $day");
+                    self::assertEqualsWithDelta(
+                        $fine->columns[$column][$day],
+                        $value,
+                        max(0.02 * $range, 0.02 * abs($value), 2e-3),
+                        "$column on day $day",
+                    );
                 }
             }
         }
@@ -157,9 +257,22 @@ final class MassBalanceTest extends TestCase
     /** What is written into a logbook happens through the same events: nothing is lost of it. */
     public function testTheBooksOfATankAsItWasLivedClose(): void
     {
-        $lived = ActualPlan::of(Sample::planted(), new Log([], [
-            new LoggedEvent(3, EventKind::Dose, 2.0), new LoggedEvent(5, EventKind::Change, 0.4), new LoggedEvent(8, EventKind::MulmOut, 0.5), new LoggedEvent(12, EventKind::Stock, 6, 'a1'), new LoggedEvent(15, EventKind::Feed, 0.03), new LoggedEvent(22, EventKind::Stock, 4, 'a1'), new LoggedEvent(30, EventKind::Feed, 0.0),
-        ], [6 => false, 13 => true]));
+        $lived = ActualPlan::of(
+            Sample::planted(),
+            new Log(
+                [],
+                [
+                    new LoggedEvent(3, EventKind::Dose, 2.0),
+                    new LoggedEvent(5, EventKind::Change, 0.4),
+                    new LoggedEvent(8, EventKind::MulmOut, 0.5),
+                    new LoggedEvent(12, EventKind::Stock, 6, 'a1'),
+                    new LoggedEvent(15, EventKind::Feed, 0.03),
+                    new LoggedEvent(22, EventKind::Stock, 4, 'a1'),
+                    new LoggedEvent(30, EventKind::Feed, 0.0),
+                ],
+                [6 => false, 13 => true],
+            ),
+        );
         self::close($lived->plan, 60, $lived->events);
     }
 }

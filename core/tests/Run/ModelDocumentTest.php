@@ -19,14 +19,23 @@ final class ModelDocumentTest extends TestCase
         $ranges = Parameters::ranges();
         foreach ((new Parameters())->values() as $name => $value) {
             $range = $ranges[$name] ?? null;
-            $row = \sprintf('| `%s` | %s | %s | %s |', $name, self::plain($value), null === $range ? '–' : self::plain($range->low).'–'.self::plain($range->high), null === $range ? 'P' : $range->provenance->value);
+            $row = \sprintf(
+                '| `%s` | %s | %s | %s |',
+                $name,
+                self::plain($value),
+                null === $range ? '–' : self::plain($range->low).'–'.self::plain($range->high),
+                null === $range ? 'P' : $range->provenance->value,
+            );
             self::assertStringContainsString($row, $text);
         }
     }
 
     public function testEveryClassThatItNamesExists(): void
     {
-        self::assertGreaterThan(30, preg_match_all('/`((?:Run|Margin|Light|Plan|Animal|Water)\\\\\w+)`/', (string) file_get_contents(self::DOCUMENT), $names));
+        self::assertGreaterThan(
+            30,
+            preg_match_all('/`((?:Run|Margin|Light|Plan|Animal|Water)\\\\\w+)`/', (string) file_get_contents(self::DOCUMENT), $names),
+        );
         foreach (array_unique($names[1]) as $class) {
             self::assertTrue(class_exists('Olvek\\Core\\'.$class) || interface_exists('Olvek\\Core\\'.$class), $class);
         }
@@ -36,7 +45,11 @@ final class ModelDocumentTest extends TestCase
     {
         foreach (MarginId::cases() as $margin) {
             $class = substr((string) strrchr($margin->criterion(), '\\'), 1);
-            self::assertSame(1, preg_match("/^\\| ([^|]+) \\|.*\\| `$class` \\|$/m", (string) file_get_contents(self::DOCUMENT), $row), "no row for $class");
+            self::assertSame(
+                1,
+                preg_match("/^\\| ([^|]+) \\|.*\\| `$class` \\|$/m", (string) file_get_contents(self::DOCUMENT), $row),
+                "no row for $class",
+            );
             self::assertTrue(str_starts_with(mb_strtolower($margin->about()->name), mb_strtolower($row[1])), "$class is called $row[1]");
         }
     }

@@ -27,7 +27,14 @@ final class PlanPartsTest extends TestCase
     /** @return iterable<string, array{array<string, string>}> */
     public static function decisions(): iterable
     {
-        yield 'what is readied' => [['preparation.rinsed' => 'yes', 'preparation.sieved' => 'yes', 'preparation.treatment' => 'dechlorinated', 'preparation.filling' => 'hose']];
+        yield 'what is readied' => [
+            [
+                'preparation.rinsed' => 'yes',
+                'preparation.sieved' => 'yes',
+                'preparation.treatment' => 'dechlorinated',
+                'preparation.filling' => 'hose',
+            ],
+        ];
         yield 'what the support bears' => [['site.bears' => '80 kg', 'site.above' => '30 cm']];
         yield 'soil in bags' => [['bed.bagged' => 'yes']];
         yield 'the hour of the lamp' => [['light.on' => '3']];
@@ -78,7 +85,10 @@ final class PlanPartsTest extends TestCase
     /** Day and night at first: plants ahead by the end of it (humus bed method, C). */
     public function testLightDayAndNightSpeedsTheStart(): void
     {
-        self::assertGreaterThan(self::lived([], 21)->columns['plants'][20], self::lived(['light.allDay' => '21'], 21)->columns['plants'][20]);
+        self::assertGreaterThan(
+            self::lived([], 21)->columns['plants'][20],
+            self::lived(['light.allDay' => '21'], 21)->columns['plants'][20],
+        );
     }
 
     /** A dim start grows fewer algae, and slower plants, in the first two months. */
@@ -104,13 +114,22 @@ final class PlanPartsTest extends TestCase
         self::assertSame([0.0, 0.0], [$away->columns['food'][60], $away->columns['food'][73]]);
         self::assertGreaterThan(0.0, $away->columns['food'][74]);
         $dark = self::lived(['events.add.lamp-off' => '60']);
-        self::assertSame([0.0, 0.0, 8.0], [$dark->columns['lampHours'][60], $dark->columns['lampHours'][62], $dark->columns['lampHours'][63]]);
+        self::assertSame(
+            [0.0, 0.0, 8.0],
+            [$dark->columns['lampHours'][60], $dark->columns['lampHours'][62], $dark->columns['lampHours'][63]],
+        );
     }
 
     /** A change of half takes half of what was in the water, bar what the tap brings. */
     public function testAPlannedChangeIsAChange(): void
     {
-        $edits = ['water.nitrate' => '0', 'feeding.grams' => '0.6', 'animals.a1.day' => '0', 'animals.a1.count' => '40', 'plants.c1.pieces' => '5'];
+        $edits = [
+            'water.nitrate' => '0',
+            'feeding.grams' => '0.6',
+            'animals.a1.day' => '0',
+            'animals.a1.count' => '40',
+            'plants.c1.pieces' => '5',
+        ];
         $plan = Sample::edit(Sample::edit(Sample::planted(), [...$edits, 'events.add.change' => '80']), ['events.e1.share' => '50']);
         $with = (new Runner($plan))->run(81)->columns['nitrate'];
         $without = self::lived($edits, 81)->columns['nitrate'];
@@ -128,16 +147,35 @@ final class PlanPartsTest extends TestCase
         self::assertEqualsWithDelta($plan->lamp->atSurface($plan->surface()), $seen(59)->surface, 1e-9);
         $sunny = Sample::edit(Sample::planted(), ['site.aspect' => 'south']);
         $sun = (new Runner($sunny))->run(10);
-        self::assertEqualsWithDelta($sun->columns['light'][9], ClumpLight::seen($sunny, $sun->on(9))->surface, 1e-9, 'under the sky, moles of the whole day');
-        self::assertLessThan(ClumpLight::seen($plan, Snapshot::planned($plan))->bare, ClumpLight::seen($plan, Snapshot::planned($plan))->bed);
+        self::assertEqualsWithDelta(
+            $sun->columns['light'][9],
+            ClumpLight::seen($sunny, $sun->on(9))->surface,
+            1e-9,
+            'under the sky, moles of the whole day',
+        );
+        self::assertLessThan(
+            ClumpLight::seen($plan, Snapshot::planned($plan))->bare,
+            ClumpLight::seen($plan, Snapshot::planned($plan))->bed,
+        );
     }
 
     /** Every margin still has its say when all of it is in one plan. */
     public function testAllOfItAtOnceIsJudged(): void
     {
         $plan = Sample::edit(Sample::planted(), [
-            'bed.leaves.material' => 'fallen-leaves', 'bed.plate' => '1 cm', 'bed.core' => '0.5 L', 'bed.setback' => '2 cm', 'bed.bagged' => 'yes', 'light.pause' => '3', 'light.allDay' => '7', 'light.startShare' => '60', 'light.stepShare' => '5',
-            'plants.c2.day' => '10', 'events.add.change' => '30', 'events.add.holiday' => '200', 'start.way' => 'dosing',
+            'bed.leaves.material' => 'fallen-leaves',
+            'bed.plate' => '1 cm',
+            'bed.core' => '0.5 L',
+            'bed.setback' => '2 cm',
+            'bed.bagged' => 'yes',
+            'light.pause' => '3',
+            'light.allDay' => '7',
+            'light.startShare' => '60',
+            'light.stepShare' => '5',
+            'plants.c2.day' => '10',
+            'events.add.change' => '30',
+            'events.add.holiday' => '200',
+            'start.way' => 'dosing',
         ]);
         $judgement = Judge::judge($plan);
         self::assertCount(20, $judgement->margins);

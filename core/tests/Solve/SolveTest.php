@@ -48,7 +48,17 @@ final class SolveTest extends TestCase
         $answer = $question->solve($plan);
         self::assertTrue($answer->found, $answer->sentence);
         $full = self::taken($plan, $answer);
-        $of = [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::PH, MarginId::Room, MarginId::Stock, MarginId::Losses, MarginId::Temperature];
+        $of = [
+            MarginId::Ammonia,
+            MarginId::Nitrite,
+            MarginId::Nitrate,
+            MarginId::Oxygen,
+            MarginId::PH,
+            MarginId::Room,
+            MarginId::Stock,
+            MarginId::Losses,
+            MarginId::Temperature,
+        ];
         self::assertNull(Trial::failing(Judge::judge($full), $of));
         $group = $full->groups[\count($full->groups) - 1];
         $more = Sample::edit($full, ["animals.$group->id.count" => (string) ($group->count + 3)]);
@@ -66,15 +76,38 @@ final class SolveTest extends TestCase
         $lean = self::taken($plan, $answer);
         $mass = static fn (Plan $p): float => array_sum(array_map(static fn ($c): float => $c->biomass(), $p->clumps));
         self::assertLessThan($mass($plan), $mass($lean));
-        self::assertNull(Trial::failing(Judge::judge($lean), [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::Stock, MarginId::Algae, MarginId::Losses, MarginId::Fed, MarginId::Light, MarginId::Planted]));
-        self::assertFalse((new LeastPlants(self::editor(), Sample::catalogue()))->solve(Sample::edit($plan, ['light.lumens' => '0']))->found);
+        self::assertNull(
+            Trial::failing(Judge::judge($lean), [
+                MarginId::Ammonia,
+                MarginId::Nitrite,
+                MarginId::Nitrate,
+                MarginId::Oxygen,
+                MarginId::Stock,
+                MarginId::Algae,
+                MarginId::Losses,
+                MarginId::Fed,
+                MarginId::Light,
+                MarginId::Planted,
+            ]),
+        );
+        self::assertFalse(
+            (new LeastPlants(self::editor(), Sample::catalogue()))->solve(Sample::edit($plan, ['light.lumens' => '0']))->found,
+        );
     }
 
     public function testTheHoursOfLight(): void
     {
         $answer = (new LightHours(self::editor()))->solve(Sample::planted());
         self::assertTrue($answer->found);
-        self::assertNull(Trial::failing(Judge::judge(self::taken(Sample::planted(), $answer)), [MarginId::Light, MarginId::Fed, MarginId::Algae, MarginId::Oxygen, MarginId::Carbon]));
+        self::assertNull(
+            Trial::failing(Judge::judge(self::taken(Sample::planted(), $answer)), [
+                MarginId::Light,
+                MarginId::Fed,
+                MarginId::Algae,
+                MarginId::Oxygen,
+                MarginId::Carbon,
+            ]),
+        );
         $dim = (new LightHours(self::editor()))->solve(Sample::edit(Sample::planted(), ['light.lumens' => '60']));
         self::assertFalse($dim->found);
         self::assertStringContainsString('light for plants fails', $dim->sentence);
@@ -93,18 +126,35 @@ final class SolveTest extends TestCase
 
     public function testWhereThePlansOwnRulesForbidEveryTryTheyAreQuoted(): void
     {
-        $shallow = Sample::edit(Plan::starting('Dish', Sample::catalogue()), ['bed.soil.front' => '0.5 cm', 'bed.soil.back' => '0.5 cm', 'bed.cap.front' => '0.5 cm', 'bed.cap.back' => '0.5 cm', 'waterLine' => '3.5 cm']);
+        $shallow = Sample::edit(Plan::starting('Dish', Sample::catalogue()), [
+            'bed.soil.front' => '0.5 cm',
+            'bed.soil.back' => '0.5 cm',
+            'bed.cap.front' => '0.5 cm',
+            'bed.cap.back' => '0.5 cm',
+            'waterLine' => '3.5 cm',
+        ]);
         $depth = (new BedDepth(self::editor()))->solve($shallow);
         self::assertFalse($depth->found);
         self::assertMatchesRegularExpression('/^No solution: .*water/', $depth->sentence);
         $stuffed = Sample::edit(Sample::planted(), ['feeding.grams' => '1000']);
         $stock = (new MostStock(self::editor(), Sample::catalogue()->animals['neocaridina-davidi']))->solve($stuffed);
-        self::assertSame('No solution: dry food a day: from 0 g to 1000 g; this says 1000.001 g.', str_replace("\u{00A0}", ' ', $stock->sentence));
+        self::assertSame(
+            'No solution: dry food a day: from 0 g to 1000 g; this says 1000.001 g.',
+            str_replace("\u{00A0}", ' ', $stock->sentence),
+        );
     }
 
     public function testTheEarliestDays(): void
     {
-        $plan = Sample::edit(Sample::edit(Sample::planted(), ['animals.a1.day' => '0', 'animals.add' => 'physella-acuta', 'feeding.grams' => '0.15', 'animals.a1.count' => '20']), ['animals.a2.day' => '0']);
+        $plan = Sample::edit(
+            Sample::edit(Sample::planted(), [
+                'animals.a1.day' => '0',
+                'animals.add' => 'physella-acuta',
+                'feeding.grams' => '0.15',
+                'animals.a1.count' => '20',
+            ]),
+            ['animals.a2.day' => '0'],
+        );
         $answer = (new EarliestStart(self::editor()))->solve($plan);
         self::assertTrue($answer->found, $answer->sentence);
         $waiting = self::taken($plan, $answer);
@@ -127,21 +177,41 @@ final class SolveTest extends TestCase
             $answer = (new MostFood(self::editor()))->solve($plan);
             self::assertTrue($answer->found, $answer->sentence);
             $most = self::taken($plan, $answer);
-            self::assertNull(Trial::failing(Judge::judge($most), [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::PH, MarginId::Algae]));
+            self::assertNull(
+                Trial::failing(Judge::judge($most), [
+                    MarginId::Ammonia,
+                    MarginId::Nitrite,
+                    MarginId::Nitrate,
+                    MarginId::Oxygen,
+                    MarginId::PH,
+                    MarginId::Algae,
+                ]),
+            );
             $times = $most->feed->grams / $plan->feed->grams;
-            self::assertNotNull(Trial::failing(Judge::judge($plan->withFeed($most->feed->withGrams(($times + 0.11) * $plan->feed->grams), $plan->feedFrom)), [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::PH, MarginId::Algae]));
+            self::assertNotNull(
+                Trial::failing(
+                    Judge::judge($plan->withFeed($most->feed->withGrams(($times + 0.11) * $plan->feed->grams), $plan->feedFrom)),
+                    [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::PH, MarginId::Algae],
+                ),
+            );
             self::assertLessThan(1.5, Judge::judge($plan)->margin(MarginId::Stock)->measure / self::nitrateTimes($plan));
             self::assertGreaterThan(0.3, Judge::judge($plan)->margin(MarginId::Stock)->measure / self::nitrateTimes($plan));
         }
         self::assertFalse((new MostFood(self::editor()))->solve(Sample::edit(Sample::planted(), ['feeding.grams' => '0']))->found);
-        self::assertFalse((new MostFood(self::editor()))->solve(Sample::edit(Sample::planted(), ['feeding.grams' => '3', 'animals.a1.count' => '300']))->found);
+        self::assertFalse(
+            (new MostFood(self::editor()))->solve(Sample::edit(Sample::planted(), ['feeding.grams' => '3', 'animals.a1.count' => '300']))
+                ->found,
+        );
     }
 
     /** Times the food at which the water holds 30 mg/L of nitrate, or as much nitrogen in other forms, at the end of a year. */
     private static function nitrateTimes(Plan $plan): float
     {
         $at = static function (float $times) use ($plan): float {
-            $trace = (new Runner($plan->withFeed($plan->feed->withGrams($times * $plan->feed->grams), $plan->feedFrom)))->run(365, UsualCare::events());
+            $trace = (new Runner($plan->withFeed($plan->feed->withGrams($times * $plan->feed->grams), $plan->feedFrom)))->run(
+                365,
+                UsualCare::events(),
+            );
 
             return 4.4268 * ($trace->mean('nitrate', 335, 365) + $trace->mean('nitrite', 335, 365) + $trace->mean('ammonia', 335, 365));
         };
@@ -152,7 +222,7 @@ final class SolveTest extends TestCase
         $high = 1.5 * $low;
         for ($n = 0; $n < 5; ++$n) {
             $middle = sqrt($low * $high);
-            $at($middle) < 30 ? $low = $middle : $high = $middle;
+            $at($middle) < 30 ? ($low = $middle) : ($high = $middle);
         }
 
         return $low;
@@ -160,16 +230,28 @@ final class SolveTest extends TestCase
 
     public function testTheWeeklyTrim(): void
     {
-        $plan = Sample::edit(Sample::planted(), ['plants.add.salvinia-natans' => '3', 'feeding.grams' => '0.12', 'animals.a1.count' => '14']);
+        $plan = Sample::edit(Sample::planted(), [
+            'plants.add.salvinia-natans' => '3',
+            'feeding.grams' => '0.12',
+            'animals.a1.count' => '14',
+        ]);
         $answer = (new WeeklyTrim(self::editor()))->solve($plan);
         self::assertTrue($answer->found, $answer->sentence);
         $numbers = array_map(static fn ($t): float => (float) $t->value, array_column($answer->terms, null, 'label'));
         self::assertEqualsWithDelta(7 * 0.12 * 1000 * 0.4 * 0.16, $numbers['fed'], 1.0);
         // The run itself: what it turns to gas in the settled part of its year, and that no water is changed.
         $trace = (new Runner($plan))->run(365, UsualCare::events());
-        self::assertEqualsWithDelta(7 * $trace->mean('denitrified', 182, 365), $numbers['turned to gas in the bed'], 0.5 + 0.5 * $numbers['turned to gas in the bed']);
+        self::assertEqualsWithDelta(
+            7 * $trace->mean('denitrified', 182, 365),
+            $numbers['turned to gas in the bed'],
+            0.5 + 0.5 * $numbers['turned to gas in the bed'],
+        );
         self::assertSame(0.0, $numbers['carried out by water changes']);
-        self::assertEqualsWithDelta(7 * 0.12 * 1000 * 0.4 * 0.16 - 7 * $trace->mean('denitrified', 182, 365), $numbers['must leave with plants'], 0.1 * $numbers['fed']);
+        self::assertEqualsWithDelta(
+            7 * 0.12 * 1000 * 0.4 * 0.16 - 7 * $trace->mean('denitrified', 182, 365),
+            $numbers['must leave with plants'],
+            0.1 * $numbers['fed'],
+        );
         self::assertStringContainsString('g wet a week', $answer->sentence);
         $overfed = (new WeeklyTrim(self::editor()))->solve(Sample::edit($plan, ['feeding.grams' => '3', 'animals.a1.count' => '200']));
         self::assertFalse($overfed->found);

@@ -77,6 +77,9 @@ final class TimeLimitTest extends TestCase
     {
         $helps = new RemedySearch(new Editor(Sample::catalogue()));
         self::assertSame([], $helps->for(Sample::planted(), MarginId::Oxygen, UnitSystem::Metric, patience: self::years(0)));
-        self::assertLessThanOrEqual(1, \count($helps->for(Sample::planted(), MarginId::Oxygen, UnitSystem::Metric, patience: self::years(1))));
+        self::assertLessThanOrEqual(
+            1,
+            \count($helps->for(Sample::planted(), MarginId::Oxygen, UnitSystem::Metric, patience: self::years(1))),
+        );
     }
 }

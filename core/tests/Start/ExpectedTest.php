@@ -25,7 +25,12 @@ final class ExpectedTest extends TestCase
 {
     private static function plan(string $way): Plan
     {
-        return Sample::edit(Sample::planted(), ['start.way' => $way, 'animals.a1.day' => '4', 'animals.add' => 'neocaridina-davidi', 'animals.a2.day' => '20']);
+        return Sample::edit(Sample::planted(), [
+            'start.way' => $way,
+            'animals.a1.day' => '4',
+            'animals.add' => 'neocaridina-davidi',
+            'animals.a2.day' => '20',
+        ]);
     }
 
     /**
@@ -35,11 +40,23 @@ final class ExpectedTest extends TestCase
      */
     private static function forecast(array $quietFrom): Forecast
     {
-        return Forecast::of(array_map(static fn (?int $from): Member => new Member([
-            Measure::Ammonia->value => array_map(static fn (int $day): float => null !== $from && $day >= $from ? 0.0 : 1.0, range(0, 59)),
-            Measure::Nitrite->value => array_fill(0, 60, 0.0),
-            Measure::Nitrate->value => array_fill(0, 60, 1.0),
-        ], 0.0), $quietFrom), false);
+        return Forecast::of(
+            array_map(
+                static fn (?int $from): Member => new Member(
+                    [
+                        Measure::Ammonia->value => array_map(
+                            static fn (int $day): float => null !== $from && $day >= $from ? 0.0 : 1.0,
+                            range(0, 59),
+                        ),
+                        Measure::Nitrite->value => array_fill(0, 60, 0.0),
+                        Measure::Nitrate->value => array_fill(0, 60, 1.0),
+                    ],
+                    0.0,
+                ),
+                $quietFrom,
+            ),
+            false,
+        );
     }
 
     /** @param list<LoggedEvent> $events */
@@ -60,25 +77,48 @@ final class ExpectedTest extends TestCase
     public function testTheWaterDecides(): void
     {
         $forecast = self::forecast([10, 12, 12, 14, 14, 20, 20, 26, 26, 40]);
-        self::assertSame(['about day 14 (day 10 to 26), planned for day 4', 'about day 21 (day 20 to 33), planned for day 20'], self::words(self::situation('plants', 6), $forecast));
+        self::assertSame(
+            ['about day 14 (day 10 to 26), planned for day 4', 'about day 21 (day 20 to 33), planned for day 20'],
+            self::words(self::situation('plants', 6), $forecast),
+        );
     }
 
     public function testWaitingAddsItsOwnDays(): void
     {
-        self::assertSame(['about day 21, planned for day 4', 'about day 28, planned for day 20'], self::words(self::situation('waiting', 6), self::forecast([8, 8, 8])), 'three weeks, however quiet');
-        self::assertSame(['about day 33, planned for day 4', 'about day 40, planned for day 20'], self::words(self::situation('waiting', 6), self::forecast([30, 30, 30])), 'two tests, three days apart');
+        self::assertSame(
+            ['about day 21, planned for day 4', 'about day 28, planned for day 20'],
+            self::words(self::situation('waiting', 6), self::forecast([8, 8, 8])),
+            'three weeks, however quiet',
+        );
+        self::assertSame(
+            ['about day 33, planned for day 4', 'about day 40, planned for day 20'],
+            self::words(self::situation('waiting', 6), self::forecast([30, 30, 30])),
+            'two tests, three days apart',
+        );
     }
 
     public function testADoseThatWasNotGivenCannotBeForetold(): void
     {
-        self::assertSame(['cannot be predicted yet; planned for day 4', 'cannot be predicted yet; planned for day 20'], self::words(self::situation('dosing', 6), self::forecast([8, 8])));
-        self::assertSame('about day 21 (day 21 to 26), planned for day 4', self::words(self::situation('dosing', 16, [new LoggedEvent(14, EventKind::Dose, 2.0)]), self::forecast([18, 18, 25]))[0]);
+        self::assertSame(
+            ['cannot be predicted yet; planned for day 4', 'cannot be predicted yet; planned for day 20'],
+            self::words(self::situation('dosing', 6), self::forecast([8, 8])),
+        );
+        self::assertSame(
+            'about day 21 (day 21 to 26), planned for day 4',
+            self::words(self::situation('dosing', 16, [new LoggedEvent(14, EventKind::Dose, 2.0)]), self::forecast([18, 18, 25]))[0],
+        );
     }
 
     public function testTanksThatNeverComeToItAreSaid(): void
     {
-        self::assertSame('about day 12 (day 9 to beyond this forecast), planned for day 4', self::words(self::situation('plants', 6), self::forecast([9, 12, null]))[0]);
-        self::assertSame('cannot be predicted yet; planned for day 4', self::words(self::situation('plants', 6), self::forecast([null, null, null]))[0]);
+        self::assertSame(
+            'about day 12 (day 9 to beyond this forecast), planned for day 4',
+            self::words(self::situation('plants', 6), self::forecast([9, 12, null]))[0],
+        );
+        self::assertSame(
+            'cannot be predicted yet; planned for day 4',
+            self::words(self::situation('plants', 6), self::forecast([null, null, null]))[0],
+        );
     }
 
     public function testWhoIsInIsInAndTheNextKeepsTheirDay(): void

@@ -21,12 +21,20 @@ use Olvek\Core\Tests\Sample;
 use Olvek\Core\Water\Measure;
 use PHPUnit\Framework\TestCase;
 
-/** Each way of starting, walked from the filling to "they may come": what opens a gate, what keeps it shut, and what is said meanwhile. All C. */
+/**
+ * Each way of starting, walked from the filling to "they may come": what opens a gate, what keeps it shut, and what is said meanwhile. All
+ * C.
+ */
 final class FirstWeeksTest extends TestCase
 {
     private static function plan(string $way): Plan
     {
-        return Sample::edit(Sample::planted(), ['start.way' => $way, 'animals.a1.day' => '1', 'animals.add' => 'neocaridina-davidi', 'animals.a2.day' => '20']);
+        return Sample::edit(Sample::planted(), [
+            'start.way' => $way,
+            'animals.a1.day' => '1',
+            'animals.add' => 'neocaridina-davidi',
+            'animals.a2.day' => '20',
+        ]);
     }
 
     /**
@@ -65,7 +73,10 @@ final class FirstWeeksTest extends TestCase
 
     public function testPlantsDoIt(): void
     {
-        self::assertSame(['fit' => 'waits', 'group-a1' => 'later', 'group-a2' => 'later', 'settled' => 'later', 'feed' => 'waits'], self::states(self::weeks('plants', 0)));
+        self::assertSame(
+            ['fit' => 'waits', 'group-a1' => 'later', 'group-a2' => 'later', 'settled' => 'later', 'feed' => 'waits'],
+            self::states(self::weeks('plants', 0)),
+        );
         self::assertTrue(self::weeks('plants', 1)->isTestDue());
         $fit = self::weeks('plants', 2, [[1, 0.3, 0.0], [2, 0.05, 0.0]]);
         self::assertSame('passed', self::states($fit)['fit']);
@@ -95,7 +106,12 @@ final class FirstWeeksTest extends TestCase
         self::assertSame(State::Fails, $weeks->advice[0]->state);
         self::assertStringContainsString('Feed nothing until both read 0', self::advice($weeks));
         self::assertSame(11, $weeks->nextTest, 'with animals in and nitrite up, every day');
-        $after = self::weeks('bottled', 17, [...$tests, ...array_map(static fn (int $day): array => [$day, 0.0, 0.0], range(11, 17))], $events);
+        $after = self::weeks(
+            'bottled',
+            17,
+            [...$tests, ...array_map(static fn (int $day): array => [$day, 0.0, 0.0], range(11, 17))],
+            $events,
+        );
         self::assertSame(17, self::gate($after, 'week')->day);
     }
 
@@ -115,7 +131,10 @@ final class FirstWeeksTest extends TestCase
         self::assertSame(GateState::Ready, self::gate($first, 'dose')->state);
         $offer = self::gate($first, 'dose')->offer;
         self::assertInstanceOf(QuickEntry::class, $offer);
-        self::assertStringContainsString(\sprintf('%.2f g', 2 * self::plan('dosing')->netWater() / 1000 * 53.489 / 14.007), $offer->words);
+        self::assertStringContainsString(
+            \sprintf('%.2f g', (((2 * self::plan('dosing')->netWater()) / 1000) * 53.489) / 14.007),
+            $offer->words,
+        );
         $dosed = [new LoggedEvent(14, EventKind::Dose, 2.0)];
         self::assertSame(15, self::weeks('dosing', 14, [[13, 0.0, 0.0]], $dosed)->nextTest, 'the day after decides');
         $slow = self::weeks('dosing', 20, [[15, 1.5, 0.2], [20, 0.0, 1.4]], $dosed);
@@ -124,15 +143,26 @@ final class FirstWeeksTest extends TestCase
         $gone = self::weeks('dosing', 30, [[15, 1.5, 0.2], [20, 0.0, 1.4], [30, 0.0, 0.0]], $dosed);
         self::assertSame(GateState::Ready, self::gate($gone, 'gone')->state, 'gone, but not in a day: dose again');
         $proved = self::weeks('dosing', 31, [[30, 0.0, 0.0], [31, 0.0, 0.0, 3.0]], [...$dosed, new LoggedEvent(30, EventKind::Dose, 2.0)]);
-        self::assertSame(['passed', 'passed', 'ready'], [self::states($proved)['gone'], self::states($proved)['nitrate'], self::states($proved)['group-a1']]);
+        self::assertSame(
+            ['passed', 'passed', 'ready'],
+            [self::states($proved)['gone'], self::states($proved)['nitrate'], self::states($proved)['group-a1']],
+        );
     }
 
     /** 60 mg/L as NO3 in 45.7 L to 30 with a tap of 1 mg N/L: (13.55 − 6.78)/(13.55 − 1) = 54 %, so in two goes. */
     public function testHighNitrateWantsALargeChange(): void
     {
-        $weeks = self::weeks('dosing', 31, [[30, 0.0, 0.0], [31, 0.0, 0.0, 60 / 4.4268]], [new LoggedEvent(14, EventKind::Dose, 2.0), new LoggedEvent(30, EventKind::Dose, 2.0)]);
+        $weeks = self::weeks(
+            'dosing',
+            31,
+            [[30, 0.0, 0.0], [31, 0.0, 0.0, 60 / 4.4268]],
+            [new LoggedEvent(14, EventKind::Dose, 2.0), new LoggedEvent(30, EventKind::Dose, 2.0)],
+        );
         self::assertSame('waits', self::states($weeks)['nitrate']);
-        self::assertStringContainsString(\sprintf('%.1f', 0.54 * self::plan('dosing')->netWater()), str_replace("\u{00A0}", ' ', self::gate($weeks, 'nitrate')->words));
+        self::assertStringContainsString(
+            \sprintf('%.1f', 0.54 * self::plan('dosing')->netWater()),
+            str_replace("\u{00A0}", ' ', self::gate($weeks, 'nitrate')->words),
+        );
         self::assertStringContainsString('in 2 goes', self::gate($weeks, 'nitrate')->words);
     }
 
@@ -140,8 +170,15 @@ final class FirstWeeksTest extends TestCase
     {
         $seed = [new LoggedEvent(0, EventKind::Seed, 1.0)];
         self::assertSame('waits', self::states(self::weeks('borrowed', 1, [[1, 0.0, 0.0]], $seed))['fit']);
-        self::assertSame(GateState::Ready, self::gate(self::weeks('borrowed', 2, [[1, 0.0, 0.0], [2, 0.0, 0.0]], $seed), 'group-a1')->state);
-        self::assertSame(['ready', 'later'], \array_slice(array_values(self::states(self::weeks('borrowed', 2, [[1, 0.0, 0.0], [2, 0.0, 0.0]]))), 0, 2), 'nothing was borrowed yet');
+        self::assertSame(
+            GateState::Ready,
+            self::gate(self::weeks('borrowed', 2, [[1, 0.0, 0.0], [2, 0.0, 0.0]], $seed), 'group-a1')->state,
+        );
+        self::assertSame(
+            ['ready', 'later'],
+            \array_slice(array_values(self::states(self::weeks('borrowed', 2, [[1, 0.0, 0.0], [2, 0.0, 0.0]]))), 0, 2),
+            'nothing was borrowed yet',
+        );
     }
 
     public function testWaitingTakesThreeWeeksWhateverTheTests(): void
@@ -156,7 +193,11 @@ final class FirstWeeksTest extends TestCase
     {
         $in = [new LoggedEvent(0, EventKind::Seed, 1.0), new LoggedEvent(16, EventKind::Stock, 10, 'a1')];
         $tests = [[1, 0.0, 0.0], [2, 0.0, 0.0], [17, 0.0, 0.0]];
-        self::assertSame(23, self::gate(self::weeks('borrowed', 21, $tests, $in), 'group-a2')->day, 'planned for day 20, but the first came on 16');
+        self::assertSame(
+            23,
+            self::gate(self::weeks('borrowed', 21, $tests, $in), 'group-a2')->day,
+            'planned for day 20, but the first came on 16',
+        );
         $stale = self::weeks('borrowed', 24, $tests, $in);
         self::assertSame('waits', self::states($stale)['group-a2']);
         self::assertStringContainsString('7 days ago', self::gate($stale, 'group-a2')->words);
@@ -180,7 +221,12 @@ final class FirstWeeksTest extends TestCase
 
     public function testItIsOverOnceAllIsQuiet(): void
     {
-        $events = [new LoggedEvent(0, EventKind::Seed, 1.0), new LoggedEvent(2, EventKind::Stock, 10, 'a1'), new LoggedEvent(20, EventKind::Stock, 6, 'a2'), new LoggedEvent(20, EventKind::Feed, 0.05)];
+        $events = [
+            new LoggedEvent(0, EventKind::Seed, 1.0),
+            new LoggedEvent(2, EventKind::Stock, 10, 'a1'),
+            new LoggedEvent(20, EventKind::Stock, 6, 'a2'),
+            new LoggedEvent(20, EventKind::Feed, 0.05),
+        ];
         $tests = [[1, 0.0, 0.0], [2, 0.0, 0.0], [20, 0.0, 0.0], [21, 0.0, 0.0], [24, 0.0, 0.0], [27, 0.0, 0.0]];
         $weeks = self::weeks('borrowed', 27, $tests, $events);
         self::assertTrue($weeks->over);
@@ -192,18 +238,37 @@ final class FirstWeeksTest extends TestCase
     /** Of 0.3 mg N/L in 45.7 L to 0.1 is two thirds of it: two changes of 42 %. */
     public function testChangesAreInLitres(): void
     {
-        $weeks = self::weeks('borrowed', 5, [[1, 0.0, 0.0], [2, 0.0, 0.0], [5, 0.3, 0.0]], [new LoggedEvent(0, EventKind::Seed, 1.0), new LoggedEvent(2, EventKind::Stock, 10, 'a1')]);
+        $weeks = self::weeks(
+            'borrowed',
+            5,
+            [[1, 0.0, 0.0], [2, 0.0, 0.0], [5, 0.3, 0.0]],
+            [new LoggedEvent(0, EventKind::Seed, 1.0), new LoggedEvent(2, EventKind::Stock, 10, 'a1')],
+        );
         self::assertStringContainsString(\sprintf('%.1f', (1 - sqrt(1 / 3)) * self::plan('borrowed')->netWater()), self::advice($weeks));
         self::assertStringContainsString('it takes 2 such changes', self::advice($weeks));
     }
 
     public function testWhatWasDoneIsNotAskedForAgainAndFeedingGoesOn(): void
     {
-        $events = [new LoggedEvent(0, EventKind::Seed, 1.0), new LoggedEvent(2, EventKind::Stock, 10, 'a1'), new LoggedEvent(5, EventKind::Change, 0.42), new LoggedEvent(5, EventKind::Feed, 0.0)];
+        $events = [
+            new LoggedEvent(0, EventKind::Seed, 1.0),
+            new LoggedEvent(2, EventKind::Stock, 10, 'a1'),
+            new LoggedEvent(5, EventKind::Change, 0.42),
+            new LoggedEvent(5, EventKind::Feed, 0.0),
+        ];
         $bad = [[1, 0.0, 0.0], [2, 0.0, 0.0], [5, 0.3, 0.0]];
         $weeks = self::weeks('borrowed', 5, $bad, $events);
         self::assertStringContainsString('has been changed since', self::advice($weeks));
-        self::assertSame(['Dying leaves removed'], array_merge(...array_map(static fn (Advice $a): array => array_map(static fn (QuickEntry $o): string => $o->button, $a->offers), $weeks->advice)), 'crypts melt; that is all that is left to do');
+        self::assertSame(
+            ['Dying leaves removed'],
+            array_merge(
+                ...array_map(
+                    static fn (Advice $a): array => array_map(static fn (QuickEntry $o): string => $o->button, $a->offers),
+                    $weeks->advice,
+                ),
+            ),
+            'crypts melt; that is all that is left to do',
+        );
         $worse = self::weeks('borrowed', 6, [...$bad, [6, 0.3, 0.0]], $events);
         self::assertStringContainsString('Change ', self::advice($worse), 'a new reading asks anew');
         $well = self::weeks('borrowed', 7, [...$bad, [7, 0.0, 0.0]], $events);
@@ -218,11 +283,16 @@ final class FirstWeeksTest extends TestCase
         self::assertTrue($weeks->isTestDue());
     }
 
-    /** 60 % at first, 10 more a week: seen on day 12, the step of day 14 goes back from 70 to 60 %, and that stays the advice for the week in which the look holds. */
+    /**
+     * 60 % at first, 10 more a week: seen on day 12, the step of day 14 goes back from 70 to 60 %, and that stays the advice for the week
+     * in which the look holds.
+     */
     public function testAlgaeTakeTheLampBackAStep(): void
     {
         $plan = Sample::edit(self::plan('waiting'), ['light.startShare' => '60', 'light.stepShare' => '10']);
-        $on = static fn (int $today): string => self::advice(FirstWeeks::of(new TankToday($plan, new Log([], [], [7 => false, 12 => true]), $today, TestKit::of())));
+        $on = static fn (int $today): string => self::advice(
+            FirstWeeks::of(new TankToday($plan, new Log([], [], [7 => false, 12 => true]), $today, TestKit::of())),
+        );
         foreach ([12, 14, 16, 19] as $today) {
             self::assertStringContainsString('Lamp back a step, to 60 %', $on($today), "day $today");
         }
@@ -238,7 +308,11 @@ final class FirstWeeksTest extends TestCase
 
     public function testWhatIsWrittenOfLaterDaysIsNotKnownYet(): void
     {
-        $log = new Log([new Reading(5, Measure::Ammonia, 0.4), new Reading(9, Measure::Ammonia, 0.0), new Reading(9, Measure::Nitrite, 0.0)], [new LoggedEvent(8, EventKind::Stock, 10, 'a1')], [9 => true]);
+        $log = new Log(
+            [new Reading(5, Measure::Ammonia, 0.4), new Reading(9, Measure::Ammonia, 0.0), new Reading(9, Measure::Nitrite, 0.0)],
+            [new LoggedEvent(8, EventKind::Stock, 10, 'a1')],
+            [9 => true],
+        );
         $weeks = FirstWeeks::of(new TankToday(self::plan('plants'), $log, 6, TestKit::of()));
         self::assertSame('waits', self::states($weeks)['fit']);
         self::assertStringNotContainsString('with animals in', self::advice($weeks));
@@ -254,6 +328,9 @@ final class FirstWeeksTest extends TestCase
         self::assertEquals(self::gate($weeks, 'nitrate')->offer, $weeks->advice[0]->offers[0], 'the gate offers what is advised');
         $changed = self::weeks('dosing', 31, $tests, [...$events, new LoggedEvent(31, EventKind::Change, 0.5)]);
         self::assertNull(self::gate($changed, 'nitrate')->offer, 'changed already: test again');
-        self::assertStringContainsString('with animals in', self::advice(self::weeks('borrowed', 9, [[8, 0.0, 0.0, 60 / 4.4266]], [new LoggedEvent(2, EventKind::Stock, 10, 'a1')])));
+        self::assertStringContainsString(
+            'with animals in',
+            self::advice(self::weeks('borrowed', 9, [[8, 0.0, 0.0, 60 / 4.4266]], [new LoggedEvent(2, EventKind::Stock, 10, 'a1')])),
+        );
     }
 }

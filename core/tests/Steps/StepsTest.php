@@ -25,15 +25,46 @@ final class StepsTest extends TestCase
 
     public function testAPlainBox(): void
     {
-        self::assertSame(['sieve', 'rinse', 'level', 'soil', 'wet', 'cap', 'part-fill', 'plant-low', 'plant-tall', 'fill', 'lamp'], self::ids(Sample::planted()));
+        self::assertSame(
+            ['sieve', 'rinse', 'level', 'soil', 'wet', 'cap', 'part-fill', 'plant-low', 'plant-tall', 'fill', 'lamp'],
+            self::ids(Sample::planted()),
+        );
     }
 
     /** The trade's order holds whatever is in it: prepare, lay from below, set, plant, fill, float, light. */
     public function testTheOrderHoldsForEveryMethod(): void
     {
-        $order = ['soak', 'sieve', 'mud', 'scald', 'rinse', 'level', 'plate', 'core', 'doses', 'soil', 'wet', 'leaves', 'cap', 'hardscape', 'fix', 'part-fill', 'plant-low', 'plant-tall', 'fill', 'float', 'lamp', 'lid'];
+        $order = [
+            'soak',
+            'sieve',
+            'mud',
+            'scald',
+            'rinse',
+            'level',
+            'plate',
+            'core',
+            'doses',
+            'soil',
+            'wet',
+            'leaves',
+            'cap',
+            'hardscape',
+            'fix',
+            'part-fill',
+            'plant-low',
+            'plant-tall',
+            'fill',
+            'float',
+            'lamp',
+            'lid',
+        ];
         foreach (Method::cases() as $method) {
-            $plan = Sample::edit(Sample::planted(), ['feeding.grams' => '0', 'hardscape.add' => 'root-wood', 'plants.add' => 'salvinia-natans', 'site.lid' => 'yes']);
+            $plan = Sample::edit(Sample::planted(), [
+                'feeding.grams' => '0',
+                'hardscape.add' => 'root-wood',
+                'plants.add' => 'salvinia-natans',
+                'site.lid' => 'yes',
+            ]);
             $ids = self::ids(Sample::edit($plan, Changes::typed(Recipe::of($method, $plan))));
             self::assertSame(array_values(array_intersect($order, $ids)), $ids, $method->value);
         }
@@ -58,7 +89,9 @@ final class StepsTest extends TestCase
 
     public function testAmountsAreThoseOfThePlanInTheKeepersUnits(): void
     {
-        $step = array_column(array_map(static fn (Step $s): array => [$s->id, $s], Steps::of(Sample::planted(), UnitSystem::Us)), 1, 0)['soil'];
+        $step = array_column(array_map(static fn (Step $s): array => [$s->id, $s], Steps::of(Sample::planted(), UnitSystem::Us)), 1, 0)[
+            'soil'
+        ];
         self::assertStringContainsString('gal of bagged topsoil', str_replace("\u{00A0}", ' ', $step->amount));
         self::assertStringContainsString('in deep at the front', str_replace("\u{00A0}", ' ', $step->check));
     }

@@ -86,7 +86,27 @@ final class QuantityReaderTest extends TestCase
     /** @return iterable<array{string}> */
     public static function unreadable(): iterable
     {
-        foreach (['', '  ', 'deep', '1..2', '1/0', '3 cm 4', '2 gal', '5 parsec', '1 2.5', 'NaN', 'INF', '1e999', str_repeat('9', 5000), "1\n2", '0x1F', '--1', '2 ft 14 in'] as $typed) {
+        foreach (
+            [
+                '',
+                '  ',
+                'deep',
+                '1..2',
+                '1/0',
+                '3 cm 4',
+                '2 gal',
+                '5 parsec',
+                '1 2.5',
+                'NaN',
+                'INF',
+                '1e999',
+                str_repeat('9', 5000),
+                "1\n2",
+                '0x1F',
+                '--1',
+                '2 ft 14 in',
+            ] as $typed
+        ) {
             yield [$typed];
         }
     }

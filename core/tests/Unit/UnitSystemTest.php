@@ -33,6 +33,9 @@ final class UnitSystemTest extends TestCase
     #[TestWith([\INF, 'no number at all'])]
     public function testABoundIsToldAsItIs(float $bound, string $text): void
     {
-        self::assertSame($text, str_replace("\u{00A0}", ' ', (new Number('bags', Dimension::Volume, 0.0, 1.0))->sayExactly($bound, UnitSystem::Metric)));
+        self::assertSame(
+            $text,
+            str_replace("\u{00A0}", ' ', (new Number('bags', Dimension::Volume, 0.0, 1.0))->sayExactly($bound, UnitSystem::Metric)),
+        );
     }
 }

@@ -29,7 +29,16 @@ final class OutlineTest extends TestCase
     {
         $vessel = $shape->make($shape->sizedLike(Sample::planted()->vessel));
         $outline = $vessel->outline();
-        self::assertEqualsWithDelta([0.0, $vessel->length(), 0.0, $vessel->width()], [min(array_column($outline->points, 0)), max(array_column($outline->points, 0)), min(array_column($outline->points, 1)), max(array_column($outline->points, 1))], 2e-3);
+        self::assertEqualsWithDelta(
+            [0.0, $vessel->length(), 0.0, $vessel->width()],
+            [
+                min(array_column($outline->points, 0)),
+                max(array_column($outline->points, 0)),
+                min(array_column($outline->points, 1)),
+                max(array_column($outline->points, 1)),
+            ],
+            2e-3,
+        );
         self::assertTrue($outline->contains($vessel->length() / 2, $vessel->width() / 2));
         self::assertFalse($outline->contains(-0.001, $vessel->width() / 2));
         if ($vessel instanceof Upright) {

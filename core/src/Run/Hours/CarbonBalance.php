@@ -13,7 +13,8 @@ use Olvek\Core\Water\Carbonate;
 use Olvek\Core\Water\CarbonSpeciation;
 
 /**
- * Carbon, alkalinity and pH through the hours: breath and rot bring carbon, leaves and algae fix it (Fixation), the surface lets it pass both
+ * Carbon, alkalinity and pH through the hours: breath and rot bring carbon, leaves and algae fix it (Fixation), the surface lets it pass
+ * both
  * ways, a bottle may feed it, lime takes and gives it (Lime). pH is the whole charge balance of what is there (CarbonSpeciation).
  *
  * A step is linearly implicit in the change of carbon dioxide (Theta); the fluxes that move it are the ones that are booked. Where a step
@@ -67,8 +68,16 @@ final class CarbonBalance
      * @param float $passes L of water that pass the surface in an hour, as oxygen does
      * @param float $helped times that carbon dioxide does better
      */
-    public function __construct(State $s, Day $day, RunConstants $facts, CarbonSpeciation $speciation, private readonly Lime $lime, private readonly float $litres, float $passes, float $helped)
-    {
+    public function __construct(
+        State $s,
+        Day $day,
+        RunConstants $facts,
+        CarbonSpeciation $speciation,
+        private readonly Lime $lime,
+        private readonly float $litres,
+        float $passes,
+        float $helped,
+    ) {
         $this->carbon = $s->carbon;
         $this->alkalinity = $s->alkalinity;
         $this->hydrogen = 10 ** -$s->pH;
@@ -81,9 +90,9 @@ final class CarbonBalance
         $this->air = Carbonate::co2AtEquilibrium($day->celsius, $facts->plan->site->airCarbonDioxide()) * $facts->pressure;
         // Shut in, the gas passes to and from a head of air that holds only so much: the step is implicit in it.
         $this->perHead = $this->shut ? $this->air / Air::CARBON_DIOXIDE / $facts->headspace : 0.0;
-        $this->exchange = $facts->sealed && !$this->shut ? 0.0 : $passes * $helped / CarbonSpeciation::CO2_PER_CARBON;
+        $this->exchange = $facts->sealed && !$this->shut ? 0.0 : ($passes * $helped) / CarbonSpeciation::CO2_PER_CARBON;
         $this->held = $facts->plan->care->gas;
-        $this->valve = self::VALVE * $litres / CarbonSpeciation::CO2_PER_CARBON;
+        $this->valve = (self::VALVE * $litres) / CarbonSpeciation::CO2_PER_CARBON;
     }
 
     /**
@@ -138,13 +147,13 @@ final class CarbonBalance
         $slope /= $litres;
         $stiff *= $slope;
         if (1.0 === $share) {
-            $turn = $hSlope * abs($push) / (1 + $stiff / 2) / $h;
+            $turn = ($hSlope * abs($push)) / (1 + $stiff / 2) / $h;
             $share = $turn > self::MOST_TURN ? 1 / min(self::MOST_PARTS, ceil($turn / self::MOST_TURN)) : 1.0;
         }
         $stiff *= $share;
         $theta = Theta::of($stiff);
         // CO2 at the moment that counts for the part.
-        $then = $co2 + $theta * $slope * $share * $push / (1 + $theta * $stiff);
+        $then = $co2 + ($theta * $slope * $share * $push) / (1 + $theta * $stiff);
         if ($then < 0.0) {
             $then = 0.0;
         }
@@ -187,7 +196,7 @@ final class CarbonBalance
             $this->alkalinity += $grams * Lime::ALKALINITY_PER_GRAM;
         }
         $this->carbon = $carbon;
-        $this->sumHydrogen += $share * $hours * ($h + $end) / 2;
+        $this->sumHydrogen += ($share * $hours * ($h + $end)) / 2;
         if ($co2 > $this->mostDioxide) {
             $this->mostDioxide = $co2;
         }

@@ -28,7 +28,9 @@ final class Colonies
     /** mg VSS. */
     public float $ammoniaOxidisers;
     public float $nitriteOxidisers;
-    /** Each colony's growth in the last step, a share of it: half of it is at work already in this one, since the middle of the step counts. */
+    /**
+     * Each colony's growth in the last step, a share of it: half of it is at work already in this one, since the middle of the step counts.
+     */
     private float $grewA = 0.0;
     private float $grewN = 0.0;
     private float $middleA = 0.0;
@@ -50,14 +52,14 @@ final class Colonies
         $p = $facts->parameters;
         $this->ammoniaOxidisers = $s->ammoniaOxidisers;
         $this->nitriteOxidisers = $s->nitriteOxidisers;
-        $this->eachA = $p->ammoniaOxidiserRate * $day->theta / 24;
-        $this->eachN = $p->nitriteOxidiserRate * $day->theta / 24;
+        $this->eachA = ($p->ammoniaOxidiserRate * $day->theta) / 24;
+        $this->eachN = ($p->nitriteOxidiserRate * $day->theta) / 24;
         $this->acid = Nitrification::acidityFactor($s->pH);
         $this->mostA = $facts->filmPerArea * ($facts->wetted + $day->leafArea);
-        $this->mostN = $this->mostA * $p->ammoniaOxidiserRate / $p->nitriteOxidiserRate;
+        $this->mostN = ($this->mostA * $p->ammoniaOxidiserRate) / $p->nitriteOxidiserRate;
         $this->yieldA = $p->ammoniaOxidiserYield;
         $this->yieldN = $p->nitriteOxidiserYield;
-        $decay = $p->nitrifierDecay * $day->theta / 24;
+        $decay = ($p->nitrifierDecay * $day->theta) / 24;
         $this->busyDecay = (1 - self::DORMANT) * $decay;
         $this->idleDecay = self::DORMANT * $decay;
     }
@@ -71,7 +73,7 @@ final class Colonies
     {
         $this->middleA = $this->ammoniaOxidisers * (1 + $this->grewA / 2);
 
-        return $this->eachA * $this->acid * $this->middleA * $oxygen / (self::HALF_OXYGEN_AMMONIA + $oxygen);
+        return ($this->eachA * $this->acid * $this->middleA * $oxygen) / (self::HALF_OXYGEN_AMMONIA + $oxygen);
     }
 
     /**
@@ -84,7 +86,9 @@ final class Colonies
     {
         $this->middleN = $this->nitriteOxidisers * (1 + $this->grewN / 2);
 
-        return $this->eachN * $this->acid * $this->middleN * $oxygen / (self::HALF_OXYGEN_NITRITE + $oxygen) / (1 + $unionised / Nitrification::HALF_INHIBITION);
+        return ($this->eachN * $this->acid * $this->middleN * $oxygen) /
+            (self::HALF_OXYGEN_NITRITE + $oxygen) /
+            (1 + $unionised / Nitrification::HALF_INHIBITION);
     }
 
     /**
@@ -101,8 +105,10 @@ final class Colonies
         $n = $this->nitriteOxidisers;
         $roomA = $a < $this->mostA ? 1 - $a / $this->mostA : 0.0;
         $roomN = $n < $this->mostN ? 1 - $n / $this->mostN : 0.0;
-        $grewA = $this->grewA = ($this->yieldA * $first * $roomA - $this->busyDecay * $first / $this->eachA) / $this->middleA - $this->idleDecay * $hours;
-        $grewN = $this->grewN = ($this->yieldN * $second * $roomN - $this->busyDecay * $second / $this->eachN) / $this->middleN - $this->idleDecay * $hours;
+        $grewA = $this->grewA =
+            ($this->yieldA * $first * $roomA - ($this->busyDecay * $first) / $this->eachA) / $this->middleA - $this->idleDecay * $hours;
+        $grewN = $this->grewN =
+            ($this->yieldN * $second * $roomN - ($this->busyDecay * $second) / $this->eachN) / $this->middleN - $this->idleDecay * $hours;
         $a *= 1 + $grewA * (1 + $grewA / 2);
         $n *= 1 + $grewN * (1 + $grewN / 2);
         $leastA = self::TRACE * $this->mostA;

@@ -9,7 +9,8 @@ use Olvek\Core\Run\Day;
 use Olvek\Core\Run\Parameters;
 
 /**
- * What leaves and algae fix in a lit step. Leaves stand at four nodes of half saturation (CarbonNodes), those that use bicarbonate apart from
+ * What leaves and algae fix in a lit step. Leaves stand at four nodes of half saturation (CarbonNodes), those that use bicarbonate apart
+ * from
  * those that do not: at carbon dioxide C a node on it alone fixes x = (C − Γ)/(K + C − Γ) of its most, one with bicarbonate β + (1 − β)·x.
  * Below the compensation point Γ nothing is fixed on carbon dioxide.
  *
@@ -84,7 +85,7 @@ final class Fixation
      */
     public function prepare(float $light, float $dioxide, float $bicarbonate): void
     {
-        $beta = $this->beta = $this->betaMost * $bicarbonate / (self::HALF_BICARBONATE + $bicarbonate);
+        $beta = $this->beta = ($this->betaMost * $bicarbonate) / (self::HALF_BICARBONATE + $bicarbonate);
         $rest = 1 - $beta;
         $over = $dioxide > $this->compensation ? $dioxide - $this->compensation : 0.0;
         $u1 = 1 / (CarbonNodes::FIRST + $over);
@@ -99,8 +100,12 @@ final class Fixation
         $wa = $this->wa = $light * $this->algae;
         $this->steady = $light * $beta * $this->bothAll;
         $this->pull = $this->steady + ($w1 * $u1 + $w2 * $u2 + $w3 * $u3 + $w4 * $u4) * $over + $wa * $ua * $dioxide;
-        $this->slope = $w1 * CarbonNodes::FIRST * $u1 * $u1 + $w2 * CarbonNodes::SECOND * $u2 * $u2 + $w3 * CarbonNodes::THIRD * $u3 * $u3
-            + $w4 * CarbonNodes::FOURTH * $u4 * $u4 + $wa * self::HALF_ALGAE * $ua * $ua;
+        $this->slope =
+            $w1 * CarbonNodes::FIRST * $u1 * $u1 +
+            $w2 * CarbonNodes::SECOND * $u2 * $u2 +
+            $w3 * CarbonNodes::THIRD * $u3 * $u3 +
+            $w4 * CarbonNodes::FOURTH * $u4 * $u4 +
+            $wa * self::HALF_ALGAE * $ua * $ua;
     }
 
     /** mg C that the whole step fixes at a carbon dioxide content (mg/L). */
@@ -113,7 +118,12 @@ final class Fixation
         $this->x4 = $over / (CarbonNodes::FOURTH + $over);
         $this->xa = $dioxide / (self::HALF_ALGAE + $dioxide);
 
-        return $this->w1 * $this->x1 + $this->w2 * $this->x2 + $this->w3 * $this->x3 + $this->w4 * $this->x4 + $this->steady + $this->wa * $this->xa;
+        return $this->w1 * $this->x1 +
+            $this->w2 * $this->x2 +
+            $this->w3 * $this->x3 +
+            $this->w4 * $this->x4 +
+            $this->steady +
+            $this->wa * $this->xa;
     }
 
     /**

@@ -43,7 +43,13 @@ final class HourlyRecord
     /** @return array<string, float> */
     private function water(NitrogenChain $nitrogen, CarbonBalance $carbon, OxygenBalance $oxygen): array
     {
-        return ['ammonia' => $nitrogen->ammonia / $this->litres, 'nitrite' => $nitrogen->nitrite / $this->litres, 'nitrate' => $nitrogen->nitrate / $this->litres,
-            'oxygen' => $oxygen->content(), 'pH' => -log10($carbon->hydrogen), 'carbonDioxide' => $carbon->carbonDioxide];
+        return [
+            'ammonia' => $nitrogen->ammonia / $this->litres,
+            'nitrite' => $nitrogen->nitrite / $this->litres,
+            'nitrate' => $nitrogen->nitrate / $this->litres,
+            'oxygen' => $oxygen->content(),
+            'pH' => -log10($carbon->hydrogen),
+            'carbonDioxide' => $carbon->carbonDioxide,
+        ];
     }
 }

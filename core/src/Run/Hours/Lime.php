@@ -17,7 +17,8 @@ use Olvek\Core\Water\Calcite;
  *     dL/dt = −k·(L + L_stone)·(1 − Ω)  where Ω < 1,   +k_s·(1 − 20/Ω)·least of alkalinity, calcium and carbon  where Ω > 20
  *
  * with Ω the saturation of calcite. It settles only well beyond saturation, since phosphate and humus hold it up. Each mol brings or takes
- * two equivalents of alkalinity, one mol of carbon and one of hardness. Stone outlasts the tank: what it gives comes from outside the books.
+ * two equivalents of alkalinity, one mol of carbon and one of hardness. Stone outlasts the tank: what it gives comes from outside the
+ * books.
  *
  * @internal
  */
@@ -28,7 +29,10 @@ final class Lime
     public const CARBON_PER_GRAM = 12011.0 / self::MOLAR;
     public const ALKALINITY_PER_GRAM = 2000.0 / self::MOLAR;
     public const HARDNESS_PER_GRAM = 1000.0 / 17.848;
-    /** Saturation from which calcite falls on leaves and glass, and share of what could that does so in a day. M: House (1987), 5–20, by activities; without them 1.5 times as much; J (0.01–0.1). */
+    /**
+     * Saturation from which calcite falls on leaves and glass, and share of what could that does so in a day. M: House (1987), 5–20, by
+     * activities; without them 1.5 times as much; J (0.01–0.1).
+     */
     private const SETTLES_FROM = 20.0;
     private const SETTLING = 0.03;
     /** g of calcite within reach of the water per m² of limestone. J (100–1000). */
@@ -72,8 +76,15 @@ final class Lime
     {
         $omega = $this->calcite->saturation($hydrogen, $alkalinity / $this->litres, $this->calciumHardness / $this->litres);
         if ($omega > self::SETTLES_FROM) {
-            $grams = -$hours * $this->settling * (1 - self::SETTLES_FROM / $omega)
-                * min($alkalinity / self::ALKALINITY_PER_GRAM, $this->calciumHardness / self::HARDNESS_PER_GRAM, $carbon / self::CARBON_PER_GRAM);
+            $grams =
+                -$hours *
+                $this->settling *
+                (1 - self::SETTLES_FROM / $omega) *
+                min(
+                    $alkalinity / self::ALKALINITY_PER_GRAM,
+                    $this->calciumHardness / self::HARDNESS_PER_GRAM,
+                    $carbon / self::CARBON_PER_GRAM,
+                );
             $this->bed -= $grams;
         } elseif ($omega < 1) {
             $bed = $hours * $this->bedSpeed * (1 - $omega) * $this->bed;

@@ -11,7 +11,8 @@ use Olvek\Core\Run\State;
 use Olvek\Core\Water\Ammonia;
 
 /**
- * Nitrogen down its chain: ammonia to nitrite to nitrate, with leaves, algae and denitrification drawing on the way. Each store is implicit in
+ * Nitrogen down its chain: ammonia to nitrite to nitrate, with leaves, algae and denitrification drawing on the way. Each store is implicit
+ * in
  * its own sinks (Theta) and hands exactly what they took to the next, so nothing turns negative and nothing is lost
  * (after P: Burchard, Deleersnijder & Meister 2003, A high-order conservative Patankar-type discretisation). How strongly a sink pulls is
  * taken at the middle of the step, which a first, fully implicit guess finds.
@@ -63,8 +64,13 @@ final class NitrogenChain
     private readonly float $ammoniaNoon;
     private readonly float $ammoniaRise;
 
-    public function __construct(State $s, Day $day, RunConstants $facts, private readonly Colonies $colonies, private readonly float $litres)
-    {
+    public function __construct(
+        State $s,
+        Day $day,
+        RunConstants $facts,
+        private readonly Colonies $colonies,
+        private readonly float $litres,
+    ) {
         $p = $facts->parameters;
         $this->ammonia = $s->ammonia;
         $this->nitrite = $s->nitrite;
@@ -76,9 +82,9 @@ final class NitrogenChain
         $this->halfAmmonia = $p->halfAmmonia;
         $this->halfNitrite = $p->halfNitrite;
         $this->halfAlgae = $p->algaeHalfNitrogen;
-        $this->through = $p->structure->twoGuilds ? 0.0 : $p->comammox * self::COMAMMOX_HALF / (self::COMAMMOX_HALF + $s->meanAmmonia);
+        $this->through = $p->structure->twoGuilds ? 0.0 : ($p->comammox * self::COMAMMOX_HALF) / (self::COMAMMOX_HALF + $s->meanAmmonia);
         $rotting = $day->rotting / 1000 / $facts->floor;
-        $this->denitrifying = $p->denitrification * $rotting / (1 + $rotting) * $day->theta * $facts->floor * 1000 / $litres / 24;
+        $this->denitrifying = ((($p->denitrification * $rotting) / (1 + $rotting)) * $day->theta * $facts->floor * 1000) / $litres / 24;
         $this->acidity = 10 ** -Ammonia::pKa($day->celsius);
         $this->ammoniaNoon = $day->ammoniaIn / 24;
         $this->ammoniaRise = $day->ammoniaRise / 24;
@@ -102,7 +108,7 @@ final class NitrogenChain
         $halfAlgae = $this->halfAlgae;
 
         $in = $freed;
-        $film = $this->colonies->ammoniaAppetite($oxygen) * $hours / $v;
+        $film = ($this->colonies->ammoniaAppetite($oxygen) * $hours) / $v;
         $before = $this->ammonia;
         $c = $before / $v;
         $k = $plant / (Growth::HALF_SATURATION_AMMONIUM + $c) + $alga / ($halfAlgae + $c) + $film / ($this->halfAmmonia + $c);
@@ -123,8 +129,8 @@ final class NitrogenChain
         $alga *= $shy;
 
         // Nitrite: bacteria turn it on, the slower the more free ammonia there is; leaves take it as they take nitrate.
-        $unionised = $ammonia / $v * $this->acidity / ($this->acidity + $hydrogen);
-        $film = $this->colonies->nitriteAppetite($oxygen, $unionised) * $hours / $v;
+        $unionised = (($ammonia / $v) * $this->acidity) / ($this->acidity + $hydrogen);
+        $film = ($this->colonies->nitriteAppetite($oxygen, $unionised) * $hours) / $v;
         $in = (1 - $through) * $first;
         $before = $this->nitrite;
         $c = $before / $v;
@@ -172,7 +178,7 @@ final class NitrogenChain
     /** @param float $hydrogen mol/L */
     public function observe(float $hydrogen): void
     {
-        $free = $this->ammonia / $this->litres * $this->acidity / ($this->acidity + $hydrogen);
+        $free = (($this->ammonia / $this->litres) * $this->acidity) / ($this->acidity + $hydrogen);
         if ($free > $this->mostUnionised) {
             $this->mostUnionised = $free;
         }

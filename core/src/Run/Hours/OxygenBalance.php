@@ -29,7 +29,10 @@ final class OxygenBalance
     private const PER_NITRATE = self::PER_AMMONIA + self::PER_NITRITE;
     /** mg O2/L at which demand is halved. J. */
     private const HALF = 0.2;
-    /** Times saturation from which oxygen bubbles off, and h⁻¹ at which the excess does: 0.78 + 0.21 · 2 = 1.2 atm of gas. P: Henry's law; J. */
+    /**
+     * Times saturation from which oxygen bubbles off, and h⁻¹ at which the excess does: 0.78 + 0.21 · 2 = 1.2 atm of gas. P: Henry's law;
+     * J.
+     */
     private const BUBBLES_FROM = 2.0;
     private const BUBBLING = 0.5;
 
@@ -46,8 +49,14 @@ final class OxygenBalance
     private readonly float $out;
 
     /** @param float $passes L of water that pass the surface in an hour */
-    public function __construct(State $s, Day $day, RunConstants $facts, float $saturation, private readonly float $litres, private readonly float $passes)
-    {
+    public function __construct(
+        State $s,
+        Day $day,
+        RunConstants $facts,
+        float $saturation,
+        private readonly float $litres,
+        private readonly float $passes,
+    ) {
         $this->oxygen = $s->oxygen;
         $this->least = $s->oxygen;
         $this->headOxygen = $s->headOxygen;
@@ -94,7 +103,7 @@ final class OxygenBalance
         $held = $this->oxygen;
         $litres = $this->litres;
         $full = $this->saturation * $litres;
-        $k = $this->passes * $hours / $litres;
+        $k = ($this->passes * $hours) / $litres;
         if ($this->sealed) {
             // Shut in, the step is implicit in the head of air.
             $full = $this->perHead * $this->headOxygen * $litres;
@@ -108,7 +117,7 @@ final class OxygenBalance
         $mean = $held;
         if ($pull > 0.0) {
             $rest = ($made + $k * $full) / $pull;
-            $mean = $rest + ($held - $rest) * (1 - exp(-$pull)) / $pull;
+            $mean = $rest + (($held - $rest) * (1 - exp(-$pull))) / $pull;
         }
         $in = $k * ($full - $mean);
         $over = $held + $made + $in - $demand * $mean - self::BUBBLES_FROM * $full;

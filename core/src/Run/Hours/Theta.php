@@ -9,7 +9,8 @@ namespace Olvek\Core\Run\Hours;
  *
  *     S' = (S·(1 − (1 − θ)k) + in) / (1 + θk),   drawn = k·(θS' + (1 − θ)S)
  *
- * θ = ½ (Crank–Nicolson, second order) where a step draws less than twice the store, else 1 − 1/k, at which the first bracket is just 0: nothing
+ * θ = ½ (Crank–Nicolson, second order) where a step draws less than twice the store, else 1 − 1/k, at which the first bracket is just 0:
+ * nothing
  * turns negative, and what was drawn is exactly what is missing. P: Hundsdorfer & Verwer (2003), Numerical Solution of Time-Dependent
  * Advection–Diffusion–Reaction Equations, I.4 (M).
  *

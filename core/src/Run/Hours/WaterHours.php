@@ -14,8 +14,10 @@ use Olvek\Core\Water\GasExchange;
 use Olvek\Core\Water\Oxygen;
 
 /**
- * The water through the hours of a day. Each step goes through nitrogen (NitrogenChain) with its colonies (Colonies), carbon (CarbonBalance)
- * with lime (Lime), and oxygen (OxygenBalance); then what is highest and lowest is noted. Stores that are filled and drawn at once share one
+ * The water through the hours of a day. Each step goes through nitrogen (NitrogenChain) with its colonies (Colonies), carbon
+ * (CarbonBalance)
+ * with lime (Lime), and oxygen (OxygenBalance); then what is highest and lowest is noted. Stores that are filled and drawn at once share
+ * one
  * scheme (Theta).
  *
  * This is the hot loop, some 6,000 steps a simulated year: typed properties, no arrays made on the way but one.
@@ -41,9 +43,17 @@ final readonly class WaterHours
         $facts = $this->facts;
         $litres = $s->volume;
         $speciation = CarbonSpeciation::at($day->celsius);
-        $velocity = $facts->parameters->reaeration * $facts->plan->site->movement->exchange() * GasExchange::warmth($day->celsius) * ($facts->plan->site->lid ? GasExchange::UNDER_LID : 1.0);
-        $passes = $velocity * (1 - self::UNDER_MAT * $day->cover) * $facts->surface * 1000 / 24;
-        $helped = GasExchange::CO2_TO_OXYGEN * ($facts->parameters->structure->plainGas ? 1.0 : GasExchange::enhancement($velocity * GasExchange::CO2_TO_OXYGEN, $s->pH, $speciation));
+        $velocity =
+            $facts->parameters->reaeration *
+            $facts->plan->site->movement->exchange() *
+            GasExchange::warmth($day->celsius) *
+            ($facts->plan->site->lid ? GasExchange::UNDER_LID : 1.0);
+        $passes = ($velocity * (1 - self::UNDER_MAT * $day->cover) * $facts->surface * 1000) / 24;
+        $helped =
+            GasExchange::CO2_TO_OXYGEN *
+            ($facts->parameters->structure->plainGas
+                ? 1.0
+                : GasExchange::enhancement($velocity * GasExchange::CO2_TO_OXYGEN, $s->pH, $speciation));
 
         $colonies = new Colonies($s, $day, $facts);
         $nitrogen = new NitrogenChain($s, $day, $facts, $colonies, $litres);
@@ -80,7 +90,7 @@ final readonly class WaterHours
     {
         $oxygen = Air::OXYGEN * $headspace;
         $carbon = Air::CARBON * $headspace;
-        $pressure = Air::REST + Air::OXYGEN_SHARE * $s->headOxygen / $oxygen + Air::CARBON_SHARE * $s->headCarbon / $carbon;
+        $pressure = Air::REST + (Air::OXYGEN_SHARE * $s->headOxygen) / $oxygen + (Air::CARBON_SHARE * $s->headCarbon) / $carbon;
         if ($pressure > self::VENTS) {
             $out = 1 - self::VENTS / $pressure;
             $books->oxygen -= $out * $s->headOxygen;
