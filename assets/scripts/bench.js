@@ -68,9 +68,13 @@ const lookUrl = (below = '') => `${look.action}${below}?${new URLSearchParams(['
 
 const isOurs = (element) => element.form === form && element.name.startsWith('edits[');
 
+/** What each field has sent: Enter fires "change" first, where there is one, and must not send it again. */
+const sent = new WeakMap();
+
 document.addEventListener('change', (event) => {
     const field = event.target;
     if (isOurs(field) && (field.tagName !== 'SELECT' || field.value !== '')) {
+        sent.set(field, field.value);
         post(form.action, [[field.name, field.value]]);
     }
     if (field.matches('[data-look-field]')) {
@@ -87,7 +91,8 @@ form.addEventListener('submit', (event) => {
         post(button.formAction, []);
     } else if (button?.name) {
         post(form.action, [[button.name, button.value]]);
-    } else if (document.activeElement && isOurs(document.activeElement)) {
+    } else if (document.activeElement && isOurs(document.activeElement) && sent.get(document.activeElement) !== document.activeElement.value) {
+        sent.set(document.activeElement, document.activeElement.value);
         post(form.action, [[document.activeElement.name, document.activeElement.value]]);
     }
 });

@@ -154,9 +154,11 @@ final class BenchController extends AbstractController
             return $this->answer($request, $tank, $keeper);
         }
 
+        $view = ViewSettings::asked($request, $keeper->units());
+
         return $this->redirectToRoute(
             'bench',
-            ['tank' => $tank->id(), ...ViewSettings::asked($request, $keeper->units())->query()],
+            ['tank' => $tank->id(), ...$view->query(), ...'' === $view->stage ? [] : ['_fragment' => $view->stage]],
             Response::HTTP_SEE_OTHER,
         );
     }

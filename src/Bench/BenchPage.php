@@ -81,7 +81,10 @@ final readonly class BenchPage
             $parts[$name] = $this->twig->render("bench/_$name.html.twig", $context);
         }
         foreach ($stages as $stage) {
-            $parts['stage-'.$stage->id] = $this->twig->render('bench/_stage.html.twig', ['stage' => $stage, 'tank' => $tank]);
+            $parts['stage-'.$stage->id] = $this->twig->render(
+                'bench/_stage.html.twig',
+                ['stage' => $stage, 'tank' => $tank, 'open' => $view->stage],
+            );
         }
 
         return $parts;

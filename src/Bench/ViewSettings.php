@@ -16,8 +16,9 @@ final readonly class ViewSettings
      * @param int|null $day day whose ledger is shown; the hardest where null
      * @param string   $bag size of a bag to buy, as typed
      * @param 'year'|'ledger' $below what is shown below the tank
+     * @param string   $stage that is open, where a script does not keep it so
      */
-    private function __construct(public ?int $day, public string $bag, public string $below)
+    private function __construct(public ?int $day, public string $bag, public string $below, public string $stage = '')
     {
     }
 
@@ -42,12 +43,13 @@ final readonly class ViewSettings
             false === $day ? null : $day,
             '' === $bag ? self::bag($units) : $bag,
             'ledger' === $asked->getString('below') ? 'ledger' : 'year',
+            1 === preg_match('/^[a-z]{1,12}$/D', $asked->getString('stage')) ? $asked->getString('stage') : '',
         );
     }
 
-    /** @return array{day?: int, bag: string, below: string} for addresses */
+    /** @return array{day?: int, bag: string, below: string, stage?: string} for addresses */
     public function query(): array
     {
-        return [...null === $this->day ? [] : ['day' => $this->day], 'bag' => $this->bag, 'below' => $this->below];
+        return [...null === $this->day ? [] : ['day' => $this->day], 'bag' => $this->bag, 'below' => $this->below, ...'' === $this->stage ? [] : ['stage' => $this->stage]];
     }
 }
