@@ -50,6 +50,11 @@ final readonly class ViewSettings
     /** @return array{day?: int, bag: string, below: string, stage?: string} for addresses */
     public function query(): array
     {
-        return [...null === $this->day ? [] : ['day' => $this->day], 'bag' => $this->bag, 'below' => $this->below, ...'' === $this->stage ? [] : ['stage' => $this->stage]];
+        return [
+            ...null === $this->day ? [] : ['day' => $this->day],
+            'bag' => $this->bag,
+            'below' => $this->below,
+            ...'' === $this->stage ? [] : ['stage' => $this->stage],
+        ];
     }
 }

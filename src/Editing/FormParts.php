@@ -24,8 +24,20 @@ final class FormParts
      * @param string                $words  HTML before the button
      */
     #[AsTwigFunction('apply', needsEnvironment: true, isSafe: ['html'])]
-    public static function apply(Environment $twig, Tank $tank, array $edits, string $label, string $spoken = '', string $words = ''): string
-    {
-        return $twig->render('editing/_apply.html.twig', ['tank' => $tank, 'edits' => $edits, 'label' => $label, 'spoken' => $spoken, 'words' => $words]);
+    public static function apply(
+        Environment $twig,
+        Tank $tank,
+        array $edits,
+        string $label,
+        string $spoken = '',
+        string $words = '',
+    ): string {
+        return $twig->render('editing/_apply.html.twig', [
+            'tank' => $tank,
+            'edits' => $edits,
+            'label' => $label,
+            'spoken' => $spoken,
+            'words' => $words,
+        ]);
     }
 }
