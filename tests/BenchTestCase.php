@@ -89,10 +89,7 @@ abstract class BenchTestCase extends WebTestCase
                 ? [
                     'HTTP_ACCEPT' => 'application/json',
                     'HTTP_OLVEK_PARTS' => json_encode(
-                        array_combine(
-                            $page->filter('[data-part]')->extract(['data-part']),
-                            $page->filter('[data-part]')->extract(['data-fingerprint']),
-                        ),
+                        array_column($page->filter('[data-part]')->extract(['data-part', 'data-fingerprint']), 1, 0),
                         \JSON_THROW_ON_ERROR,
                     ),
                 ]

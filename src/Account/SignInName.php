@@ -28,6 +28,6 @@ final class SignInName
         }
         $normal = \Normalizer::normalize(mb_convert_case(trim($typed), \MB_CASE_FOLD, 'UTF-8'), \Normalizer::FORM_C);
 
-        return false === $normal ? null : $normal;
+        return \is_string($normal) ? $normal : null;
     }
 }

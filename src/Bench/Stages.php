@@ -177,16 +177,21 @@ final readonly class Stages
     private static function depths(Plan $plan): string
     {
         $depths = MethodDepths::of($plan);
-        $say = static fn (string $words, array $methods): string => [] === $methods
-            ? ''
-            : $words.': '.implode(' · ', array_map(static fn (Method $s): string => explode(',', $s->words())[0], $methods)).'. ';
 
         return trim(
-            $say('About as much soil is laid by', $depths->alike).
-                $say('More by', $depths->more).
-                $say('Less or none by', $depths->less).
-                $say('A thicker cap for its soil by', $depths->thicker),
+            self::methods('About as much soil is laid by', $depths->alike)
+            .self::methods('More by', $depths->more)
+            .self::methods('Less or none by', $depths->less)
+            .self::methods('A thicker cap for its soil by', $depths->thicker),
         );
+    }
+
+    /** @param list<Method> $methods */
+    private static function methods(string $words, array $methods): string
+    {
+        $names = array_map(static fn (Method $m): string => explode(',', $m->words())[0], $methods);
+
+        return [] === $names ? '' : $words.': '.implode(' · ', $names).'. ';
     }
 
     /** @return list<list<FieldView>> */

@@ -45,7 +45,8 @@ final readonly class PackedDays
         $size = 4 * (8 + $this->clumps + $this->groups);
         $read = unpack('g'.intdiv($size, 4), $this->days, $day * $size);
         \assert(false !== $read);
-        $values = array_map(floatval(...), array_values($read));
+        /** @var list<float> $values */
+        $values = array_values($read);
         [$cover, $film, $brown, $green, $tannin, $hours, $share, $light] = $values;
 
         return new Snapshot(

@@ -157,10 +157,13 @@ final readonly class Logbook
     /** @return iterable<Entry> all of a tank's, oldest first, never many at once */
     public function all(Tank $tank): iterable
     {
-        return $this->entities
+        /** @var iterable<Entry> $entries */
+        $entries = $this->entities
             ->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank ORDER BY e.on, e.written, e.id')
             ->setParameter('tank', $tank->id(), 'uuid')
             ->toIterable();
+
+        return $entries;
     }
 
     /** @return list<Entry> newest first */

@@ -59,9 +59,6 @@ final class ShelfController extends AbstractController
         $revisions = $tanks->shelf($keeper, self::BOARD, self::BOARD * ($board - 1));
         $here = array_map(static fn (Revision $r): Tank => $r->tank, $revisions);
         $asks = $almanac->of($keeper, array_map(static fn (Tank $t): string => $t->id()->toRfc4122(), $here));
-        $of = static fn (array $times, Tank $tank): array => array_values(
-            array_filter($times, static fn (Due $d): bool => $d->tank === $tank),
-        );
         $read = $logbook->lastRead($here);
 
         return $this->render('shelf/shelf.html.twig', [
@@ -71,13 +68,23 @@ final class ShelfController extends AbstractController
                 static fn (Revision $r): array => [
                     'tank' => $r->tank,
                     'summary' => $summaries->of($r, $keeper->units()),
-                    'late' => $of($asks['late'], $r->tank),
-                    'now' => $of($asks['now'], $r->tank),
+                    'late' => self::of($asks['late'], $r->tank),
+                    'now' => self::of($asks['now'], $r->tank),
                     'read' => $read[$r->tank->id()->toRfc4122()] ?? [],
                 ],
                 $revisions,
             ),
         ]);
+    }
+
+    /**
+     * @param list<Due> $times
+     *
+     * @return list<Due> of one tank
+     */
+    private static function of(array $times, Tank $tank): array
+    {
+        return array_values(array_filter($times, static fn (Due $d): bool => $d->tank === $tank));
     }
 
     #[Route('/tanks/new', name: 'shelf_new', methods: ['GET', 'POST'])]

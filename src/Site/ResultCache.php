@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Site;
 
+use Psr\Cache\CacheItemInterface;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
@@ -51,7 +52,9 @@ final readonly class ResultCache
     public function all(array $names): ?array
     {
         $all = [];
-        foreach ($this->cache->getItems(array_map(fn (string $name): string => "$name.$this->build", $names)) as $item) {
+        /** @var iterable<CacheItemInterface> $items */
+        $items = $this->cache->getItems(array_map(fn (string $name): string => "$name.$this->build", $names));
+        foreach ($items as $item) {
             if (!$item->isHit()) {
                 return null;
             }

@@ -63,15 +63,6 @@ final readonly class ForecastChart
                 ]);
             $foot = self::TOP + $n * (self::STRIP + self::GAP) + self::STRIP;
             $y = static fn (float $value): float => $foot - self::STRIP * min(1.0, max(0.0, $value / $most));
-            $area = static function (array $low, array $high) use ($x, $y): string {
-                $up = $down = [];
-                foreach ($high as $day => $value) {
-                    $up[] = [$x($day), $y($value)];
-                    $down[] = [$x($day), $y($low[$day])];
-                }
-
-                return Pen::polygon([...$up, ...array_reverse($down)]);
-            };
             $middle = $band($best, 1);
             $strips[] = [
                 'name' => $measure->label().', '.$kit->unit($measure),
@@ -79,8 +70,8 @@ final readonly class ForecastChart
                 'y' => $foot - self::STRIP,
                 'height' => self::STRIP,
                 'class' => 'curve-'.$measure->value,
-                'planned' => null === $ahead->learned ? '' : $area($band($ahead->planned, 0), $band($ahead->planned, 2)),
-                'learned' => $area($band($best, 0), $high),
+                'planned' => null === $ahead->learned ? '' : self::area($band($ahead->planned, 0), $band($ahead->planned, 2), $x, $y),
+                'learned' => self::area($band($best, 0), $high, $x, $y),
                 'middle' => Pen::polyline(
                     array_map(static fn (int $day, float $value): array => [$x($day), $y($value)], array_keys($middle), $middle),
                 ),
@@ -115,5 +106,24 @@ final readonly class ForecastChart
     public function foot(): float
     {
         return self::TOP + \count($this->strips) * (self::STRIP + self::GAP) - self::GAP;
+    }
+
+    /**
+     * What lies between two curves.
+     *
+     * @param array<int, float>      $low  by day
+     * @param array<int, float>      $high
+     * @param \Closure(int): float   $x
+     * @param \Closure(float): float $y
+     */
+    private static function area(array $low, array $high, \Closure $x, \Closure $y): string
+    {
+        $up = $down = [];
+        foreach ($high as $day => $value) {
+            $up[] = [$x($day), $y($value)];
+            $down[] = [$x($day), $y($low[$day])];
+        }
+
+        return Pen::polygon([...$up, ...array_reverse($down)]);
     }
 }

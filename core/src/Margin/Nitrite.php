@@ -10,15 +10,15 @@ use Olvek\Core\Unit\Provenance;
 
 /** Nitrite while animals are in. */
 #[Judges('Nitrite', Subject::Water, [
-        Remedy::LaterAnimals,
-        Remedy::Sponge,
-        Remedy::LaterFood,
-        Remedy::FastStems,
-        Remedy::Floaters,
-        Remedy::LessFood,
-        Remedy::DeeperCap,
-        Remedy::FewerAnimals,
-    ]),]
+    Remedy::LaterAnimals,
+    Remedy::Sponge,
+    Remedy::LaterFood,
+    Remedy::FastStems,
+    Remedy::Floaters,
+    Remedy::LessFood,
+    Remedy::DeeperCap,
+    Remedy::FewerAnimals,
+]),]
 final class Nitrite implements Criterion
 {
     /** mg N/L. M (chloride in the water makes fish bear more). */

@@ -11,7 +11,9 @@ final readonly class Outline
     private const ROUND = 96;
 
     /** @param non-empty-list<array{float, float}> $points in turn around it */
-    public function __construct(public array $points) {}
+    public function __construct(public array $points)
+    {
+    }
 
     public static function rectangle(float $length, float $width): self
     {
@@ -20,11 +22,11 @@ final readonly class Outline
 
     public static function ellipse(float $length, float $width): self
     {
-        $at = static fn(int $n): float => (2 * \M_PI * $n) / self::ROUND;
+        $at = static fn (int $n): float => (2 * \M_PI * $n) / self::ROUND;
 
         return new self(
             array_map(
-                static fn(int $n): array => [($length / 2) * (1 - cos($at($n))), ($width / 2) * (1 - sin($at($n)))],
+                static fn (int $n): array => [($length / 2) * (1 - cos($at($n))), ($width / 2) * (1 - sin($at($n)))],
                 range(0, self::ROUND - 1),
             ),
         );
@@ -36,11 +38,11 @@ final readonly class Outline
         $inside = false;
         $before = $this->points[\count($this->points) - 1];
         foreach ($this->points as $point) {
-            if (
-                $point[1] > $z !== $before[1] > $z &&
-                $x < (($before[0] - $point[0]) * ($z - $point[1])) / ($before[1] - $point[1]) + $point[0]
-            ) {
-                $inside = !$inside;
+            $above = $point[1] > $z;
+            $was = $before[1] > $z;
+            if ($above !== $was) {
+                $at = ($before[0] - $point[0]) * ($z - $point[1]) / ($before[1] - $point[1]) + $point[0];
+                $inside = $x < $at ? !$inside : $inside;
             }
             $before = $point;
         }
@@ -68,8 +70,8 @@ final readonly class Outline
      */
     public function edges(bool $fromSide): array
     {
-        $along = array_map(static fn(array $p): float => $fromSide ? $p[1] : $p[0], $this->points);
-        $across = array_map(static fn(array $p): float => $fromSide ? $p[0] : $p[1], $this->points);
+        $along = array_map(static fn (array $p): float => $fromSide ? $p[1] : $p[0], $this->points);
+        $across = array_map(static fn (array $p): float => $fromSide ? $p[0] : $p[1], $this->points);
         $edges = [];
         foreach (\count($this->points) < self::ROUND / 8 ? $along : [] as $n => $metres) {
             // What lies behind the middle is hidden by what is before it.

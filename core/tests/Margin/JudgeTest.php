@@ -79,46 +79,46 @@ final class JudgeTest extends TestCase
     #[TestWith(['minerals', ['vessel.height' => '15 cm', 'waterLine' => '14 cm', 'topUp.kind' => 'tap-hard']])]
     #[TestWith(['light', ['light.lumens' => '200']])]
     #[TestWith([
-            'fed',
-            [
-                'bed.soil.material' => 'none',
-                'animals.a1.remove' => '1',
-                'water.nitrate' => '0',
-                'light.lumens' => '6000',
-                'water.gh' => '0',
-                'topUp.kind' => 'reverse-osmosis',
-                'plants.c1.pieces' => '5',
-                'plants.c2.remove' => '1',
-                'plants.add.salvinia-natans' => '2',
-                'light.hours' => '12',
-            ],
-        ]),]
+        'fed',
+        [
+            'bed.soil.material' => 'none',
+            'animals.a1.remove' => '1',
+            'water.nitrate' => '0',
+            'light.lumens' => '6000',
+            'water.gh' => '0',
+            'topUp.kind' => 'reverse-osmosis',
+            'plants.c1.pieces' => '5',
+            'plants.c2.remove' => '1',
+            'plants.add.salvinia-natans' => '2',
+            'light.hours' => '12',
+        ],
+    ]),]
     #[TestWith([
-            'carbon',
-            [
-                'bed.soil.material' => 'garden-compost',
-                'bed.soil.front' => '5 cm',
-                'bed.soil.back' => '5 cm',
-                'animals.a1.day' => '3',
-                'light.hours' => '6',
-            ],
-        ]),]
+        'carbon',
+        [
+            'bed.soil.material' => 'garden-compost',
+            'bed.soil.front' => '5 cm',
+            'bed.soil.back' => '5 cm',
+            'animals.a1.day' => '3',
+            'light.hours' => '6',
+        ],
+    ]),]
     #[TestWith(['mass', ['light.lumens' => '30']])]
     #[TestWith(['waters', ['water.gh' => '0.3', 'water.kh' => '0.3', 'water.pH' => '5.5', 'topUp.kind' => 'reverse-osmosis']])]
     #[TestWith([
-            'algae',
-            ['plants.c1.remove' => '1', 'plants.c2.pieces' => '1', 'light.hours' => '14', 'feeding.grams' => '1', 'light.lumens' => '5000'],
-        ]),]
+        'algae',
+        ['plants.c1.remove' => '1', 'plants.c2.pieces' => '1', 'light.hours' => '14', 'feeding.grams' => '1', 'light.lumens' => '5000'],
+    ]),]
     #[TestWith([
-            'bed',
-            [
-                'bed.soil.material' => 'garden-compost',
-                'bed.soil.front' => '10 cm',
-                'bed.soil.back' => '10 cm',
-                'plants.c1.remove' => '1',
-                'plants.c2.pieces' => '1',
-            ],
-        ]),]
+        'bed',
+        [
+            'bed.soil.material' => 'garden-compost',
+            'bed.soil.front' => '10 cm',
+            'bed.soil.back' => '10 cm',
+            'plants.c1.remove' => '1',
+            'plants.c2.pieces' => '1',
+        ],
+    ]),]
     #[TestWith(['room', ['animals.a1.count' => '60']])]
     #[TestWith(['temperature', ['site.temperature' => '12 °C']])]
     #[TestWith(['stock', ['feeding.grams' => '3', 'animals.a1.count' => '200', 'plants.c1.remove' => '1', 'plants.c2.pieces' => '2']])]
