@@ -189,6 +189,19 @@ test.describe('at rest', () => {
     });
 });
 
+test('Enter sends a change once', async ({ page }, info) => {
+    await startTank(page, `Once ${info.project.name}`);
+    await openStage(page, 'light');
+    const sent = [];
+    page.on('request', (request) => request.method() === 'POST' && sent.push(request.url()));
+    await page.locator('#f-light-hours').fill('7');
+    const answered = page.waitForResponse((response) => response.url().includes('/edit'));
+    await page.locator('#f-light-hours').press('Enter');
+    await answered;
+    await expect(page.locator('.last-change')).toContainText('hours of light 8 h → 7 h');
+    expect(sent.filter((url) => url.endsWith('/edit'))).toHaveLength(1);
+});
+
 test('bad input is told beside its cause, keeps what was typed, and saves nothing', async ({ page }, info) => {
     await startTank(page, `Bad ${info.project.name}`);
     await openStage(page, 'bed');

@@ -10,13 +10,12 @@ use Olvek\Core\Plan\SectionReader;
 /** Another water to fill with, or to top up with. */
 final readonly class TakeWater implements Change
 {
-    public const FILLING = 'water';
     public const TOP_UP = 'topUp';
     /** To top up with what it was filled with. */
     public const SAME = 'same';
 
     /**
-     * @param string $which FILLING or TOP_UP
+     * @param string $which "water" to fill with, or TOP_UP
      * @param string $kind  id in the catalogue; SAME for topping up
      */
     public function __construct(private string $which, private string $kind)

@@ -18,14 +18,6 @@ final class Canopy
     public const FLOATER_SHADE = 0.86;
     private const LAYER = 0.5;
 
-    /** Mean light within a stand whose top receives $atTop, for a leaf area index. */
-    public static function meanWithin(float $atTop, float $leafAreaIndex): float
-    {
-        $path = self::EXTINCTION * $leafAreaIndex;
-
-        return $path < 1e-6 ? $atTop : $atTop * (1 - exp(-$path)) / $path;
-    }
-
     /** Share of the light that passes a stand. */
     public static function transmission(float $leafAreaIndex): float
     {

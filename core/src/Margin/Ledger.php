@@ -18,7 +18,11 @@ use Olvek\Core\Run\UsualCare;
  */
 final readonly class Ledger
 {
-    /** Stores, in the order in which nitrogen moves through the tank. */
+    /**
+     * Stores, in the order in which nitrogen moves through the tank.
+     *
+     * @api
+     */
     public const STORES = ['food', 'animals', 'mulm', 'soil', 'ammonia', 'plants', 'algae', 'nitrate', 'air', 'drain', 'tap'];
 
     /**

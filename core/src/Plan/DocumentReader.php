@@ -72,16 +72,6 @@ final class DocumentReader
         return '';
     }
 
-    public function numberOr(string $key, float $default): float
-    {
-        return $this->has($key) ? $this->number($key) : $default;
-    }
-
-    public function wholeOr(string $key, int $default): int
-    {
-        return $this->has($key) ? $this->whole($key) : $default;
-    }
-
     public function textOr(string $key, string $default): string
     {
         return $this->has($key) ? $this->text($key) : $default;

@@ -122,11 +122,13 @@ final readonly class Plan
         return $this->with(['name' => $name]);
     }
 
+    /** @api */
     public function withVessel(Vessel $vessel): self
     {
         return $this->with(['vessel' => $vessel]);
     }
 
+    /** @api */
     public function withWaterLine(float $metres): self
     {
         return $this->with(['waterLine' => $metres]);

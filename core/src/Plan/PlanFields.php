@@ -41,11 +41,6 @@ final class PlanFields
         return array_map(static fn (array $place): Property => $place[0], $this->places);
     }
 
-    public function property(string $pattern): ?Property
-    {
-        return $this->places[$pattern][0] ?? null;
-    }
-
     /** The number at a place of a plan, or null where the place names none. */
     public function number(string $place): ?Field
     {

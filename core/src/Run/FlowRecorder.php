@@ -11,7 +11,11 @@ namespace Olvek\Core\Run;
  */
 final class FlowRecorder
 {
-    /** Stores within the tank. */
+    /**
+     * Stores within the tank.
+     *
+     * @api
+     */
     public const WITHIN = ['animals', 'mulm', 'soil', 'ammonia', 'plants', 'algae', 'nitrate'];
     /** mg N below which a flow is rounding. */
     private const NOISE = 1e-9;

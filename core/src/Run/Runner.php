@@ -188,6 +188,11 @@ final class Runner
         return $day;
     }
 
+    /**
+     * What stays the same through its runs.
+     *
+     * @api
+     */
     public function facts(): RunConstants
     {
         return $this->facts;
