@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Command;
 
+use Olvek\Core\Margin\MarginId;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -49,7 +50,7 @@ final class CommandsTest extends TestCase
         self::assertIsArray($data);
         self::assertSame('tight', $data['state']);
         self::assertSame(60, $data['ledger']['day'] ?? null);
-        self::assertCount(20, $data['margins']);
+        self::assertCount(\count(MarginId::cases()), $data['margins']);
         $margins = array_column($data['margins'], null, 'id');
         self::assertSame(8, $margins['oxygen']['spread']['of']);
         self::assertLessThanOrEqual($margins['oxygen']['spread']['p90'], $margins['oxygen']['spread']['p10']);

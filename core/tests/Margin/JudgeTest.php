@@ -44,29 +44,8 @@ final class JudgeTest extends TestCase
     public function testEveryMarginOfTheTradeIsJudged(): void
     {
         self::assertSame(
-            [
-                'ammonia',
-                'nitrite',
-                'nitrate',
-                'oxygen',
-                'ph',
-                'minerals',
-                'mass',
-                'light',
-                'fed',
-                'carbon',
-                'algae',
-                'bed',
-                'soil',
-                'stock',
-                'room',
-                'waters',
-                'temperature',
-                'losses',
-                'planted',
-                'cap',
-            ],
-            array_map(static fn (Margin $m): string => $m->id->value, Judge::judge(Sample::planted())->margins),
+            MarginId::cases(),
+            array_map(static fn (Margin $m): MarginId => $m->id, Judge::judge(Sample::planted())->margins),
         );
     }
 
