@@ -480,7 +480,7 @@ final readonly class Stages
 
         return \sprintf('%s. ', $units->show(Dimension::Mass, 1000 * $piece->mass())).
             ($piece->kind->floats() ? 'Floats: weigh it down, tie it or glue it. ' : '').
-            ($soak > 0 ? "Stand it in water for $soak days first; a bad smell means reject. " : '').
+            ($soak > 0 ? "Stand it in water for $soak days first; throw it away if it smells rotten. " : '').
             ($piece->kind->lime->value > 0.2 ? 'Raises hardness. ' : '').
             $piece->kind->remarks;
     }

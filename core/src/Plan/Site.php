@@ -49,7 +49,7 @@ final readonly class Site
     public function __construct(
         #[Number('water temperature', Dimension::Temperature, 2.0, 38.0, '°C of the water, mean of the year')] public float $temperature,
         #[Number(
-            'warmer in summer by',
+            'summer warmer by',
             Dimension::TemperatureDifference,
             0.0,
             20.0,

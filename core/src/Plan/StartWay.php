@@ -16,7 +16,7 @@ enum StartWay: string implements Worded
     case Borrowed = 'borrowed';
     case Waiting = 'waiting';
 
-    /** mg/L of ammonia as N that a dosed start gives: about 2 mg/L as NH4 of a light test. C (2 to 6 as the ion). */
+    /** mg/L of ammonia as N that a dosed start gives: 2.6 mg/L as the ion NH4. C (2 to 6 as the ion). */
     public const DOSE = 2.0;
     /** Day of the dose: roots and film have begun. C. */
     public const DOSED_ON = 14;

@@ -120,7 +120,7 @@ final readonly class Mistakes
                     'room-above',
                     'vessel',
                     \sprintf(
-                        'Only %s of room over the rim: no hand, tongs or lamp gets in. Leave at least %s.',
+                        'Only %s of clearance above the rim: no hand, tongs or lamp gets in. Leave at least %s.',
                         $this->length($site->above),
                         $this->length(self::ROOM),
                     ),

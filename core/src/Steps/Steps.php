@@ -407,7 +407,7 @@ final readonly class Steps
                         Decimal::trimmed(100 * $plan->lamp->programme->startShare, 0),
                     ),
                     'It goes on and off by itself once, watched.',
-                    'Two lamps’ worth of light on a new tank.',
+                    'A new tank lit at full strength from the first day.',
                     'Drip loop in the cable, socket with a residual-current device, unplugged whenever hands go in. Fixed wiring is a '
                         .'licensed electrician’s work.',
                     10,
