@@ -366,7 +366,7 @@ test.describe('without scripts', () => {
         await page.locator('#plants > summary').click();
         await page.locator('#f-plants-add').selectOption('vallisneria-spiralis');
         await page.locator('#plants').getByRole('button', { name: 'Save' }).click();
-        await page.locator('#plants > summary').click();
+        await expect(page.locator('#plants'), 'the stage that was saved stays open').toHaveAttribute('open', '');
         await page.locator('#f-plants-c1-pieces').fill('25');
         await page.locator('#plants').getByRole('button', { name: 'Save' }).click();
         await expect(page.locator('.last-change')).toContainText('pieces 10 → 25');

@@ -45,6 +45,9 @@ async function dragByFinger(page, id, dx, dy) {
     await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
 }
 
+/** Hours as a time of day stands in its field. */
+const clock = (hours) => `${Math.floor(hours)}:${String((hours % 1) * 60).padStart(2, '0')}`;
+
 /** Every handle: its id, the way it is moved, and which way its value must go. */
 const HANDLES = [
     ['h-waterLine', 0, 30, -1], ['h-light-height', 0, -20, 1],
@@ -65,7 +68,7 @@ for (const [way, drag] of [['mouse', dragByMouse], ['finger', dragByFinger]]) {
             const after = await number(page, id);
             expect(Math.sign(after - before), `${id}: ${before} to ${after}`).toBe(sign);
             const field = `#f-${id.replace(/^h-(floor-)?/, '')}`;
-            await expect(page.locator(field)).toHaveValue(String(after));
+            await expect(page.locator(field)).toHaveValue(id === 'h-light-on' ? clock(after) : String(after));
             await expect(page.locator('.last-change')).toContainText('Last change');
         }
     });

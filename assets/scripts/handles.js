@@ -15,8 +15,11 @@ const number = (handle, name) => Number(handle.getAttribute(name));
 const decimals = (step) => (String(step).split('.')[1] ?? '').length;
 const snap = (value, step, least, most) => Number(Math.min(most, Math.max(least, Math.round(value / step) * step)).toFixed(Math.max(2, decimals(step))));
 
+/** A number as the field of its place shows it. */
+const typed = ({ value, clock }) => (clock ? `${Math.floor(value)}:${String(Math.round(60 * (value % 1))).padStart(2, '0')}` : String(value));
+
 function read(handle) {
-    const one = { place: handle.dataset.handle, value: number(handle, 'aria-valuenow'), least: number(handle, 'aria-valuemin'), most: number(handle, 'aria-valuemax'), step: Number(handle.dataset.step), per: Number(handle.dataset.per), axis: handle.dataset.axis };
+    const one = { clock: handle.dataset.clock !== undefined, place: handle.dataset.handle, value: number(handle, 'aria-valuenow'), least: number(handle, 'aria-valuemin'), most: number(handle, 'aria-valuemax'), step: Number(handle.dataset.step), per: Number(handle.dataset.per), axis: handle.dataset.axis };
     const data = handle.dataset;
     const two = data.second === undefined ? null : { place: data.second, value: Number(data.secondValue), least: Number(data.secondLeast), most: Number(data.secondMost), step: Number(data.secondStep), per: Number(data.secondPer), axis: one.axis === 'x' ? 'y' : 'x' };
     const [, x, y] = /translate\(([-\d.]+) ([-\d.]+)\)/.exec(handle.getAttribute('transform'));
@@ -30,7 +33,7 @@ export function handles(bench) {
     let again = false;
     let timer = null;
 
-    const edits = () => Object.fromEntries(held.now.map((axis) => [axis.place, String(axis.value)]));
+    const edits = () => Object.fromEntries(held.now.map((axis) => [axis.place, typed(axis)]));
 
     function show() {
         const handle = document.getElementById(held.start.id);
@@ -43,7 +46,7 @@ export function handles(bench) {
         });
         handle.setAttribute('transform', `translate(${(held.start.x + offset.x).toFixed(1)} ${(held.start.y + offset.y).toFixed(1)})`);
         handle.classList.add('handle-held');
-        const words = held.now.map((axis) => `${axis.value}${held.start.unit ? ` ${held.start.unit}` : ''}`).join(', ');
+        const words = held.now.map((axis) => `${typed(axis)}${held.start.unit ? ` ${held.start.unit}` : ''}`).join(', ');
         handle.setAttribute('aria-valuenow', held.now[0].value);
         handle.setAttribute('aria-valuetext', words);
         if (held.now.length > 1) {
@@ -53,7 +56,7 @@ export function handles(bench) {
         held.now.forEach((axis) => {
             const field = document.getElementById(`f-${axis.place.replaceAll('.', '-')}`);
             if (field) {
-                field.value = String(axis.value);
+                field.value = typed(axis);
             }
         });
     }
@@ -75,7 +78,7 @@ export function handles(bench) {
             const mine = held;
             mine.tried = true;
             const body = bench.frame();
-            Object.entries(edits()).forEach(([place, typed]) => body.set(`edits[${place}]`, typed));
+            Object.entries(edits()).forEach(([place, text]) => body.set(`edits[${place}]`, text));
             const response = await fetch(`${bench.base}/try`, { method: 'POST', body, headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) }, credentials: 'same-origin' });
             const answer = await response.json();
             if (held === mine && answer.parts) {
@@ -137,12 +140,12 @@ export function handles(bench) {
             return;
         }
         if (keep && changed) {
-            bench.take(Object.fromEntries(mine.now.filter((axis, n) => axis.value !== mine.first[n]).map((axis) => [axis.place, String(axis.value)])));
+            bench.take(Object.fromEntries(mine.now.filter((axis, n) => axis.value !== mine.first[n]).map((axis) => [axis.place, typed(axis)])));
         } else if (mine.tried) {
             mine.now.forEach((axis, n) => {
                 const field = document.getElementById(`f-${axis.place.replaceAll('.', '-')}`);
                 if (field) {
-                    field.value = String(mine.first[n]);
+                    field.value = typed({ ...axis, value: mine.first[n] });
                 }
             });
             bench.still();

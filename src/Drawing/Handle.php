@@ -9,7 +9,8 @@ use Olvek\Core\Unit\UnitSystem;
 
 /**
  * Something in a drawing that can be taken hold of: a slider, for mouse, touch, keys and screen readers alike. Its value is the number
- * that stands in the typed field of the same place, in the keeper's units; a second one moves along the other axis.
+ * that stands in the typed field of the same place, in the keeper's units (hours for a time of day); a second one
+ * moves along the other axis.
  */
 final readonly class Handle
 {
@@ -17,6 +18,8 @@ final readonly class Handle
      * @param string                    $id     unique in the page
      * @param string                    $form   how it is drawn: grip, peg, knob, edge, mark, cursor, and classes of its paint
      * @param 'x'|'y'                   $axis   along which the first value moves
+     * @param string                    $shown  the value as the typed field shows it, a time of day as 9:30
+     * @param bool                      $clock  whether it is a time of day
      * @param array<string, int|float|string>|null $second place, value, least, most, step, per of the other axis
      */
     private function __construct(
@@ -33,6 +36,8 @@ final readonly class Handle
         public float $step,
         public float $per,
         public string $unit,
+        public string $shown,
+        public bool $clock = false,
         public ?array $second = null,
     ) {
     }
@@ -60,7 +65,7 @@ final readonly class Handle
     ): self {
         $field = Field::at($place);
         \assert(null !== $field && ('x' === $axis || 'y' === $axis));
-        $shown = static fn (float $value): float => (float) $field->show($value, $units);
+        $shown = static fn (float $value): float => (float) $field->bare($value, $units);
         // Shown units are straight lines through those of the plan.
         $slope = ($shown($stored + 1000.0) - $shown($stored - 1000.0)) / 2000;
 
@@ -72,12 +77,14 @@ final readonly class Handle
             $axis,
             $x,
             $y,
-            $field->show($stored, $units),
+            $field->bare($stored, $units),
             $shown($least),
             $shown($most),
             $step,
             $per / $slope,
-            $field->unit($units)->symbol(),
+            $field->isClock() ? '' : $field->unit($units)->symbol(),
+            $field->show($stored, $units),
+            $field->isClock(),
         );
     }
 
@@ -98,6 +105,8 @@ final readonly class Handle
             $this->step,
             $this->per,
             $this->unit,
+            $this->shown,
+            $this->clock,
             [
                 'place' => $other->place,
                 'label' => $other->label,
@@ -128,13 +137,14 @@ final readonly class Handle
             1.0,
             $year->perDay(),
             '',
+            (string) $day,
         );
     }
 
     /** What a screen reader says of where it stands. */
     public function words(): string
     {
-        $one = 'cursor' === $this->form ? "day $this->value" : trim("$this->value $this->unit");
+        $one = 'cursor' === $this->form ? "day $this->shown" : trim("$this->shown $this->unit");
 
         return null === $this->second
             ? $one

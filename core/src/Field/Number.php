@@ -66,12 +66,16 @@ final readonly class Number extends Description
         };
     }
 
-    /** The stored value as the bare number that stands in the field. */
+    /** The stored value as it stands in the field: a bare number, or a time of day. */
     public function show(float $stored, UnitSystem $units): string
     {
-        return $this->clock
-            ? self::time($stored)
-            : str_replace("\u{2212}", '-', Decimal::trimmed($this->unit($units)->fromBase($this->base($stored)), $this->decimals($units)));
+        return $this->clock ? self::time($stored) : $this->bare($stored, $units);
+    }
+
+    /** The stored value as a number in the shown unit, a time of day as its hours: for what is dragged or stepped. */
+    public function bare(float $stored, UnitSystem $units): string
+    {
+        return str_replace("\u{2212}", '-', Decimal::trimmed($this->unit($units)->fromBase($this->base($stored)), $this->decimals($units)));
     }
 
     /** The stored value with its unit, for sentences. */

@@ -34,10 +34,21 @@ final readonly class Field
         return $this->number->unit ?? $this->unit($units)->symbol();
     }
 
-    /** The stored value as the bare number that stands in the field. */
+    /** The stored value as it stands in the field: a bare number, or a time of day. */
     public function show(float $stored, UnitSystem $units): string
     {
         return $this->number->show($stored, $units);
+    }
+
+    /** The stored value as a number in the shown unit, for what is dragged. */
+    public function bare(float $stored, UnitSystem $units): string
+    {
+        return $this->number->bare($stored, $units);
+    }
+
+    public function isClock(): bool
+    {
+        return $this->number->clock;
     }
 
     /** The stored value with its unit, for sentences. */

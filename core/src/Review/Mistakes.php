@@ -11,6 +11,7 @@ use Olvek\Core\Change\Choose;
 use Olvek\Core\Change\LayMix;
 use Olvek\Core\Change\Recipe;
 use Olvek\Core\Change\SetNumber;
+use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Filling;
 use Olvek\Core\Plan\Group;
@@ -51,6 +52,8 @@ final readonly class Mistakes
     private const SETTLED = 7;
     private const TENDER_DAY = 10;
     private const TAB = 'root-tab';
+    /** m by which a thing may stand beyond the glass before it is worth a word. J. */
+    private const FINGER = 0.015;
 
     private function __construct(private Plan $plan, private UnitSystem $units)
     {
@@ -277,7 +280,46 @@ final readonly class Mistakes
                     : null;
         }
 
-        return $found;
+        return [...$found, $this->outside('hardscape', $this->plan->pieces)];
+    }
+
+    /**
+     * What stands where a round or cornered vessel has no floor: it happens when the shape is changed under it.
+     *
+     * @param 'hardscape'|'plants' $stage
+     * @param list<Clump|Piece>    $items
+     */
+    private function outside(string $stage, array $items): ?Mistake
+    {
+        $vessel = $this->plan->vessel;
+        $names = [];
+        $moves = [];
+        foreach ($items as $item) {
+            $stands = [$item->place * $vessel->length(), $item->row * $vessel->width()];
+            // Nothing is planted by the millimetre: what is a finger's breadth off stands at the pane.
+            $inside = $vessel->outline()->nearest(...$stands);
+            if (hypot($inside[0] - $stands[0], $inside[1] - $stands[1]) < self::FINGER) {
+                continue;
+            }
+            $names[] = $item instanceof Clump ? $item->kind->common : $item->kind->name;
+            $moves[] = new SetNumber("$stage.$item->id.place", round($inside[0] / $vessel->length(), 2));
+            $moves[] = new SetNumber("$stage.$item->id.row", round($inside[1] / $vessel->width(), 2));
+        }
+
+        return [] === $names
+            ? null
+            : new Mistake(
+                "outside-$stage",
+                $stage,
+                \sprintf(
+                    'Outside the glass of this vessel: %s. Move %s inward.',
+                    implode(', ', array_unique($names)),
+                    1 === \count($names) ? 'it' : 'them',
+                ),
+                false,
+                $moves,
+                1 === \count($names) ? 'Move it in' : 'Move them in',
+            );
     }
 
     /** @return list<Mistake|null> */
@@ -366,8 +408,13 @@ final readonly class Mistakes
             return $found;
         }
 
+        $standing = array_values(
+            array_filter($clumps, static fn (Clump $c): bool => !\in_array($c->kind->role, [Role::Floater, Role::HousePlant], true)),
+        );
+
         return [
             ...$found,
+            $this->outside('plants', $standing),
             !$with(Role::FastStem, Role::FloatingStem) && !$with(Role::Floater)
                 ? new Mistake('lacks-fast', 'plants', 'Nothing in it grows fast: fast stems or floaters carry the first months.', true)
                 : null,

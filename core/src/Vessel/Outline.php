@@ -50,6 +50,34 @@ final readonly class Outline
         return $inside;
     }
 
+    /**
+     * A place itself, if it is inside; else the first one that is, on the straight way from there to the middle.
+     *
+     * @return array{float, float} m from the left wall and m from the front
+     */
+    public function nearest(float $x, float $z): array
+    {
+        if ($this->contains($x, $z)) {
+            return [$x, $z];
+        }
+        $along = array_column($this->points, 0);
+        $across = array_column($this->points, 1);
+        $middle = [(min($along) + max($along)) / 2, (min($across) + max($across)) / 2];
+        $at = static fn (float $share): array => [$x + $share * ($middle[0] - $x), $z + $share * ($middle[1] - $z)];
+        $out = 0.0;
+        $in = 1.0;
+        while ($in - $out > 1e-4) {
+            $half = ($in + $out) / 2;
+            if ($this->contains(...$at($half))) {
+                $in = $half;
+            } else {
+                $out = $half;
+            }
+        }
+
+        return $at($in);
+    }
+
     /** m² within it. */
     public function area(): float
     {

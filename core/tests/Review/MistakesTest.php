@@ -60,6 +60,14 @@ final class MistakesTest extends TestCase
         yield 'chips in the soil' => ['sieve', ['preparation.sieved' => 'no']];
         yield 'wood that floats' => ['float-h1', ['hardscape.add' => 'root-wood']];
         yield 'wood untested' => ['soak-h1', ['hardscape.add' => 'root-wood']];
+        yield 'a stone where a cylinder has no floor' => [
+            'outside-hardscape',
+            ['vessel.shape' => 'cylinder', 'hardscape.add' => 'granite', 'hardscape.h1.place' => '0.05', 'hardscape.h1.row' => '0.05'],
+        ];
+        yield 'plants left in the corners' => [
+            'outside-plants',
+            ['vessel.shape' => 'cylinder', 'plants.c1.place' => '0', 'plants.c1.row' => '1'],
+        ];
         yield 'light for two tanks' => ['bright', ['light.lumens' => '5000']];
         yield 'no light at all' => ['dark', ['light.lumens' => '0']];
         yield 'tender kinds on day one' => ['sensitive-c4', ['plants.add.pogostemon-helferi' => '5']];

@@ -55,6 +55,17 @@ final class OutlineTest extends TestCase
         self::assertTrue(Outline::rectangle(0.6, 0.3)->contains(0.001, 0.001));
     }
 
+    /** In a circle of 40 cm, what stands 5 cm from two walls (21.2 cm from the middle) is 1.2 cm out, and comes in by as much. */
+    public function testThePlaceNearestIsOnTheWayToTheMiddle(): void
+    {
+        $circle = Outline::ellipse(0.4, 0.4);
+        self::assertSame([0.1, 0.1], $circle->nearest(0.1, 0.1), 'what is inside stays');
+        [$x, $z] = $circle->nearest(0.05, 0.05);
+        self::assertEqualsWithDelta([0.0586, 0.0586], [$x, $z], 3e-4);
+        self::assertTrue($circle->contains($x, $z));
+        self::assertFalse($circle->contains($x - 1e-3, $z - 1e-3));
+    }
+
     /** A hexagon by hand, 26 cm inside: 26² √3/2 = 585.43 cm², corner to corner 30.02 cm, around 6 × 15.01 = 90.07 cm. */
     public function testAHexagonByHand(): void
     {
