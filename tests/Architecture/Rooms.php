@@ -26,7 +26,7 @@ final class Rooms
         'Run' => ['Unit', 'Plant', 'Animal', 'Hardscape', 'Light', 'Water', 'Bed', 'Event', 'Plan'],
         'Log' => ['Unit', 'Water', 'Event', 'Plan', 'Run'],
         'Margin' => ['TimeLimit', 'Unit', 'Plant', 'Animal', 'Light', 'Water', 'Bed', 'Event', 'Plan', 'Change', 'Run'],
-        'Review' => ['Unit', 'Plant', 'Animal', 'Bed', 'Plan', 'Change', 'Run'],
+        'Review' => ['Unit', 'Plant', 'Animal', 'Hardscape', 'Bed', 'Plan', 'Change', 'Run'],
         'Steps' => ['Unit', 'Plant', 'Vessel', 'Bed', 'Plan', 'Buying'],
         'Fit' => ['TimeLimit', 'Water', 'Event', 'Run', 'Log'],
         'Solve' => ['TimeLimit', 'Unit', 'Animal', 'Event', 'Catalogue', 'Plan', 'Change', 'Margin'],
