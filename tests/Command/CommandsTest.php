@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Olvek\Tests\Command;
 
 use Olvek\Core\Margin\MarginId;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** The commands as a shell runs them: output, reasons on standard error, exit codes. */
+#[Group('any-database')]
 final class CommandsTest extends TestCase
 {
     private const ROOT = __DIR__.'/../..';

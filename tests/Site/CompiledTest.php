@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Site;
 
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** The server compiles the run as it goes (bin/jit), the command line does not: both must say the same, bit for bit. */
+#[Group('any-database')]
 final class CompiledTest extends TestCase
 {
     #[TestWith(['waiting-hall'])]

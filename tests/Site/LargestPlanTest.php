@@ -11,8 +11,10 @@ use Olvek\Tests\FilledTank;
 use Olvek\Tests\LargestPlan;
 use Olvek\Tests\ShortPatience;
 use Olvek\Weeks\Forecasts;
+use PHPUnit\Framework\Attributes\Group;
 
 /** The largest plan that the rules allow, on every page and question: each is answered, with what is known when its time is over. */
+#[Group('any-database')]
 final class LargestPlanTest extends BenchTestCase
 {
     use FilledTank;

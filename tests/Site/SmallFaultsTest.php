@@ -14,6 +14,7 @@ use Olvek\Site\PlainText;
 use Olvek\Site\ServerSettings;
 use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\Request;
 
@@ -193,6 +194,7 @@ final class SmallFaultsTest extends BenchTestCase
     /**
      * Every kind of thing that a plan's days may hold, on every page and question: taking a clump out takes along what is planned for it.
      */
+    #[Group('any-database')]
     public function testPagesStandWhateverThePlansDaysHold(): void
     {
         foreach (\Olvek\Core\Event\EventKind::plannable() as $kind) {
