@@ -35,7 +35,7 @@ abstract class BenchTestCase extends WebTestCase
 
     protected function newTank(Keeper $keeper): string
     {
-        return $this->service(TankEditor::class)->begin($keeper, $this->demoPlan(), 'begun')->id()->toRfc4122();
+        return $this->service(TankEditor::class)->begin($keeper, $this->demoPlan(), 'created')->id()->toRfc4122();
     }
 
     protected function demoPlan(): Plan

@@ -47,7 +47,7 @@ final class LoadCommand extends Command
             $json = file_get_contents("$this->folder/$name.plan.json");
             \assert(\is_string($json));
             $plan = $this->document->fromJson($json);
-            $tank = $this->road->begin($keeper, $plan, 'begun');
+            $tank = $this->road->begin($keeper, $plan, 'created');
             if ('waiting-hall' === $name) {
                 $this->diary->write(
                     $tank,

@@ -100,7 +100,7 @@ final class ShelfController extends AbstractController
             } else {
                 try {
                     $wanted = array_intersect_key($typed, array_flip(['name', ...self::FIRST_FIELDS]));
-                    $tank = $this->road->begin($keeper, $editor->apply($plan, $wanted, $keeper->units())->plan, 'begun');
+                    $tank = $this->road->begin($keeper, $editor->apply($plan, $wanted, $keeper->units())->plan, 'created');
 
                     return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
                 } catch (InvalidPlan $refused) {

@@ -16,7 +16,7 @@ final class BoardsTest extends BenchTestCase
     public function testTwentyFourTanksStandOnABoard(): void
     {
         for ($n = 2; $n <= 26; ++$n) {
-            $this->service(TankEditor::class)->begin($this->keeper, $this->demoPlan()->withName("Tank $n"), 'begun');
+            $this->service(TankEditor::class)->begin($this->keeper, $this->demoPlan()->withName("Tank $n"), 'created');
         }
         $this->browser->request('GET', '/');
         self::assertSelectorCount(24, '.shelf-tank');

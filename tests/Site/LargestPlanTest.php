@@ -24,7 +24,7 @@ final class LargestPlanTest extends BenchTestCase
     {
         $keeper = $this->service(\Olvek\Account\KeeperRepository::class)->named('runa') ?? self::fail();
         $this->tank = $this->service(TankEditor::class)
-            ->begin($keeper, LargestPlan::of($this->demoPlan()), 'begun')
+            ->begin($keeper, LargestPlan::of($this->demoPlan()), 'created')
             ->id()
             ->toRfc4122();
         $this->fill(30);
