@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Review;
 
+use Olvek\Core\Change\Changes;
+use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Review\Mistake;
 use Olvek\Core\Review\Mistakes;
@@ -103,6 +105,18 @@ final class MistakesTest extends TestCase
         if ([] !== $mistake->edits()) {
             self::assertNotSame('', $mistake->mend);
             self::assertNotContains($id, self::ids(Sample::edit($plan, $mistake->edits())), 'what is offered mends it');
+        }
+    }
+
+    /** A finger's breadth, 15 mm, beyond the glass of a cylinder: towards a corner, at equal shares along and across. */
+    public function testTheGlassIsNotWatchedByTheMillimetre(): void
+    {
+        $plan = Sample::edit(self::careful(), ['vessel.shape' => 'cylinder']);
+        $across = $plan->vessel->length();
+        foreach (['0.014' => false, '0.016' => true] as $beyond => $named) {
+            $share = 0.5 - ($across / 2 + (float) $beyond) / ($across * \M_SQRT2);
+            $moves = [new SetNumber('plants.c1.place', $share), new SetNumber('plants.c1.row', $share)];
+            self::assertSame($named, \in_array('outside-plants', self::ids(Sample::edit($plan, Changes::typed($moves))), true), $beyond.' m');
         }
     }
 }
