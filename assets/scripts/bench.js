@@ -68,13 +68,14 @@ const lookUrl = (below = '') => `${look.action}${below}?${new URLSearchParams(['
 
 const isOurs = (element) => element.form === form && element.name.startsWith('edits[');
 
-/** What each field has sent: Enter fires "change" first, where there is one, and must not send it again. */
-const sent = new WeakMap();
+/** The field that has just been sent: Enter fires "change" first, where there is one, and must not send it again. Pressed later, it may. */
+let justSent = null;
 
 document.addEventListener('change', (event) => {
     const field = event.target;
     if (isOurs(field) && (field.tagName !== 'SELECT' || field.value !== '')) {
-        sent.set(field, field.value);
+        justSent = field;
+        setTimeout(() => { justSent = null; });
         post(form.action, [[field.name, field.value]]);
     }
     if (field.matches('[data-look-field]')) {
@@ -91,8 +92,7 @@ form.addEventListener('submit', (event) => {
         post(button.formAction, []);
     } else if (button?.name) {
         post(form.action, [[button.name, button.value]]);
-    } else if (document.activeElement && isOurs(document.activeElement) && sent.get(document.activeElement) !== document.activeElement.value) {
-        sent.set(document.activeElement, document.activeElement.value);
+    } else if (document.activeElement && isOurs(document.activeElement) && justSent !== document.activeElement) {
         post(form.action, [[document.activeElement.name, document.activeElement.value]]);
     }
 });
