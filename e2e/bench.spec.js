@@ -202,6 +202,19 @@ test('Enter sends a change once', async ({ page }, info) => {
     expect(sent.filter((url) => url.endsWith('/edit'))).toHaveLength(1);
 });
 
+test('what could not be sent is sent by Enter once the connection is back', async ({ page }, info) => {
+    await startTank(page, `Again ${info.project.name}`);
+    await openStage(page, 'light');
+    // An answer that is none, as from a proxy in between: an aborted request would also be a complaint on the console.
+    await page.route('**/edit', (route) => route.fulfill({ status: 200, contentType: 'text/plain', body: 'no' }));
+    await page.locator('#f-light-hours').fill('7');
+    await page.locator('#f-light-hours').press('Enter');
+    await expect(page.getByText('Olvek cannot be reached')).toBeVisible();
+    await page.unroute('**/edit');
+    await page.locator('#f-light-hours').press('Enter');
+    await expect(page.locator('.last-change')).toContainText('hours of light 8 h → 7 h');
+});
+
 test('bad input is told beside its cause, keeps what was typed, and saves nothing', async ({ page }, info) => {
     await startTank(page, `Bad ${info.project.name}`);
     await openStage(page, 'bed');
