@@ -315,8 +315,8 @@ const checks = {
         const all = await keepers(8, 'backup');
         let stop = false;
         let saved = 0;
-        const working = all.map(async (keeper, i) => {
-            for (let n = i; !stop; n += 1) {
+        const working = all.map(async (keeper) => {
+            while (!stop) {
                 assert.equal((await keeper.edit()).status, 303);
                 saved += 1;
             }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Bench;
 
 use Olvek\Core\Bed\Layer;
+use Olvek\Core\Bed\Purpose;
 use Olvek\Core\Bed\Role as BedRole;
+use Olvek\Core\Bed\Zone;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Plan\Clump;
@@ -30,6 +32,15 @@ use Olvek\Editing\Options;
 /** Builds the rail of stages for a plan, with whatever the keeper typed and why it was refused. */
 final readonly class Stages
 {
+    /** What the layers are called on their controls. */
+    private const LAYERS = [
+        'base' => 'lowest layer',
+        'soil' => 'soil',
+        'leaves' => 'leaves between',
+        'cap' => 'cap',
+        'dressing' => 'top layer',
+    ];
+
     public function __construct(private Options $options, private PlanDocument $document)
     {
     }
@@ -52,6 +63,7 @@ final readonly class Stages
             $this->bed($plan, $units, $controls),
             $this->hardscape($plan, $units, $controls),
             $this->light($plan, $controls),
+            $this->equipment($plan, $units, $controls),
             $this->plants($plan, $quantities, $units, $controls),
             $this->water($plan, $units, $controls),
             $this->animals($plan, $units, $controls),
@@ -129,6 +141,7 @@ final readonly class Stages
                 ),
                 [$controls->number('waterLine')],
                 ...$controls->section($plan->site, 'site'),
+                ...$controls->section($plan->stand, 'stand'),
             ],
             caution: \sprintf(
                 'It weighs %s when filled, %s. ',
@@ -145,13 +158,21 @@ final readonly class Stages
     {
         $length = static fn (float $m): string => $units->show(Dimension::Length, $m);
         $lines = [];
-        foreach (['soil' => $plan->bed->soil, 'leaves' => $plan->bed->leaves, 'cap' => $plan->bed->cap] as $name => $layer) {
+        foreach (
+            [
+                'base' => $plan->bed->base,
+                'soil' => $plan->bed->soil,
+                'leaves' => $plan->bed->leaves,
+                'cap' => $plan->bed->cap,
+                'dressing' => $plan->bed->dressing,
+            ] as $name => $layer
+        ) {
             $lines = [...$lines, ...$this->layer($name, $layer, $controls)];
         }
         foreach ($plan->bed->doses as $dose) {
             $lines[] = [$controls->number('bed.doses.'.$dose->amendment->id, mb_strtolower($dose->amendment->name))];
         }
-        $lines[] = [$controls->choice('bed.doses.add', 'mix into the soil', '', ['' => 'Add an event…', ...$this->options->amendments()])];
+        $lines[] = [$controls->choice('bed.doses.add', 'mix into the soil', '', ['' => 'choose…', ...$this->options->amendments()])];
         $lines = [...$lines, ...$controls->section($plan->bed, 'bed')];
         $lines[] = [$controls->pick('preparation.sieved'), $controls->pick('preparation.rinsed')];
 
@@ -163,6 +184,18 @@ final readonly class Stages
                 ? 'no soil'
                 : \sprintf('%s under %s', $length($plan->bed->soil->meanDepth()), $length($plan->bed->cap?->meanDepth() ?? 0.0)),
             $lines,
+            array_map(
+                fn (Zone $z): RowView => new RowView(
+                    $z->id,
+                    Words::capital($z->purpose->words()),
+                    '',
+                    \sprintf('%s of soil, %s of cap', $length($z->soil), $length($z->cap)),
+                    array_merge(...$controls->section($z, "zones.$z->id", $this->options)),
+                    "zones.$z->id.remove",
+                ),
+                $plan->bed->zones,
+            ),
+            $controls->choice('zones.add', 'add a zone with a bed of its own', '', ['' => 'choose…', ...self::purposes()]),
             caution: 'Damp dusty soil before you pour it, wear a mask and cover cuts. No fertiliser, pesticide or wetting agent in it.',
             asks: [new QuestionLink('bench_solve', ['question' => 'depth'], 'How deep must it be?')],
             methods: array_map(
@@ -170,6 +203,15 @@ final readonly class Stages
                 Method::cases(),
             ),
             reasons: trim(self::reasons($plan).' '.self::depths($plan)),
+        );
+    }
+
+    /** @return array<string, string> words of zones, by what they are stored as */
+    private static function purposes(): array
+    {
+        return array_combine(
+            array_column(Purpose::cases(), 'value'),
+            array_map(static fn (Purpose $p): string => $p->words(), Purpose::cases()),
         );
     }
 
@@ -197,11 +239,15 @@ final readonly class Stages
     /** @return list<list<FieldView>> */
     private function layer(string $name, ?Layer $layer, Controls $controls): array
     {
-        $kinds = $this->options->materials('cap' === $name ? BedRole::Cap : BedRole::Soil);
+        $kinds = $this->options->materials(match ($name) {
+            'base' => null,
+            'cap', 'dressing' => BedRole::Cap,
+            default => BedRole::Soil,
+        });
         $mixed = null !== $layer && \count($layer->mix->parts) > 1;
         $lines = [
             [
-                $controls->choice("bed.$name.material", 'leaves' === $name ? 'leaves between' : $name, self::material($layer), [
+                $controls->choice("bed.$name.material", self::LAYERS[$name], self::material($layer), [
                     ...$mixed ? ['mix' => 'own mix'] : [],
                     ...$kinds,
                     'none' => 'none',
@@ -222,13 +268,13 @@ final readonly class Stages
             );
             $lines = [...$lines, ...array_chunk($parts, 2)];
         }
-        if ('leaves' !== $name) {
+        if (\in_array($name, ['soil', 'cap'], true)) {
             // Gravel or lava keep a soil from packing.
             $more = 'soil' === $name ? $this->options->materials(null) : $kinds;
             $rest = array_diff_key($more, array_flip(array_map(static fn (array $p): string => $p[0]->id, $layer->mix->parts)));
             $lines[] = [
                 $controls->choice("bed.$name.add", 'soil' === $name ? 'mix in another soil' : 'mix in another cap material', '', [
-                    '' => 'Add an event…',
+                    '' => 'choose…',
                     ...$rest,
                 ]),
             ];
@@ -282,6 +328,25 @@ final readonly class Stages
             $controls->section($plan->lamp, 'light', $this->options),
             caution: 'Unplug before hands go in. Lamp on a timer, cable with a drip loop.',
             asks: [new QuestionLink('bench_solve', ['question' => 'light'], 'How long a day?')],
+        );
+    }
+
+    private function equipment(Plan $plan, UnitSystem $units, Controls $controls): StageView
+    {
+        $equipment = $plan->equipment;
+        $has = [
+            ...$equipment->heats() ? [\sprintf('heated to %s', $units->show(Dimension::Temperature, $equipment->target, 0))] : [],
+            ...$equipment->moves() ? [$equipment->device->words()] : [],
+        ];
+
+        return new StageView(
+            'equipment',
+            'Heat and flow',
+            'steel',
+            [] === $has ? 'unheated, still' : implode(', ', $has),
+            $controls->section($equipment, 'equipment'),
+            caution: 'Unplug heater, pump and filter before hands go in. Drip loop in every cable, a residual-current device; '
+                .'fixed wiring is a licensed electrician’s work.',
         );
     }
 

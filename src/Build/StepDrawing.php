@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Build;
 
-use Olvek\Core\Bed\Bed;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Snapshot;
 use Olvek\Core\Unit\UnitSystem;
@@ -25,14 +24,8 @@ final class StepDrawing
         foreach ($plan->clumps as $clump) {
             $bare = $bare->withoutClump($clump->id);
         }
-        $laid = match ($upTo) {
-            'plate' => new Bed(null, null, [], null, $bed->plate),
-            'soil' => new Bed($bed->soil, null, [], null, $bed->plate, $bed->core, 0.0, $bed->bagged),
-            'leaves' => new Bed($bed->soil, null, [], $bed->leaves, $bed->plate, $bed->core, 0.0, $bed->bagged),
-            default => $bed,
-        };
-        if (\in_array($upTo, ['plate', 'soil', 'leaves', 'cap'], true)) {
-            $now = $bare->withPieces([])->withBed($laid);
+        if (\in_array($upTo, ['plate', 'base', 'soil', 'leaves', 'cap', 'dressing'], true)) {
+            $now = $bare->withPieces([])->withBed($bed->upTo($upTo));
 
             return Elevation::side($now, Snapshot::planned($now), $units);
         }

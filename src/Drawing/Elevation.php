@@ -8,7 +8,7 @@ use Olvek\Core\Animal\Level;
 use Olvek\Core\Animal\Shape as Form;
 use Olvek\Core\Bed\Bed;
 use Olvek\Core\Bed\Side;
-use Olvek\Core\Hardscape\Piece;
+use Olvek\Core\Bed\Zone;
 use Olvek\Core\Light\Aspect;
 use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Plan\Clump;
@@ -151,12 +151,14 @@ final class Elevation
      * @param \Closure(float): float $low
      * @param \Closure(float): float $high
      * @param float                  $from share of the way across at which it begins
+     * @param float                  $to   likewise, at which it ends
      */
-    private function stratum(\Closure $low, \Closure $high, float $from = 0.0): string
+    private function stratum(\Closure $low, \Closure $high, float $from = 0.0, float $to = 1.0): string
     {
         $above = $below = [];
-        $stations = array_filter($this->profile->stations(), fn (float $s): bool => $s >= $from * $this->profile->width);
-        foreach ($from > 0 ? [$from * $this->profile->width, ...$stations] : $stations as $station) {
+        $width = $this->profile->width;
+        $stations = array_filter($this->profile->stations(), static fn (float $s): bool => $s >= $from * $width && $s <= $to * $width);
+        foreach ([...$from > 0 ? [$from * $width] : [], ...$stations, ...$to < 1 ? [$to * $width] : []] as $station) {
             $share = $station / $this->profile->width;
             $bottom = $this->profile->bottom($station);
             $top = $this->profile->top($station);
@@ -269,23 +271,77 @@ final class Elevation
         }
         if (null !== $bed->soil) {
             $this->view->front[] = new Shape(
-                $this->stratum($plate, $soil, $this->side ? min(1.0, $bed->setback / $this->profile->width) : 0.0),
+                $this->stratum(
+                    $this->surface($bed->underSoil(...)),
+                    $soil,
+                    $this->side ? min(1.0, $bed->setback / $this->profile->width) : 0.0,
+                ),
                 'soil',
             );
             $this->bags($bed);
         }
+        if (null !== $bed->base) {
+            $this->view->front[] = new Shape($this->stratum($plate, $this->surface($bed->underSoil(...))), 'base');
+        }
+        if (null !== $bed->dressing) {
+            $this->view->front[] = new Shape($this->stratum($this->surface($bed->capTop(...)), $top), 'dressing');
+        }
+        $this->zones($bed);
         if ($bed->plate > 0) {
-            $this->view->front[] = new Shape($this->stratum($zero, $plate), 'void');
+            [$from, $to] = $this->side ? [0.0, 1.0] : [$bed->plateFrom, $bed->plateTo];
+            $this->view->front[] = new Shape($this->stratum($zero, $plate, $from, $to), 'void');
             $this->view->front[] = new Shape(
                 Pen::line(
-                    $this->frame->x(0),
+                    $this->frame->x($from * $this->profile->width),
                     $this->frame->y($bed->plate),
-                    $this->frame->x($this->profile->width),
+                    $this->frame->x($to * $this->profile->width),
                     $this->frame->y($bed->plate),
                 ),
                 'plate',
             );
             $this->view->words[] = \sprintf('A plate with %s of water under it.', $this->length($bed->plate));
+        }
+    }
+
+    /** Parts of the floor where the bed is another, the farthest first; pots in a row. */
+    private function zones(Bed $bed): void
+    {
+        $zones = $bed->zones;
+        usort($zones, fn (Zone $a, Zone $b): int => $this->side ? $a->left <=> $b->left : $b->front <=> $a->front);
+        foreach ($zones as $zone) {
+            [$from, $to] = $this->side ? [$zone->front, $zone->back] : [$zone->left, $zone->right];
+            $under = static fn (): float => $bed->under($zone);
+            $soil = static fn (): float => $bed->under($zone) + $zone->soil;
+            $top = static fn (): float => $bed->top($zone);
+            $this->view->front[] = new Shape($this->stratum($under, $top, $from, $to), 'cap zone-cap');
+            if ($zone->soil > 0) {
+                $this->view->front[] = new Shape($this->stratum($under, $soil, $from, $to), 'soil');
+            }
+            $this->view->front[] = new Shape($this->stratum($top, $top, $from, $to), 'zone-line');
+            $this->view->words[] = \sprintf(
+                '%s: %s of soil, %s of cap, held by %s.',
+                Words::capital($zone->purpose->words()),
+                $this->length($zone->soil),
+                $this->length($zone->cap),
+                $zone->edge->words(),
+            );
+        }
+        if ($bed->pots > 0) {
+            $side = ($bed->potLitres / 1000) ** (1 / 3);
+            $path = '';
+            for ($n = 0; $n < $bed->pots; ++$n) {
+                $x = $this->frame->x($this->profile->width * ($n + 0.5) / $bed->pots);
+                $y = $this->frame->y($bed->meanDepth());
+                $size = $side * $this->frame->scale;
+                $path .= Pen::polygon([
+                    [$x - 0.6 * $size, $y - $size],
+                    [$x + 0.6 * $size, $y - $size],
+                    [$x + 0.45 * $size, $y],
+                    [$x - 0.45 * $size, $y],
+                ]);
+            }
+            $this->view->front[] = new Shape($path, 'pot');
+            $this->view->words[] = \sprintf('%s of soil.', Words::count($bed->pots, 'pot'));
         }
     }
 
@@ -329,26 +385,31 @@ final class Elevation
     }
 
     /** m above the floor of the bed's face where a thing stands. */
-    private function ground(float $row): float
+    private function ground(float $place, float $row): float
     {
         $bed = $this->plan->bed;
+        $zone = $bed->zoneAt($place, $row);
 
-        return $this->side ? $bed->at($row) : $bed->meanDepth();
+        return match (true) {
+            null !== $zone => $bed->top($zone),
+            $this->side => $bed->at($row),
+            default => $bed->meanDepth(),
+        };
     }
 
     /** Stones and wood stand on the bed, each about as wide as it is high. */
     private function hardscape(): void
     {
         foreach ($this->plan->pieces as $piece) {
-            $size = self::size($piece);
             $x = $this->frame->x(($this->side ? $piece->row : $piece->place) * $this->profile->width);
             $this->view->plants[] = new Shape(
                 HardscapeFigure::draw(
-                    $piece->kind->wood,
                     new Pen($piece->id.$piece->kind->id),
                     $x,
-                    $this->frame->y($this->ground($piece->row)),
-                    $size * $this->frame->scale,
+                    $this->frame->y($this->ground($piece->place, $piece->row)),
+                    $piece,
+                    ($this->side ? $piece->broad() : $piece->long()) * $this->frame->scale,
+                    $piece->tall() * $this->frame->scale,
                 ),
                 $piece->kind->wood ? 'wood' : 'stone',
             );
@@ -386,10 +447,13 @@ final class Elevation
         $tall = $this->day->height($this->plan, $index);
         for ($n = 0; $n < $count; ++$n) {
             $at = $start + ($span * ($n + 0.5)) / $count + ($pen->between(-0.2, 0.2) * $span) / $count;
-            $ground = $this->perch($clump) ?? $this->ground($at / $width);
+            $ground = $this->perch($clump) ?? $this->ground(
+                $this->side ? $clump->place : $at / $width,
+                $this->side ? $at / $width : $clump->row,
+            ) + $clump->raised;
             $room = max(0.01, $line - $ground);
             $height = $tall * $pen->between(0.78, 1.0);
-            $height = Role::Runner === $role || $role->hasLeavesInAir() ? $height : min($height, $room * $pen->between(0.86, 0.97));
+            $height = Role::Runner === $role || $clump->hasLeavesInAir() ? $height : min($height, $room * $pen->between(0.86, 0.97));
             array_push(
                 $this->view->plants,
                 ...PlantFigure::draw(
@@ -409,13 +473,7 @@ final class Elevation
     {
         $piece = $this->plan->pieceUnder($clump);
 
-        return null === $piece ? null : $this->ground($piece->row) + 0.75 * self::size($piece);
-    }
-
-    /** m: edge of a cube as large as the piece. */
-    private static function size(Piece $piece): float
-    {
-        return ($piece->litres / 1000) ** (1 / 3);
+        return null === $piece ? null : $this->ground($piece->place, $piece->row) + 0.75 * $piece->tall();
     }
 
     private function clumpWords(Clump $clump, int $index): string

@@ -90,6 +90,16 @@ final class FloorPlan
         foreach ($paths as $step => $cells) {
             $this->view->plants[] = new Shape(implode('', $cells), "shade shade-$step");
         }
+        foreach ($this->plan->bed->zones as $zone) {
+            $place = Pen::rectangle(
+                $frame->x($zone->left * $vessel->length()),
+                $frame->y($zone->back * $vessel->width()),
+                ($zone->right - $zone->left) * $length,
+                ($zone->back - $zone->front) * $width,
+            );
+            $this->view->plants[] = new Shape($place, 0.0 === $zone->soil ? 'zone zone-bare' : 'zone');
+            $this->view->plants[] = new Shape($place, 'zone-line');
+        }
         $setback = $this->plan->bed->setback;
         if ($setback > 0) {
             $this->view->plants[] = new Shape(
@@ -111,11 +121,13 @@ final class FloorPlan
     {
         $frame = $this->frame;
         foreach ($this->plan->pieces as $piece) {
-            $size = ($piece->litres / 1000) ** (1 / 3) * $frame->scale * 0.6;
+            [$half, $deep] = $piece->isMeasured()
+                ? [($piece->long() / 2) * $frame->scale, ($piece->broad() / 2) * $frame->scale]
+                : [0.6 * $piece->long() * $frame->scale, 0.48 * $piece->broad() * $frame->scale];
             $x = $frame->x($piece->place * $this->plan->vessel->length());
             $y = $frame->y($piece->row * $this->plan->vessel->width());
             $this->view->plants[] = new Shape(
-                Pen::disc($x, $y, max(4.0, $size), max(3.0, 0.8 * $size)),
+                Pen::disc($x, $y, max(4.0, $half), max(3.0, $deep)),
                 $piece->kind->wood ? 'wood' : 'stone',
             );
             $this->view->handles[] = $this->mover("hardscape.$piece->id", $piece->kind->name, $x, $y, $piece->place, $piece->row);
@@ -133,7 +145,7 @@ final class FloorPlan
         if ($now > 0) {
             $this->view->plants[] = new Shape(
                 $this->tuft($clump, $x, $y, max(3.0, $now)),
-                ($role->hasLeavesInAir() || Role::FloatingStem === $role ? 'clump clump-surface ' : 'clump ').self::paint($role),
+                ($clump->hasLeavesInAir() || Role::FloatingStem === $role ? 'clump clump-surface ' : 'clump ').self::paint($role),
             );
         }
         $this->view->plants[] = new Shape(Pen::disc($x, $y, max(3.0, $planted), max(3.0, $planted)), 'clump-planted');

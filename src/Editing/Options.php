@@ -56,7 +56,7 @@ final readonly class Options
     }
 
     /**
-     * @param KindOf $told a field that names a kind of lamp or food
+     * @param KindOf $told a field that names a kind of lamp, food or material
      *
      * @return array<string, string>
      */
@@ -69,6 +69,7 @@ final readonly class Options
                 match ($told->table) {
                     'lamps' => $this->catalogue->lamps,
                     'foods' => $this->catalogue->foods,
+                    'materials' => $this->catalogue->materials,
                     default => throw new \LogicException("$told->table is chosen elsewhere"),
                 },
             ),

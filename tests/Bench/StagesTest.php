@@ -22,13 +22,13 @@ final class StagesTest extends BenchTestCase
     {
         $this->browser->request('GET', "/tanks/$this->tank");
         self::assertSame(
-            ['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals', 'start'],
+            ['vessel', 'bed', 'hardscape', 'light', 'equipment', 'plants', 'water', 'animals', 'start'],
             $this->browser
                 ->getCrawler()
                 ->filter('details.stage')
                 ->extract(['id']),
         );
-        foreach (['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals', 'start'] as $stage) {
+        foreach (['vessel', 'bed', 'hardscape', 'light', 'equipment', 'plants', 'water', 'animals', 'start'] as $stage) {
             self::assertNotSame('', $this->text("#$stage .stage-decided"), "$stage says what is decided");
             self::assertNotSame('', $this->text("#$stage .caution"), "$stage says what to mind");
         }

@@ -23,6 +23,7 @@ final readonly class Material
      * @param Estimate $iron         mg Fe per kg dry that roots can draw
      * @param Estimate $acidity      meq of alkalinity per kg dry that it absorbs while fresh
      * @param Estimate $lime         share of it that is calcite or aragonite
+     * @param Estimate $grain        mm, of what lies in grains; 0 for what crumbles or lies in threads
      */
     public function __construct(
         public string $id,
@@ -41,8 +42,15 @@ final readonly class Material
         public Estimate $iron,
         public Estimate $acidity,
         public Estimate $lime,
+        public Estimate $grain,
         public string $remarks,
     ) {
+    }
+
+    /** Whether it is grains that hold themselves: it needs no cap, clouds little, and rolls. */
+    public function isGranular(): bool
+    {
+        return $this->grain->value > 0;
     }
 
     /** The same material with other likely values of what is least certain. */
@@ -73,6 +81,7 @@ final readonly class Material
             $iron,
             $this->acidity,
             $this->lime,
+            $this->grain,
             $this->remarks,
         );
     }

@@ -54,6 +54,18 @@ final readonly class Mix
         return $this->byVolume(static fn (Material $m): float => $m->lime->value);
     }
 
+    /** Whether all of it lies in grains, so that no cap is wanted. */
+    public function isGranular(): bool
+    {
+        return [] === array_filter($this->shares, static fn (array $share): bool => !$share[0]->isGranular());
+    }
+
+    /** mm: grain of most of it; 0 where it has none. */
+    public function grain(): float
+    {
+        return $this->byVolume(static fn (Material $m): float => $m->grain->value);
+    }
+
     public function retardation(): float
     {
         return $this->byVolume(static fn (Material $m): float => $m->retardation->value);

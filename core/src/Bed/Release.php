@@ -49,8 +49,6 @@ final readonly class Release
     public function __construct(private Bed $bed, Vessel $vessel)
     {
         $contents = $this->contents = $bed->contents($vessel);
-        $capDepth = max($bed->cap?->meanDepth() ?? 0.0, self::FILM);
-        $capPorosity = $bed->cap?->mix->porosity() ?? 0.9;
         $this->nitrate = self::held($contents, static fn (Mix $m): float => $m->nitratePerLitre());
         $this->flush = self::held($contents, static fn (Mix $m): float => $m->flushNitrogenPerLitre()) - $this->nitrate;
         $this->pores = [] === $contents ? 1.0 : max(1e-9, self::held($contents, static fn (Mix $m): float => $m->porosity()));
@@ -58,7 +56,12 @@ final readonly class Release
         // Litres of pore water that would hold as much ammonium as the soil and its pores do at the same pore concentration.
         $this->holdUp =
             [] === $contents ? 1.0 : max(1e-9, self::held($contents, static fn (Mix $m): float => $m->porosity() * $m->retardation()));
-        $this->conductance = (($capPorosity * self::DIFFUSION) / self::tortuosity($capPorosity) / $capDepth) * $bed->face($vessel) * 1000;
+        $conductance = 0.0;
+        foreach ($bed->covers($vessel) as [$share, $depth, $cap]) {
+            $porosity = $cap?->porosity() ?? 0.9;
+            $conductance += $share * (($porosity * self::DIFFUSION) / self::tortuosity($porosity) / max($depth, self::FILM));
+        }
+        $this->conductance = $conductance * $bed->face($vessel) * 1000;
     }
 
     /**

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Buying;
 
-use Olvek\Core\Bed\Layer;
+use Olvek\Core\Bed\Laid;
 use Olvek\Core\Bed\Material;
+use Olvek\Core\Bed\Role;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Plan\MaterialNeed;
 use Olvek\Core\Plan\Plan;
@@ -48,10 +49,10 @@ final readonly class Sheet
         $laid = [];
         $kinds = [];
         $wanted = [];
-        foreach (self::layers($plan) as $name => [$layer, $litres]) {
-            foreach ($layer->mix->shares as [$material, $share]) {
-                $laid[$material->id] = ($laid[$material->id] ?? 0.0) + $litres * $share;
-                $wanted[$material->id] = ($wanted[$material->id] ?? 0.0) + $litres * $share * self::allowance($name);
+        foreach ($plan->bed->laid($plan->vessel) as $part) {
+            foreach ($part->mix->shares as [$material, $share]) {
+                $laid[$material->id] = ($laid[$material->id] ?? 0.0) + $part->litres * $share;
+                $wanted[$material->id] = ($wanted[$material->id] ?? 0.0) + $part->litres * $share * self::allowance($part->role);
                 $kinds[$material->id] = $material;
             }
         }
@@ -87,60 +88,43 @@ final readonly class Sheet
     }
 
     /** Litres to have for each litre laid: a layer's parts settle together. */
-    private static function allowance(string $layer): float
+    private static function allowance(Role $role): float
     {
-        return 1 + ('cap' === $layer ? self::SPILLS : self::SETTLES);
+        return 1 + (Role::Cap === $role ? self::SPILLS : self::SETTLES);
     }
 
-    /** @return array<string, array{Layer, float}> layers and their litres as laid, by name */
-    private static function layers(Plan $plan): array
-    {
-        $bed = $plan->bed;
-        $layers = [];
-        foreach (
-            [
-                'soil' => [$bed->soil, $bed->soilVolume($plan->vessel)],
-                'leaves' => [$bed->leaves, $bed->leafVolume($plan->vessel)],
-                'cap' => [$bed->cap, $bed->capVolume($plan->vessel)],
-            ] as $name => [$layer, $litres]
-        ) {
-            if (null !== $layer && $litres > 0) {
-                $layers[$name] = [$layer, $litres];
-            }
-        }
-
-        return $layers;
-    }
-
-    /** @return list<MixTable> of layers that are mixed of several */
+    /** @return list<MixTable> of layers that are mixed of several, what pots and zones take of the same mix among it */
     private static function mixes(Plan $plan, float $bucket): array
     {
-        $tables = [];
-        foreach (self::layers($plan) as $name => [$layer, $litres]) {
-            if (\count($layer->mix->parts) > 1) {
-                $tables[] = self::mix($name, $layer, $litres * self::allowance($name), $bucket);
+        $parts = [];
+        foreach ($plan->bed->laid($plan->vessel) as $part) {
+            if (\count($part->mix->parts) > 1) {
+                $parts[spl_object_id($part->mix)][] = $part;
             }
         }
 
-        return $tables;
+        return array_values(array_map(static fn (array $same): MixTable => self::mix($same, $bucket), $parts));
     }
 
-    private static function mix(string $name, Layer $layer, float $litres, float $bucket): MixTable
+    /** @param non-empty-list<Laid> $same parts of one mix */
+    private static function mix(array $same, float $bucket): MixTable
     {
+        $mix = $same[0]->mix;
+        $litres = array_sum(array_map(static fn (Laid $l): float => $l->litres * self::allowance($l->role), $same));
         // Less than a bucketful is mixed at once.
         $bucket = min($bucket, $litres);
         $rows = [];
-        foreach ($layer->mix->shares as $n => [$material, $share]) {
+        foreach ($mix->shares as $n => [$material, $share]) {
             $rows[] = [
                 'material' => $material,
-                'parts' => $layer->mix->parts[$n][1],
+                'parts' => $mix->parts[$n][1],
                 'litres' => $litres * $share,
                 'kilograms' => $litres * $share * $material->density->value,
                 'inBucket' => $bucket * $share,
             ];
         }
 
-        return new MixTable($name, $rows, $bucket, $litres / $bucket);
+        return new MixTable($same[0]->layer, $rows, $bucket, $litres / $bucket);
     }
 
     /**

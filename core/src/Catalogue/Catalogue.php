@@ -112,6 +112,7 @@ final readonly class Catalogue
                 'iron',
                 'acidity',
                 'lime',
+                'grain',
                 'remarks',
             ])->rows as $row
         ) {
@@ -132,6 +133,7 @@ final readonly class Catalogue
                 $row->estimate('iron', 0, 20000),
                 $row->estimate('acidity', 0, 2000),
                 $row->estimate('lime', 0, 1),
+                $row->estimate('grain', 0, 50),
                 $row->optionalText('remarks'),
             );
             $found[$material->id] = $material;

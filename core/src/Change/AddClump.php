@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Change;
 
-use Olvek\Core\Plan\Grown;
-use Olvek\Core\Plan\Planting;
 use Olvek\Core\Plan\RefusedEdit;
 use Olvek\Core\Plant\Role;
 
@@ -37,9 +35,6 @@ final readonly class AddClump implements Change
             'pieces' => $this->pieces ?? (\in_array($kind->role, [Role::FastStem, Role::SlowStem, Role::Runner], true) ? 10 : 3),
             'place' => $draft->widestGap(['plants']),
             'row' => $kind->zone->row(),
-            'planting' => Planting::Right->value,
-            'day' => 0,
-            'grown' => Grown::Unknown->value,
         ]);
 
         return $kind->common.' added'.(null === $this->pieces ? '' : ", $this->pieces");

@@ -39,8 +39,6 @@ final readonly class AddPiece implements Change
             'litres' => $this->litres ?? round(self::SHARE * $plan->vessel->volumeBelow($plan->waterLine), 2),
             'place' => $draft->widestGap(['hardscape', 'plants']),
             'row' => 0.5,
-            'fixed' => false,
-            'soaked' => false,
         ]);
 
         return $kind->name.' added'.(null === $this->litres ? '' : ', '.$draft->units->show(Dimension::Volume, $this->litres, 2));

@@ -16,7 +16,7 @@ use Olvek\Core\Unit\UnreadableQuantity;
 final readonly class BedReader
 {
     private const DOSE = '/^bed\.doses\.([a-z0-9-]+)$/D';
-    private const LAYER = '/^bed\.(soil|leaves|cap)\.(mix|material|add|parts\.([a-z0-9-]+))$/D';
+    private const LAYER = '/^bed\.(base|soil|leaves|cap|dressing)\.(mix|material|add|parts\.([a-z0-9-]+))$/D';
 
     public static function isPlace(string $place): bool
     {

@@ -36,6 +36,8 @@ final readonly class BedRecipe
     {
         return [
             LayMix::none('leaves'),
+            LayMix::none('base'),
+            LayMix::none('dressing'),
             new SetNumber('bed.plate', 0.0),
             new SetNumber('bed.core', 0.0),
             new SetNumber('bed.setback', 0.0),

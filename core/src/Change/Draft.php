@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Change;
 
+use Olvek\Core\Bed\Purpose;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Event\EventKind;
+use Olvek\Core\Field\KindOf;
 use Olvek\Core\Plan\Choice;
 use Olvek\Core\Plan\Field;
 use Olvek\Core\Plan\InvalidPlan;
@@ -13,6 +15,7 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Plan\PlanFields;
 use Olvek\Core\Plan\RefusedEdit;
+use Olvek\Core\Plan\SectionReader;
 use Olvek\Core\Unit\UnitSystem;
 
 /**
@@ -23,7 +26,7 @@ use Olvek\Core\Unit\UnitSystem;
 final class Draft
 {
     /** Lists of a plan, whose items stand in places by their ids. */
-    private const ITEM = '/^(plants|animals|hardscape|events)\.([a-z0-9-]+)\.([a-zA-Z0-9]+)$/D';
+    private const ITEM = '/^(plants|animals|hardscape|zones|events)\.([a-z0-9-]+)\.([a-zA-Z0-9]+)$/D';
 
     /**
      * @param array<string, mixed> $data
@@ -116,6 +119,7 @@ final class Draft
             'events' => EventKind::from($kind)->words(),
             'plants' => $this->catalogue->plants[$kind]->common,
             'animals' => $this->catalogue->animals[$kind]->common,
+            'zones' => Purpose::from($kind)->words(),
             default => $this->catalogue->hardscape[$kind]->name,
         };
     }
@@ -144,6 +148,11 @@ final class Draft
         return $this->fields()->choice($place);
     }
 
+    public function kindOf(string $place): ?KindOf
+    {
+        return $this->fields()->kindOf($place);
+    }
+
     /** @return list<array<string, mixed>> of a list of the plan */
     public function items(string $list): array
     {
@@ -158,6 +167,7 @@ final class Draft
             'plants' => 'c',
             'animals' => 'a',
             'hardscape' => 'h',
+            'zones' => 'z',
             default => 'e',
         };
         $n = 1;
@@ -168,10 +178,11 @@ final class Draft
         return $prefix.$n;
     }
 
-    /** @param array<string, mixed> $item */
+    /** @param array<string, mixed> $item what of it has no default, or another */
     public function append(string $list, array $item): void
     {
-        $this->data[$list] = [...$this->items($list), $item];
+        $class = PlanFields::item($list);
+        $this->data[$list] = [...$this->items($list), null === $class ? $item : [...SectionReader::defaults($class), ...$item]];
     }
 
     /**

@@ -10,14 +10,14 @@ use Olvek\Core\Plan\RefusedEdit;
 use Olvek\Core\Unit\UnreadableQuantity;
 
 /**
- * Reads what is typed of a plan's lists: clumps, groups of animals, stones and wood, planned events.
+ * Reads what is typed of a plan's lists: clumps, groups of animals, stones and wood, zones of the bed, planned events.
  *
  * @internal
  */
 final readonly class ItemReader
 {
     /** A list, an id or "add", and what of it. */
-    private const PLACE = '/^(plants|animals|hardscape|events)\.([a-z0-9-]+)(?:\.([a-zA-Z0-9-]+))?$/D';
+    private const PLACE = '/^(plants|animals|hardscape|zones|events)\.([a-z0-9-]+)(?:\.([a-zA-Z0-9-]+))?$/D';
 
     public static function isPlace(string $place): bool
     {
@@ -28,6 +28,9 @@ final readonly class ItemReader
     public function read(string $place, string $typed, Draft $draft): ?Change
     {
         [$list, $id, $what] = [...explode('.', $place, 3), '', ''];
+        if ('add' === $id && 'zones' === $list && '' !== $what) {
+            throw new RefusedEdit('Olvek does not know this part of a plan.');
+        }
         if ('add' === $id) {
             return '' === $what ? self::add($list, $typed) : self::addSoMany($list, $what, $typed, $draft);
         }
@@ -47,6 +50,7 @@ final readonly class ItemReader
             'plants' => new AddClump($typed),
             'animals' => new AddGroup($typed),
             'hardscape' => new AddPiece($typed),
+            'zones' => new AddZone($typed),
             default => self::addEvent($typed),
         };
     }

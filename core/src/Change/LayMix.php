@@ -16,10 +16,18 @@ final readonly class LayMix implements Change
      * m of a layer that was not there before, in whole millimetres and in quarters of an inch. C: 2.5 cm of soil; cap a little more; leaves
      * half as much.
      */
-    private const NEW_LAYER = ['soil' => [0.025, 0.0254], 'leaves' => [0.013, 0.0127], 'cap' => [0.03, 0.03175]];
+    private const NEW_LAYER = [
+        'base' => [0.02, 0.01905],
+        'soil' => [0.025, 0.0254],
+        'leaves' => [0.013, 0.0127],
+        'cap' => [0.03, 0.03175],
+        'dressing' => [0.006, 0.00635],
+    ];
+    /** What the layers are called that have no other name. */
+    private const NAMES = ['base' => 'lowest layer', 'dressing' => 'top layer'];
 
     /**
-     * @param string               $layer "soil", "leaves" or "cap"
+     * @param string               $layer "base", "soil", "leaves", "cap" or "dressing"
      * @param array<string, float> $parts by volume, by id of the material; none for no such layer
      */
     public function __construct(private string $layer, private array $parts)
@@ -56,7 +64,7 @@ final readonly class LayMix implements Change
     public function make(Draft $draft): ?string
     {
         if ([] === $this->parts) {
-            return $draft->put(['bed', $this->layer], null) ? "$this->layer none" : null;
+            return $draft->put(['bed', $this->layer], null) ? self::name($this->layer).' none' : null;
         }
         $mix = $names = [];
         foreach ($this->parts as $id => $parts) {
@@ -71,7 +79,14 @@ final readonly class LayMix implements Change
             return null;
         }
 
-        return $draft->put(['bed', $this->layer], [...$old, 'mix' => $mix]) ? "$this->layer ".mb_strtolower(implode(', ', $names)) : null;
+        return $draft->put(['bed', $this->layer], [...$old, 'mix' => $mix])
+            ? self::name($this->layer).' '.mb_strtolower(implode(', ', $names))
+            : null;
+    }
+
+    private static function name(string $layer): string
+    {
+        return self::NAMES[$layer] ?? $layer;
     }
 
     /**
@@ -82,8 +97,8 @@ final readonly class LayMix implements Change
     public static function material(Draft $draft, string $layer, string $id): string
     {
         $material = $draft->catalogue->materials[$id] ?? null;
-        if (null === $material || ('cap' === $layer && Role::Cap !== $material->role)) {
-            throw new RefusedEdit(\sprintf('Choose a %s from the list.', $layer));
+        if (null === $material || (\in_array($layer, ['cap', 'dressing'], true) && Role::Cap !== $material->role)) {
+            throw new RefusedEdit(\sprintf('Choose a %s from the list.', self::name($layer)));
         }
 
         return $material->name;

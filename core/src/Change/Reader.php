@@ -7,6 +7,7 @@ namespace Olvek\Core\Change;
 use Olvek\Core\Plan\Choice;
 use Olvek\Core\Plan\Field;
 use Olvek\Core\Plan\Method;
+use Olvek\Core\Plan\PlanFields;
 use Olvek\Core\Plan\RefusedEdit;
 use Olvek\Core\Plan\StartWay;
 use Olvek\Core\Unit\QuantityReader;
@@ -47,6 +48,7 @@ final readonly class Reader
         return \in_array($place, self::WORDS, true)
             || null !== Field::at($place)
             || null !== Choice::at($place)
+            || null !== PlanFields::of()->kindOf($place)
             || ItemReader::isPlace($place)
             || BedReader::isPlace($place);
     }
@@ -83,6 +85,9 @@ final readonly class Reader
         $choice = $draft->choice($place);
         if (null !== $choice) {
             return new Choose($place, $choice->read($typed));
+        }
+        if (null !== $draft->kindOf($place)) {
+            return new TakeKind($place, $typed);
         }
         $field = $draft->field($place);
         $stored = $draft->get($draft->keys($place));

@@ -20,7 +20,9 @@ final readonly class Nested
     /** Its path under another, the key of a list's item still open. */
     public function under(string $path): string
     {
-        return implode('.', array_filter([$path, $this->section->path], static fn (string $part): bool => '' !== $part));
+        return str_starts_with($this->section->path, '/')
+            ? substr($this->section->path, 1)
+            : implode('.', array_filter([$path, $this->section->path], static fn (string $part): bool => '' !== $part));
     }
 
     /** @return array<string, object> by path: one, none, or a list's by their keys */

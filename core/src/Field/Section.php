@@ -12,7 +12,8 @@ namespace Olvek\Core\Field;
 final readonly class Section
 {
     /**
-     * @param string            $path  in the document, under that of the object that holds it; "" for the same; lists end in ".*"
+     * @param string            $path  in the document, under that of the object that holds it; "" for the same; from the root where it
+     *                                 begins with "/"; lists end in ".*"
      * @param class-string|null $of    class of a list's items, or enum whose cases are the fields; null for the property's own class
      * @param string            $label before the labels of its fields
      */

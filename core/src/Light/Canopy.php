@@ -28,9 +28,16 @@ final class Canopy
      * Share of the light that passes floaters.
      *
      * @param float $cover m² of mat per m² of surface; above 1 they lie in layers
+     * @param float $part  share (0–1) of the surface to which they are kept
+     *
+     * @return float mean of the whole surface
      */
-    public static function underFloaters(float $cover): float
+    public static function underFloaters(float $cover, float $part = 1.0): float
     {
+        if ($part < 1.0) {
+            return 1 - $part + $part * self::underFloaters($cover / $part);
+        }
+
         return (1 - self::FLOATER_SHADE * min(1.0, $cover)) * ($cover > 1 ? self::LAYER ** ($cover - 1) : 1.0);
     }
 }

@@ -51,7 +51,39 @@ final readonly class Lamp
         public ?LampKind $kind = null,
         #[Number('watts (0: by lumens)', Dimension::Count, 0.0, 2000.0, 'that it draws, where its lumens were told by them; 0 otherwise'),]
         public float $watts = 0.0,
+        #[Section('')] public SecondLamp $second = new SecondLamp(),
     ) {
+    }
+
+    /** Hours a day for which any lamp is on, where the first burns for so many. */
+    public function burning(float $hours): float
+    {
+        return $this->second->burns() ? max($hours, $this->second->hours) : $hours;
+    }
+
+    /**
+     * What falls on a water surface in m² in a day, µmol h m⁻² s⁻¹, where the first lamp burns for so many hours: in dawn and dusk half as
+     * much as between them.
+     */
+    public function daily(float $area, float $hours): float
+    {
+        $second = $this->second;
+
+        return $this->of($this->lumens, $this->kind, $area) * $this->programme->full($hours) +
+            ($second->burns() ? $this->of($second->flux(), $second->kind, $area) * $second->hours : 0.0);
+    }
+
+    /** PPFD of the first lamp at full strength, with the second where both are on. */
+    public function brightest(float $area): float
+    {
+        return $this->of($this->lumens, $this->kind, $area) +
+            ($this->second->burns() ? $this->of($this->second->flux(), $this->second->kind, $area) : 0.0);
+    }
+
+    /** PPFD at night on a water surface in m². */
+    public function atNight(float $area): float
+    {
+        return $this->of($this->programme->night, $this->kind, $area);
     }
 
     public function withLanding(float $share): self
@@ -59,10 +91,12 @@ final readonly class Lamp
         return Fields::with($this, ['landing' => $share]);
     }
 
-    /** Mean PPFD on a water surface in m², µmol m⁻² s⁻¹. */
+    /** Mean PPFD on a water surface in m² while any lamp is on, µmol m⁻² s⁻¹; as if one burnt, where none does. */
     public function atSurface(float $area): float
     {
-        return (($this->lumens / ($this->kind->lumensPerMicromole->value ?? self::LUMENS_PER_MICROMOLE)) * $this->landed($area)) / $area;
+        $hours = $this->burning($this->hours);
+
+        return $hours > 0 ? $this->daily($area, $this->hours) / $hours : $this->of($this->lumens, $this->kind, $area);
     }
 
     /** Share of the light that lands on a water surface in m²: less, the higher the lamp hangs. */
@@ -71,10 +105,16 @@ final readonly class Lamp
         return min(1.0, ($this->landing * self::seen($area, $this->height)) / self::seen($area, self::USUAL_HEIGHT));
     }
 
-    /** Moles of photons per m² and day at a PPFD, for the lamp's hours. */
+    /** Moles of photons per m² and day at a PPFD, for the lamps' hours. */
     public function dailyIntegral(float $photonFluxDensity): float
     {
-        return ($photonFluxDensity * 3600 * $this->hours) / 1e6;
+        return ($photonFluxDensity * 3600 * $this->burning($this->hours)) / 1e6;
+    }
+
+    /** PPFD of so many lumens of a kind. */
+    private function of(float $lumens, ?LampKind $kind, float $area): float
+    {
+        return (($lumens / ($kind->lumensPerMicromole->value ?? self::LUMENS_PER_MICROMOLE)) * $this->landed($area)) / $area;
     }
 
     /**

@@ -18,6 +18,8 @@ final readonly class Programme
      * @param float $startShare share (0–1) of its strength in the first week
      * @param float $stepShare  share by which it rises each week
      * @param bool  $held       true where it goes back a step whenever algae show
+     * @param float $dawn       hours in which it comes up, and in which it goes down, within its day
+     * @param float $night      lm of a night light
      */
     public function __construct(
         #[Number('lights on at', Dimension::Duration, 0.0, 24.0, 'hour of the day at which it goes on', unit: '', clock: true)]
@@ -32,7 +34,17 @@ final readonly class Programme
         public float $stepShare = 0.0,
         #[YesNo('when algae show', 'back a step, or wait', 'go on all the same', 'goes back a step whenever algae show')]
         public bool $held = true,
+        #[Number('dawn, and dusk, of', Dimension::Duration, 0.0, 6.0, 'hours to come up, and to go down, within its day', decimals: 2)]
+        public float $dawn = 0.0,
+        #[Number('night light (0: none)', Dimension::LuminousFlux, 0.0, 2000.0, 'lm that burn while the lamp is off', decimals: 0)]
+        public float $night = 0.0,
     ) {
+    }
+
+    /** Hours at full strength that give as much light as a day of so many: it comes up and goes down evenly. */
+    public function full(float $hours): float
+    {
+        return $hours >= 24 ? $hours : $hours - min($this->dawn, $hours / 2);
     }
 
     /** Strength of the next week after a week at this one. */

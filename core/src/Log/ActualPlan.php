@@ -7,7 +7,6 @@ namespace Olvek\Core\Log;
 use Olvek\Core\Event\AlgaeSeen;
 use Olvek\Core\Event\Event;
 use Olvek\Core\Event\EventKind;
-use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\Run\UsualCare;
@@ -35,7 +34,7 @@ final readonly class ActualPlan
             $first = array_shift($lots);
             // Those that wait stay in the plan, so that groups keep their places, but far beyond any first weeks.
             $actual = $actual->withGroup(
-                new Group($group->id, $group->kind, null === $first ? $group->count : (int) $first->amount, $first->day ?? Plan::LAST_DAY),
+                $group->with(null === $first ? $group->count : (int) $first->amount, $first->day ?? Plan::LAST_DAY),
             );
             foreach ($lots as $lot) {
                 $events[] = $lot->event();

@@ -33,6 +33,9 @@ final class CapOverSoil implements Criterion
         if (null === $soil || 0.0 === $soil->front + $soil->back) {
             return Margin::idle(MarginId::Cap, 'no soil', 'There is no soil to hold back; the bed feeds no roots either.');
         }
+        if ($soil->mix->isGranular()) {
+            return Margin::idle(MarginId::Cap, 'none needed', 'Granules hold themselves: they are laid as they are, without a cap.');
+        }
         if ($soil->mix->flushNitrogenPerLitre() < self::HARMLESS) {
             return Margin::idle(
                 MarginId::Cap,
@@ -51,8 +54,15 @@ final class CapOverSoil implements Criterion
         $thinnest = $ratios['front'] <= $ratios['back'] ? Side::Front : Side::Back;
         $worst = $thinnest->value;
         $ratio = $ratios[$worst];
-        $soilThere = $units->show(Dimension::Length, $soil->depth($thinnest));
-        $capThere = $units->show(Dimension::Length, $cap?->depth($thinnest) ?? 0.0);
+        [$soilHere, $capHere] = [$soil->depth($thinnest), $cap?->depth($thinnest) ?? 0.0];
+        foreach ($plan->bed->zones as $zone) {
+            $depth = self::soilShare(null === $zone->soilKind ? $soil->mix : Mix::pure($zone->soilKind)) * $zone->soil;
+            if ($depth > 0 && $zone->cap / $depth < $ratio) {
+                [$ratio, $worst, $soilHere, $capHere] = [$zone->cap / $depth, $zone->purpose->words(), $zone->soil, $zone->cap];
+            }
+        }
+        $soilThere = $units->show(Dimension::Length, $soilHere);
+        $capThere = $units->show(Dimension::Length, $capHere);
         $flush = $release->atFilling() / $plan->netWater();
 
         return Margin::atLeast(

@@ -25,7 +25,7 @@ final class CarbonSupply implements Criterion
 
     public static function margin(Outlook $outlook): Margin
     {
-        $submerged = array_filter($outlook->plan->clumps, static fn (Clump $c): bool => !$c->kind->role->hasLeavesInAir());
+        $submerged = array_filter($outlook->plan->clumps, static fn (Clump $c): bool => !$c->hasLeavesInAir());
         if ([] === $submerged) {
             return Margin::idle(MarginId::Carbon, 'not needed', 'No plant here lives on the water’s carbon.');
         }

@@ -62,7 +62,7 @@ final readonly class ClumpLight
         $area = $plan->surface();
         $mat = 0.0;
         $light = $places = $areas = $leaves = [];
-        $tops = array_map(static fn (Clump $c): float => self::top($c, $plan), $plan->clumps);
+        $tops = array_map(static fn (Clump $c): float => $plan->top($c), $plan->clumps);
         $order = array_keys($plan->clumps);
         usort($order, static fn (int $a, int $b): int => [$tops[$b], $a] <=> [$tops[$a], $b]);
         foreach ($order as $i) {
@@ -74,27 +74,19 @@ final readonly class ClumpLight
             }
             $places[$i] = [$clump->place * $plan->vessel->length(), $clump->row * $plan->vessel->width()];
             $areas[$i] = Spread::area($clump->area(), $masses[$clump->id] / max(1e-9, $clump->biomass()));
-            $leaves[$i] = Canopy::LEAF_AREA * $masses[$clump->id] * $clump->kind->role->overWater();
+            $leaves[$i] = Canopy::LEAF_AREA * $masses[$clump->id] * $clump->overWater();
         }
         $mat /= $area;
-        $down = $surface * Canopy::underFloaters($mat);
+        $down = $surface * Canopy::underFloaters($mat, $plan->floaterPart());
         [$within, $floor] = Shade::within($places, $areas, $leaves, $area);
         foreach ($within as $i => $share) {
             $clump = $plan->clumps[$i];
-            $light[$clump->id] = $clump->kind->role->hasLeavesInAir()
+            $light[$clump->id] = $clump->hasLeavesInAir()
                 ? $surface * $share
                 : $down * $share * WaterColumn::transmission($plan->waterLine - min($plan->waterLine, $tops[$i]), $attenuation);
         }
         $water = WaterColumn::transmission($plan->waterLine - $plan->bed->meanDepth(), $attenuation);
 
-        return new self($light, $surface, $down * $floor * $water, $surface * $water, min(1.0, $mat));
-    }
-
-    /** m above the inside bottom that a clump's leaves reach. */
-    public static function top(Clump $clump, Plan $plan): float
-    {
-        return $clump->kind->role->hasLeavesInAir()
-            ? $plan->waterLine + $clump->kind->height->value
-            : min($plan->waterLine, $plan->bed->meanDepth() + $clump->kind->height->value);
+        return new self($light, $surface, $down * $floor * $water, $surface * $water, min($plan->floaterPart(), $mat));
     }
 }

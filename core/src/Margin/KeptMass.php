@@ -39,7 +39,7 @@ final class KeptMass implements Criterion
         $end = $outlook->lastDay();
         $planted = $least = $names = [];
         foreach ($plan->clumps as $i => $clump) {
-            if (!$clump->kind->role->standsOnFloor() || $clump->day + self::SETTLED > $end) {
+            if (!$clump->standsOnFloor() || $clump->day + self::SETTLED > $end) {
                 continue;
             }
             $kind = $clump->kind->id;

@@ -25,7 +25,7 @@ final class LitClumps implements Criterion
     {
         $trace = $outlook->trace;
         // Ferns, anubias and mosses hold on in any light (C), and what stands in the air has the room's.
-        $asked = array_keys(array_filter($outlook->plan->clumps, static fn (Clump $c): bool => $c->kind->role->standsOnFloor()));
+        $asked = array_keys(array_filter($outlook->plan->clumps, static fn (Clump $c): bool => $c->standsOnFloor()));
         // What is too cold to grow rests, and wants little light.
         $lit = array_map(
             static fn (array $shares, float $celsius): array => $celsius < self::RESTS

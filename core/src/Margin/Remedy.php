@@ -19,6 +19,7 @@ use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Change\TakeWater;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Group;
+use Olvek\Core\Plan\Heating;
 use Olvek\Core\Plan\Inoculum;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plant\Role;
@@ -123,10 +124,7 @@ enum Remedy: string
             self::SoftTopUp => $plan->site->sealed
                 ? null
                 : ['top up with reverse osmosis or rain water', [new TakeWater(TakeWater::TOP_UP, 'reverse-osmosis')]],
-            self::Warmer => [
-                'keep it '.$units->show(Dimension::TemperatureDifference, 2.0, 0).' warmer',
-                [new SetNumber('site.temperature', $plan->site->temperature + 2)],
-            ],
+            self::Warmer => self::warmer($plan, $units),
             self::Cooler => [
                 'keep it '.$units->show(Dimension::TemperatureDifference, 2.0, 0).' cooler',
                 [new SetNumber('site.temperature', $plan->site->temperature - 2)],
@@ -134,6 +132,35 @@ enum Remedy: string
             self::Limestone => self::dose($plan, 'limestone', 'mix crushed limestone into the soil'),
             self::RootTabs => self::dose($plan, 'root-tab', 'press root tabs into the soil'),
             self::Grazers => self::grazers($plan),
+        };
+    }
+
+    /**
+     * A heater where one can hang, set to what the neediest wants; else a warmer place.
+     *
+     * @return array{string, list<Change>}
+     */
+    private static function warmer(Plan $plan, UnitSystem $units): array
+    {
+        $coolest = max([
+            $plan->coldest() + 1,
+            ...array_map(static fn (Clump|Group $thing): float => $thing->kind->coolest->value, [...$plan->clumps, ...$plan->groups]),
+        ]);
+        $target = min(30.0, ceil($coolest + 1));
+
+        return match (true) {
+            $plan->equipment->heats() => [
+                'heat it to '.$units->show(Dimension::Temperature, $target, 0),
+                [new SetNumber('equipment.target', $target), new SetNumber('equipment.watts', 0.0)],
+            ],
+            $plan->site->sealed || $plan->site->isOutdoors() => [
+                'keep it '.$units->show(Dimension::TemperatureDifference, 2.0, 0).' warmer',
+                [new SetNumber('site.temperature', $plan->site->temperature + 2)],
+            ],
+            default => [
+                'fit a heater, set to '.$units->show(Dimension::Temperature, $target, 0),
+                [new Choose('equipment.heating', Heating::Tank->value), new SetNumber('equipment.target', $target)],
+            ],
         };
     }
 

@@ -75,7 +75,8 @@ final class Room implements Criterion
                     $complaints[] = \sprintf('%s and %s fight', $kind->common, $other->kind->common);
                 }
             }
-            if (self::fights($kind, $count, $litres)) {
+            // Males fight for ground; where nobody knows their sex, they may all be males.
+            if (self::fights($kind, $plan->males($kind), $litres)) {
                 $complaints[] = \sprintf('%s fight: keep one, or one male', $kind->common);
             }
         }

@@ -44,7 +44,7 @@ final readonly class ShadeMap
             } elseif ($area > 0) {
                 $places[] = [$clump->place * $length, $clump->row * $width];
                 $areas[] = $area;
-                $leaves[] = Canopy::LEAF_AREA * $snapshot->clumps[$i] * $clump->kind->role->overWater();
+                $leaves[] = Canopy::LEAF_AREA * $snapshot->clumps[$i] * $clump->overWater();
             }
         }
         $open = $bare * Canopy::underFloaters($mat);

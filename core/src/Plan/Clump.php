@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\Field\Fields;
 use Olvek\Core\Field\Item;
 use Olvek\Core\Field\Number;
 use Olvek\Core\Field\OneOf;
 use Olvek\Core\Plant\Kind;
+use Olvek\Core\Plant\Role;
+use Olvek\Core\Supply\Source;
 use Olvek\Core\Unit\Dimension;
 
 /** One kind of plant in one place. */
@@ -41,6 +44,15 @@ final readonly class Clump implements Item
         #[OneOf('planting depth', 'deep: down into raw soil, or with the rhizome buried')] public Planting $planting = Planting::Right,
         #[Number('planted on day', Dimension::Count, 0, 365, 'on which it is planted, after filling', decimals: 0)] public int $day = 0,
         #[OneOf('grown before', 'how it was grown before: leaves made in air are lost under water')] public Grown $grown = Grown::Unknown,
+        #[OneOf('fixed', 'where and how it is fixed', when: 'hasSeat')] public Seat $seat = Seat::Usual,
+        #[Number('fixed above the bed by', Dimension::Length, 0.0, 3.0, 'm over the ground at which it is fixed', when: 'isOffBed')]
+        public float $raised = 0.0,
+        #[OneOf('stands', 'whether it stands under water', when: 'canEmerge')] public Emersion $emersion = Emersion::Under,
+        #[OneOf('floaters', 'what keeps them from closing the surface', when: 'floats')]
+        public FloaterKeeping $keeping = FloaterKeeping::Free,
+        #[Number('their part of the surface', Dimension::Share, 0.05, 1.0, 'that they may cover', decimals: 0, when: 'isKept')]
+        public float $part = 0.5,
+        #[OneOf('comes from', 'where it comes from')] public Source $source = Source::Shop,
     ) {
     }
 
@@ -51,12 +63,72 @@ final readonly class Clump implements Item
 
     public function withKind(Kind $kind): self
     {
-        return new self($this->id, $kind, $this->pieces, $this->place, $this->row, $this->planting, $this->day, $this->grown);
+        return Fields::with($this, ['kind' => $kind]);
     }
 
     public function withPieces(int $pieces): self
     {
-        return new self($this->id, $this->kind, $pieces, $this->place, $this->row, $this->planting, $this->day, $this->grown);
+        return Fields::with($this, ['pieces' => $pieces]);
+    }
+
+    public function floats(): bool
+    {
+        return $this->kind->role->coversSurface();
+    }
+
+    /** Whether its kind could stand above water as well as under it. */
+    public function canEmerge(): bool
+    {
+        return match ($this->kind->role) {
+            Role::Epiphyte, Role::Moss, Role::Carpet, Role::Rosette, Role::FastStem, Role::SlowStem => true,
+            default => false,
+        };
+    }
+
+    public function hasSeat(): bool
+    {
+        return !$this->floats() && Role::FloatingStem !== $this->kind->role;
+    }
+
+    /** Whether it is fixed to something over the ground. */
+    public function isOffBed(): bool
+    {
+        return $this->seat->isOffBed();
+    }
+
+    public function isKept(): bool
+    {
+        return $this->floats() && FloaterKeeping::Free !== $this->keeping;
+    }
+
+    /** Share of the surface that it may cover, where it floats. */
+    public function mayCover(): float
+    {
+        return $this->isKept() ? $this->part : 1.0;
+    }
+
+    /** True where its leaves are in air: full lamp light and the air's CO2. */
+    public function hasLeavesInAir(): bool
+    {
+        return $this->kind->role->hasLeavesInAir() || Emersion::Under !== $this->emersion;
+    }
+
+    /** Share of its leaves that hangs over the water, or is in it, and shades it. */
+    public function overWater(): float
+    {
+        return Emersion::Under === $this->emersion ? $this->kind->role->overWater() : $this->emersion->overWater();
+    }
+
+    /** True where it has a place in the bed that others may fill. */
+    public function standsOnFloor(): bool
+    {
+        return $this->kind->role->standsOnFloor() && !$this->isOffBed() && Emersion::Wicking !== $this->emersion;
+    }
+
+    /** Share of what its kind loses after the move that it loses: what goes on growing in air keeps the leaves that it made there. J. */
+    public function melts(): float
+    {
+        return Emersion::Under === $this->emersion || Grown::Air !== $this->grown ? $this->grown->melt() : Grown::Water->melt();
     }
 
     /** g dry as planted. */

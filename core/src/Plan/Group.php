@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace Olvek\Core\Plan;
 
 use Olvek\Core\Animal\Kind;
+use Olvek\Core\Animal\Sexes;
+use Olvek\Core\Field\Fields;
 use Olvek\Core\Field\Item;
 use Olvek\Core\Field\Number;
+use Olvek\Core\Field\OneOf;
+use Olvek\Core\Supply\Source;
 use Olvek\Core\Unit\Dimension;
 
 /** Animals of one kind that come together on one day. */
@@ -28,12 +32,22 @@ final readonly class Group implements Item
         public int $count,
         #[Number('stocking day', Dimension::Count, 0, 1095, 'days after filling on which they come', decimals: 0)]
         public int $day,
+        #[OneOf('sexes', 'of which sex they are')] public Sexes $sexes = Sexes::Mixed,
+        #[Number('quarantine before, days', Dimension::Count, 0, 120, 'in a vessel of their own; 0 for none', decimals: 0)]
+        public int $quarantine = 0,
+        #[OneOf('come from', 'where they come from')] public Source $source = Source::Shop,
     ) {
     }
 
     public function key(): string
     {
         return $this->id;
+    }
+
+    /** The same animals, so many of them, on another day. */
+    public function with(int $count, int $day): self
+    {
+        return Fields::with($this, ['count' => $count, 'day' => $day]);
     }
 
     /** g wet. */

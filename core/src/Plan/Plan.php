@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Core\Plan;
 
 use Olvek\Core\Animal\Feed;
+use Olvek\Core\Animal\Kind as Animal;
+use Olvek\Core\Animal\Sexes;
 use Olvek\Core\Bed\Bed;
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Mix;
@@ -71,6 +73,8 @@ final readonly class Plan
         #[Section('topUp')] public ?SourceWater $topUp = null,
         #[Section('preparation')] public Preparation $preparation = new Preparation(),
         public array $events = [],
+        #[Section('stand')] public Stand $stand = new Stand(),
+        #[Section('equipment')] public Equipment $equipment = new Equipment(),
     ) {
         $problems = Rules::broken($this);
         if ([] !== $problems) {
@@ -202,13 +206,47 @@ final readonly class Plan
         return $this->vessel->volumeBelow($this->waterLine) -
             $this->bed->volume($this->vessel) +
             $this->bed->voidVolume($this->vessel) -
+            $this->bed->potted() -
             $this->displaced();
     }
 
-    /** Litres that stones and wood take up. */
+    /** Litres of water that stones and wood take the place of. */
     public function displaced(): float
     {
-        return array_sum(array_map(static fn (Piece $p): float => $p->litres, $this->pieces));
+        return array_sum(array_map(fn (Piece $p): float => $p->litres * $this->submerged($p), $this->pieces));
+    }
+
+    /** Share (0–1) of a piece that is under water: all of it, unless it is measured and stands out. */
+    public function submerged(Piece $piece): float
+    {
+        return $piece->height > 0
+            ? max(0.0, min(1.0, ($this->waterLine - $this->bed->ground($piece->place, $piece->row)) / $piece->height))
+            : 1.0;
+    }
+
+    /** The stone under which a clump would have to root; null where the ground is free. Only stones that were measured tell. */
+    public function stoneOver(Clump $clump): ?Piece
+    {
+        foreach ($clump->standsOnFloor() ? $this->pieces : [] as $piece) {
+            $along = ($piece->place - $clump->place) * $this->vessel->length();
+            $across = ($piece->row - $clump->row) * $this->vessel->width();
+            if (!$piece->kind->wood && $piece->isMeasured() && $piece->covers($along, $across)) {
+                return $piece;
+            }
+        }
+
+        return null;
+    }
+
+    /** Share (0–1) of the surface that floaters may cover: what each kind may, together; all of it where any drifts freely. */
+    public function floaterPart(): float
+    {
+        $parts = array_map(
+            static fn (Clump $c): float => $c->mayCover(),
+            array_filter($this->clumps, static fn (Clump $c): bool => $c->floats()),
+        );
+
+        return [] === $parts ? 1.0 : min(1.0, array_sum($parts));
     }
 
     /** m² of ground to plant in: the bed's upper face; without a bed, the vessel's bottom. */
@@ -227,12 +265,27 @@ final readonly class Plan
     public function soilUnder(Clump $clump): float
     {
         $soil = $this->bed->soil;
+        $zone = $this->bed->zoneAt($clump->place, $clump->row);
+        if (null !== $this->stoneOver($clump)) {
+            return 0.0;
+        }
+        if (null !== $zone) {
+            return $zone->soil;
+        }
 
         if (null === $soil || $clump->row * $this->vessel->width() < $this->bed->setback) {
             return 0.0;
         }
 
         return $soil->at($clump->row);
+    }
+
+    /** m above the inside bottom that a clump's leaves reach. */
+    public function top(Clump $clump): float
+    {
+        return $clump->hasLeavesInAir()
+            ? $this->waterLine + $clump->kind->height->value
+            : min($this->waterLine, $this->bed->ground($clump->place, $clump->row) + $clump->raised + $clump->kind->height->value);
     }
 
     /** The stone or wood that a clump is tied to: the nearest, where its kind grows on such and one stands near; null for none. */
@@ -250,12 +303,74 @@ final readonly class Plan
         return $nearest;
     }
 
-    /** m² on which bacteria settle: the upper grains of the bed, the wetted walls, stones and wood. */
+    /** m² on which bacteria settle: the upper grains of the bed, the wetted walls, stones and wood, the sponge of a filter. */
     public function wettedSurface(): float
     {
         return self::GRAIN_SURFACE * $this->floor() +
             $this->vessel->wallArea($this->bed->meanDepth(), $this->waterLine) +
-            array_sum(array_map(static fn (Piece $p): float => $p->surface(), $this->pieces));
+            array_sum(array_map(static fn (Piece $p): float => $p->surface(), $this->pieces)) +
+            $this->equipment->surface();
+    }
+
+    /** °C of the water on a day after filling, as season, room and heater have it. */
+    public function temperatureOn(int $day): float
+    {
+        $unheated = $this->site->temperatureOn($day);
+        $equipment = $this->equipment;
+
+        return match ($equipment->heating) {
+            Heating::None => $unheated,
+            Heating::Room => max($unheated, $equipment->target - Site::BELOW_AIR),
+            Heating::Tank => max(
+                $unheated,
+                0.0 === $equipment->watts
+                    ? $equipment->target
+                    : min($equipment->target, $unheated + $equipment->watts / HeatLoss::perKelvin($this)),
+            ),
+        };
+    }
+
+    /** °C of the air over the water on a day. */
+    public function airOn(int $day): float
+    {
+        return Heating::Room === $this->equipment->heating
+            ? max($this->equipment->target, $this->site->airOn($day))
+            : $this->site->airOn($day);
+    }
+
+    /** °C of the water on the coldest day of the year. */
+    public function coldest(): float
+    {
+        return min(array_map($this->temperatureOn(...), range(0, 364)));
+    }
+
+    /** Exchange of gases with the air, times that of still water. */
+    public function exchange(): float
+    {
+        return max($this->site->movement->exchange(), $this->equipment->exchange($this->netWater()));
+    }
+
+    /** Whether a kind has both sexes, in one group or in several. */
+    public function canBreed(Animal $kind): bool
+    {
+        $sexes = array_map(
+            static fn (Group $g): Sexes => $g->sexes,
+            array_filter($this->groups, static fn (Group $g): bool => $g->kind->id === $kind->id),
+        );
+
+        return [] !== array_filter($sexes, static fn (Sexes $s): bool => $s->breed())
+            || (\in_array(Sexes::Males, $sexes, true) && \in_array(Sexes::Females, $sexes, true));
+    }
+
+    /** Males that there may be of a kind: all of those whose sex nobody knows. */
+    public function males(Animal $kind): int
+    {
+        return array_sum(
+            array_map(
+                static fn (Group $g): int => $g->kind->id === $kind->id ? $g->sexes->males($g->count) : 0,
+                $this->groups,
+            ),
+        );
     }
 
     /** Day on which the first animals come, or null. */

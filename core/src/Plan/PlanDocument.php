@@ -10,6 +10,7 @@ use Olvek\Core\Bed\Dose;
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Mix;
 use Olvek\Core\Bed\Role;
+use Olvek\Core\Bed\Zone;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Field\Fields;
@@ -106,7 +107,7 @@ final readonly class PlanDocument
             'vessel' => self::vessel($root->child('vessel')),
             'waterLine' => $root->number('waterLine'),
             'site' => $this->site($root->child('site')),
-            'bed' => $this->bed($root->child('bed')),
+            'bed' => $this->bed($root, $root->child('bed')),
             'lamp' => $this->sections->read(Lamp::class, $root->child('light')),
             'clumps' => $this->clumps($root),
             'water' => $this->sections->read(SourceWater::class, $root->child('water')),
@@ -116,9 +117,13 @@ final readonly class PlanDocument
             'care' => $this->sections->read(Care::class, $root->child('care')),
             'inoculum' => $start->choice('inoculum', Inoculum::class),
             'pieces' => $this->pieces($root),
-            'topUp' => null === $topUp ? null : $this->sections->read(SourceWater::class, $topUp),
+            'topUp' => $this->optional(SourceWater::class, $topUp),
             'preparation' => $this->preparation($root, $start),
             'events' => $this->events($root),
+            ...array_filter([
+                'stand' => $this->optional(Stand::class, $root->optionalChild('stand')),
+                'equipment' => $this->optional(Equipment::class, $root->optionalChild('equipment')),
+            ]),
         ];
         $root->finish();
 
@@ -135,13 +140,18 @@ final readonly class PlanDocument
             'vessel' => ['shape' => $plan->vessel->shape()->value, ...$plan->vessel->measures()],
             'waterLine' => $plan->waterLine,
             'site' => SectionReader::write($plan->site),
+            'stand' => SectionReader::write($plan->stand),
+            'equipment' => SectionReader::write($plan->equipment),
             'bed' => [
+                'base' => self::layerData($plan->bed->base),
                 'soil' => self::layerData($plan->bed->soil),
                 'leaves' => self::layerData($plan->bed->leaves),
                 'cap' => self::layerData($plan->bed->cap),
+                'dressing' => self::layerData($plan->bed->dressing),
                 ...SectionReader::write($plan->bed),
                 'doses' => array_map(static fn (Dose $d): array => ['kind' => $d->amendment->id, 'grams' => $d->grams], $plan->bed->doses),
             ],
+            'zones' => array_map(static fn (Zone $z): array => ['id' => $z->id, ...SectionReader::write($z)], $plan->bed->zones),
             'hardscape' => array_map(
                 static fn (Piece $p): array => ['id' => $p->id, 'kind' => $p->kind->id, ...SectionReader::write($p)],
                 $plan->pieces,
@@ -197,13 +207,16 @@ final readonly class PlanDocument
         );
     }
 
-    private function bed(DocumentReader $reader): Bed
+    private function bed(DocumentReader $root, DocumentReader $reader): Bed
     {
         return $this->sections->read(Bed::class, $reader, [
             'soil' => $this->layer($reader->optionalChild('soil'), Role::Soil),
             'cap' => $this->layer($reader->optionalChild('cap'), Role::Cap),
             'leaves' => $this->layer($reader->optionalChild('leaves'), Role::Soil),
+            'base' => $this->layer($reader->optionalChild('base'), Role::Soil),
+            'dressing' => $this->layer($reader->optionalChild('dressing'), Role::Cap),
             'doses' => $this->doses($reader),
+            'zones' => $this->zones($root),
         ]);
     }
 
@@ -224,6 +237,18 @@ final readonly class PlanDocument
         $reader = $root->optionalChild('preparation');
 
         return null === $reader ? new Preparation(...$given) : $this->sections->read(Preparation::class, $reader, $given);
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T|null
+     */
+    private function optional(string $class, ?DocumentReader $reader): ?object
+    {
+        return null === $reader ? null : $this->sections->read($class, $reader);
     }
 
     /** @return list<PlannedEvent> */
@@ -262,6 +287,15 @@ final readonly class PlanDocument
         }
 
         return $doses;
+    }
+
+    /** @return list<Zone> */
+    private function zones(DocumentReader $root): array
+    {
+        return array_map(
+            fn (DocumentReader $item): Zone => $this->sections->read(Zone::class, $item, ['id' => $item->text('id')]),
+            $root->itemsOrNone('zones'),
+        );
     }
 
     /** @return list<Piece> */

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\Bed\Bed;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Field\Fields;
+use Olvek\Core\Field\KindOf;
 use Olvek\Core\Field\Number;
 use Olvek\Core\Field\OneOf;
 use Olvek\Core\Field\Property;
@@ -62,6 +64,32 @@ final class PlanFields
             $property?->told instanceof OneOf => Choice::word($property->told, $property->enum()),
             default => null,
         };
+    }
+
+    /**
+     * What a list of a plan is made of.
+     *
+     * @return class-string|null null where its items are described otherwise
+     */
+    public static function item(string $list): ?string
+    {
+        foreach ([Plan::class, Bed::class] as $class) {
+            foreach (Fields::nested($class) as $nested) {
+                if ($nested->isList() && "$list.*" === $nested->under('')) {
+                    return $nested->class;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** The choice of a kind at a place, or null where the place names none. */
+    public function kindOf(string $place): ?KindOf
+    {
+        $told = ($this->places[self::pattern($place)][0] ?? null)?->told;
+
+        return $told instanceof KindOf ? $told : null;
     }
 
     /**
@@ -166,7 +194,7 @@ final class PlanFields
     private static function pattern(string $place): string
     {
         return (string) preg_replace(
-            ['/^(plants|animals|hardscape)\.[a-z0-9-]{1,31}(?=\.)/', '/(?<=\.parts\.|\.doses\.)[a-z0-9-]{1,60}$/D'],
+            ['/^(plants|animals|hardscape|zones)\.[a-z0-9-]{1,31}(?=\.)/', '/(?<=\.parts\.|\.doses\.)[a-z0-9-]{1,60}$/D'],
             ['$1.*', '*'],
             $place,
         );

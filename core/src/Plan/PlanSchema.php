@@ -8,6 +8,7 @@ use Olvek\Core\Animal\Feed;
 use Olvek\Core\Bed\Bed;
 use Olvek\Core\Bed\Dose;
 use Olvek\Core\Bed\Layer;
+use Olvek\Core\Bed\Zone;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Field\Fields;
 use Olvek\Core\Field\Schema;
@@ -81,12 +82,16 @@ final class PlanSchema
             'vessel' => ['description' => 'Measured outside, in m.', 'oneOf' => array_map(self::vessel(...), Shape::cases())],
             'waterLine' => ['exclusiveMinimum' => 0, ...array_diff_key(Schema::field($plan['waterLine']), ['minimum' => 0])],
             'site' => Schema::object(Site::class),
+            'stand' => Schema::object(Stand::class),
+            'equipment' => Schema::object(Equipment::class),
             'bed' => Schema::object(
                 Bed::class,
                 [
+                    'base' => ['description' => 'below the soil', '$ref' => '#/$defs/layer'],
                     'soil' => ['$ref' => '#/$defs/layer'],
                     'leaves' => ['description' => 'between soil and cap', '$ref' => '#/$defs/layer'],
                     'cap' => ['$ref' => '#/$defs/layer'],
+                    'dressing' => ['description' => 'on the cap', '$ref' => '#/$defs/layer'],
                 ],
                 after: [
                     'doses' => [
@@ -105,6 +110,12 @@ final class PlanSchema
                 ],
             ),
             'light' => Schema::object(Lamp::class),
+            'zones' => [
+                'description' => 'parts of the floor where the bed is another',
+                'type' => 'array',
+                'maxItems' => Zone::MOST,
+                'items' => Schema::object(Zone::class, ['id' => self::ID], ['id']),
+            ],
             'hardscape' => self::items(Piece::class, Piece::MOST, 'stones and woods', 'stones and wood'),
             'plants' => self::items(Clump::class, Clump::MOST_CLUMPS, 'plants'),
             'water' => ['description' => 'of filling, and of changes', '$ref' => '#/$defs/water'],

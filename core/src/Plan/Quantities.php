@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
-use Olvek\Core\Bed\Layer;
+use Olvek\Core\Bed\Laid;
 use Olvek\Core\Hardscape\Piece;
 
 /** What a plan takes and weighs. */
@@ -42,26 +42,17 @@ final readonly class Quantities
 
     public static function of(Plan $plan): self
     {
-        $soil = $plan->bed->soilVolume($plan->vessel);
-        $cap = $plan->bed->capVolume($plan->vessel);
-        $leaves = $plan->bed->leafVolume($plan->vessel);
-        $needs = [
-            ...self::layer($plan->bed->soil, $soil),
-            ...self::layer($plan->bed->leaves, $leaves),
-            ...self::layer($plan->bed->cap, $cap),
-        ];
-        $pores =
-            ($plan->bed->soil?->mix->porosity() ?? 0.0) * $soil +
-            ($plan->bed->leaves?->mix->porosity() ?? 0.0) * $leaves +
-            ($plan->bed->cap?->mix->porosity() ?? 0.0) * $cap;
+        $laid = $plan->bed->laid($plan->vessel);
+        $needs = self::needs($laid);
+        $pores = array_sum(array_map(static fn (Laid $l): float => $l->mix->porosity() * $l->litres, $laid));
         $dry = array_sum(array_map(static fn (MaterialNeed $n): float => $n->kilograms, $needs));
         $stones = array_sum(array_map(static fn (Piece $p): float => $p->mass(), $plan->pieces));
         $full = $plan->vessel->mass() + $dry + $stones + ($plan->netWater() + $pores) * self::WATER_DENSITY;
 
         return new self(
             $needs,
-            $soil,
-            $cap,
+            $plan->bed->soilVolume($plan->vessel),
+            $plan->bed->capVolume($plan->vessel),
             $plan->vessel->grossVolume(),
             $plan->netWater(),
             $pores,
@@ -73,20 +64,32 @@ final readonly class Quantities
         );
     }
 
-    /** @return list<MaterialNeed> */
-    private static function layer(?Layer $layer, float $litres): array
+    /**
+     * What of each material it takes, in the order in which it is laid.
+     *
+     * @param list<Laid> $laid
+     *
+     * @return list<MaterialNeed>
+     */
+    private static function needs(array $laid): array
     {
-        if (null === $layer || $litres <= 0) {
-            return [];
+        $litres = $kinds = [];
+        foreach ($laid as $part) {
+            foreach ($part->mix->shares as [$material, $share]) {
+                $kinds[$material->id] = $material;
+                $litres[$material->id] = ($litres[$material->id] ?? 0.0) + $part->litres * $share;
+            }
         }
 
-        return array_map(
-            static fn (array $share): MaterialNeed => new MaterialNeed(
-                $share[0],
-                $litres * $share[1],
-                $litres * $share[1] * $share[0]->density->value,
+        return array_values(
+            array_map(
+                static fn (string $id): MaterialNeed => new MaterialNeed(
+                    $kinds[$id],
+                    $litres[$id],
+                    $litres[$id] * $kinds[$id]->density->value,
+                ),
+                array_keys($kinds),
             ),
-            $layer->mix->shares,
         );
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Core\Plan;
 
 use Olvek\Core\Bed\Layer;
+use Olvek\Core\Bed\Role;
 use Olvek\Core\Bed\Side;
+use Olvek\Core\Bed\Zone;
 use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
@@ -155,6 +157,7 @@ final class Rules
                 );
             }
         }
+        $this->zones();
         $soil = $bed->soilRoom($this->plan->vessel);
         if ($faults === \count($this->problems) && $bed->core > 0 && $bed->core > self::MOST_CORE * $soil) {
             $this->add(
@@ -170,6 +173,64 @@ final class Rules
         }
     }
 
+    /** Parts of the floor where the bed is another. */
+    private function zones(): void
+    {
+        $bed = $this->plan->bed;
+        $this->ids('zones', array_map(static fn (Zone $z): string => $z->id, $bed->zones), Zone::MOST, 'zones');
+        if (!$this->sound('zones')) {
+            return;
+        }
+        if ($bed->plate > 0 && $bed->plateFrom >= $bed->plateTo) {
+            $this->add('bed.plateTo', 'The plate must end to the right of where it begins.');
+        }
+        $line = $this->plan->waterLine;
+        foreach ($bed->zones as $n => $zone) {
+            $at = "zones.$zone->id";
+            if ($zone->left >= $zone->right || $zone->front >= $zone->back) {
+                $this->add($zone->left >= $zone->right ? "$at.right" : "$at.back", 'The zone must end beyond where it begins.');
+                continue;
+            }
+            foreach (\array_slice($bed->zones, 0, $n) as $other) {
+                if ($zone->overlaps($other)) {
+                    $this->add(
+                        "$at.left",
+                        \sprintf('The %s lies over the %s: move one of them aside.', $zone->purpose->words(), $other->purpose->words()),
+                    );
+                }
+            }
+            if ($bed->setback > 0 && null !== $bed->soil && $zone->front * $this->plan->vessel->width() < $bed->setback) {
+                $this->add(
+                    "$at.front",
+                    'The strip without soil at the front lies under this zone: set that to 0, or begin the zone behind it.',
+                );
+            }
+            if ($zone->soil > 0 && null === $zone->soilKind && null === $bed->soil) {
+                $this->add("$at.soilKind", 'The bed has no soil to lay here: choose one for this zone, or lay none.');
+            }
+            if ($zone->cap > 0 && null === $zone->capKind && null === $bed->cap) {
+                $this->add("$at.capKind", 'The bed has no cap to lay here: choose one for this zone, or lay none.');
+            }
+            if (null !== $zone->capKind && Role::Cap !== $zone->capKind->role) {
+                $this->add("$at.capKind", \sprintf('%s is a soil: it holds nothing down. Choose sand or gravel.', $zone->capKind->name));
+            }
+            $top = $bed->top($zone);
+            if ($top + self::LEAST_WATER > $line) {
+                $this->add(
+                    $zone->soil > $zone->cap ? "$at.soil" : "$at.cap",
+                    static fn (UnitSystem $u): string => \sprintf(
+                        'This zone reaches %1$s; the water line at %2$s must stand at least %3$s above it. Raise the water or make '
+                            .'it thinner.',
+                        ...[...$u->apart(Dimension::Length, [$top, $line]), $u->show(Dimension::Length, self::LEAST_WATER)],
+                    ),
+                );
+            }
+        }
+        if ($bed->pots > 0 && null === $bed->soil && [] === $this->problems) {
+            $this->add('bed.pots', 'The bed has no soil to fill pots with: choose a soil, or no pots.');
+        }
+    }
+
     /** Stones and wood, and whether they leave any water. */
     private function hardscape(): void
     {
@@ -178,7 +239,7 @@ final class Rules
         if (!$this->sound('hardscape') || [] === $plan->pieces) {
             return;
         }
-        $room = $plan->vessel->volumeBelow($plan->waterLine) - $plan->bed->volume($plan->vessel);
+        $room = $plan->vessel->volumeBelow($plan->waterLine) - $plan->bed->volume($plan->vessel) - $plan->bed->potted();
         if ($plan->displaced() > self::MOST_DISPLACED * $room) {
             $this->add(
                 'hardscape.'.$plan->pieces[\count($plan->pieces) - 1]->id.'.litres',
@@ -195,9 +256,11 @@ final class Rules
         $bed = $this->plan->bed;
 
         $depths = [
+            'bed.base' => $bed->base?->depth($side) ?? 0.0,
             'bed.soil' => $bed->soil?->depth($side) ?? 0.0,
             'bed.leaves' => $bed->leaves?->depth($side) ?? 0.0,
             'bed.cap' => $bed->cap?->depth($side) ?? 0.0,
+            'bed.dressing' => $bed->dressing?->depth($side) ?? 0.0,
         ];
 
         return (string) array_search(max($depths), $depths, true);
@@ -206,6 +269,15 @@ final class Rules
     private function light(): void
     {
         $lamp = $this->plan->lamp;
+        if ($this->sound('light') && $lamp->hours > 0 && 2 * $lamp->programme->dawn > $lamp->hours + 1e-9) {
+            $this->add(
+                'light.dawn',
+                static fn (UnitSystem $u): string => \sprintf(
+                    'Dawn and dusk take %s each, but the lamp is on for only %s. Make them shorter or its day longer.',
+                    ...$u->apart(Dimension::Duration, [$lamp->programme->dawn, $lamp->hours], 2),
+                ),
+            );
+        }
         if ($this->sound('light') && $lamp->programme->pause > 24.0 - $lamp->hours + 1e-9) {
             $this->add(
                 'light.pause',
@@ -241,6 +313,9 @@ final class Rules
             );
         }
         $care = $this->plan->care;
+        if ($site->sealed && ($this->plan->equipment->hasHeater() || $this->plan->equipment->moves())) {
+            $this->add('site.sealed', 'A sealed vessel has no cable or hose in it. Leave it open, or take heater and device out.');
+        }
         if ($site->sealed && ($care->gas > 0 || $care->trickle > 0 || $care->fertilises())) {
             $this->add('site.sealed', 'A sealed vessel takes no gas and no fertiliser. Leave it open, or give none.');
         }

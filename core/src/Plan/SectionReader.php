@@ -77,6 +77,25 @@ final readonly class SectionReader
         return $data;
     }
 
+    /**
+     * What an object has where nothing is said, as it is written.
+     *
+     * @param class-string $class
+     *
+     * @return array<string, mixed> by key
+     */
+    public static function defaults(string $class): array
+    {
+        $data = [];
+        foreach (Fields::of($class) as $property) {
+            if ($property->isOwn() && $property->optional) {
+                $data[$property->key()] = $property->default instanceof \BackedEnum ? $property->default->value : $property->default;
+            }
+        }
+
+        return $data;
+    }
+
     private function value(Property $property, DocumentReader $reader, bool $optional, mixed $default): mixed
     {
         $key = $property->key();

@@ -26,11 +26,13 @@ final readonly class Site
     /** °C between which a room that is lived in stays, and share of humidity outdoors. C. */
     private const COOLEST_ROOM = 15.0;
     private const WARMEST_ROOM = 24.0;
+    /** °C between a tank that nobody heats and the air over it. J. */
+    public const BELOW_AIR = 1.0;
     public const ROOM_HUMIDITY = 0.5;
     public const OUTDOOR_HUMIDITY = 0.7;
 
     /**
-     * @param float $temperature °C of the water, mean of the year
+     * @param float $temperature °C of the water where nothing heats it, mean of the year
      * @param float $swing       °C by which midsummer is warmer, and midwinter colder, than that
      * @param int   $filledOn    day of the year (1–365) on which the tank is filled
      * @param float $latitude    degrees, north positive
@@ -47,7 +49,8 @@ final readonly class Site
      * @param float $rain        mm a year that fall on the water
      */
     public function __construct(
-        #[Number('water temperature', Dimension::Temperature, 2.0, 38.0, '°C of the water, mean of the year')] public float $temperature,
+        #[Number('water temperature', Dimension::Temperature, 2.0, 38.0, '°C of the water where nothing heats it, mean of the year')]
+        public float $temperature,
         #[Number(
             'summer warmer by',
             Dimension::TemperatureDifference,
@@ -164,7 +167,7 @@ final readonly class Site
             ? $this->room
             : ($this->isOutdoors()
                 ? $this->temperatureOn($day)
-                : max(self::COOLEST_ROOM, min(self::WARMEST_ROOM, $this->temperatureOn($day) - 1)));
+                : max(self::COOLEST_ROOM, min(self::WARMEST_ROOM, $this->temperatureOn($day) - self::BELOW_AIR)));
     }
 
     /** mm that fall on a day. */

@@ -11,7 +11,7 @@ use Olvek\Core\Change\Changes;
 final readonly class Mistake
 {
     /**
-     * @param string                $stage where it is mended: vessel, bed, hardscape, light, plants, water, animals, start
+     * @param string                $stage where it is mended: vessel, bed, hardscape, light, equipment, plants, water, animals, start
      * @param bool                  $lack  true where something is only undecided or missing yet
      * @param list<Change> $changes that would mend it; none where that is the keeper's choice
      * @param string                $mend  what those would do, for a button

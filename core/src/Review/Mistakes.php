@@ -74,6 +74,9 @@ final readonly class Mistakes
                 ...$look->water(),
                 ...$look->animals(),
                 ...$look->start(),
+                ...Fits::in($plan, $units),
+                ...Ground::in($plan, $units),
+                ...Technique::in($plan, $units),
             ]),
         );
     }
@@ -160,7 +163,9 @@ final readonly class Mistakes
         $soil = $bed->soil;
         $deeper = null;
         foreach (Side::cases() as $side) {
-            $deeper = null !== $soil && $soil->depth($side) > ($bed->cap?->depth($side) ?? 0.0) + 1e-9 ? $side : $deeper;
+            if (null !== $soil && !$soil->mix->isGranular() && $soil->depth($side) > ($bed->cap?->depth($side) ?? 0.0) + 1e-9) {
+                $deeper = $side;
+            }
         }
         $rootFeeders = array_filter(
             $plan->clumps,
@@ -190,7 +195,7 @@ final readonly class Mistakes
                     'Cap as deep as the soil',
                 )
                 : null,
-            null !== $soil && null === $bed->cap
+            null !== $soil && null === $bed->cap && !$soil->mix->isGranular()
                 ? new Mistake(
                     'no-cap',
                     'bed',
@@ -233,7 +238,7 @@ final readonly class Mistakes
                     'It will be rinsed',
                 )
                 : null,
-            null !== $soil && !$plan->preparation->sieved
+            null !== $soil && !$soil->mix->isGranular() && !$plan->preparation->sieved
                 ? new Mistake(
                     'sieve',
                     'bed',
@@ -253,7 +258,7 @@ final readonly class Mistakes
         foreach ($this->plan->pieces as $piece) {
             $name = $piece->kind->name;
             $found[] =
-                $piece->kind->floats() && !$piece->fixed
+                $piece->kind->floats() && !$piece->isFixed()
                     ? new Mistake(
                         "float-$piece->id",
                         'hardscape',
@@ -327,7 +332,7 @@ final readonly class Mistakes
     {
         $plan = $this->plan;
         $lamp = $plan->lamp;
-        $full = $lamp->atSurface($plan->surface());
+        $full = $lamp->brightest($plan->surface());
         $first = $full * $lamp->programme->startShare;
         $share = max(5, 5 * (int) floor(20 * min(0.6, self::BRIGHT / max(1.0, $full))));
 
@@ -434,7 +439,7 @@ final readonly class Mistakes
                     true,
                 )
                 : null,
-            $with(Role::Floater) && !$this->ringed()
+            $with(Role::Floater) && 1.0 === $this->plan->floaterPart() && !$this->ringed()
                 ? new Mistake(
                     'floaters',
                     'plants',
@@ -588,7 +593,7 @@ final readonly class Mistakes
     /** True where little else could be shaded: nothing grows under the floaters. */
     private function ringed(): bool
     {
-        return [] === array_filter($this->plan->clumps, static fn (Clump $c): bool => !$c->kind->role->hasLeavesInAir());
+        return [] === array_filter($this->plan->clumps, static fn (Clump $c): bool => !$c->hasLeavesInAir());
     }
 
     /** @return list<Change> days of arrival in the order of the trade, a week apart */

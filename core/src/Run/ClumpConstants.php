@@ -33,6 +33,9 @@ final readonly class ClumpConstants
     /** Floats on the surface; stands in the floor. */
     public bool $floats;
     public bool $stands;
+    /** Its leaves are in air, and how well it thrives as it is kept there. */
+    public bool $inAir;
+    public float $thrives;
     /** d⁻¹. */
     public float $growth;
     /** µmol/m²/s at which it grows at half speed, and below which it does not. */
@@ -67,7 +70,9 @@ final readonly class ClumpConstants
         $kind = $this->kind = $clump->kind;
         $this->house = Role::HousePlant === $kind->role;
         $this->floats = $kind->role->coversSurface();
-        $this->stands = $kind->role->standsOnFloor();
+        $this->stands = $clump->standsOnFloor();
+        $this->inAir = $clump->hasLeavesInAir();
+        $this->thrives = $clump->emersion->thrives();
         $this->growth = $kind->growth->value;
         $this->halfLight = $kind->halfLight->value;
         $this->compensation = $p->lightCompensation * $this->halfLight;
@@ -79,7 +84,7 @@ final readonly class ClumpConstants
             self::CARBON_GROWTH;
         $this->densest = $kind->densest->value;
         $this->pieces = $clump->pieces;
-        $this->soilReach = min(1.0, $plan->soilUnder($clump) / self::ENOUGH_SOIL);
+        $this->soilReach = $clump->seat->hasSoil() ? 1.0 : min(1.0, $plan->soilUnder($clump) / self::ENOUGH_SOIL);
         // Roots that must first span the water take so much longer. J: vines some 1 cm a day, trees a third of that.
         [$this->rootsFrom, $this->rootsTo] = match (true) {
             !$this->house => [Growth::ROOTS_FROM, Growth::ROOTS_TO],
@@ -88,7 +93,7 @@ final readonly class ClumpConstants
         };
         $this->deep = Planting::Deep === $clump->planting;
         $this->buried = $this->deep && 0.0 === $kind->planting->value;
-        $this->melts = $clump->grown->melt();
+        $this->melts = $clump->melts();
         $this->planted = $clump->area();
     }
 

@@ -9,7 +9,6 @@ use Olvek\Core\Light\Shade;
 use Olvek\Core\Light\WaterColumn;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plant\Growth;
-use Olvek\Core\Plant\Role;
 
 /**
  * Who gets how much light on a day: floaters first, then the tallest at their places, algae last.
@@ -35,18 +34,15 @@ final readonly class DayLight
     public function __construct(private RunConstants $facts)
     {
         $plan = $facts->plan;
-        $room = $plan->waterLine - $plan->bed->meanDepth();
-        $height = static fn (int $i): float => $plan->clumps[$i]->kind->role->hasLeavesInAir()
-            ? $room + $plan->clumps[$i]->kind->height->value
-            : min($room, $plan->clumps[$i]->kind->height->value);
+        $height = static fn (int $i): float => $plan->top($plan->clumps[$i]);
         $order = array_keys(array_filter($plan->clumps, static fn (Clump $c): bool => !$c->kind->role->coversSurface()));
         usort($order, static fn (int $a, int $b): int => [$height($b), $a] <=> [$height($a), $b]);
         $this->order = $order;
-        $this->above = array_map(static fn (int $i): float => max(0.0, $room - $height($i)), array_keys($plan->clumps));
+        $this->above = array_map(static fn (int $i): float => max(0.0, $plan->waterLine - $height($i)), array_keys($plan->clumps));
         $places = $over = [];
         foreach ($order as $i) {
             $places[$i] = [$plan->clumps[$i]->place * $plan->vessel->length(), $plan->clumps[$i]->row * $plan->vessel->width()];
-            $over[$i] = $plan->clumps[$i]->kind->role->overWater();
+            $over[$i] = $plan->clumps[$i]->overWater();
         }
         $this->places = $places;
         $this->over = $over;
@@ -67,12 +63,12 @@ final readonly class DayLight
             $light[$i] = $day->surfaceLight;
         }
         $day->mat = $mat / $area;
-        $day->cover = min(1.0, $day->mat);
+        $day->cover = min($facts->floaterPart, $day->mat);
         $attenuation =
             $facts->parameters->attenuation +
             (WaterColumn::TANNIN * $state->tannin) / $state->volume +
             (WaterColumn::GREEN * 1000 * $state->algae[Alga::Drift->value]) / $state->volume;
-        $down = $day->surfaceLight * Canopy::underFloaters($day->mat);
+        $down = $day->surfaceLight * Canopy::underFloaters($day->mat, $facts->floaterPart);
         $path = $attenuation * $facts->depth;
         $day->driftLight = ($down * (1 - exp(-$path))) / $path;
         $areas = $leaves = [];
@@ -83,10 +79,10 @@ final readonly class DayLight
         }
         [$within, $floor] = Shade::within($this->places, $areas, $leaves, $area);
         foreach ($within as $i => $share) {
-            $role = $facts->clumps[$i]->kind->role;
-            $light[$i] = match ($role) {
-                Role::HousePlant => $facts->parameters->roomLight + self::SPILL * $day->surfaceLight,
-                Role::Marsh => $day->surfaceLight * $share,
+            $clump = $facts->clumps[$i];
+            $light[$i] = match (true) {
+                $clump->house => $facts->parameters->roomLight + self::SPILL * $day->surfaceLight,
+                $clump->inAir => $day->surfaceLight * $share,
                 default => $down * $share * WaterColumn::transmission($this->above[$i], $attenuation),
             };
         }

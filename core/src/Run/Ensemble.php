@@ -7,6 +7,7 @@ namespace Olvek\Core\Run;
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Material;
 use Olvek\Core\Bed\Mix;
+use Olvek\Core\Bed\Zone;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Estimate;
 
@@ -114,9 +115,16 @@ final readonly class Ensemble
         }
         $bed = $plan->bed;
 
-        return null === $bed->soil && null === $bed->leaves
+        $zones = array_map(
+            static fn (Zone $zone): Zone => null === $zone->soilKind ? $zone : $zone->withSoil(self::material($zone->soilKind, $vary)),
+            $bed->zones,
+        );
+        $base = self::layer($bed->base, $vary);
+        $soil = self::layer($bed->soil, $vary);
+
+        return null === $bed->soil && null === $bed->leaves && null === $bed->base && [] === $zones
             ? $plan
-            : $plan->withBed($bed->withContents(self::layer($bed->soil, $vary), self::layer($bed->leaves, $vary)));
+            : $plan->withBed($bed->withContents($soil, self::layer($bed->leaves, $vary), $base, $zones));
     }
 
     /** @param \Closure(string, Estimate): Estimate $vary */

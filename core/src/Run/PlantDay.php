@@ -115,7 +115,7 @@ final class PlantDay
         $this->foreseenNitrogen = new DayMean();
         // In a sealed vessel the air over the water is the water's: its leaves breathe with it.
         $this->out = array_fill(0, \count($this->kinds), 0.0);
-        $this->aerial = array_map(static fn (Kind $k): bool => $k->role->hasLeavesInAir() && !$facts->sealed, $this->kinds);
+        $this->aerial = array_map(static fn (ClumpConstants $c): bool => $c->inAir && !$facts->sealed, $facts->clumps);
     }
 
     /** Takes the day's masses as they stand before anything eats, breathes or grows. */
@@ -338,7 +338,7 @@ final class PlantDay
      */
     private function seat(ClumpConstants $clump, float $since): float
     {
-        $hungry = 1 - self::WANTS_SOIL * $clump->rootShare * (1 - $clump->soilReach);
+        $hungry = $clump->thrives * (1 - self::WANTS_SOIL * $clump->rootShare * (1 - $clump->soilReach));
         if ($clump->house) {
             // Roots made in soil must be made anew in water, and then reach the bed.
             $hungry *= self::STANDS + (1 - self::STANDS) * $clump->rooted($since);
@@ -371,7 +371,7 @@ final class PlantDay
                 $floor += $this->mean[$i] / $clump->densest;
             }
         }
-        $surface /= $this->facts->surface;
+        $surface /= $this->facts->surface * $this->facts->floaterPart;
         $floor /= self::DENSEST * $this->facts->floor;
         $crowd = [];
         $early = $this->facts->parameters->structure->earlyRoom;

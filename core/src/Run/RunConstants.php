@@ -30,7 +30,6 @@ final readonly class RunConstants
     public float $volume;
     /** m of free water over the bed, mean. */
     public float $depth;
-    public float $lampAtSurface;
     /** L of pore water that would hold what soil and pores hold at the same concentration. */
     public float $holdUp;
     /** L/d per unit of stirring through the cap. */
@@ -88,6 +87,10 @@ final readonly class RunConstants
     /** L of air shut in over the water; 0 where the vessel is open. */
     public float $headspace;
     public bool $sealed;
+    /** Share of the surface that floaters may cover. */
+    public float $floaterPart;
+    /** Exchange of gases with the air, times that of still water. */
+    public float $exchange;
     /** @var list<ClumpConstants> */
     public array $clumps;
     /** @var list<GroupConstants> */
@@ -111,7 +114,6 @@ final readonly class RunConstants
         $this->surface = $plan->surface();
         $this->volume = $plan->netWater();
         $this->depth = $this->volume / 1000 / $this->surface;
-        $this->lampAtSurface = $plan->lamp->atSurface($this->surface);
         $contents = $bed->contents($vessel);
         $this->soiled = [] !== $contents;
         $release = new Release($bed, $vessel);
@@ -144,7 +146,9 @@ final readonly class RunConstants
         $this->dosedCalcium = $this->dosed(static fn (Amendment $a): float => $a->hardness->value * $a->calcium->value);
         $this->dosedSulphate = $this->dosed(static fn (Amendment $a): float => $a->sulphur->value);
         $this->soilGrams = 1000 * $held(static fn (Material $m): float => 1.0);
-        $this->dosedAlkalinity = $this->dosed(static fn (Amendment $a): float => $a->alkalinity->value);
+        $this->dosedAlkalinity =
+            $this->dosed(static fn (Amendment $a): float => $a->alkalinity->value) +
+            array_sum(array_map(static fn (Piece $p): float => $p->alkalinity(), $plan->pieces));
         $face = $bed->cap->mix ?? ($bed->soil->mix ?? null);
         $this->stoneLime =
             Lime::STONE_REACH *
@@ -157,6 +161,8 @@ final readonly class RunConstants
         );
         $this->pressure = $plan->site->pressure();
         $this->sealed = $plan->site->sealed;
+        $this->exchange = $plan->exchange();
+        $this->floaterPart = $plan->floaterPart();
         $this->headspace = $this->sealed ? max(0.0, $vessel->grossVolume() - $vessel->volumeBelow($plan->waterLine)) : 0.0;
         $this->holdUp = $release->holdUp();
         $this->capConductance = $release->conductance();
@@ -181,7 +187,7 @@ final readonly class RunConstants
             array_map(static fn (Clump $c): string => $c->id, array_filter($plan->clumps, $which)),
         );
         $this->floaters = $of(static fn (Clump $c): bool => $c->kind->role->coversSurface());
-        $this->submerged = $of(static fn (Clump $c): bool => !$c->kind->role->hasLeavesInAir());
+        $this->submerged = $of(static fn (Clump $c): bool => !$c->hasLeavesInAir());
         $this->standing = $of(static fn (Clump $c): bool => !$c->kind->role->coversSurface());
         $this->clumpPlaces = array_flip(array_map(static fn (Clump $c): string => $c->id, $plan->clumps));
         $this->groupPlaces = array_flip(array_map(static fn (Group $g): string => $g->id, $plan->groups));

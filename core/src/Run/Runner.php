@@ -39,6 +39,10 @@ final class Runner
     private readonly array $planned;
     /** @var array<int, array{float, float}> */
     private array $suns = [];
+    /** @var array<int|string, float> what the lamps give in a day, by the first one's hours */
+    private array $lamps = [];
+    /** @var array<int, float> °C by day of the run's year */
+    private array $celsius = [];
     /** @var array<string, list<array{float, float}>> steps of a day, by its hours of light and their pause; few days differ */
     private array $steps = [];
 
@@ -213,12 +217,23 @@ final class Runner
         }
     }
 
+    /** What the lamps give the water in a day whose first lamp burns for so many hours; few days differ. */
+    private function daily(float $hours): float
+    {
+        return $this->lamps["$hours"] ??= $this->plan->lamp->daily($this->facts->surface, $hours);
+    }
+
+    /** °C of a day: as the plan has it, kept for each day of the year, since a season comes again and again. */
+    private function warmth(int $n): float
+    {
+        return $this->celsius[$n % 365] ??= $this->plan->temperatureOn($n % 365);
+    }
+
     /** The day's warmth and light. */
     private function conditionsOf(Conditions $conditions, int $n): Day
     {
         $day = new Day();
-        $site = $this->plan->site;
-        $day->celsius = $site->temperatureOn($n) + $conditions->warmer + ($n < $conditions->spellUntil ? $conditions->spell : 0.0);
+        $day->celsius = $this->warmth($n) + $conditions->warmer + ($n < $conditions->spellUntil ? $conditions->spell : 0.0);
         $day->theta = Growth::temperatureFactor($day->celsius);
         $programme = $this->plan->lamp->programme;
         $lamp = match (true) {
@@ -227,8 +242,8 @@ final class Runner
             default => $conditions->lightHours,
         };
         $share = $conditions->lightShare * $conditions->ramp;
-        $photons = $this->facts->lampAtSurface * $share * $lamp;
-        $day->lampHours = $photons > 0 ? $lamp : 0.0;
+        $photons = $n < $conditions->darkUntil ? 0.0 : $share * $this->daily($lamp);
+        $day->lampHours = $photons > 0 ? $this->plan->lamp->burning($lamp) : 0.0;
         $day->lampShare = $photons > 0 ? $share : 0.0;
         [$sun, $daylight] = $this->sun($n);
         // Lamp and sun together are spread evenly over the longer of their days.

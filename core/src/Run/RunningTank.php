@@ -148,14 +148,14 @@ final readonly class RunningTank implements Tank
             $mat += $clump->kind->role->coversSurface() ? $this->state->biomass[$i] / $clump->kind->mat->value : 0.0;
         }
 
-        return $mat / $this->facts->surface;
+        return $mat / $this->facts->surface / $this->facts->floaterPart;
     }
 
     public function density(): float
     {
         $grams = 0.0;
         foreach ($this->facts->plan->clumps as $i => $clump) {
-            $grams += $clump->kind->role->hasLeavesInAir() ? 0.0 : $this->state->biomass[$i];
+            $grams += $clump->hasLeavesInAir() ? 0.0 : $this->state->biomass[$i];
         }
 
         return $grams / $this->facts->floor;

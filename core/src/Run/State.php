@@ -120,7 +120,7 @@ final class State
     {
         $parameters = $facts->parameters;
         $water = $facts->plan->water;
-        $celsius = $facts->plan->site->temperatureOn(0);
+        $celsius = $facts->plan->temperatureOn(0);
         $this->volume = $facts->volume;
         $this->ammonia = $facts->flushAtFilling;
         $this->nitrate = $water->nitrate * $this->volume + $facts->nitrateAtFilling;

@@ -58,7 +58,10 @@ final class Vitality
     {
         $kinds = array_map(static fn ($g): Kind => $g->kind, $plan->groups);
         $this->kinds = $kinds;
-        $this->breeds = array_map(static function (Kind $kind) use ($kinds): float {
+        $this->breeds = array_map(static function (Kind $kind) use ($kinds, $plan): float {
+            if (!$plan->canBreed($kind)) {
+                return 0.0;
+            }
             $young = Shape::Fish === $kind->shape ? Prey::Fry : Prey::Shrimplets;
             $eaten =
                 Shape::Snail !== $kind->shape

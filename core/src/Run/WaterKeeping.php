@@ -39,7 +39,7 @@ final class WaterKeeping
         if ($facts->sealed) {
             return 0.0;
         }
-        $short = max(0.0, self::vapour($celsius) - $site->humidity * self::vapour($site->airOn($day)));
+        $short = max(0.0, self::vapour($celsius) - $site->humidity * self::vapour($facts->plan->airOn($day)));
         $litres = $site->isOutdoors()
             ? self::OUTDOORS * $short * $facts->surface
             : ((self::QUIET * $facts->surface * $short * self::STILL_AIR) / self::LATENT) * 86400;

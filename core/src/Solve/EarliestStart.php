@@ -44,7 +44,7 @@ final readonly class EarliestStart implements Question
         foreach ($order as $group) {
             $forbids = null;
             $holds = static function (int $day) use ($trial, $plan, $settled, $group, &$forbids): bool {
-                $judgement = $trial->judged(self::stocked($plan, [...$settled, new Group($group->id, $group->kind, $group->count, $day)]));
+                $judgement = $trial->judged(self::stocked($plan, [...$settled, $group->with($group->count, $day)]));
                 foreach (self::OF as $id) {
                     // Tight is not safe: nobody should stock into water that a test would find fault with.
                     if (
@@ -87,7 +87,7 @@ final readonly class EarliestStart implements Question
                 \sprintf('%d × %s', $group->count, $group->kind->common),
                 "from day $day".($group->day < $day ? ", not $group->day" : ''),
             );
-            $settled[] = new Group($group->id, $group->kind, $group->count, $day);
+            $settled[] = $group->with($group->count, $day);
             // C: a week or more between groups.
             $before = $day + self::WEEK;
         }

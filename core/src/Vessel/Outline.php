@@ -78,6 +78,36 @@ final readonly class Outline
         return $at($in);
     }
 
+    /**
+     * What of it lies in a rectangle: its line cut off at each side in turn. P: Sutherland & Hodgman (1974), Reentrant polygon clipping,
+     * Commun. ACM 17, 32–42.
+     *
+     * @return float m²
+     */
+    public function areaWithin(float $left, float $right, float $front, float $back): float
+    {
+        $points = $this->points;
+        foreach ([[0, $left, 1], [0, $right, -1], [1, $front, 1], [1, $back, -1]] as [$axis, $at, $sign]) {
+            $kept = [];
+            $before = $points[\count($points) - 1] ?? null;
+            foreach ($points as $point) {
+                \assert(null !== $before);
+                $in = $sign * ($point[$axis] - $at) >= 0;
+                if ($in !== ($sign * ($before[$axis] - $at) >= 0)) {
+                    $share = ($at - $before[$axis]) / ($point[$axis] - $before[$axis]);
+                    $kept[] = [$before[0] + $share * ($point[0] - $before[0]), $before[1] + $share * ($point[1] - $before[1])];
+                }
+                if ($in) {
+                    $kept[] = $point;
+                }
+                $before = $point;
+            }
+            $points = $kept;
+        }
+
+        return [] === $points ? 0.0 : (new self($points))->area();
+    }
+
     /** m² within it. */
     public function area(): float
     {

@@ -34,6 +34,17 @@ final class MistakesTest extends TestCase
         ]);
     }
 
+    /** A stone of 20 × 20 cm where the stems stand. */
+    private const STONE = [
+        'hardscape.add' => 'granite',
+        'hardscape.h1.place' => '50',
+        'hardscape.h1.length' => '20 cm',
+        'hardscape.h1.width' => '20 cm',
+        'plants.c1.place' => '50',
+        'plants.c1.row' => '50',
+    ];
+    private const HEATED = ['site.temperature' => '19 °C', 'equipment.heating' => 'tank', 'equipment.target' => '25 °C'];
+
     /** @return list<string> */
     private static function ids(Plan $plan): array
     {
@@ -88,6 +99,25 @@ final class MistakesTest extends TestCase
         yield 'fed in week one' => ['fed-early', ['animals.a1.day' => '21', 'feeding.fromDay' => '22']];
         yield 'no way of starting' => ['way', ['start.way' => 'undecided']];
         yield 'too soon' => ['too-soon', ['animals.a1.day' => '4']];
+        yield 'a stand too short' => ['stand-length', ['stand.length' => '59.9 cm']];
+        yield 'a stand too narrow' => ['stand-width', ['stand.width' => '34.9 cm']];
+        yield 'no room for cables' => ['behind', ['stand.behind' => '2.9 cm']];
+        yield 'a lamp under a shelf' => ['lamp-fits', ['light.height' => '60 cm']];
+        yield 'thin panes' => ['pane', ['vessel.glass' => '4 mm']];
+        yield 'a plant against the ceiling' => ['headroom-c4', ['site.above' => '25 cm', 'plants.add.spathiphyllum-wallisii' => '1']];
+        yield 'a terrace that nothing holds' => ['step-z1', ['zones.add' => 'terrace', 'zones.z1.edge' => 'none']];
+        yield 'gravel beside sand' => [
+            'rolls-z1',
+            ['zones.add' => 'foreground', 'zones.z1.edge' => 'none', 'zones.z1.cap' => '5 cm', 'bed.cap.material' => 'coarse-gravel'],
+        ];
+        yield 'planted under a stone' => ['under-c1', self::STONE];
+        yield 'fast and far' => ['far-c1', ['vessel.width' => '70 cm', 'plants.c1.row' => '90']];
+        yield 'a weak heater' => ['heater-weak', [...self::HEATED, 'equipment.watts' => '10']];
+        yield 'a heater that boils' => ['heater-strong', [...self::HEATED, 'equipment.watts' => '300']];
+        yield 'a torrent' => ['torrent', ['equipment.device' => 'internal-filter', 'equipment.flow' => '600 L']];
+        yield 'backflow' => ['backflow', ['equipment.device' => 'air-stone']];
+        yield 'gas driven out' => ['gas-driven-out', ['care.gas' => '15', 'site.movement' => 'lively']];
+        yield 'no night' => ['night-light', ['light.night' => '50']];
     }
 
     /** @param array<string, string> $edits */

@@ -45,7 +45,7 @@ final readonly class WaterHours
         $speciation = CarbonSpeciation::at($day->celsius);
         $velocity =
             $facts->parameters->reaeration *
-            $facts->plan->site->movement->exchange() *
+            $facts->exchange *
             GasExchange::warmth($day->celsius) *
             ($facts->plan->site->lid ? GasExchange::UNDER_LID : 1.0);
         $passes = ($velocity * (1 - self::UNDER_MAT * $day->cover) * $facts->surface * 1000) / 24;
