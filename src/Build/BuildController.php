@@ -7,10 +7,12 @@ namespace Olvek\Build;
 use Olvek\Account\Keeper;
 use Olvek\Core\Bed\Material;
 use Olvek\Core\Buying\BuyLine;
-use Olvek\Core\Buying\Kit;
 use Olvek\Core\Buying\Sheet;
+use Olvek\Core\Buying\ShoppingList;
+use Olvek\Core\Buying\Want;
 use Olvek\Core\Care\LightPlan;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Steps\Step;
 use Olvek\Core\Steps\Steps;
 use Olvek\Editing\TankEditor;
 use Olvek\Site\Attachment;
@@ -31,6 +33,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/tanks/{tank}/build', requirements: ['tank' => Requirement::UUID])]
 final class BuildController extends AbstractController
 {
+    private const STEP = '[a-z0-9-]{2,40}';
     private const EXPIRED = 'This page has expired, so nothing was saved. Your input is kept: submit again.';
 
     public function __construct(
@@ -100,7 +103,8 @@ final class BuildController extends AbstractController
         $plan = $this->road->plan($this->tanks->head($tank));
         $materials = array_map(static fn (BuyLine $l): Material => $l->material, Sheet::of($plan, $this->catalogue)->materials);
         try {
-            $errors = $this->book->keepSheet($progress, $typed, $ticks, $materials, $keeper->units());
+            $lines = array_map(static fn (Want $w): string => $w->id, ShoppingList::of($plan, $keeper->units()));
+            $errors = $this->book->keepSheet($progress, $typed, $ticks, $materials, $lines, $keeper->units());
         } catch (ConcurrentChange $meanwhile) {
             return $this->page($request, $tank, $keeper, typed: $typed, notice: $meanwhile->getMessage(), status: Response::HTTP_CONFLICT);
         }
@@ -110,11 +114,33 @@ final class BuildController extends AbstractController
             : $this->page($request, $tank, $keeper, typed: $typed, errors: $errors);
     }
 
-    #[Route('/steps/{step}', name: 'build_step', requirements: ['step' => '[a-z-]{2,40}'], methods: ['POST'])]
+    /** All steps before one that are still open are done. */
+    #[Route('/steps/{step}/before', name: 'build_before', requirements: ['step' => self::STEP], methods: ['POST'])]
+    public function before(Request $request, Tank $tank, string $step, #[CurrentUser] Keeper $keeper): Response
+    {
+        $ids = $this->stepIds($tank, $keeper);
+        $at = array_search($step, $ids, true);
+        if (!\is_int($at)) {
+            throw $this->createNotFoundException('This plan has no such step.');
+        }
+        if (!$this->isCsrfTokenValid('build', $request->request->getString('_token'))) {
+            return $this->page($request, $tank, $keeper, errors: ["step.$step" => self::EXPIRED]);
+        }
+        try {
+            $refused = $this->book->markDone($tank, \array_slice($ids, 0, $at), $request->request->getString('day'));
+        } catch (ConcurrentChange $meanwhile) {
+            return $this->page($request, $tank, $keeper, notice: $meanwhile->getMessage(), status: Response::HTTP_CONFLICT);
+        }
+
+        return null === $refused
+            ? $this->redirectToRoute('build', ['tank' => $tank->id(), '_fragment' => "step-$step"], Response::HTTP_SEE_OTHER)
+            : $this->page($request, $tank, $keeper, errors: ["step.$step" => $refused]);
+    }
+
+    #[Route('/steps/{step}', name: 'build_step', requirements: ['step' => self::STEP], methods: ['POST'])]
     public function step(Request $request, Tank $tank, string $step, #[CurrentUser] Keeper $keeper): Response
     {
-        $plan = $this->road->plan($this->tanks->head($tank));
-        if (!\in_array($step, array_map(static fn ($s): string => $s->id, Steps::of($plan, $keeper->units())), true)) {
+        if (!\in_array($step, $this->stepIds($tank, $keeper), true)) {
             throw $this->createNotFoundException('This plan has no such step.');
         }
         $note = $request->request->getString('note');
@@ -143,6 +169,14 @@ final class BuildController extends AbstractController
         return null === $refused
             ? $this->redirectToRoute('build', ['tank' => $tank->id(), '_fragment' => "step-$step"], Response::HTTP_SEE_OTHER)
             : $this->page($request, $tank, $keeper, errors: ["step.$step" => $refused], typed: ['note' => [$step => $note]]);
+    }
+
+    /** @return list<string> ids of the plan's steps, in order */
+    private function stepIds(Tank $tank, Keeper $keeper): array
+    {
+        $plan = $this->road->plan($this->tanks->head($tank));
+
+        return array_map(static fn (Step $s): string => $s->id, Steps::of($plan, $keeper->units()));
     }
 
     /**
@@ -176,6 +210,10 @@ final class BuildController extends AbstractController
             );
             $later = $later || true === $mark?->done;
         }
+        $steps = array_reverse($steps);
+        $shop = $this->book->shop($progress);
+        $sheet = Sheet::of($plan, $this->catalogue, $shop);
+        $wants = ShoppingList::of($plan, $units, $shop);
 
         return $this->render(
             'build/build.html.twig',
@@ -183,20 +221,54 @@ final class BuildController extends AbstractController
                 'tank' => $tank,
                 'plan' => $plan,
                 'units' => $units,
-                'sheet' => Sheet::of($plan, $this->catalogue, $this->book->shop($progress)),
+                'sheet' => $sheet,
+                'aisles' => self::aisles($wants),
+                'total' => ShoppingList::total($sheet, $wants),
+                'water' => ShoppingList::waterToPrepare($plan),
                 'progress' => $progress,
                 'kept' => $progress->sheet(),
-                'steps' => array_reverse($steps),
-                'kit' => Kit::of($plan, $units),
+                'steps' => $steps,
+                'next' => self::next($steps),
                 'light' => LightPlan::of($plan),
                 'tasks' => $this->tasks->of($this->tanks->head($tank), $units),
                 'filled' => $this->book->filled($tank, ''),
                 'typed' => $typed,
                 'errors' => $errors,
                 'notice' => $notice,
-                'sums' => Calculators::asked($request, $plan->netWater(), $units),
+                'sums' => Calculators::asked($request, $plan->netWater(), ShoppingList::waterToPrepare($plan), $units),
             ],
             new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : $status),
         );
+    }
+
+    /**
+     * The first step that nobody has marked; null where all are.
+     *
+     * @param list<StepView> $steps
+     */
+    private static function next(array $steps): ?StepView
+    {
+        foreach ($steps as $step) {
+            if (null === $step->mark) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param list<Want> $wants
+     *
+     * @return array<string, non-empty-list<Want>> by what their aisle is called
+     */
+    private static function aisles(array $wants): array
+    {
+        $aisles = [];
+        foreach ($wants as $want) {
+            $aisles[$want->aisle->words()][] = $want;
+        }
+
+        return $aisles;
     }
 }

@@ -37,22 +37,29 @@ final readonly class BuildRecords
     {
         $sheet = $progress->sheet();
 
-        return new Shop($sheet['bags'], $sheet['prices'], $sheet['have']);
+        return new Shop($sheet['bags'], $sheet['prices'], $sheet['have'], $sheet['costs']);
     }
 
     /**
      * Reads a whole sheet as typed; nothing is kept unless all of it can be read.
      *
-     * @param array<string, array<string, string>> $typed by column (bags, prices, have) and material
+     * @param array<string, array<string, string>> $typed by column (bags, prices, have) and material; costs by line of the list
      * @param list<string>                         $ticks
      * @param list<Material>                       $materials that the sheet has
+     * @param list<string>                         $lines     of the shopping list
      *
      * @return array<string, string> why an entry was refused, by "column.material"
      *
      * @throws ConcurrentChange when another window has kept the sheet at the same moment
      */
-    public function keepSheet(Progress $progress, array $typed, array $ticks, array $materials, UnitSystem $units): array
-    {
+    public function keepSheet(
+        Progress $progress,
+        array $typed,
+        array $ticks,
+        array $materials,
+        array $lines,
+        UnitSystem $units,
+    ): array {
         $sheet = $progress->sheet();
         $errors = [];
         foreach (['bags' => $units->volume(), 'prices' => Unit::Piece, 'have' => $units->volume()] as $column => $unit) {
@@ -73,6 +80,23 @@ final readonly class BuildRecords
                 } catch (UnreadableQuantity $unreadable) {
                     $errors["$column.$material"] = $unreadable->getMessage();
                 }
+            }
+        }
+        foreach ($lines as $line) {
+            $text = trim($typed['costs'][$line] ?? '');
+            unset($sheet['costs'][$line]);
+            if ('' === $text) {
+                continue;
+            }
+            try {
+                $value = QuantityReader::read($text, Unit::Piece);
+                if ($value < 0 || $value > 100000) {
+                    $errors["costs.$line"] = 'This must be 0 or more.';
+                } else {
+                    $sheet['costs'][$line] = $value;
+                }
+            } catch (UnreadableQuantity $unreadable) {
+                $errors["costs.$line"] = $unreadable->getMessage();
             }
         }
         if ([] === $errors) {
@@ -132,6 +156,32 @@ final readonly class BuildRecords
         }
 
         return $marks;
+    }
+
+    /**
+     * Marks steps that are still open as done on a day, all or none.
+     *
+     * @param list<string> $steps
+     *
+     * @return string|null why it was refused
+     *
+     * @throws ConcurrentChange when another window has marked one of them at the same moment
+     */
+    public function markDone(Tank $tank, array $steps, string $day): ?string
+    {
+        $on = $this->today->orEarlier($tank->keeper, $day);
+        if (null === $on) {
+            return Today::REFUSED;
+        }
+        $marks = $this->marks($tank);
+        foreach ($steps as $step) {
+            if (!isset($marks[$step])) {
+                $this->entities->persist(new StepMark($tank, $step, true, $on, ''));
+            }
+        }
+        $this->saver->flush();
+
+        return null;
     }
 
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Build;
 
+use Olvek\Core\Animal\Shape;
+use Olvek\Core\Steps\Acclimatisation;
+use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
@@ -16,7 +19,18 @@ use Symfony\Component\HttpFoundation\Request;
 final readonly class Calculators
 {
     /** What each field says before anybody types. */
-    private const USUAL = ['dose' => '2', 'strength' => '', 'from' => '', 'to' => '', 'tap' => '0', 'treat' => '', 'treats' => ''];
+    private const USUAL = [
+        'dose' => '2',
+        'strength' => '',
+        'from' => '',
+        'to' => '',
+        'tap' => '0',
+        'treat' => '',
+        'treats' => '',
+        'hardness' => '',
+        'acidity' => '',
+        'warmth' => '',
+    ];
 
     /**
      * @param array<string, string>  $asked       as typed
@@ -25,7 +39,9 @@ final readonly class Calculators
      * @param float|null             $millilitres of its solution
      * @param float|null             $drops       of its solution
      * @param float|null             $treatment mL of the water treatment for the change
-     * @param float|null             $filling   mL of it for all of the free water
+     * @param float|null             $filling   mL of it for all of the water that the tank is filled with
+     * @param Acclimatisation|null   $fish      how long fish take from the shop's water
+     * @param Acclimatisation|null   $shelled   likewise shrimp and snails
      * @param WaterChange|false|null $change      false where none gets there, null where none was asked for
      */
     private function __construct(
@@ -37,11 +53,16 @@ final readonly class Calculators
         public WaterChange|false|null $change = null,
         public ?float $treatment = null,
         public ?float $filling = null,
+        public ?Acclimatisation $fish = null,
+        public ?Acclimatisation $shelled = null,
     ) {
     }
 
-    /** @param float $litres of free water */
-    public static function asked(Request $request, float $litres, UnitSystem $units): self
+    /**
+     * @param float $litres of free water
+     * @param float $all    litres that it is filled with, what the bed drinks among them
+     */
+    public static function asked(Request $request, float $litres, float $all, UnitSystem $units): self
     {
         $asked = $numbers = $errors = [];
         foreach (self::USUAL as $name => $usual) {
@@ -55,6 +76,9 @@ final readonly class Calculators
                             match ($name) {
                                 'treat' => Unit::Millilitre,
                                 'treats' => $units->volume(),
+                                'hardness' => $units->unitFor(Dimension::Hardness),
+                                'acidity' => Unit::Piece,
+                                'warmth' => $units->unitFor(Dimension::TemperatureDifference),
                                 default => Unit::MilligramPerLitre,
                             },
                         );
@@ -89,7 +113,26 @@ final readonly class Calculators
             null === $millilitres ? null : $millilitres / Ammonium::DROP,
             $change,
             null === $strength || !($change instanceof WaterChange) ? null : $strength * $change->each * $litres,
-            null === $strength ? null : $strength * $litres,
+            null === $strength ? null : $strength * $all,
+            ...self::acclimatised($numbers),
+        );
+    }
+
+    /**
+     * @param array<string, float|null> $numbers
+     *
+     * @return array{Acclimatisation|null, Acclimatisation|null} for fish, and for what has a shell
+     */
+    private static function acclimatised(array $numbers): array
+    {
+        $by = [$numbers['warmth'] ?? null, $numbers['hardness'] ?? null, $numbers['acidity'] ?? null];
+        if ([] === array_filter($by, static fn (?float $n): bool => null !== $n)) {
+            return [null, null];
+        }
+
+        return array_map(
+            static fn (Shape $shape): Acclimatisation => Acclimatisation::by((float) $by[0], (float) $by[1], (float) $by[2], $shape),
+            [Shape::Fish, Shape::Shrimp],
         );
     }
 }

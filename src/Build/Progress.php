@@ -12,9 +12,16 @@ use Olvek\Tank\Tank;
 #[ORM\Table(name: 'build_progress')]
 class Progress
 {
-    /** @var array{bags: array<string, float>, prices: array<string, float>, have: array<string, float>, ticked: list<string>} */
+    private const EMPTY = ['bags' => [], 'prices' => [], 'have' => [], 'costs' => [], 'ticked' => []];
+
+    /**
+     * @var array{
+     *     bags: array<string, float>, prices: array<string, float>, have: array<string, float>, costs?: array<string, float>,
+     *     ticked: list<string>
+     * }
+     */
     #[ORM\Column(type: 'json')]
-    private array $sheet = ['bags' => [], 'prices' => [], 'have' => [], 'ticked' => []];
+    private array $sheet = self::EMPTY;
 
     /** 0 before anything has been kept. */
     #[ORM\Version]
@@ -29,13 +36,24 @@ class Progress
     ) {
     }
 
-    /** @return array{bags: array<string, float>, prices: array<string, float>, have: array<string, float>, ticked: list<string>} */
+    /**
+     * @return array{
+     *     bags: array<string, float>, prices: array<string, float>, have: array<string, float>, costs: array<string, float>,
+     *     ticked: list<string>
+     * }
+     */
     public function sheet(): array
     {
-        return $this->sheet;
+        // Sheets from before there were prices of all lines have none.
+        return [...self::EMPTY, ...$this->sheet];
     }
 
-    /** @param array{bags: array<string, float>, prices: array<string, float>, have: array<string, float>, ticked: list<string>} $sheet */
+    /**
+     * @param array{
+     *     bags: array<string, float>, prices: array<string, float>, have: array<string, float>, costs: array<string, float>,
+     *     ticked: list<string>
+     * } $sheet
+     */
     public function keep(array $sheet): void
     {
         $this->sheet = $sheet;

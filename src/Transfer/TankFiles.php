@@ -39,7 +39,12 @@ final readonly class TankFiles
     public array $tasks;
     /** @var list<array{step: string, done: bool, on: \DateTimeImmutable, note: string}> */
     public array $steps;
-    /** @var array{bags: array<string, float>, prices: array<string, float>, have: array<string, float>, ticked: list<string>} */
+    /**
+     * @var array{
+     *     bags: array<string, float>, prices: array<string, float>, have: array<string, float>, costs: array<string, float>,
+     *     ticked: list<string>
+     * }
+     */
     public array $sheet;
     /** @var array<string, string> device by kind */
     public array $devices;
@@ -188,10 +193,15 @@ final readonly class TankFiles
         return array_values($steps);
     }
 
-    /** @return array{bags: array<string, float>, prices: array<string, float>, have: array<string, float>, ticked: list<string>} */
+    /**
+     * @return array{
+     *     bags: array<string, float>, prices: array<string, float>, have: array<string, float>, costs: array<string, float>,
+     *     ticked: list<string>
+     * }
+     */
     private function readSheet(): array
     {
-        $sheet = ['bags' => [], 'prices' => [], 'have' => [], 'ticked' => []];
+        $sheet = ['bags' => [], 'prices' => [], 'have' => [], 'costs' => [], 'ticked' => []];
         $text = $this->zip->text("$this->folder/sheet.json", Unzip::MOST_PLAN);
         $data = null === $text ? [] : json_decode($text, true, 4);
         if (!\is_array($data)) {
@@ -199,10 +209,10 @@ final readonly class TankFiles
 
             return $sheet;
         }
-        foreach (['bags', 'prices', 'have'] as $column) {
+        foreach (['bags', 'prices', 'have', 'costs'] as $column) {
             foreach (\is_array($data[$column] ?? null) ? $data[$column] : [] as $material => $value) {
                 if (
-                    1 === preg_match('/^[a-z0-9-]{1,60}$/D', (string) $material)
+                    1 === preg_match('/^[a-z0-9.-]{1,60}$/D', (string) $material)
                     && (\is_float($value) || \is_int($value))
                     && $value >= 0
                     && $value <= 100_000

@@ -140,9 +140,10 @@ final class TransferTest extends BenchTestCase
             $book->mark($tank, 'soil', false, '2025-12-31', '');
             $book->keepSheet(
                 $book->progress($tank),
-                ['bags' => ['coarse-sand' => '20 L'], 'prices' => ['coarse-sand' => '4.99'], 'have' => []],
+                ['bags' => ['coarse-sand' => '20 L'], 'prices' => ['coarse-sand' => '4.99'], 'have' => [], 'costs' => ['vessel' => '30']],
                 ['bag.coarse-sand'],
                 [Catalogue::shipped()->materials['coarse-sand']],
+                ['vessel'],
                 UnitSystem::Metric,
             );
             $this->service(Devices::class)->wire($tank, DeviceKind::Lamp, 'test-lamp');

@@ -42,6 +42,7 @@ final readonly class BedRecipe
             new SetNumber('bed.core', 0.0),
             new SetNumber('bed.setback', 0.0),
             new Choose('bed.bagged', false),
+            new SetNumber('bed.pots', 0),
             ...self::layer('soil', $this->soil, $this->soilDepth, $units),
             ...self::layer('cap', $this->cap, $this->capDepth, $units),
         ];

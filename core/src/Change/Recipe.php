@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Change;
 
+use Olvek\Core\Bed\Purpose;
+use Olvek\Core\Bed\Zone;
 use Olvek\Core\Light\Aspect;
+use Olvek\Core\Plan\Filling;
 use Olvek\Core\Plan\Inoculum;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
@@ -22,6 +25,11 @@ final class Recipe
     /** m: mean height of the hill's soil, and the share of it that bags of lava make. J: a bag or two under its back. */
     private const HILL_SOIL = 0.06;
     private const BAGS = 1 / 7;
+    /** m: granules at the back; in a vessel taller than that, so much, so that low plants stand nearer the lamp; lava below them. C. */
+    private const BACK = 0.06;
+    private const TALL = 0.45;
+    private const HIGH_BACK = 0.1;
+    private const LAVA = 0.02;
     /** L of a vessel to which humus lies so deep, m: 208 L are 55 US gal, 379 L 100 US gal. C. */
     private const HUMUS = [60 => 0.015, 208 => 0.025, 379 => 0.038];
     private const HUMUS_BEYOND = 0.05;
@@ -29,7 +37,9 @@ final class Recipe
     /** @return list<Change> */
     public static function of(Method $method, Plan $plan, UnitSystem $units = UnitSystem::Metric): array
     {
-        return [...self::bed($method, $plan)->changes($units), ...self::around($method, $plan, $units)];
+        $left = array_map(static fn (Zone $zone): Change => new Remove('zones', $zone->id), $plan->bed->zones);
+
+        return [...$left, ...self::bed($method, $plan)->changes($units), ...self::around($method, $plan, $units)];
     }
 
     /** What it lays. */
@@ -38,6 +48,8 @@ final class Recipe
         $clay = self::low($plan, self::CLAY);
         $hill = self::low($plan, self::HILL);
         $humus = self::humus($plan);
+        $rise = $plan->vessel->height() > self::TALL ? self::HIGH_BACK : self::BACK;
+        $granules = self::low($plan, $rise + self::LAVA);
 
         return match ($method) {
             Method::ThinSoil => new BedRecipe(['bagged-topsoil' => 1.0], [0.025, 0.025], ['fine-gravel' => 1.0], [0.025, 0.025]),
@@ -87,6 +99,7 @@ final class Recipe
                 [0.03, 0.03],
             ),
             Method::SealedJar => new BedRecipe(['bagged-topsoil' => 1.0], [0.005, 0.005], ['coarse-sand' => 1.0], [0.02, 0.02]),
+            Method::LoadedGranules => new BedRecipe(['planted-granules' => 1.0], [0.03 * $granules, $rise * $granules], [], [0.0, 0.0]),
         };
     }
 
@@ -146,7 +159,22 @@ final class Recipe
                 ...self::lit($plan, 9),
                 new SetNumber('care.changeEvery', 0),
             ],
-            Method::SealedJar => [...self::start(StartWay::Waiting), new Choose('site.sealed', true)],
+            Method::SealedJar => [
+                ...self::start(StartWay::Waiting),
+                new Choose('site.sealed', true),
+                new Choose('preparation.filling', Filling::Sink->value),
+            ],
+            Method::LoadedGranules => [
+                ...BedRecipe::layer('base', ['lava' => 1.0], [self::LAVA, self::LAVA], $units),
+                new AddZone(Purpose::Foreground->value),
+                ...self::start(StartWay::Bottled),
+                new SetNumber('preparation.firstChange', 0.5),
+                new SetNumber('preparation.firstChanges', 4),
+                ...self::lit($plan, 8),
+                new SetNumber('light.startShare', 0.6),
+                new SetNumber('light.stepShare', 0.05),
+                new Choose('light.held', true),
+            ],
         };
     }
 

@@ -6,6 +6,7 @@ namespace Olvek\Core\Change;
 
 use Olvek\Core\Plan\RefusedEdit;
 use Olvek\Core\Plan\SectionReader;
+use Olvek\Core\Plan\Treatment;
 
 /** Another water to fill with, or to top up with. */
 final readonly class TakeWater implements Change
@@ -40,6 +41,12 @@ final readonly class TakeWater implements Change
         }
         $kind = $draft->catalogue->waters[$this->kind] ?? throw new RefusedEdit('Choose a water from the list.');
 
-        return $draft->put([$this->which], SectionReader::write($kind->likely())) ? "$label ".mb_strtolower($kind->name) : null;
+        $taken = $draft->put([$this->which], SectionReader::write($kind->likely()));
+        // What does not come from a tap has no chlorine in it.
+        if (self::TOP_UP !== $this->which && !str_starts_with($this->kind, 'tap')) {
+            $taken = $draft->put(['preparation', 'treatment'], Treatment::Unchlorinated->value) || $taken;
+        }
+
+        return $taken ? "$label ".mb_strtolower($kind->name) : null;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
+use Olvek\Core\Bed\Material;
+use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
@@ -32,16 +34,22 @@ final class PhDrift implements Criterion
     private const ROOM_ALKALINE = 0.2;
     private const ROOM_KH = 1.0;
 
+    /** meq per litre of water that a bed of granules can exchange from which it, and not the water, holds the pH. J. */
+    private const HOLDS = 1.0;
+    /** pH down to which such a bed is as it should be; what lives there has a range of its own. M: they hold 5.5 to 6.5. */
+    private const HELD = 5.5;
+
     public static function margin(Outlook $outlook): Margin
     {
         $trace = $outlook->trace;
         [$low, $lowDay] = $trace->lowest('pHLeast', $outlook->from);
         [$high, $highDay] = $trace->highest('pHMost', $outlook->from);
         [$kh, $khDay] = $trace->lowest('carbonateHardness', $outlook->from);
+        $held = self::holds($outlook->plan);
         $room = [
-            [($low - self::ACID) / self::ROOM_ACID, $lowDay],
+            [($low - ($held ? self::HELD : self::ACID)) / self::ROOM_ACID, $lowDay],
             [(self::ALKALINE - $high) / self::ROOM_ALKALINE, $highDay],
-            [($kh - self::LEAST_KH) / self::ROOM_KH, $khDay],
+            ...$held ? [] : [[($kh - self::LEAST_KH) / self::ROOM_KH, $khDay]],
         ];
         usort($room, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         [$value, $day] = $room[0];
@@ -67,8 +75,11 @@ final class PhDrift implements Criterion
                 $hardness(self::LEAST_KH),
             ),
             match (true) {
+                $value >= 1 && $held => "pH stays between $range: granules in the bed hold it, with carbonate hardness as low as {$hardness(
+                    $kh,
+                )}.",
                 $value >= 1 => "pH stays between $range through days and nights, on {$hardness($kh)} of carbonate hardness or more.",
-                $kh - self::LEAST_KH < self::ROOM_KH => "Carbonate hardness falls to {$hardness(
+                !$held && $kh - self::LEAST_KH < self::ROOM_KH => "Carbonate hardness falls to {$hardness(
                     $kh,
                 )} by day $khDay: little is left to hold the pH.",
                 $high > self::ALKALINE - self::ROOM_ALKALINE => 'pH climbs to '.
@@ -88,5 +99,16 @@ final class PhDrift implements Criterion
                 new Term('uses up, per mg N made nitrate', '7.14 mg CaCO₃', Provenance::Published, 'US EPA 1993'),
             ],
         );
+    }
+
+    /** Whether granules of the bed hold the pH: their exchange takes up alkalinity above pH 6 and gives it back below. M. */
+    private static function holds(Plan $plan): bool
+    {
+        $exchange = 0.0;
+        foreach ($plan->bed->contents($plan->vessel) as [$mix, $litres]) {
+            $exchange += $mix->isGranular() ? $litres * $mix->perLitre(static fn (Material $m): float => $m->acidity->value) : 0.0;
+        }
+
+        return $exchange > self::HOLDS * $plan->netWater();
     }
 }

@@ -13,6 +13,7 @@ enum Filling: string implements Worded
     case Plate = 'plate';
     case Hose = 'hose';
     case Pour = 'pour';
+    case Sink = 'sink';
 
     public function words(): string
     {
@@ -21,6 +22,7 @@ enum Filling: string implements Worded
             self::Plate => 'slowly over a plate or bag',
             self::Hose => 'slowly through a thin hose',
             self::Pour => 'poured in',
+            self::Sink => 'sunk in a tub, and closed under water',
         };
     }
 }

@@ -22,6 +22,7 @@ enum Method: string
     case LeanBed = 'lean-bed';
     case VoidPlate = 'void-plate';
     case SealedJar = 'sealed-jar';
+    case LoadedGranules = 'loaded-granules';
 
     public function words(): string
     {
@@ -38,6 +39,7 @@ enum Method: string
             self::LeanBed => 'Lean inert bed',
             self::VoidPlate => 'Void-plate bed',
             self::SealedJar => 'Sealed jar',
+            self::LoadedGranules => 'Loaded granules',
         };
     }
 
@@ -63,6 +65,8 @@ enum Method: string
             self::VoidPlate => 'Water moves slowly through clay under the sand, and roots of house plants reach down to it; no changes in '
                 .'the first half-year.',
             self::SealedJar => 'What grows breathes what rots: permanently sealed, opened only to trim, never with a fish.',
+            self::LoadedGranules => 'Granules loaded with nutrients feed roots without a cap, and take up hardness. For weeks they give '
+                .'ammonia: bottled bacteria, large changes and a dim lamp carry the start; shrimp come when both readings are 0.',
         };
     }
 
@@ -77,7 +81,7 @@ enum Method: string
             self::HillBed => 35,
             self::SlowSwamp => 28,
             self::LeanBed => 3,
-            self::VoidPlate => 21,
+            self::VoidPlate, self::LoadedGranules => 21,
             self::SealedJar => null,
         };
     }

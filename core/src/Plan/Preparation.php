@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\Field\Number;
 use Olvek\Core\Field\OneOf;
 use Olvek\Core\Field\YesNo;
+use Olvek\Core\Unit\Dimension;
 
-/** What is decided about readying soil, sand and water; it changes no sum, but forgetting it spoils a start. */
+/** What is decided about readying soil, sand, plants and water: forgetting it spoils a start. */
 final readonly class Preparation
 {
     /**
@@ -27,6 +29,23 @@ final readonly class Preparation
         #[OneOf('way of starting', 'what feeds and seeds the first bacteria', at: '/start.way')]
         public StartWay $way = StartWay::Undecided,
         public ?Method $method = null,
+        #[OneOf('planted', 'when the plants go in')]
+        public PlantingOrder $order = PlantingOrder::PartFilled,
+        #[Number('changed the day after filling', Dimension::Share, 0.0, 1.0, 'of the water, against cloud and ammonia', decimals: 0)]
+        public float $firstChange = 0.0,
+        #[Number('so often, every other day', Dimension::Count, 1, 14, 'from the day after filling', decimals: 0, when: 'changesAtFirst')]
+        public int $firstChanges = 1,
     ) {
+    }
+
+    public function changesAtFirst(): bool
+    {
+        return $this->firstChange > 0;
+    }
+
+    /** Whether water is changed on a day of the first ones: the day after filling, then every other day. */
+    public function changesOn(int $day): bool
+    {
+        return $this->changesAtFirst() && 1 === $day % 2 && $day < 2 * $this->firstChanges;
     }
 }

@@ -40,8 +40,8 @@ final readonly class BedDay
     /** d⁻¹ at which the bed pays its debt of oxygen. J (0.01–0.05). */
     private const PAID = 0.02;
     /** pH at which peat and granules take up no more alkalinity, and span above it to where they do fully. M: 5.5–6.5. */
-    private const SOUR = 5.8;
-    private const SOUR_SPAN = 1.2;
+    private const SOUR = 6.0;
+    private const SOUR_SPAN = 1.0;
     /**
      * Share of the water's alkalinity that they can take in a day, share of it that goes with calcium and magnesium, and °dH·L of an meq.
      * J; P: DIN 38409-6.
@@ -85,7 +85,7 @@ final readonly class BedDay
         $day->ammoniaIn += $leak;
         $day->ammoniaSteady += $leak;
 
-        self::soften($s, $books, min(0.5, $leakRate));
+        self::soften($s, $facts, $books, min(0.5, $leakRate));
         self::bind($s, $day, $facts);
 
         $quick = $s->quickCarbon * (1 - exp(-$p->quickCarbonRate * $day->theta));
@@ -142,20 +142,22 @@ final readonly class BedDay
     }
 
     /**
-     * Fresh peat and loaded granules take up alkalinity, and calcium with it, until the water that meets them is sour. M: exchange of
-     * humic acids; as fast as ammonium passes the cap (J).
+     * Fresh peat and loaded granules take up alkalinity, and calcium with it, until the water that meets them is sour; where it is sourer
+     * still, what they took up goes back. M: exchange of humic acids; as fast as ammonium passes the cap (J).
      */
-    private static function soften(State $s, MassBalance $books, float $rate): void
+    private static function soften(State $s, RunConstants $facts, MassBalance $books, float $rate): void
     {
-        if ($s->acidity <= 0.0) {
+        if ($facts->acidity <= 0.0) {
             return;
         }
-        $ease = max(0.0, min(1.0, ($s->pH - self::SOUR) / self::SOUR_SPAN));
-        $taken = min(
-            $rate * $ease * $s->acidity,
-            self::SOFTENED_A_DAY * max(0.0, $s->alkalinity),
-            $s->hardness / self::DEGREES_PER_EQUIVALENT,
-        );
+        $ease = max(-1.0, min(1.0, ($s->pH - self::SOUR) / self::SOUR_SPAN));
+        $taken = $ease >= 0
+            ? min(
+                $rate * $ease * $s->acidity,
+                self::SOFTENED_A_DAY * max(0.0, $s->alkalinity),
+                $s->hardness / self::DEGREES_PER_EQUIVALENT,
+            )
+            : $rate * $ease * ($facts->acidity - $s->acidity);
         $s->acidity -= $taken;
         $s->alkalinity -= $taken;
         $degrees = self::CALCIUM * self::DEGREES_PER_EQUIVALENT * $taken;

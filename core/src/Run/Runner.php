@@ -123,6 +123,9 @@ final class Runner
         if ($care->changeEvery > 0 && $n > 0 && 0 === $n % $care->changeEvery && $care->changeShare > 0) {
             WaterKeeping::change($state, $facts, $books, $care->changeShare, $conditions->change);
         }
+        if ($this->plan->preparation->changesOn($n)) {
+            WaterKeeping::change($state, $facts, $books, $this->plan->preparation->firstChange, $conditions->change);
+        }
         if ($n > 0 && 0 === $n % 7 && $care->fertilises() && $n >= $conditions->awayUntil) {
             $tank->fertilise($care->nitrogen, $care->phosphorus, $care->potassium, $care->iron);
         }

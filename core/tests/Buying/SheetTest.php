@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Buying;
 
 use Olvek\Core\Buying\BuyLine;
-use Olvek\Core\Buying\Kit;
 use Olvek\Core\Buying\Sheet;
 use Olvek\Core\Buying\Shop;
+use Olvek\Core\Buying\ShoppingList;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Tests\Sample;
@@ -111,18 +111,19 @@ final class SheetTest extends TestCase
         }
     }
 
-    public function testOnlyTheKitThatIsNeeded(): void
+    public function testOnlyWhatIsNeeded(): void
     {
-        $kit = Kit::of(self::plan(), UnitSystem::Metric);
-        self::assertArrayNotHasKey('heater', $kit);
-        self::assertArrayHasKey('foam', $kit);
-        $warm = Kit::of(
+        $of = static fn (Plan $plan, UnitSystem $units): array => array_column(ShoppingList::of($plan, $units), 'words', 'id');
+        $list = $of(self::plan(), UnitSystem::Metric);
+        self::assertArrayNotHasKey('kit.heater', $list);
+        self::assertArrayHasKey('kit.foam', $list);
+        $warm = $of(
             Sample::edit(self::plan(), ['site.temperature' => '14 °C', 'vessel.shape' => 'barrel', 'light.lumens' => '0']),
             UnitSystem::Us,
         );
-        self::assertStringContainsString('57', $warm['heater'] ?? '', '14 °C for someone who thinks in °F');
-        self::assertArrayNotHasKey('foam', $warm);
-        self::assertArrayNotHasKey('timer', $warm);
+        self::assertStringContainsString('57', $warm['kit.heater'] ?? '', '14 °C for someone who thinks in °F');
+        self::assertArrayNotHasKey('kit.foam', $warm);
+        self::assertArrayNotHasKey('kit.timer', $warm);
     }
 
     /**

@@ -63,18 +63,18 @@ final class CatalogueTest extends TestCase
         );
     }
 
-    #[TestWith(['coarse-sand,Sand,cap,heavy,0.4 [0.3..0.5] M,0 C,0 C,0 C,0 C,0 C,1.5 [1..2] M,0 C,0 C,0 C,0 C,0 C,', 'density'])]
+    #[TestWith(['coarse-sand,Sand,cap,heavy,0.4 [0.3..0.5] M,0 C,0 C,0 C,0 C,0 C,1.5 [1..2] M,0 C,0 C,0 C,0 C,0 C,0 C,', 'density'])]
     #[TestWith([
-        'coarse-sand,Sand,roof,1.5 C,0.4 [0.3..0.5] M,0 C,0 C,0 C,0 C,0 C,1.5 [1..2] M,0 C,0 C,0 C,0 C,0 C,',
+        'coarse-sand,Sand,roof,1.5 C,0.4 [0.3..0.5] M,0 C,0 C,0 C,0 C,0 C,1.5 [1..2] M,0 C,0 C,0 C,0 C,0 C,0 C,',
         'role "roof" is not known',
     ]),]
     #[TestWith([
-        'coarse-sand,Sand,cap,1.5 C,1.4 [1.3..1.5] M,0 C,0 C,0 C,0 C,0 C,1.5 [1..2] M,0 C,0 C,0 C,0 C,0 C,',
+        'coarse-sand,Sand,cap,1.5 C,1.4 [1.3..1.5] M,0 C,0 C,0 C,0 C,0 C,1.5 [1..2] M,0 C,0 C,0 C,0 C,0 C,0 C,',
         'porosity must lie within',
     ]),]
-    #[TestWith(['Coarse Sand,Sand,cap,1.5 C,0.4 C,0 C,0 C,0 C,0 C,0 C,1.5 C,0 C,0 C,0 C,0 C,0 C,', 'id'])]
+    #[TestWith(['Coarse Sand,Sand,cap,1.5 C,0.4 C,0 C,0 C,0 C,0 C,0 C,1.5 C,0 C,0 C,0 C,0 C,0 C,0 C,', 'id'])]
     #[TestWith(['coarse-sand,Sand,cap', '3 cells'])]
-    #[TestWith(['coarse-sand,,cap,1.5 C,0.4 C,0 C,0 C,0 C,0 C,0 C,1.5 C,0 C,0 C,0 C,0 C,0 C,', 'name is empty'])]
+    #[TestWith(['coarse-sand,,cap,1.5 C,0.4 C,0 C,0 C,0 C,0 C,0 C,1.5 C,0 C,0 C,0 C,0 C,0 C,0 C,', 'name is empty'])]
     public function testABrokenRowIsNamedByFileAndLine(string $row, string $why): void
     {
         $folder = sys_get_temp_dir().'/olvek-catalogue-'.bin2hex(random_bytes(6));
@@ -82,7 +82,7 @@ final class CatalogueTest extends TestCase
         file_put_contents(
             $folder.'/materials.csv',
             'id,name,role,density,porosity,flush_nitrogen,nitrate_share,slow_nitrogen,quick_carbon,slow_carbon,'
-            ."retardation,phosphorus,potassium,iron,acidity,lime,remarks\n$row\n",
+            ."retardation,phosphorus,potassium,iron,acidity,lime,grain,remarks\n$row\n",
         );
         try {
             Catalogue::load($folder);

@@ -26,7 +26,10 @@ final class StepsTest extends TestCase
     public function testAPlainBox(): void
     {
         self::assertSame(
-            ['sieve', 'rinse', 'level', 'soil', 'wet', 'cap', 'part-fill', 'plant-low', 'plant-tall', 'fill', 'lamp'],
+            [
+                ...['sieve', 'rinse', 'level', 'soil', 'wet', 'cap', 'wipe', 'part-fill', 'plant-low', 'plant-tall'],
+                ...['fill', 'cloud', 'lamp', 'arrive-a1'],
+            ],
             self::ids(Sample::planted()),
         );
     }
@@ -42,12 +45,16 @@ final class StepsTest extends TestCase
             'rinse',
             'level',
             'plate',
+            'rims',
             'core',
+            'base',
             'doses',
             'soil',
             'wet',
             'leaves',
             'cap',
+            'zone-z1',
+            'wipe',
             'hardscape',
             'fix',
             'part-fill',
@@ -55,8 +62,11 @@ final class StepsTest extends TestCase
             'plant-tall',
             'fill',
             'float',
+            'cloud',
+            'first-change',
             'lamp',
             'lid',
+            'arrive-a1',
         ];
         foreach (Method::cases() as $method) {
             $plan = Sample::edit(Sample::planted(), [
