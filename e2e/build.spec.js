@@ -26,20 +26,31 @@ test('from the plan to the sheet: bags, costs, ticks', async ({ page }, info) =>
 
 test('steps are done, left out, asked about and undone', async ({ page }, info) => {
     await planned(page, `Steps ${info.project.name}`);
+    await page.locator('#step-soil summary').click();
     await page.locator('#step-soil').getByLabel('note').fill('level to a finger');
     await page.getByRole('button', { name: 'Done Lay the soil' }).click();
     await expect(page.locator('#step-soil')).toContainText('level to a finger');
     await expect(page.locator('#step-sieve')).toContainText('done too, or left out on purpose');
+    await page.locator('#step-sieve summary').click();
     await page.getByRole('button', { name: 'Leave out Sieve or pick over the soil' }).click();
     await expect(page.locator('#step-sieve')).toContainText('Left out');
+    await page.locator('#step-soil summary').click();
     await page.getByRole('button', { name: 'Undo Lay the soil' }).click();
-    await expect(page.getByRole('button', { name: 'Done Lay the soil' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Next: Rinse sand and gravel' })).toBeVisible();
+    await page.locator('.now').getByRole('button', { name: 'Done Rinse' }).press('Enter');
+    await expect(page.getByRole('heading', { name: /^Next: Level/ })).toBeVisible();
+    await page.locator('#step-cap summary').click();
+    await page.getByRole('button', { name: 'All earlier steps are done (before Lay the cap)' }).click();
+    await expect(page.locator('.step-done')).toHaveCount(4);
+    await expect(page.getByRole('heading', { name: 'Next: Lay the cap' })).toBeVisible();
     await expect(page.locator('#step-cap .step-drawing .cap').first()).toBeAttached();
 });
 
 test('care leaves as a calendar that another reader understands', async ({ page }, info) => {
     await planned(page, `Care ${info.project.name}`);
+    await page.getByRole('link', { name: 'Maintenance' }).click();
     await expect(page.locator('.care')).toContainText('every week from day 7');
+    await expect(page.getByLabel('filled on')).toBeVisible();
     await page.getByLabel('filled on').fill('2026-05-01');
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'As a calendar file' }).click();
@@ -62,6 +73,7 @@ test('care leaves as a calendar that another reader understands', async ({ page 
 
 test('sums by the tank', async ({ page }, info) => {
     await planned(page, `Sums ${info.project.name}`);
+    await page.locator('#sums > summary').click();
     await page.getByLabel('reads now, mg/L').fill('40');
     await page.getByLabel('is to read, mg/L').fill('25');
     await page.getByLabel('the new water reads, mg/L').fill('5');
@@ -71,7 +83,10 @@ test('sums by the tank', async ({ page }, info) => {
     await expect(page.locator('.sums')).toContainText('43 % of the water');
     // 5 mL to 40 L, for 15/35 of some 45.7 L of free water, and for all of it.
     await expect(page.locator('.sums')).toContainText('2.4 mL');
-    await expect(page.locator('.sums')).toContainText('the whole filling takes 5.7 mL');
+    await expect(page.locator('.sums')).toContainText('the whole filling takes 6.3 mL');
+    await page.getByLabel('general hardness differs by').fill('5');
+    await page.locator('.sum-columns form').nth(2).getByRole('button').press('Enter');
+    await expect(page.locator('.sums')).toContainText('Shrimp and snails: float the bag for 15 min, then drip tank water in for 80 min');
 });
 
 for (const colorScheme of ['light', 'dark']) {

@@ -242,19 +242,16 @@ final class BuildController extends AbstractController
     }
 
     /**
-     * The first step that nobody has marked; null where all are.
+     * The day's work: the first open step behind all that is done; where there is none, the first open one; null where none is open.
      *
      * @param list<StepView> $steps
      */
     private static function next(array $steps): ?StepView
     {
-        foreach ($steps as $step) {
-            if (null === $step->mark) {
-                return $step;
-            }
-        }
+        $open = array_filter($steps, static fn (StepView $s): bool => null === $s->mark);
+        $ahead = array_filter($open, static fn (StepView $s): bool => !$s->asked);
 
-        return null;
+        return array_values($ahead)[0] ?? array_values($open)[0] ?? null;
     }
 
     /**

@@ -58,7 +58,15 @@ final readonly class Diary
         array $algae = [],
     ): void {
         $filled = $today->modify("-$age days");
-        $this->entities->persist(new StepMark($tank, Steps::FILL, true, $filled, 'made up'));
+        $days = array_column(array_map(static fn (Group $g): array => [$g->id, $g->day], $plan->groups), 1, 0);
+        foreach (Steps::of($plan, $tank->keeper->units()) as $step) {
+            // Those of a group's arrival end in its id.
+            $day = $days[explode('-', $step->id, 2)[1] ?? ''] ?? 0;
+            if ($day <= $age) {
+                $note = Steps::FILL === $step->id ? 'made up' : '';
+                $this->entities->persist(new StepMark($tank, $step->id, true, $filled->modify("+$day days"), $note));
+            }
+        }
         $on = static fn (int $day): \DateTimeImmutable => $filled->modify("+$day days");
         $trace = (new Runner($plan, (new Parameters())->with($unlike)))->run($age + 1, UsualCare::events());
         $dice = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(self::SEED));

@@ -313,6 +313,10 @@ final class Elevation
             $under = static fn (): float => $bed->under($zone);
             $soil = static fn (): float => $bed->under($zone) + $zone->soil;
             $top = static fn (): float => $bed->top($zone);
+            if (!$this->side && $zone->front <= 0.0) {
+                // Behind a low foreground one sees the ground rise, not what lies in it.
+                $this->view->front[] = new Shape($this->stratum($under, $bed->meanDepth(...), $from, $to), 'cap');
+            }
             $this->view->front[] = new Shape($this->stratum($under, $top, $from, $to), 'cap zone-cap');
             if ($zone->soil > 0) {
                 $this->view->front[] = new Shape($this->stratum($under, $soil, $from, $to), 'soil');

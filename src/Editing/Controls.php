@@ -34,7 +34,7 @@ final readonly class Controls
     }
 
     /**
-     * All fields of one object that matter now: choices on lines of their own, numbers two to a line.
+     * All fields of one object that matter now, as they are described: choices on lines of their own, numbers two to a line.
      *
      * @param array<string, string> $labels in place of a field's own, by place
      *
@@ -42,20 +42,24 @@ final readonly class Controls
      */
     public function section(object $holder, string $path, ?Options $options = null, array $labels = []): array
     {
-        $kinds = $choices = $numbers = [];
+        $lines = $numbers = [];
         foreach (PlanFields::places($holder, $path) as $place => $property) {
             $told = $property->told;
+            if ($told instanceof Number) {
+                $numbers[] = $this->number($place, $labels[$place] ?? null);
+                continue;
+            }
+            $lines = [...$lines, ...array_chunk($numbers, 2)];
+            $numbers = [];
             if ($told instanceof KindOf) {
                 $id = $this->stored($place);
-                $kinds[] = [$this->choice($place, $told->label, \is_string($id) ? $id : '', $options?->kinds($told) ?? [])];
-            } elseif ($told instanceof Number) {
-                $numbers[] = $this->number($place, $labels[$place] ?? null);
+                $lines[] = [$this->choice($place, $told->label, \is_string($id) ? $id : '', $options?->kinds($told) ?? [])];
             } else {
-                $choices[] = [$this->pick($place, $labels[$place] ?? null)];
+                $lines[] = [$this->pick($place, $labels[$place] ?? null)];
             }
         }
 
-        return [...$kinds, ...array_chunk($numbers, 2), ...$choices];
+        return [...$lines, ...array_chunk($numbers, 2)];
     }
 
     /** A typed number. */

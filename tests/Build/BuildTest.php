@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Build;
 
+use Olvek\Core\Buying\ShoppingList;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 use Sabre\VObject\Component\VCalendar;
@@ -177,10 +178,10 @@ final class BuildTest extends BenchTestCase
         $net = $this->plan()->netWater();
         self::assertStringContainsString(\sprintf('%.3f g', (((2 * $net) / 1000) * 53.489) / 14.007), $this->text('.sums'));
         self::assertStringContainsString('43 % of the water', $this->text('.sums'));
-        // A label of 5 mL for 40 L is 0.125 mL/L: for 15/35 of the free water, and for all of it.
+        // A label of 5 mL for 40 L is 0.125 mL/L: for 15/35 of the free water, and for all that it is filled with, the bed's share too.
         $this->browser->request('GET', "/tanks/$this->tank/build?from=40&to=25&tap=5&treat=5&treats=40");
         self::assertStringContainsString(
-            \sprintf('with %.1f mL; the whole filling takes %.1f mL', (0.125 * $net * 15) / 35, 0.125 * $net),
+            \sprintf('with %.1f mL; the whole filling takes %.1f mL', (0.125 * $net * 15) / 35, 0.125 * ShoppingList::waterToPrepare($this->plan())),
             $this->text('.sums'),
         );
         $this->browser->request('GET', "/tanks/$this->tank/build?treat=5&treats=0");
@@ -189,6 +190,50 @@ final class BuildTest extends BenchTestCase
         self::assertStringContainsString('No change gets there', $this->text('.sums'));
         $this->browser->request('GET', "/tanks/$this->tank/build?from=lots&to=4");
         self::assertStringContainsString('not a number', $this->text('#error-from'));
+    }
+
+    public function testGettingUsedToAnotherWater(): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank/build?hardness=5&acidity=1&warmth=4");
+        self::assertStringContainsString('Fish: float the bag for 24 min, then drip tank water in for 60 min', $this->text('.sums'));
+        self::assertStringContainsString('Shrimp and snails: float the bag for 24 min, then drip tank water in for 2 h', $this->text('.sums'));
+        $this->browser->request('GET', "/tanks/$this->tank/build?acidity=much");
+        self::assertStringContainsString('not a number', $this->text('#error-acidity'));
+    }
+
+    /** Every line that is bought can have a price; there is one total of them and the bed. */
+    public function testOneTotalOfAllThatIsBought(): void
+    {
+        $this->keep([
+            'bags' => ['coarse-sand' => '3.79'],
+            'prices' => ['coarse-sand' => '4.50'],
+            'costs' => ['vessel' => '30', 'kit.tests' => '24.90'],
+        ]);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('63.90 for what has a price', $this->text('.totals'), 'two bags of sand, the vessel, the tests');
+        $this->keep(['costs' => ['vessel' => 'a lot']]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('not a number', $this->browser->getCrawler()->filter('[id="error-cost-vessel"]')->text());
+    }
+
+    public function testAllEarlierStepsAtOnce(): void
+    {
+        $this->mark('sieve', 'skipped');
+        $page = $this->browser->request('GET', "/tanks/$this->tank/build");
+        self::assertSelectorNotExists('.steps li:first-child form[action$="before"]', 'nothing stands before it');
+        $token = $page->filter('#sheet input[name="_token"]')->attr('value');
+        $this->browser->request('POST', "/tanks/$this->tank/build/steps/cap/before", ['_token' => 'forged']);
+        self::assertResponseStatusCodeSame(422);
+        $this->browser->request('POST', "/tanks/$this->tank/build/steps/cap/before", ['_token' => $token]);
+        self::assertResponseRedirects("/tanks/$this->tank/build#step-cap");
+        $page = $this->browser->followRedirect();
+        $marked = $page->filter('.step-done')->extract(['id']);
+        self::assertContains('step-soil', $marked);
+        self::assertNotContains('step-cap', $marked);
+        self::assertSelectorExists('#step-sieve.step-skipped', 'what was left out stays so');
+        self::assertSelectorExists('#step-cap.step-next');
+        $this->browser->request('POST', "/tanks/$this->tank/build/steps/mud/before", ['_token' => $token]);
+        self::assertResponseStatusCodeSame(404);
     }
 
     public function testTheLampsProgrammeLeavesAsAFile(): void

@@ -318,6 +318,23 @@ final readonly class Bed
         return $covers;
     }
 
+    /** What a layer of Laid is called. */
+    public function layerName(string $layer): string
+    {
+        [$id, $part] = [...explode('.', $layer), ''];
+        foreach ($this->zones as $zone) {
+            if ($zone->id === $id) {
+                return "$part of the ".$zone->purpose->words();
+            }
+        }
+
+        return match ($layer) {
+            'base' => 'lowest layer',
+            'dressing' => 'top layer',
+            default => $layer,
+        };
+    }
+
     /** @return list<Laid> what zones and pots hold */
     private function zoned(Vessel $vessel): array
     {

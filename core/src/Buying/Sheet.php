@@ -103,11 +103,11 @@ final readonly class Sheet
             }
         }
 
-        return array_values(array_map(static fn (array $same): MixTable => self::mix($same, $bucket), $parts));
+        return array_values(array_map(static fn (array $same): MixTable => self::mix($plan, $same, $bucket), $parts));
     }
 
     /** @param non-empty-list<Laid> $same parts of one mix */
-    private static function mix(array $same, float $bucket): MixTable
+    private static function mix(Plan $plan, array $same, float $bucket): MixTable
     {
         $mix = $same[0]->mix;
         $litres = array_sum(array_map(static fn (Laid $l): float => $l->litres * self::allowance($l->role), $same));
@@ -124,7 +124,7 @@ final readonly class Sheet
             ];
         }
 
-        return new MixTable($same[0]->layer, $rows, $bucket, $litres / $bucket);
+        return new MixTable($plan->bed->layerName($same[0]->layer), $rows, $bucket, $litres / $bucket);
     }
 
     /**
