@@ -63,7 +63,7 @@ final readonly class Almanac
         $today = $this->today->of($keeper);
         $date = $today->format('Y-m-d');
         $filled = $this->filled($keeper);
-        $all = $this->tanks->all($keeper);
+        $all = $this->tanks->active($keeper);
         $tanks = null === $only ? $all : array_intersect_key($all, array_flip($only));
         $parts = ['late' => [], 'now' => [], 'coming' => []];
         $more = ['late' => 0, 'now' => 0, 'coming' => 0];
@@ -241,7 +241,7 @@ final readonly class Almanac
         $filled = $this->filled($keeper);
         $lines = $this->lines($keeper);
         $stamp = '';
-        foreach (array_intersect_key($this->tanks->all($keeper), $filled) as $id => $tank) {
+        foreach (array_intersect_key($this->tanks->active($keeper), $filled) as $id => $tank) {
             $stamp = hash(
                 'xxh128',
                 $stamp.$this->stamp($keeper, $this->today->of($keeper), $filled[$id], $tank, $lines[$id] ?? [0, ''], $marks[$id] ?? []),

@@ -170,7 +170,7 @@ final class AlmanacController extends AbstractController
                 'notice' => $notice,
                 'keeper' => $keeper,
                 'zones' => \DateTimeZone::listIdentifiers(),
-                'tanks' => $this->tanks->all($keeper),
+                'tanks' => $this->tanks->active($keeper),
                 'which' => $which,
             ],
             new Response(status: '' === $notice ? Response::HTTP_OK : $status),

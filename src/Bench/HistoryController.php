@@ -147,6 +147,8 @@ final class HistoryController extends AbstractController
         return $this->render(
             'bench/history.html.twig',
             [
+                'before' => null === $tank->follows() ? null : $this->tanks->owned($tank->follows(), $tank->keeper),
+                'after' => $this->tanks->follower($tank),
                 'tank' => $tank,
                 'revisions' => \array_slice($revisions, 0, self::PAGE),
                 'page' => $page,

@@ -64,6 +64,8 @@ final class ShelfController extends AbstractController
         return $this->render('shelf/shelf.html.twig', [
             'board' => $board,
             'boards' => $boards,
+            'archived' => $tanks->archived($keeper),
+            'rooms' => $tanks->rooms($keeper),
             'tanks' => array_map(
                 static fn (Revision $r): array => [
                     'tank' => $r->tank,

@@ -17,6 +17,9 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Index(name: 'tank_keeper_created', columns: ['keeper_id', 'created_at'])]
 class Tank
 {
+    /** Characters of a room's name. */
+    public const LONGEST_ROOM = 40;
+
     #[ORM\Id]
     #[ORM\Column(type: UuidType::NAME)]
     private Uuid $id;
@@ -39,6 +42,18 @@ class Tank
     /** When it was taken off the shelf: until it is done for good, it can be undone. */
     #[ORM\Column(name: 'removed_at', type: 'datetime_immutable', nullable: true)]
     private ?\DateTimeImmutable $removedAt = null;
+
+    /** Where it stands, or which group it belongs to: the shelf is ordered by it. */
+    #[ORM\Column(type: 'string', length: self::LONGEST_ROOM, options: ['default' => ''])]
+    private string $room = '';
+
+    /** When it was put away: it is kept whole, and asks for nothing. */
+    #[ORM\Column(name: 'archived_at', type: 'datetime_immutable', nullable: true)]
+    private ?\DateTimeImmutable $archivedAt = null;
+
+    /** The tank whose re-scape it is. */
+    #[ORM\Column(type: UuidType::NAME, nullable: true)]
+    private ?Uuid $follows = null;
 
     /** Counted up with every change, so that of two edits at the same moment one is told. */
     #[ORM\Version]
@@ -122,6 +137,41 @@ class Tank
     public function removedAt(): ?\DateTimeImmutable
     {
         return $this->removedAt;
+    }
+
+    public function room(): string
+    {
+        return $this->room;
+    }
+
+    public function standIn(string $room): void
+    {
+        $this->room = $room;
+    }
+
+    public function archive(\DateTimeImmutable $at): void
+    {
+        $this->archivedAt ??= $at;
+    }
+
+    public function putBack(): void
+    {
+        $this->archivedAt = null;
+    }
+
+    public function archivedAt(): ?\DateTimeImmutable
+    {
+        return $this->archivedAt;
+    }
+
+    public function follow(self $other): void
+    {
+        $this->follows = $other->id;
+    }
+
+    public function follows(): ?Uuid
+    {
+        return $this->follows;
     }
 
     public function version(): int

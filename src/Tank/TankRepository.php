@@ -23,7 +23,7 @@ final class TankRepository extends ServiceEntityRepository
     }
 
     /**
-     * A keeper's tanks with the revisions that stand, oldest first.
+     * A keeper's tanks that are not put away, with the revisions that stand: by room, oldest first.
      *
      * @param int|null $most how many; null for all
      * @param int      $from how many to leave out before them
@@ -37,7 +37,8 @@ final class TankRepository extends ServiceEntityRepository
             ->createQuery(
                 'SELECT r, t FROM '.
                     Revision::class.
-                    ' r JOIN r.tank t WHERE t.keeper = :keeper AND t.removedAt IS NULL AND r.number = t.head ORDER BY t.createdAt, t.id',
+                    ' r JOIN r.tank t WHERE t.keeper = :keeper AND t.removedAt IS NULL AND t.archivedAt IS NULL AND r.number = t.head '.
+                    'ORDER BY t.room, t.createdAt, t.id',
             )
             ->setParameter('keeper', $keeper->id(), 'uuid')
             ->setMaxResults($most)
@@ -45,7 +46,43 @@ final class TankRepository extends ServiceEntityRepository
             ->getResult();
     }
 
-    /** @return array<string, Tank> all of a keeper's tanks by id, oldest first */
+    /** @return array<string, Tank> a keeper's tanks that are not put away by id, oldest first */
+    public function active(Keeper $keeper): array
+    {
+        return array_filter($this->all($keeper), static fn (Tank $t): bool => null === $t->archivedAt());
+    }
+
+    /** @return list<Tank> those put away, newest first */
+    public function archived(Keeper $keeper): array
+    {
+        /** @var list<Tank> */
+        return $this->createQueryBuilder('t')
+            ->where('t.keeper = :keeper AND t.removedAt IS NULL AND t.archivedAt IS NOT NULL')
+            ->setParameter('keeper', $keeper->id(), 'uuid')
+            ->orderBy('t.archivedAt', 'DESC')
+            ->getQuery()
+            ->getResult();
+    }
+
+    /** @return list<string> names of the rooms in which a keeper's tanks stand */
+    public function rooms(Keeper $keeper): array
+    {
+        $rooms = array_unique(array_map(static fn (Tank $t): string => $t->room(), array_values($this->all($keeper))));
+        sort($rooms);
+
+        return array_values(array_diff($rooms, ['']));
+    }
+
+    /** The newest tank that is a re-scape of this one; null where there is none. */
+    public function follower(Tank $tank): ?Tank
+    {
+        return $this->findOneBy(
+            ['keeper' => $tank->keeper->id(), 'follows' => $tank->id(), 'removedAt' => null],
+            ['createdAt' => 'DESC', 'id' => 'DESC'],
+        );
+    }
+
+    /** @return array<string, Tank> all of a keeper's tanks by id, those put away among them, oldest first */
     public function all(Keeper $keeper): array
     {
         $tanks = [];
@@ -58,7 +95,7 @@ final class TankRepository extends ServiceEntityRepository
 
     public function onShelf(Keeper $keeper): int
     {
-        return $this->count(['keeper' => $keeper->id(), 'removedAt' => null]);
+        return $this->count(['keeper' => $keeper->id(), 'removedAt' => null, 'archivedAt' => null]);
     }
 
     /** @return list<Tank> those taken off the shelf that can still be brought back, newest first */

@@ -56,6 +56,9 @@ final readonly class ShelfExport
                 'created' => $tank->createdAt()->format(\DATE_ATOM),
                 'head' => $tank->head(),
                 'latest' => $tank->latest(),
+                'room' => $tank->room(),
+                'archived' => $tank->archivedAt()?->format(\DATE_ATOM),
+                'follows' => $tank->follows()?->toRfc4122(),
             ];
             yield from $this->tank($tank, $keeper, $folder);
             $this->entities->clear();

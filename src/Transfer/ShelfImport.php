@@ -14,6 +14,7 @@ use Olvek\Device\DeviceKind;
 use Olvek\Device\Devices;
 use Olvek\Log\Entry;
 use Olvek\Site\Moment;
+use Olvek\Site\PlainText;
 use Olvek\Tank\Revision;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
@@ -64,7 +65,10 @@ final readonly class ShelfImport
     }
 
     /**
-     * @return list<array{folder: string, id: Uuid, name: string, created: \DateTimeImmutable, head: int}>
+     * @return list<array{
+     *     folder: string, id: Uuid, name: string, created: \DateTimeImmutable, head: int,
+     *     room: string, archived: ?\DateTimeImmutable, follows: ?Uuid
+     * }>
      *
      * @throws UnreadableFile
      */
@@ -97,13 +101,29 @@ final readonly class ShelfImport
                 'name' => mb_substr(mb_scrub(\is_string($tank['name'] ?? null) ? $tank['name'] : ''), 0, 80),
                 'created' => $created,
                 'head' => $tank['head'],
+                'room' => self::room($tank['room'] ?? ''),
+                'archived' => \is_string($tank['archived'] ?? null) ? Moment::read(\DATE_ATOM, $tank['archived']) : null,
+                'follows' => \is_string($tank['follows'] ?? null) && Uuid::isValid($tank['follows'])
+                    ? Uuid::fromString($tank['follows'])
+                    : null,
             ];
         }
 
         return $tanks;
     }
 
-    /** @param array{folder: string, id: Uuid, name: string, created: \DateTimeImmutable, head: int} $told */
+    /** What a room may be called, of what a file says: files from before there were rooms say nothing. */
+    private static function room(mixed $told): string
+    {
+        return \is_string($told) && null === PlainText::fault($told, Tank::LONGEST_ROOM, 'A room') ? trim($told) : '';
+    }
+
+    /**
+     * @param array{
+     *     folder: string, id: Uuid, name: string, created: \DateTimeImmutable, head: int,
+     *     room: string, archived: ?\DateTimeImmutable, follows: ?Uuid
+     * } $told
+     */
     private function tank(Keeper $keeper, array $told, TankFiles $files, ImportResult $report): void
     {
         // Another's tank of the same id is nobody's business: this one gets an id of its own, the same each time it is brought.
@@ -118,6 +138,14 @@ final readonly class ShelfImport
                 $told['created']->setTimezone(new \DateTimeZone(date_default_timezone_get())),
                 null === $this->tanks->find($told['id']) ? $told['id'] : $own,
             );
+            $tank->standIn($told['room']);
+            if (null !== $told['archived']) {
+                $tank->archive($told['archived']->setTimezone(new \DateTimeZone(date_default_timezone_get())));
+            }
+            $followed = null === $told['follows'] ? null : $this->mine($told['follows'], $keeper);
+            if (null !== $followed) {
+                $tank->follow($followed);
+            }
             $this->entities->persist($tank);
         } elseif (null !== $tank->removedAt()) {
             $tank->bringBack();

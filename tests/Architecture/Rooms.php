@@ -23,7 +23,7 @@ final class Rooms
         'Catalogue' => ['Unit', 'Plant', 'Animal', 'Hardscape', 'Light', 'Vessel', 'Water', 'Bed'],
         'Plan' => ['Unit', 'Field', 'Supply', 'Plant', 'Animal', 'Hardscape', 'Light', 'Vessel', 'Water', 'Bed', 'Event', 'Catalogue'],
         'Buying' => ['Unit', 'Supply', 'Hardscape', 'Vessel', 'Water', 'Bed', 'Catalogue', 'Plan'],
-        'Change' => ['Unit', 'Field', 'Plant', 'Light', 'Vessel', 'Bed', 'Event', 'Catalogue', 'Plan'],
+        'Change' => ['Unit', 'Field', 'Supply', 'Plant', 'Hardscape', 'Light', 'Vessel', 'Bed', 'Event', 'Catalogue', 'Plan'],
         'Run' => ['Unit', 'Plant', 'Animal', 'Hardscape', 'Light', 'Water', 'Bed', 'Event', 'Plan'],
         'Log' => ['Unit', 'Water', 'Event', 'Plan', 'Run'],
         'Margin' => ['TimeLimit', 'Unit', 'Plant', 'Animal', 'Light', 'Water', 'Bed', 'Event', 'Plan', 'Change', 'Run'],

@@ -180,8 +180,9 @@ final class BuildTest extends BenchTestCase
         self::assertStringContainsString('43 % of the water', $this->text('.sums'));
         // A label of 5 mL for 40 L is 0.125 mL/L: for 15/35 of the free water, and for all that it is filled with, the bed's share too.
         $this->browser->request('GET', "/tanks/$this->tank/build?from=40&to=25&tap=5&treat=5&treats=40");
+        $all = ShoppingList::waterToPrepare($this->plan());
         self::assertStringContainsString(
-            \sprintf('with %.1f mL; the whole filling takes %.1f mL', (0.125 * $net * 15) / 35, 0.125 * ShoppingList::waterToPrepare($this->plan())),
+            \sprintf('with %.1f mL; the whole filling takes %.1f mL', (0.125 * $net * 15) / 35, 0.125 * $all),
             $this->text('.sums'),
         );
         $this->browser->request('GET', "/tanks/$this->tank/build?treat=5&treats=0");
@@ -196,7 +197,10 @@ final class BuildTest extends BenchTestCase
     {
         $this->browser->request('GET', "/tanks/$this->tank/build?hardness=5&acidity=1&warmth=4");
         self::assertStringContainsString('Fish: float the bag for 24 min, then drip tank water in for 60 min', $this->text('.sums'));
-        self::assertStringContainsString('Shrimp and snails: float the bag for 24 min, then drip tank water in for 2 h', $this->text('.sums'));
+        self::assertStringContainsString(
+            'Shrimp and snails: float the bag for 24 min, then drip tank water in for 2 h',
+            $this->text('.sums'),
+        );
         $this->browser->request('GET', "/tanks/$this->tank/build?acidity=much");
         self::assertStringContainsString('not a number', $this->text('#error-acidity'));
     }
