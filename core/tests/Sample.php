@@ -115,6 +115,28 @@ final class Sample
                 'water.calcium' => (string) $dice->getInt(0, 100),
             ]);
         }
+        if (0 === $seed % 16 && 0 !== $seed % 3) {
+            // And zones, technique, a second lamp, what stands out of the water.
+            $plan = self::edit($plan, [
+                'zones.add' => ['rear', 'left-bank', 'terrace', 'raised'][$dice->getInt(0, 3)],
+                'bed.setback' => '0',
+                'equipment.heating' => ['none', 'room', 'tank'][$dice->getInt(0, 2)],
+                'equipment.watts' => (string) $dice->getInt(0, 100),
+                'equipment.device' => ['none', 'air-stone', 'internal-filter', 'wave-maker'][$dice->getInt(0, 3)],
+                'light.secondLumens' => (string) $dice->getInt(0, 3000),
+                'light.secondHours' => (string) $dice->getInt(1, 14),
+                'preparation.firstChange' => (string) $dice->getInt(0, 100),
+                'preparation.firstChanges' => (string) $dice->getInt(1, 5),
+                'bed.base.material' => ['lava', 'baked-clay', 'planted-granules'][$dice->getInt(0, 2)],
+                'bed.base.front' => '5 mm',
+                'bed.base.back' => '5 mm',
+                'hardscape.h1.height' => '40 cm',
+                'hardscape.h1.fixing' => 'wadding-and-soda',
+                'plants.add' => 'taxiphyllum-barbieri',
+            ]);
+            $last = $plan->clumps[\count($plan->clumps) - 1]->id;
+            $plan = self::edit($plan, ["plants.$last.emersion" => ['emersed', 'wicking'][$dice->getInt(0, 1)]]);
+        }
         if (0 === $seed % 24) {
             $plan = self::edit($plan, ['feeding.grams' => '0', 'care.gas' => '0', 'site.sealed' => 'yes']);
         }

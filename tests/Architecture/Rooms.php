@@ -32,7 +32,7 @@ final class Rooms
         'Fit' => ['TimeLimit', 'Water', 'Event', 'Run', 'Log'],
         'Solve' => ['TimeLimit', 'Unit', 'Animal', 'Event', 'Catalogue', 'Plan', 'Change', 'Margin'],
         'Stress' => ['TimeLimit', 'Unit', 'Animal', 'Event', 'Plan', 'Run', 'Margin'],
-        'Care' => ['Unit', 'Plant', 'Event', 'Plan', 'Run', 'Log', 'Solve'],
+        'Care' => ['Unit', 'Plant', 'Event', 'Plan', 'Buying', 'Run', 'Log', 'Solve'],
         'Start' => ['Unit', 'Water', 'Event', 'Plan', 'Log', 'Margin', 'Fit', 'Care'],
     ];
 

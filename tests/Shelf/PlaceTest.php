@@ -51,8 +51,8 @@ final class PlaceTest extends BenchTestCase
         $this->place('stairs');
         $this->press('Copy Waiting hall');
         self::assertSelectorTextContains('.tank-name', 'Waiting hall, variant');
-        $rooms = array_map(static fn ($t): string => $t->room(), array_values($this->service(TankRepository::class)->active($this->keeper)));
-        self::assertSame(['stairs', 'stairs'], $rooms, 'it stands where the other does');
+        $tanks = array_values($this->service(TankRepository::class)->active($this->keeper));
+        self::assertSame(['stairs', 'stairs'], array_map(static fn ($t): string => $t->room(), $tanks), 'where the other stands');
     }
 
     public function testTheShelfGoesByRoom(): void
@@ -186,7 +186,10 @@ final class PlaceTest extends BenchTestCase
     {
         $page = $this->browser->request('GET', '/');
         $form = $page->filter("form[action='/tanks/$this->tank/room']");
-        $this->browser->request('POST', "/tanks/$this->tank/room", ['_token' => $form->filter('[name=_token]')->attr('value'), 'room' => $room]);
+        $this->browser->request('POST', "/tanks/$this->tank/room", [
+            '_token' => $form->filter('[name=_token]')->attr('value'),
+            'room' => $room,
+        ]);
         $this->browser->followRedirect();
     }
 

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Care;
 
+use Olvek\Core\Buying\Gas;
 use Olvek\Core\Event\EventKind;
+use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plan\Emersion;
+use Olvek\Core\Plan\FloaterKeeping;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\StartWay;
@@ -26,6 +30,10 @@ final class Care
     /** Ways whose litter is fed on, and days for which it lasts. C. */
     private const LITTERED = [Method::SunnySill, Method::SlowSwamp, Method::VoidPlate];
     private const LEAF_DAYS = 60;
+    /** Days after which a sponge is looked at; for which what stands in the air is misted; for which root tabs last. C. */
+    private const CLOGS = 60;
+    private const MISTED = 28;
+    private const TABS_LAST = 180;
     /** Test days: every so many until a day. C: daily with bottled bacteria, else twice a week at first, then rarer and rarer. */
     private const TESTS = [[3, 28], [7, 84], [30, 365]];
 
@@ -59,14 +67,37 @@ final class Care
                 \sprintf('add %d × %s, if ammonia and nitrite read 0', $group->count, $group->kind->common),
                 start: true,
             );
+            if ($group->quarantine > 0 && $group->day > $group->quarantine) {
+                $tasks[] = new Task(
+                    "apart-$group->id",
+                    $group->day - $group->quarantine,
+                    \sprintf('Quarantine begins: %d × %s, %d days', $group->count, $group->kind->common, $group->quarantine),
+                    start: true,
+                );
+            }
         }
-        if ($plan->feed->grams > 0) {
+        $first = $plan->firstAnimals();
+        if ($plan->feed->grams > 0 && null !== $first) {
+            // Nobody feeds an empty tank.
             $tasks[] = new Task(
                 'feed',
-                $plan->feedFrom,
+                max($plan->feedFrom, $first),
                 \sprintf('Begin to feed, %s g a day', Decimal::trimmed($plan->feed->grams, 3)),
                 start: true,
             );
+        }
+        foreach (range(1, 2 * $plan->preparation->firstChanges - 1) as $day) {
+            if ($day > 1 && $plan->preparation->changesOn($day)) {
+                $tasks[] = new Task(
+                    "first-change-$day",
+                    $day,
+                    \sprintf(
+                        'Change %s of the water (%s %%)',
+                        $units->show(Dimension::Volume, $plan->netWater() * $plan->preparation->firstChange),
+                        Decimal::trimmed(100 * $plan->preparation->firstChange, 0),
+                    ),
+                );
+            }
         }
         foreach ($plan->events as $event) {
             // Weather and failures are nobody's task.
@@ -109,6 +140,9 @@ final class Care
     {
         $tasks = [];
         $from = 1;
+        if ($plan->site->sealed) {
+            return [];
+        }
         foreach (StartWay::Bottled === $plan->preparation->way ? [[1, 14], ...self::TESTS] : self::TESTS as [$every, $until]) {
             $tasks[] = new Task("test-$from", $from, 'Test ammonia, nitrite and nitrate', $every, $until, true);
             $from = $until + $every;
@@ -120,9 +154,12 @@ final class Care
     /** @return list<Task> */
     private static function weekly(Plan $plan, Trace $trace, UnitSystem $units): array
     {
-        $tasks = [new Task('look', 7, 'Check: headcount, shading, front glass', 7)];
+        if ($plan->site->sealed) {
+            return self::jar($plan);
+        }
+        $tasks = [new Task('look', 7, 'Check: headcount, shading, front glass', 7), ...self::technique($plan)];
         $litres = 7 * $trace->mean('evaporated', 0, min(self::SEASON, $trace->days()));
-        if ($litres > 0.01 && !$plan->site->sealed) {
+        if ($litres > 0.01) {
             $tasks[] = new Task('top-up', 7, \sprintf('Top up, some %s', $units->show(Dimension::Volume, $litres)), 7);
         }
         if ([] !== array_filter($plan->clumps, static fn ($c): bool => $c->kind->role->coversSurface())) {
@@ -151,6 +188,69 @@ final class Care
         return $tasks;
     }
 
+    /** @return list<Task> of a sealed jar: looked at, and opened by sinking it again only where something must come out */
+    private static function jar(Plan $plan): array
+    {
+        return [
+            new Task('look', 7, 'Look: drops on the glass in the morning, none by night; nothing brown or foul; out of the sun', 7),
+            ...[] === $plan->clumps
+                ? []
+                : [new Task('open', 180, 'If plants press against the glass: sink it in a tub, cut, tip the air out, close it again', 180)],
+        ];
+    }
+
+    /** @return list<Task> what heater, filter, gas and ring ask for */
+    private static function technique(Plan $plan): array
+    {
+        $equipment = $plan->equipment;
+        $kept = array_filter($plan->clumps, static fn ($c): bool => $c->isKept());
+        $aside = array_filter($kept, static fn ($c): bool => FloaterKeeping::Aside === $c->keeping);
+        $above = array_filter($plan->clumps, static fn ($c): bool => Emersion::Under !== $c->emersion);
+
+        return [
+            ...$equipment->filters()
+                ? [
+                    new Task(
+                        'sponge',
+                        $equipment->rinse > 0 ? $equipment->rinse : self::CLOGS,
+                        'Rinse half of the sponge in a bucket of tank water, never under the tap'.
+                            ($equipment->rinse > 0 ? '' : ', if the flow is weak'),
+                        $equipment->rinse > 0 ? $equipment->rinse : self::CLOGS,
+                    ),
+                ]
+                : [],
+            ...$equipment->hasHeater() ? [new Task('heater', 30, 'Compare heater and thermometer', 30)] : [],
+            ...$plan->care->trickle > 0
+                ? [new Task('yeast', Gas::YEAST_DAYS, 'Mix a new bottle of yeast', Gas::YEAST_DAYS)]
+                : [],
+            ...$plan->care->gas > 0 ? [new Task('gas', 7, 'Count the bubbles, look at the bottle’s gauge', 7)] : [],
+            ...$plan->care->fertilises() ? [new Task('fertilise', 7, 'Give liquid fertiliser', 7)] : [],
+            ...[] !== $aside ? [new Task('aside', 1, 'Move the floaters to the other side', 1)] : [],
+            ...[] !== $kept && [] === $aside ? [new Task('ring', 7, 'See that the floaters are in their ring', 7)] : [],
+            ...[] !== $above ? [new Task('mist', 1, 'Mist what stands above the water', 1, self::MISTED)] : [],
+            ...array_map(
+                static fn (Clump $c): Task => new Task(
+                    "tabs-$c->id",
+                    self::TABS_LAST,
+                    'Root tabs again, if the big ones pale',
+                    self::TABS_LAST,
+                ),
+                self::tabbed($plan),
+            ),
+        ];
+    }
+
+    /** @return list<Clump> the first root feeder of a bed that lives off root tabs */
+    private static function tabbed(Plan $plan): array
+    {
+        $tabs = array_filter($plan->bed->doses, static fn ($d): bool => 'root-tab' === $d->amendment->id);
+        $roots = array_values(
+            array_filter($plan->clumps, static fn (Clump $c): bool => \in_array($c->kind->role, [Role::Rosette, Role::Runner], true)),
+        );
+
+        return [] === $tabs ? [] : \array_slice($roots, 0, 1);
+    }
+
     /** Handfuls of floaters that the run's usual care takes out in a week, on the mean of the year. */
     private static function floatersOut(Plan $plan, Trace $trace): float
     {
@@ -170,7 +270,7 @@ final class Care
     {
         $tasks = [];
         foreach ($plan->clumps as $i => $clump) {
-            if ($clump->kind->role->coversSurface()) {
+            if ($clump->kind->role->coversSurface() || $plan->site->sealed) {
                 continue;
             }
             for ($day = max(1, $clump->day + 1); $day < $trace->days(); ++$day) {

@@ -64,7 +64,34 @@ final readonly class Adviser
         }
         usort($advice, static fn (Advice $a, Advice $b): int => $b->state->rank() <=> $a->state->rank());
 
-        return $advice;
+        return self::oneChange($advice);
+    }
+
+    /**
+     * One change of water serves all that ask for one: the largest, told with the gravest.
+     *
+     * @param list<Advice> $advice
+     *
+     * @return list<Advice>
+     */
+    private static function oneChange(array $advice): array
+    {
+        $changing = array_values(array_filter($advice, static fn (Advice $a): bool => null !== $a->share));
+        if (\count($changing) < 2) {
+            return $advice;
+        }
+        $first = $changing[0];
+        usort($changing, static fn (Advice $a, Advice $b): int => $a->left() <=> $b->left());
+        $largest = $changing[0];
+
+        return array_map(
+            static fn (Advice $a): Advice => match (true) {
+                null === $a->share => $a,
+                $a === $first => $a->changing($largest),
+                default => $a->served(),
+            },
+            $advice,
+        );
     }
 
     private static function old(TankToday $situation): ?Advice
@@ -153,7 +180,7 @@ final readonly class Adviser
             ...$stopped ? [] : [new QuickEntry(EventKind::Feed, 0.0, 'Feeding stopped')],
         ];
 
-        return new Advice($state, $means, $do, $offers);
+        return new Advice($state, $means, $do, $offers, $changed ? null : $share, $times);
     }
 
     /** @return list<Advice> while nobody lives there */
@@ -189,6 +216,7 @@ final readonly class Adviser
                             ),
                         ],
                         [$half],
+                        WaterChange::MOST_AT_ONCE,
                     )
                     : new Advice(State::Holds, "$shown. Nobody lives there yet: $why.", ['Wait; change nothing.']);
         }
@@ -228,6 +256,8 @@ final readonly class Adviser
                 $first->means,
                 [...$first->do, "Leaves of $names may be dissolving: remove what is slimy, leave roots and crowns."],
                 $offers,
+                $first->share,
+                $first->times,
             ),
             ...$advice,
         ];
@@ -266,6 +296,8 @@ final readonly class Adviser
             $situation->didSince(EventKind::Change, $nitrate->day)
                 ? []
                 : [new QuickEntry(EventKind::Change, round($change->each, 2), 'Changed')],
+            $change->each,
+            $change->times,
         );
     }
 

@@ -11,6 +11,7 @@ use Olvek\Core\Bed\Side;
 use Olvek\Core\Bed\Zone;
 use Olvek\Core\Buying\Sheet;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Words;
 
 /**
  * The bed, from below.
@@ -91,7 +92,9 @@ final readonly class Laying extends Chapter
                 : new Step(
                     'rims',
                     'Set rims and walls between the zones',
-                    implode('; ', array_map(static fn (Zone $z): string => $z->purpose->words().': '.$z->edge->words(), $held)),
+                    Words::capital(
+                        implode('; ', array_map(static fn (Zone $z): string => $z->purpose->words().': '.$z->edge->words(), $held)),
+                    ),
                     'They stand on the bottom, not on sand; wadding fills every gap that a grain could pass.',
                     'A gap at the glass: that is where the coarse rolls into the fine.',
                     'Stones slip: hands never under them; lay card on the bottom pane first.',

@@ -9,6 +9,7 @@ use Olvek\Core\Plan\Background;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\Words;
 
 /**
  * What is done before anything is laid.
@@ -149,7 +150,7 @@ final readonly class Readying extends Chapter
                 : new Step(
                     'background',
                     'Put the background on',
-                    $stand->background->words().', outside, on clean dry glass',
+                    Words::capital($stand->background->words()).', outside, on clean dry glass',
                     'No bubble wider than a grain; its edge ends under the rim.',
                     'It is put on when the tank stands against the wall.',
                     '',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Plan;
 
+use Olvek\Core\Bed\Laid;
 use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
@@ -71,7 +72,13 @@ final class QuantitiesTest extends TestCase
                     $plan->bed->leafVolume($plan->vessel) +
                     $plan->bed->core +
                     $quantities->capVolume +
-                    array_sum(array_column($plan->pieces, 'litres')) +
+                    array_sum(
+                        array_map(
+                            static fn (Laid $l): float => \in_array($l->layer, ['base', 'dressing'], true) ? $l->litres : 0.0,
+                            $plan->bed->laid($plan->vessel),
+                        ),
+                    ) +
+                    $plan->displaced() +
                     $quantities->netWater,
                 1e-9,
             );

@@ -30,10 +30,7 @@ use Olvek\Core\Log\Log;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\MassBalance;
-use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\State;
 use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Tests\Sample;
 use Olvek\Core\Water\SourceWater;
@@ -69,73 +66,6 @@ final class MassBalanceTest extends TestCase
         ];
     }
 
-    /** @param list<Event> $events */
-    private static function close(Plan $plan, int $days, array $events = []): void
-    {
-        $parameters = new Parameters();
-        $runner = new Runner($plan, $parameters);
-        $start = MassBalance::held(new State($runner->facts()), $parameters);
-        $runner->run($days, $events, 1, static function (int $day, State $state, MassBalance $books) use ($start, $parameters): void {
-            foreach (MassBalance::held($state, $parameters) as $element => $held) {
-                $booked = $start[$element] + $books->$element;
-                self::assertEqualsWithDelta($booked, $held, 1e-9 * max(1.0, abs($booked), abs($start[$element])), "$element on day $day");
-            }
-            foreach (
-                [
-                    'ammonia',
-                    'nitrite',
-                    'nitrate',
-                    'phosphorus',
-                    'potassium',
-                    'iron',
-                    'carbon',
-                    'oxygen',
-                    'volume',
-                    'hardness',
-                    'poreNitrogen',
-                    'flushNitrogen',
-                    'slowNitrogen',
-                    'quickCarbon',
-                    'slowCarbon',
-                    'soilPhosphorus',
-                    'soilPotassium',
-                    'soilIron',
-                    'readyNitrogen',
-                    'fat',
-                    'debt',
-                    'acidity',
-                    'tannin',
-                    'silicon',
-                    'lime',
-                    'headOxygen',
-                    'headCarbon',
-                    'algae',
-                    'algaeNitrogen',
-                    'biomass',
-                    'leafNitrogen',
-                    'animals',
-                    'heads',
-                ] as $store
-            ) {
-                foreach ((array) $state->$store as $held) {
-                    self::assertTrue(\is_float($held) && is_finite($held) && $held >= -1e-12, "$store on day $day");
-                }
-            }
-            foreach (
-                [
-                    ...$state->scraps->values(),
-                    ...$state->droppings->values(),
-                    ...$state->litter->values(),
-                    ...$state->reserves[0],
-                    ...$state->reserves[1],
-                    ...$state->reserves[2],
-                ] as $held
-            ) {
-                self::assertTrue(is_finite($held) && $held >= -1e-9, "what lies on the bed and what leaves have laid by, on day $day");
-            }
-        });
-    }
-
     public function testTheBooksCloseEveryDayOfAnEventfulYear(): void
     {
         $plan = Sample::edit(
@@ -151,13 +81,13 @@ final class MassBalanceTest extends TestCase
             'site.aspect' => 'south',
             'site.swing' => '4',
         ]);
-        self::close($plan, 365, self::eventful());
+        Books::close($plan, 365, self::eventful());
     }
 
     public function testTheBooksCloseInAnyTank(): void
     {
         for ($seed = 1; $seed <= 40; ++$seed) {
-            self::close(Sample::random($seed), 120);
+            Books::close(Sample::random($seed), 120);
         }
     }
 
@@ -168,7 +98,7 @@ final class MassBalanceTest extends TestCase
             'plants.add' => 'salvinia-natans',
             'waterLine' => '25 cm',
         ]);
-        self::close($plan, 200);
+        Books::close($plan, 200);
     }
 
     /** Two thousand random tanks for a year each: no failure, nothing that is no number, nothing negative. */
@@ -273,6 +203,6 @@ final class MassBalanceTest extends TestCase
                 [6 => false, 13 => true],
             ),
         );
-        self::close($lived->plan, 60, $lived->events);
+        Books::close($lived->plan, 60, $lived->events);
     }
 }

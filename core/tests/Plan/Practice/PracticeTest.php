@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests\Plan\Practice;
+
+use Olvek\Core\Buying\Sheet;
+use Olvek\Core\Buying\ShoppingList;
+use Olvek\Core\Care\Care;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Field\Fields;
+use Olvek\Core\Margin\Judge;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Plan\PlanFields;
+use Olvek\Core\Plan\Quantities;
+use Olvek\Core\Review\Mistakes;
+use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\UsualCare;
+use Olvek\Core\Steps\Steps;
+use Olvek\Core\Tests\Run\Books;
+use Olvek\Core\Tests\Sample;
+use Olvek\Core\Unit\UnitSystem;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Each set-up is written, read, judged, stepped, listed and run; together they leave nothing unsaid that a plan can say. */
+final class PracticeTest extends TestCase
+{
+    /** Places that no plan of a keeper's needs to differ in: what the rest of them tells already. */
+    private const ELSEWHERE = ['name', 'feeding.phosphorus', 'feeding.iron'];
+
+    /** @return iterable<string, array{Plan}> */
+    public static function plans(): iterable
+    {
+        foreach (Practice::plans() as $name => $plan) {
+            yield $name => [$plan];
+        }
+    }
+
+    public function testThereAreTwenty(): void
+    {
+        self::assertGreaterThanOrEqual(20, \count(Practice::plans()));
+    }
+
+    #[DataProvider('plans')]
+    public function testItIsWrittenAndReadUnchanged(Plan $plan): void
+    {
+        $document = new PlanDocument(Sample::catalogue());
+        self::assertEquals($plan, $document->fromJson($document->toJson($plan)));
+    }
+
+    #[DataProvider('plans')]
+    public function testItIsJudgedSteppedAndListed(Plan $plan): void
+    {
+        $judgement = Judge::judge($plan);
+        foreach ($judgement->margins as $margin) {
+            self::assertTrue(is_finite($margin->value), $margin->id->value);
+            self::assertNotSame('', $margin->sentence);
+        }
+        foreach (UnitSystem::cases() as $units) {
+            $steps = Steps::of($plan, $units);
+            $ids = array_column($steps, 'id');
+            self::assertSame($ids, array_unique($ids));
+            self::assertContains(Steps::FILL, $ids);
+            foreach ($steps as $step) {
+                self::assertMatchesRegularExpression('/^[a-z0-9-]{2,40}$/', $step->id);
+                foreach ([$step->name, $step->amount, $step->check] as $words) {
+                    self::assertMatchesRegularExpression('/^[\p{Lu}\d].*\S$/u', $words, $step->id);
+                }
+                self::assertGreaterThan(0, $step->minutes);
+            }
+            $wants = ShoppingList::of($plan, $units);
+            self::assertSame(array_column($wants, 'id'), array_unique(array_column($wants, 'id')));
+            foreach (Mistakes::in($plan, $units) as $mistake) {
+                self::assertMatchesRegularExpression('/[.]$/', $mistake->words);
+            }
+        }
+        $laid = array_sum(array_column(Sheet::of($plan, Sample::catalogue())->materials, 'laid'));
+        self::assertEqualsWithDelta(array_sum(array_column(Quantities::of($plan)->materials, 'litres')), $laid, 1e-9);
+        $tasks = Care::of($plan, $judgement->trace, UnitSystem::Metric);
+        $first = $plan->firstAnimals();
+        foreach ($tasks as $task) {
+            self::assertNotSame('', $task->words);
+            if ('feed' === $task->id) {
+                self::assertGreaterThanOrEqual($first, $task->day, 'nobody feeds an empty tank');
+            }
+        }
+    }
+
+    #[DataProvider('plans')]
+    public function testItsBooksCloseEveryDayOfAYear(Plan $plan): void
+    {
+        Books::close($plan, 365, UsualCare::events());
+    }
+
+    /** Every place of a plan that holds a number, a word or a yes is somewhere other than by default. */
+    public function testEveryFieldIsUsed(): void
+    {
+        $plain = self::said(Sample::planted());
+        $said = [];
+        foreach (Practice::plans() as $plan) {
+            foreach (self::said($plan) as $place => $values) {
+                if ($values !== ($plain[$place] ?? null)) {
+                    $said[$place] = true;
+                }
+            }
+        }
+        $places = array_filter(
+            array_keys(PlanFields::of()->properties()),
+            static fn (string $place): bool => !\in_array($place, self::ELSEWHERE, true) && !str_starts_with($place, 'vessel.'),
+        );
+        self::assertSame([], array_values(array_diff($places, array_keys($said))));
+    }
+
+    public function testEveryEventIsUsed(): void
+    {
+        $used = [];
+        foreach (Practice::plans() as $plan) {
+            foreach ($plan->events as $event) {
+                $used[$event->kind->value] = true;
+            }
+        }
+        $all = array_column(EventKind::plannable(), 'value');
+        self::assertSame([], array_values(array_diff($all, array_keys($used))));
+    }
+
+    /** Every kind of the catalogue can be placed, and planted or stocked so the plan still stands. */
+    public function testEveryKindCanBePlaced(): void
+    {
+        $catalogue = Sample::catalogue();
+        $roomy = Sample::edit(Plan::starting('All kinds', $catalogue), [
+            'vessel.length' => '3 m',
+            'vessel.width' => '1 m',
+            'vessel.height' => '80 cm',
+            'waterLine' => '75 cm',
+        ]);
+        foreach (['plants', 'animals', 'hardscape'] as $list) {
+            foreach (array_keys($catalogue->table($list)) as $kind) {
+                $plan = Sample::edit($roomy, ["$list.add" => (string) $kind]);
+                self::assertNotSame([], Steps::of($plan, UnitSystem::Metric));
+                self::assertNotSame([], ShoppingList::of($plan, UnitSystem::Us));
+            }
+        }
+        foreach ($catalogue->materials as $id => $material) {
+            $base = Sample::edit($roomy, ['bed.base.material' => (string) $id]);
+            self::assertGreaterThan(0, $base->bed->contents($base->vessel)[0][1]);
+        }
+        foreach (array_keys($catalogue->amendments) as $dose) {
+            self::assertCount(1, Sample::edit($roomy, ['bed.doses.add' => (string) $dose])->bed->doses);
+        }
+    }
+
+    public function testSinglesHaveNoYoungAndPairsDo(): void
+    {
+        $plan = Practice::plans()['Banks left and right, a path between'];
+        $heads = static fn (Plan $p): float => (new Runner($p))->run(300)->columns['heads'][299];
+        $both = Sample::edit($plan, ['animals.a1.sexes' => 'mixed']);
+        self::assertLessThanOrEqual(6.0, $heads($plan));
+        self::assertGreaterThan($heads($plan), $heads($both));
+    }
+
+    /**
+     * What a plan says, by place with items as "*".
+     *
+     * @return array<string, list<mixed>>
+     */
+    private static function said(Plan $plan): array
+    {
+        $said = [];
+        self::collect($plan, '', $said);
+
+        return $said;
+    }
+
+    /** @param array<string, list<mixed>> $said */
+    private static function collect(object $holder, string $path, array &$said): void
+    {
+        foreach (Fields::of($holder::class) as $property) {
+            $key = $property->key();
+            $place = match (true) {
+                str_starts_with($key, '/') => substr($key, 1),
+                '' === $key => $path,
+                default => '' === $path ? $key : "$path.$key",
+            };
+            $said[$place][] = $property->of($holder);
+        }
+        foreach (Fields::nested($holder::class) as $nested) {
+            foreach (enum_exists($nested->class) ? [] : $nested->of($holder, $path) as $inner) {
+                self::collect($inner, $nested->under($path), $said);
+            }
+        }
+    }
+}
