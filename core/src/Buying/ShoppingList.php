@@ -119,7 +119,9 @@ final readonly class ShoppingList
             $plan->stand->shadeBar
                 ? new Want('kit.shade-bar', Aisle::Vessel, 'shade bar for the rim, '.$length($plan->vessel->outerLength()))
                 : null,
-            $plan->site->lid || $plan->site->sealed ? new Want('kit.lid', Aisle::Vessel, 'lid') : null,
+            $plan->site->lid || $plan->site->sealed
+                ? new Want('kit.lid', Aisle::Vessel, $plan->site->sealed ? 'lid that seals' : 'lid')
+                : null,
         ];
     }
 
@@ -270,7 +272,7 @@ final readonly class ShoppingList
                 ? new Want(
                     'kit.lamp',
                     Aisle::Light,
-                    (null === $lamp->kind ? 'lamp' : mb_strtolower($lamp->kind->name)).' of '.$strength($lamp->lumens, $lamp->watts),
+                    (null === $lamp->kind ? 'lamp' : Words::small($lamp->kind->name)).' of '.$strength($lamp->lumens, $lamp->watts),
                 )
                 : null,
             $lamp->second->burns()
@@ -279,7 +281,7 @@ final readonly class ShoppingList
                     Aisle::Light,
                     \sprintf(
                         'second lamp, %s, of %s',
-                        null === $lamp->second->kind ? 'white diodes' : mb_strtolower($lamp->second->kind->name),
+                        null === $lamp->second->kind ? 'white diodes' : Words::small($lamp->second->kind->name),
                         $strength($lamp->second->flux(), $lamp->second->watts),
                     ),
                 )
@@ -330,7 +332,7 @@ final readonly class ShoppingList
             Heating::Room === $equipment->heating
                 ? new Want('kit.room', Aisle::Equipment, 'the room is kept at '.$celsius($equipment->target), false)
                 : null,
-            new Want('kit.thermometer', Aisle::Equipment, 'thermometer'),
+            $plan->site->sealed ? null : new Want('kit.thermometer', Aisle::Equipment, 'thermometer'),
             $equipment->moves()
                 ? new Want(
                     'kit.device',
@@ -434,7 +436,7 @@ final readonly class ShoppingList
                     ),
                 )
                 : null,
-            new Want('kit.tests', Aisle::Start, 'tests for ammonia, nitrite, nitrate, pH and hardness'),
+            $plan->site->sealed ? null : new Want('kit.tests', Aisle::Start, 'tests for ammonia, nitrite, nitrate, pH and hardness'),
         ];
     }
 

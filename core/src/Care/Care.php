@@ -27,6 +27,8 @@ final class Care
     private const SEASON = 90;
     /** Share that a clump must lose from one day to the next to have been cut, not to have faded. J. */
     private const CUT = 0.15;
+    /** Cuts in a year beyond which they are told as one task that comes again. J. */
+    private const OFTEN = 3;
     /** Ways whose litter is fed on, and days for which it lasts. C. */
     private const LITTERED = [Method::SunnySill, Method::SlowSwamp, Method::VoidPlate];
     private const LEAF_DAYS = 60;
@@ -273,17 +275,24 @@ final class Care
             if ($clump->kind->role->coversSurface() || $plan->site->sealed) {
                 continue;
             }
+            $days = [];
             for ($day = max(1, $clump->day + 1); $day < $trace->days(); ++$day) {
                 $before = $trace->clumps[$day - 1][$i];
                 if ($before > $clump->biomass() && $trace->clumps[$day][$i] < (1 - self::CUT) * $before) {
-                    $tasks[] = new Task(
-                        "cut-$clump->id-$day",
-                        $day,
-                        'Cut back '.
-                            $clump->kind->common.
-                            (\in_array($clump->kind->role, [Role::FastStem, Role::SlowStem], true) ? '; tops may be replanted' : ''),
-                    );
+                    $days[] = $day;
                 }
+            }
+            $words = 'Cut back '.
+                $clump->kind->common.
+                (\in_array($clump->kind->role, [Role::FastStem, Role::SlowStem], true) ? '; tops may be replanted' : '');
+            // What comes again and again is told as such, by whole weeks: nobody cuts by the day.
+            $every = \count($days) > self::OFTEN ? ($days[\count($days) - 1] - $days[0]) / (\count($days) - 1) : 0.0;
+            if ($every > 0) {
+                $every = 7 * max(1, (int) round($every / 7));
+                $tasks[] = new Task("cut-$clump->id", $days[0], "$words, if it has outgrown its place", $every, $days[\count($days) - 1]);
+            }
+            foreach ($every > 0 ? [] : $days as $day) {
+                $tasks[] = new Task("cut-$clump->id-$day", $day, $words);
             }
         }
 

@@ -7,6 +7,7 @@ namespace Olvek\Core\Review;
 use Olvek\Core\Change\Choose;
 use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plan\Filling;
 use Olvek\Core\Plan\HeatLoss;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
@@ -26,6 +27,8 @@ final readonly class Technique
     private const DRIVEN_OUT = 2.5;
     /** °C that may be missing. J. */
     private const SHORT = 0.5;
+    /** L of a vessel that two hands sink and turn under water. J. */
+    private const SINKABLE = 25.0;
 
     private function __construct(private Plan $plan, private UnitSystem $units)
     {
@@ -36,7 +39,7 @@ final readonly class Technique
     {
         $look = new self($plan, $units);
 
-        return [...$look->heater(), ...$look->flow(), $look->gas(), $look->night()];
+        return [...$look->heater(), ...$look->flow(), $look->gas(), $look->night(), $look->sunk()];
     }
 
     /** @return list<Mistake|null> */
@@ -129,6 +132,25 @@ final readonly class Technique
                 'equipment',
                 'So lively a surface drives the carbon dioxide out as fast as it is let in: calm it, or do without the gas.',
                 true,
+            )
+            : null;
+    }
+
+    private function sunk(): ?Mistake
+    {
+        $litres = $this->plan->vessel->grossVolume();
+
+        return Filling::Sink === $this->plan->preparation->filling && $litres > self::SINKABLE
+            ? new Mistake(
+                'sink-large',
+                'water',
+                \sprintf(
+                    '%s are too much to sink: the tub must be deeper than the vessel, and two hands must turn it. Fill it over a plate.',
+                    $this->units->show(Dimension::Volume, $litres, 0),
+                ),
+                false,
+                [new Choose('preparation.filling', Filling::Plate->value)],
+                'Slowly over a plate',
             )
             : null;
     }

@@ -30,9 +30,11 @@ final readonly class Filling extends Chapter
         $sunk = Way::Sink === $plan->preparation->filling;
 
         return [
+            // What is closed under water takes nothing more.
+            ...$sunk ? $this->surface() : [],
             $sunk ? $this->sink() : $this->fill(),
-            PlantingOrder::Damp === $plan->preparation->order ? (new Planting($plan, $this->units))->tall() : null,
-            ...$this->surface(),
+            PlantingOrder::Damp === $plan->preparation->order && !$sunk ? (new Planting($plan, $this->units))->tall() : null,
+            ...$sunk ? [] : $this->surface(),
             $sunk ? null : $this->cloud(),
             $plan->preparation->firstChange > 0 ? $this->change() : null,
         ];

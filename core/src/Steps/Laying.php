@@ -30,7 +30,7 @@ final readonly class Laying extends Chapter
             $this->doses(),
             $this->layer(
                 'soil',
-                'Lay the soil',
+                true === $bed->soil?->mix->isGranular() ? 'Lay the granules' : 'Lay the soil',
                 $bed->soil,
                 ($bed->setback > 0 ? \sprintf(' Keep it %s from the front pane.', $this->length($bed->setback)) : '')
                     .([] === $bed->zones ? '' : ' Leave the zones free.'),
@@ -50,7 +50,7 @@ final readonly class Laying extends Chapter
             ...array_map($this->zone(...), $bed->zones),
             $this->layer('dressing', 'Lay the top layer', $bed->dressing, '', 'It sinks into the cap, because that is coarser.'),
             $this->pots(),
-            null === $bed->cap && null === $bed->soil
+            (null === $bed->cap && null === $bed->soil) || $this->plan->vessel->shape()->isOutdoor()
                 ? null
                 : new Step(
                     'wipe',
@@ -207,9 +207,10 @@ final readonly class Laying extends Chapter
             'Lay the '.$zone->purpose->words(),
             [] === $parts ? 'Nothing: it stays bare' : implode(', then ', $parts),
             \sprintf(
-                '%s of soil and %s of cap, from %d %% to %d %% along and %d %% to %d %% back.',
-                $this->length($zone->soil),
-                $this->length($zone->cap),
+                '%s, from %d %% to %d %% along and %d %% to %d %% back.',
+                0.0 === $zone->soil
+                    ? $this->length($zone->cap).' deep'
+                    : \sprintf('%s of soil and %s of cap', $this->length($zone->soil), $this->length($zone->cap)),
                 ...array_map(static fn (float $s): int => (int) round(100 * $s), [$zone->left, $zone->right, $zone->front, $zone->back]),
             ),
             0.0 === $zone->soil

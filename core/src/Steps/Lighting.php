@@ -116,7 +116,7 @@ final readonly class Lighting extends Chapter
                 ? [
                     \sprintf(
                         'the second lamp on at %s for %s h',
-                        Decimal::trimmed($lamp->second->on, 2),
+                        self::time($lamp->second->on),
                         Decimal::trimmed($lamp->second->hours, 2),
                     ),
                 ]
@@ -130,7 +130,7 @@ final readonly class Lighting extends Chapter
             \sprintf(
                 '%s over the rim, on at %s for %s h%s, at %s %% of its strength%s',
                 $this->length($lamp->height),
-                Decimal::trimmed($programme->on, 2),
+                self::time($programme->on),
                 Decimal::trimmed($lamp->hours, 2),
                 $programme->allDay > 0 ? \sprintf(' (day and night for the first %d days)', $programme->allDay) : '',
                 Decimal::trimmed(100 * $programme->startShare, 0),
@@ -163,5 +163,11 @@ final readonly class Lighting extends Chapter
                 ? new Step('lid', 'Cover it', 'Lid', 'No gap wider than a fish.', 'Cables hold it open at the back.', '', 2)
                 : null,
         ];
+    }
+
+    /** "9:30" of 9.5 h. */
+    private static function time(float $hours): string
+    {
+        return \sprintf('%d:%02d', (int) $hours, (int) round(60 * ($hours - (int) $hours)));
     }
 }

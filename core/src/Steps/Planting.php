@@ -6,6 +6,7 @@ namespace Olvek\Core\Steps;
 
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Emersion;
+use Olvek\Core\Plan\Filling as Way;
 use Olvek\Core\Plan\PlantingOrder;
 use Olvek\Core\Plan\Seat;
 use Olvek\Core\Plant\Role;
@@ -26,7 +27,8 @@ final readonly class Planting extends Chapter
 
     public function steps(): array
     {
-        $damp = PlantingOrder::Damp === $this->plan->preparation->order;
+        $sunk = Way::Sink === $this->plan->preparation->filling;
+        $damp = $sunk || PlantingOrder::Damp === $this->plan->preparation->order;
         $seated = array_filter($this->first(), static fn (Clump $c): bool => $c->isOffBed());
         $rooted = array_filter($this->first(), static fn (Clump $c): bool => !$c->isOffBed());
         $low = array_filter($rooted, self::isLow(...));
@@ -56,7 +58,7 @@ final readonly class Planting extends Chapter
                     5,
                 )
                 : null,
-            $damp ? null : $this->tall(),
+            $damp && !$sunk ? null : $this->tall(),
         ];
     }
 

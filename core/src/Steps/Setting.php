@@ -74,7 +74,7 @@ final readonly class Setting extends Chapter
             ? null
             : new Step(
                 "fix-$fixing->value",
-                'Fix with '.$fixing->words(),
+                'Hold in place: '.$fixing->words(),
                 self::names($held, static fn (Piece $p): string => $p->kind->name),
                 $fixing->check(),
                 $fixing->mistake(),

@@ -117,6 +117,7 @@ final class MistakesTest extends TestCase
         yield 'a torrent' => ['torrent', ['equipment.device' => 'internal-filter', 'equipment.flow' => '600 L']];
         yield 'backflow' => ['backflow', ['equipment.device' => 'air-stone']];
         yield 'gas driven out' => ['gas-driven-out', ['care.gas' => '15', 'site.movement' => 'lively']];
+        yield 'a box to sink' => ['sink-large', ['preparation.filling' => 'sink']];
         yield 'no night' => ['night-light', ['light.night' => '50']];
     }
 

@@ -59,6 +59,7 @@ final class StepsTest extends TestCase
             'fix',
             'part-fill',
             'plant-low',
+            'mist',
             'plant-tall',
             'fill',
             'float',
@@ -76,7 +77,11 @@ final class StepsTest extends TestCase
                 'site.lid' => 'yes',
             ]);
             $ids = self::ids(Sample::edit($plan, Changes::typed(Recipe::of($method, $plan))));
-            self::assertSame(array_values(array_intersect($order, $ids)), $ids, $method->value);
+            // A jar that is closed under water has its floaters in before.
+            $expected = Method::SealedJar === $method
+                ? [...\array_slice($order, 0, (int) array_search('fill', $order, true)), 'float', 'fill', 'lamp', 'lid', 'arrive-a1']
+                : $order;
+            self::assertSame(array_values(array_intersect($expected, $ids)), $ids, $method->value);
         }
     }
 
