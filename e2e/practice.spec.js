@@ -34,7 +34,7 @@ async function furnished(page, name) {
     }
 }
 
-const field = (page, place) => page.locator(`[name="edits[${place}]"]`);
+const field = (page, place) => page.locator(`#f-${place.replaceAll('.', '-')}`);
 
 /** Reaches a control and gives it a value as a hand would: by mouse, by touch, or by keys alone. */
 const WAYS = {
@@ -129,7 +129,9 @@ test('things go from one tank into another, and a tank is set up anew', async ({
     const from = `Giver ${info.project.name}`;
     const to = `Taker ${info.project.name}`;
     await startTank(page, to);
-    await startTank(page, from);
+    await page.goto('/tanks/new');
+    await page.getByLabel('name of the tank').fill(from);
+    await page.getByRole('button', { name: 'Create tank' }).click();
     await openStage(page, 'plants');
     await choose(page, 'plants-add', 'hygrophila-polysperma');
     await page.getByRole('link', { name: 'History' }).click();
