@@ -69,7 +69,10 @@ final readonly class Options
                 match ($told->table) {
                     'lamps' => $this->catalogue->lamps,
                     'foods' => $this->catalogue->foods,
-                    'materials' => $this->catalogue->materials,
+                    'materials' => array_filter(
+                        $this->catalogue->materials,
+                        static fn ($m): bool => null === $told->only || $m->role->value === $told->only,
+                    ),
                     default => throw new \LogicException("$told->table is chosen elsewhere"),
                 },
             ),

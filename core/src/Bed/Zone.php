@@ -42,7 +42,14 @@ final readonly class Zone implements Item
         #[Number('cap in it', Dimension::Length, 0.0, 1.0, 'm thick', decimals: 2)] public float $cap,
         #[KindOf('materials', 'a material', 'its soil', 'as in the rest', 'id of a material; null: as in the rest of the bed')]
         public ?Material $soilKind = null,
-        #[KindOf('materials', 'a material', 'its cap', 'as in the rest', 'id of a material; null: as in the rest of the bed')]
+        #[KindOf(
+            'materials',
+            'a material',
+            'its cap',
+            'as in the rest',
+            'id of a material; null: as in the rest of the bed',
+            only: 'cap',
+        )]
         public ?Material $capKind = null,
         #[OneOf('held by', 'what keeps it apart from its neighbours')] public Edge $edge = Edge::None,
     ) {

@@ -12,6 +12,7 @@ final readonly class KindOf extends Description
      * @param string $table the catalogue's property
      * @param string $what  one row of it, with its article, for refusals
      * @param string $none  what stands for no kind in particular
+     * @param string|null $only offered to choose from: rows of one role; null for all of them
      */
     public function __construct(
         public string $table,
@@ -21,6 +22,7 @@ final readonly class KindOf extends Description
         string $help = '',
         ?string $at = null,
         ?string $when = null,
+        public ?string $only = null,
     ) {
         parent::__construct($label, $help, $at, $when);
     }
