@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
+use Olvek\Core\Buying\Sheet;
+use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Margin\ClumpLight;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Ledger;
-use Olvek\Core\Plan\MaterialNeed;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Unit\Dimension;
@@ -45,6 +46,7 @@ final readonly class BenchPage
         private TankEditor $road,
         private Stages $stages,
         private Outcomes $outcomes,
+        private Catalogue $catalogue,
     ) {
     }
 
@@ -73,7 +75,7 @@ final readonly class BenchPage
             'redoes' => $this->tanks->next($tank)?->words,
             'homeless' => array_diff_key($errors, $shown),
             'typed' => $typed,
-            'take' => $this->take($quantities, $units, $view),
+            'take' => $this->take($plan, $units, $view),
             'written' => $written,
         ];
         $parts = [];
@@ -243,8 +245,12 @@ final readonly class BenchPage
         return $now->differences($this->outcomes->of($parent, $this->road->plan($parent), $units));
     }
 
-    /** @return array{rows: list<array{need: MaterialNeed, volume: string, mass: string, bags: ?int}>, error: ?string} */
-    private function take(Quantities $quantities, UnitSystem $units, ViewSettings $view): array
+    /**
+     * What of the bed is to buy, with the build sheet's allowance.
+     *
+     * @return array{rows: list<array{name: string, volume: string, mass: string, bags: ?int}>, error: ?string}
+     */
+    private function take(Plan $plan, UnitSystem $units, ViewSettings $view): array
     {
         $bag = null;
         $error = null;
@@ -257,12 +263,12 @@ final readonly class BenchPage
             $error = $unreadable->getMessage();
         }
         $rows = [];
-        foreach ($quantities->materials as $need) {
+        foreach (Sheet::of($plan, $this->catalogue)->materials as $line) {
             $rows[] = [
-                'need' => $need,
-                'volume' => $units->show(Dimension::Volume, $need->litres),
-                'mass' => $units->show(Dimension::Mass, 1000 * $need->kilograms),
-                'bags' => null === $error && null !== $bag ? $need->bags($bag) : null,
+                'name' => $line->material->name,
+                'volume' => $units->show(Dimension::Volume, $line->needed),
+                'mass' => $units->show(Dimension::Mass, 1000 * $line->kilograms),
+                'bags' => null === $error && null !== $bag ? (int) ceil($line->needed / $bag - 1e-9) : null,
             ];
         }
 

@@ -191,7 +191,7 @@ final class EditTest extends BenchTestCase
         $this->browser->request('GET', "/tanks/$this->tank?day=60&bag=5+L");
         self::assertSame('Nitrogen ledger, day 60', $this->text('#ledger-title'));
         self::assertSame(
-            ['6.8 L', '10.5 kg', '2 bags'],
+            ['7.1 L', '11 kg', '2 bags'],
             array_map(fn (int $n): string => $this->text(".take tr:contains('Coarse sand') td:nth-of-type($n)"), [1, 2, 3]),
         );
         foreach (['day=-5', 'day=x', 'day[]=3', 'bag=0', 'bag=lots', 'bag[]=1', 'below=x', 'below[]=1'] as $query) {

@@ -353,9 +353,11 @@ final readonly class ShoppingList
                     'kit.gas',
                     Aisle::Equipment,
                     \sprintf(
-                        'CO₂: bottle, pressure reducer, magnetic valve, check valve and diffuser; some %s g a day, %s bubbles a minute',
+                        'CO₂: bottle, pressure reducer, magnetic valve, check valve and diffuser; some %s g a day, %s bubbles a minute: '
+                            .'a kilogram lasts %s months',
                         Decimal::significant(Gas::daily($plan), 2),
                         Decimal::trimmed(Gas::bubbles($plan), 0),
+                        Decimal::trimmed(1000 / max(0.1, Gas::daily($plan)) / 30, 0),
                     ),
                 )
                 : null,

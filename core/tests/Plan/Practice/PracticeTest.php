@@ -50,6 +50,38 @@ final class PracticeTest extends TestCase
         self::assertEquals($plan, $document->fromJson($document->toJson($plan)));
     }
 
+    /** Older plans say nothing of what is new: they are read as they were, and mean what they meant. */
+    public function testPlansOfBeforeAreReadUnchanged(): void
+    {
+        $document = new PlanDocument(Sample::catalogue());
+        $plan = Sample::edit(Sample::planted(), ['hardscape.add' => 'granite', 'plants.add' => 'salvinia-natans']);
+        $data = $document->toArray($plan);
+        unset($data['stand'], $data['equipment'], $data['zones']);
+        $new = [
+            'light' => ['dawn', 'night', 'secondLumens', 'secondWatts', 'secondKind', 'secondHours', 'secondOn'],
+            'bed' => ['base', 'dressing', 'plateFrom', 'plateTo', 'pots', 'potLitres'],
+            'preparation' => ['order', 'firstChange', 'firstChanges'],
+        ];
+        foreach ($new as $section => $keys) {
+            self::assertIsArray($data[$section]);
+            self::assertSame([], array_diff($keys, array_keys($data[$section])), 'they are written');
+            $data[$section] = array_diff_key($data[$section], array_flip($keys));
+        }
+        $lists = [
+            'plants' => ['seat', 'raised', 'emersion', 'keeping', 'part', 'source'],
+            'animals' => ['sexes', 'quarantine', 'source'],
+            'hardscape' => ['length', 'width', 'height', 'fixing', 'source'],
+        ];
+        foreach ($lists as $list => $keys) {
+            self::assertIsArray($data[$list]);
+            foreach ($data[$list] as $n => $item) {
+                self::assertIsArray($item);
+                $data[$list][$n] = array_diff_key($item, array_flip($keys));
+            }
+        }
+        self::assertEquals($plan, $document->fromArray($data));
+    }
+
     #[DataProvider('plans')]
     public function testItIsJudgedSteppedAndListed(Plan $plan): void
     {
