@@ -142,7 +142,9 @@ final readonly class ShelfImport
             if (null !== $told['archived']) {
                 $tank->archive($told['archived']->setTimezone(new \DateTimeZone(date_default_timezone_get())));
             }
-            $followed = null === $told['follows'] ? null : $this->mine($told['follows'], $keeper);
+            $followed = null === $told['follows']
+                ? null
+                : $this->mine($told['follows'], $keeper) ?? $this->mine(Uuid::v5($keeper->id(), $told['follows']->toRfc4122()), $keeper);
             if (null !== $followed) {
                 $tank->follow($followed);
             }

@@ -95,7 +95,15 @@ final class TransferTest extends BenchTestCase
         $road = $this->service(TankEditor::class);
         for ($t = mt_rand(1, 2); $t > 0; --$t) {
             $clock->sleep(1);
+            $before = $tank ?? null;
             $tank = $road->begin($this->keeper('runa'), $this->demoPlan()->withName("Tank $t of $seed, “ä”, \"quoted\""), 'created');
+            $tank->standIn(0 === $seed % 2 ? 'Stairs, “ä”' : '');
+            if (0 === $seed % 3) {
+                $tank->archive($clock->now());
+            }
+            if (null !== $before) {
+                $tank->follow($before);
+            }
             for ($n = mt_rand(0, 5); $n > 0; --$n) {
                 match (mt_rand(0, 3)) {
                     0 => $road->undo($tank, $tank->head()),

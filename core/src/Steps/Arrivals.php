@@ -38,12 +38,14 @@ final readonly class Arrivals extends Chapter
                     "Quarantine: $name",
                     \sprintf(
                         '%d × %s for %d days in a vessel of their own: %s of the tank’s water, a sponge, a lid, a hiding place, from '
-                            .'day %d',
+                            .'%s',
                         $group->count,
                         $name,
                         $group->quarantine,
                         $this->litres(max(10.0, 0.5 * $group->kind->leastTank->value)),
-                        $group->day - $group->quarantine,
+                        $group->day >= $group->quarantine
+                            ? 'day '.($group->day - $group->quarantine)
+                            : ($group->quarantine - $group->day).' days before filling, in treated tap water',
                     ),
                     'Each is seen every day: eats, swims evenly, breathes calmly, no spots, no clamped fins. A tenth of the water changed '
                         .'every other day, ammonia and nitrite at 0.',
