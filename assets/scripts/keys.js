@@ -2,7 +2,7 @@
 
 const OFF = 'olvek.keys.off';
 const list = document.querySelector('[data-keys]');
-const stages = { v: 'vessel', b: 'bed', s: 'hardscape', l: 'light', p: 'plants', w: 'water', a: 'animals', o: 'start' };
+const stages = { v: 'vessel', b: 'bed', s: 'hardscape', l: 'light', h: 'equipment', p: 'plants', w: 'water', a: 'animals', o: 'start' };
 
 const open = (id) => {
     const stage = document.getElementById(id);
