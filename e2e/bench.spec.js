@@ -1,4 +1,4 @@
-import { test, expect, openShelf, startTank, openStage, change, choose, expectAccessible, ready } from './keeper.js';
+import { test, expect, openShelf, startTank, signInAlone, openStage, change, choose, expectAccessible, ready } from './keeper.js';
 
 const verdict = (page) => page.locator('.verdict-sentence');
 
@@ -307,8 +307,10 @@ test('a mix, the ledger of a day and the bags to buy', async ({ page }) => {
 });
 
 test('units are switched anywhere and typed in either', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'the choice belongs to the keeper, whom both screens share');
-    await startTank(page, 'Inches');
+    await signInAlone(page, `inches-${info.project.name}`);
+    await page.goto('/tanks/new');
+    await page.getByLabel('name of the tank').fill('Inches');
+    await page.getByRole('button', { name: 'Create tank' }).click();
     await page.getByRole('button', { name: 'in · gal' }).click();
     await openStage(page, 'vessel');
     await expect(page.locator('#f-vessel-length')).toHaveValue('23.62');

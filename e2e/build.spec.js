@@ -13,11 +13,11 @@ test('from the plan to the sheet: bags, costs, ticks', async ({ page }, info) =>
     await planned(page, `Sheet ${info.project.name}`);
     await page.getByLabel('bag size of coarse sand').fill('2.5');
     await page.getByLabel('price of a bag of coarse sand').fill('4');
-    await page.getByLabel('two clean buckets').check();
+    await page.getByRole('checkbox', { name: 'two clean buckets' }).check();
     await page.getByRole('button', { name: 'Save the sheet' }).click();
     // 3 to 4 cm on 58.8 × 28.8 cm are 5.93 L; with 5 % 6.22: three bags of 2.5 L.
     await expect(page.locator('.materials tr', { hasText: 'Coarse sand' })).toContainText('12.00');
-    await expect(page.getByLabel('two clean buckets')).toBeChecked();
+    await expect(page.getByRole('checkbox', { name: 'two clean buckets' })).toBeChecked();
     await page.getByLabel('bag size of coarse sand').fill('none');
     await page.getByRole('button', { name: 'Save the sheet' }).click();
     await expect(page.locator('#error-bags-coarse-sand')).toContainText('not a number');
@@ -43,7 +43,7 @@ test('steps are done, left out, asked about and undone', async ({ page }, info) 
     await page.getByRole('button', { name: 'All earlier steps are done (before Lay the cap)' }).click();
     await expect(page.locator('.step-done')).toHaveCount(4);
     await expect(page.getByRole('heading', { name: 'Next: Lay the cap' })).toBeVisible();
-    await expect(page.locator('#step-cap .step-drawing .cap').first()).toBeAttached();
+    await expect(page.locator('.now .step-drawing .cap').first()).toBeAttached();
 });
 
 test('care leaves as a calendar that another reader understands', async ({ page }, info) => {

@@ -34,6 +34,18 @@ export async function openShelf(page) {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('The ferry landing’s shelf');
 }
 
+/** A keeper of the test's own, for what belongs to a keeper and not to a tank: the ferry landing is every other test's too. */
+export async function signInAlone(page, name) {
+    const { execFileSync } = await import('node:child_process');
+    const server = { APP_ENV: 'prod', APP_DEBUG: '0', DATABASE_URL: 'sqlite:///%kernel.project_dir%/var/e2e.db' };
+    execFileSync('php', ['bin/console', 'olvek:keeper:create', name, '--password-stdin'], { input: 'a few words in a row\n', stdio: ['pipe', 'ignore', 'pipe'], env: { ...process.env, ...server } });
+    await page.goto('/sign-in');
+    await page.getByLabel('name', { exact: true }).fill(name);
+    await page.getByLabel('password').fill('a few words in a row');
+    await page.getByLabel('password').press('Enter');
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('shelf');
+}
+
 /** A tank of the test's own, so that tests do not meet on one. */
 export async function startTank(page, name) {
     await openShelf(page);
