@@ -1,4 +1,4 @@
-import { test, expect, openShelf, startTank, signInAlone, openStage, change, choose, expectAccessible, ready } from './keeper.js';
+import { test, expect, openShelf, startTank, signInAlone, newTank, openStage, change, choose, expectAccessible, ready } from './keeper.js';
 
 const verdict = (page) => page.locator('.verdict-sentence');
 
@@ -308,9 +308,7 @@ test('a mix, the ledger of a day and the bags to buy', async ({ page }) => {
 
 test('units are switched anywhere and typed in either', async ({ page }, info) => {
     await signInAlone(page, `inches-${info.project.name}`);
-    await page.goto('/tanks/new');
-    await page.getByLabel('name of the tank').fill('Inches');
-    await page.getByRole('button', { name: 'Create tank' }).click();
+    await newTank(page, 'Inches');
     await page.getByRole('button', { name: 'in · gal' }).click();
     await openStage(page, 'vessel');
     await expect(page.locator('#f-vessel-length')).toHaveValue('23.62');

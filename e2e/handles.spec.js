@@ -242,8 +242,9 @@ test.describe('without scripts', () => {
         await page.locator('#written').getByRole('button', { name: 'Save' }).click();
         await expect(page.locator('.last-change')).toContainText('water change added');
         await page.getByRole('link', { name: 'Build', exact: true }).click();
+        await page.locator('#step-soil summary').click();
         await page.getByRole('button', { name: 'Done Lay the soil' }).click();
-        await expect(page.locator('#step-soil')).toContainText('Done');
+        await expect(page.locator('#step-soil')).toContainText('done');
     });
 });
 

@@ -1,5 +1,5 @@
 /** What a plan can say of technique, zones, sizes, seats and sexes: each control by mouse and keyboard on a desk, by touch on a phone. */
-import { test, expect, startTank, openStage, choose, expectAccessible } from './keeper.js';
+import { test, expect, startTank, signInAlone, newTank, openStage, choose, expectAccessible } from './keeper.js';
 
 /** Stage, place and value of each, in an order in which one brings the next. */
 const CONTROLS = [
@@ -104,7 +104,8 @@ test('zones, pots and a measured stone are drawn, and listed on the build page',
 
 test('a tank is put in a room, away, copied and removed, each undone', async ({ page }, info) => {
     const name = `Placed ${info.project.name}`;
-    await startTank(page, name);
+    await signInAlone(page, `placed-${info.project.name}`);
+    await newTank(page, name);
     await page.getByRole('link', { name: 'Shelf' }).click();
     const card = page.locator('.shelf > li', { hasText: name }).first();
     await card.locator('.tank-menu > summary').click();
@@ -128,10 +129,9 @@ test('a tank is put in a room, away, copied and removed, each undone', async ({ 
 test('things go from one tank into another, and a tank is set up anew', async ({ page }, info) => {
     const from = `Giver ${info.project.name}`;
     const to = `Taker ${info.project.name}`;
-    await startTank(page, to);
-    await page.goto('/tanks/new');
-    await page.getByLabel('name of the tank').fill(from);
-    await page.getByRole('button', { name: 'Create tank' }).click();
+    await signInAlone(page, `giver-${info.project.name}`);
+    await newTank(page, to);
+    await newTank(page, from);
     await openStage(page, 'plants');
     await choose(page, 'plants-add', 'hygrophila-polysperma');
     await page.getByRole('link', { name: 'History' }).click();
