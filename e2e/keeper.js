@@ -49,12 +49,17 @@ export async function signInAlone(page, name) {
 /** A tank of the test's own, so that tests do not meet on one. */
 export async function startTank(page, name) {
     await openShelf(page);
-    await newTank(page, name);
+    await page.getByRole('link', { name: 'Start a tank' }).click();
+    await named(page, name);
 }
 
 /** A tank of whoever is signed in. */
 export async function newTank(page, name) {
     await page.goto('/tanks/new');
+    await named(page, name);
+}
+
+async function named(page, name) {
     await page.getByLabel('name of the tank').fill(name);
     await page.getByRole('button', { name: 'Create tank' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
