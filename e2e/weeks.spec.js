@@ -32,6 +32,7 @@ async function filled(page, name, way) {
     await openStage(page, 'start');
     await choose(page, 'start-way', way);
     await page.getByRole('link', { name: 'Build', exact: true }).click();
+    await page.locator('#step-fill summary').click();
     await page.getByRole('button', { name: 'Done Fill slowly' }).click();
     await expect(page.locator('#step-fill')).toContainText('Done');
     await page.getByRole('link', { name: 'First weeks' }).click();
