@@ -6,6 +6,7 @@ namespace Olvek\Core\Tests\Review;
 
 use Olvek\Core\Change\Changes;
 use Olvek\Core\Change\SetNumber;
+use Olvek\Core\Plan\HeatLoss;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Review\Mistake;
 use Olvek\Core\Review\Mistakes;
@@ -137,6 +138,63 @@ final class MistakesTest extends TestCase
             self::assertNotSame('', $mistake->mend);
             self::assertNotContains($id, self::ids(Sample::edit($plan, $mistake->edits())), 'what is offered mends it');
         }
+    }
+
+    /** @return iterable<string, array{array<string, string>, string, string, string}> edits before, a place, and values that are named and not */
+    public static function limits(): iterable
+    {
+        yield 'stand-length' => [[], 'stand.length', '59.9 cm', '60 cm'];
+        yield 'stand-width' => [[], 'stand.width', '34.9 cm', '35 cm'];
+        yield 'behind' => [[], 'stand.behind', '29 mm', '30 mm'];
+        yield 'lamp-fits' => [[], 'light.height', '501 mm', '500 mm'];
+        // 32 cm of water over 59.1 cm: β 0.3016, so 4.38 mm.
+        yield 'pane' => [[], 'vessel.glass', '4.3 mm', '4.45 mm'];
+        // The bed's mean is 6 cm: a terrace of 8.4 or 8.6 cm where it slopes up to 6.5 cm at its middle row.
+        yield 'step-z1' => [['zones.add' => 'terrace', 'zones.z1.edge' => 'none', 'zones.z1.soil' => '0'], 'zones.z1.cap', '9 cm', '8.7 cm'];
+        // Hands reach 65 cm: 28.5 cm down to the bed of this tank is 58.4 cm along.
+        yield 'far-c1' => [['vessel.width' => '70 cm', 'vessel.glass' => '10 mm'], 'plants.c1.row', '90', '80'];
+        // 58.8 × 12.01 × 35.4 cm are 25 L.
+        yield 'sink-large' => [['preparation.filling' => 'sink'], 'vessel.width', '13.3 cm', '13.1 cm'];
+    }
+
+    /** @param array<string, string> $before */
+    #[DataProvider('limits')]
+    public function testEachLimitFromBothSides(array $before, string $place, string $named, string $not): void
+    {
+        $plan = [] === $before ? self::careful() : Sample::edit(self::careful(), $before);
+        $id = (string) $this->dataName();
+        self::assertContains($id, self::ids(Sample::edit($plan, [$place => $named])), $named);
+        self::assertNotContains($id, self::ids(Sample::edit($plan, [$place => $not])), $not);
+    }
+
+    /** What depends on the water that the tank holds, by sums of its own. */
+    public function testLimitsOfHeatFlowAndNight(): void
+    {
+        $plan = self::careful();
+        $net = $plan->netWater();
+        $flow = static fn (float $times): array => [
+            'equipment.device' => 'internal-filter',
+            'equipment.flow' => \sprintf('%.3f L', $times * $net),
+            'equipment.media' => '0',
+        ];
+        self::assertContains('torrent', self::ids(Sample::edit($plan, $flow(10.01))));
+        self::assertNotContains('torrent', self::ids(Sample::edit($plan, $flow(9.99))));
+        // The lively half of the way: 1 + 3.5 (1 − e^(−0.7 n / 3)) = 2.5 at n = 2.4.
+        $driven = log(3.5 / 2) * 3 / 0.7;
+        self::assertContains('gas-driven-out', self::ids(Sample::edit($plan, ['care.gas' => '15', ...$flow($driven + 0.01)])));
+        self::assertNotContains('gas-driven-out', self::ids(Sample::edit($plan, ['care.gas' => '15', ...$flow($driven - 0.01)])));
+        // A lumen gives 0.6 / 70 / m² of surface.
+        $one = 70 * $plan->surface() / 0.6;
+        self::assertContains('night-light', self::ids(Sample::edit($plan, ['light.night' => \sprintf('%.3f', 1.01 * $one)])));
+        self::assertNotContains('night-light', self::ids(Sample::edit($plan, ['light.night' => \sprintf('%.3f', 0.99 * $one)])));
+        $heated = Sample::edit($plan, self::HEATED);
+        $watts = static fn (float $short): array => [
+            'equipment.watts' => \sprintf('%.3f', HeatLoss::watts($heated, 25.0 - $short, 19.0)),
+        ];
+        self::assertContains('heater-weak', self::ids(Sample::edit($heated, $watts(0.51))));
+        self::assertNotContains('heater-weak', self::ids(Sample::edit($heated, $watts(0.49))));
+        self::assertContains('heater-strong', self::ids(Sample::edit($heated, ['equipment.watts' => \sprintf('%.3f', 2.01 * $net)])));
+        self::assertNotContains('heater-strong', self::ids(Sample::edit($heated, ['equipment.watts' => \sprintf('%.3f', 1.99 * $net)])));
     }
 
     /** A finger's breadth, 15 mm, beyond the glass of a cylinder: towards a corner, at equal shares along and across. */
