@@ -140,7 +140,7 @@ final class MistakesTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{array<string, string>, string, string, string}> edits before, a place, and values that are named and not */
+    /** @return iterable<string, array{array<string, string>, string, string, string}> edits before, a place, values named and not */
     public static function limits(): iterable
     {
         yield 'stand-length' => [[], 'stand.length', '59.9 cm', '60 cm'];
@@ -149,8 +149,9 @@ final class MistakesTest extends TestCase
         yield 'lamp-fits' => [[], 'light.height', '501 mm', '500 mm'];
         // 32 cm of water over 59.1 cm: β 0.3016, so 4.38 mm.
         yield 'pane' => [[], 'vessel.glass', '4.3 mm', '4.45 mm'];
-        // The bed's mean is 6 cm: a terrace of 8.4 or 8.6 cm where it slopes up to 6.5 cm at its middle row.
-        yield 'step-z1' => [['zones.add' => 'terrace', 'zones.z1.edge' => 'none', 'zones.z1.soil' => '0'], 'zones.z1.cap', '9 cm', '8.7 cm'];
+        // The bed is 5.5 cm deep at the front and 6.5 cm at the back, 6.25 cm where a terrace has its middle; 2.5 cm over that.
+        $loose = ['zones.add' => 'terrace', 'zones.z1.edge' => 'none', 'zones.z1.soil' => '0'];
+        yield 'step-z1' => [$loose, 'zones.z1.cap', '9 cm', '8.7 cm'];
         // Hands reach 65 cm: 28.5 cm down to the bed of this tank is 58.4 cm along.
         yield 'far-c1' => [['vessel.width' => '70 cm', 'vessel.glass' => '10 mm'], 'plants.c1.row', '90', '80'];
         // 58.8 × 12.01 × 35.4 cm are 25 L.
