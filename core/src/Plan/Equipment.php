@@ -47,13 +47,12 @@ final readonly class Equipment
         public float $watts = 0.0,
         #[OneOf('water moved by', 'what moves the water, beside fish and warmth')] public Device $device = Device::None,
         #[Number(
-            'flow, litres an hour',
+            'flow an hour',
             Dimension::Volume,
             1.0,
             20000.0,
             'litres an hour that the device moves; by label less a third for what it must lift',
             decimals: 0,
-            unit: 'an hour',
             when: 'moves',
         )]
         public float $flow = 100.0,
