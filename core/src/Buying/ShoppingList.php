@@ -31,6 +31,8 @@ final readonly class ShoppingList
     private const DAYS = 91;
     /** Share of the water that a filling takes besides: for rinsing and spilling. J. */
     private const SPARE = 0.1;
+    /** L of the smallest vessel for a quarantine. C. */
+    public const APART = 10.0;
 
     private function __construct(private Plan $plan, private UnitSystem $units)
     {
@@ -253,7 +255,14 @@ final readonly class ShoppingList
                 )
                 : null,
             [] !== $quarantine
-                ? new Want('kit.quarantine', Aisle::Animals, 'vessel for the quarantine: 10 L or more, a lid, a sponge, a hiding place')
+                ? new Want(
+                    'kit.quarantine',
+                    Aisle::Animals,
+                    \sprintf(
+                        'vessel for the quarantine: %s or more, a lid, a sponge, a hiding place',
+                        $this->units->show(Dimension::Volume, self::APART, 0),
+                    ),
+                )
                 : null,
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Steps;
 
+use Olvek\Core\Buying\ShoppingList;
 use Olvek\Core\Plan\Group;
 
 /**
@@ -42,7 +43,7 @@ final readonly class Arrivals extends Chapter
                         $group->count,
                         $name,
                         $group->quarantine,
-                        $this->litres(max(10.0, 0.5 * $group->kind->leastTank->value)),
+                        $this->litres(max(ShoppingList::APART, 0.5 * $group->kind->leastTank->value)),
                         $group->day >= $group->quarantine
                             ? 'day '.($group->day - $group->quarantine)
                             : ($group->quarantine - $group->day).' days before filling, in treated tap water',
