@@ -109,12 +109,6 @@ final readonly class Bed
         return $this->capTop($side) + ($this->dressing?->depth($side) ?? 0.0);
     }
 
-    /** Height of the plate, m, at either pane; 0 without one. */
-    private function plateTop(): float
-    {
-        return $this->plate;
-    }
-
     /** Height at a pane on which the soil lies, m. */
     public function underSoil(Side $side): float
     {
@@ -207,7 +201,7 @@ final readonly class Bed
     {
         $litres = $vessel->volumeUnderSlope($this->depth(Side::Front), $this->depth(Side::Back));
         foreach ($this->zones as $zone) {
-            $litres += 1000 * $this->face($vessel) * self::share($zone, $vessel) * ($this->top($zone) - $this->at($zone->row()));
+            $litres += $this->perMetre($zone, $vessel) * ($this->top($zone) - $this->at($zone->row()));
         }
 
         return max(0.0, $litres);
@@ -259,10 +253,11 @@ final readonly class Bed
     public function laid(Vessel $vessel): array
     {
         $held = $this->heldBack($vessel);
+        $onPlate = fn (): float => $this->plate;
         $laid = [];
         foreach (
             [
-                ['base', Role::Soil, $this->base, fn (): float => $this->between($vessel, $this->plateTop(...), $this->underSoil(...))],
+                ['base', Role::Soil, $this->base, fn (): float => $this->between($vessel, $onPlate, $this->underSoil(...))],
                 ['soil', Role::Soil, $this->soil, fn (): float => $this->soilRoom($vessel) - $held],
                 ['leaves', Role::Soil, $this->leaves, fn (): float => $this->between($vessel, $this->soilTop(...), $this->underCap(...))],
                 ['cap', Role::Cap, $this->cap, fn (): float => $this->between($vessel, $this->underCap(...), $this->capTop(...)) + $held],
@@ -340,7 +335,7 @@ final readonly class Bed
     {
         $laid = [];
         foreach ($this->zones as $zone) {
-            $area = 1000 * $this->face($vessel) * self::share($zone, $vessel);
+            $area = $this->perMetre($zone, $vessel);
             $soil = null === $zone->soilKind ? $this->soil?->mix : Mix::pure($zone->soilKind);
             $cap = $this->capOf($zone);
             if (null !== $soil) {
@@ -369,12 +364,18 @@ final readonly class Bed
         return max(0.0, min($zone->right, $this->plateTo) - max($zone->left, $this->plateFrom)) / max(1e-9, $zone->right - $zone->left);
     }
 
+    /** Litres in each metre of height over a zone. */
+    private function perMetre(Zone $zone, Vessel $vessel): float
+    {
+        return 1000 * $this->face($vessel) * self::share($zone, $vessel);
+    }
+
     /** Litres of a layer whose place zones take. */
     private function replaced(Layer $layer, Vessel $vessel): float
     {
         $litres = 0.0;
         foreach ($this->zones as $zone) {
-            $litres += 1000 * $this->face($vessel) * self::share($zone, $vessel) * $layer->at($zone->row());
+            $litres += $this->perMetre($zone, $vessel) * $layer->at($zone->row());
         }
 
         return $litres;
@@ -394,7 +395,7 @@ final readonly class Bed
         if ($this->plate > 0 && $under(Side::Front) === $this->plate) {
             $beside = $vessel->volumeBelow($this->plate) - $this->voidVolume($vessel);
             foreach ($this->zones as $zone) {
-                $beside -= 1000 * $this->face($vessel) * self::share($zone, $vessel) * (1 - $this->plated($zone)) * $this->plate;
+                $beside -= $this->perMetre($zone, $vessel) * (1 - $this->plated($zone)) * $this->plate;
             }
         }
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Change;
 
+use Olvek\Core\Light\SecondLamp;
+
 /** Another strength of the lamp: by its watts, which tell the lumens, or by the lumens, which put the watts out of date. */
 final readonly class SetLamp implements Change
 {
     public const WATTS = 'light.watts';
     public const LUMENS = 'light.lumens';
-    /** lm per W of white diodes, where the kind of lamp is not told. M (70–130). */
-    private const LUMENS_PER_WATT = 95.0;
 
     private SetNumber $number;
 
@@ -61,7 +61,7 @@ final readonly class SetLamp implements Change
         }
         $kind = $draft->get(['light', 'kind']);
         $kind = \is_string($kind) ? $draft->catalogue->lamps[$kind] ?? null : null;
-        $lumens = $watts * ($kind->lumensPerWatt->value ?? self::LUMENS_PER_WATT);
+        $lumens = $watts * ($kind->lumensPerWatt->value ?? SecondLamp::LUMENS_PER_WATT);
         $draft->put(['light', 'lumens'], $lumens);
 
         return \sprintf(' (%.0f lm)', $lumens);
