@@ -46,8 +46,9 @@ final class PhDrift implements Criterion
         [$high, $highDay] = $trace->highest('pHMost', $outlook->from);
         [$kh, $khDay] = $trace->lowest('carbonateHardness', $outlook->from);
         $held = self::holds($outlook->plan);
+        $acid = $held ? self::HELD : self::ACID;
         $room = [
-            [($low - ($held ? self::HELD : self::ACID)) / self::ROOM_ACID, $lowDay],
+            [($low - $acid) / self::ROOM_ACID, $lowDay],
             [(self::ALKALINE - $high) / self::ROOM_ALKALINE, $highDay],
             ...$held ? [] : [[($kh - self::LEAST_KH) / self::ROOM_KH, $khDay]],
         ];
@@ -68,12 +69,8 @@ final class PhDrift implements Criterion
             $unit->fromBase($kh),
             $unit->symbol(),
             'pH '.$range,
-            \sprintf(
-                'pH %s to %s, KH from %s',
-                Decimal::trimmed(self::ACID, 1),
-                Decimal::trimmed(self::ALKALINE, 1),
-                $hardness(self::LEAST_KH),
-            ),
+            \sprintf('pH %s to %s', Decimal::trimmed($acid, 1), Decimal::trimmed(self::ALKALINE, 1)).
+                ($held ? '' : ", KH from {$hardness(self::LEAST_KH)}"),
             match (true) {
                 $value >= 1 && $held => "pH stays between $range: granules in the bed hold it, with carbonate hardness as low as {$hardness(
                     $kh,
@@ -95,7 +92,7 @@ final class PhDrift implements Criterion
                     'Plummer & Busenberg 1982',
                 ),
                 new Term('carbonate hardness, first and last day', $hardness($first).' and '.$hardness($last)),
-                new Term('nitrification stalls below', 'pH 6', Provenance::CommonPractice),
+                new Term('nitrification slows below', 'pH 7.2', Provenance::Published, 'US EPA 1993'),
                 new Term('uses up, per mg N made nitrate', '7.14 mg CaCO₃', Provenance::Published, 'US EPA 1993'),
             ],
         );

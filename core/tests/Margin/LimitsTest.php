@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Margin;
 
+use Olvek\Core\Bed\Material;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
@@ -268,6 +269,32 @@ final class LimitsTest extends TestCase
             }
             $trace->fed = array_map(static fn (array $clumps): array => array_fill_keys(array_keys($clumps), 0.1), $trace->fed);
             self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Soil)->state, "$years years");
+        }
+    }
+
+    /** Granules hold the pH from 1 meq of exchange per litre of water, and then down to 5.5 and without carbonate hardness. */
+    public function testWhatGranulesHold(): void
+    {
+        foreach ([['0.53', 6.39, State::Tight], ['0.54', 6.39, State::Holds], ['2', 5.91, State::Holds], ['2', 5.89, State::Tight],
+            ['2', 5.51, State::Tight], ['2', 5.49, State::Fails], ] as [$depth, $pH, $state]) {
+            $plan = Sample::edit(Sample::planted(), [
+                'bed.soil.material' => 'planted-granules',
+                'bed.soil.front' => $depth,
+                'bed.soil.back' => $depth,
+            ]);
+            $exchange = array_sum(array_map(
+                static fn (array $part): float => $part[1] * $part[0]->perLitre(static fn (Material $m): float => $m->acidity->value),
+                $plan->bed->contents($plan->vessel),
+            ));
+            self::assertSame('0.53' !== $depth, $exchange > $plan->netWater(), "the bed lies on the side it is meant to at $depth cm");
+            $trace = self::year();
+            $hardness = '0.53' === $depth ? 8.0 : 0.2;
+            foreach (['pHLeast' => $pH, 'pHMost' => 8.0, 'carbonateHardness' => $hardness] as $column => $value) {
+                $trace->columns[$column] = array_fill(0, 365, $value);
+            }
+            $margin = Judge::fromTrace($plan, $trace)->margin(MarginId::PH);
+            self::assertSame($state, $margin->state, "pH $pH over $depth cm");
+            self::assertStringStartsWith('0.53' === $depth ? 'pH 6 to 9.8, KH from' : 'pH 5.5 to 9.8', $margin->bound);
         }
     }
 

@@ -10,6 +10,7 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Tests\Sample;
+use Olvek\Core\Water\Nitrification;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -192,5 +193,21 @@ final class PublishedTest extends TestCase
         self::assertThat($summer, self::logicalAnd(self::greaterThan(3.0), self::lessThan(8.0)));
         self::assertThat($spring, self::logicalAnd(self::greaterThan(1.0), self::lessThan(4.0)));
         self::assertThat($room, self::logicalAnd(self::greaterThan(1.0), self::lessThan(3.0)));
+    }
+
+    /**
+     * US EPA (1993), Nitrogen Control Manual: 1 − 0.833 (7.2 − pH) of the rate below pH 7.2. Tarre & Green (2004) saw films go on at pH 4.3
+     * to 5, so that the line ends at three tenths, which it meets at pH 6.36.
+     */
+    #[TestWith([7.3, 1.0])]
+    #[TestWith([7.2, 1.0])]
+    #[TestWith([7.1, 0.9167])]
+    #[TestWith([6.5, 0.4169])]
+    #[TestWith([6.37, 0.3086])]
+    #[TestWith([6.35, 0.3])]
+    #[TestWith([4.3, 0.3])]
+    public function testAcidSlowsNitrificationAndDoesNotEndIt(float $pH, float $share): void
+    {
+        self::assertEqualsWithDelta($share, Nitrification::acidityFactor($pH), 1e-4);
     }
 }
