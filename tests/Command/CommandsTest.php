@@ -41,6 +41,47 @@ final class CommandsTest extends TestCase
         self::assertStringContainsString('Stock balance', $out);
     }
 
+    public function testComposesThreePlansForAWish(): void
+    {
+        $wish = '{"format": "olvek.wish", "version": 1, "vessel": {"shape": "glass-box", "length": 0.3, "width": 0.3, "height": 0.3, '
+            .'"glass": 0.005}, '
+            .'"animals": [{"kind": "carassius-auratus"}]}';
+        [$code, $out, $err] = self::run_('olvek:compose - --format=json', $wish);
+        self::assertSame([0, ''], [$code, $err]);
+        $plans = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($plans);
+        self::assertCount(3, $plans['plans']);
+        foreach ($plans['plans'] as $plan) {
+            self::assertTrue($plan['holds']);
+            self::assertSame('Goldfish', $plan['unmet'][0]['what']);
+            self::assertStringContainsString('300', $plan['unmet'][0]['needed']);
+            self::assertSame(16, $plan['sureness']['of']);
+            [$judged, $again] = self::run_(
+                'olvek:judge - --format=json',
+                json_encode($plan['plan'], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+            );
+            self::assertSame(0, $judged);
+            self::assertStringContainsString('"state": "'.$plan['state'].'"', $again);
+        }
+        [$code, , $err] = self::run_('olvek:compose -', '{"format": "olvek.wish", "version": 1, "vessel": {}}');
+        self::assertSame(1, $code);
+        self::assertStringContainsString('vessel.shape: This is missing', $err);
+        self::assertSame(2, self::run_('olvek:compose - --units=ells', $wish)[0]);
+    }
+
+    public function testTellsWhatEachMethodWouldComeTo(): void
+    {
+        [$code, $out] = self::run_('olvek:methods demo/galley.plan.json');
+        self::assertSame(0, $code);
+        self::assertStringContainsString('Humus bed, double cap: ', $out);
+        self::assertStringContainsString('Soil: from ', $out);
+        [, $json] = self::run_('olvek:methods demo/galley.plan.json --format=json');
+        $told = json_decode($json, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($told);
+        self::assertCount(13, $told['methods']);
+        self::assertSame(1, self::run_('olvek:methods nowhere.json')[0]);
+    }
+
     public function testJudgesAPlanForMachines(): void
     {
         [$code, $out] = self::run_(

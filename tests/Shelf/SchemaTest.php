@@ -12,6 +12,8 @@ use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Plan\PlanSchema;
+use Olvek\Core\Solve\Compose\WishDocument;
+use Olvek\Core\Solve\Compose\WishSchema;
 use Olvek\Core\Unit\UnitSystem;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;
@@ -19,10 +21,10 @@ use PHPUnit\Framework\TestCase;
 /** The published schema against an independent validator, and against what the core's own reader says. */
 final class SchemaTest extends TestCase
 {
-    private static function valid(string $json): bool
+    private static function valid(string $json, string $what = 'plan'): bool
     {
         $validator = new Validator();
-        $schema = json_decode((string) file_get_contents(__DIR__.'/../../schema/plan.schema.json'), flags: \JSON_THROW_ON_ERROR);
+        $schema = json_decode((string) file_get_contents(__DIR__.'/../../schema/'.$what.'.schema.json'), flags: \JSON_THROW_ON_ERROR);
         self::assertIsObject($schema);
 
         return $validator->validate(json_decode($json, flags: \JSON_THROW_ON_ERROR), $schema)->isValid();
@@ -43,9 +45,31 @@ final class SchemaTest extends TestCase
         }
     }
 
+    public function testWishesThatOlvekWritesFollowTheirSchema(): void
+    {
+        $catalogue = Catalogue::shipped();
+        $wishes = new WishDocument($catalogue);
+        $vessel = ['shape' => 'bowl', 'diameter' => 0.3, 'height' => 0.25, 'mouth' => 0.19, 'glass' => 0.004];
+        $least = ['format' => 'olvek.wish', 'version' => 1, 'vessel' => $vessel];
+        foreach (
+            [
+                [],
+                ['light' => 'none', 'water' => ['kind' => 'rain'], 'taste' => 'jungle', 'method' => 'thin-soil'],
+                ['light' => ['lumens' => 900], 'animals' => [['kind' => 'heterandria-formosa', 'count' => 6]]],
+            ] as $more
+        ) {
+            $json = json_encode([...$least, ...$more], \JSON_THROW_ON_ERROR);
+            self::assertTrue(self::valid($json, 'wish'), $json);
+            self::assertTrue(self::valid($wishes->toJson($wishes->fromJson($json)), 'wish'), $json);
+        }
+        self::assertFalse(self::valid(json_encode([...$least, 'light' => 'bright'], \JSON_THROW_ON_ERROR), 'wish'));
+        self::assertFalse(self::valid(json_encode([...$least, 'colour' => 'blue'], \JSON_THROW_ON_ERROR), 'wish'));
+    }
+
     public function testWhatIsPublishedIsWhatTheDescriptionsSay(): void
     {
         self::assertSame(PlanSchema::json(), file_get_contents(__DIR__.'/../../schema/plan.schema.json'), 'run bin/formats');
+        self::assertSame(WishSchema::json(), file_get_contents(__DIR__.'/../../schema/wish.schema.json'), 'run bin/formats');
         $page = (string) file_get_contents(__DIR__.'/../../docs/formats.md');
         self::assertStringContainsString("\n".FormatTables::fields()."\n<!-- /fields -->", $page, 'run bin/formats');
         self::assertStringContainsString("\n".FormatTables::events()."\n<!-- /events -->", $page, 'run bin/formats');

@@ -12,9 +12,9 @@ use Olvek\Core\Plan\FloaterKeeping;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\StartWay;
+use Olvek\Core\Plant\Handful;
 use Olvek\Core\Plant\Role;
 use Olvek\Core\Run\Trace;
-use Olvek\Core\Solve\WeeklyTrim;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
@@ -264,7 +264,7 @@ final class Care
             }
         }
 
-        return (7 * $wet) / max(1, $trace->days()) / WeeklyTrim::HANDFUL;
+        return (7 * $wet) / max(1, $trace->days()) / Handful::WET;
     }
 
     /** @return list<Task> days on which the run's usual care cuts a clump back */

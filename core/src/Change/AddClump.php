@@ -11,7 +11,7 @@ use Olvek\Core\Plant\Role;
 final readonly class AddClump implements Change
 {
     /** @param string $kind id in the catalogue */
-    public function __construct(private string $kind, private ?int $pieces = null)
+    public function __construct(public string $kind, private ?int $pieces = null)
     {
     }
 

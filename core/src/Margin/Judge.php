@@ -7,6 +7,7 @@ namespace Olvek\Core\Margin;
 use Olvek\Core\Event\Event;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Quantities;
+use Olvek\Core\Run\Pace;
 use Olvek\Core\Run\Parameters;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
@@ -26,10 +27,11 @@ final class Judge
         Parameters $parameters = new Parameters(),
         int $days = self::FIRST_YEAR,
         array $events = [],
+        Pace $pace = Pace::Whole,
     ): Judgement {
         return self::fromTrace(
             $plan,
-            (new Runner($plan, $parameters))->run($days, [...UsualCare::events(), ...$events]),
+            (new Runner($plan, $parameters))->run($days, [...UsualCare::events(), ...$events], pace: $pace),
             $units,
             $parameters,
         );

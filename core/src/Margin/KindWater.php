@@ -15,8 +15,8 @@ use Olvek\Core\Unit\UnitSystem;
 final class KindWater implements Criterion
 {
     /** How far beyond its range, in units of the steps below, a kind is still kept by many, and from where it is wrong for it. J. */
-    private const TIGHT = 0.4;
-    private const FAILS = 1.0;
+    public const TIGHT = 0.4;
+    public const FAILS = 1.0;
     /** Of pH, and share of the bound of hardness or °dH if that is more: what makes one step. J: kept ranges are wider than native ones. */
     private const STEP_PH = 0.8;
     private const STEP_SHARE = 0.4;
@@ -97,7 +97,7 @@ final class KindWater implements Criterion
      *
      * @return array{float, float} 10th and 90th percentile from a day on
      */
-    private static function spread(array $values, int $from): array
+    public static function spread(array $values, int $from): array
     {
         $days = \array_slice($values, $from);
         sort($days);
@@ -112,7 +112,7 @@ final class KindWater implements Criterion
      *
      * @return list<array{float, string, string}> how far beyond each bound, in steps, in words, and the reading alone
      */
-    private static function steps(Animal $kind, array $pH, array $gh, UnitSystem $units): array
+    public static function steps(Animal $kind, array $pH, array $gh, UnitSystem $units): array
     {
         $degrees = static fn (float $bound): float => max(self::STEP_DEGREES, self::STEP_SHARE * $bound);
         $acid = \sprintf('needs pH %s–%s', Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1));

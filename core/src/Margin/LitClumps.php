@@ -16,10 +16,10 @@ final class LitClumps implements Criterion
      * Share of greatest growth below which a clump dwindles, and from which it thrives. J: breathing and shedding take some 8 %, twice that
      * leaves room for want of carbon.
      */
-    private const LEAST = 0.09;
-    private const GOOD = 0.2;
+    public const LEAST = 0.09;
+    public const GOOD = 0.2;
     /** °C below which plants rest. C: water under 10–12 °C. */
-    private const RESTS = 12.0;
+    public const RESTS = 12.0;
 
     public static function margin(Outlook $outlook): Margin
     {

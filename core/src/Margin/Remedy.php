@@ -182,7 +182,7 @@ enum Remedy: string
     {
         $changes = [];
         foreach (array_filter($plan->clumps, $which) as $clump) {
-            $changes[] = new SetNumber("plants.$clump->id.pieces", min(5000, (int) ceil($clump->pieces * $factor)));
+            $changes[] = new SetNumber("plants.$clump->id.pieces", min(Clump::MOST_PIECES, (int) ceil($clump->pieces * $factor)));
         }
 
         return [] === $changes ? null : ['plant more of what is rooted', $changes];
@@ -193,7 +193,10 @@ enum Remedy: string
     {
         foreach ($plan->clumps as $clump) {
             if ($clump->kind->id === $kind) {
-                return ["more $words", [new SetNumber("plants.$clump->id.pieces", min(5000, (int) ceil($clump->pieces * 1.6)))]];
+                return [
+                    "more $words",
+                    [new SetNumber("plants.$clump->id.pieces", min(Clump::MOST_PIECES, (int) ceil($clump->pieces * 1.6)))],
+                ];
             }
         }
 

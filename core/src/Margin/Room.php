@@ -17,9 +17,9 @@ use Olvek\Core\Unit\Provenance;
 final class Room implements Criterion
 {
     private const LEAST = 1.0;
-    private const GOOD = 1.2;
+    public const GOOD = 1.2;
     /** L below which the trade keeps shrimp and snails only. C. */
-    private const FISH_FROM = 10.0;
+    public const FISH_FROM = 10.0;
     /** Times its smallest tank that each further quarrelsome animal wants. J. */
     private const PEACE = 0.75;
 
@@ -70,7 +70,7 @@ final class Room implements Criterion
                     $other->kind->id > $kind->id
                     && Temper::Quarrelsome === $kind->temper
                     && Temper::Quarrelsome === $other->kind->temper
-                    && $litres < self::PEACE * ($kind->leastTank->value + $other->kind->leastTank->value)
+                    && self::areTooClose($kind, $other->kind, $litres)
                 ) {
                     $complaints[] = \sprintf('%s and %s fight', $kind->common, $other->kind->common);
                 }
@@ -80,7 +80,7 @@ final class Room implements Criterion
                 $complaints[] = \sprintf('%s fight: keep one, or one male', $kind->common);
             }
         }
-        $ratio = $litres / max($needed, $least);
+        $ratio = self::ratio($litres, max($needed, $least));
         [$need, $have] = $units->apart(Dimension::Volume, [max($needed, $least), $litres]);
         $enough = $ratio >= self::LEAST;
         $value = [] === $complaints ? $ratio : min($ratio, ($enough ? self::LEAST + self::GOOD : self::LEAST) / 2);
@@ -106,14 +106,26 @@ final class Room implements Criterion
         );
     }
 
+    /** Times the litres that are needed; to the hundredth, since nobody tells the size of a tank closer. */
+    public static function ratio(float $litres, float $needed): float
+    {
+        return round($litres / $needed, 2);
+    }
+
     /** Whether several of a quarrelsome kind have too little room to keep out of each other's way. C; how much is enough, J. */
-    private static function fights(Kind $kind, int $count, float $litres): bool
+    public static function fights(Kind $kind, int $count, float $litres): bool
     {
         return Temper::Quarrelsome === $kind->temper && $count > 1 && $litres < $kind->leastTank->value * (1 + self::PEACE * ($count - 1));
     }
 
+    /** Whether two quarrelsome kinds have too little room to keep out of each other's way. C; how much is enough, J. */
+    public static function areTooClose(Kind $one, Kind $other, float $litres): bool
+    {
+        return $litres < self::PEACE * ($one->leastTank->value + $other->leastTank->value);
+    }
+
     /** Whether an animal hunts another outright; that it takes young is the run's business. */
-    private static function eats(Kind $hunter, Kind $prey): bool
+    public static function eats(Kind $hunter, Kind $prey): bool
     {
         return (\in_array(Prey::Shrimp, $hunter->eats, true) && Shape::Shrimp === $prey->shape)
             || (\in_array(Prey::Snails, $hunter->eats, true) && Shape::Snail === $prey->shape)

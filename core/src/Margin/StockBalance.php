@@ -6,6 +6,7 @@ namespace Olvek\Core\Margin;
 
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Plant\Growth;
+use Olvek\Core\Plant\Handful;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Ion;
 use Olvek\Core\Unit\Provenance;
@@ -31,13 +32,11 @@ final class StockBalance implements Criterion
 {
     /** Times what is fed below which waste piles up, and from which there is room to spare. J. */
     private const LEAST = 0.8;
-    private const GOOD = 1.2;
+    public const GOOD = 1.2;
     /** Day from which the tank has settled. J. */
     private const SETTLED = 90;
     /** More than this nobody asks. J. */
     private const MOST = 20.0;
-    /** g wet of cut plants in a handful, squeezed a little. C. */
-    public const HANDFUL = 40.0;
 
     public static function margin(Outlook $outlook): Margin
     {
@@ -101,7 +100,7 @@ final class StockBalance implements Criterion
 
     private static function handfuls(float $wet): string
     {
-        $handfuls = max(0.0, $wet) / self::HANDFUL;
+        $handfuls = max(0.0, $wet) / Handful::WET;
 
         return match (true) {
             $handfuls < 0.4 => 'a few tips',

@@ -13,8 +13,8 @@ use Olvek\Core\Unit\Provenance;
 final class Warmth implements Criterion
 {
     /** °C beyond a kind's range from which it is wrong for it, and within which it is at ease. J: a day or two at the edge is borne. */
-    private const LEAST = -1.0;
-    private const GOOD = 0.5;
+    public const LEAST = -1.0;
+    public const GOOD = 0.5;
 
     public static function margin(Outlook $outlook): Margin
     {

@@ -18,6 +18,8 @@ final readonly class Clump implements Item
 {
     /** In one plan. */
     public const MOST_CLUMPS = 60;
+    /** Of one clump. */
+    public const MOST_PIECES = 5000;
 
     /**
      * @param string $id    unique among the plan's clumps
@@ -29,7 +31,7 @@ final readonly class Clump implements Item
     public function __construct(
         public string $id,
         public Kind $kind,
-        #[Number('pieces', Dimension::Count, 1, 5000, decimals: 0)] public int $pieces,
+        #[Number('pieces', Dimension::Count, 1, self::MOST_PIECES, decimals: 0)] public int $pieces,
         #[Number('left to right', Dimension::Share, 0.0, 1.0, 'middle of the clump along the front: 0 left, 1 right', decimals: 0),]
         public float $place,
         #[Number(

@@ -134,6 +134,27 @@ final class DocumentReader
     }
 
     /**
+     * An object that somebody else reads; empty where it is left out or is none, which is refused.
+     *
+     * @return array<string, mixed>
+     */
+    public function raw(string $key): array
+    {
+        $value = $this->take($key) ?? [];
+        if (!\is_array($value) || ([] !== $value && array_is_list($value))) {
+            $this->wrong($key, $value, 'an object');
+
+            return [];
+        }
+        $object = [];
+        foreach ($value as $name => $of) {
+            $object[(string) $name] = $of;
+        }
+
+        return $object;
+    }
+
+    /**
      * The objects of a list; an object's "id", where it has one, names it in paths, else its place does.
      *
      * @return list<self>

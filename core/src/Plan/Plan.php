@@ -193,6 +193,11 @@ final readonly class Plan
         return $this->with(['site' => $site, 'lamp' => $lamp, 'water' => $water, 'feed' => $feed]);
     }
 
+    public function withEquipment(Equipment $equipment): self
+    {
+        return $this->with(['equipment' => $equipment]);
+    }
+
     public function withFeed(Feed $feed, int $from): self
     {
         return $this->with(['feed' => $feed, 'feedFrom' => $from]);

@@ -148,7 +148,7 @@ final class PlanSchema
     }
 
     /** @return array<string, mixed> */
-    private static function vessel(Shape $shape): array
+    public static function vessel(Shape $shape): array
     {
         $measures = array_map(Schema::field(...), array_intersect_key(Fields::of(Measure::class), array_flip($shape->measures())));
 

@@ -37,6 +37,8 @@ final class Runner
     private readonly RunConstants $facts;
     /** @var list<Event> what the plan has written into its days */
     private readonly array $planned;
+    /** @var array<int, true> days on which something comes */
+    private array $arrivals = [];
     /** @var array<int, array{float, float}> */
     private array $suns = [];
     /** @var array<int|string, float> what the lamps give in a day, by the first one's hours */
@@ -49,6 +51,9 @@ final class Runner
     public function __construct(private readonly Plan $plan, Parameters $parameters = new Parameters())
     {
         $this->facts = new RunConstants($plan, $parameters);
+        foreach ([...$plan->clumps, ...$plan->groups] as $comes) {
+            $this->arrivals[$comes->day] = true;
+        }
         $this->planned = array_map(static fn (PlannedEvent $e): Event => $e->event(), $plan->events);
     }
 
@@ -58,6 +63,7 @@ final class Runner
      * @param float       $step      h of a step while there is light, of which a day holds a whole number: 0.5, 1, 2
      * @param \Closure(int, State, MassBalance): void|null $watch  called after each day, for tests
      * @param \Closure(int, int, array<string, float>): void|null $hourly called with day, hour and what the water holds
+     * @param Pace        $pace      rough: in steps of two hours, and steady days are leapt over
      */
     public function run(
         int $days,
@@ -66,6 +72,7 @@ final class Runner
         ?\Closure $watch = null,
         ?\Closure $hourly = null,
         ?FlowRecorder $tally = null,
+        Pace $pace = Pace::Whole,
     ): Trace {
         $facts = $this->facts;
         $this->steps = [];
@@ -77,18 +84,67 @@ final class Runner
         // The first day is run once for nothing, so that what is foreseen from the day before is there from the start: what plants,
         // algae and mulm learn of it is kept, all else is thrown away.
         $this->day(0, clone $state, new MassBalance(), clone $conditions, [], $processes, $step);
+        $step = Pace::Rough === $pace ? max($step, self::COARSE) : $step;
+        $leap = Pace::Rough === $pace ? new Leap($state) : null;
         for ($n = 0; $n < $days; ++$n) {
             $tally?->begin($n, $state);
+            $quiet = null !== $leap && $this->isQuiet($n, $state, $books, $conditions, $events);
             $day = $this->day($n, $state, $books, $conditions, $events, $processes, $step, $hourly, $tally);
-            $trace->fed[] = $processes->plants->fed;
-            $trace->shortOf[] = $processes->plants->shortOf;
-            $this->note($trace, $state, $day, $n);
-            if (null !== $watch) {
-                $watch($n, $state, $books);
+            $this->ended($trace, $state, $books, $processes, $day, $n, $watch);
+            $far = $leap?->steady($state, $books, $quiet) ?? 0;
+            $last = min($days - 1, $n + $far);
+            while ($n < $last && $this->isQuiet($n + 1, $state, $books, $conditions, $events)) {
+                $leap?->day($state, $books);
+                $this->ended($trace, $state, $books, $processes, $day, ++$n, $watch);
             }
         }
 
         return $trace;
+    }
+
+    /** @param \Closure(int, State, MassBalance): void|null $watch */
+    private function ended(Trace $trace, State $state, MassBalance $books, Processes $processes, Day $day, int $n, ?\Closure $watch): void
+    {
+        $trace->fed[] = $processes->plants->fed;
+        $trace->shortOf[] = $processes->plants->shortOf;
+        $this->note($trace, $state, $day, $n);
+        if (null !== $watch) {
+            $watch($n, $state, $books);
+        }
+    }
+
+    /**
+     * Whether a day goes on as the one before: nothing comes, is done or changes by the calendar.
+     *
+     * @param list<Event> $events
+     */
+    private function isQuiet(int $n, State $state, MassBalance $books, Conditions $conditions, array $events): bool
+    {
+        $plan = $this->plan;
+        $care = $plan->care;
+        $programme = $plan->lamp->programme;
+        if (
+            $n < 2
+            || ($care->changeEvery > 0 && 0 === $n % $care->changeEvery && $care->changeShare > 0)
+            || $plan->preparation->changesOn($n)
+            || $n === $plan->feedFrom
+            || $n === $conditions->awayUntil
+            || $n === $conditions->darkUntil
+            || $n === $conditions->spellUntil
+            || $n <= $programme->allDay
+            || (0 === $n % 7 && ($care->fertilises() || $conditions->ramp < 1.0))
+            || isset($this->arrivals[$n])
+        ) {
+            return false;
+        }
+        $tank = new RunningTank($n, $state, $conditions, $this->facts, $books);
+        foreach ([...$this->planned, ...$events] as $event) {
+            if (($event instanceof Dated || $n >= $conditions->awayUntil) && $event->due($n, $tank)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**

@@ -149,7 +149,7 @@ final readonly class LeastPlants implements Question
     private static function planted(Plan $bare, array $parts, int $share): Plan
     {
         foreach ($parts as [$clump, $pieces]) {
-            $bare = $bare->withClump($clump->withPieces(max(1, min(5000, (int) round(($pieces * $share) / 100)))));
+            $bare = $bare->withClump($clump->withPieces(max(1, min(Clump::MOST_PIECES, (int) round(($pieces * $share) / 100)))));
         }
 
         return $bare;

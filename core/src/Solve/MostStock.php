@@ -14,6 +14,7 @@ use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\UsualAmount;
 use Olvek\Core\TimeLimit\NoTimeLimit;
 use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\Decimal;
@@ -106,8 +107,10 @@ final readonly class MostStock implements Question
         foreach ($plan->groups as $group) {
             $here = $group->kind->id === $this->kind->id ? $group : $here;
         }
-        $each = $this->kind->grams->value * $this->kind->food->value * (Shape::Fish === $this->kind->shape ? 1.0 : 0.25);
-        $food = max(0.0, $plan->feed->grams + ($count - ($here->count ?? 0)) * $each);
+        $food = max(
+            0.0,
+            $plan->feed->grams + UsualAmount::food($this->kind, $count) - UsualAmount::food($this->kind, $here->count ?? 0),
+        );
         $changes = [
             null === $here ? new AddGroup($this->kind->id, $count) : new SetNumber("animals.$here->id.count", $count),
             new SetNumber('feeding.grams', round($food, 4)),

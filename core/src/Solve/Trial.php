@@ -14,6 +14,7 @@ use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Run\Pace;
 use Olvek\Core\TimeLimit\OutOfTime;
 use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\UnitSystem;
@@ -53,7 +54,7 @@ final class Trial
      *
      * @throws OutOfTime once patience is spent; the first plan is always tried
      */
-    public function judged(Plan $plan, array $events = []): Judgement
+    public function judged(Plan $plan, array $events = [], Pace $pace = Pace::Whole): Judgement
     {
         if ($this->runs > 0 && $this->patience->isSpent()) {
             $this->brokenOff = true;
@@ -61,7 +62,7 @@ final class Trial
         }
         ++$this->runs;
 
-        return Judge::judge($plan, events: $events);
+        return Judge::judge($plan, events: $events, pace: $pace);
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Olvek\Core\Solve;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plant\Handful;
 use Olvek\Core\TimeLimit\NoTimeLimit;
 use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\Decimal;
@@ -17,8 +18,6 @@ final readonly class WeeklyTrim implements Question
 {
     /** Day from which a tank has settled. J. */
     private const SETTLED = 182;
-    /** g wet in a loose, shaken handful. C (30–60). */
-    public const HANDFUL = 40.0;
 
     public function __construct(private Editor $editor)
     {
@@ -63,7 +62,7 @@ final readonly class WeeklyTrim implements Question
                 Decimal::trimmed($leaf, 0).' mg N/g dry, '.Decimal::trimmed($kind->wetRatio->value, 0).' g wet to a gram dry',
                 $kind->wetRatio->provenance,
             ),
-            new Term('a handful', Decimal::trimmed(self::HANDFUL, 0).' g wet, shaken off', Provenance::CommonPractice),
+            new Term('a handful', Decimal::trimmed(Handful::WET, 0).' g wet, shaken off', Provenance::CommonPractice),
         ];
         if ($must < 0.01) {
             return Answer::found('Nothing: the bed and water changes take away what is fed. Trim for looks.', [], $terms, $trial->runs);
@@ -80,7 +79,7 @@ final readonly class WeeklyTrim implements Question
                 $trial->runs,
             );
         }
-        $handfuls = $wet / self::HANDFUL;
+        $handfuls = $wet / Handful::WET;
 
         return Answer::found(
             \sprintf(

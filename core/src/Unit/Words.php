@@ -51,4 +51,14 @@ final class Words
     {
         return 1 === preg_match('/^[A-Z]{2}/', $text) ? $text : lcfirst($text);
     }
+
+    /**
+     * "a", "a and b", "a, b and c".
+     *
+     * @param list<string> $parts
+     */
+    public static function list(array $parts): string
+    {
+        return \count($parts) < 2 ? implode('', $parts) : implode(', ', \array_slice($parts, 0, -1)).' and '.$parts[\count($parts) - 1];
+    }
 }

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Suit;
+
+use Olvek\Core\Animal\Kind;
+use Olvek\Core\Animal\Shape;
+use Olvek\Core\Animal\Temper;
+use Olvek\Core\Margin\Judgement;
+use Olvek\Core\Margin\KindWater;
+use Olvek\Core\Margin\MarginId;
+use Olvek\Core\Margin\Room;
+use Olvek\Core\Margin\State;
+use Olvek\Core\Margin\StockBalance;
+use Olvek\Core\Margin\Warmth;
+use Olvek\Core\Plan\Group;
+use Olvek\Core\Plan\UsualAmount;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\Words;
+
+/**
+ * Whether an animal would live in a tank, by the margins' own limits and without a run of its own; how many; and with whom it is at odds.
+ */
+final readonly class AnimalSuit
+{
+    /** Heads beyond which nobody asks. J. */
+    private const MOST = 500;
+
+    public function __construct(
+        private TankOffer $offer,
+        private ?Judgement $judgement = null,
+        private UnitSystem $units = UnitSystem::Metric,
+    ) {
+    }
+
+    public function of(Kind $kind): Suitability
+    {
+        $amount = UsualAmount::heads($kind, $this->offer->plan);
+        $fights = $this->fights($kind);
+
+        return new Suitability(
+            array_values(
+                array_filter([
+                    $this->room($kind, $amount),
+                    $this->warmth($kind),
+                    ...$this->water($kind),
+                    ...$this->place($kind),
+                    ...array_map(static fn (string $words): Reason => new Reason(Need::Company, State::Fails, $words), $fights),
+                ]),
+            ),
+            $amount,
+            $this->most($kind),
+            $fights,
+        );
+    }
+
+    private function room(Kind $kind, int $amount): ?Reason
+    {
+        $litres = $this->offer->litres;
+        $needs = max($kind->leastTank->value, Shape::Fish === $kind->shape ? Room::FISH_FROM : 0.0, $amount * $kind->litresEach->value);
+
+        return $needs > 0 && Room::ratio($litres, $needs) < 1
+            ? new Reason(
+                Need::Room,
+                State::Fails,
+                \sprintf('Wants a tank of %s; this one has %s.', ...$this->units->apart(Dimension::Volume, [$needs, $litres], 0)),
+            )
+            : null;
+    }
+
+    private function warmth(Kind $kind): ?Reason
+    {
+        $plan = $this->offer->plan;
+        $show = fn (float $celsius): string => $this->units->show(Dimension::Temperature, $celsius, 0);
+        $cold = $this->offer->coldest - $kind->coolest->value;
+        $warm = $kind->warmest->value - $this->offer->warmest;
+        $heatable = !$plan->site->sealed && !$plan->site->isOutdoors();
+
+        return match (true) {
+            $warm < Warmth::LEAST => new Reason(
+                Need::Warmth,
+                State::Fails,
+                \sprintf('Too warm: it bears %s, the water comes to %s.', $show($kind->warmest->value), $show($this->offer->warmest)),
+            ),
+            $cold < Warmth::LEAST => new Reason(
+                Need::Warmth,
+                $heatable ? State::Tight : State::Fails,
+                \sprintf(
+                    $heatable ? 'Wants a heater: %s or more, the water falls to %s.' : 'Too cold: it wants %s, the water falls to %s.',
+                    $show($kind->coolest->value),
+                    $show($this->offer->coldest),
+                ),
+            ),
+            default => null,
+        };
+    }
+
+    /** @return list<Reason> */
+    private function water(Kind $kind): array
+    {
+        $worst = null;
+        // Two bounds of pH, then two of hardness.
+        foreach (KindWater::steps($kind, $this->offer->pH, $this->offer->gh, $this->units) as $n => [$steps, $words]) {
+            if ($steps > KindWater::TIGHT && (null === $worst || $steps > $worst[0])) {
+                $worst = [$steps, new Reason(
+                    $n < 2 ? Need::Acidity : Need::Hardness,
+                    $steps > KindWater::FAILS ? State::Fails : State::Tight,
+                    Words::capital($words).'.',
+                )];
+            }
+        }
+        $gasps = $this->offer->oxygen < $kind->oxygen->value && !$kind->breathesAir;
+        $oxygen = $this->units->show(Dimension::Concentration, $this->offer->oxygen);
+
+        return [
+            ...null === $worst ? [] : [$worst[1]],
+            ...$gasps ? [new Reason(Need::Oxygen, State::Tight, "Dawns fall to $oxygen of oxygen.")] : [],
+        ];
+    }
+
+    /** @return list<Reason|null> */
+    private function place(Kind $kind): array
+    {
+        $site = $this->offer->plan->site;
+
+        return [
+            $site->sealed && Shape::Fish === $kind->shape ? new Reason(
+                Need::Place,
+                State::Fails,
+                'No fish in a sealed vessel, ever.',
+            ) : null,
+            $kind->jumper && !$site->lid && !$site->sealed ? new Reason(
+                Need::Place,
+                State::Tight,
+                'Jumps: a lid, or a lower water line.',
+            ) : null,
+            $kind->matureTank ? new Reason(Need::Age, State::Tight, 'For a grown tank: not in its first two months.') : null,
+        ];
+    }
+
+    /** @return list<string> */
+    private function fights(Kind $kind): array
+    {
+        $plan = $this->offer->plan;
+        $found = [];
+        foreach ($plan->groups as $group) {
+            $other = $group->kind;
+            if ($other->id === $kind->id) {
+                continue;
+            }
+            if (Room::eats($other, $kind)) {
+                $found[] = "$other->common hunts it.";
+            }
+            if (Room::eats($kind, $other)) {
+                $found[] = "It hunts $other->common.";
+            }
+            if (
+                Temper::Quarrelsome === $kind->temper
+                && Temper::Quarrelsome === $other->temper
+                && Room::areTooClose($kind, $other, $this->offer->litres)
+            ) {
+                $found[] = "It fights with $other->common.";
+            }
+        }
+
+        return array_values(array_unique($found));
+    }
+
+    /** Heads that have room beside what is there, and that plants carry as the run has it. */
+    private function most(Kind $kind): int
+    {
+        $plan = $this->offer->plan;
+        if ($plan->site->sealed && Shape::Fish === $kind->shape) {
+            return 0;
+        }
+        $taken = array_sum(array_map(
+            static fn (Group $g): float => $g->kind->id === $kind->id ? 0.0 : $g->count * $g->kind->litresEach->value,
+            $plan->groups,
+        ));
+        $least = max(0.1, $kind->leastTank->value, Shape::Fish === $kind->shape ? Room::FISH_FROM : 0.0);
+        if (Room::ratio($this->offer->litres, $least) < 1) {
+            return 0;
+        }
+        $most = max(0.0, $this->offer->litres / Room::GOOD - $taken) / max(0.001, $kind->litresEach->value);
+        $balance = $this->judgement?->margin(MarginId::Stock);
+        $each = UsualAmount::food($kind, 1);
+        // A share of the carrying is worth so many grams of food a day.
+        if (null !== $balance && '×' === $balance->unit && $plan->feed->grams > 0 && $each > 0) {
+            $here = array_sum(array_map(static fn (Group $g): int => $g->kind->id === $kind->id ? $g->count : 0, $plan->groups));
+            $most = min($most, $here + max(0.0, ($balance->measure / StockBalance::GOOD - 1) * $plan->feed->grams) / $each);
+        }
+
+        return (int) min(self::MOST, floor($most));
+    }
+}
