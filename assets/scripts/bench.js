@@ -109,15 +109,23 @@ document.addEventListener('submit', (event) => {
 
 // The stage at work stays open over a reload; a fresh visit begins with the first.
 const STAGE = `olvek.stage.${location.pathname}`;
-const opened = document.querySelector('.stage[open]') ?? document.getElementById(sessionStorage.getItem(STAGE) ?? 'vessel');
+const wide = matchMedia('(min-width: 1080px)').matches;
+const opened = document.querySelector('.stage[open]') ?? document.getElementById(sessionStorage.getItem(STAGE) ?? (wide ? 'vessel' : ''));
 if (opened) {
     opened.open = true;
 }
 document.addEventListener('toggle', (event) => {
-    if (event.target.matches?.('.stage') && event.target.open) {
-        sessionStorage.setItem(STAGE, event.target.id);
+    if (event.target.matches?.('.stage') && (event.target.open || sessionStorage.getItem(STAGE) === event.target.id)) {
+        sessionStorage.setItem(STAGE, event.target.open ? event.target.id : '');
     }
 }, true);
+document.addEventListener('click', (event) => {
+    const stage = event.target.closest('[data-close-stage]')?.closest('.stage');
+    if (stage) {
+        stage.open = false;
+        stage.querySelector('summary').focus();
+    }
+});
 
 // So does what is shown below the tank, unless the address says it.
 const BELOW = 'olvek.below';

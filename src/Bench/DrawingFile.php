@@ -54,7 +54,7 @@ final readonly class DrawingFile
             'words' => implode(' ', array_map(static fn (array $g): string => "Day $g[day]: $g[words].", $year->gates)),
             'year' => $year,
             'marks' => $seen['marks'],
-            'viewBox' => \sprintf('0 0 %d %d', $year::WIDTH, $year::HEIGHT),
+            'viewBox' => $year->viewBox(),
             'width' => $year::WIDTH,
             'height' => $year::HEIGHT,
         ];

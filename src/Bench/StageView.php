@@ -63,6 +63,24 @@ final readonly class StageView
         return \count(array_filter($this->mistakes, static fn (Mistake $m): bool => !$m->lack));
     }
 
+    /** Its name where there is room for a word. */
+    public function short(): string
+    {
+        return match ($this->id) {
+            'vessel' => 'Vessel',
+            'hardscape' => 'Stone',
+            'equipment' => 'Heat, flow',
+            'animals' => 'Animals',
+            default => $this->name,
+        };
+    }
+
+    /** How many things in it are still to decide. */
+    public function undecided(): int
+    {
+        return \count($this->mistakes) - $this->toFix();
+    }
+
     public function faulty(): bool
     {
         $rows = array_map(static fn (RowView $r): array => $r->fields, $this->rows);

@@ -73,7 +73,7 @@ final class Elevation
 
     public static function front(Plan $plan, Snapshot $day, ClumpLight $light, UnitSystem $units): View
     {
-        $drawing = new self($plan, $day, $units, false, false, 600, 316, 74, 74, 38);
+        $drawing = new self($plan, $day, $units, false, false, 600, 368, 74, 74, 38);
         $drawing->draw();
         $drawing->frontMeasures($light);
         $drawing->frontHandles();
@@ -83,7 +83,7 @@ final class Elevation
 
     public static function side(Plan $plan, Snapshot $day, UnitSystem $units): View
     {
-        $drawing = new self($plan, $day, $units, true, false, 356, 152, 84, 84, 30);
+        $drawing = new self($plan, $day, $units, true, false, 600, 300, 96, 96, 38);
         $drawing->draw();
         $drawing->sideMeasures();
         $drawing->sideHandles();

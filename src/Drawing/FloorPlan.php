@@ -16,10 +16,10 @@ use Olvek\Core\Unit\UnitSystem;
 /** The tank from above, front below: where clumps and stones stand, how far they reach, and how light lies between them. */
 final class FloorPlan
 {
-    private const WIDTH = 356.0;
-    private const HEIGHT = 120.0;
+    private const WIDTH = 600.0;
+    private const HEIGHT = 300.0;
     private const EDGE = 8.0;
-    private const LEFT = 48.0;
+    private const LEFT = 60.0;
     /** Steps of shade that are told apart. */
     private const SHADES = 6;
     /** Cells of the shade map along the front and across. */

@@ -12,12 +12,12 @@ use Olvek\Core\Unit\UnitSystem;
 /** The lamp's day on a strip of 24 hours. */
 final class HoursStrip
 {
-    private const WIDTH = 356.0;
-    private const HEIGHT = 44.0;
-    private const LEFT = 48.0;
-    private const RIGHT = 10.0;
+    private const WIDTH = 600.0;
+    private const HEIGHT = 40.0;
+    private const LEFT = 74.0;
+    private const RIGHT = 74.0;
     private const TOP = 4.0;
-    private const BAR = 20.0;
+    private const BAR = 16.0;
 
     public static function of(Plan $plan, Snapshot $day, UnitSystem $units): View
     {

@@ -16,11 +16,11 @@ use Olvek\Core\Unit\Ion;
 /** The run's year in four strips over one line of days: ammonia and nitrite, nitrate, dawn oxygen, what grows. */
 final readonly class YearChart
 {
-    public const WIDTH = 920.0;
-    public const HEIGHT = 204.0;
-    private const LEFT = 104.0;
-    private const RIGHT = 210.0;
-    private const STRIP = 36.0;
+    public const WIDTH = 1240.0;
+    public const HEIGHT = 190.0;
+    private const LEFT = 120.0;
+    private const RIGHT = 214.0;
+    private const STRIP = 32.0;
     private const GAP = 6.0;
     private const TOP = 26.0;
     /** Algae weigh little; their line is drawn this much taller than it is. */
@@ -42,6 +42,11 @@ final readonly class YearChart
         public array $gates,
         public string $lamp,
     ) {
+    }
+
+    public function viewBox(): string
+    {
+        return \sprintf('0 0 %d %d', self::WIDTH, self::HEIGHT);
     }
 
     public function x(int $day): float

@@ -9,8 +9,8 @@ use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
-use Olvek\Core\Margin\Subject;
 use Olvek\Core\Margin\Uncertainty;
+use Olvek\Core\Margin\Voice;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Words;
 use Olvek\Drawing\YearChart;
@@ -45,15 +45,23 @@ final readonly class Outcome
     /** More than these are not read. */
     private const MOST_DIFFERENCES = 8;
 
-    /** @return array<string, list<Margin>> margins by the stratum that they are about */
-    public function groups(): array
+    /**
+     * Margins by voice: what matters first, those nearest their limit before the rest, and the rest, which holds.
+     *
+     * @return array<string, array{matter: list<Margin>, rest: list<Margin>}>
+     */
+    public function voices(): array
     {
-        $groups = array_fill_keys(array_column(Subject::cases(), 'value'), []);
+        $voices = array_fill_keys(array_column(Voice::cases(), 'value'), ['matter' => [], 'rest' => []]);
         foreach ($this->margins as $margin) {
-            $groups[$margin->id->about()->subject->value][] = $margin;
+            $voices[$margin->voice->value][State::Holds === $margin->state ? 'rest' : 'matter'][] = $margin;
+        }
+        foreach ($voices as $voice => ['matter' => $matter]) {
+            usort($matter, static fn (Margin $a, Margin $b): int => [$b->state->rank(), $a->position()] <=> [$a->state->rank(), $b->position()]);
+            $voices[$voice]['matter'] = $matter;
         }
 
-        return $groups;
+        return $voices;
     }
 
     /**

@@ -22,7 +22,7 @@ final class Rooms
         'Event' => ['Unit', 'Field', 'Water'],
         'Catalogue' => ['Unit', 'Plant', 'Animal', 'Hardscape', 'Light', 'Vessel', 'Water', 'Bed'],
         'Plan' => ['Unit', 'Field', 'Supply', 'Plant', 'Animal', 'Hardscape', 'Light', 'Vessel', 'Water', 'Bed', 'Event', 'Catalogue'],
-        'Buying' => ['Unit', 'Supply', 'Hardscape', 'Vessel', 'Water', 'Bed', 'Catalogue', 'Plan'],
+        'Buying' => ['Unit', 'Supply', 'Plant', 'Animal', 'Hardscape', 'Vessel', 'Water', 'Bed', 'Catalogue', 'Plan'],
         'Change' => ['Unit', 'Field', 'Supply', 'Plant', 'Hardscape', 'Light', 'Vessel', 'Bed', 'Event', 'Catalogue', 'Plan'],
         'Run' => ['Unit', 'Plant', 'Animal', 'Hardscape', 'Light', 'Water', 'Bed', 'Event', 'Plan'],
         'Log' => ['Unit', 'Water', 'Event', 'Plan', 'Run'],
