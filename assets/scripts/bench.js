@@ -8,6 +8,7 @@ import { say } from './notice.js';
 import { tryHelps } from './helps.js';
 import './asks.js';
 import './keys.js';
+import './palette.js';
 import { handles } from './handles.js';
 import { days } from './days.js';
 import { compute, rest } from './sure.js';
@@ -98,6 +99,9 @@ form.addEventListener('submit', (event) => {
 });
 
 look.addEventListener('submit', (event) => event.preventDefault());
+
+// What was let go over the drawing.
+document.addEventListener('take-edits', (event) => post(form.action, Object.entries(event.detail).map(([place, typed]) => [`edits[${place}]`, typed])));
 
 // A change that was tried is taken like any other.
 document.addEventListener('submit', (event) => {

@@ -37,6 +37,10 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface, Equat
     #[ORM\Column(type: 'string', length: 60, options: ['default' => 'UTC'])]
     private string $zone = 'UTC';
 
+    /** Pieces of plants on hand, "hygrophila-polysperma 20" a line. */
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
+    private string $stock = '';
+
     /** What the private address of the calendar ends in; null until one is wanted. */
     #[ORM\Column(type: 'string', length: 64, unique: true, nullable: true)]
     private ?string $feed = null;
@@ -94,6 +98,26 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface, Equat
     public function testWith(TestKit $kit): void
     {
         $this->kit = $kit->code();
+    }
+
+    /** @return array<string, int> pieces of plants on hand, by kind */
+    public function stock(): array
+    {
+        $stock = [];
+        foreach (array_filter(explode("\n", $this->stock), static fn (string $line): bool => '' !== $line) as $line) {
+            [$kind, $pieces] = explode(' ', $line, 2);
+            $stock[$kind] = (int) $pieces;
+        }
+
+        return $stock;
+    }
+
+    /** @param int $pieces of a kind of plant that are on hand; 0 for none */
+    public function hold(string $kind, int $pieces): void
+    {
+        $stock = array_filter([...$this->stock(), $kind => $pieces], static fn (int $n): bool => $n > 0);
+        ksort($stock);
+        $this->stock = implode("\n", array_map(static fn (string $k, int $n): string => "$k $n", array_keys($stock), $stock));
     }
 
     /** In which the keeper's days begin and end. */

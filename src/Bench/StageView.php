@@ -63,6 +63,19 @@ final readonly class StageView
         return \count(array_filter($this->mistakes, static fn (Mistake $m): bool => !$m->lack));
     }
 
+    /** @return array<string, string> words of the palettes that it opens, by their names */
+    public function palettes(): array
+    {
+        return match ($this->id) {
+            'plants' => ['plants' => 'Add plants'],
+            'animals' => ['animals' => 'Add animals'],
+            'hardscape' => ['hardscape' => 'Add stone or wood'],
+            'light' => ['lamps' => 'Choose a lamp'],
+            'bed' => ['soils' => 'Choose a soil', 'caps' => 'Choose a cap'],
+            default => [],
+        };
+    }
+
     /** Its name where there is room for a word. */
     public function short(): string
     {

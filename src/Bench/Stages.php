@@ -312,8 +312,8 @@ final readonly class Stages
                 ),
             [],
             $rows,
-            $controls->choice('hardscape.add', 'add stone or wood', '', $this->options->hardscape()),
-            'Glue in fresh air, off skin and eyes. Never heat stones in an oven or a closed pot; scalding water burns. Ask before you '
+            caution: 'Glue in fresh air, off skin and eyes. Never heat stones in an oven or a closed pot; scalding water burns. Ask '
+                .'before you '
                 .'collect.',
         );
     }
@@ -378,9 +378,8 @@ final readonly class Stages
                 : Words::count(\count($plan->clumps), 'kind').', '.Words::count($quantities->pieces, 'piece'),
             [],
             $rows,
-            $controls->choice('plants.add', 'add a plant', '', $this->options->plants()),
-            'Never release or flush plants; dry, freeze or bin the trimmings.',
-            [
+            caution: 'Never release or flush plants; dry, freeze or bin the trimmings.',
+            asks: [
                 new QuestionLink('bench_solve', ['question' => 'plants'], 'How few would do, and which?'),
                 new QuestionLink('bench_solve', ['question' => 'trim'], 'How much to trim a week?'),
             ],
@@ -440,9 +439,8 @@ final readonly class Stages
                 ),
             [...$controls->section($plan->feed, 'feeding', $this->options), [$controls->number('feeding.fromDay')]],
             $rows,
-            $controls->choice('animals.add', 'add animals', '', $this->options->animals()),
-            'Never release animals. Sick fish are a vet’s work.',
-            [
+            caution: 'Never release animals. Sick fish are a vet’s work.',
+            asks: [
                 new QuestionLink('bench_solve', ['question' => 'food'], 'How much food at most?'),
                 new QuestionLink('bench_solve', ['question' => 'holiday'], 'How long may I be away?'),
             ],

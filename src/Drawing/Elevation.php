@@ -77,6 +77,7 @@ final class Elevation
         $drawing->draw();
         $drawing->frontMeasures($light);
         $drawing->frontHandles();
+        $drawing->view->floor = ['left' => $drawing->frame->x(0.0), 'right' => $drawing->frame->x($drawing->profile->width)];
 
         return $drawing->view;
     }

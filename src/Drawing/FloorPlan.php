@@ -44,6 +44,12 @@ final class FloorPlan
             $scale,
         );
         $this->view = new View('floor', 'The floor from above', self::WIDTH, self::HEIGHT);
+        $this->view->floor = [
+            'left' => $this->frame->x(0.0),
+            'right' => $this->frame->x($length),
+            'front' => $this->frame->y(0.0),
+            'back' => $this->frame->y($width),
+        ];
     }
 
     public static function of(Plan $plan, Snapshot $day, UnitSystem $units): View

@@ -19,6 +19,11 @@ class View
     public array $handles = [];
     /** @var list<string> what the drawing shows, for those who cannot see it */
     public array $words = [];
+    /**
+     * @var array<string, float> where the floor lies in the drawing: left and right, and where it shows them, back and front; so that what
+     * is let go over it comes to stand there
+     */
+    public array $floor = [];
     /** Path data to which plants are clipped. */
     public string $clip = '';
 

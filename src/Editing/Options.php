@@ -16,39 +16,6 @@ final readonly class Options
     {
     }
 
-    /** @return array<string, array<string, string>> plants under their roles, in the order in which roles are planted */
-    public function plants(): array
-    {
-        $options = array_fill_keys(array_map(static fn (Role $r): string => $r->words(), Role::cases()), []);
-        foreach ($this->catalogue->plants as $kind) {
-            $options[$kind->role->words()][$kind->id] = $kind->names();
-        }
-
-        return array_filter(array_map(self::sorted(...), $options));
-    }
-
-    /** @return array<string, array<string, string>> */
-    public function animals(): array
-    {
-        $options = [];
-        foreach ($this->catalogue->animals as $kind) {
-            $options[$kind->shape->value][$kind->id] = $kind->names();
-        }
-
-        return array_map(self::sorted(...), $options);
-    }
-
-    /** @return array<string, array<string, string>> */
-    public function hardscape(): array
-    {
-        $options = ['stone' => [], 'wood' => []];
-        foreach ($this->catalogue->hardscape as $kind) {
-            $options[$kind->wood ? 'wood' : 'stone'][$kind->id] = $kind->name;
-        }
-
-        return array_map(self::sorted(...), $options);
-    }
-
     /** @return array<string, string> */
     public function waters(): array
     {
@@ -92,17 +59,5 @@ final readonly class Options
             static fn ($m): string => $m->name,
             array_filter($this->catalogue->materials, static fn ($m): bool => null === $role || $m->role === $role),
         );
-    }
-
-    /**
-     * @param array<string, string> $names
-     *
-     * @return array<string, string>
-     */
-    private static function sorted(array $names): array
-    {
-        asort($names);
-
-        return $names;
     }
 }

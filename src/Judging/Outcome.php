@@ -12,6 +12,7 @@ use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Uncertainty;
 use Olvek\Core\Margin\Voice;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Suit\TankOffer;
 use Olvek\Core\Unit\Words;
 use Olvek\Drawing\YearChart;
 
@@ -26,6 +27,7 @@ final readonly class Outcome
         public int $hardestDay,
         public YearChart $year,
         public PackedDays $album,
+        public TankOffer $offer,
         public ?Uncertainty $sureness = null,
     ) {
     }
@@ -39,6 +41,7 @@ final readonly class Outcome
             $judgement->hardestDay(),
             YearChart::of($judgement->trace, Gate::of($plan, $judgement->trace), $plan),
             PackedDays::of($judgement->trace),
+            TankOffer::of($judgement->trace),
         );
     }
 
@@ -57,7 +60,10 @@ final readonly class Outcome
             $voices[$margin->voice->value][State::Holds === $margin->state ? 'rest' : 'matter'][] = $margin;
         }
         foreach ($voices as $voice => ['matter' => $matter]) {
-            usort($matter, static fn (Margin $a, Margin $b): int => [$b->state->rank(), $a->position()] <=> [$a->state->rank(), $b->position()]);
+            usort(
+                $matter,
+                static fn (Margin $a, Margin $b): int => [$b->state->rank(), $a->position()] <=> [$a->state->rank(), $b->position()],
+            );
             $voices[$voice]['matter'] = $matter;
         }
 
@@ -95,6 +101,7 @@ final readonly class Outcome
             $this->hardestDay,
             $this->year,
             $this->album,
+            $this->offer,
             $sureness,
         );
     }

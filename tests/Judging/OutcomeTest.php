@@ -8,6 +8,7 @@ use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Margin;
+use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Spread;
 use Olvek\Core\Margin\Uncertainty;
@@ -34,14 +35,14 @@ final class OutcomeTest extends TestCase
     public function testEveryMarginIsShownOnce(): void
     {
         $outcome = self::outcome();
-        $shown = array_merge(
-            ...array_values(
-                array_map(
-                    static fn (array $margins): array => array_map(static fn (Margin $m): string => $m->id->value, $margins),
-                    $outcome->groups(),
-                ),
-            ),
-        );
+        $shown = [];
+        foreach ($outcome->voices() as $margins) {
+            foreach ([...$margins['matter'], ...$margins['rest']] as $margin) {
+                $shown[] = $margin->id->value;
+            }
+            self::assertSame([], array_filter($margins['matter'], static fn (Margin $m): bool => State::Holds === $m->state));
+            self::assertSame([], array_filter($margins['rest'], static fn (Margin $m): bool => State::Holds !== $m->state));
+        }
         self::assertSame([], array_diff(array_map(static fn (Margin $m): string => $m->id->value, $outcome->margins), $shown));
         self::assertSame($shown, array_unique($shown));
     }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Olvek\Core\Change;
 
 use Olvek\Core\Plan\RefusedEdit;
-use Olvek\Core\Plant\Role;
+use Olvek\Core\Plan\UsualAmount;
 
-/** A further clump of a plant, where the front has most room. */
+/** A further clump of a plant, where it was pointed at or the front has most room; as many pieces as are usual in such a tank. */
 final readonly class AddClump implements Change
 {
     /** @param string $kind id in the catalogue */
-    public function __construct(public string $kind, private ?int $pieces = null)
+    public function __construct(public string $kind, private ?int $pieces = null, private Placed $placed = new Placed())
     {
     }
 
@@ -22,7 +22,7 @@ final readonly class AddClump implements Change
 
     public function typed(): string
     {
-        return null === $this->pieces ? $this->kind : (string) $this->pieces;
+        return null === $this->pieces ? $this->kind : $this->pieces.$this->placed->typed();
     }
 
     public function make(Draft $draft): string
@@ -31,10 +31,10 @@ final readonly class AddClump implements Change
         $draft->append('plants', [
             'id' => $draft->freeId('plants'),
             'kind' => $this->kind,
-            // C: stems are planted by the ten, the rest by the few.
-            'pieces' => $this->pieces ?? (\in_array($kind->role, [Role::FastStem, Role::SlowStem, Role::Runner], true) ? 10 : 3),
-            'place' => $draft->widestGap(['plants']),
-            'row' => $kind->zone->row(),
+            'pieces' => $this->pieces ?? UsualAmount::pieces($kind, $draft->plan()),
+            'place' => $this->placed->place ?? $draft->widestGap(['plants']),
+            'row' => $this->placed->row ?? $kind->zone->row(),
+            'source' => $this->placed->source->value,
         ]);
 
         return $kind->common.' added'.(null === $this->pieces ? '' : ", $this->pieces");

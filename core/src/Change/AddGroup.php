@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Core\Change;
 
 use Olvek\Core\Plan\RefusedEdit;
+use Olvek\Core\Plan\UsualAmount;
 
-/** A further group of animals, as many as keep each other company. */
+/** A further group of animals, as many as keep each other company or begin a colony. */
 final readonly class AddGroup implements Change
 {
     /** Day on which animals, and what is planned to happen, stand until they are moved. C. */
@@ -33,7 +34,7 @@ final readonly class AddGroup implements Change
         $draft->append('animals', [
             'id' => $draft->freeId('animals'),
             'kind' => $this->kind,
-            'count' => $this->count ?? (int) $kind->group->value,
+            'count' => $this->count ?? UsualAmount::heads($kind, $draft->plan()),
             'day' => self::USUAL_DAY,
         ]);
 

@@ -15,7 +15,7 @@ final readonly class AddPiece implements Change
     private const SHARE = 0.02;
 
     /** @param string $kind id in the catalogue */
-    public function __construct(private string $kind, private ?float $litres = null)
+    public function __construct(private string $kind, private ?float $litres = null, private Placed $placed = new Placed())
     {
     }
 
@@ -26,7 +26,7 @@ final readonly class AddPiece implements Change
 
     public function typed(): string
     {
-        return null === $this->litres ? $this->kind : UnitSystem::Metric->show(Dimension::Volume, $this->litres, 4);
+        return null === $this->litres ? $this->kind : UnitSystem::Metric->show(Dimension::Volume, $this->litres, 4).$this->placed->typed();
     }
 
     public function make(Draft $draft): string
@@ -37,8 +37,9 @@ final readonly class AddPiece implements Change
             'id' => $draft->freeId('hardscape'),
             'kind' => $this->kind,
             'litres' => $this->litres ?? round(self::SHARE * $plan->vessel->volumeBelow($plan->waterLine), 2),
-            'place' => $draft->widestGap(['hardscape', 'plants']),
-            'row' => 0.5,
+            'place' => $this->placed->place ?? $draft->widestGap(['hardscape', 'plants']),
+            'row' => $this->placed->row ?? 0.5,
+            'source' => $this->placed->source->value,
         ]);
 
         return $kind->name.' added'.(null === $this->litres ? '' : ', '.$draft->units->show(Dimension::Volume, $this->litres, 2));

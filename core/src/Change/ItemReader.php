@@ -57,14 +57,15 @@ final readonly class ItemReader
 
     private static function addSoMany(string $list, string $kind, string $typed, Draft $draft): Change
     {
+        [$typed, $placed] = \in_array($list, ['plants', 'hardscape'], true) ? Placed::read($typed) : [$typed, new Placed()];
         $number = static fn (string $name): float|int => (
             Field::at("$list.x.$name") ?? throw new \LogicException("$list have no $name")
         )->read($typed, $draft->units);
 
         return match ($list) {
-            'plants' => new AddClump($kind, (int) $number('pieces')),
+            'plants' => new AddClump($kind, (int) $number('pieces'), $placed),
             'animals' => new AddGroup($kind, (int) $number('count')),
-            'hardscape' => new AddPiece($kind, (float) $number('litres')),
+            'hardscape' => new AddPiece($kind, (float) $number('litres'), $placed),
             default => new AddEvent(self::kind($kind), (int) $number('day')),
         };
     }

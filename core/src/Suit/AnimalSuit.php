@@ -7,14 +7,14 @@ namespace Olvek\Core\Suit;
 use Olvek\Core\Animal\Kind;
 use Olvek\Core\Animal\Shape;
 use Olvek\Core\Animal\Temper;
-use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\KindWater;
-use Olvek\Core\Margin\MarginId;
+use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\Room;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\StockBalance;
 use Olvek\Core\Margin\Warmth;
 use Olvek\Core\Plan\Group;
+use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\UsualAmount;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
@@ -28,16 +28,18 @@ final readonly class AnimalSuit
     /** Heads beyond which nobody asks. J. */
     private const MOST = 500;
 
+    /** @param Margin|null $balance the stock balance of the run; null where only room is to count */
     public function __construct(
+        private Plan $plan,
         private TankOffer $offer,
-        private ?Judgement $judgement = null,
+        private ?Margin $balance = null,
         private UnitSystem $units = UnitSystem::Metric,
     ) {
     }
 
     public function of(Kind $kind): Suitability
     {
-        $amount = UsualAmount::heads($kind, $this->offer->plan);
+        $amount = UsualAmount::heads($kind, $this->plan);
         $fights = $this->fights($kind);
 
         return new Suitability(
@@ -58,7 +60,7 @@ final readonly class AnimalSuit
 
     private function room(Kind $kind, int $amount): ?Reason
     {
-        $litres = $this->offer->litres;
+        $litres = $this->plan->vessel->grossVolume();
         $needs = max($kind->leastTank->value, Shape::Fish === $kind->shape ? Room::FISH_FROM : 0.0, $amount * $kind->litresEach->value);
 
         return $needs > 0 && Room::ratio($litres, $needs) < 1
@@ -72,7 +74,7 @@ final readonly class AnimalSuit
 
     private function warmth(Kind $kind): ?Reason
     {
-        $plan = $this->offer->plan;
+        $plan = $this->plan;
         $show = fn (float $celsius): string => $this->units->show(Dimension::Temperature, $celsius, 0);
         $cold = $this->offer->coldest - $kind->coolest->value;
         $warm = $kind->warmest->value - $this->offer->warmest;
@@ -123,7 +125,7 @@ final readonly class AnimalSuit
     /** @return list<Reason|null> */
     private function place(Kind $kind): array
     {
-        $site = $this->offer->plan->site;
+        $site = $this->plan->site;
 
         return [
             $site->sealed && Shape::Fish === $kind->shape ? new Reason(
@@ -143,7 +145,7 @@ final readonly class AnimalSuit
     /** @return list<string> */
     private function fights(Kind $kind): array
     {
-        $plan = $this->offer->plan;
+        $plan = $this->plan;
         $found = [];
         foreach ($plan->groups as $group) {
             $other = $group->kind;
@@ -159,7 +161,7 @@ final readonly class AnimalSuit
             if (
                 Temper::Quarrelsome === $kind->temper
                 && Temper::Quarrelsome === $other->temper
-                && Room::areTooClose($kind, $other, $this->offer->litres)
+                && Room::areTooClose($kind, $other, $this->plan->vessel->grossVolume())
             ) {
                 $found[] = "It fights with $other->common.";
             }
@@ -171,7 +173,7 @@ final readonly class AnimalSuit
     /** Heads that have room beside what is there, and that plants carry as the run has it. */
     private function most(Kind $kind): int
     {
-        $plan = $this->offer->plan;
+        $plan = $this->plan;
         if ($plan->site->sealed && Shape::Fish === $kind->shape) {
             return 0;
         }
@@ -180,11 +182,11 @@ final readonly class AnimalSuit
             $plan->groups,
         ));
         $least = max(0.1, $kind->leastTank->value, Shape::Fish === $kind->shape ? Room::FISH_FROM : 0.0);
-        if (Room::ratio($this->offer->litres, $least) < 1) {
+        if (Room::ratio($this->plan->vessel->grossVolume(), $least) < 1) {
             return 0;
         }
-        $most = max(0.0, $this->offer->litres / Room::GOOD - $taken) / max(0.001, $kind->litresEach->value);
-        $balance = $this->judgement?->margin(MarginId::Stock);
+        $most = max(0.0, $this->plan->vessel->grossVolume() / Room::GOOD - $taken) / max(0.001, $kind->litresEach->value);
+        $balance = $this->balance;
         $each = UsualAmount::food($kind, 1);
         // A share of the carrying is worth so many grams of food a day.
         if (null !== $balance && '×' === $balance->unit && $plan->feed->grams > 0 && $each > 0) {

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Suit;
 
-use Olvek\Core\Margin\ClumpLight;
+use Olvek\Core\Light\Canopy;
 use Olvek\Core\Margin\LitClumps;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Warmth;
 use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\UsualAmount;
 use Olvek\Core\Plant\Growth;
 use Olvek\Core\Plant\Kind;
@@ -37,11 +38,16 @@ final readonly class PlantSuit
     /** Share of the hardness beyond a kind's range within which it is kept by many. J: as for animals. */
     private const BEYOND = 0.4;
 
+    /** @var list<LightHere> on each of the offer's days */
+    private array $lights;
+
     public function __construct(
+        private Plan $plan,
         private TankOffer $offer,
         private UnitSystem $units = UnitSystem::Metric,
         private Parameters $parameters = new Parameters(),
     ) {
+        $this->lights = array_map(static fn (Snapshot $look): LightHere => new LightHere($plan, $look), $offer->looks);
     }
 
     /**
@@ -50,7 +56,7 @@ final readonly class PlantSuit
      */
     public function of(Kind $kind, ?float $place = null, ?float $row = null): Suitability
     {
-        $plan = $this->offer->plan;
+        $plan = $this->plan;
         $amount = UsualAmount::pieces($kind, $plan);
         $clump = new Clump(self::ID, $kind, $amount, $place ?? 0.5, $row ?? $kind->zone->row());
         $growth = $this->growth($clump);
@@ -70,17 +76,19 @@ final readonly class PlantSuit
         if (!$clump->standsOnFloor()) {
             return null;
         }
-        $plan = $this->offer->plan->withoutClump(self::ID)->withClump($clump);
+        $plan = $this->plan;
         $sky = $plan->site->daylight()->any();
+        $top = $plan->top($clump);
+        $leaves = Canopy::LEAF_AREA * $clump->biomass();
+        $half = $clump->kind->halfLight->value;
         $least = \INF;
-        foreach ($this->offer->looks as $look) {
-            $light = ClumpLight::seen($plan, self::with($look, $clump))->clumps[self::ID];
+        foreach ($this->offer->looks as $n => $look) {
+            $light = $this->lights[$n]->at($clump->place, $clump->row, $top, $clump->area(), $leaves);
             $hours = $sky ? max(self::SKY_HOURS, $look->lampHours) : $look->lampHours;
             if ($hours <= 0) {
                 return 0.0;
             }
             $flux = $sky ? (1e6 * $light) / 3600 / $hours : $light;
-            $half = $clump->kind->halfLight->value;
             $share = Growth::lightFactor($half, $this->parameters->lightCompensation * $half, $flux, $hours);
             $least = min($least, $share * $this->carbon($clump->kind, $flux));
         }
@@ -99,12 +107,6 @@ final readonly class PlantSuit
         $gas = $over / (max(1e-6, $half) + $over);
 
         return $gas + (1 - $gas) * $kind->bicarbonate->value * $p->bicarbonateShare;
-    }
-
-    private static function with(Snapshot $look, Clump $clump): Snapshot
-    {
-        /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
-        return new Snapshot(...[...get_object_vars($look), 'clumps' => [...$look->clumps, $clump->biomass()]]);
     }
 
     /** @return list<Reason> */
@@ -161,10 +163,16 @@ final readonly class PlantSuit
         };
     }
 
+    /** m of water over the bed. */
+    private function depth(): float
+    {
+        return $this->plan->waterLine - $this->plan->bed->meanDepth();
+    }
+
     /** @return list<Reason|null> what its role asks of the tank */
     private function role(Kind $kind): array
     {
-        $plan = $this->offer->plan;
+        $plan = $this->plan;
         $length = fn (float $m): string => $this->units->show(Dimension::Length, $m, 0);
         $roots = \in_array($kind->role, [Role::Rosette, Role::Lily], true);
 
@@ -175,14 +183,14 @@ final readonly class PlantSuit
             \in_array($kind->role, [Role::HousePlant, Role::Marsh], true) && $plan->site->above < self::HEADROOM
                 ? new Reason(Need::Place, State::Tight, \sprintf('Little room for it over the rim: %s.', $length($plan->site->above)))
                 : null,
-            Role::Lily === $kind->role && $this->offer->depth < self::LILY
-                ? new Reason(Need::Place, State::Tight, \sprintf('Shallow for a lily: %s of water.', $length($this->offer->depth)))
+            Role::Lily === $kind->role && $this->depth() < self::LILY
+                ? new Reason(Need::Place, State::Tight, \sprintf('Shallow for a lily: %s of water.', $length($this->depth())))
                 : null,
-            $kind->role->standsOnFloor() && $kind->height->value > self::TALL * $this->offer->depth
+            $kind->role->standsOnFloor() && $kind->height->value > self::TALL * $this->depth()
                 ? new Reason(
                     Need::Place,
                     State::Tight,
-                    \sprintf('Grows to %s in %s of water: cut often.', $length($kind->height->value), $length($this->offer->depth)),
+                    \sprintf('Grows to %s in %s of water: cut often.', $length($kind->height->value), $length($this->depth())),
                 )
                 : null,
             $roots && null === $plan->bed->soil && [] === $plan->bed->doses

@@ -24,7 +24,7 @@ final class SuitTest extends TestCase
     {
         $dark = Sample::edit(Sample::planted(), ['light.lumens' => '260']);
         $judged = Judge::judge($dark);
-        $suit = new PlantSuit(TankOffer::of($dark, $judged->trace));
+        $suit = new PlantSuit($dark, TankOffer::of($judged->trace));
         $shade = $suit->of(Sample::catalogue()->plants['cryptocoryne-affinis']);
         $sun = $suit->of(Sample::catalogue()->plants['micranthemum-callitrichoides']);
 
@@ -37,7 +37,7 @@ final class SuitTest extends TestCase
     public function testLightDependsOnThePlace(): void
     {
         $plan = Sample::edit(Sample::planted(), ['plants.c1.place' => '20 %', 'plants.c1.row' => '50 %', 'plants.c1.pieces' => '90']);
-        $suit = new PlantSuit(TankOffer::of($plan, Judge::judge($plan)->trace));
+        $suit = new PlantSuit($plan, TankOffer::of(Judge::judge($plan)->trace));
         $kind = Sample::catalogue()->plants['marsilea-hirsuta'];
 
         self::assertLessThan($suit->of($kind, 0.85, 0.5)->light, $suit->of($kind, 0.2, 0.5)->light, 'under the stems it is darker');
@@ -101,13 +101,13 @@ final class SuitTest extends TestCase
 
     private static function plants(Plan $plan): PlantSuit
     {
-        return new PlantSuit(TankOffer::of($plan, Judge::judge($plan)->trace));
+        return new PlantSuit($plan, TankOffer::of(Judge::judge($plan)->trace));
     }
 
     private static function animals(Plan $plan): AnimalSuit
     {
         $judged = Judge::judge($plan);
 
-        return new AnimalSuit(TankOffer::of($plan, $judged->trace), $judged);
+        return new AnimalSuit($plan, TankOffer::of($judged->trace), $judged->margin(MarginId::Stock));
     }
 }

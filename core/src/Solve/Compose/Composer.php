@@ -211,7 +211,7 @@ final readonly class Composer
             $judged = $trial->judged($bare, pace: Pace::Rough);
             [$planted, $unplanted] = (new Planter($this->catalogue, $wish, $taste))->plant(
                 $bare,
-                new PlantSuit(TankOffer::of($bare, $judged->trace), $units),
+                new PlantSuit($bare, TankOffer::of($judged->trace), $units),
             );
             [$stocked, $unstocked] = (new Stocker($this->catalogue, $wish, $taste, $units))->stock(
                 $planted,

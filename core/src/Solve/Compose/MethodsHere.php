@@ -90,7 +90,7 @@ final readonly class MethodsHere
             ? $plan
             : (new Planter($catalogue, new Wish($plan), Taste::LeastWork))->plant(
                 $plan,
-                new PlantSuit(TankOffer::of($plan, Judge::judge($plan, $units)->trace), $units),
+                new PlantSuit($plan, TankOffer::of(Judge::judge($plan, $units)->trace), $units),
             )[0];
     }
 

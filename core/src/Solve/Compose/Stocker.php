@@ -8,6 +8,7 @@ use Olvek\Core\Animal\Kind;
 use Olvek\Core\Animal\Shape;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Margin\Judgement;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Plan\Equipment;
 use Olvek\Core\Plan\Group;
@@ -51,16 +52,17 @@ final readonly class Stocker
     /** @return array{Plan, list<Unmet>} */
     public function stock(Plan $plan, Judgement $planted): array
     {
-        $offer = TankOffer::of($plan, $planted->trace);
+        $offer = TankOffer::of($planted->trace);
+        $balance = $planted->margin(MarginId::Stock);
         $kept = [];
         $unmet = [];
         foreach ($this->wish->animals as $wished) {
-            $suits = (new AnimalSuit($offer->with($this->grouped($plan, $kept)), $planted, $this->units))->of($wished->kind);
+            $suits = (new AnimalSuit($this->grouped($plan, $kept), $offer, $balance, $this->units))->of($wished->kind);
             $most = $suits->most ?? 0;
             $count = $wished->count ?? $suits->amount;
             $name = $wished->kind->common;
             if ([] !== $suits->fails(self::LATER) || $most < min($count, (int) $wished->kind->group->value)) {
-                $unmet[] = new Unmet($name, $this->why($suits, $most), $this->needed($wished->kind, $suits, $offer));
+                $unmet[] = new Unmet($name, $this->why($suits, $most), $this->needed($wished->kind, $suits, $plan, $offer));
                 continue;
             }
             if ($most < $count) {
@@ -74,8 +76,7 @@ final readonly class Stocker
         }
         foreach ($this->cleaners($plan, $kept) as $kinds) {
             foreach ($kinds as $id) {
-                $beside = $offer->with($this->grouped($plan, $kept));
-                $suits = (new AnimalSuit($beside, $planted, $this->units))->of($this->catalogue->animals[$id]);
+                $suits = (new AnimalSuit($this->grouped($plan, $kept), $offer, $balance, $this->units))->of($this->catalogue->animals[$id]);
                 if (State::Fails !== $suits->state && ($suits->most ?? 0) >= $suits->amount) {
                     $kept[] = [$this->catalogue->animals[$id], $suits->amount];
                     break;
@@ -170,14 +171,14 @@ final readonly class Stocker
             : "There is room for $most only, fewer than keep company.";
     }
 
-    private function needed(Kind $kind, Suitability $suits, TankOffer $offer): string
+    private function needed(Kind $kind, Suitability $suits, Plan $plan, TankOffer $offer): string
     {
         $litres = max($kind->leastTank->value, $kind->group->value * $kind->litresEach->value);
 
         return match (true) {
             [] !== $suits->fights => 'one of the two, not both',
-            $offer->litres < $litres => 'a vessel of '.$this->units->show(Dimension::Volume, $litres, 0),
-            $offer->plan->site->sealed && Shape::Fish === $kind->shape => 'an open vessel',
+            $plan->vessel->grossVolume() < $litres => 'a vessel of '.$this->units->show(Dimension::Volume, $litres, 0),
+            $plan->site->sealed && Shape::Fish === $kind->shape => 'an open vessel',
             $kind->coolest->value > $offer->coldest + 1 => 'a warmer place',
             $kind->warmest->value < $offer->warmest - 1 => 'a cooler place',
             default => \sprintf(
