@@ -46,7 +46,8 @@ final class CataloguePicture
     public static function animal(Animal $kind): View
     {
         $view = self::view('animal', $kind->common);
-        $length = max(9.0, min(54.0, 1000 * AnimalFigure::length($kind) * 0.75));
+        // The small are drawn larger than they are, so that one sees what they are.
+        $length = 18.0 + min(36.0, 500 * AnimalFigure::length($kind));
         $view->front[] = AnimalFigure::draw($kind->shape, self::WIDTH / 2, self::HEIGHT / 2, $length, 1);
 
         return $view;

@@ -75,6 +75,7 @@ final class Rooms
         'Task' => ['Site', 'Tank', 'Editing'],
         'Build' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Task'],
         'Log' => ['Account', 'Tank', 'Task'],
+        'Start' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Log'],
         'Demo' => ['Account', 'Tank', 'Device', 'Editing', 'Build', 'Log'],
         'Weeks' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Device', 'Editing', 'Build', 'Log'],
         'Almanac' => ['Site', 'Account', 'Tank', 'Task', 'Build', 'Log', 'Weeks'],

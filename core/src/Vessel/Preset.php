@@ -16,4 +16,10 @@ final readonly class Preset
         public string $remarks,
     ) {
     }
+
+    /** Whether it is a size that is sold by the inch. */
+    public function isByTheInch(): bool
+    {
+        return str_starts_with($this->id, 'us-');
+    }
 }

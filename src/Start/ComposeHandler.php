@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Start;
+
+use Olvek\Core\Margin\Band;
+use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Solve\Compose\Composer;
+use Olvek\Core\Solve\Compose\WishDocument;
+use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Work\Job;
+use Olvek\Work\JobHandler;
+use Olvek\Work\Result;
+
+final readonly class ComposeHandler implements JobHandler
+{
+    /** Day on which its tank is drawn: grown in. J. */
+    private const DRAWN = 120;
+
+    public function __construct(private Composer $composer, private WishDocument $wishes, private PlanDocument $plans)
+    {
+    }
+
+    public static function of(): string
+    {
+        return ComposeJob::class;
+    }
+
+    public function do(Job $job, TimeLimit $patience): Result
+    {
+        \assert($job instanceof ComposeJob);
+        $found = $this->composer->compose($this->wishes->fromJson($job->wish), $job->taste, $job->units, $patience);
+        $band = new Band($found->plan, Composer::TANKS);
+        $members = [];
+        for ($n = 0; $n < Composer::TANKS && !($n > 0 && $patience->isSpent()); ++$n) {
+            $members[$n] = $band->member($n);
+        }
+        $composed = new Composed(
+            $this->plans->toJson($found->plan),
+            $found->with(Band::sureness($members)),
+            $found->judgement->trace->on(self::DRAWN),
+        );
+
+        return $found->complete ? Result::whole($composed) : Result::unfinished($composed);
+    }
+}
