@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Start;
+
+use Olvek\Account\Keeper;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
+use Olvek\Work\WorkQueue;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** All methods in this vessel, side by side. */
+final class MethodsController extends AbstractController
+{
+    #[Route('/tanks/{tank}/methods', name: 'methods', requirements: ['tank' => Requirement::UUID], methods: ['GET'])]
+    public function show(Tank $tank, #[CurrentUser] Keeper $keeper, TankRepository $tanks, WorkQueue $desk): Response
+    {
+        $ticket = $desk->ask(new MethodsJob($tanks->head($tank)->plan, $keeper->units()), $keeper);
+
+        return $this->render(
+            'start/methods.html.twig',
+            ['tank' => $tank, 'ticket' => $ticket, 'here' => $ticket->value],
+            new Response(status: $ticket->status(), headers: $ticket->headers()),
+        );
+    }
+}
