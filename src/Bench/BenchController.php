@@ -189,7 +189,7 @@ final class BenchController extends AbstractController
         return $this->parts($request, $tank, $parts, $notice, $status);
     }
 
-    /** @param array<string, string> $parts of which only those travel that the page does not have already */
+    /** @param array<string, Part> $parts of which only those are rendered and travel that the page does not have already */
     private function parts(
         Request $request,
         Tank $tank,
@@ -200,7 +200,7 @@ final class BenchController extends AbstractController
         $known = json_decode($request->headers->get('Olvek-Parts', '{}'), true);
         $fresh = array_filter(
             $parts,
-            static fn (string $html, string $name): bool => !\is_array($known) || ($known[$name] ?? '') !== BenchPage::fingerprint($html),
+            static fn (Part $part, string $name): bool => !\is_array($known) || ($known[$name] ?? '') !== $part->fingerprint,
             \ARRAY_FILTER_USE_BOTH,
         );
 
@@ -209,7 +209,7 @@ final class BenchController extends AbstractController
                 'base' => $tank->head(),
                 'notice' => $notice,
                 'parts' => array_map(
-                    static fn (string $html): array => ['html' => $html, 'fingerprint' => BenchPage::fingerprint($html)],
+                    static fn (Part $part): array => ['html' => $part->html(), 'fingerprint' => $part->fingerprint],
                     $fresh,
                 ),
             ],

@@ -11,6 +11,8 @@ use Olvek\Core\Margin\Judge;
 use Olvek\Core\Margin\Ledger;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Quantities;
+use Olvek\Core\Run\Pace;
+use Olvek\Core\Run\Snapshot;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\UnitSystem;
@@ -27,6 +29,7 @@ use Olvek\Editing\FieldView;
 use Olvek\Editing\TankEditor;
 use Olvek\Judging\Outcome;
 use Olvek\Judging\Outcomes;
+use Olvek\Judging\Verdict;
 use Olvek\Tank\Revision;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
@@ -39,6 +42,8 @@ final readonly class BenchPage
 {
     /** Parts that are drawings of the tank. */
     private const DRAWN = ['front', 'side', 'floor', 'hours'];
+    /** Days for which a change is run while a hand is at it. J: by then a tank shows what it is up to. */
+    private const TRIED_DAYS = 182;
 
     public function __construct(
         private Environment $twig,
@@ -54,7 +59,7 @@ final readonly class BenchPage
      * @param array<string, string> $typed  texts that were not saved
      * @param array<string, string> $errors why, by place
      *
-     * @return array<string, string> HTML by part
+     * @return array<string, Part> by name
      */
     public function parts(Tank $tank, UnitSystem $units, ViewSettings $view, array $typed = [], array $errors = []): array
     {
@@ -78,14 +83,13 @@ final readonly class BenchPage
             'take' => $this->take($plan, $units, $view),
             'written' => $written,
         ];
-        $parts = [];
-        foreach (['head', 'verdict', ...self::DRAWN, 'margins', 'year', 'written', 'ledger', 'take'] as $name) {
-            $parts[$name] = $this->twig->render("bench/_$name.html.twig", $context);
-        }
+        $parts = $this->made(['head', 'verdict', ...self::DRAWN, 'margins', 'year', 'written', 'ledger', 'take'], $context);
         foreach ($stages as $stage) {
-            $parts['stage-'.$stage->id] = $this->twig->render(
+            $parts['stage-'.$stage->id] = new Part(
+                $this->twig,
                 'bench/_stage.html.twig',
                 ['stage' => $stage, 'tank' => $tank, 'open' => $view->stage],
+                [$stage, $stage->id === $view->stage],
             );
         }
 
@@ -93,9 +97,10 @@ final readonly class BenchPage
     }
 
     /**
-     * The tank on another day, or with a change that is only tried: drawings, year, verdict and margins; nothing that is typed into.
+     * The tank on another day, or with a change that is only tried: drawings, year, verdict and margins; nothing that is typed into. What
+     * is only tried is run roughly and for half a year, while the hand is at it; its drawing is the one that is looked at.
      *
-     * @return array<string, string> HTML by part
+     * @return array<string, Part> by name
      */
     public function glance(Tank $tank, UnitSystem $units, ViewSettings $view, ?Plan $tried = null): array
     {
@@ -105,31 +110,70 @@ final readonly class BenchPage
         $day = $view->day ?? $saved->hardestDay;
         if (null === $tried) {
             // What is written is written into the day that is shown; so is the account of it.
-            $context = [
+            return $this->made([...self::DRAWN, 'year', 'written', 'ledger'], [
                 ...$this->seen($tank, $plan, $saved, $units, $day, $view),
                 'written' => $this->stages->written($plan, $units, $day, [], []),
                 'chart' => self::chart($plan, $view, $day),
-            ];
-            $names = [...self::DRAWN, 'year', 'written', 'ledger'];
-        } else {
-            $outcome = Outcome::of(Judge::judge($tried, $units), $tried);
-            $context = [
-                ...$this->seen($tank, $tried, $outcome, $units, $day, $view),
-                'tried' => true,
-                'differences' => $outcome->differences($saved),
-                'words' => null,
-                'undoes' => null,
-                'homeless' => [],
-                'typed' => [],
-            ];
-            $names = [...self::DRAWN, 'year', 'verdict', 'margins'];
+            ]);
         }
+        $judged = Judge::judge($tried, $units, days: self::TRIED_DAYS, pace: Pace::Rough);
+        $verdict = new Verdict($judged->state, $judged->verdict, $judged->margins);
+        $seen = 'front' === $view->turn ? ['front', 'hours'] : [$view->turn];
+
+        return $this->made([...$seen, 'verdict', 'margins'], [
+            'tank' => $tank,
+            'judgement' => $verdict,
+            'drawings' => self::drawings($tried, $judged->trace->on($day), $units, $seen),
+            'tried' => true,
+            'differences' => $verdict->differences($saved),
+            'words' => null,
+            'undoes' => null,
+            'homeless' => [],
+            'typed' => [],
+        ]);
+    }
+
+    /**
+     * @param list<string>         $names
+     * @param array<string, mixed> $context
+     *
+     * @return array<string, Part>
+     */
+    private function made(array $names, array $context): array
+    {
         $parts = [];
         foreach ($names as $name) {
-            $parts[$name] = $this->twig->render("bench/_$name.html.twig", $context);
+            $parts[$name] = new Part($this->twig, "bench/_$name.html.twig", $context, self::from($name, $context));
         }
 
         return $parts;
+    }
+
+    /**
+     * What of the context a part is made from.
+     *
+     * @param array<string, mixed> $context
+     */
+    private static function from(string $name, array $context): mixed
+    {
+        $of = static fn (string ...$keys): array => array_intersect_key($context, array_flip($keys));
+        $judgement = $context['judgement'] ?? null;
+        $tank = $context['tank'] ?? null;
+        \assert($tank instanceof Tank);
+
+        return match (true) {
+            \in_array($name, self::DRAWN, true) => \is_array($context['drawings'] ?? null) ? $context['drawings'][$name] : null,
+            'head' === $name => [$tank->name(), $tank->id()->toRfc4122(), ...$of('undoes', 'redoes', 'day')],
+            'verdict' === $name => [
+                $judgement instanceof Verdict ? [$judgement->state, $judgement->verdict] : null,
+                ...$of('differences', 'words', 'undoes', 'tried', 'homeless', 'typed'),
+            ],
+            'margins' === $name => $judgement instanceof Verdict ? [$judgement->margins, $judgement->sureness] : null,
+            'year' === $name => $of('year', 'marks', 'cursor', 'day', 'hardest'),
+            'written' === $name => $of('written', 'day'),
+            'ledger' === $name => [...$of('chart', 'day'), $context['view'] ?? null],
+            default => [...$of('take'), $context['view'] ?? null],
+        };
     }
 
     /** The day's account; null where it is not looked at: it takes a run. */
@@ -168,17 +212,32 @@ final readonly class BenchPage
             'units' => $units,
             'view' => $view,
             'day' => $snapshot->day,
-            'drawings' => [
-                'front' => Elevation::front($plan, $snapshot, ClumpLight::seen($plan, $snapshot), $units),
-                'side' => Elevation::side($plan, $snapshot, $units),
-                'floor' => FloorPlan::of($plan, $snapshot, $units),
-                'hours' => HoursStrip::of($plan, $snapshot, $units),
-            ],
+            'drawings' => self::drawings($plan, $snapshot, $units, self::DRAWN),
             'year' => $outcome->year,
             'marks' => YearMarks::of($plan, $outcome->year, $units),
             'cursor' => Handle::cursor($outcome->year, $snapshot->day),
             'hardest' => $outcome->hardestDay,
         ];
+    }
+
+    /**
+     * @param list<string> $names
+     *
+     * @return array<string, DrawingView>
+     */
+    private static function drawings(Plan $plan, Snapshot $snapshot, UnitSystem $units, array $names): array
+    {
+        $drawn = [];
+        foreach ($names as $name) {
+            $drawn[$name] = match ($name) {
+                'front' => Elevation::front($plan, $snapshot, ClumpLight::seen($plan, $snapshot), $units),
+                'side' => Elevation::side($plan, $snapshot, $units),
+                'floor' => FloorPlan::of($plan, $snapshot, $units),
+                default => HoursStrip::of($plan, $snapshot, $units),
+            };
+        }
+
+        return $drawn;
     }
 
     /**
@@ -203,11 +262,6 @@ final readonly class BenchPage
             static fn (string $typed, string $place): bool => ($shown[$place] ?? null) !== $typed,
             \ARRAY_FILTER_USE_BOTH,
         );
-    }
-
-    public static function fingerprint(string $html): string
-    {
-        return hash('xxh64', $html);
     }
 
     /**

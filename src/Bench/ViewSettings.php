@@ -17,9 +17,15 @@ final readonly class ViewSettings
      * @param string   $bag size of a bag to buy, as typed
      * @param 'year'|'ledger' $below what is shown below the tank
      * @param string   $stage that is open, where a script does not keep it so
+     * @param 'front'|'side'|'floor' $turn from where the tank is seen
      */
-    private function __construct(public ?int $day, public string $bag, public string $below, public string $stage = '')
-    {
+    private function __construct(
+        public ?int $day,
+        public string $bag,
+        public string $below,
+        public string $stage = '',
+        public string $turn = 'front',
+    ) {
     }
 
     /** What is looked at where nobody has chosen. */
@@ -44,6 +50,11 @@ final readonly class ViewSettings
             '' === $bag ? self::bag($units) : $bag,
             'ledger' === $asked->getString('below') ? 'ledger' : 'year',
             1 === preg_match('/^[a-z]{1,12}$/D', $asked->getString('stage')) ? $asked->getString('stage') : '',
+            match ($asked->getString('turn')) {
+                'side' => 'side',
+                'floor' => 'floor',
+                default => 'front',
+            },
         );
     }
 
