@@ -93,10 +93,10 @@ const report = async (words, work) => console.log(`${words.padEnd(38)} ${await t
 await report('change to judged, the demo’s tank', change);
 // A full plan: twelve clumps and six groups.
 const ids = (page, list) => new Set([...page.matchAll(new RegExp(`edits\\[${list}\\.([a-z0-9]+)\\.`, 'g'))].map((match) => match[1]));
-const kinds = (page, list) => [...page.slice(page.indexOf(`id="f-${list}-add"`)).split('</select>')[0].matchAll(/<option value="([a-z0-9-]+)"/g)].map((match) => match[1]);
+const kinds = async (list) => [...(await ask(`${tank}/palette/${list}`)).text.matchAll(new RegExp(`name="edits\\[${list}\\.add\\.([a-z0-9-]+)\\]`, 'g'))].map((match) => match[1]);
 for (const [list, wanted] of [['plants', 12], ['animals', 6]]) {
     const have = ids(bench, list).size;
-    for (const kind of kinds(bench, list).slice(3, 3 + wanted - have)) {
+    for (const kind of (await kinds(list)).slice(3, 3 + wanted - have)) {
         await send('edit', { [`${list}.add`]: kind });
     }
 }

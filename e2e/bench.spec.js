@@ -1,4 +1,4 @@
-import { test, expect, openShelf, startTank, signInAlone, newTank, openStage, change, choose, expectAccessible, ready } from './keeper.js';
+import { test, expect, openShelf, startTank, signInAlone, newTank, openStage, change, choose, card, openMargin, expectAccessible, ready } from './keeper.js';
 
 const verdict = (page) => page.locator('.verdict-sentence');
 
@@ -54,7 +54,7 @@ test('a cap made thinner changes the drawing, the margin and its reasons', async
     const before = await drawing();
     expect(await change(page, 'bed-cap-front', '1')).toBe(200);
     expect(await drawing()).not.toBe(before);
-    const margin = page.locator('#margin-cap');
+    const margin = await openMargin(page, 'cap');
     await expect(margin.locator('.state')).toHaveText('tight');
     await margin.locator('summary').click();
     await expect(margin.locator('.why-panel')).toContainText('1 cm of cap lies on 2.5 cm of soil');
@@ -179,7 +179,7 @@ test.describe('at rest', () => {
         await choose(page, 'plants-add', 'hygrophila-polysperma');
         test.slow();
         await expect(page.locator('#margin-light .margin-sure')).toHaveText(/^\d+ of 64$/, { timeout: 60_000 });
-        await page.locator('#margin-light summary').click();
+        await (await openMargin(page, 'light')).locator('summary').click();
         await expect(page.locator('#margin-light .why-panel')).toContainText(/In eight of ten tanks .* holds in \d+ of 64/);
         // Another change begins anew; the button ends it.
         await change(page, 'plants-c1-pieces', '33');
@@ -338,7 +338,7 @@ test('by keyboard alone', async ({ page }, info) => {
     test.skip(info.project.name === 'phone', 'a phone has no keyboard');
     await page.goto('/sign-in');
     const tabTo = async (match) => {
-        for (let n = 0; n < 80; n += 1) {
+        for (let n = 0; n < 160; n += 1) {
             await page.keyboard.press('Tab');
             if (await page.evaluate((selector) => document.activeElement.matches(selector), match)) {
                 return;
@@ -354,6 +354,7 @@ test('by keyboard alone', async ({ page }, info) => {
     await expect(page).toHaveTitle(/Start a tank/);
     await tabTo('#f-name');
     await page.keyboard.type('Keys');
+    await tabTo('button[value="nothing"]');
     await page.keyboard.press('Enter');
     await expect(page).toHaveTitle(/Keys/);
     await tabTo('#light > summary');
@@ -365,11 +366,19 @@ test('by keyboard alone', async ({ page }, info) => {
     await expect(page.locator('#f-light-landing')).toBeFocused();
     await tabTo('#plants > summary');
     await page.keyboard.press('Space');
-    await tabTo('#f-plants-add');
-    await page.keyboard.type('Java fern');
+    await tabTo('[data-palette="plants"]');
     await page.keyboard.press('Enter');
-    await page.keyboard.press('Tab');
-    await expect(page.locator('#plants')).toContainText('Microsorum pteropus');
+    await expect(page.getByLabel('Search plants')).toBeFocused();
+    await page.keyboard.type('java fern');
+    await tabTo('[data-card="microsorum-pteropus"] .pick-add button');
+    await page.keyboard.press('Enter');
+    await expect(page.locator('#f-plants-c1-pieces')).toBeVisible();
+    // What came in is in the hand: arrows move it in the drawing.
+    await expect(page.locator('[data-handle="plants.c1.place"]:focus')).toBeAttached();
+    const before = await page.locator('#f-plants-c1-place').inputValue();
+    await page.keyboard.press('ArrowRight');
+    await expect(page.locator('.last-change')).toContainText('left to right');
+    await expect(page.locator('#f-plants-c1-place')).not.toHaveValue(before);
 });
 
 test.describe('without scripts', () => {
@@ -377,12 +386,14 @@ test.describe('without scripts', () => {
     test('the same forms work by their buttons', async ({ page }, info) => {
         await startTank(page, `Plain ${info.project.name}`);
         await page.locator('#plants > summary').click();
-        await page.locator('#f-plants-add').selectOption('vallisneria-spiralis');
-        await page.locator('#plants').getByRole('button', { name: 'Save' }).click();
+        await page.getByRole('link', { name: 'Add plants' }).click();
+        await page.getByLabel('Search plants').fill('spiralis');
+        await page.getByRole('button', { name: 'Search' }).click();
+        await page.getByRole('button', { name: /^Add \d+ plants Straight tape grass/ }).click();
         await expect(page.locator('#plants'), 'the stage that was saved stays open').toHaveAttribute('open', '');
         await page.locator('#f-plants-c1-pieces').fill('25');
         await page.locator('#plants').getByRole('button', { name: 'Save' }).click();
-        await expect(page.locator('.last-change')).toContainText('pieces 10 → 25');
+        await expect(page.locator('.last-change')).toContainText(/pieces \d+ → 25/);
         await page.locator('#light > summary').click();
         await page.locator('#f-light-hours').fill('33');
         await page.locator('#light').getByRole('button', { name: 'Save' }).click();
@@ -422,7 +433,7 @@ for (const colorScheme of ['light', 'dark']) {
                 await openStage(page, stage);
                 await expectAccessible(page, '.bench-stages');
             }
-            await page.locator('#margin-nitrite summary').click();
+            await (await openMargin(page, 'nitrite')).locator('summary').click();
             await expectAccessible(page, '.margins');
             await page.getByLabel('Ledger and materials').check();
             await expect(page.locator('.ledger-bars').first()).toBeAttached();

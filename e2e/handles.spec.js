@@ -1,4 +1,4 @@
-import { test, expect, startTank, openStage, change, choose, edited } from './keeper.js';
+import { test, expect, startTank, openStage, change, choose, edited, openMargin, reveal } from './keeper.js';
 
 /** A tank with one of everything that can be taken hold of. */
 async function furnish(page, name) {
@@ -12,6 +12,7 @@ async function furnish(page, name) {
 const number = async (page, id, attribute = 'aria-valuenow') => Number(await page.locator(`#${id}`).getAttribute(attribute));
 
 async function middle(page, id) {
+    await reveal(page, id);
     const handle = page.locator(`#${id} .handle-reach`);
     // In the middle of the screen, where nothing that stays in sight lies over it.
     await handle.evaluate((element) => element.scrollIntoView({ block: 'center' }));
@@ -82,6 +83,7 @@ test('every handle is moved by keys, one step at a time', async ({ page }, info)
         const handle = page.locator(`#${id}`);
         const before = await number(page, id);
         const step = await number(page, id, 'data-step');
+        await reveal(page, id);
         await handle.focus();
         expect(await edited(page, () => page.keyboard.press('ArrowLeft').then(() => page.keyboard.press('ArrowLeft'))), id).toBe(200);
         const after = await number(page, id);
@@ -92,12 +94,14 @@ test('every handle is moved by keys, one step at a time', async ({ page }, info)
     // The other way across the floor, to an end, and not at all.
     const row = () => number(page, 'h-floor-plants-c1-place', 'data-second-value');
     const before = await row();
+    await reveal(page, 'h-floor-plants-c1-place');
     await page.locator('#h-floor-plants-c1-place').focus();
     await edited(page, () => page.keyboard.press('ArrowDown'));
     expect(await row()).toBe(before - 1);
     await edited(page, () => page.keyboard.press('Home'));
     expect(await number(page, 'h-floor-plants-c1-place')).toBe(0);
     const line = await number(page, 'h-waterLine');
+    await reveal(page, 'h-waterLine');
     await page.locator('#h-waterLine').focus();
     await page.keyboard.press('PageDown');
     await page.keyboard.press('Escape');
@@ -113,7 +117,7 @@ test('while a handle is held the tank is judged and nothing is saved', async ({ 
     await page.mouse.move(from.x, from.y);
     await page.mouse.down();
     await page.mouse.move(from.x, from.y + 60, { steps: 5 });
-    await expect(page.locator('.last-change')).toContainText('Not saved yet. It would move');
+    await expect(page.locator('.last-change')).toContainText('Not saved yet; judged roughly, for half a year. It would move');
     await expect(page.locator('.handle-tip')).toContainText('cm');
     await page.reload();
     expect(await page.locator('.last-change').textContent()).toBe(said);
@@ -307,7 +311,11 @@ test('at twice the size nothing is lost and nothing scrolls sideways', async ({ 
     await page.setViewportSize({ width: 640, height: 400 });
     const { wide, width } = await page.evaluate(() => ({ wide: document.documentElement.scrollWidth, width: innerWidth }));
     expect(wide).toBeLessThanOrEqual(width);
-    for (const place of ['.verdict-sentence', '.view-front svg', '.view-side svg', '.view-floor svg', '#margin-oxygen', '#plants > summary', '#h-day']) {
+    await openMargin(page, 'oxygen');
+    for (const [place, turn] of [['.verdict-sentence'], ['.view-side svg', 'side'], ['.view-floor svg', 'floor'], ['.view-front svg', 'front'], ['#margin-oxygen'], ['#plants > summary'], ['#h-day']]) {
+        if (turn) {
+            await page.locator(`label:has(#turn-${turn})`).click();
+        }
         await page.locator(place).scrollIntoViewIfNeeded();
         await expect(page.locator(place)).toBeInViewport();
     }

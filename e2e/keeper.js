@@ -94,10 +94,53 @@ export async function change(page, id, text) {
 
 export async function choose(page, id, value) {
     await ready(page);
+    const list = /^(plants|animals|hardscape)-add$/.exec(id)?.[1];
+    if (list !== undefined) {
+        await pick(page, list, value);
+        return;
+    }
     const answered = page.waitForResponse((response) => response.url().includes('/edit'));
     await page.locator(`#f-${id}`).selectOption(value);
     await answered;
     await expect(page.locator('body')).not.toHaveAttribute('aria-busy', 'true');
+}
+
+/** The card of a kind in its palette, which is opened in its stage. */
+export async function card(page, list, kind) {
+    const link = page.locator(`[data-palette="${list}"]`);
+    if ((await link.getAttribute('aria-expanded')) !== 'true') {
+        await link.click();
+    }
+    const found = page.locator(`[data-palette-list="${list}"] [data-card="${kind}"]`);
+    await found.scrollIntoViewIfNeeded();
+    return found;
+}
+
+/** Takes a kind out of its palette. */
+export async function pick(page, list, kind) {
+    const found = await card(page, list, kind);
+    await edited(page, () => found.getByRole('button', { name: /^(Add|Take)/ }).click());
+}
+
+/** Brings a margin that holds into sight: it stands one step away. */
+export async function openMargin(page, id) {
+    const rest = page.locator(`.margin-rest:has(#margin-${id}):not([open]) > summary`);
+    if ((await rest.count()) > 0) {
+        await rest.click();
+    }
+    return page.locator(`#margin-${id}`);
+}
+
+/** Turns the drawing so that a handle is in sight; where the sheet lies over it, closes that. */
+export async function reveal(page, id) {
+    const view = await page.locator(`#${id}`).evaluate((handle) => /view-(front|side|floor|hours)/.exec(handle.closest('.view')?.className ?? '')?.[1]);
+    const turn = view === 'hours' ? 'front' : view;
+    if (turn && !(await page.locator(`#turn-${turn}`).isChecked())) {
+        await page.locator(`label:has(#turn-${turn})`).click();
+    }
+    if (page.viewportSize().width < 1080 && (await page.locator('.stage[open]').count()) > 0) {
+        await page.locator('.stage[open] [data-close-stage]').click();
+    }
 }
 
 /** Waits for the answer to an edit that something sets off. */
