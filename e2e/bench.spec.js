@@ -1,4 +1,4 @@
-import { test, expect, openShelf, startTank, signInAlone, newTank, openStage, change, choose, card, openMargin, expectAccessible, ready } from './keeper.js';
+import { test, expect, openShelf, startTank, signInAlone, newTank, openStage, change, choose, openMargin, expectAccessible, ready } from './keeper.js';
 
 const verdict = (page) => page.locator('.verdict-sentence');
 

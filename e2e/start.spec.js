@@ -210,7 +210,7 @@ test('all methods stand side by side in this tank, and one is taken', async ({ p
     await expect(page.locator('.last-change')).toContainText('method: Bagged soil');
 });
 
-test('the drawing turns, and the sheet closes for it', async ({ page }, info) => {
+test('the drawing turns, and the sheet closes for it', async ({ page }) => {
     await openShelf(page);
     await page.getByRole('heading', { name: 'Waiting hall' }).click();
     await openStage(page, 'bed');
