@@ -70,6 +70,9 @@ final class RunningController extends AbstractController
             if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
                 throw new InvalidPlan([new Problem('', self::EXPIRED)]);
             }
+            if ('' === $day) {
+                throw new InvalidPlan([new Problem('filled', 'Say on which day it was filled, or about.')]);
+            }
             $filled = $this->today->orEarlier($keeper, $day) ?? throw new InvalidPlan([new Problem('filled', Today::REFUSED)]);
             $plan = $this->standing($sent, $keeper, 1 + min(364, (int) $filled->format('z')));
         } catch (InvalidPlan $refused) {

@@ -14,6 +14,7 @@ use Olvek\Core\Margin\Voice;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Run\Pace;
 use Olvek\Core\Solve\EarliestStart;
 use Olvek\Core\Suit\PlantSuit;
 use Olvek\Core\Suit\TankOffer;
@@ -90,7 +91,7 @@ final readonly class MethodsHere
             ? $plan
             : (new Planter($catalogue, new Wish($plan), Taste::LeastWork))->plant(
                 $plan,
-                new PlantSuit($plan, TankOffer::of(Judge::judge($plan, $units)->trace), $units),
+                new PlantSuit($plan, TankOffer::of(Judge::judge($plan, $units, pace: Pace::Rough)->trace), $units),
             )[0];
     }
 
