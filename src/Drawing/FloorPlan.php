@@ -171,7 +171,7 @@ final class FloorPlan
             $clump->kind->common.', pieces',
             'edge',
             'x',
-            $x + max(9.0, $planted),
+            min(self::WIDTH - self::EDGE, $x + max(9.0, $planted)),
             $y,
             (float) $clump->pieces,
             1.0,

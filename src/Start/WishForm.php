@@ -83,7 +83,7 @@ final readonly class WishForm
         $water = \is_string($sent['water'] ?? null) && '' !== $sent['water'] ? ['water.kind' => $sent['water']] : [];
         $plan = $this->vessels->read($sent, $units);
         $plan = $this->editor->apply($plan, [...$water, ...$edits, ...$sealed ? ['site.sealed' => 'yes'] : []], $units)->plan;
-        if (LampWish::Mine === $lamp && $plan->lamp->lumens <= 0) {
+        if (LampWish::Mine === $lamp && (!isset($edits['light.lumens']) || $plan->lamp->lumens <= 0)) {
             throw new InvalidPlan([new Problem('light.lumens', 'Say how strong it is: "18 W" or "1800 lm".')]);
         }
         // A room's warmth is the water's, less what evaporation takes.

@@ -79,6 +79,7 @@ final readonly class ShelfExport
                     'units' => $keeper->units()->value,
                     'zone' => $keeper->zone()->getName(),
                     'kit' => $keeper->kit()->code(),
+                    'stock' => (object) $keeper->stock(),
                 ],
                 'tanks' => $list,
             ],

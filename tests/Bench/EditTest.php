@@ -43,10 +43,19 @@ final class EditTest extends BenchTestCase
         yield 'above the rim' => [['bed.cap.back' => '50 cm'], 'f-bed-cap-back', 'above the rim'];
         yield 'water under the bed' => [['waterLine' => '3 cm'], 'f-bed-cap-front', 'must stand at least'];
         yield 'not a number' => [['light.hours' => 'all day'], 'f-light-hours', '“all day” is not a number'];
-        yield 'unknown plant' => [['plants.add' => 'plastic-palm'], 'f-plants-add', 'Choose a plant'];
         yield 'unknown soil' => [['bed.soil.material' => 'moon-dust'], 'f-bed-soil-material', 'Choose a soil'];
         yield 'no pieces' => [['plants.c1.pieces' => '0'], 'f-plants-c1-pieces', 'Pieces: from 1 to 5000'];
         yield 'nothing typed' => [['vessel.length' => ''], 'f-vessel-length', 'Type a number'];
+    }
+
+    /** What no field of the page stands for is told beside the verdict. */
+    public function testAnUnknownPlantIsRefused(): void
+    {
+        $this->send(['plants.add' => 'plastic-palm']);
+
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('Choose a plant', $this->text('.homeless'));
+        self::assertSame(1, $this->revisions());
     }
 
     /** @param array<string, string> $edits */

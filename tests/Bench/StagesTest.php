@@ -76,7 +76,7 @@ final class StagesTest extends BenchTestCase
         $this->after(['method' => 'thin-soil']);
         self::assertStringContainsString('Thin soil, equal cap: little soil cannot go foul', $this->text('#bed .reasons'));
         self::assertMatchesRegularExpression('/About as much soil is laid by: [^.]*Thin soil/', $this->text('#bed .reasons'));
-        self::assertStringContainsString('fishless cycle, dosing ammonia', $this->text('#start > summary'));
+        self::assertStringContainsString('fishless cycle, dosing ammonia', $this->text('#start .stage-decided'));
         self::assertStringContainsString('ready when a dose is gone in a day', $this->text('#start .reasons'));
         self::assertSelectorExists('#h-events-e4-day', 'its dose stands in the year');
     }

@@ -169,10 +169,10 @@ final class ViewsTest extends TestCase
         $strip = self::views(self::edited($edits))[3];
         $lit = array_filter($strip->front, static fn (Shape $s): bool => str_starts_with($s->class, 'lit'));
         $widths = array_map(static fn (Shape $s): float => 1 === preg_match('/h([\d.]+)/', $s->d, $m) ? (float) $m[1] : 0.0, $lit);
-        self::assertEqualsWithDelta($hours, (array_sum($widths) / 298) * 24, 0.03);
+        self::assertEqualsWithDelta($hours, (array_sum($widths) / 452) * 24, 0.03);
         foreach ($strip->handles as $handle) {
-            self::assertGreaterThanOrEqual(48, $handle->x);
-            self::assertLessThanOrEqual(346, $handle->x);
+            self::assertGreaterThanOrEqual(74, $handle->x);
+            self::assertLessThanOrEqual(526, $handle->x);
         }
     }
 

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Start;
+
+use Olvek\Account\Today;
+use Olvek\Build\BuildRecords;
+use Olvek\Core\Plan\Method;
+use Olvek\Tank\TankRepository;
+use Olvek\Tests\BenchTestCase;
+
+/** Every door of the start page. */
+final class DoorsTest extends BenchTestCase
+{
+    public function testAVesselIsPickedByItsDrawing(): void
+    {
+        $page = $this->browser->request('GET', '/tanks/new');
+        self::assertGreaterThan(20, $page->filter('.vessel svg')->count());
+        $this->browser->submit($page->selectButton('Create tank')->form(), ['vessel' => 'bowl-30', 'edits[name]' => 'Round']);
+        $this->browser->followRedirect();
+        self::assertSame('Round', $this->text('h1'));
+        self::assertSame('bowl', $this->browser->getCrawler()->filter('#f-vessel-shape option[selected]')->attr('value'));
+    }
+
+    public function testAMethodIsLaidAtOnce(): void
+    {
+        $page = $this->browser->request('GET', '/tanks/new');
+        $form = $page->selectButton('Lay it')->form();
+        $this->browser->submit($form, ['method' => Method::LeanBed->value]);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('Lean inert bed', $this->text('#bed'));
+    }
+
+    public function testAWishAndARunningTankAreSentOnWithTheVessel(): void
+    {
+        foreach (['Plan one for me' => '/tanks/new/wish', 'Take it over' => '/tanks/new/running'] as $button => $address) {
+            $page = $this->browser->request('GET', '/tanks/new');
+            $this->browser->submit($page->selectButton($button)->form(), ['vessel' => 'vase-tall', 'edits[name]' => 'On']);
+            self::assertResponseRedirects($address.'?vessel=vase-tall&edits%5Bname%5D=On');
+        }
+    }
+
+    public function testAnotherTankIsCopiedTwinnedOrReScaped(): void
+    {
+        foreach (['copy' => '/tanks/', 'twin' => '/tanks/', 'rescape' => "/tanks/$this->tank/things"] as $how => $address) {
+            $page = $this->browser->request('GET', '/tanks/new');
+            $this->browser->submit($page->selectButton('Start from it')->form(), ['from' => $this->tank, 'how' => $how]);
+            self::assertStringStartsWith($address, (string) $this->browser->getResponse()->headers->get('Location'));
+        }
+        $names = array_map(
+            static fn ($t): string => $t->name(),
+            array_values($this->service(TankRepository::class)->active($this->keeper)),
+        );
+        self::assertContains('Waiting hall, twin', $names);
+        self::assertCount(3, $names);
+        $page = $this->browser->request('GET', '/tanks/new');
+        $token = (string) $page->filter('form[action="/tanks/new/from"] input[name="_token"]')->attr('value');
+        $this->browser->request(
+            'POST',
+            '/tanks/new/from',
+            ['_token' => $token, 'from' => '01890000-0000-7000-8000-000000000000', 'how' => 'copy'],
+        );
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('Choose one of your tanks', $this->text('main'));
+    }
+
+    public function testNothingBeginsWithoutTheToken(): void
+    {
+        foreach (['/tanks/new', '/tanks/new/from', '/tanks/new/running', '/tanks/import'] as $address) {
+            $this->browser->request(
+                'POST',
+                $address,
+                ['vessel' => 'box-60', 'from' => $this->tank, 'filled' => '2026-01-01', 'plan' => '{}'],
+            );
+            self::assertResponseStatusCodeSame(422, $address);
+        }
+        self::assertCount(1, $this->service(TankRepository::class)->active($this->keeper));
+    }
+
+    public function testARunningTankBringsItsPlantsItsDayAndItsReadings(): void
+    {
+        $day = $this->service(Today::class)->of($this->keeper)->modify('-200 days')->format('Y-m-d');
+        $page = $this->browser->request('GET', '/tanks/new/running?vessel=box-60&edits[name]=Old');
+        $this->browser->submit($page->selectButton('Take it over')->form(), [
+            'filled' => $day,
+            'plants[0][kind]' => 'vallisneria-spiralis',
+            'plants[0][count]' => '30',
+            'animals[0][kind]' => 'heterandria-formosa',
+            'animals[0][count]' => '8',
+            'reading[nitrite]' => '0',
+            'reading[nitrate]' => '5',
+        ]);
+        self::assertResponseRedirects();
+        $this->browser->followRedirect();
+        $tanks = array_filter($this->service(TankRepository::class)->active($this->keeper), static fn ($t): bool => 'Old' === $t->name());
+        $tank = array_values($tanks)[0];
+        self::assertSame($day, $this->service(BuildRecords::class)->filledOn($tank)?->format('Y-m-d'));
+        self::assertStringContainsString('nitrate', mb_strtolower($this->text('main')));
+        $this->browser->request('GET', '/tanks/'.$tank->id()->toRfc4122().'/plan.json');
+        $plan = json_decode((string) $this->browser->getResponse()->getContent(), true);
+        self::assertIsArray($plan);
+        self::assertSame([30, 8], [$plan['plants'][0]['pieces'], $plan['animals'][0]['count']]);
+        self::assertGreaterThan(0, $plan['feeding']['grams']);
+    }
+
+    public function testARefusedReadingLeavesNoTankBehind(): void
+    {
+        $page = $this->browser->request('GET', '/tanks/new/running?vessel=box-60');
+        $this->browser->submit($page->selectButton('Take it over')->form(), ['filled' => '2026-01-05', 'reading[nitrite]' => 'some']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSame('some', $this->browser->getCrawler()->filter('#r-nitrite')->attr('value'));
+        self::assertCount(1, $this->service(TankRepository::class)->active($this->keeper));
+        foreach (['2099-01-01' => 'filled', '' => 'filled'] as $day => $field) {
+            $page = $this->browser->request('GET', '/tanks/new/running?vessel=box-60');
+            $this->browser->submit($page->selectButton('Take it over')->form(), ['filled' => $day]);
+            self::assertResponseStatusCodeSame(422);
+            self::assertNotSame('', $this->text("#$field-error"));
+        }
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Start;
+
+use Olvek\Core\Light\Aspect;
+use Olvek\Core\Plan\Method;
+use Olvek\Core\Solve\Compose\LampWish;
+use Olvek\Core\Solve\Compose\Taste;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Start\WishForm;
+use Olvek\Tests\BenchTestCase;
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** From a wish in the address to three plans, and one of them onto the shelf. */
+final class WishTest extends BenchTestCase
+{
+    public function testAWishIsReadFromItsForm(): void
+    {
+        $wish = $this->service(WishForm::class)->read(
+            [
+                'vessel' => 'box-30',
+                'edits' => [
+                    'name' => 'Landing stairs',
+                    'site.aspect' => 'east',
+                    'site.room' => '68 F',
+                    'site.above' => '12 in',
+                    'light.lumens' => '12 W',
+                    'nonsense' => '1',
+                ],
+                'water' => 'rain',
+                'lamp' => 'mine',
+                'animals' => ['neocaridina-davidi', 'heterandria-formosa'],
+                'count' => ['neocaridina-davidi' => '10', 'heterandria-formosa' => ''],
+                'cleaners' => 'no',
+                'taste' => 'jungle',
+                'wanted' => ['anubias-nana', ''],
+                'unwanted' => ['lemna-minor'],
+                'method' => 'humus-bed',
+                'hasVessel' => 'no',
+            ],
+            UnitSystem::Metric,
+            ['vallisneria-spiralis' => 12, 'gone' => 3],
+        );
+
+        self::assertSame('Landing stairs', $wish->tank->name);
+        self::assertSame(Aspect::East, $wish->tank->site->aspect);
+        self::assertEqualsWithDelta(20.0, $wish->tank->site->room, 1e-9);
+        self::assertEqualsWithDelta(19.0, $wish->tank->site->temperature, 1e-9, 'evaporation takes a degree');
+        self::assertEqualsWithDelta(0.3048, $wish->tank->site->above, 1e-6);
+        self::assertSame([LampWish::Mine, 12.0], [$wish->lamp, $wish->tank->lamp->watts]);
+        self::assertSame([10, null], [$wish->animals[0]->count, $wish->animals[1]->count]);
+        self::assertSame([false, false], [$wish->cleaners, $wish->hasVessel]);
+        self::assertSame([Taste::Jungle, Method::HumusBed], [$wish->taste, $wish->method]);
+        self::assertSame(['anubias-nana'], array_column($wish->wanted, 'id'));
+        self::assertSame(['lemna-minor'], array_column($wish->unwanted, 'id'));
+        self::assertCount(1, $wish->onHand, 'what the catalogue no longer knows is left out');
+        self::assertLessThan(1.0, $wish->tank->water->kh, 'rain');
+    }
+
+    #[TestWith(['vessel=box-30&lamp=mine', 'how strong it is'])]
+    #[TestWith(['vessel=box-30&edits[site.room]=warm', 'is not a number'])]
+    #[TestWith(['vessel=box-30&animals[]=dragon', 'no such animal'])]
+    #[TestWith(['vessel=box-30&animals[]=betta-splendens&count[betta-splendens]=many', 'How many of Fighting fish'])]
+    #[TestWith(['vessel=litres&litres=0', 'Say how much it holds'])]
+    #[TestWith(['vessel=own&edits[vessel.shape]=pyramid', 'Choose a shape'])]
+    public function testAWishThatCannotBeReadIsToldBesideItsCause(string $query, string $why): void
+    {
+        foreach (['plans', 'plans/1'] as $page) {
+            $this->browser->request('GET', "/tanks/new/$page?$query");
+            self::assertResponseStatusCodeSame(422);
+            self::assertStringContainsString($why, $this->text('main'));
+        }
+    }
+
+    #[TestWith(['vessel[]=x&edits=y&animals=z&count=q&wanted=w&litres[]=1&lamp[]=2&taste=nope'])]
+    #[TestWith(['vessel=nowhere&edits[name][]=x'])]
+    public function testWhatIsNoFormIsNoFault(string $query): void
+    {
+        foreach (['wish', 'running'] as $page) {
+            $this->browser->request('GET', "/tanks/new/$page?$query");
+            self::assertLessThan(500, $this->browser->getResponse()->getStatusCode());
+        }
+        $this->browser->request('GET', "/tanks/new?$query");
+        self::assertResponseIsSuccessful();
+    }
+
+    public function testThePlansAreMadeOneByOneAndOneIsTaken(): void
+    {
+        $query = 'vessel=box-20&taste=least-money&edits[name]=Stairs';
+        $page = $this->browser->request('GET', "/tanks/new/plans?$query");
+        self::assertResponseIsSuccessful();
+        self::assertCount(3, $page->filter('[data-plan]'));
+        self::assertSame('Little money', $page->filter('.plan-card h2')->first()->text(), 'the wished one first');
+
+        $page = $this->browser->request('GET', "/tanks/new/plans/0?$query");
+        self::assertResponseIsSuccessful();
+        self::assertStringContainsString('minutes a week', $this->text('.plan-facts'));
+        self::assertStringContainsString('of 16 tanks', $this->text('.plan-facts'));
+        $this->browser->request('POST', "/tanks/new/plans/0?$query", ['_token' => 'forged']);
+        self::assertResponseRedirects();
+        $this->browser->submit($this->browser->followRedirect()->selectButton('Take this one')->form());
+        self::assertResponseRedirects();
+        $this->browser->followRedirect();
+        self::assertSame('Stairs', $this->text('h1'));
+        self::assertStringNotContainsString('Not yet', $this->text('.verdict-sentence'));
+    }
+
+    public function testAllMethodsAreShownForATank(): void
+    {
+        $page = $this->browser->request('GET', "/tanks/$this->tank/methods");
+        self::assertContains($this->browser->getResponse()->getStatusCode(), [200, 202]);
+        self::assertGreaterThan(5, $page->filter('.method-card')->count());
+        self::assertStringContainsString('Soil: from', $this->text('.disagree'));
+    }
+}
