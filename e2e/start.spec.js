@@ -148,7 +148,7 @@ test('a palette is searched, and taken from by mouse or finger', async ({ page }
     await page.getByLabel('pieces of Java moss on hand').fill('4');
     await page.getByLabel('pieces of Java moss on hand').press('Tab');
     await stocked;
-    await expect(page.locator('.palette-group h4').first()).toHaveText('On hand');
+    await expect(page.locator('.palette-name').first()).toHaveText('On hand');
     await edited(page, () => page.locator('.palette-group').first().getByRole('button', { name: /^Add 4/ }).click());
     await expect(page.locator('#f-plants-c2-source')).toHaveValue('on-hand');
     await openStage(page, 'animals');

@@ -61,7 +61,7 @@ final class PaletteTest extends BenchTestCase
         $this->browser->submit($form, ['pieces' => '7']);
         $page = $this->browser->followRedirect();
         self::assertSame('taxiphyllum-barbieri', $page->filter('[data-card]')->first()->attr('data-card'));
-        self::assertSame('On hand', $page->filter('.palette-group h4')->first()->text());
+        self::assertSame('On hand', $page->filter('.palette-name')->first()->text());
         self::assertSame(['taxiphyllum-barbieri' => 7], $this->service(KeeperRepository::class)->named('Runa')?->stock());
         $this->browser->submit($page->filter('[data-card="taxiphyllum-barbieri"] .pick-add button')->form());
         $clumps = $this->plan()->clumps;
