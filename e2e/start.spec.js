@@ -1,4 +1,4 @@
-import { test, expect, openShelf, signInAlone, newTank, openStage, card, edited, expectAccessible, ready } from './keeper.js';
+import { test, expect, openShelf, signInAlone, newTank, openStage, card, choose, reveal, edited, expectAccessible, ready } from './keeper.js';
 
 const verdict = (page) => page.locator('.verdict-sentence');
 
@@ -195,6 +195,26 @@ test('what is dragged from a palette stands where it was let go', async ({ page 
     await page.mouse.move(1200, 60, { steps: 3 });
     await page.mouse.up();
     await expect(page.locator('#f-plants-c2-pieces')).toHaveCount(0);
+});
+
+test('a zone of the bed is drawn from above and pulled by its corners', async ({ page }, info) => {
+    test.skip(info.project.name === 'phone', 'dragged by mouse');
+    await signInAlone(page, 'zoner');
+    await newTank(page, 'Zoned');
+    await openStage(page, 'bed');
+    await choose(page, 'zones-add', 'foreground');
+    await reveal(page, 'h-floor-zones-z1-right');
+    await expect(page.locator('.view-floor .zone-plan')).toBeVisible();
+    const before = Number(await page.locator('#f-zones-z1-right').inputValue());
+    const handle = await page.locator('#h-floor-zones-z1-right .handle-reach').boundingBox();
+    await page.mouse.move(handle.x + handle.width / 2, handle.y + handle.height / 2);
+    await page.mouse.down();
+    expect(await edited(page, async () => {
+        await page.mouse.move(handle.x - 60, handle.y - 20, { steps: 5 });
+        await page.mouse.up();
+    })).toBe(200);
+    expect(Number(await page.locator('#f-zones-z1-right').inputValue())).toBeLessThan(before);
+    await expect(page.locator('.last-change')).toContainText('Last change');
 });
 
 test('all methods stand side by side in this tank, and one is taken', async ({ page }, info) => {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
+use Olvek\Core\Bed\Zone;
 use Olvek\Core\Margin\PlantedShare;
 use Olvek\Core\Margin\ShadeMap;
 use Olvek\Core\Plan\Clump;
@@ -12,6 +13,7 @@ use Olvek\Core\Plant\Role;
 use Olvek\Core\Run\Snapshot;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\Words;
 
 /** The tank from above, front below: where clumps and stones stand, how far they reach, and how light lies between them. */
 final class FloorPlan
@@ -56,6 +58,9 @@ final class FloorPlan
     {
         $drawing = new self($plan, $day, $units);
         $drawing->ground();
+        foreach ($plan->bed->zones as $zone) {
+            $drawing->bedZone($zone);
+        }
         $drawing->pieces();
         foreach ($plan->clumps as $i => $clump) {
             $drawing->clump($clump, $i);
@@ -220,6 +225,55 @@ final class FloorPlan
             Role::Epiphyte => 'leaf-dark',
             Role::Moss => 'leaf-moss',
         };
+    }
+
+    /** A part of the floor whose bed is another, with a handle at its near left corner and one at its far right. */
+    private function bedZone(Zone $zone): void
+    {
+        $vessel = $this->plan->vessel;
+        $x = fn (float $share): float => $this->frame->x($share * $vessel->length());
+        $y = fn (float $share): float => $this->frame->y($share * $vessel->width());
+        $this->view->plants[] = new Shape(
+            Pen::rectangle($x($zone->left), $y($zone->back), $x($zone->right) - $x($zone->left), $y($zone->front) - $y($zone->back)),
+            'zone-plan',
+        );
+        $words = $zone->purpose->words();
+        foreach ([['left', 'front', 'near left corner'], ['right', 'back', 'far right corner']] as [$along, $across, $corner]) {
+            [$atX, $atY] = 'left' === $along ? [$x($zone->left), $y($zone->front)] : [$x($zone->right), $y($zone->back)];
+            $this->view->handles[] = $this->corner("zones.$zone->id", $along, $across, "$words, $corner", $atX, $atY, $zone);
+        }
+        $this->view->words[] = \sprintf(
+            '%s from %s to %s %% of the length.',
+            Words::capital($words),
+            Decimal::trimmed(100 * $zone->left, 0),
+            Decimal::trimmed(100 * $zone->right, 0),
+        );
+    }
+
+    private function corner(string $at, string $along, string $across, string $name, float $x, float $y, Zone $zone): Handle
+    {
+        $vessel = $this->plan->vessel;
+        $of = ['left' => $zone->left, 'right' => $zone->right, 'front' => $zone->front, 'back' => $zone->back];
+        $wide = $vessel->length() * $this->frame->scale;
+        $deep = -$vessel->width() * $this->frame->scale;
+
+        return Handle::on(
+            "$at.$along",
+            $name,
+            'knob knob-zone',
+            'x',
+            $x,
+            $y,
+            $of[$along],
+            0.0,
+            1.0,
+            $wide,
+            1.0,
+            $this->units,
+            'floor-',
+        )->with(
+            Handle::on("$at.$across", $name, 'knob', 'y', $x, $y, $of[$across], 0.0, 1.0, $deep, 1.0, $this->units),
+        );
     }
 
     private function mover(string $place, string $name, float $x, float $y, float $along, float $across): Handle
