@@ -27,23 +27,26 @@ final readonly class Shade
      */
     public static function within(array $places, array $areas, array $leaves, float $surface): array
     {
-        $light = [];
-        $above = [];
+        $light = $xs = $zs = $radii = $takes = [];
         $through = 0.0;
+        $count = 0;
         foreach ($places as $i => [$x, $z]) {
             $radius = sqrt($areas[$i] / \M_PI) + self::SLANT;
-            $area = min($surface, \M_PI * $radius * $radius);
+            $disc = \M_PI * $radius * $radius;
+            $area = $surface < $disc ? $surface : $disc;
             $path = (Canopy::EXTINCTION * $leaves[$i]) / $area;
             $held = 1 - exp(-$path);
             $down = 1.0;
-            foreach ($above as [$atX, $atZ, $other, $takes]) {
-                $across = ($x - $atX) ** 2 + ($z - $atZ) ** 2;
-                if ($across < ($radius + $other) ** 2) {
-                    $down *= 1 - $takes * self::overlap($radius, $other, sqrt($across));
+            for ($n = 0; $n < $count; ++$n) {
+                $across = ($x - $xs[$n]) * ($x - $xs[$n]) + ($z - $zs[$n]) * ($z - $zs[$n]);
+                $reach = $radius + $radii[$n];
+                if ($across < $reach * $reach) {
+                    $down *= 1 - $takes[$n] * self::overlap($radius, $radii[$n], sqrt($across));
                 }
             }
             $light[$i] = $down * ($path < 1e-6 ? 1.0 : $held / $path);
-            $above[] = [$x, $z, $radius, $held];
+            [$xs[], $zs[], $radii[], $takes[]] = [$x, $z, $radius, $held];
+            ++$count;
             // On the floor shades lie one over another by chance.
             $through += log(1 - min(0.999, ($held * $area) / $surface));
         }

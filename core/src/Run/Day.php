@@ -32,6 +32,8 @@ final class Day
     /** mg C of all that rots that day. */
     public float $rotting = 0.0;
 
+    /** @var array<int, float> m² that each clump covers; none for what floats */
+    public array $areas = [];
     /** @var array<int, float> PPFD within each clump */
     public array $light = [];
     /** @var array<int, float> share of its greatest growth that light and hours allow each clump */

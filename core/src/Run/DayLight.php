@@ -77,6 +77,7 @@ final readonly class DayLight
             $leaves[$i] = $leafArea * $masses[$i] * $this->over[$i];
             $wet += 1.0 === $this->over[$i] ? $leaves[$i] : 0.0;
         }
+        $day->areas = $areas;
         [$within, $floor] = Shade::within($this->places, $areas, $leaves, $area);
         foreach ($within as $i => $share) {
             $clump = $facts->clumps[$i];

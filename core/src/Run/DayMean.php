@@ -14,6 +14,8 @@ final class DayMean
 {
     /** Log growth a day beyond which nothing is foreseen. J. */
     private const MOST = 0.7;
+    /** Log growth within which series to the fifth term stand for exponential and logarithm: they are right to 1e-10 there. */
+    private const SMALL = 0.02;
 
     /** @var array<int, float> log growth of the day before */
     private array $net = [];
@@ -29,9 +31,12 @@ final class DayMean
     {
         $this->before = $masses;
         $means = [];
+        $nets = $this->net;
         foreach ($masses as $i => $mass) {
-            $net = $this->net[$i] ?? 0.0;
-            $means[$i] = $mass * (abs($net) < 1e-6 ? 1.0 : (exp($net) - 1) / $net);
+            $net = $nets[$i] ?? 0.0;
+            $means[$i] = $mass * ($net < self::SMALL && $net > -self::SMALL
+                ? 1 + ($net / 2) * (1 + ($net / 3) * (1 + ($net / 4) * (1 + $net / 5)))
+                : (exp($net) - 1) / $net);
         }
 
         return $means;
@@ -40,9 +45,19 @@ final class DayMean
     /** @param array<int, float> $masses at the day's end */
     public function learn(array $masses): void
     {
+        $before = $this->before;
+        $nets = [];
         foreach ($masses as $i => $mass) {
-            $was = $this->before[$i] ?? 0.0;
-            $this->net[$i] = $was > 0 && $mass > 0 ? max(-self::MOST, min(self::MOST, log($mass / $was))) : 0.0;
+            $was = $before[$i] ?? 0.0;
+            if ($was <= 0 || $mass <= 0) {
+                $nets[$i] = 0.0;
+                continue;
+            }
+            $more = $mass / $was - 1;
+            $nets[$i] = $more < self::SMALL && $more > -self::SMALL
+                ? $more * (1 - $more * (1 / 2 - $more * (1 / 3 - $more * (1 / 4 - $more / 5))))
+                : max(-self::MOST, min(self::MOST, log(1 + $more)));
         }
+        $this->net = $nets;
     }
 }

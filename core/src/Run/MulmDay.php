@@ -22,6 +22,8 @@ final class MulmDay
     private const HOLDING = 1.0;
     /** Share of rotting carbon that goes into the water as tannin. J (0–0.05): leaves and droppings give little. */
     private const TANNIN = 0.01;
+    /** Share of a store that rots in a day at most. J: a guard. */
+    private const IN_A_DAY = 0.7;
 
     /** Learns the day's mean of each store, so that what falls today rots today too. */
     private readonly DayMean $foreseen;
@@ -36,40 +38,30 @@ final class MulmDay
         $p = $this->facts->parameters;
         $means = $this->foreseen->means(self::amounts($s));
         $at = 0;
-        foreach (self::stores($s) as [$store, $rate]) {
-            $rate = self::rate($rate, $p) * $day->theta;
-            $rotted = [];
-            foreach ($store->values() as $held) {
-                $rotted[] = min($rate * $means[$at++], 0.7 * $held);
-            }
-            $gone = new Matter(...$rotted);
-            $store->add($gone, -1.0);
-            $day->ammoniaIn += $gone->nitrogen;
-            $day->ammoniaSteady += $gone->nitrogen;
-            $tannin = self::TANNIN * $gone->carbon;
+        foreach ([[$s->scraps, $p->scrapDecay], [$s->droppings, $p->droppingDecay], [$s->litter, $p->mulmDecay]] as [$store, $rate]) {
+            $rate *= $day->theta;
+            $carbon = min($rate * $means[$at], self::IN_A_DAY * $store->carbon);
+            $nitrogen = min($rate * $means[$at + 1], self::IN_A_DAY * $store->nitrogen);
+            $phosphorus = min($rate * $means[$at + 2], self::IN_A_DAY * $store->phosphorus);
+            $potassium = min($rate * $means[$at + 3], self::IN_A_DAY * $store->potassium);
+            $iron = min($rate * $means[$at + 4], self::IN_A_DAY * $store->iron);
+            $at += 5;
+            $store->carbon -= $carbon;
+            $store->nitrogen -= $nitrogen;
+            $store->phosphorus -= $phosphorus;
+            $store->potassium -= $potassium;
+            $store->iron -= $iron;
+            $day->ammoniaIn += $nitrogen;
+            $day->ammoniaSteady += $nitrogen;
+            $tannin = self::TANNIN * $carbon;
             $s->tannin += $tannin;
-            $day->carbonIn += $gone->carbon - $tannin;
-            $day->rotting += $gone->carbon;
-            $day->oxygenOut += ($gone->carbon - $tannin) * Oxygen::PER_CARBON;
-            $s->phosphorus += $gone->phosphorus;
-            $s->potassium += $gone->potassium;
-            $s->iron += $gone->iron;
+            $day->carbonIn += $carbon - $tannin;
+            $day->rotting += $carbon;
+            $day->oxygenOut += ($carbon - $tannin) * Oxygen::PER_CARBON;
+            $s->phosphorus += $phosphorus;
+            $s->potassium += $potassium;
+            $s->iron += $iron;
         }
-    }
-
-    /** @return list<array{Matter, string}> the stores and the parameter that rots each */
-    private static function stores(State $s): array
-    {
-        return [[$s->scraps, 'scraps'], [$s->droppings, 'droppings'], [$s->litter, 'litter']];
-    }
-
-    private static function rate(string $of, Parameters $p): float
-    {
-        return match ($of) {
-            'scraps' => $p->scrapDecay,
-            'droppings' => $p->droppingDecay,
-            default => $p->mulmDecay,
-        };
     }
 
     /** Iron rusts, and what lies there at the day's end is remembered. */
@@ -82,7 +74,13 @@ final class MulmDay
     /** @return list<float> mg of carbon, nitrogen, phosphorus, potassium and iron in each store, one after another */
     private static function amounts(State $s): array
     {
-        return [...$s->scraps->values(), ...$s->droppings->values(), ...$s->litter->values()];
+        [$scraps, $droppings, $litter] = [$s->scraps, $s->droppings, $s->litter];
+
+        return [
+            $scraps->carbon, $scraps->nitrogen, $scraps->phosphorus, $scraps->potassium, $scraps->iron,
+            $droppings->carbon, $droppings->nitrogen, $droppings->phosphorus, $droppings->potassium, $droppings->iron,
+            $litter->carbon, $litter->nitrogen, $litter->phosphorus, $litter->potassium, $litter->iron,
+        ];
     }
 
     /**

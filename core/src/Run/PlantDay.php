@@ -67,8 +67,8 @@ final class PlantDay
 
     /** @var list<Kind> */
     private readonly array $kinds;
-    /** @var list<bool> whether each clump feeds on the carbon of the air alone */
-    private readonly array $aerial;
+    /** @var array<int, Kind> those of them that may reach the surface and put leaves into the air, by clump */
+    private readonly array $emerging;
     private readonly DayMean $foreseen;
     private readonly DayMean $foreseenNitrogen;
     /** @var array{float, float, float} mg of phosphorus, potassium and iron in the water at daybreak */
@@ -114,8 +114,13 @@ final class PlantDay
         $this->foreseen = new DayMean();
         $this->foreseenNitrogen = new DayMean();
         // In a sealed vessel the air over the water is the water's: its leaves breathe with it.
-        $this->out = array_fill(0, \count($this->kinds), 0.0);
-        $this->aerial = array_map(static fn (ClumpConstants $c): bool => $c->inAir && !$facts->sealed, $facts->clumps);
+        $this->out = array_map(static fn (ClumpConstants $c): float => $c->inAir && !$facts->sealed ? 1.0 : 0.0, $facts->clumps);
+        $this->emerging = array_filter(
+            $this->kinds,
+            fn (Kind $kind, int $i): bool => !$facts->sealed && 0.0 === $this->out[$i] && $kind->height->value >= $facts->depth
+                && (Role::Lily === $kind->role || $kind->role->growsOut()),
+            \ARRAY_FILTER_USE_BOTH,
+        );
     }
 
     /** Takes the day's masses as they stand before anything eats, breathes or grows. */
@@ -123,7 +128,7 @@ final class PlantDay
     {
         $this->minerals = [$s->phosphorus, $s->potassium, $s->iron];
         $this->mean = $this->foreseen->means($s->biomass);
-        foreach ($this->kinds as $i => $kind) {
+        foreach ($this->emerging as $i => $kind) {
             $this->out[$i] = $this->out($s, $i, $kind, $age - $s->plantedOn[$i]);
         }
         $this->meanNitrogen = $this->foreseenNitrogen->means($s->leafNitrogen);
@@ -133,40 +138,46 @@ final class PlantDay
     public function prepare(State $s, Day $day, float $age): float
     {
         $p = $this->facts->parameters;
-        $span = $p->leafNitrogenMost - $p->leafNitrogenLeast;
+        $most = $p->leafNitrogenMost;
+        $least = $p->leafNitrogenLeast;
+        $span = $most - $least;
+        $full = $p->leafNitrogenFull - $least;
         $hours = max(1e-9, $day->lightHours);
-        $crowd = $this->crowding($s);
         // Softened water: most freshwater plants slow down from some 100 mg/L of sodium and stop around 500.
         $salt = max(0.0, min(1.0, 1 - ($s->sodium / $s->volume - self::SALT_FROM) / self::SALT_SPAN));
+        $speed = $p->plantGrowth * $salt;
         $roots = $appetites = 0.0;
-        $want = $rooted = $fromBed = [];
-        $least = $p->leafNitrogenLeast;
-        $full = $p->leafNitrogenFull - $least;
+        $crowd = $this->crowding($day);
+        // Local arrays: a property's element is four times as dear to write.
+        [$means, $nitrogens, $warmth, $plantedOn] = [$this->mean, $this->meanNitrogen, $this->warmth, $s->plantedOn];
+        [$lits, $lights] = [$day->lit, $day->light];
+        $want = $rooted = $fromBed = $fed = $rootAppetite = $appetite = $nodes = [];
         $soiled = $this->facts->soiled;
         $product = $p->structure->product;
         foreach ($this->facts->clumps as $i => $clump) {
-            $b = $this->mean[$i];
-            $since = $age - $s->plantedOn[$i];
-            $quota = $b > 0 ? max(1e-6, $this->meanNitrogen[$i] / $b) : $least;
-            $hunger = max(0.0, ($p->leafNitrogenMost - $quota) / $span);
-            $growth = $clump->growth * $p->plantGrowth * $this->warmth[$i] * $salt * $this->seat($clump, $since);
-            $nitrogen = $this->fed[$i] = $this->nitrogenFed[$i] = max(0.0, min(1.0, ($quota - $least) / $full));
-            $this->shortOf[$i] = 'nitrogen';
-            $want[$i] = $growth * $day->lit[$i] * max(0.0, 1 - $crowd[$i]) * $b * $nitrogen;
-            $most = $p->leafUptake * $growth * $p->leafNitrogenMost * $b * $hunger;
+            $b = $means[$i];
+            $since = $age - $plantedOn[$i];
+            $quota = $b > 0 ? max(1e-6, $nitrogens[$i] / $b) : $least;
+            $hunger = max(0.0, ($most - $quota) / $span);
+            $growth = $clump->growth * $speed * $warmth[$i] * $this->seat($clump, $since);
+            $nitrogen = $fed[] = max(0.0, min(1.0, ($quota - $least) / $full));
+            $want[] = $growth * $lits[$i] * max(0.0, 1 - $crowd[$i]) * $b * $nitrogen;
+            $takes = $p->leafUptake * $growth * $most * $b * $hunger;
             $ramp = $soiled ? $clump->soilReach * $clump->rooted($since) : 0.0;
-            $rooted[$i] = $clump->rootShare * $ramp;
-            $fromBed[$i] = $clump->fromBed * $ramp;
-            $this->rootAppetite[$i] = $most * $rooted[$i];
-            $roots += $this->rootAppetite[$i];
+            $byRoots = $rooted[] = $clump->rootShare * $ramp;
+            $fromBed[] = $clump->fromBed * $ramp;
+            $roots += $rootAppetite[] = $takes * $byRoots;
             // Half speed by night: over a day of h light hours the hourly rate is worked out so that both halves are counted.
-            $this->appetite[$i] = ($most * (1 - $rooted[$i])) / 24;
-            $appetites += $this->appetite[$i];
-            $light = $day->light[$i];
-            $this->node[$i] = CarbonNodes::between(
+            $appetites += $appetite[] = ($takes * (1 - $byRoots)) / 24;
+            $light = $lights[$i];
+            $nodes[] = CarbonNodes::between(
                 $clump->carbonHalf * ($product ? 1.0 : $light / ($clump->halfLight + max(1e-9, $light))),
             );
         }
+        $this->fed = $this->nitrogenFed = $fed;
+        $this->rootAppetite = $rootAppetite;
+        $this->appetite = $appetite;
+        $this->node = $nodes;
         $day->plantAppetite = $appetites;
         $this->rooted = $rooted;
         $this->potential = $this->limited($s, $want, [$fromBed, $rooted, $fromBed]);
@@ -174,15 +185,19 @@ final class PlantDay
         $day->ironDrawn = array_sum($this->fromWater[2]);
         foreach ($s->plantedMass as $i => $mass) {
             // What has not been planted yet wants for nothing.
-            $this->fed[$i] = $mass > 0 ? $this->fed[$i] : 1.0;
+            if ($mass <= 0) {
+                $this->fed[$i] = 1.0;
+            }
         }
         $free = $bicarbonate = [0.0, 0.0, 0.0, 0.0];
+        $out = $this->out;
+        $potential = $this->potential;
         foreach ($this->facts->clumps as $i => $clump) {
-            $carbon = ((1 - $this->out[$i]) * $this->potential[$i] * $p->leafCarbon) / $hours;
+            $carbon = ((1 - $out[$i]) * $potential[$i] * $p->leafCarbon) / $hours;
             if ($carbon <= 0.0) {
                 continue;
             }
-            [$node, $share] = $this->node[$i];
+            [$node, $share] = $nodes[$i];
             $able = $clump->bicarbonate;
             $bicarbonate[$node] += $able * (1 - $share) * $carbon;
             $bicarbonate[$node + 1] += $able * $share * $carbon;
@@ -204,30 +219,33 @@ final class PlantDay
         $perLeaf = $day->plantAppetite > 0 ? $day->plantNitrogen / $day->plantAppetite : 0.0;
         $free = $day->freeShare;
         $both = $day->bicarbonateShare;
+        [$out, $potential, $nodes] = [$this->out, $this->potential, $this->node];
         $grown = [];
         foreach ($this->facts->clumps as $i => $clump) {
-            [$node, $share] = $this->node[$i];
+            [$node, $share] = $nodes[$i];
             $able = $clump->bicarbonate;
             $got =
                 (1 - $able) * ((1 - $share) * $free[$node] + $share * $free[$node + 1]) +
                 $able * ((1 - $share) * $both[$node] + $share * $both[$node + 1]);
-            $inAir = $this->out[$i] * $this->potential[$i];
-            $grown[$i] = $inAir + (1 - $this->out[$i]) * $this->potential[$i] * $got;
+            $inAir = $out[$i] * $potential[$i];
+            $grown[] = $inAir + (1 - $out[$i]) * $potential[$i] * $got;
             $books->carbon += $inAir * $p->leafCarbon;
         }
         $this->draw($s, $grown);
+        [$fed, $nitrogenFed, $rootAppetite, $appetite] = [$this->fed, $this->nitrogenFed, $this->rootAppetite, $this->appetite];
+        [$rooted, $burnt] = [$this->rooted, $this->burnt];
         foreach ($this->facts->clumps as $i => $clump) {
             $growth = $grown[$i];
             $before = $s->leafNitrogen[$i];
-            $s->leafNitrogen[$i] = $before + $perRoot * $this->rootAppetite[$i] + $perLeaf * $this->appetite[$i];
+            $s->leafNitrogen[$i] = $before + $perRoot * $rootAppetite[$i] + $perLeaf * $appetite[$i];
             $s->biomass[$i] += $growth;
             $lost = $this->shed($s, $i, $clump, $age);
             $kept = $s->leafNitrogen[$i] - $before;
-            $couldGrow = $growth / max(self::STARVED, $this->nitrogenFed[$i]);
-            $day->rootNeed += ($growth / max(self::STARVED, $this->fed[$i])) * Growth::LEAF_NITROGEN * $this->rooted[$i];
+            $couldGrow = $growth / max(self::STARVED, $nitrogenFed[$i]);
+            $day->rootNeed += ($growth / max(self::STARVED, $fed[$i])) * Growth::LEAF_NITROGEN * $rooted[$i];
             $day->exported += $kept;
             // Were nitrogen ample, it would grow as light and carbon allow, with leaves as full as leaves usually are.
-            $day->exportable += max($kept, ($couldGrow - $lost - $this->burnt[$i]) * self::AMPLE);
+            $day->exportable += max($kept, ($couldGrow - $lost - $burnt[$i]) * self::AMPLE);
         }
         $this->foreseen->learn($s->biomass);
         $this->foreseenNitrogen->learn($s->leafNitrogen);
@@ -241,29 +259,33 @@ final class PlantDay
     {
         $p = $this->facts->parameters;
         $this->warm($day->celsius);
+        [$grams, $nitrogen, $means, $warmth, $outs, $lits] = [$s->biomass, $s->leafNitrogen, $this->mean, $this->warmth, $this->out, $day->lit];
+        $all = [];
         foreach ($this->facts->clumps as $i => $clump) {
-            $burnt = min(
-                0.5 * $s->biomass[$i],
-                $p->plantRespiration * $clump->growth * $this->warmth[$i] * (0.5 + 0.5 * min(1.0, $day->lit[$i])) * $this->mean[$i],
+            $burnt = $all[] = min(
+                0.5 * $grams[$i],
+                $p->plantRespiration * $clump->growth * $warmth[$i] * (0.5 + 0.5 * min(1.0, $lits[$i])) * $means[$i],
             );
-            $s->biomass[$i] -= $burnt;
-            $this->burnt[$i] = $burnt;
+            $grams[$i] -= $burnt;
             $s->phosphorus += $burnt * $p->leafPhosphorus;
             $s->potassium += $burnt * $p->leafPotassium;
             $s->iron += $burnt * $p->leafIron;
             // A leaf that shrinks holds no more nitrogen than a full one can; the rest leaks out.
-            $excess = $s->leafNitrogen[$i] - $p->leafNitrogenMost * $s->biomass[$i];
+            $excess = $nitrogen[$i] - $p->leafNitrogenMost * $grams[$i];
             if ($excess > 0) {
-                $s->leafNitrogen[$i] -= $excess;
+                $nitrogen[$i] -= $excess;
                 $day->ammoniaIn += $excess;
             }
             $carbon = $burnt * $p->leafCarbon;
             // What stands in the air breathes into it.
-            $out = $this->out[$i];
+            $out = $outs[$i];
             $books->carbon -= $out * $carbon;
             $day->carbonIn += (1 - $out) * $carbon;
             $day->oxygenOut += (1 - $out) * $carbon * Oxygen::PER_CARBON;
         }
+        $s->biomass = $grams;
+        $s->leafNitrogen = $nitrogen;
+        $this->burnt = $all;
     }
 
     private function warm(float $celsius): void
@@ -278,20 +300,14 @@ final class PlantDay
     }
 
     /**
-     * Share of a clump's leaves that are in the air: all of a floater's, a lily's pads, the tops of stems that have reached the surface.
+     * Share of the leaves that are in the air of a clump that may reach it: a lily's pads, the tops of stems that have come to the surface.
      */
     private function out(State $s, int $i, Kind $kind, float $since): float
     {
-        if ($this->facts->sealed) {
-            return 0.0;
-        }
-        if ($this->aerial[$i]) {
-            return 1.0;
-        }
         if (Role::Lily === $kind->role) {
-            return $kind->height->value >= $this->facts->depth ? self::PADS * Growth::ramp($since, self::PADS_FROM, self::PADS_TO) : 0.0;
+            return self::PADS * Growth::ramp($since, self::PADS_FROM, self::PADS_TO);
         }
-        if (!$kind->role->growsOut() || $s->plantedMass[$i] <= 0) {
+        if ($s->plantedMass[$i] <= 0) {
             return 0.0;
         }
         $height = $kind->height->value * Spread::height($this->mean[$i] / $s->plantedMass[$i]);
@@ -306,13 +322,13 @@ final class PlantDay
         $since = $age - $s->plantedOn[$i];
         $rots = $clump->buried ? self::RHIZOME_ROT : 1.0;
         $lost = $rots * $p->plantMortality * $this->warmth[$i] * $clump->growth * $this->mean[$i];
-        [$share, $until] = $this->melt($s, $i, $clump);
-        if ($since >= Growth::MELT_FROM && $since < $until) {
-            $lost += ($share * $s->plantedMass[$i]) / ($until - Growth::MELT_FROM);
+        if ($since >= Growth::MELT_FROM && $since < Growth::MELT_TO) {
+            [$share, $until] = $this->melt($s, $i, $clump);
+            $lost += $since < $until ? ($share * $s->plantedMass[$i]) / ($until - Growth::MELT_FROM) : 0.0;
         }
-        $lost = min($lost, $s->biomass[$i]);
-        if ($s->biomass[$i] - $lost < self::DEAD) {
-            $lost = $s->biomass[$i];
+        $grams = $s->biomass[$i];
+        if ($grams - $lost < self::DEAD) {
+            $lost = $grams;
         }
         if ($lost > 0.0) {
             $s->litter->add($s->leaf($p, $i, $lost));
@@ -361,22 +377,25 @@ final class PlantDay
      *
      * @return list<float>
      */
-    private function crowding(State $s): array
+    private function crowding(Day $day): array
     {
+        $facts = $this->facts;
+        $means = $this->mean;
+        $areas = $day->areas;
         $surface = $floor = 0.0;
-        foreach ($this->facts->clumps as $i => $clump) {
+        foreach ($facts->clumps as $i => $clump) {
             if ($clump->floats) {
-                $surface += $this->mean[$i] / $clump->densest;
+                $surface += $means[$i] / $clump->densest;
             } elseif ($clump->stands) {
-                $floor += $this->mean[$i] / $clump->densest;
+                $floor += $means[$i] / $clump->densest;
             }
         }
-        $surface /= $this->facts->surface * $this->facts->floaterPart;
-        $floor /= self::DENSEST * $this->facts->floor;
+        $surface /= $facts->surface * $facts->floaterPart;
+        $floor /= self::DENSEST * $facts->floor;
         $crowd = [];
-        $early = $this->facts->parameters->structure->earlyRoom;
-        foreach ($this->facts->clumps as $i => $clump) {
-            $mass = $this->mean[$i];
+        $early = $facts->parameters->structure->earlyRoom;
+        foreach ($facts->clumps as $i => $clump) {
+            $mass = $means[$i];
             if ($clump->floats) {
                 $crowd[] = $surface;
                 continue;
@@ -385,8 +404,8 @@ final class PlantDay
                 $crowd[] = $mass / ($clump->densest * $clump->pieces);
                 continue;
             }
-            $radius = sqrt($clump->spread($s->plantedMass[$i] > 0 ? $mass / $s->plantedMass[$i] : 0.0) / \M_PI) + self::REACH;
-            $own = $mass / (self::DENSEST * $clump->densest * min($this->facts->surface, \M_PI * $radius * $radius));
+            $radius = sqrt($areas[$i] / \M_PI) + self::REACH;
+            $own = $mass / (self::DENSEST * $clump->densest * min($facts->surface, \M_PI * $radius * $radius));
             $filled = $clump->stands ? max($floor, $own) : $own;
             $crowd[] = $early ? $filled : $filled * $filled * $filled * $filled;
         }
@@ -398,8 +417,8 @@ final class PlantDay
      * Scarce phosphorus, potassium or iron hold growth back: each clump gets its share of what water and bed can give, and draws on what
      * it has laid by.
      *
-     * @param array<int, float>       $want   g dry
-     * @param list<array<int, float>> $rooted share of phosphorus, potassium and iron that each draws from the bed
+     * @param list<float>       $want   g dry
+     * @param list<list<float>> $rooted share of phosphorus, potassium and iron that each draws from the bed
      *
      * @return list<float>
      */
@@ -407,6 +426,8 @@ final class PlantDay
     {
         $p = $this->facts->parameters;
         $factor = array_fill(0, \count($want), 1.0);
+        $shortOf = array_fill(0, \count($want), 'nitrogen');
+        [$fed, $nitrogenFed, $means, $refill] = [$this->fed, $this->nitrogenFed, $this->mean, $p->reserveRefill];
         $pools = [
             ['phosphorus', $p->leafPhosphorus, $p->reservePhosphorus, $s->phosphorus, $s->soilPhosphorus],
             ['potassium', $p->leafPotassium, $p->reservePotassium, $s->potassium, $s->soilPotassium],
@@ -418,7 +439,7 @@ final class PlantDay
             $laidBy = $s->reserves[$n];
             $byRoots = $rooted[$n];
             foreach ($want as $i => $grams) {
-                $asked = $ask[$i] = max(0.0, $grams * $ratio + $p->reserveRefill * ($reserve * $this->mean[$i] - $laidBy[$i]));
+                $asked = $ask[] = max(0.0, $grams * $ratio + $refill * ($reserve * $means[$i] - $laidBy[$i]));
                 $demand += $asked;
                 $bedDemand += $asked * $byRoots[$i];
             }
@@ -428,25 +449,34 @@ final class PlantDay
             $free = self::drawn($this->minerals[$n], $water - $this->minerals[$n], $rusts, $demand - $bed * $bedDemand);
             foreach ($want as $i => $grams) {
                 $rootShare = $byRoots[$i] * $bed;
-                $fromBed[$i] = $ask[$i] * $rootShare;
-                $fromWater[$i] = $ask[$i] * (1 - $rootShare) * $free;
+                $down = $fromBed[] = $ask[$i] * $rootShare;
+                $up = $fromWater[] = $ask[$i] * (1 - $rootShare) * $free;
                 $need = $grams * $ratio;
-                $got = $need > 0 ? min(1.0, ($fromBed[$i] + $fromWater[$i] + self::LAID_BY * $laidBy[$i]) / $need) : 1.0;
+                if ($need <= 0.0) {
+                    continue;
+                }
                 // Whatever is shortest holds growth; nitrogen has its say already in what is wanted.
+                $got = ($down + $up + self::LAID_BY * $laidBy[$i]) / $need;
                 if ($got < $factor[$i]) {
                     $factor[$i] = $got;
-                    $nitrogen = $this->nitrogenFed[$i];
-                    if ($got * $nitrogen < $this->fed[$i]) {
-                        $this->fed[$i] = $got * $nitrogen;
-                        $this->shortOf[$i] = $got < $nitrogen ? $name : 'nitrogen';
+                    $nitrogen = $nitrogenFed[$i];
+                    if ($got * $nitrogen < $fed[$i]) {
+                        $fed[$i] = $got * $nitrogen;
+                        $shortOf[$i] = $got < $nitrogen ? $name : 'nitrogen';
                     }
                 }
             }
             $this->fromBed[$n] = $fromBed;
             $this->fromWater[$n] = $fromWater;
         }
+        $this->fed = $fed;
+        $this->shortOf = $shortOf;
+        $growth = [];
+        foreach ($want as $i => $grams) {
+            $growth[] = $grams * $factor[$i];
+        }
 
-        return array_map(static fn (float $grams, float $share): float => $grams * $share, array_values($want), $factor);
+        return $growth;
     }
 
     /**

@@ -81,6 +81,7 @@ final class Runner
         $conditions = new Conditions($this->plan);
         $processes = new Processes($facts);
         $trace = new Trace();
+        $rows = [];
         // The first day is run once for nothing, so that what is foreseen from the day before is there from the start: what plants,
         // algae and mulm learn of it is kept, all else is thrown away.
         $this->day(0, clone $state, new MassBalance(), clone $conditions, [], $processes, $step);
@@ -90,27 +91,42 @@ final class Runner
             $tally?->begin($n, $state);
             $quiet = null !== $leap && $this->isQuiet($n, $state, $books, $conditions, $events);
             $day = $this->day($n, $state, $books, $conditions, $events, $processes, $step, $hourly, $tally);
-            $this->ended($trace, $state, $books, $processes, $day, $n, $watch);
+            $rows[] = $this->ended($trace, $state, $books, $processes, $day, $n, $watch);
             $far = $leap?->steady($state, $books, $quiet) ?? 0;
             $last = min($days - 1, $n + $far);
             while ($n < $last && $this->isQuiet($n + 1, $state, $books, $conditions, $events)) {
                 $leap?->day($state, $books);
-                $this->ended($trace, $state, $books, $processes, $day, ++$n, $watch);
+                $rows[] = $this->ended($trace, $state, $books, $processes, $day, ++$n, $watch);
             }
         }
+        $trace->fill($rows);
 
         return $trace;
     }
 
-    /** @param \Closure(int, State, MassBalance): void|null $watch */
-    private function ended(Trace $trace, State $state, MassBalance $books, Processes $processes, Day $day, int $n, ?\Closure $watch): void
+    /**
+     * @param \Closure(int, State, MassBalance): void|null $watch
+     *
+     * @return array<string, float> the day's row of the trace
+     */
+    private function ended(Trace $trace, State $state, MassBalance $books, Processes $processes, Day $day, int $n, ?\Closure $watch): array
     {
         $trace->fed[] = $processes->plants->fed;
         $trace->shortOf[] = $processes->plants->shortOf;
-        $this->note($trace, $state, $day, $n);
+        $trace->clumps[] = $state->biomass;
+        $trace->groups[] = $state->animals;
+        $trace->heads[] = $state->heads;
+        $trace->lit[] = $day->lit;
+        $quotas = [];
+        foreach ($state->biomass as $i => $grams) {
+            $quotas[] = $grams > 0 ? $state->leafNitrogen[$i] / $grams : 0.0;
+        }
+        $trace->quotas[] = $quotas;
         if (null !== $watch) {
             $watch($n, $state, $books);
         }
+
+        return $this->row($state, $day, $n);
     }
 
     /**
@@ -264,6 +280,9 @@ final class Runner
     /** What the plan has come on a day: clumps after the first day, which the state begins with, and groups. */
     private function arrive(RunningTank $tank, int $n): void
     {
+        if (!isset($this->arrivals[$n])) {
+            return;
+        }
         foreach ($this->plan->clumps as $clump) {
             if ($n > 0 && $clump->day === $n) {
                 $tank->plant($clump->id, $clump->pieces);
@@ -368,11 +387,13 @@ final class Runner
         return min(1.0, $grams / self::ALL_TURNED / $this->facts->floor);
     }
 
-    private function note(Trace $trace, State $s, Day $day, int $n): void
+    /** @return array<string, float> by column of the trace */
+    private function row(State $s, Day $day, int $n): array
     {
         $v = $s->volume;
         $facts = $this->facts;
-        $trace->add([
+
+        return [
             'day' => (float) $n,
             'temperature' => $day->celsius,
             'volume' => $v,
@@ -424,11 +445,6 @@ final class Runner
             'ammoniaOxidisers' => $s->ammoniaOxidisers / $facts->filmMost,
             'nitriteOxidisers' => $s->nitriteOxidisers /
                 (($facts->filmMost * $facts->parameters->ammoniaOxidiserRate) / $facts->parameters->nitriteOxidiserRate),
-        ]);
-        $trace->clumps[] = $s->biomass;
-        $trace->groups[] = $s->animals;
-        $trace->heads[] = $s->heads;
-        $trace->lit[] = $day->lit;
-        $trace->quotas[] = array_map(static fn (float $n, float $b): float => $b > 0 ? $n / $b : 0.0, $s->leafNitrogen, $s->biomass);
+        ];
     }
 }

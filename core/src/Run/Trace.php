@@ -94,11 +94,15 @@ final class Trace
         $this->columns = array_fill_keys(array_keys(self::COLUMNS), []);
     }
 
-    /** @param array<string, float> $row */
-    public function add(array $row): void
+    /**
+     * Lays the days of a run out by column, once it is over: day by day it would cost a fifteenth of the run.
+     *
+     * @param list<array<string, float>> $rows one a day, each with all columns
+     */
+    public function fill(array $rows): void
     {
-        foreach ($row as $column => $value) {
-            $this->columns[$column][] = $value;
+        foreach (self::COLUMNS as $column => $unit) {
+            $this->columns[$column] = array_column($rows, $column);
         }
     }
 
