@@ -166,7 +166,7 @@ test('single keys move about the Bench, and can be switched off', async ({ page 
     await expect(page.getByRole('dialog', { name: 'Keys on the Bench' })).toBeVisible();
     await expectAccessible(page);
     await page.getByLabel('Single keys do this').uncheck();
-    await page.getByRole('button', { name: 'Close' }).click();
+    await page.getByRole('button', { name: 'Close', exact: true }).click();
     await page.keyboard.press('a');
     await expect(page.locator('#animals')).not.toHaveAttribute('open', '');
 });

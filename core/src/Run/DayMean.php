@@ -14,8 +14,8 @@ final class DayMean
 {
     /** Log growth a day beyond which nothing is foreseen. J. */
     private const MOST = 0.7;
-    /** Log growth within which series to the fifth term stand for exponential and logarithm: they are right to 1e-10 there. */
-    private const SMALL = 0.02;
+    /** Log growth within which series to the fifth term stand for exponential and logarithm: they are right to 1e-12 there. */
+    private const SMALL = 0.008;
 
     /** @var array<int, float> log growth of the day before */
     private array $net = [];

@@ -259,7 +259,8 @@ final class PlantDay
     {
         $p = $this->facts->parameters;
         $this->warm($day->celsius);
-        [$grams, $nitrogen, $means, $warmth, $outs, $lits] = [$s->biomass, $s->leafNitrogen, $this->mean, $this->warmth, $this->out, $day->lit];
+        [$grams, $nitrogen, $means, $lits] = [$s->biomass, $s->leafNitrogen, $this->mean, $day->lit];
+        [$warmth, $outs] = [$this->warmth, $this->out];
         $all = [];
         foreach ($this->facts->clumps as $i => $clump) {
             $burnt = $all[] = min(

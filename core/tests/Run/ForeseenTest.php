@@ -12,7 +12,7 @@ final class ForeseenTest extends TestCase
     /** What grows by e^k a day has the mean (e^k − 1)/k of its mass at dawn: the integral of e^(kt), by hand. */
     public function testTheMeanOfSteadyGrowth(): void
     {
-        foreach ([0.3, 0.02, -0.2] as $k) {
+        foreach ([0.3, 0.02, 0.0081, 0.0079, 0.001, -0.0079, -0.2] as $k) {
             $foreseen = new DayMean();
             $foreseen->means([2.0]);
             $foreseen->learn([2.0 * exp($k)]);
