@@ -74,57 +74,72 @@ final readonly class AnimalDay
     private static function feed(State $s, Day $day, RunConstants $facts, MassBalance $books, float $food, float $protein): void
     {
         $swimmers = $others = [];
+        $byFirst = $byThen = 0.0;
         foreach ($facts->groups as $i => $group) {
             // A fat animal leaves its food.
             $hunger = max(0.0, min(1.0, (self::FAT - self::condition($s, $group, $i)) / self::FATTENING));
             $appetite = self::APPETITE * $day->theta * $s->animals[$i] * $hunger * $group->eats;
             if ($group->swims) {
-                $swimmers[$i] = $appetite;
+                $byFirst += $swimmers[$i] = $appetite;
             } else {
-                $others[$i] = $appetite;
+                $byThen += $others[$i] = $appetite;
             }
         }
-        $matter = static fn (float $grams): Matter => new Matter(
-            $grams * self::FOOD_CARBON,
-            (new Feed($grams, $protein))->nitrogen(),
-            $grams * $facts->plan->feed->phosphorus,
-            $grams * self::FOOD_POTASSIUM,
-            $grams * $facts->plan->feed->iron,
-        );
-        $given = $matter($food);
+        $gram = new Feed(1.0, $protein);
+        $given = self::food($facts, $gram, $food);
         $books->in($given);
         $day->food += $given->nitrogen;
-        $first = min(self::CAUGHT * $food, array_sum($swimmers));
-        $then = min($food - $first, array_sum($others));
+        $first = min(self::CAUGHT * $food, $byFirst);
+        $then = min($food - $first, $byThen);
         // Swimmers pick up what the bottom leaves.
-        $first += min($food - $first - $then, array_sum($swimmers) - $first);
-        self::eat($s, $day, $swimmers, $first, $protein, $matter($first));
-        self::eat($s, $day, $others, $then, $protein, $matter($then));
-        $s->scraps->add($matter($food - $first - $then));
+        $first += min($food - $first - $then, $byFirst - $first);
+        self::eat($s, $day, $swimmers, $byFirst, $first, $gram, self::food($facts, $gram, $first));
+        self::eat($s, $day, $others, $byThen, $then, $gram, self::food($facts, $gram, $then));
+        $s->scraps->add(self::food($facts, $gram, $food - $first - $then));
     }
 
-    /** @param array<int, float> $appetites g dry by group */
-    private static function eat(State $s, Day $day, array $appetites, float $grams, float $protein, Matter $held): void
+    /** What so many g of food hold, of which one is given. */
+    private static function food(RunConstants $facts, Feed $gram, float $grams): Matter
     {
-        $all = array_sum($appetites);
+        $feed = $facts->plan->feed;
+
+        return new Matter(
+            $grams * self::FOOD_CARBON,
+            $grams * $gram->nitrogen(),
+            $grams * $feed->phosphorus,
+            $grams * self::FOOD_POTASSIUM,
+            $grams * $feed->iron,
+        );
+    }
+
+    /**
+     * @param array<int, float> $appetites g dry by group
+     * @param float             $all       their sum
+     * @param Feed              $gram      of what is eaten
+     */
+    private static function eat(State $s, Day $day, array $appetites, float $all, float $grams, Feed $gram, Matter $held): void
+    {
         if ($grams <= 0.0 || $all <= 0.0) {
             return;
         }
-        $meal = new Feed($grams, $protein);
-        $grown = self::grown($held, $meal->kept() / max(1e-12, $held->nitrogen), 0.5, 1.0);
+        $grown = self::grown($held, $grams * $gram->kept() / max(1e-12, $held->nitrogen), 0.5, 1.0);
+        $each = $grown / $all;
         foreach ($appetites as $i => $appetite) {
-            $s->animals[$i] += ($grown * $appetite) / $all;
+            $s->animals[$i] += $each * $appetite;
         }
-        $day->ammoniaIn += $meal->ammonia();
+        $ammonia = $grams * $gram->ammonia();
+        $day->ammoniaIn += $ammonia;
         $kept = Matter::animal($grown);
         $passed = 0.2 * $held->carbon;
         $s->fat += $held->carbon - $passed - $kept->carbon;
         // Of phosphorus, potassium and iron not kept, half is dissolved and half falls. J.
-        $rest = [($held->phosphorus - $kept->phosphorus) / 2, ($held->potassium - $kept->potassium) / 2, ($held->iron - $kept->iron) / 2];
-        $s->phosphorus += $rest[0];
-        $s->potassium += $rest[1];
-        $s->iron += $rest[2];
-        $s->droppings->add(new Matter($passed, $held->nitrogen - $meal->ammonia() - $kept->nitrogen, ...$rest));
+        $phosphorus = ($held->phosphorus - $kept->phosphorus) / 2;
+        $potassium = ($held->potassium - $kept->potassium) / 2;
+        $iron = ($held->iron - $kept->iron) / 2;
+        $s->phosphorus += $phosphorus;
+        $s->potassium += $potassium;
+        $s->iron += $iron;
+        $s->droppings->add(new Matter($passed, $held->nitrogen - $ammonia - $kept->nitrogen, $phosphorus, $potassium, $iron));
     }
 
     /** g of animal that a meal builds at most, by shares of nitrogen, carbon and the rest that can be kept. */
@@ -149,61 +164,67 @@ final readonly class AnimalDay
     private static function graze(State $s, Day $day, RunConstants $facts): void
     {
         $p = $facts->parameters;
-        $sitting = $drifting = 0.0;
-        $sitters = $filterers = $hunters = [];
+        $sitting = $drifting = $hunting = 0.0;
         foreach ($facts->groups as $i => $group) {
-            $weight = $group->grazes * $s->animals[$i];
+            $grams = $s->animals[$i];
             if ($group->filters) {
-                $filterers[$i] = $weight;
-                $drifting += $weight;
+                $drifting += $group->grazes * $grams;
             } else {
-                $sitters[$i] = $weight;
-                $sitting += $weight;
+                $sitting += $group->grazes * $grams;
             }
-            if ($group->fish) {
-                $hunters[$i] = $s->animals[$i];
-            }
+            $hunting += $group->fish ? $grams : 0.0;
         }
         $each = $p->grazing * $day->theta;
+        $bySitters = $byFilterers = $byHunters = 0.0;
         // Harder to find the less there is: half speed at 0.2 g of film per m², at 1 mg of green water per L, at 2 g C of mulm per m². J.
         $film = $day->algaeMean[Alga::Film->value] + $day->algaeMean[Alga::Diatom->value];
         $eaten = self::taken($each * $sitting, $film, 0.2 * $facts->litSurface);
-        foreach ([Alga::Film->value, Alga::Diatom->value] as $i) {
-            self::grazed(
-                $s,
-                $day,
-                $sitters,
-                AlgaeDay::matter($s, $p, $i, $film > 0 ? min(0.9 * $s->algae[$i], ($eaten * $day->algaeMean[$i]) / $film) : 0.0),
-            );
+        if ($eaten > 0.0) {
+            foreach ([Alga::Film->value, Alga::Diatom->value] as $i) {
+                $grams = min(0.9 * $s->algae[$i], ($eaten * $day->algaeMean[$i]) / $film);
+                $bySitters += self::grazed($s, $day, AlgaeDay::matter($s, $p, $i, $grams));
+            }
         }
         $green = Alga::Drift->value;
-        self::grazed(
-            $s,
-            $day,
-            $filterers,
-            AlgaeDay::matter(
-                $s,
-                $p,
-                $green,
-                min(0.9 * $s->algae[$green], self::taken($each * $drifting, $day->algaeMean[$green], 0.001 * $s->volume)),
-            ),
-        );
-        $half = ((2.0 * 1000) / $p->leafCarbon) * $facts->floor;
-        $left = max(0.0, $each * $sitting - $eaten);
+        $filtered = min(0.9 * $s->algae[$green], self::taken($each * $drifting, $day->algaeMean[$green], 0.001 * $s->volume));
+        if ($filtered > 0.0) {
+            $byFilterers = self::grazed($s, $day, AlgaeDay::matter($s, $p, $green, $filtered));
+        }
         $all = $s->scraps->carbon + $s->droppings->carbon + $s->litter->carbon;
-        if ($all <= 0.0) {
-            return;
-        }
-        $taken = (self::taken($left, $all / $p->leafCarbon, $half) * $p->leafCarbon) / $all;
-        $hunted = (self::taken(self::PREY * $each * array_sum($hunters), $all / $p->leafCarbon, $half) * $p->leafCarbon) / $all;
-        foreach ([$s->scraps, $s->droppings, $s->litter] as $store) {
-            if ($taken > 0.0) {
-                self::grazed($s, $day, $sitters, $store->take($taken));
+        if ($all > 0.0) {
+            $half = ((2.0 * 1000) / $p->leafCarbon) * $facts->floor;
+            $left = max(0.0, $each * $sitting - $eaten);
+            $taken = (self::taken($left, $all / $p->leafCarbon, $half) * $p->leafCarbon) / $all;
+            $hunted = (self::taken(self::PREY * $each * $hunting, $all / $p->leafCarbon, $half) * $p->leafCarbon) / $all;
+            foreach ([$s->scraps, $s->droppings, $s->litter] as $store) {
+                if ($taken > 0.0) {
+                    $bySitters += self::grazed($s, $day, $store->take($taken));
+                }
+                if ($hunted > 0.0) {
+                    $byHunters += self::grazed($s, $day, $store->take($hunted));
+                }
             }
-            if ($hunted > 0.0) {
-                self::grazed($s, $day, $hunters, $store->take($hunted));
-            }
         }
+        self::shareOut($s, $facts, [$sitting, $bySitters], [$drifting, $byFilterers], [$hunting, $byHunters]);
+    }
+
+    /**
+     * Grazers grow by their appetites.
+     *
+     * @param array{float, float} $sitters   g of them by what each grazes, and g by which they grew
+     * @param array{float, float} $filterers the same
+     * @param array{float, float} $hunters   g of them, and g by which they grew
+     */
+    private static function shareOut(State $s, RunConstants $facts, array $sitters, array $filterers, array $hunters): void
+    {
+        $perSitter = $sitters[0] > 0.0 ? $sitters[1] / $sitters[0] : 0.0;
+        $perFilterer = $filterers[0] > 0.0 ? $filterers[1] / $filterers[0] : 0.0;
+        $perHunter = $hunters[0] > 0.0 ? $hunters[1] / $hunters[0] : 0.0;
+        $animals = $s->animals;
+        foreach ($facts->groups as $i => $group) {
+            $animals[$i] *= 1 + ($group->filters ? $perFilterer : $perSitter) * $group->grazes + ($group->fish ? $perHunter : 0.0);
+        }
+        $s->animals = $animals;
     }
 
     /** g that grazers get of what there is: never more than half of it in a day. */
@@ -212,30 +233,26 @@ final readonly class AnimalDay
         return $there > 0 ? min(0.5 * $there, ($appetite * $there) / ($half + $there)) : 0.0;
     }
 
-    /** @param array<int, float> $weights what each group takes of it */
-    private static function grazed(State $s, Day $day, array $weights, Matter $meal): void
+    /** g that grazers grow by a meal; what they neither keep, breathe nor excrete falls as droppings. */
+    private static function grazed(State $s, Day $day, Matter $meal): float
     {
-        $all = array_sum($weights);
         if ($meal->carbon <= 0) {
-            return;
-        }
-        if ($all <= 0) {
-            $s->droppings->add($meal);
-
-            return;
+            return 0.0;
         }
         $grown = self::grown($meal, self::GRAZED_KEPT, 0.4, 0.5);
-        foreach ($weights as $i => $weight) {
-            $s->animals[$i] += ($grown * $weight) / $all;
-        }
         $excreted = self::GRAZED_EXCRETED * $meal->nitrogen;
         $day->ammoniaIn += $excreted;
-        $breathed = 0.7 * $meal->carbon - $grown * MassBalance::ANIMAL_CARBON;
+        $kept = $grown * MassBalance::ANIMAL_CARBON;
+        $breathed = 0.7 * $meal->carbon - $kept;
         self::breathe($day, $breathed);
-        $meal->add(Matter::animal($grown), -1.0);
-        $meal->nitrogen -= $excreted;
-        $meal->carbon -= $breathed;
-        $s->droppings->add($meal);
+        $droppings = $s->droppings;
+        $droppings->carbon += $meal->carbon - $kept - $breathed;
+        $droppings->nitrogen += $meal->nitrogen - $grown * MassBalance::ANIMAL_NITROGEN - $excreted;
+        $droppings->phosphorus += $meal->phosphorus - $grown * MassBalance::ANIMAL_PHOSPHORUS;
+        $droppings->potassium += $meal->potassium - $grown * MassBalance::ANIMAL_POTASSIUM;
+        $droppings->iron += $meal->iron - $grown * MassBalance::ANIMAL_IRON;
+
+        return $grown;
     }
 
     /** What rest and swimming cost: carbon that was eaten, and a little of the body itself, less of it the leaner. */
@@ -245,16 +262,19 @@ final readonly class AnimalDay
         $needs = $burnt = 0.0;
         $breath = ((self::ROUTINE * $facts->parameters->animalBreath * 24) / Oxygen::PER_CARBON) * $warmth;
         $basal = $facts->parameters->animalBasal * $warmth;
+        $animals = $s->animals;
         foreach ($facts->groups as $i => $group) {
-            if ($s->animals[$i] <= 0) {
+            $grams = $animals[$i];
+            if ($grams <= 0) {
                 continue;
             }
             $spared = max(self::SPARED, min(1.0, self::condition($s, $group, $i) / self::SPARES_FROM));
-            $needs += $breath * $group->breathes * $s->animals[$i];
-            $lost = (1 - exp(-$basal * $spared * $group->burns)) * $s->animals[$i];
-            $s->animals[$i] -= $lost;
+            $needs += $breath * $group->breathes * $grams;
+            $lost = (1 - exp(-$basal * $spared * $group->burns)) * $grams;
+            $animals[$i] = $grams - $lost;
             $burnt += $lost;
         }
+        $s->animals = $animals;
         $body = Matter::animal($burnt);
         $day->ammoniaIn += $body->nitrogen;
         $s->phosphorus += $body->phosphorus;

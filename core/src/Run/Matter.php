@@ -45,8 +45,18 @@ final class Matter
     /** Takes a share (0–1) of it out, and hands it over. */
     public function take(float $share): self
     {
-        $part = $this->times($share);
-        $this->add($part, -1.0);
+        $part = new self(
+            $share * $this->carbon,
+            $share * $this->nitrogen,
+            $share * $this->phosphorus,
+            $share * $this->potassium,
+            $share * $this->iron,
+        );
+        $this->carbon -= $part->carbon;
+        $this->nitrogen -= $part->nitrogen;
+        $this->phosphorus -= $part->phosphorus;
+        $this->potassium -= $part->potassium;
+        $this->iron -= $part->iron;
 
         return $part;
     }
