@@ -48,7 +48,8 @@ final readonly class Shade
             [$xs[], $zs[], $radii[], $takes[]] = [$x, $z, $radius, $held];
             ++$count;
             // On the floor shades lie one over another by chance.
-            $through += log(1 - min(0.999, ($held * $area) / $surface));
+            $shaded = ($held * $area) / $surface;
+            $through += log(1 - ($shaded < 0.999 ? $shaded : 0.999));
         }
 
         return [$light, exp($through)];

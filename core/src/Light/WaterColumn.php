@@ -20,6 +20,6 @@ final class WaterColumn
     /** Share of the light that is left at a depth in m (Beer–Lambert). */
     public static function transmission(float $depth, float $attenuation = self::ATTENUATION): float
     {
-        return exp(-$attenuation * max(0.0, $depth));
+        return $depth > 0.0 ? exp(-$attenuation * $depth) : 1.0;
     }
 }

@@ -37,9 +37,9 @@ final class Growth
      */
     public static function lightFactor(float $half, float $compensation, float $flux, float $hours): float
     {
-        $over = max(0.0, $flux - $compensation);
+        $over = $flux - $compensation;
 
-        return (($over / ($half + $over)) * min($hours, 18.0)) / 12;
+        return $over > 0.0 ? ($over / ($half + $over)) * ($hours < 18.0 ? $hours : 18.0) / 12 : 0.0;
     }
 
     public static function temperatureFactor(float $celsius): float

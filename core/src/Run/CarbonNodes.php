@@ -17,7 +17,8 @@ final class CarbonNodes
     public const SECOND = 0.3;
     public const THIRD = 0.9;
     public const FOURTH = 2.7;
-    private const RATIO = 3.0;
+    /** ln 3: each node is three times the one below. */
+    private const LOG_RATIO = 1.0986122886681098;
 
     /**
      * @param float $half mg CO2/L of half saturation
@@ -26,8 +27,14 @@ final class CarbonNodes
      */
     public static function between(float $half): array
     {
-        $place = log(max(self::FIRST, min(self::FOURTH, $half)) / self::FIRST) / log(self::RATIO);
-        $node = min(2, (int) $place);
+        if ($half <= self::FIRST) {
+            return [0, 0.0];
+        }
+        if ($half >= self::FOURTH) {
+            return [2, 1.0];
+        }
+        $place = log($half / self::FIRST) / self::LOG_RATIO;
+        $node = $place < 1.0 ? 0 : ($place < 2.0 ? 1 : 2);
 
         return [$node, $place - $node];
     }

@@ -21,6 +21,8 @@ final readonly class ClumpConstants
 {
     /** m of soil under a clump with which its roots find all that they can use. J (0.5–2 cm). */
     private const ENOUGH_SOIL = 0.01;
+    /** How much of its growth a plant that lives by its roots loses without soil under it. J (0.3–0.7). */
+    private const WANTS_SOIL = 0.5;
     /** d⁻¹ of growth from which a house plant is a vine. J. */
     private const VINE = 0.03;
     /** Share of its phosphorus and iron that a rooted plant takes from the bed. M: Carignan & Kalff (1980), Science 207: nearly all. */
@@ -33,9 +35,10 @@ final readonly class ClumpConstants
     /** Floats on the surface; stands in the floor. */
     public bool $floats;
     public bool $stands;
-    /** Its leaves are in air, and how well it thrives as it is kept there. */
+    /** Its leaves are in air. */
     public bool $inAir;
-    public float $thrives;
+    /** Factor on its growth of how well it thrives as it is kept there, and of the soil that its roots find. */
+    public float $seated;
     /** d⁻¹. */
     public float $growth;
     /** µmol/m²/s at which it grows at half speed, and below which it does not. */
@@ -72,7 +75,6 @@ final readonly class ClumpConstants
         $this->floats = $kind->role->coversSurface();
         $this->stands = $clump->standsOnFloor();
         $this->inAir = $clump->hasLeavesInAir();
-        $this->thrives = $clump->emersion->thrives();
         $this->growth = $kind->growth->value;
         $this->halfLight = $kind->halfLight->value;
         $this->compensation = $p->lightCompensation * $this->halfLight;
@@ -85,6 +87,7 @@ final readonly class ClumpConstants
         $this->densest = $kind->densest->value;
         $this->pieces = $clump->pieces;
         $this->soilReach = $clump->seat->hasSoil() ? 1.0 : min(1.0, $plan->soilUnder($clump) / self::ENOUGH_SOIL);
+        $this->seated = $clump->emersion->thrives() * (1 - self::WANTS_SOIL * $this->rootShare * (1 - $this->soilReach));
         // Roots that must first span the water take so much longer. J: vines some 1 cm a day, trees a third of that.
         [$this->rootsFrom, $this->rootsTo] = match (true) {
             !$this->house => [Growth::ROOTS_FROM, Growth::ROOTS_TO],
@@ -100,7 +103,11 @@ final readonly class ClumpConstants
     /** Share (0–1) of the way that its roots have come, so many days after planting. */
     public function rooted(float $since): float
     {
-        return max(0.0, min(1.0, ($since - $this->rootsFrom) / ($this->rootsTo - $this->rootsFrom)));
+        if ($since <= $this->rootsFrom) {
+            return 0.0;
+        }
+
+        return $since < $this->rootsTo ? ($since - $this->rootsFrom) / ($this->rootsTo - $this->rootsFrom) : 1.0;
     }
 
     /** m² that it covers when it has grown so many times. */

@@ -29,8 +29,6 @@ final class PlantDay
     private const SOIL_SHARE = 0.02;
     /** g dry below which a clump counts as dead. J. */
     private const DEAD = 1e-4;
-    /** How much of its growth a plant that lives by its roots loses without soil under it. J (0.3–0.7). */
-    private const WANTS_SOIL = 0.5;
     /** Growth of a house plant until its roots have come down. C: it stands and yellows; J (0–0.3). */
     private const STANDS = 0.15;
     /** Growth of what is buried that must not be, and how many times faster it rots. J; the rule itself C. */
@@ -157,11 +155,13 @@ final class PlantDay
         foreach ($this->facts->clumps as $i => $clump) {
             $b = $means[$i];
             $since = $age - $plantedOn[$i];
-            $quota = $b > 0 ? max(1e-6, $nitrogens[$i] / $b) : $least;
-            $hunger = max(0.0, ($most - $quota) / $span);
+            $quota = $b > 0 ? $nitrogens[$i] / $b : $least;
+            $hunger = $quota < $most ? ($most - $quota) / $span : 0.0;
             $growth = $clump->growth * $speed * $warmth[$i] * $this->seat($clump, $since);
-            $nitrogen = $fed[] = max(0.0, min(1.0, ($quota - $least) / $full));
-            $want[] = $growth * $lits[$i] * max(0.0, 1 - $crowd[$i]) * $b * $nitrogen;
+            $nitrogen = ($quota - $least) / $full;
+            $nitrogen = $fed[] = $nitrogen > 1.0 ? 1.0 : ($nitrogen > 0.0 ? $nitrogen : 0.0);
+            $room = 1 - $crowd[$i];
+            $want[] = $room > 0.0 ? $growth * $lits[$i] * $room * $b * $nitrogen : 0.0;
             $takes = $p->leafUptake * $growth * $most * $b * $hunger;
             $ramp = $soiled ? $clump->soilReach * $clump->rooted($since) : 0.0;
             $byRoots = $rooted[] = $clump->rootShare * $ramp;
@@ -171,7 +171,7 @@ final class PlantDay
             $appetites += $appetite[] = ($takes * (1 - $byRoots)) / 24;
             $light = $lights[$i];
             $nodes[] = CarbonNodes::between(
-                $clump->carbonHalf * ($product ? 1.0 : $light / ($clump->halfLight + max(1e-9, $light))),
+                $clump->carbonHalf * ($product ? 1.0 : $light / ($clump->halfLight + $light)),
             );
         }
         $this->fed = $this->nitrogenFed = $fed;
@@ -241,11 +241,14 @@ final class PlantDay
             $s->biomass[$i] += $growth;
             $lost = $this->shed($s, $i, $clump, $age);
             $kept = $s->leafNitrogen[$i] - $before;
-            $couldGrow = $growth / max(self::STARVED, $nitrogenFed[$i]);
-            $day->rootNeed += ($growth / max(self::STARVED, $fed[$i])) * Growth::LEAF_NITROGEN * $rooted[$i];
+            $hadNitrogen = $nitrogenFed[$i];
+            $couldGrow = $growth / ($hadNitrogen > self::STARVED ? $hadNitrogen : self::STARVED);
+            $had = $fed[$i];
+            $day->rootNeed += ($growth / ($had > self::STARVED ? $had : self::STARVED)) * Growth::LEAF_NITROGEN * $rooted[$i];
             $day->exported += $kept;
             // Were nitrogen ample, it would grow as light and carbon allow, with leaves as full as leaves usually are.
-            $day->exportable += max($kept, ($couldGrow - $lost - $burnt[$i]) * self::AMPLE);
+            $ample = ($couldGrow - $lost - $burnt[$i]) * self::AMPLE;
+            $day->exportable += $ample > $kept ? $ample : $kept;
         }
         $this->foreseen->learn($s->biomass);
         $this->foreseenNitrogen->learn($s->leafNitrogen);
@@ -261,12 +264,13 @@ final class PlantDay
         $this->warm($day->celsius);
         [$grams, $nitrogen, $means, $lits] = [$s->biomass, $s->leafNitrogen, $this->mean, $day->lit];
         [$warmth, $outs] = [$this->warmth, $this->out];
+        $breath = $p->plantRespiration;
         $all = [];
         foreach ($this->facts->clumps as $i => $clump) {
-            $burnt = $all[] = min(
-                0.5 * $grams[$i],
-                $p->plantRespiration * $clump->growth * $warmth[$i] * (0.5 + 0.5 * min(1.0, $lits[$i])) * $means[$i],
-            );
+            $lit = $lits[$i];
+            $burnt = $breath * $clump->growth * $warmth[$i] * (0.5 + 0.5 * ($lit < 1.0 ? $lit : 1.0)) * $means[$i];
+            $half = 0.5 * $grams[$i];
+            $burnt = $all[] = $burnt < $half ? $burnt : $half;
             $grams[$i] -= $burnt;
             $s->phosphorus += $burnt * $p->leafPhosphorus;
             $s->potassium += $burnt * $p->leafPotassium;
@@ -355,7 +359,7 @@ final class PlantDay
      */
     private function seat(ClumpConstants $clump, float $since): float
     {
-        $hungry = $clump->thrives * (1 - self::WANTS_SOIL * $clump->rootShare * (1 - $clump->soilReach));
+        $hungry = $clump->seated;
         if ($clump->house) {
             // Roots made in soil must be made anew in water, and then reach the bed.
             $hungry *= self::STANDS + (1 - self::STANDS) * $clump->rooted($since);
@@ -406,8 +410,9 @@ final class PlantDay
                 continue;
             }
             $radius = sqrt($areas[$i] / \M_PI) + self::REACH;
-            $own = $mass / (self::DENSEST * $clump->densest * min($facts->surface, \M_PI * $radius * $radius));
-            $filled = $clump->stands ? max($floor, $own) : $own;
+            $disc = \M_PI * $radius * $radius;
+            $own = $mass / (self::DENSEST * $clump->densest * ($disc < $facts->surface ? $disc : $facts->surface));
+            $filled = $clump->stands && $floor > $own ? $floor : $own;
             $crowd[] = $early ? $filled : $filled * $filled * $filled * $filled;
         }
 
@@ -440,7 +445,8 @@ final class PlantDay
             $laidBy = $s->reserves[$n];
             $byRoots = $rooted[$n];
             foreach ($want as $i => $grams) {
-                $asked = $ask[] = max(0.0, $grams * $ratio + $refill * ($reserve * $means[$i] - $laidBy[$i]));
+                $asked = $grams * $ratio + $refill * ($reserve * $means[$i] - $laidBy[$i]);
+                $asked = $ask[] = $asked > 0.0 ? $asked : 0.0;
                 $demand += $asked;
                 $bedDemand += $asked * $byRoots[$i];
             }

@@ -31,6 +31,6 @@ final readonly class Calcite
      */
     public function saturation(float $hydrogen, float $alkalinity, float $calcium): float
     {
-        return $this->perProduct * $calcium * max(0.0, $alkalinity) / (1 + 2 * $this->k2 / $hydrogen) / $hydrogen;
+        return $alkalinity > 0.0 ? $this->perProduct * $calcium * $alkalinity / (1 + 2 * $this->k2 / $hydrogen) / $hydrogen : 0.0;
     }
 }
