@@ -45,10 +45,21 @@ final class AlgaeDay
     /** @var array<int, float> g dry, mean of the day */
     public array $mean = [];
 
+    /** @var array<int, float> d⁻¹ of each */
+    private readonly array $growth;
+    /** @var array<int, float> */
+    private readonly array $mortality;
+    /** @var array<int, float> µmol/m²/s */
+    private readonly array $halfLight;
+
     public function __construct(private readonly RunConstants $facts)
     {
+        $p = $facts->parameters;
         $this->foreseen = new DayMean();
         $this->foreseenNitrogen = new DayMean();
+        $this->growth = array_map(static fn (Alga $alga): float => $alga->growth($p), Alga::cases());
+        $this->mortality = array_map(static fn (Alga $alga): float => $alga->mortality($p), Alga::cases());
+        $this->halfLight = array_map(static fn (Alga $alga): float => $alga->halfLight($p), Alga::cases());
     }
 
     /** Takes the day's masses as they stand before anything eats, breathes or grows; spores come first. */
@@ -75,36 +86,38 @@ final class AlgaeDay
             (0.5 * MulmDay::ironMean($s, $day->ironAtDawn, $day->ironDrawn)) / max(1e-9, $whole * $p->leafIron),
             (0.5 * $s->potassium) / max(1e-9, $whole * $p->leafPotassium),
         );
-        $day->fixAlgae = $day->algaeAppetite = 0.0;
-        foreach (Alga::cases() as $alga) {
-            $i = $alga->value;
-            $quota = $this->mean[$i] > 0 ? $this->meanNitrogen[$i] / $this->mean[$i] : $p->leafNitrogenPlanted;
-            $fed = max(0.0, ($quota - $p->leafNitrogenLeast) / ($p->leafNitrogenFull - $p->leafNitrogenLeast));
-            $light = Alga::Drift === $alga ? $day->driftLight : $day->algaeLight;
-            $rate =
-                (($alga->growth($p) * $day->theta * $light) / ($alga->halfLight($p) + $light)) *
-                $length *
-                min(1.0, $fed) *
-                $this->room($s, $alga) *
-                $rest;
-            if (Alga::Diatom === $alga) {
-                $silicon = $s->silicon / $s->volume;
+        [$drift, $diatom] = [Alga::Drift->value, Alga::Diatom->value];
+        $means = $this->mean;
+        $full = $p->leafNitrogenFull - $p->leafNitrogenLeast;
+        $silicon = $s->silicon / $s->volume;
+        // Film and diatoms share what is lit; green water shades itself.
+        $lit = 1 - ($s->algae[Alga::Film->value] + $s->algae[$diatom]) / ($p->algaeDensest * $this->facts->litSurface);
+        $open = 1 - (1000 * $s->algae[$drift]) / $s->volume / self::GREENEST;
+        $fixes = $appetites = 0.0;
+        $potential = $appetite = [];
+        foreach ($this->growth as $i => $growth) {
+            $mean = $means[$i];
+            $quota = $mean > 0 ? $this->meanNitrogen[$i] / $mean : $p->leafNitrogenPlanted;
+            $fed = max(0.0, min(1.0, ($quota - $p->leafNitrogenLeast) / $full));
+            $light = $drift === $i ? $day->driftLight : $day->algaeLight;
+            $room = $drift === $i ? $open : $lit;
+            $rate = $room > 0.0 ? (($growth * $day->theta * $light) / ($this->halfLight[$i] + $light)) * $length * $fed * $room * $rest : 0.0;
+            if ($diatom === $i) {
                 $rate *= $silicon / (self::HALF_SILICON + $silicon);
             }
-            $this->potential[$i] = min($rate, 2.0) * $this->mean[$i];
+            $grows = $potential[] = min($rate, 2.0) * $mean;
             // They fill up within a day: hunger fades as fast as what they met with yesterday lets them, exactly.
-            $fills = (self::UPTAKE * $alga->growth($p) * $day->theta * $p->leafNitrogenMost) / $span;
+            $fills = (self::UPTAKE * $growth * $day->theta * $p->leafNitrogenMost) / $span;
             $fading = $fills * $this->met;
             $holds = $s->algae[$i] > 0 ? $s->algaeNitrogen[$i] / $s->algae[$i] : $p->leafNitrogenPlanted;
-            $this->appetite[$i] =
-                ($fills *
-                    $this->mean[$i] *
-                    max(0.0, $p->leafNitrogenMost - $holds) *
-                    ($fading > 1e-6 ? (1 - exp(-$fading)) / $fading : 1.0)) /
-                24;
-            $day->algaeAppetite += $this->appetite[$i];
-            $day->fixAlgae += ($this->potential[$i] * $p->leafCarbon) / max(1e-9, $day->lightHours);
+            $appetites += $appetite[] =
+                ($fills * $mean * max(0.0, $p->leafNitrogenMost - $holds) * ($fading > 1e-6 ? (1 - exp(-$fading)) / $fading : 1.0)) / 24;
+            $fixes += ($grows * $p->leafCarbon) / max(1e-9, $day->lightHours);
         }
+        $this->potential = $potential;
+        $this->appetite = $appetite;
+        $day->algaeAppetite = $appetites;
+        $day->fixAlgae = $fixes;
     }
 
     /** Books what the day brought. */
@@ -135,13 +148,13 @@ final class AlgaeDay
         $s->potassium -= $sum * $share * $p->leafPotassium;
         $s->iron -= $sum * $share * $p->leafIron;
         $s->silicon -= $grown[Alga::Diatom->value] * $share * $p->diatomSilicon;
-        foreach (Alga::cases() as $alga) {
-            $i = $alga->value;
-            $s->algaeNitrogen[$i] += $day->algaeAppetite > 0 ? ($day->algaeNitrogen * $this->appetite[$i]) / $day->algaeAppetite : 0.0;
+        // Those that eat and kill algae unseen come after them.
+        $eaten = $day->theta * (self::UNSEEN_AT_FIRST + (1 - self::UNSEEN_AT_FIRST) * min(1.0, $age / self::UNSEEN_DAYS));
+        $met = $day->algaeAppetite > 0 ? $day->algaeNitrogen / $day->algaeAppetite : 0.0;
+        foreach ($this->mortality as $i => $mortality) {
+            $s->algaeNitrogen[$i] += $met * $this->appetite[$i];
             $s->algae[$i] += $grown[$i] * $share;
-            // Those that eat and kill algae unseen come after them.
-            $eaten = self::UNSEEN_AT_FIRST + (1 - self::UNSEEN_AT_FIRST) * min(1.0, $age / self::UNSEEN_DAYS);
-            $lost = min(0.9 * $s->algae[$i], $alga->mortality($p) * $eaten * $day->theta * max(0.0, $this->mean[$i] - self::DEAD));
+            $lost = min(0.9 * $s->algae[$i], $mortality * $eaten * max(0.0, $this->mean[$i] - self::DEAD));
             $s->litter->add(self::matter($s, $p, $i, $lost));
         }
         $this->foreseen->learn($s->algae);
@@ -168,9 +181,8 @@ final class AlgaeDay
     public function breathe(State $s, Day $day): void
     {
         $p = $this->facts->parameters;
-        foreach (Alga::cases() as $alga) {
-            $i = $alga->value;
-            $burnt = min(0.5 * $s->algae[$i], $p->algaeRespiration * $day->theta * $this->mean[$i]);
+        foreach ($this->mean as $i => $mean) {
+            $burnt = min(0.5 * $s->algae[$i], $p->algaeRespiration * $day->theta * $mean);
             $s->algae[$i] -= $burnt;
             $s->phosphorus += $burnt * $p->leafPhosphorus;
             $s->potassium += $burnt * $p->leafPotassium;
@@ -189,9 +201,8 @@ final class AlgaeDay
     private function seed(State $s, MassBalance $books): void
     {
         $p = $this->facts->parameters;
-        foreach (Alga::cases() as $alga) {
-            $i = $alga->value;
-            $missing = self::SPORES[$i] * $this->facts->litSurface - $s->algae[$i];
+        foreach (self::SPORES as $i => $spores) {
+            $missing = $spores * $this->facts->litSurface - $s->algae[$i];
             if ($missing > 0) {
                 $s->algae[$i] += $missing;
                 $s->algaeNitrogen[$i] += $missing * $p->leafNitrogenPlanted;
@@ -204,17 +215,5 @@ final class AlgaeDay
                 );
             }
         }
-    }
-
-    /** Share (0–1) of their room that is still free: film and diatoms share what is lit. */
-    private function room(State $s, Alga $alga): float
-    {
-        $filled =
-            Alga::Drift === $alga
-                ? (1000 * $s->algae[$alga->value]) / $s->volume / self::GREENEST
-                : ($s->algae[Alga::Film->value] + $s->algae[Alga::Diatom->value]) /
-                    ($this->facts->parameters->algaeDensest * $this->facts->litSurface);
-
-        return max(0.0, 1 - $filled);
     }
 }

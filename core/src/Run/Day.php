@@ -24,6 +24,8 @@ final class Day
     public float $lampShare = 0.0;
     /** PPFD on the water, µmol/m²/s. */
     public float $surfaceLight = 0.0;
+    /** L that dry up. */
+    public float $evaporated = 0.0;
     /** Share of the surface under floaters; above 1 they lie in layers. */
     public float $mat = 0.0;
     public float $cover = 0.0;

@@ -215,7 +215,8 @@ final class Runner
         $day->algaeMean = $algae->mean;
         $day->steps = $this->steps["$day->lightHours $day->pause"] ??= self::steps($day, $step);
         $processes->light->fall($state, $day, $plants->mean);
-        WaterKeeping::evaporate($state, $facts, $day->celsius, $n);
+        $day->evaporated = WaterKeeping::evaporation($facts, $day->celsius, $n);
+        WaterKeeping::evaporate($state, $facts, $day->evaporated);
         WaterKeeping::rain($state, $facts, $books);
         if ($n >= $conditions->awayUntil) {
             WaterKeeping::topUp($state, $facts, $books, $conditions->topUp);
@@ -435,7 +436,7 @@ final class Runner
             'exportable' => $day->exportable,
             'rootNeed' => $day->rootNeed,
             'denitrified' => $day->denitrified,
-            'evaporated' => WaterKeeping::evaporation($facts, $day->celsius, $n),
+            'evaporated' => $day->evaporated,
             'leak' => $day->bedOut,
             'plants' => array_sum($s->biomass),
             'cover' => $day->cover,

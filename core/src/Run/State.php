@@ -210,19 +210,23 @@ final class State
         }
         $share = min(1.0, $grams / $held);
         $grams = $share * $held;
-        $part = new Matter(
-            $grams * $p->leafCarbon,
-            $share * $this->leafNitrogen[$clump],
-            $grams * $p->leafPhosphorus + $share * $this->reserves[0][$clump],
-            $grams * $p->leafPotassium + $share * $this->reserves[1][$clump],
-            $grams * $p->leafIron + $share * $this->reserves[2][$clump],
-        );
-        $this->biomass[$clump] -= $grams;
-        $this->leafNitrogen[$clump] *= 1 - $share;
-        foreach ([0, 1, 2] as $element) {
-            $this->reserves[$element][$clump] *= 1 - $share;
-        }
+        $nitrogen = $this->leafNitrogen[$clump];
+        $phosphorus = $this->reserves[0][$clump];
+        $potassium = $this->reserves[1][$clump];
+        $iron = $this->reserves[2][$clump];
+        $left = 1 - $share;
+        $this->biomass[$clump] = $held - $grams;
+        $this->leafNitrogen[$clump] = $left * $nitrogen;
+        $this->reserves[0][$clump] = $left * $phosphorus;
+        $this->reserves[1][$clump] = $left * $potassium;
+        $this->reserves[2][$clump] = $left * $iron;
 
-        return $part;
+        return new Matter(
+            $grams * $p->leafCarbon,
+            $share * $nitrogen,
+            $grams * $p->leafPhosphorus + $share * $phosphorus,
+            $grams * $p->leafPotassium + $share * $potassium,
+            $grams * $p->leafIron + $share * $iron,
+        );
     }
 }

@@ -68,9 +68,9 @@ final class WaterKeeping
     }
 
     /** Water leaves as vapour; what was dissolved in it stays. At a tenth of its volume a tank counts as dry and loses no more. */
-    public static function evaporate(State $s, RunConstants $facts, float $celsius, int $day): void
+    public static function evaporate(State $s, RunConstants $facts, float $litres): void
     {
-        $s->volume -= min(0.2 * $s->volume, self::evaporation($facts, $celsius, $day), max(0.0, $s->volume - self::DRY * $facts->volume));
+        $s->volume -= min(0.2 * $s->volume, $litres, max(0.0, $s->volume - self::DRY * $facts->volume));
     }
 
     /** What has dried up is made up, and brings its minerals. */
