@@ -7,7 +7,7 @@ declare(strict_types=1);
  */
 
 use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Margin\Helps;
+use Olvek\Core\Margin\RemedySearch;
 use Olvek\Core\Margin\Judge;
 use Olvek\Command\BandPieces;
 use Olvek\Command\Processes;
@@ -83,7 +83,7 @@ foreach ([3, 6, 12, 24] as $clumps) {
 }
 printf(
     "core: a help panel (nitrite)   median %7.1f ms\n",
-    median(static fn() => (new Helps($editor))->for($plan, 'nitrite', UnitSystem::Metric), 3),
+    median(static fn() => (new RemedySearch($editor))->for($plan, 'nitrite', UnitSystem::Metric), 3),
 );
 printf(
     "core: solve for stock          median %7.1f ms\n",

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * How far the run's hourly loop stands from the same loop in C, -O2 (bench/hours.c). A full plan's year gives the days; both go through the
+ * same ones, what comes out is compared, and the medians of one run are printed with their ratio.
+ */
+
+use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Change\Editor;
+use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Run\Conditions;
+use Olvek\Core\Run\Day;
+use Olvek\Core\Run\Hours\CarbonBalance;
+use Olvek\Core\Run\Hours\Colonies;
+use Olvek\Core\Run\Hours\Fixation;
+use Olvek\Core\Run\Hours\Lime;
+use Olvek\Core\Run\Hours\NitrogenChain;
+use Olvek\Core\Run\Hours\OxygenBalance;
+use Olvek\Core\Run\Hours\WaterHours;
+use Olvek\Core\Run\MassBalance;
+use Olvek\Core\Run\Processes;
+use Olvek\Core\Run\Runner;
+use Olvek\Core\Run\State;
+use Olvek\Core\Water\Calcite;
+use Olvek\Core\Water\CarbonSpeciation;
+use Olvek\Core\Water\GasExchange;
+use Olvek\Core\Water\Nitrification;
+use Olvek\Core\Water\Oxygen;
+
+require dirname(__DIR__) . '/vendor/autoload.php';
+require __DIR__ . '/full.php';
+
+$read = static fn(object $of, string ...$names): array => array_map(
+    static fn(string $name): float => (float) (new ReflectionProperty($of, $name))->getValue($of),
+    $names,
+);
+
+// A year of days, each with the water that it ended with: what the hours are given.
+$plan = fullPlan();
+$runner = new Runner($plan);
+$facts = $runner->facts();
+$one = new ReflectionMethod(Runner::class, 'day');
+$state = new State($facts);
+$books = new MassBalance();
+$conditions = new Conditions($plan);
+$processes = new Processes($facts);
+/** @var list<array{State, Day}> $days */
+$days = [];
+for ($n = 0; $n < 365; ++$n) {
+    $day = $one->invoke($runner, $n, $state, $books, $conditions, [], $processes, Runner::STEP);
+    $days[] = [clone $state, $day];
+}
+
+$text = count($days) . "\n";
+foreach ($days as [$s, $day]) {
+    // As WaterHours begins a day.
+    $litres = $s->volume;
+    $speciation = CarbonSpeciation::at($day->celsius);
+    $velocity =
+        $facts->parameters->reaeration *
+        $facts->exchange *
+        GasExchange::warmth($day->celsius) *
+        ($facts->plan->site->lid ? GasExchange::UNDER_LID : 1.0);
+    $passes = ($velocity * (1 - (new ReflectionClassConstant(WaterHours::class, 'UNDER_MAT'))->getValue() * $day->cover) * $facts->surface * 1000) / 24;
+    $helped =
+        GasExchange::CO2_TO_OXYGEN *
+        ($facts->parameters->structure->plainGas
+            ? 1.0
+            : GasExchange::enhancement($velocity * GasExchange::CO2_TO_OXYGEN, $s->pH, $speciation));
+    $colonies = new Colonies($s, $day, $facts);
+    $nitrogen = new NitrogenChain($s, $day, $facts, $colonies, $litres);
+    $lime = new Lime($s, $day, $facts, $litres);
+    $carbon = new CarbonBalance($s, $day, $facts, $speciation, $lime, $litres, $passes, $helped);
+    $oxygen = new OxygenBalance($s, $day, $facts, Oxygen::saturation($day->celsius, $facts->pressure), $litres, $passes);
+    $fields = [
+        $litres, $speciation->k1, $speciation->k2, $speciation->kw,
+        ...$read($colonies, 'ammoniaOxidisers', 'nitriteOxidisers', 'eachA', 'eachN', 'acid', 'mostA', 'mostN', 'yieldA', 'yieldN', 'busyDecay', 'idleDecay'),
+        ...$read($nitrogen, 'ammonia', 'nitrite', 'nitrate', 'plantAppetite', 'algaeAppetite', 'halfAmmonia', 'halfNitrite', 'halfAlgae', 'through',
+            'denitrifying', 'acidity', 'ammoniaNoon', 'ammoniaRise'),
+        ...$read($lime, 'calciumHardness', 'bed'),
+        ...$read(Calcite::at($day->celsius), 'k2', 'perProduct'),
+        ...$read($lime, 'bedSpeed', 'stoneSpeed', 'settling'),
+        ...$read($carbon, 'carbon', 'alkalinity', 'hydrogen', 'in', 'exchange', 'air'),
+        ...$read(new Fixation($day, $facts->parameters), 'free1', 'free2', 'free3', 'free4', 'both1', 'both2', 'both3', 'both4', 'bothAll', 'algae',
+            'betaMost', 'compensation'),
+        ...$read($oxygen, 'oxygen', 'passes', 'saturation', 'out'),
+        count($day->steps),
+        ...array_merge(...$day->steps),
+    ];
+    $text .= implode(' ', array_map(static fn(float|int $x): string => sprintf('%.17g', $x), $fields)) . "\n";
+}
+
+$program = dirname(__DIR__) . '/var/bench-hours';
+exec(sprintf(
+    'cc -O2 -o %s -DHALF_INHIBITION=%.17g -DPER_CARBON=%.17g %s -lm 2>&1',
+    escapeshellarg($program),
+    Nitrification::HALF_INHIBITION,
+    Oxygen::PER_CARBON,
+    escapeshellarg(__DIR__ . '/hours.c'),
+), $said, $failed);
+if (0 !== $failed) {
+    echo "core: the hourly loop in C: no compiler here, so not compared\n", implode("\n", $said), "\n";
+    exit;
+}
+file_put_contents("$program.txt", $text);
+$lines = explode("\n", trim((string) shell_exec(escapeshellarg($program) . ' < ' . escapeshellarg("$program.txt"))));
+[$inC] = array_map(floatval(...), explode(' ', (string) array_pop($lines)));
+
+$hours = new WaterHours($facts);
+$apart = 0.0;
+foreach ($days as $n => [$s, $day]) {
+    $after = clone $s;
+    $hours->run($after, $day, new MassBalance());
+    $ours = [
+        $after->ammonia, $after->nitrite, $after->nitrate, $after->ammoniaOxidisers, $after->nitriteOxidisers, $after->carbon, $after->alkalinity,
+        $after->oxygen, 10 ** -$after->pH,
+    ];
+    foreach (array_map(floatval(...), explode(' ', $lines[$n])) as $i => $theirs) {
+        $apart = max($apart, abs($theirs - $ours[$i]) / max(1e-12, abs($ours[$i])));
+    }
+}
+$spans = [];
+for ($round = 0; $round < 41; ++$round) {
+    $span = 0;
+    foreach ($days as [$s, $day]) {
+        $after = clone $s;
+        $sum = new MassBalance();
+        $from = hrtime(true);
+        $hours->run($after, $day, $sum);
+        $span += hrtime(true) - $from;
+    }
+    $spans[] = $span / count($days);
+}
+sort($spans);
+printf(
+    "core: the hours of a day: ours %.1f µs, the same loop in C -O2 %.1f µs: %.1f times as long (results apart by %.0e at most)\n",
+    $spans[20] / 1000,
+    $inC / 1000,
+    $spans[20] / $inC,
+    $apart,
+);
