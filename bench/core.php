@@ -9,6 +9,7 @@ declare(strict_types=1);
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Margin\RemedySearch;
 use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\MarginId;
 use Olvek\Command\BandPieces;
 use Olvek\Command\Processes;
 use Olvek\Core\Change\Editor;
@@ -18,6 +19,7 @@ use Olvek\Core\Solve\MostStock;
 use Olvek\Core\Unit\UnitSystem;
 
 require dirname(__DIR__) . '/vendor/autoload.php';
+require __DIR__ . '/full.php';
 
 $document = new PlanDocument(Catalogue::shipped());
 $json = (string) file_get_contents(dirname(__DIR__) . '/demo/waiting-hall.plan.json');
@@ -42,16 +44,9 @@ function median(Closure $work, int $times): float
 
 printf("core: judge one plan          median %7.2f ms\n", median(static fn() => Judge::judge($plan), 300));
 printf("core: read a plan's document  median %7.2f ms\n", median(static fn() => $document->fromJson($json), 300));
-// A full tank: twelve clumps and six groups.
 $catalogue = Catalogue::shipped();
 $editor = new Editor($catalogue);
-$full = $plan;
-foreach (array_slice(array_keys($catalogue->plants), 0, 12 - count($plan->clumps)) as $kind) {
-    $full = $editor->apply($full, ['plants.add' => $kind], UnitSystem::Metric)->plan;
-}
-foreach (array_slice(array_keys($catalogue->animals), 1, 6 - count($plan->groups)) as $kind) {
-    $full = $editor->apply($full, ['animals.add' => $kind], UnitSystem::Metric)->plan;
-}
+$full = fullPlan();
 $runner = new Runner($full);
 foreach ([91, 182, 365, 1095] as $days) {
     printf(
@@ -83,7 +78,7 @@ foreach ([3, 6, 12, 24] as $clumps) {
 }
 printf(
     "core: a help panel (nitrite)   median %7.1f ms\n",
-    median(static fn() => (new RemedySearch($editor))->for($plan, 'nitrite', UnitSystem::Metric), 3),
+    median(static fn() => (new RemedySearch($editor))->for($plan, MarginId::Nitrite, UnitSystem::Metric), 3),
 );
 printf(
     "core: solve for stock          median %7.1f ms\n",

@@ -7,9 +7,6 @@ declare(strict_types=1);
  * same ones, what comes out is compared, and the medians of one run are printed with their ratio.
  */
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Run\Conditions;
 use Olvek\Core\Run\Day;
 use Olvek\Core\Run\Hours\CarbonBalance;

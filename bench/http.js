@@ -2,6 +2,8 @@
  * The running prod server as a browser sees it: one Bench change from request to last byte, each page's time, and each page's
  * weight over the wire, compressed as a web server in front of it would (gzip, level 6) with everything the page links.
  */
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 
 const base = process.argv[2];
@@ -21,6 +23,7 @@ async function ask(path, options = {}) {
 }
 
 const token = (html, form) => html.slice(html.indexOf(form)).match(/name="_(?:csrf_)?token" value="([^"]+)"/)[1];
+let last = { p50: 0, p95: 0 };
 const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))];
 
 async function time(times, work) {
@@ -31,7 +34,14 @@ async function time(times, work) {
         spans.push(performance.now() - from);
     }
     const sorted = spans.slice(10).sort((a, b) => a - b);
-    return `p50 ${at(sorted, 0.5).toFixed(1).padStart(6)} ms   p95 ${at(sorted, 0.95).toFixed(1).padStart(6)} ms`;
+    last = { p50: at(sorted, 0.5), p95: at(sorted, 0.95) };
+    return `p50 ${last.p50.toFixed(1).padStart(6)} ms   p95 ${last.p95.toFixed(1).padStart(6)} ms`;
+}
+
+/** Median ms of the core's own year of the tank's plan, as it is now: measured just before and just after what is held against it. */
+async function year() {
+    writeFileSync('var/bench-year.json', (await ask(`${tank}/plan.json`)).body);
+    return Number(execFileSync('bash', ['-c', '. bin/jit; php "${jit[@]}" bench/year.php var/bench-year.json']).toString());
 }
 
 async function weigh(page) {
@@ -102,7 +112,12 @@ for (const [list, wanted] of [['plants', 12], ['animals', 6]]) {
 }
 const full = (await ask(tank)).text;
 console.log(`a full plan: ${ids(full, 'plants').size} clumps, ${ids(full, 'animals').size} groups`);
+const before = await year();
 await report('change to judged, a full plan', change);
+const changed = last;
 await report('a handle held, judged not saved', (n) => send('try', { waterLine: `${(28 + (n % 170) / 50).toFixed(2)} cm` }, 'try'));
+const held = last;
+const own = (before + (await year())) / 2;
+console.log(`the core’s own year of it: ${own.toFixed(1)} ms; a change is judged in ${(changed.p50 / own).toFixed(2)} of it at p50, ${(changed.p95 / own).toFixed(2)} at p95; a held handle ${(1000 / held.p50).toFixed(0)} times a second`);
 console.log(`${'another day of a full plan'.padEnd(38)} ${await time(150, (n) => ask(`${tank}/day?day=${n * 2}`, { headers: { 'olvek-parts': '{}' } }))}`);
 console.log(`${'the Bench of a full plan'.padEnd(38)} ${await time(60, () => ask(tank))}   ${((await weigh((await ask(tank)).text)) / 1024).toFixed(0)} KB compressed, all it links included`);

@@ -27,26 +27,60 @@ final readonly class Shade
      */
     public static function within(array $places, array $areas, array $leaves, float $surface): array
     {
-        $light = $xs = $zs = $radii = $takes = [];
-        $through = 0.0;
-        $count = 0;
+        return self::through(self::overlaps($places, $areas), $areas, $leaves, $surface);
+    }
+
+    /**
+     * Share (0–1) of each stand that each taller one covers, where it covers any.
+     *
+     * @param array<int, array{float, float}> $places m from the left and from the front, tallest first
+     * @param array<int, float>               $areas  m²
+     *
+     * @return array<int, array<int, float>> by stand, tallest first, and taller stand
+     */
+    public static function overlaps(array $places, array $areas): array
+    {
+        $overlaps = $above = [];
         foreach ($places as $i => [$x, $z]) {
+            $radius = sqrt($areas[$i] / \M_PI) + self::SLANT;
+            $overlaps[$i] = [];
+            foreach ($above as $n => [$atX, $atZ, $other]) {
+                $across = ($x - $atX) * ($x - $atX) + ($z - $atZ) * ($z - $atZ);
+                if ($across < ($radius + $other) * ($radius + $other)) {
+                    $overlaps[$i][$n] = self::overlap($radius, $other, sqrt($across));
+                }
+            }
+            $above[$i] = [$x, $z, $radius];
+        }
+
+        return $overlaps;
+    }
+
+    /**
+     * The light that within() tells of, where it is known who covers whom.
+     *
+     * @param array<int, array<int, float>> $overlaps
+     * @param array<int, float>             $areas    m²
+     * @param array<int, float>             $leaves   m² of leaf
+     * @param float                         $surface  m² of the water
+     *
+     * @return array{array<int, float>, float}
+     */
+    public static function through(array $overlaps, array $areas, array $leaves, float $surface): array
+    {
+        $light = $takes = [];
+        $through = 0.0;
+        foreach ($overlaps as $i => $covers) {
             $radius = sqrt($areas[$i] / \M_PI) + self::SLANT;
             $disc = \M_PI * $radius * $radius;
             $area = $surface < $disc ? $surface : $disc;
             $path = (Canopy::EXTINCTION * $leaves[$i]) / $area;
-            $held = 1 - exp(-$path);
+            $held = $takes[$i] = 1 - exp(-$path);
             $down = 1.0;
-            for ($n = 0; $n < $count; ++$n) {
-                $across = ($x - $xs[$n]) * ($x - $xs[$n]) + ($z - $zs[$n]) * ($z - $zs[$n]);
-                $reach = $radius + $radii[$n];
-                if ($across < $reach * $reach) {
-                    $down *= 1 - $takes[$n] * self::overlap($radius, $radii[$n], sqrt($across));
-                }
+            foreach ($covers as $n => $share) {
+                $down *= 1 - $takes[$n] * $share;
             }
             $light[$i] = $down * ($path < 1e-6 ? 1.0 : $held / $path);
-            [$xs[], $zs[], $radii[], $takes[]] = [$x, $z, $radius, $held];
-            ++$count;
             // On the floor shades lie one over another by chance.
             $shaded = ($held * $area) / $surface;
             $through += log(1 - ($shaded < 0.999 ? $shaded : 0.999));

@@ -117,9 +117,9 @@ final class NitrogenChain
         $byAlgae = $alga / ($halfAlgae + $c);
         $byFilm = $film / ($this->halfAmmonia + $c);
         $k = $byPlants + $byAlgae + $byFilm;
-        $theta = Theta::of($k);
-        $ammonia = $this->ammonia = Theta::after($before, $in, $k, $theta);
-        $drawn = Theta::drawn($before, $ammonia, $theta);
+        $drawn = Theta::between($before, $in, $k);
+        $after = $before + $in - $k * $drawn;
+        $ammonia = $this->ammonia = $after > 0.0 ? $after : 0.0;
         $plantAmmonium = $byPlants * $drawn;
         $algaeAmmonium = $byAlgae * $drawn;
         $first = $byFilm * $drawn;
@@ -139,9 +139,9 @@ final class NitrogenChain
         $byFilm = $film / ($this->halfNitrite + $c);
         $byPlants = $plant / (Growth::HALF_SATURATION_NITRATE + $c);
         $k = $byFilm + $byPlants;
-        $theta = Theta::of($k);
-        $nitrite = $this->nitrite = Theta::after($before, $in, $k, $theta);
-        $drawn = Theta::drawn($before, $nitrite, $theta);
+        $drawn = Theta::between($before, $in, $k);
+        $after = $before + $in - $k * $drawn;
+        $this->nitrite = $after > 0.0 ? $after : 0.0;
         $second = $byFilm * $drawn;
         $plantOxidised = $byPlants * $drawn;
         $this->colonies->grow($first, $second, $hours);
@@ -154,9 +154,9 @@ final class NitrogenChain
         $byPlants = $plant / (Growth::HALF_SATURATION_NITRATE + $c);
         $byAlgae = $alga / ($halfAlgae + $c);
         $k = $byPlants + $byAlgae + $denitrifying;
-        $theta = Theta::of($k);
-        $nitrate = $this->nitrate = Theta::after($before, $in, $k, $theta);
-        $drawn = Theta::drawn($before, $nitrate, $theta);
+        $drawn = Theta::between($before, $in, $k);
+        $after = $before + $in - $k * $drawn;
+        $this->nitrate = $after > 0.0 ? $after : 0.0;
         $plantOxidised += $byPlants * $drawn;
         $algaeOxidised = $byAlgae * $drawn;
         $gone = $denitrifying * $drawn;

@@ -84,54 +84,47 @@ final class OxygenBalance
     {
         $made = $fixed * Oxygen::PER_CARBON + $takenOxidised * self::PER_NITRATE;
         $asked = $this->out * $hours + self::PER_AMMONIA * $first + self::PER_NITRITE * $second;
-        if ($fixed > 0.0) {
-            $this->part($hours, $made, $asked);
-
-            return;
-        }
-        // In the dark steps are long, and what counts is how low it falls by dawn.
-        $this->part($hours / 2, $made / 2, $asked / 2);
-        $this->part($hours / 2, $made / 2, $asked / 2);
-    }
-
-    /**
-     * @param float $made  mg O2
-     * @param float $asked mg O2, were there plenty
-     */
-    private function part(float $hours, float $made, float $asked): void
-    {
-        $held = $this->oxygen;
+        // In the dark steps are long, and what counts is how low it falls by dawn: they are gone through in halves.
+        $parts = $fixed > 0.0 ? 1 : 2;
+        $hours /= $parts;
+        $made /= $parts;
+        $asked /= $parts;
         $litres = $this->litres;
+        $half = self::HALF * $litres;
         $full = $this->saturation * $litres;
         $k = ($this->passes * $hours) / $litres;
         if ($this->sealed) {
-            // Shut in, the step is implicit in the head of air.
-            $full = $this->perHead * $this->headOxygen * $litres;
+            // Shut in, a part is implicit in the head of air.
             $k = $this->shut ? $k / (1 + $this->passes * $hours * $this->perHead) : 0.0;
         }
-        // Demand slackens as oxygen runs out: taken at the middle of the step, which a first guess finds.
-        $half = self::HALF * $litres;
-        $guess = ($held + $made + $k * $full) / (1 + $k + $asked / ($half + $held));
-        $demand = $asked / ($half + ($held + $guess) / 2);
-        $pull = $k + $demand;
-        $mean = $held;
-        if ($pull > 0.0) {
-            $rest = ($made + $k * $full) / $pull;
-            $mean = $rest + (($held - $rest) * (1 - exp(-$pull))) / $pull;
+        $held = $this->oxygen;
+        for (; $parts > 0; --$parts) {
+            if ($this->sealed) {
+                $full = $this->perHead * $this->headOxygen * $litres;
+            }
+            // Demand slackens as oxygen runs out: taken at the middle of the step, which a first guess finds.
+            $guess = ($held + $made + $k * $full) / (1 + $k + $asked / ($half + $held));
+            $demand = $asked / ($half + ($held + $guess) / 2);
+            $pull = $k + $demand;
+            $mean = $held;
+            if ($pull > 0.0) {
+                $rest = ($made + $k * $full) / $pull;
+                $mean = $rest + (($held - $rest) * (1 - exp(-$pull))) / $pull;
+            }
+            $in = $k * ($full - $mean);
+            $over = $held + $made + $in - $demand * $mean - self::BUBBLES_FROM * $full;
+            if ($over > 0.0 && (!$this->sealed || $this->shut)) {
+                $in -= $over * (1 - exp(-self::BUBBLING * $hours));
+            }
+            $net = $made - $demand * $mean + $in;
+            $this->headOxygen -= $in;
+            $this->came += $net;
+            $held += $net;
+            if ($held < $this->least) {
+                $this->least = $held;
+            }
         }
-        $in = $k * ($full - $mean);
-        $over = $held + $made + $in - $demand * $mean - self::BUBBLES_FROM * $full;
-        if ($over > 0.0 && (!$this->sealed || $this->shut)) {
-            $in -= $over * (1 - exp(-self::BUBBLING * $hours));
-        }
-        $net = $made - $demand * $mean + $in;
-        $this->headOxygen -= $in;
-        $this->came += $net;
-        $held += $net;
         $this->oxygen = $held;
-        if ($held < $this->least) {
-            $this->least = $held;
-        }
     }
 
     /** Hands the day's sums on. Sealed in, what passed the surface stayed within: only fixing and burning count. */

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace Olvek\Core\Run\Hours;
 
 /**
- * The θ-scheme for a store that is filled and drawn at once, dS/dt = in − k·S over one step:
+ * The θ-scheme for a store S that is filled and drawn at once, dS/dt = in − k·S over one step. What is drawn is k times the store between
+ * its ends, S̄ = θS' + (1 − θ)S, and with S' = S + in − k·S̄:
  *
- *     S' = (S·(1 − (1 − θ)k) + in) / (1 + θk),   drawn = k·(θS' + (1 − θ)S)
+ *     S̄ = (S + θ·in) / (1 + θk)
  *
- * θ = ½ (Crank–Nicolson, second order) where a step draws less than twice the store, else 1 − 1/k, at which the first bracket is just 0:
- * nothing
- * turns negative, and what was drawn is exactly what is missing. P: Hundsdorfer & Verwer (2003), Numerical Solution of Time-Dependent
- * Advection–Diffusion–Reaction Equations, I.4 (M).
+ * θ = ½ (Crank–Nicolson, second order) where a step draws less than twice the store, else 1 − 1/k, at which all that was there is drawn and
+ * nothing turns negative. P: Hundsdorfer & Verwer (2003), Numerical Solution of Time-Dependent Advection–Diffusion–Reaction Equations, I.4
+ * (M).
+ *
+ * One call a store: calls are what an hour's step is made of.
  *
  * @internal
  */
@@ -27,17 +29,11 @@ final class Theta
         return $k > self::STIFF ? 1 - 1 / $k : 0.5;
     }
 
-    /** What the store holds after the step. */
-    public static function after(float $store, float $in, float $k, float $theta): float
+    /** The store that the step draws from: k of it goes. */
+    public static function between(float $store, float $in, float $k): float
     {
-        $after = ($store * (1 - (1 - $theta) * $k) + $in) / (1 + $theta * $k);
+        $theta = $k > self::STIFF ? 1 - 1 / $k : 0.5;
 
-        return $after > 0.0 ? $after : 0.0;
-    }
-
-    /** The store that the step drew from: k of it is gone. */
-    public static function drawn(float $before, float $after, float $theta): float
-    {
-        return $theta * $after + (1 - $theta) * $before;
+        return ($store + $theta * $in) / (1 + $theta * $k);
     }
 }
