@@ -60,7 +60,8 @@ foreach ($days as [$s, $day]) {
         $facts->exchange *
         GasExchange::warmth($day->celsius) *
         ($facts->plan->site->lid ? GasExchange::UNDER_LID : 1.0);
-    $passes = ($velocity * (1 - (new ReflectionClassConstant(WaterHours::class, 'UNDER_MAT'))->getValue() * $day->cover) * $facts->surface * 1000) / 24;
+    $underMat = (float) (new ReflectionClassConstant(WaterHours::class, 'UNDER_MAT'))->getValue();
+    $passes = ($velocity * (1 - $underMat * $day->cover) * $facts->surface * 1000) / 24;
     $helped =
         GasExchange::CO2_TO_OXYGEN *
         ($facts->parameters->structure->plainGas
@@ -71,17 +72,19 @@ foreach ($days as [$s, $day]) {
     $lime = new Lime($s, $day, $facts, $litres);
     $carbon = new CarbonBalance($s, $day, $facts, $speciation, $lime, $litres, $passes, $helped);
     $oxygen = new OxygenBalance($s, $day, $facts, Oxygen::saturation($day->celsius, $facts->pressure), $litres, $passes);
+    $fixation = new Fixation($day, $facts->parameters);
     $fields = [
         $litres, $speciation->k1, $speciation->k2, $speciation->kw,
-        ...$read($colonies, 'ammoniaOxidisers', 'nitriteOxidisers', 'eachA', 'eachN', 'acid', 'mostA', 'mostN', 'yieldA', 'yieldN', 'busyDecay', 'idleDecay'),
-        ...$read($nitrogen, 'ammonia', 'nitrite', 'nitrate', 'plantAppetite', 'algaeAppetite', 'halfAmmonia', 'halfNitrite', 'halfAlgae', 'through',
-            'denitrifying', 'acidity', 'ammoniaNoon', 'ammoniaRise'),
+        ...$read($colonies, 'ammoniaOxidisers', 'nitriteOxidisers', 'eachA', 'eachN', 'acid', 'mostA', 'mostN'),
+        ...$read($colonies, 'yieldA', 'yieldN', 'busyDecay', 'idleDecay'),
+        ...$read($nitrogen, 'ammonia', 'nitrite', 'nitrate', 'plantAppetite', 'algaeAppetite'),
+        ...$read($nitrogen, 'halfAmmonia', 'halfNitrite', 'halfAlgae', 'through', 'denitrifying', 'acidity', 'ammoniaNoon', 'ammoniaRise'),
         ...$read($lime, 'calciumHardness', 'bed'),
         ...$read(Calcite::at($day->celsius), 'k2', 'perProduct'),
         ...$read($lime, 'bedSpeed', 'stoneSpeed', 'settling'),
         ...$read($carbon, 'carbon', 'alkalinity', 'hydrogen', 'in', 'exchange', 'air'),
-        ...$read(new Fixation($day, $facts->parameters), 'free1', 'free2', 'free3', 'free4', 'both1', 'both2', 'both3', 'both4', 'bothAll', 'algae',
-            'betaMost', 'compensation'),
+        ...$read($fixation, 'free1', 'free2', 'free3', 'free4', 'both1', 'both2', 'both3', 'both4'),
+        ...$read($fixation, 'bothAll', 'algae', 'betaMost', 'compensation'),
         ...$read($oxygen, 'oxygen', 'passes', 'saturation', 'out'),
         count($day->steps),
         ...array_merge(...$day->steps),
@@ -111,8 +114,8 @@ foreach ($days as $n => [$s, $day]) {
     $after = clone $s;
     $hours->run($after, $day, new MassBalance());
     $ours = [
-        $after->ammonia, $after->nitrite, $after->nitrate, $after->ammoniaOxidisers, $after->nitriteOxidisers, $after->carbon, $after->alkalinity,
-        $after->oxygen, 10 ** -$after->pH,
+        $after->ammonia, $after->nitrite, $after->nitrate, $after->ammoniaOxidisers, $after->nitriteOxidisers,
+        $after->carbon, $after->alkalinity, $after->oxygen, 10 ** -$after->pH,
     ];
     foreach (array_map(floatval(...), explode(' ', $lines[$n])) as $i => $theirs) {
         $apart = max($apart, abs($theirs - $ours[$i]) / max(1e-12, abs($ours[$i])));

@@ -28,7 +28,6 @@ const openStage = async (id) => {
 const sure = () => page.locator('.margin-sure').first().waitFor({ timeout: 120_000 });
 
 await page.goto('/sign-in');
-await take('sign-in');
 await page.getByRole('button', { name: 'Open the ferry landing’s shelf' }).click();
 await page.locator('.shelf-tank').first().waitFor();
 await take('shelf');
@@ -38,6 +37,19 @@ const ticket = await tank('Ticket window');
 
 await page.goto('/tanks/new');
 await take('start');
+await page.locator('.vessel', { hasText: 'Box, 60' }).click();
+await page.getByRole('button', { name: 'Plan one for me' }).click();
+await page.locator('.wish-animals label', { hasText: 'White cloud' }).first().click();
+await page.getByRole('button', { name: 'Make three plans' }).click();
+await page.locator('.plan-card').nth(2).getByRole('button', { name: 'Take this one' }).waitFor({ timeout: 120_000 });
+await page.locator('[data-plans-progress]').waitFor({ state: 'hidden', timeout: 120_000 });
+await take('plans');
+await page.goto(`${hall}/methods`);
+await page.locator('.method-card').nth(12).waitFor({ timeout: 120_000 });
+await take('methods');
+await page.goto(`${hall}/palette/plants`);
+await page.locator('.pick-card, [data-card]').first().waitFor();
+await take('palette');
 await page.goto(hall);
 await ready();
 await sure();
@@ -45,26 +57,6 @@ await take('bench');
 await page.locator('#margin-oxygen summary, .margin#margin-oxygen > summary').first().click();
 await page.locator('#margin-oxygen .help-list, #margin-oxygen .help-title').first().waitFor({ timeout: 60_000 });
 await take('bench-why');
-await page.goto(hall);
-await ready();
-await openStage('bed');
-const field = page.locator('#f-bed-soil-front');
-await field.fill('-2');
-await field.press('Tab');
-await page.locator('.field-error').first().waitFor();
-await take('bench-refused');
-await page.goto(hall);
-await ready();
-await openStage('bed');
-const method = page.locator('#bed [data-ask][href*="/method/"]').first();
-await method.evaluate((link) => {
-    for (let fold = link.closest('details'); fold !== null; fold = fold.parentElement.closest('details')) {
-        fold.open = true;
-    }
-});
-await method.click();
-await page.locator('.ask-answer :is(b, table, p)').first().waitFor({ timeout: 60_000 });
-await take('bench-method');
 await page.goto(hall);
 await ready();
 const handle = page.locator('.handle').first();

@@ -91,7 +91,7 @@ final class AlgaeDay
         $full = $p->leafNitrogenFull - $p->leafNitrogenLeast;
         $silicon = $s->silicon / $s->volume;
         // Film and diatoms share what is lit; green water shades itself.
-        $lit = 1 - ($s->algae[Alga::Film->value] + $s->algae[$diatom]) / ($p->algaeDensest * $this->facts->litSurface);
+        $bare = 1 - ($s->algae[Alga::Film->value] + $s->algae[$diatom]) / ($p->algaeDensest * $this->facts->litSurface);
         $open = 1 - (1000 * $s->algae[$drift]) / $s->volume / self::GREENEST;
         $fixes = $appetites = 0.0;
         $potential = $appetite = [];
@@ -100,8 +100,9 @@ final class AlgaeDay
             $quota = $mean > 0 ? $this->meanNitrogen[$i] / $mean : $p->leafNitrogenPlanted;
             $fed = max(0.0, min(1.0, ($quota - $p->leafNitrogenLeast) / $full));
             $light = $drift === $i ? $day->driftLight : $day->algaeLight;
-            $room = $drift === $i ? $open : $lit;
-            $rate = $room > 0.0 ? (($growth * $day->theta * $light) / ($this->halfLight[$i] + $light)) * $length * $fed * $room * $rest : 0.0;
+            $room = $drift === $i ? $open : $bare;
+            $lit = ($growth * $day->theta * $light) / ($this->halfLight[$i] + $light);
+            $rate = $room > 0.0 ? $lit * $length * $fed * $room * $rest : 0.0;
             if ($diatom === $i) {
                 $rate *= $silicon / (self::HALF_SILICON + $silicon);
             }
