@@ -22,8 +22,8 @@ final class DayLight
     /** Hours a day for which a room is light. J. */
     private const ROOM_HOURS = 12.0;
     /**
-     * Share of what a stand covers by which it may grow before it is asked anew who covers whom: half a millimetre of its rim. J; asking each
-     * day moves no margin by 0.5 %.
+     * Share of what a stand covers by which it may grow before it is asked anew who covers whom: half a millimetre of its rim. J;
+     * asking each day moves no margin by 0.5 %.
      */
     private const GROWN = 0.01;
 
