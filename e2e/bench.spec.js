@@ -73,6 +73,7 @@ test('a cap made thinner changes the drawing, the margin and its reasons', async
 test('every shape of vessel can be chosen, drawn and judged', async ({ page }, info) => {
     test.slow();
     await startTank(page, `Shapes ${info.project.name}`);
+    await openStage(page, 'vessel');
     for (const shape of ['bow-front', 'hexagon', 'cylinder', 'bowl', 'tilted-flask', 'jar-lying', 'barrel', 'tub', 'pool', 'glass-box']) {
         await choose(page, 'vessel-shape', shape);
         await expect(page.locator('#f-vessel-shape')).toHaveValue(shape);
