@@ -311,6 +311,8 @@ test('at twice the size nothing is lost and nothing scrolls sideways', async ({ 
     await page.setViewportSize({ width: 640, height: 400 });
     const { wide, width } = await page.evaluate(() => ({ wide: document.documentElement.scrollWidth, width: innerWidth }));
     expect(wide).toBeLessThanOrEqual(width);
+    // The sheet lies over half of so small a window until it is closed.
+    await page.getByRole('button', { name: /^Close / }).click();
     await openMargin(page, 'oxygen');
     for (const [place, turn] of [['.verdict-sentence'], ['.view-side svg', 'side'], ['.view-floor svg', 'floor'], ['.view-front svg', 'front'], ['#margin-oxygen'], ['#plants > summary'], ['#h-day']]) {
         if (turn) {
