@@ -37,7 +37,7 @@ const ticket = await tank('Ticket window');
 
 await page.goto('/tanks/new');
 await take('start');
-await page.locator('.vessel', { hasText: 'Box, 60' }).click();
+await page.locator('.vessel', { hasText: 'Box, 60 × 30 × 36' }).click();
 await page.getByRole('button', { name: 'Plan one for me' }).click();
 await page.locator('.wish-animals label', { hasText: 'White cloud' }).first().click();
 await page.getByRole('button', { name: 'Make three plans' }).click();

@@ -25,10 +25,11 @@ final class MethodsHereTest extends TestCase
         self::assertCount(\count(Method::cases()), $here->methods);
         self::assertTrue($here->complete);
         self::assertTrue($here->planted);
-        $scores = array_map(static fn (MethodHere $m): float => $m->score, $here->methods);
-        $sorted = $scores;
+        $places = array_map(static fn (MethodHere $m): array => [$m->judgement?->state->rank(), $m->score], $here->methods);
+        $sorted = $places;
         sort($sorted);
-        self::assertSame($sorted, $scores);
+        self::assertSame($sorted, $places, 'what holds comes before what is tight, and that before what fails');
+        self::assertGreaterThan(1, \count(array_unique(array_column($places, 0))), 'the methods differ in this tank');
         foreach ($here->methods as $method) {
             self::assertSame($method->method, $method->plan?->preparation->method);
             self::assertSame(Judge::judge($method->plan)->verdict, $method->judgement?->verdict);

@@ -64,7 +64,9 @@ final readonly class MethodsHere
                 $found[] = new MethodHere($method, null, null, array_values($refused->messages($units)), \INF);
             }
         }
-        usort($found, static fn (MethodHere $a, MethodHere $b): int => [$a->score, $a->method->value] <=> [$b->score, $b->method->value]);
+        // What holds comes before what is tight, however much work it is; the score ranks those of one state.
+        $rank = static fn (MethodHere $m): array => [$m->judgement?->state->rank() ?? \PHP_INT_MAX, $m->score, $m->method->value];
+        usort($found, static fn (MethodHere $a, MethodHere $b): int => $rank($a) <=> $rank($b));
 
         return new self($found, [] !== $plan->clumps, self::disagreements($found, $units), $complete);
     }
