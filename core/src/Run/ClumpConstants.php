@@ -59,6 +59,8 @@ final readonly class ClumpConstants
     /** Days after planting from which, and until which, its roots grow into the bed. */
     public float $rootsFrom;
     public float $rootsTo;
+    /** Whether its seat changes while it settles: house plants, and what was set down into the soil. */
+    public bool $settles;
     /** Set down into the soil; and though its rhizome must not be. */
     public bool $deep;
     public bool $buried;
@@ -96,6 +98,7 @@ final readonly class ClumpConstants
         };
         $this->deep = Planting::Deep === $clump->planting;
         $this->buried = $this->deep && 0.0 === $kind->planting->value;
+        $this->settles = $this->house || $this->deep;
         $this->melts = $clump->melts();
         $this->planted = $clump->area();
     }

@@ -93,7 +93,7 @@ final class DayLight
             $light[$i] = match (true) {
                 $clump->house => $facts->parameters->roomLight + self::SPILL * $day->surfaceLight,
                 $clump->inAir => $day->surfaceLight * $share,
-                default => $down * $share * WaterColumn::transmission($this->above[$i], $attenuation),
+                default => $down * $share * exp(-$attenuation * $this->above[$i]),
             };
         }
         $day->light = $light;

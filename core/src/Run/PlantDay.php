@@ -157,7 +157,7 @@ final class PlantDay
             $since = $age - $plantedOn[$i];
             $quota = $b > 0 ? $nitrogens[$i] / $b : $least;
             $hunger = $quota < $most ? ($most - $quota) / $span : 0.0;
-            $growth = $clump->growth * $speed * $warmth[$i] * $this->seat($clump, $since);
+            $growth = $clump->growth * $speed * $warmth[$i] * ($clump->settles ? $this->seat($clump, $since) : $clump->seated);
             $nitrogen = ($quota - $least) / $full;
             $nitrogen = $fed[] = $nitrogen > 1.0 ? 1.0 : ($nitrogen > 0.0 ? $nitrogen : 0.0);
             $room = 1 - $crowd[$i];
@@ -336,7 +336,7 @@ final class PlantDay
             $lost = $grams;
         }
         if ($lost > 0.0) {
-            $s->litter->add($s->leaf($p, $i, $lost));
+            $s->drop($p, $i, $lost);
         }
 
         return $lost;
