@@ -112,7 +112,8 @@ export async function card(page, list, kind) {
         await link.click();
     }
     const found = page.locator(`[data-palette-list="${list}"] [data-card="${kind}"]`);
-    await found.scrollIntoViewIfNeeded();
+    // A palette is made anew where a change altered what lives here: its cards are looked for again then.
+    await expect(async () => found.scrollIntoViewIfNeeded({ timeout: 5000 })).toPass();
     return found;
 }
 
