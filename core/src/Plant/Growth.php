@@ -15,6 +15,8 @@ final class Growth
     public const HALF_SATURATION_NITRATE = 0.4;
     /** mg N/L of ammonium at which nitrate uptake is halved: ammonium goes first. M. */
     public const AMMONIUM_FIRST = 0.1;
+    /** Growth a plant of which takes the run's carbonHalf for half. d⁻¹. M: Black, Maberly & Spence (1981). */
+    private const CARBON_GROWTH = 0.15;
     /** Temperature factor per °C of growth. M (1.06–1.10). */
     private const THETA = 1.08;
     /** °C from a kind's coolest and warmest at which growth ends and is best. J. */
@@ -40,6 +42,17 @@ final class Growth
         $over = $flux - $compensation;
 
         return $over > 0.0 ? ($over / ($half + $over)) * ($hours < 18.0 ? $hours : 18.0) / 12 : 0.0;
+    }
+
+    /**
+     * mg CO2/L of half fixation of a kind in full light.
+     *
+     * @param float $half  mg CO2/L of one that lives on carbon dioxide alone and grows at CARBON_GROWTH
+     * @param float $users mg CO2/L of one that uses bicarbonate
+     */
+    public static function carbonHalf(Kind $kind, float $half, float $users): float
+    {
+        return ($half * ($users / $half) ** $kind->bicarbonate->value * $kind->growth->value) / self::CARBON_GROWTH;
     }
 
     public static function temperatureFactor(float $celsius): float

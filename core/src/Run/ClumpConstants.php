@@ -27,8 +27,6 @@ final readonly class ClumpConstants
     private const VINE = 0.03;
     /** Share of its phosphorus and iron that a rooted plant takes from the bed. M: Carignan & Kalff (1980), Science 207: nearly all. */
     private const FROM_BED = 0.95;
-    /** Growth a plant of which takes the parameter carbonHalf for half. d⁻¹. M: Black, Maberly & Spence (1981). */
-    private const CARBON_GROWTH = 0.15;
 
     public Kind $kind;
     public bool $house;
@@ -83,9 +81,7 @@ final readonly class ClumpConstants
         $this->rootShare = $kind->rootShare->value;
         $this->fromBed = self::FROM_BED * min(1.0, 2 * $kind->rootShare->value);
         $this->bicarbonate = $kind->bicarbonate->value;
-        $this->carbonHalf =
-            ($p->carbonHalf * ($p->carbonHalfBicarbonate / $p->carbonHalf) ** $kind->bicarbonate->value * $kind->growth->value) /
-            self::CARBON_GROWTH;
+        $this->carbonHalf = Growth::carbonHalf($kind, $p->carbonHalf, $p->carbonHalfBicarbonate);
         $this->densest = $kind->densest->value;
         $this->pieces = $clump->pieces;
         $this->soilReach = $clump->seat->hasSoil() ? 1.0 : min(1.0, $plan->soilUnder($clump) / self::ENOUGH_SOIL);

@@ -101,8 +101,7 @@ final readonly class PlantSuit
     {
         $p = $this->parameters;
         $lit = $flux / ($kind->halfLight->value + $flux + 1e-9);
-        $speed = ($kind->growth->value / 0.15) * $lit;
-        $half = ($kind->bicarbonate->value > 0 ? $p->carbonHalfBicarbonate : $p->carbonHalf) * $speed;
+        $half = Growth::carbonHalf($kind, $p->carbonHalf, $p->carbonHalfBicarbonate) * $lit;
         $over = max(0.0, $this->offer->carbon - $p->carbonCompensation);
         $gas = $over / (max(1e-6, $half) + $over);
 
