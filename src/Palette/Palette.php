@@ -13,6 +13,7 @@ use Olvek\Core\Hardscape\Kind as Stone;
 use Olvek\Core\Light\LampKind;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\UsualAmount;
 use Olvek\Core\Plant\Kind as Plant;
 use Olvek\Core\Plant\Role;
 use Olvek\Core\Suit\AnimalSuit;
@@ -27,9 +28,6 @@ use Olvek\Judging\Outcome;
 /** The catalogue as pictures, by role, for one tank: what would live there, how much of it is usual, and what is on hand first. */
 final readonly class Palette
 {
-    /** Share of the water that a piece of stone or wood fills. As Change\AddPiece. */
-    private const PIECE = 0.02;
-
     public function __construct(private Catalogue $catalogue)
     {
     }
@@ -149,7 +147,7 @@ final readonly class Palette
     private function hardscape(Plan $plan, UnitSystem $units): array
     {
         $groups = ['stone' => [], 'wood' => []];
-        $litres = round(self::PIECE * $plan->vessel->volumeBelow($plan->waterLine), 2);
+        $litres = UsualAmount::hardscape($plan);
         foreach ($this->catalogue->hardscape as $kind) {
             $groups[$kind->wood ? 'wood' : 'stone'][] = new Card(
                 $kind->id,

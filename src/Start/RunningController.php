@@ -175,9 +175,8 @@ final class RunningController extends AbstractController
         if ([] === $plan->groups || $plan->site->sealed) {
             return $plan;
         }
-        $grams = array_sum(array_map(static fn (Group $g): float => UsualAmount::food($g->kind, $g->count), $plan->groups));
 
-        return $plan->withFeed($plan->feed->withGrams(round($grams, 4)), $plan->firstAnimals() ?? 0);
+        return $plan->withFeed($plan->feed->withGrams(UsualAmount::feed($plan->groups)), $plan->firstAnimals() ?? 0);
     }
 
     /**

@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace Olvek\Core\Change;
 
 use Olvek\Core\Plan\RefusedEdit;
+use Olvek\Core\Plan\UsualAmount;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
 
 /** A further stone or piece of wood. */
 final readonly class AddPiece implements Change
 {
-    /** Share of the water that a first piece fills. J. */
-    private const SHARE = 0.02;
-
     /** @param string $kind id in the catalogue */
     public function __construct(private string $kind, private ?float $litres = null, private Placed $placed = new Placed())
     {
@@ -32,11 +30,10 @@ final readonly class AddPiece implements Change
     public function make(Draft $draft): string
     {
         $kind = $draft->catalogue->hardscape[$this->kind] ?? throw new RefusedEdit('Choose a stone or wood from the list.');
-        $plan = $draft->plan();
         $draft->append('hardscape', [
             'id' => $draft->freeId('hardscape'),
             'kind' => $this->kind,
-            'litres' => $this->litres ?? round(self::SHARE * $plan->vessel->volumeBelow($plan->waterLine), 2),
+            'litres' => $this->litres ?? UsualAmount::hardscape($draft->plan()),
             'place' => $this->placed->place ?? $draft->widestGap(['hardscape', 'plants']),
             'row' => $this->placed->row ?? 0.5,
             'source' => $this->placed->source->value,

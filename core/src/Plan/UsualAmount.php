@@ -17,6 +17,8 @@ final class UsualAmount
     private const TO_A_SHRIMP = 5.0;
     /** Shrimp and snails that begin a colony at most: they breed. C. */
     private const COLONY = 20;
+    /** Share of the water that a piece of stone or wood fills. J. */
+    private const PIECE = 0.02;
     /** Share of its appetite that is fed to what is no fish: the rest it grazes. C (fed now and then); how much, J. */
     private const GRAZERS_SHARE = 0.25;
 
@@ -59,6 +61,12 @@ final class UsualAmount
         };
     }
 
+    /** L of a piece of stone or wood. */
+    public static function hardscape(Plan $plan): float
+    {
+        return round(self::PIECE * $plan->vessel->volumeBelow($plan->waterLine), 2);
+    }
+
     /** Heads: as many as keep each other company, of what breeds so many as begin a colony; no more than have room. */
     public static function heads(Animal $kind, Plan $plan): int
     {
@@ -72,6 +80,16 @@ final class UsualAmount
         $room = $kind->litresEach->value > 0 ? floor($litres / $kind->litresEach->value) : \INF;
 
         return (int) max($least, min(self::COLONY, round($colony), $room));
+    }
+
+    /**
+     * g of dry food a day for all of a tank's animals.
+     *
+     * @param array<Group> $groups
+     */
+    public static function feed(array $groups): float
+    {
+        return round(array_sum(array_map(static fn (Group $g): float => self::food($g->kind, $g->count), $groups)), 4);
     }
 
     /** g of dry food a day for so many of a kind. */

@@ -39,7 +39,7 @@ final readonly class Mistakes
     private const BRIGHT = 130.0;
     /** m of rim gap that a hand needs, and that jumpers clear. J. */
     private const RIM_GAP = 0.015;
-    private const LEAP = 0.06;
+    public const LEAP = 0.06;
     /** kg above which a support should be known to bear it. J. */
     private const HEAVY = 40.0;
     /** Day from which a tank is no new one for feeding. C: four weeks. */

@@ -29,6 +29,7 @@ use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Treatment;
 use Olvek\Core\Plant\Kind as Plant;
+use Olvek\Core\Review\Mistakes;
 use Olvek\Core\Run\Pace;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Solve\Trial;
@@ -71,8 +72,6 @@ final readonly class Composer
     private const LONGEST = 10.0;
     /** Share of what was planted below which a clump is no gain. J. */
     private const DWINDLED = 0.5;
-    /** m under the rim at which jumpers stay in without a lid. As Review\Mistakes. */
-    private const LEAP = 0.061;
     /** What animals move: only where one of these fails are any of them left out. */
     private const OF_ANIMALS = [
         MarginId::Ammonia,
@@ -386,7 +385,7 @@ final readonly class Composer
                 $candidates[Words::small($mistake->mend)] = $mistake->changes;
             }
             if ('lid' === $mistake->id) {
-                $low = round($score->plan->vessel->height() - self::LEAP, 3);
+                $low = round($score->plan->vessel->height() - Mistakes::LEAP - 0.001, 3);
                 $candidates['water line lower, for those who jump'] = [new SetNumber('waterLine', $low)];
             }
         }

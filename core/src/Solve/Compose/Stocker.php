@@ -151,12 +151,11 @@ final readonly class Stocker
         if (null === $first || $plan->site->sealed) {
             return $plan;
         }
-        $grams = array_sum(array_map(static fn (Group $g): float => UsualAmount::food($g->kind, $g->count), $plan->groups));
         $fish = array_filter($plan->groups, static fn (Group $g): bool => Shape::Fish === $g->kind->shape);
         // Food is for those who cannot live off what grows: from the last group's day on, as long as fish are among them.
         $from = max($first, ...array_map(static fn (Group $g): int => $g->day, [] === $fish ? $plan->groups : $fish));
 
-        return $plan->withFeed($plan->feed->withGrams(round($grams, 4)), max($from, $first + self::UNFED));
+        return $plan->withFeed($plan->feed->withGrams(UsualAmount::feed($plan->groups)), max($from, $first + self::UNFED));
     }
 
     private function why(Suitability $suits, int $most): string
