@@ -46,6 +46,9 @@ export async function signInAlone(page, name) {
     await expect(page.getByRole('heading', { level: 1 })).toContainText('shelf');
 }
 
+/** Does what sends a form, and waits for the page that answers: an address asked for meanwhile would meet a page half gone. */
+export const sends = (page, action) => Promise.all([page.waitForEvent('load'), action()]);
+
 /** A tank of the test's own, so that tests do not meet on one. */
 export async function startTank(page, name) {
     await openShelf(page);

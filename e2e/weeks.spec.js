@@ -1,4 +1,4 @@
-import { test, expect, startTank, openShelf, openStage, choose, change, expectAccessible } from './keeper.js';
+import { test, expect, sends, startTank, openShelf, openStage, choose, change, expectAccessible } from './keeper.js';
 
 /** Goes on to a day after the filling: a cookie moves the server's clock, where tests may. */
 async function onDay(page, day, baseURL) {
@@ -12,13 +12,13 @@ async function read(page, readings) {
     for (const [measure, value] of Object.entries(readings)) {
         await page.locator(`#test-${measure}`).fill(value);
     }
-    await page.getByRole('button', { name: 'Save reading', exact: true }).click();
+    await sends(page, () => page.getByRole('button', { name: 'Save reading', exact: true }).click());
     await expect(page.locator('.log')).toContainText(Object.keys(readings)[0] === 'nitrate' ? 'Nitrate' : 'Ammonia');
     await expect(page.locator('#test-ammonia')).toHaveValue('');
 }
 
 const gate = (page, id, state) => expect(page.locator(`#gate-${id}`)).toHaveClass(new RegExp(`gate-${state}`));
-const press = (page, id) => page.locator(`#gate-${id}`).locator('.offer button').first().click();
+const press = (page, id) => sends(page, () => page.locator(`#gate-${id}`).locator('.offer button').first().click());
 
 /** From an empty shelf to a planted, filled tank with fish planned, by a way of starting. */
 async function filled(page, name, way) {
@@ -33,7 +33,7 @@ async function filled(page, name, way) {
     await choose(page, 'start-way', way);
     await page.getByRole('link', { name: 'Build', exact: true }).click();
     await page.locator('#step-fill summary').click();
-    await page.getByRole('button', { name: 'Done Fill slowly' }).click();
+    await sends(page, () => page.getByRole('button', { name: 'Done Fill slowly' }).click());
     await expect(page.locator('#step-fill')).toContainText('Done');
     await page.getByRole('link', { name: 'First weeks' }).click();
     await expect(page.locator('.weeks-line')).toContainText('Day 0 ');
@@ -76,10 +76,10 @@ test('bottled bacteria: a bad week in which nitrite stays up, and a day missed',
     await onDay(page, 2, baseURL);
     await read(page, { ammonia: '0.5', nitrite: '0' });
     await expect(page.locator('#today')).toContainText('Ammonia reads 0.50 mg/L as NH₄ with animals in');
-    await page.getByRole('button', { name: /^Changed/ }).click();
+    await sends(page, () => page.getByRole('button', { name: /^Changed/ }).click());
     await expect(page.locator('.log')).toContainText('of the water changed');
     await expect(page.locator('#today'), 'not asked for twice').toContainText('Water has been changed since');
-    await page.getByRole('button', { name: /^Feeding stopped/ }).click();
+    await sends(page, () => page.getByRole('button', { name: /^Feeding stopped/ }).click());
     await expect(page.locator('.log')).toContainText('Feeding stopped');
     await expect(page.getByRole('button', { name: /^Feeding stopped/ })).toHaveCount(0);
     for (const day of [3, 4, 5, 6]) {
@@ -98,7 +98,7 @@ test('bottled bacteria: a bad week in which nitrite stays up, and a day missed',
     await onDay(page, 14, baseURL);
     await read(page, NOTHING);
     await gate(page, 'week', 'passed');
-    await page.getByRole('button', { name: /^Fed again/ }).click();
+    await sends(page, () => page.getByRole('button', { name: /^Fed again/ }).click());
     await expect(page.locator('.log')).toContainText('Fed from now on, 0.02 g a day');
     await expectAccessible(page);
 });
@@ -136,9 +136,9 @@ test('a seeded filter: nearly at once', async ({ page, baseURL }, info) => {
     await read(page, NOTHING);
     await expect(page.locator('#gate-fit')).toContainText('Once more, a day later');
     // Algae were looked for, and seen: the lamp is dimmed; a second look takes it back.
-    await page.getByRole('button', { name: /^Yes\s*, algae show/ }).click();
+    await sends(page, () => page.getByRole('button', { name: /^Yes\s*, algae show/ }).click());
     await expect(page.locator('#today')).toContainText('Let the lamp burn an hour less');
-    await page.getByRole('button', { name: 'No algae to be seen' }).click();
+    await sends(page, () => page.getByRole('button', { name: 'No algae to be seen' }).click());
     await expect(page.locator('#today')).not.toContainText('Algae show');
     await onDay(page, 2, baseURL);
     await read(page, NOTHING);

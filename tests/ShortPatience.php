@@ -6,6 +6,7 @@ namespace Olvek\Tests;
 
 use PHPUnit\Framework\Attributes\After;
 use PHPUnit\Framework\Attributes\Before;
+use Psr\Cache\CacheItemPoolInterface;
 
 /** Tests of what is answered when the time for an answer is over. */
 trait ShortPatience
@@ -20,9 +21,13 @@ trait ShortPatience
         $_ENV['OLVEK_PATIENCE'] = $_SERVER['OLVEK_PATIENCE'] = '1';
     }
 
-    #[After]
+    /** Answers that were cut short are forgotten, before the application ends: others ask the same and have time. */
+    #[After(10)]
     protected function waitAsUsual(): void
     {
+        $kept = self::getContainer()->get('cache.app');
+        \assert($kept instanceof CacheItemPoolInterface);
+        $kept->clear();
         $_ENV['OLVEK_PATIENCE'] = $_SERVER['OLVEK_PATIENCE'] = $this->usualPatience;
     }
 }

@@ -13,13 +13,14 @@ require dirname(__DIR__).'/vendor/autoload.php';
 
 (new Dotenv())->bootEnv(dirname(__DIR__).'/.env', 'test');
 
-// A fresh cache and a fresh database, made by the migrations that make a real one.
-$files = new Filesystem();
-$files->remove([
-    dirname(__DIR__).'/var/cache/test',
-    ...array_map(static fn (string $end): string => dirname(__DIR__).'/var/test.db'.$end, ['', '-wal', '-shm']),
-]);
+// A fresh cache and a fresh database, made by the migrations that make a real one. A suite on another database may be running beside this one.
 $kernel = new Kernel('test', false);
+$url = $_SERVER['DATABASE_URL'] ?? '';
+$database = is_string($url) && str_starts_with($url, 'sqlite:') ? dirname(__DIR__).'/var/test.db' : null;
+(new Filesystem())->remove([
+    $kernel->getCacheDir(),
+    ...null === $database ? [] : [$database, $database.'-wal', $database.'-shm'],
+]);
 $console = new Application($kernel);
 $console->setAutoExit(false);
 $output = new BufferedOutput();

@@ -78,6 +78,28 @@ final class GlanceTest extends BenchTestCase
         self::assertStringContainsString('"front"', $day('never'));
     }
 
+    /** @param list<string> $seen */
+    #[TestWith(['', ['front', 'hours'], true])]
+    #[TestWith(['front', ['front', 'hours'], true])]
+    #[TestWith(['side', ['side'], true])]
+    #[TestWith(['floor', ['floor'], true])]
+    #[TestWith(['all', ['front', 'side', 'floor', 'hours'], false])]
+    public function testOnlyDrawingsInSightAreMade(string $turn, array $seen, bool $outOfSight): void
+    {
+        foreach (["day?day=12&turn=$turn", "?turn=$turn"] as $asked) {
+            $this->browser->request('GET', "/tanks/$this->tank".(str_starts_with($asked, '?') ? '' : '/').$asked, server: ['HTTP_OLVEK_PARTS' => '{}']);
+            $answer = json_decode((string) $this->browser->getResponse()->getContent(), true);
+            self::assertIsArray($answer);
+            self::assertIsArray($answer['parts']);
+            self::assertEqualsCanonicalizing($seen, array_intersect(['front', 'side', 'floor', 'hours'], array_keys($answer['parts'])));
+            self::assertSame($outOfSight, $answer['outOfSight'], 'whether the page is to ask for the rest');
+        }
+        $whole = $this->browser->request('GET', "/tanks/$this->tank?turn=$turn");
+        self::assertCount(4, $whole->filter('.views > .part'), 'a page without scripts has them all');
+        self::assertCount(1, $whole->filter('input[name="turn"][checked]'));
+        self::assertSame('' === $turn || 'all' === $turn ? 'front' : $turn, $whole->filter('input[name="turn"][checked]')->attr('value'));
+    }
+
     #[TestWith(['front'])]
     #[TestWith(['side'])]
     #[TestWith(['floor'])]

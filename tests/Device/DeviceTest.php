@@ -9,11 +9,13 @@ use Olvek\Device\DeviceKind;
 use Olvek\Device\Devices;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpClient\HttpClient;
 use Symfony\Component\Process\Process;
 
 /** The lamp timer and the water probe that ship as stand-ins: heard, written to, killed in mid-use, slow, and talking nonsense. */
+#[Group('any-database')]
 final class DeviceTest extends BenchTestCase
 {
     use FilledTank;
