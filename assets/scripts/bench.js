@@ -11,10 +11,17 @@ import './keys.js';
 import './palette.js';
 import { handles } from './handles.js';
 import { days } from './days.js';
-import { compute, rest } from './sure.js';
+import { compute, rest as stopComputing } from './sure.js';
+import * as unseen from './unseen.js';
 
 const form = document.querySelector('form[data-bench]');
 const look = document.querySelector('form[data-look]');
+
+const follow = (answer) => unseen.follow(answer, () => lookUrl('/day', 'all'));
+const rest = () => {
+    stopComputing();
+    unseen.stop();
+};
 
 const send = inTurn(async (url, options, sent = new Set()) => {
     rest();
@@ -32,6 +39,7 @@ const send = inTurn(async (url, options, sent = new Set()) => {
         }
         form.elements.base.value = answer.base;
         swap(answer.parts, sent);
+        follow(answer);
         tryHelps();
         compute(form, () => send(() => [lookUrl(), {}]));
         const refused = response.status === 422 && !answer.notice;
@@ -58,14 +66,18 @@ function post(url, entries) {
 /** The names that every request carries beside its edits. */
 const frame = () => {
     const body = new FormData();
-    for (const name of ['_token', 'base', 'day', 'bag', 'below']) {
+    for (const name of ['_token', 'base', ...LOOK]) {
         body.set(name, form.elements[name].value);
     }
     return body;
 };
 
 /** What is looked at stands in the form's hidden fields, and nowhere else; the page's own controls only change it. */
-const lookUrl = (below = '') => `${look.action}${below}?${new URLSearchParams(['day', 'bag', 'below'].map((name) => [name, form.elements[name].value]))}`;
+const LOOK = ['day', 'bag', 'below', 'turn'];
+function lookUrl(below = '', turn = form.elements.turn.value) {
+    const looked = Object.fromEntries(LOOK.map((name) => [name, form.elements[name].value]));
+    return `${look.action}${below}?${new URLSearchParams({ ...looked, turn })}`;
+}
 
 const isOurs = (element) => element.form === form && element.name.startsWith('edits[');
 
@@ -157,7 +169,7 @@ const moveDay = days((day) => {
     form.elements.day.value = day;
     history.replaceState(null, '', lookUrl());
     return lookUrl('/day');
-});
+}, follow);
 handles({
     base: look.action,
     frame,

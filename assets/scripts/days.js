@@ -8,9 +8,10 @@ const PACE = matchMedia('(prefers-reduced-motion: reduce)').matches ? 1200 : 90;
 
 /**
  * @param look takes note of a day and says the address that answers with it
+ * @param follow is told each answer, whose drawings out of sight are still to come
  * @returns a function that shows a day
  */
-export function days(look) {
+export function days(look, follow) {
     let wanted = null;
     let busy = false;
     let playing = null;
@@ -31,6 +32,7 @@ export function days(look) {
                 throw new Error(answer.message);
             }
             swap(answer.parts, new Set());
+            follow(answer);
         } catch {
             stop();
             say('Olvek could not show this day. Check that you are still signed in, and move the cursor again.');

@@ -78,7 +78,6 @@ export function handles(bench) {
             const mine = held;
             mine.tried = true;
             const body = bench.frame();
-            body.set('turn', document.querySelector('[name="turn"]:checked')?.value ?? 'front');
             Object.entries(edits()).forEach(([place, text]) => body.set(`edits[${place}]`, text));
             const response = await fetch(`${bench.base}/try`, { method: 'POST', body, headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) }, credentials: 'same-origin' });
             const answer = await response.json();

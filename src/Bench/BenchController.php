@@ -177,7 +177,9 @@ final class BenchController extends AbstractController
         int $status = Response::HTTP_OK,
     ): Response {
         $view = ViewSettings::asked($request, $keeper->units());
-        $parts = $this->page->parts($tank, $keeper->units(), $view, $typed, $errors);
+        // A script fetches what is out of sight once the hand rests; a page without one has all of it at once.
+        $drawn = self::wantsParts($request) ? $view->drawn() : BenchPage::DRAWN;
+        $parts = $this->page->parts($tank, $keeper->units(), $view, $typed, $errors, $drawn);
         if (!self::wantsParts($request)) {
             return $this->render(
                 'bench/show.html.twig',
@@ -208,6 +210,7 @@ final class BenchController extends AbstractController
             [
                 'base' => $tank->head(),
                 'notice' => $notice,
+                'outOfSight' => [] !== array_diff(BenchPage::DRAWN, array_keys($parts)),
                 'parts' => array_map(
                     static fn (Part $part): array => ['html' => $part->html(), 'fingerprint' => $part->fingerprint],
                     $fresh,

@@ -41,7 +41,7 @@ use Twig\Environment;
 final readonly class BenchPage
 {
     /** Parts that are drawings of the tank. */
-    private const DRAWN = ['front', 'side', 'floor', 'hours'];
+    public const DRAWN = ['front', 'side', 'floor', 'hours'];
     /** Days for which a change is run while a hand is at it. J: by then a tank shows what it is up to. */
     private const TRIED_DAYS = 182;
 
@@ -58,11 +58,18 @@ final readonly class BenchPage
     /**
      * @param array<string, string> $typed  texts that were not saved
      * @param array<string, string> $errors why, by place
+     * @param list<string>          $drawn  which drawings are made
      *
      * @return array<string, Part> by name
      */
-    public function parts(Tank $tank, UnitSystem $units, ViewSettings $view, array $typed = [], array $errors = []): array
-    {
+    public function parts(
+        Tank $tank,
+        UnitSystem $units,
+        ViewSettings $view,
+        array $typed = [],
+        array $errors = [],
+        array $drawn = self::DRAWN,
+    ): array {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
         $outcome = $this->outcomes->of($revision, $plan, $units);
@@ -72,7 +79,7 @@ final readonly class BenchPage
         $written = $this->stages->written($plan, $units, $day, $typed, $errors);
         $shown = self::shown($stages, $written['rows'], $written['add']);
         $context = [
-            ...$this->seen($tank, $plan, $outcome, $units, $day, $view),
+            ...$this->seen($tank, $plan, $outcome, $units, $day, $view, $drawn),
             'chart' => self::chart($plan, $view, $day),
             'differences' => $this->differences($tank, $revision, $outcome, $units),
             'words' => $revision->words,
@@ -83,7 +90,7 @@ final readonly class BenchPage
             'take' => $this->take($plan, $units, $view),
             'written' => $written,
         ];
-        $parts = $this->made(['head', 'verdict', ...self::DRAWN, 'margins', 'year', 'written', 'ledger', 'take'], $context);
+        $parts = $this->made(['head', 'verdict', ...$drawn, 'margins', 'year', 'written', 'ledger', 'take'], $context);
         foreach ($stages as $stage) {
             $parts['stage-'.$stage->id] = new Part(
                 $this->twig,
@@ -110,15 +117,15 @@ final readonly class BenchPage
         $day = $view->day ?? $saved->hardestDay;
         if (null === $tried) {
             // What is written is written into the day that is shown; so is the account of it.
-            return $this->made([...self::DRAWN, 'year', 'written', 'ledger'], [
-                ...$this->seen($tank, $plan, $saved, $units, $day, $view),
+            return $this->made([...$view->drawn(), 'year', 'written', 'ledger'], [
+                ...$this->seen($tank, $plan, $saved, $units, $day, $view, $view->drawn()),
                 'written' => $this->stages->written($plan, $units, $day, [], []),
                 'chart' => self::chart($plan, $view, $day),
             ]);
         }
         $judged = Judge::judge($tried, $units, days: self::TRIED_DAYS, pace: Pace::Rough);
         $verdict = new Verdict($judged->state, $judged->verdict, $judged->margins);
-        $seen = 'front' === $view->turn ? ['front', 'hours'] : [$view->turn];
+        $seen = $view->drawn();
 
         return $this->made([...$seen, 'verdict', 'margins'], [
             'tank' => $tank,
@@ -193,15 +200,17 @@ final readonly class BenchPage
         $plan = $this->road->plan($revision);
         $outcome = $this->outcomes->of($revision, $plan, $units);
 
-        return $this->seen($tank, $plan, $outcome, $units, $view->day ?? $outcome->hardestDay, $view);
+        return $this->seen($tank, $plan, $outcome, $units, $view->day ?? $outcome->hardestDay, $view, self::DRAWN);
     }
 
     /**
+     * @param list<string> $drawn
+     *
      * @return array{tank: Tank, plan: Plan, judgement: Outcome, units: UnitSystem, view: ViewSettings, day: int, drawings: array<string,
      * DrawingView>, year: YearChart, marks: list<Handle>, cursor: Handle, hardest: int} what drawings, year, verdict and margins are
      * rendered from
      */
-    private function seen(Tank $tank, Plan $plan, Outcome $outcome, UnitSystem $units, int $day, ViewSettings $view): array
+    private function seen(Tank $tank, Plan $plan, Outcome $outcome, UnitSystem $units, int $day, ViewSettings $view, array $drawn): array
     {
         $snapshot = $outcome->album->on($day);
 
@@ -212,7 +221,7 @@ final readonly class BenchPage
             'units' => $units,
             'view' => $view,
             'day' => $snapshot->day,
-            'drawings' => self::drawings($plan, $snapshot, $units, self::DRAWN),
+            'drawings' => self::drawings($plan, $snapshot, $units, $drawn),
             'year' => $outcome->year,
             'marks' => YearMarks::of($plan, $outcome->year, $units),
             'cursor' => Handle::cursor($outcome->year, $snapshot->day),

@@ -17,7 +17,7 @@ final readonly class ViewSettings
      * @param string   $bag size of a bag to buy, as typed
      * @param 'year'|'ledger' $below what is shown below the tank
      * @param string   $stage that is open, where a script does not keep it so
-     * @param 'front'|'side'|'floor' $turn from where the tank is seen
+     * @param 'front'|'side'|'floor'|'all' $turn from where the tank is seen; from everywhere where what is out of sight is fetched too
      */
     private function __construct(
         public ?int $day,
@@ -53,12 +53,23 @@ final readonly class ViewSettings
             match ($asked->getString('turn')) {
                 'side' => 'side',
                 'floor' => 'floor',
+                'all' => 'all',
                 default => 'front',
             },
         );
     }
 
-    /** @return array{day?: int, bag: string, below: string, stage?: string} for addresses */
+    /** @return list<string> parts that are drawings of the tank and in sight */
+    public function drawn(): array
+    {
+        return match ($this->turn) {
+            'front' => ['front', 'hours'],
+            'all' => ['front', 'side', 'floor', 'hours'],
+            default => [$this->turn],
+        };
+    }
+
+    /** @return array{day?: int, bag: string, below: string, stage?: string, turn?: string} for addresses */
     public function query(): array
     {
         return [
@@ -66,6 +77,7 @@ final readonly class ViewSettings
             'bag' => $this->bag,
             'below' => $this->below,
             ...'' === $this->stage ? [] : ['stage' => $this->stage],
+            ...'front' === $this->turn ? [] : ['turn' => $this->turn],
         ];
     }
 }
