@@ -88,7 +88,8 @@ printf(
     "core: band of 64, 2 processes  median %7.1f ms\n",
     median(static fn() => (new Processes(dirname(__DIR__) . '/bin/console'))->map(new BandPieces($full, 64), 64), 3),
 );
-// The same equations in a general-purpose solver at about the same accuracy, timed in this very run: one month, since it needs minutes for a year.
+// The same equations in a general-purpose solver at about the same accuracy, timed in this very run.
+// One month, since it needs minutes for a year.
 $month = 30;
 $reference = dirname(__DIR__) . '/core/tests/Reference';
 $planted = $document->fromJson((string) file_get_contents("$reference/run-planted.plan.json"));

@@ -3,22 +3,30 @@
 declare(strict_types=1);
 
 /*
- * Median ms of a year of one plan's run, of a file: what the served pages are held against, measured between them.
+ * Median ms of a year of one plan, of a file: its run alone, and its judgement, which is a run with usual care and the margins. What the
+ * served pages are held against, measured between them.
  */
 
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Margin\Judge;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Run\Runner;
 
 require dirname(__DIR__) . '/vendor/autoload.php';
 
-$runner = new Runner((new PlanDocument(Catalogue::shipped()))->fromJson((string) file_get_contents($argv[1])));
+$plan = (new PlanDocument(Catalogue::shipped()))->fromJson((string) file_get_contents($argv[1]));
+$kinds = ['run' => static fn() => (new Runner($plan))->run(365), 'judged' => static fn() => Judge::judge($plan)];
 $spans = [];
-for ($n = 0; $n < 50; ++$n) {
-    $from = hrtime(true);
-    $runner->run(365);
-    $spans[] = (hrtime(true) - $from) / 1e6;
+for ($n = 0; $n < 40; ++$n) {
+    foreach ($kinds as $kind => $work) {
+        $from = hrtime(true);
+        $work();
+        $spans[$kind][] = (hrtime(true) - $from) / 1e6;
+    }
 }
-$spans = array_slice($spans, 10);
-sort($spans);
-echo $spans[intdiv(count($spans), 2)];
+foreach ($spans as &$of) {
+    $of = array_slice($of, 10);
+    sort($of);
+    $of = $of[intdiv(count($of), 2)];
+}
+echo json_encode($spans, JSON_THROW_ON_ERROR);

@@ -13,7 +13,7 @@ require dirname(__DIR__).'/vendor/autoload.php';
 
 (new Dotenv())->bootEnv(dirname(__DIR__).'/.env', 'test');
 
-// A fresh cache and a fresh database, made by the migrations that make a real one. A suite on another database may be running beside this one.
+// A fresh cache and a fresh database, made by the migrations that make a real one. Beside it a suite on another database may be running.
 $kernel = new Kernel('test', false);
 $url = $_SERVER['DATABASE_URL'] ?? '';
 $database = is_string($url) && str_starts_with($url, 'sqlite:') ? dirname(__DIR__).'/var/test.db' : null;

@@ -28,6 +28,9 @@ final readonly class TankEditor
 {
     private const LONGEST_WORDS = 500;
 
+    /** @var \WeakMap<Revision, Plan> plans that have been read already: a request asks for the same ones again and again */
+    private \WeakMap $read;
+
     public function __construct(
         private EntityManagerInterface $entities,
         private TankRepository $tanks,
@@ -36,11 +39,12 @@ final readonly class TankEditor
         private ClockInterface $clock,
         private Saver $saver,
     ) {
+        $this->read = new \WeakMap();
     }
 
     public function plan(Revision $revision): Plan
     {
-        return $this->document->fromJson($revision->plan);
+        return $this->read[$revision] ??= $this->document->fromJson($revision->plan);
     }
 
     /** A new tank on a keeper's shelf. */

@@ -86,8 +86,8 @@ final class GlanceTest extends BenchTestCase
     #[TestWith(['all', ['front', 'side', 'floor', 'hours'], false])]
     public function testOnlyDrawingsInSightAreMade(string $turn, array $seen, bool $outOfSight): void
     {
-        foreach (["day?day=12&turn=$turn", "?turn=$turn"] as $asked) {
-            $this->browser->request('GET', "/tanks/$this->tank".(str_starts_with($asked, '?') ? '' : '/').$asked, server: ['HTTP_OLVEK_PARTS' => '{}']);
+        foreach (["/day?day=12&turn=$turn", "?turn=$turn"] as $asked) {
+            $this->browser->request('GET', "/tanks/$this->tank$asked", server: ['HTTP_OLVEK_PARTS' => '{}']);
             $answer = json_decode((string) $this->browser->getResponse()->getContent(), true);
             self::assertIsArray($answer);
             self::assertIsArray($answer['parts']);

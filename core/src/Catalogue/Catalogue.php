@@ -74,6 +74,21 @@ final readonly class Catalogue
         return self::load(\dirname(__DIR__, 2).'/data');
     }
 
+    /** @param string $file written from CompiledCatalogue::code() */
+    public static function fromCompiled(string $file): self
+    {
+        /**
+         * @var array{
+         *     materials: array<string, Material>, plants: array<string, PlantKind>, animals: array<string, AnimalKind>,
+         *     amendments: array<string, Amendment>, hardscape: array<string, HardscapeKind>, lamps: array<string, LampKind>,
+         *     waters: array<string, WaterKind>, foods: array<string, Food>, vessels: array<string, Preset>,
+         * } $tables
+         */
+        $tables = require $file;
+
+        return new self(...$tables);
+    }
+
     /** @throws InvalidCatalogue when a file breaks its rules */
     public static function load(string $folder): self
     {

@@ -66,7 +66,12 @@ final readonly class CarbonSpeciation
                 // e^x to its third term: what is left out is below 2e-7 of [H⁺].
                 return $h * (1 + $step * (1 + $step / 2));
             }
-            $h *= exp(max(-self::LONGEST, min(self::LONGEST, $step)));
+            if ($step > self::LONGEST) {
+                $step = self::LONGEST;
+            } elseif ($step < -self::LONGEST) {
+                $step = -self::LONGEST;
+            }
+            $h *= exp($step);
         }
 
         return $h;
