@@ -5,5 +5,6 @@ declare(strict_types=1);
 return [
     'bench' => ['path' => './assets/scripts/bench.js', 'entrypoint' => true],
     'plans' => ['path' => './assets/scripts/plans.js', 'entrypoint' => true],
+    'log' => ['path' => './assets/scripts/log.js', 'entrypoint' => true],
     'weeks' => ['path' => './assets/scripts/weeks.js', 'entrypoint' => true],
 ];

@@ -168,7 +168,9 @@ final readonly class TankEditor
     private function keep(Tank $tank, Plan $plan, string $words): void
     {
         $words = mb_strlen($words) > self::LONGEST_WORDS ? mb_substr($words, 0, self::LONGEST_WORDS - 1).'…' : $words;
-        $this->entities->persist($tank->revise($plan->name, $this->document->toJson($plan), $words, $this->clock->now()));
+        $revision = $tank->revise($plan->name, $this->document->toJson($plan), $words, $this->clock->now());
+        $this->read[$revision] = $plan;
+        $this->entities->persist($revision);
         $this->flush();
     }
 

@@ -17,6 +17,7 @@ use Symfony\Component\Uid\Uuid;
 class Entry
 {
     public const LONGEST_WORDS = 160;
+    public const LONGEST_NOTE = 2000;
 
     #[ORM\Id]
     #[ORM\Column(type: UuidType::NAME)]
@@ -34,6 +35,7 @@ class Entry
      * @param bool        $madeUp invented for the demo
      * @param Uuid|null   $id      of a line that is brought back; a new one's is made
      * @param string|null $written of a line that is brought back
+     * @param string      $note    what the keeper adds
      */
     public function __construct(
         #[ORM\ManyToOne]
@@ -55,6 +57,8 @@ class Entry
         public readonly bool $madeUp = false,
         ?Uuid $id = null,
         ?string $written = null,
+        #[ORM\Column(type: 'text', options: ['default' => ''])]
+        public readonly string $note = '',
     ) {
         $this->id = $id ?? Uuid::v7();
         $this->written = $written ?? \sprintf('%.6F', microtime(true));

@@ -11,4 +11,5 @@ enum EntryKind: string
     /** Stored by the name that it had first. */
     case Done = 'deed';
     case Sighting = 'sighting';
+    case Note = 'note';
 }

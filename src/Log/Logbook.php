@@ -10,6 +10,7 @@ use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Reading;
+use Olvek\Core\Log\Sign;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\UnitSystem;
@@ -18,6 +19,7 @@ use Olvek\Core\Unit\Words;
 use Olvek\Core\Water\Measure;
 use Olvek\Tank\Tank;
 use Olvek\Task\TaskMark;
+use Symfony\Component\Uid\Uuid;
 
 /** What is written down of tanks: the one place where lines are added and taken back. */
 final readonly class Logbook
@@ -35,10 +37,11 @@ final readonly class Logbook
      * Reads and keeps one test of the water; nothing is kept unless all of it can be read.
      *
      * @param array<string, string> $typed by measure
+     * @param Uuid|null             $id    of the entry, from which those of its lines are made
      *
      * @return array<string, string> why an entry was refused, by measure; "" for the whole, "day" for its day
      */
-    public function test(Tank $tank, array $typed, string $day, TestKit $kit, UnitSystem $units): array
+    public function test(Tank $tank, array $typed, string $day, TestKit $kit, UnitSystem $units, ?Uuid $id = null): array
     {
         $on = $this->today->orEarlier($tank->keeper, $day);
         $errors = null === $on ? ['day' => Today::REFUSED] : [];
@@ -70,10 +73,19 @@ final readonly class Logbook
         if ([] !== $errors || null === $on) {
             return $errors;
         }
-        foreach ($values as $id => $value) {
-            $measure = Measure::from($id);
+        foreach ($values as $of => $value) {
+            $measure = Measure::from($of);
             $this->entities->persist(
-                new Entry($tank, $on, EntryKind::Reading, $id, $value, null, self::line($measure, $value, $kit, $units)),
+                new Entry(
+                    $tank,
+                    $on,
+                    EntryKind::Reading,
+                    $of,
+                    $value,
+                    null,
+                    self::line($measure, $value, $kit, $units),
+                    id: null === $id ? null : Uuid::v5($id, $of),
+                ),
             );
         }
         $this->entities->flush();
@@ -140,6 +152,25 @@ final readonly class Logbook
         return null;
     }
 
+    /** Whether an entry of this id, or a line made from it, is in a logbook already: what is sent twice is kept once. */
+    public function knows(Uuid $id): bool
+    {
+        foreach ([$id, ...array_map(static fn (Measure $m): Uuid => Uuid::v5($id, $m->value), Measure::cases())] as $one) {
+            if (null !== $this->entities->find(Entry::class, $one)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** A line of any kind. */
+    public function add(Entry $entry): void
+    {
+        $this->entities->persist($entry);
+        $this->entities->flush();
+    }
+
     public function find(Tank $tank, string $id): ?Entry
     {
         return $this->entities->getRepository(Entry::class)->findOneBy(['id' => $id, 'tank' => $tank->id()]);
@@ -167,9 +198,16 @@ final readonly class Logbook
     }
 
     /** @return list<Entry> newest first */
-    public function newest(Tank $tank, int $most): array
+    public function newest(Tank $tank, int $most, int $from = 0): array
     {
-        return $this->entities->getRepository(Entry::class)->findBy(['tank' => $tank->id()], ['on' => 'DESC', 'id' => 'DESC'], $most);
+        return $this->entities
+            ->getRepository(Entry::class)
+            ->findBy(['tank' => $tank->id()], ['on' => 'DESC', 'written' => 'DESC', 'id' => 'DESC'], $most, $from);
+    }
+
+    public function lines(Tank $tank): int
+    {
+        return $this->entities->getRepository(Entry::class)->count(['tank' => $tank->id()]);
     }
 
     /**
@@ -231,6 +269,8 @@ final readonly class Logbook
                 $events[] = new LoggedEvent($day, $kind, $entry->amount ?? 0.0, $entry->of);
             } elseif (EntryKind::Sighting === $entry->kind && self::ALGAE === $entry->what) {
                 $algae[$day] = $entry->amount > 0;
+            } elseif (EntryKind::Sighting === $entry->kind && true === Sign::tryFrom($entry->what)?->isAlga()) {
+                $algae[$day] = true;
             }
         }
 

@@ -22,4 +22,10 @@ final class PlainText
             default => null,
         };
     }
+
+    /** The same of a text that may have several lines. */
+    public static function faultOfLines(string $text, int $most, string $what = 'This'): ?string
+    {
+        return self::fault(str_replace("\n", ' ', $text), $most, $what);
+    }
 }

@@ -245,6 +245,7 @@ final readonly class ShelfImport
                         $told['madeUp'],
                         null === $mine ? Uuid::fromString($id) : self::own($tank, $id),
                         $told['written'],
+                        $told['note'],
                     ),
                 );
                 ++$added;

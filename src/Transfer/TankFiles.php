@@ -32,7 +32,7 @@ final readonly class TankFiles
     public array $revisions;
     /**
      * @var array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null, words: string,
-     * madeUp: bool, written: string}> by id
+     * madeUp: bool, written: string, note: string}> by id
      */
     public array $lines;
     /** @var list<array{task: string, due: string, moved: \DateTimeImmutable|null, settled: bool, entry: string|null}> */
@@ -108,7 +108,7 @@ final readonly class TankFiles
 
     /**
      * @return array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null,
-     * words: string, madeUp: bool, written: string}>
+     * words: string, madeUp: bool, written: string, note: string}>
      */
     private function readLines(): array
     {
@@ -125,7 +125,8 @@ final readonly class TankFiles
                 1 !== preg_match('/^[a-z0-9-]{0,80}$/Di', $row['of']) => 'What it concerns is not known.',
                 !Uuid::isValid($row['id']) => 'The id is none.',
                 1 !== preg_match('/^\d{1,12}\.\d{6}$/D', $row['written']) => 'When it was written is no time.',
-                default => PlainText::fault($row['words'], Entry::LONGEST_WORDS, 'The text'),
+                default => PlainText::fault($row['words'], Entry::LONGEST_WORDS, 'The text') ??
+                    PlainText::faultOfLines($row['note'], Entry::LONGEST_NOTE, 'The note'),
             };
             if (null === $on || null === $kind || false === $amount || null !== $fault) {
                 $this->report->fault("$this->folder/log.csv", $line, $fault);
@@ -140,6 +141,7 @@ final readonly class TankFiles
                 'words' => $row['words'],
                 'madeUp' => 'yes' === $row['made_up'],
                 'written' => $row['written'],
+                'note' => $row['note'],
             ];
         }
 

@@ -92,7 +92,7 @@ final class WeeksController extends AbstractController
             return $this->refused($tank, $keeper, ['done-day' => $day], [], self::EXPIRED);
         }
         $kind = EventKind::named($request->request->getString('kind'));
-        $kind = null === $kind || null === $kind->happens()->done || EventKind::Task === $kind ? null : $kind;
+        $kind = null === $kind || null === $kind->happens()->done || EventKind::Task === $kind || 'clump' === $kind->of() ? null : $kind;
         $situation = $this->page->situation($tank, $keeper);
         $number = $kind?->amount();
         $whole = 'group' === $kind?->of();

@@ -6,6 +6,7 @@ namespace Olvek\Core\Event;
 
 use Olvek\Core\Field\Fields;
 use Olvek\Core\Field\Number;
+use Olvek\Core\Unit\Dimension;
 
 /**
  * Every kind of thing that can happen to a tank: what a plan may hold, what a run meets with, what is done and logged, what is due. Each is
@@ -16,6 +17,7 @@ enum EventKind: string
     case Stock = 'stock';
     case TakeOut = 'take-out';
     case Deaths = 'deaths';
+    case Lost = 'lost';
     case Plant = 'plant';
     case Remove = 'remove';
     case Trim = 'trim';
@@ -54,6 +56,7 @@ enum EventKind: string
             self::Stock => Stock::class,
             self::TakeOut => TakeOut::class,
             self::Deaths => Deaths::class,
+            self::Lost => Lost::class,
             self::Plant => Plant::class,
             self::Remove => Remove::class,
             self::Trim => Trim::class,
@@ -142,7 +145,7 @@ enum EventKind: string
     }
 
     /**
-     * What was logged, as an event.
+     * What was logged, as an event. Of several values a logbook holds the first; the others go with it as they usually do.
      *
      * @param float       $amount as amount() says
      * @param string|null $of     id of the clump or group
@@ -150,9 +153,18 @@ enum EventKind: string
     public function logged(int $day, float $amount, ?string $of): Event
     {
         $values = ['day' => $day];
-        $property = array_values(Fields::of($this->type()))[0] ?? null;
-        if (null !== $property) {
-            $values[$property->name] = $property->isWhole() ? (int) $amount : $amount;
+        $first = null;
+        foreach (Fields::of($this->type()) as $name => $property) {
+            $number = $property->told;
+            if (null === $first) {
+                $first = $number;
+                $values[$name] = $property->isWhole() ? (int) $amount : $amount;
+            } elseif ($number instanceof Number && $first instanceof Number && Dimension::Concentration === $first->dimension) {
+                // What is poured from one bottle.
+                $values[$name] = min($number->to, ($number->usual * $amount) / $first->usual);
+            } elseif ($number instanceof Number) {
+                $values[$name] = $number->usual;
+            }
         }
         if (null !== $this->of()) {
             $values[$this->of()] = $of;

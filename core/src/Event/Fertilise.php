@@ -8,7 +8,7 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** Liquid fertiliser is given, nitrogen as nitrate. Usual amounts, C: a lean week’s dose. */
-#[Happens('liquid fertiliser given', About::Water)]
+#[Happens('liquid fertiliser given', About::Water, done: 'Liquid fertiliser given, nitrogen %s')]
 final readonly class Fertilise extends Dated
 {
     public function __construct(

@@ -9,7 +9,7 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Unit;
 
 /** Dead leaves are laid in. */
-#[Happens('dead leaves laid in', About::Plant)]
+#[Happens('dead leaves laid in', About::Plant, done: 'Dead leaves laid in, %s')]
 final readonly class Leaves extends Dated
 {
     public function __construct(

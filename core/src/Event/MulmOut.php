@@ -8,7 +8,7 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** A share of what lies on the bed, melted leaves and left food among it, is taken out. */
-#[Happens('mulm and dying leaves removed', About::Water, done: 'Dying leaves removed')]
+#[Happens('mulm and dying leaves removed', About::Water, done: 'Mulm and dying leaves removed')]
 final readonly class MulmOut extends Dated
 {
     public function __construct(

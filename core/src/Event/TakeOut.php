@@ -8,7 +8,7 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** Animals of a group are given away, never more than there are. */
-#[Happens('animals given away', About::Animal)]
+#[Happens('animals given away', About::Animal, done: '%s given away')]
 final readonly class TakeOut extends Dated
 {
     public function __construct(

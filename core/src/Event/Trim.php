@@ -8,7 +8,7 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** A share of a clump is cut and taken out. */
-#[Happens('trim', About::Plant)]
+#[Happens('trim', About::Plant, done: '%s of %s cut back')]
 final readonly class Trim extends Dated
 {
     public function __construct(

@@ -6,6 +6,7 @@ namespace Olvek\Core\Log;
 
 use Olvek\Core\Event\Event;
 use Olvek\Core\Event\EventKind;
+use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\Words;
@@ -32,9 +33,16 @@ final readonly class LoggedEvent
      * What the logbook says of it.
      *
      * @param Group|null $group that it concerns
+     * @param Clump|null $clump likewise
      */
-    public static function line(EventKind $kind, float $amount, TestKit $kit, ?Group $group = null): string
-    {
+    public static function line(
+        EventKind $kind,
+        float $amount,
+        TestKit $kit,
+        ?Group $group = null,
+        ?Clump $clump = null,
+        UnitSystem $units = UnitSystem::Metric,
+    ): string {
         $happens = $kind->happens();
         if (0.0 === $amount && '' !== $happens->none) {
             return $happens->none;
@@ -47,13 +55,10 @@ final readonly class LoggedEvent
                 'group' === $kind->of() => \sprintf('%d × %s', (int) $amount, $group->kind->common ?? 'animals'),
                 // The keeper's own kit may count otherwise.
                 EventKind::Dose === $kind => $kit->show(Measure::Ammonia, $amount),
-                null !== $number => UnitSystem::in(
-                    $number->metric ?? UnitSystem::Metric->unitFor($number->dimension),
-                    $amount / $number->perBase,
-                    $number->decimals,
-                ),
+                null !== $number => $number->say($amount, $units),
                 default => '',
             },
+            $clump->kind->common ?? 'a plant',
         );
     }
 }

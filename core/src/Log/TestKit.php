@@ -6,6 +6,7 @@ namespace Olvek\Core\Log;
 
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Ion;
+use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Water\Measure;
 
@@ -85,6 +86,28 @@ final readonly class TestKit
         $symbol = $units->unitFor($measure->dimension())->symbol();
 
         return $measure->isNitrogen() ? "$symbol as ".self::ionText($this->counts($measure)) : $symbol;
+    }
+
+    /**
+     * Steps of common kits, as this one shows them: what is pressed instead of typed. All C. None where a number is read off.
+     *
+     * @return list<float>
+     */
+    public function steps(Measure $measure, UnitSystem $units = UnitSystem::Metric): array
+    {
+        $asNitrogen = 'N' === $this->counts($measure);
+
+        return match ($measure) {
+            Measure::Ammonia => $asNitrogen ? [0.0, 0.2, 0.4, 0.8, 1.5, 3.0] : [0.0, 0.25, 0.5, 1.0, 2.0, 4.0],
+            Measure::Nitrite => $asNitrogen ? [0.0, 0.05, 0.1, 0.3, 0.6, 1.5] : [0.0, 0.25, 0.5, 1.0, 2.0, 5.0],
+            Measure::Nitrate => $asNitrogen ? [0.0, 1.0, 2.0, 5.0, 10.0, 20.0] : [0.0, 5.0, 10.0, 20.0, 40.0, 80.0],
+            Measure::Acidity => [6.0, 6.5, 7.0, 7.5, 8.0, 8.5],
+            Measure::CarbonateHardness, Measure::GeneralHardness => Unit::GermanDegree === $units->unitFor($measure->dimension())
+                ? [2.0, 4.0, 6.0, 8.0, 12.0, 16.0]
+                : [40.0, 80.0, 120.0, 160.0, 220.0, 300.0],
+            Measure::Iron => [0.0, 0.05, 0.1, 0.25, 0.5, 1.0],
+            Measure::Temperature => [],
+        };
     }
 
     /** An ion as people write it: "NH₄". */

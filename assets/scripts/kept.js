@@ -1,0 +1,23 @@
+/** Keeps this page on the device, with all that it is made of, by a service worker: it opens without a connection then. */
+
+/** The name that the worker knows it by, and that signing in as somebody else clears. */
+const CACHE = 'olvek-log';
+
+export async function keepPage(address) {
+    if (!('serviceWorker' in navigator)) {
+        return;
+    }
+    try {
+        await navigator.serviceWorker.register('/log-worker.js', { scope: '/tanks/' });
+        const cache = await caches.open(CACHE);
+        const parts = performance.getEntriesByType('resource').map(({ name }) => name).filter((name) => name.startsWith(`${location.origin}/assets/`));
+        await Promise.all([...new Set(parts)].map(async (part) => (await cache.match(part)) ?? cache.add(part)));
+        const page = await fetch(address, { credentials: 'same-origin' });
+        if (page.ok && !page.redirected) {
+            await cache.put(address, page);
+        }
+        document.documentElement.dataset.kept = 'yes';
+    } catch {
+        // Without a worker, or a connection, the page works as long as it is open.
+    }
+}

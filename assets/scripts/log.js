@@ -1,0 +1,185 @@
+/**
+ * The logbook at the tank: what is entered is kept on the device at once and sent when it can be; the page itself is kept too, so that it
+ * opens where there is no signal. Without this file the same forms work while there is one.
+ */
+import { put, drop, send, waiting, idOf } from './outbox.js';
+import { keepPage } from './kept.js';
+
+const book = document.querySelector('[data-logbook]');
+const tank = book.dataset.tank;
+const notice = book.querySelector('[data-log-notice]');
+const address = location.pathname;
+const AGAIN = 20_000;
+
+function say(words) {
+    notice.textContent = '';
+    if (words !== '') {
+        const line = document.createElement('p');
+        line.textContent = words;
+        notice.append(line);
+    }
+}
+
+/** Today where the keeper's days begin and end, whenever the page was made. */
+const today = () => new Intl.DateTimeFormat('en-CA', { timeZone: book.dataset.zone, year: 'numeric', month: '2-digit', day: '2-digit' }).format();
+
+/** An entry in a few words, as long as it has not been sent. */
+function words(form, fields) {
+    const of = (name) => fields.find(([key]) => key === name)?.[1] ?? '';
+    const kind = of('kind');
+    if (kind === 'read') {
+        return fields.filter(([name, value]) => /^(step|test)\[/.test(name) && value !== '').map(([name, value]) => `${/\[(.*)\]/.exec(name)[1]} ${value}`).join(', ');
+    }
+    if (kind === 'did') {
+        const button = form.querySelector('.log-do').cloneNode(true);
+        const usual = button.querySelector('.log-amount');
+        usual?.remove();
+        const unit = form.querySelector('.log-other .unit')?.textContent ?? '';
+        const amount = of('amount') === '' ? usual?.textContent ?? '' : `${of('amount')} ${unit}`;
+        return `${button.textContent.trim()}${amount === '' ? '' : `, ${amount}`}`;
+    }
+    return kind === 'saw' ? form.querySelector('input[name="what"]:checked')?.closest('label').textContent.trim() ?? '' : of('note').slice(0, 60);
+}
+
+/** What waits, above the lines that are saved. */
+function showWaiting() {
+    const list = book.querySelector('[data-log-waiting]');
+    list.replaceChildren(...waiting(tank).toReversed().map((entry) => {
+        const line = document.createElement('li');
+        line.className = 'log-waits log-day';
+        const day = document.createElement('time');
+        day.dateTime = entry.fields.find(([name]) => name === 'day')[1];
+        day.textContent = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(day.dateTime));
+        const text = document.createElement('span');
+        text.textContent = `${entry.words} `;
+        const state = document.createElement('em');
+        state.textContent = entry.refused ?? 'waits to be sent';
+        text.append(state);
+        const away = document.createElement('button');
+        away.type = 'button';
+        away.className = 'quiet';
+        away.textContent = entry.refused === undefined ? 'Undo' : 'Discard';
+        const hidden = document.createElement('span');
+        hidden.className = 'sr-only';
+        hidden.textContent = ` ${entry.words}`;
+        away.append(hidden);
+        away.addEventListener('click', () => {
+            drop(tank, idOf(entry));
+            showWaiting();
+        });
+        line.append(day, text, away);
+        return line;
+    }));
+    list.hidden = list.children.length === 0;
+}
+
+/** The lines as the server has them now; the rest of the page stays, so that nothing that is being typed is lost. */
+async function refresh() {
+    try {
+        const response = await fetch(address, { credentials: 'same-origin' });
+        const fresh = response.ok && !response.redirected ? new DOMParser().parseFromString(await response.text(), 'text/html').querySelector('[data-log-lines]') : null;
+        if (fresh) {
+            book.querySelector('[data-log-lines]').replaceWith(fresh);
+        }
+    } catch {
+        // They come with the next entry.
+    }
+    showWaiting();
+}
+
+const WHY = {
+    offline: (n) => `No connection: ${n === 1 ? 'one entry is' : `${n} entries are`} kept on this device and sent by itself later.`,
+    'signed-out': (n) => `You are signed out: ${n === 1 ? 'one entry is' : `${n} entries are`} kept on this device. Sign in, come back to this page, and it is sent.`,
+    busy: (n) => `Olvek could not take ${n === 1 ? 'one entry' : `${n} entries`} now; it is kept on this device and sent again later.`,
+};
+let sending = null;
+let timer = null;
+
+function flush() {
+    sending ??= (async () => {
+        clearTimeout(timer);
+        const { saved, refused, why } = await send(tank, address, book.querySelector('input[name="_token"]').value);
+        const left = waiting(tank).filter((entry) => entry.refused === undefined).length;
+        say(why !== '' && left > 0 ? WHY[why](left) : refused.length > 0 ? 'Not saved: the reason stands beside the entry.' : saved > 0 ? 'Saved.' : '');
+        if (why !== '' && left > 0) {
+            timer = setTimeout(flush, AGAIN);
+        }
+        if (saved > 0) {
+            await refresh();
+        } else {
+            showWaiting();
+        }
+        return refused;
+    })().finally(() => {
+        sending = null;
+    });
+    return sending;
+}
+
+document.addEventListener('submit', async (event) => {
+    const form = event.target.closest('[data-log-form]');
+    if (!form) {
+        return;
+    }
+    event.preventDefault();
+    const fields = [...new FormData(form)].filter(([name]) => !['_token', 'id', 'day'].includes(name));
+    // The large button means the usual amount, today; what stands behind "other" is meant by its own.
+    const usual = event.submitter?.matches('.log-do');
+    const typed = form.elements.day?.value ?? '';
+    const told = usual ? fields.filter(([name]) => name !== 'amount') : fields;
+    const entry = {
+        words: words(form, told),
+        fields: [...told, ['id', crypto.randomUUID()], ['day', usual || typed === '' ? today() : typed]],
+    };
+    if (fields.find(([name]) => name === 'kind')[1] === 'read' && entry.words === '') {
+        say('Choose or type at least one reading.');
+        return;
+    }
+    try {
+        put(tank, entry);
+    } catch {
+        // Nothing can be kept here: the form goes its plain way.
+        form.submit();
+        return;
+    }
+    showWaiting();
+    const refused = await flush();
+    const mine = refused.find((one) => idOf(one.entry) === idOf(entry));
+    if (mine) {
+        // It stands in its form still, so it need not be kept twice.
+        drop(tank, idOf(entry));
+        showWaiting();
+        say(`Not saved: ${Object.values(mine.errors).join(' ')}`);
+        return;
+    }
+    form.reset();
+    form.closest('details.log-way').open = false;
+    form.querySelectorAll('details').forEach((details) => {
+        details.open = false;
+    });
+    book.querySelector('.log-ways').scrollIntoView({ block: 'start', behavior: matchMedia('(prefers-reduced-motion: reduce)').matches ? 'auto' : 'smooth' });
+});
+
+// A step that is pressed again is taken back; a typed value stands for itself.
+document.addEventListener('click', (event) => {
+    const step = event.target.closest('.log-step input');
+    if (step) {
+        const again = step.dataset.chosen === 'yes';
+        document.getElementsByName(step.name).forEach((other) => {
+            delete other.dataset.chosen;
+        });
+        if (again) {
+            step.checked = false;
+        } else {
+            step.dataset.chosen = 'yes';
+        }
+    }
+});
+
+window.addEventListener('online', flush);
+showWaiting();
+if (waiting(tank).some((entry) => entry.refused === undefined)) {
+    flush();
+}
+keepPage(address);
+document.documentElement.dataset.log = 'ready';

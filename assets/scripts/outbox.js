@@ -1,0 +1,76 @@
+/**
+ * Entries of a tank's logbook that have not reached the server yet: kept on the device, in their order, each with an id of its own, so that
+ * one that is sent twice is kept once. What the server refuses stays here too, with the reason, until the keeper throws it away.
+ */
+
+const key = (tank) => `olvek.outbox.${tank}`;
+
+/** @returns {{fields: [string, string][], words: string, refused?: string}[]} oldest first */
+export function waiting(tank) {
+    try {
+        return JSON.parse(localStorage.getItem(key(tank))) ?? [];
+    } catch {
+        return [];
+    }
+}
+
+function keep(tank, entries) {
+    if (entries.length === 0) {
+        localStorage.removeItem(key(tank));
+    } else {
+        localStorage.setItem(key(tank), JSON.stringify(entries));
+    }
+}
+
+/** @throws where the device keeps nothing, or has no room */
+export function put(tank, entry) {
+    keep(tank, [...waiting(tank), entry]);
+}
+
+export const idOf = (entry) => entry.fields.find(([name]) => name === 'id')[1];
+
+export function drop(tank, id) {
+    keep(tank, waiting(tank).filter((entry) => idOf(entry) !== id));
+}
+
+function mark(tank, id, refused) {
+    keep(tank, waiting(tank).map((entry) => (idOf(entry) === id ? { ...entry, refused } : entry)));
+}
+
+/** @returns {Promise<{saved: number, refused: {entry, errors}[], why: ''|'offline'|'signed-out'|'busy'}>} what came of sending all that waits */
+export async function send(tank, address, token) {
+    let trusted = token;
+    let saved = 0;
+    const refused = [];
+    const post = async (entry) => {
+        const body = new URLSearchParams(entry.fields);
+        body.set('_token', trusted);
+        const response = await fetch(address, { method: 'POST', body, headers: { Accept: 'application/json' }, credentials: 'same-origin' });
+        return { status: response.status, answer: response.headers.get('content-type')?.includes('json') ? await response.json() : {} };
+    };
+    for (const entry of waiting(tank).filter((one) => one.refused === undefined)) {
+        let reply;
+        try {
+            reply = await post(entry);
+            if (reply.answer.token) {
+                trusted = reply.answer.token;
+                reply = await post(entry);
+            }
+        } catch {
+            return { saved, refused, why: 'offline' };
+        }
+        if (reply.status === 401 || reply.status === 403) {
+            return { saved, refused, why: 'signed-out' };
+        }
+        if (reply.answer.saved) {
+            drop(tank, idOf(entry));
+            saved += 1;
+        } else if (reply.answer.errors) {
+            refused.push({ entry, errors: reply.answer.errors });
+            mark(tank, idOf(entry), Object.values(reply.answer.errors).join(' '));
+        } else {
+            return { saved, refused, why: 'busy' };
+        }
+    }
+    return { saved, refused, why: '' };
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Log;
+
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Field\Number;
+use Olvek\Core\Plan\Clump;
+use Olvek\Core\Plan\Group;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Unit\Dimension;
+
+/** Something that a keeper may log as done in a tank, with the amount that is likeliest. */
+final readonly class LogAction
+{
+    /** Shares of a clump that are usually taken: floaters are halved, what stands is cut by two fifths. C. */
+    private const THINNED = 0.5;
+    private const CUT = 0.4;
+    /** Share of the mulm that a usual siphoning takes. J. */
+    private const SIPHONED = 0.3;
+    /** Share of the water that evaporates between two toppings up. C. */
+    private const TOPPED_UP = 0.03;
+    /** Tasks that change nothing that the run follows, by what the logbook keeps them as. */
+    public const TOPPED = 'topped-up';
+    private const TASKS = ['glass-cleaned' => 'Glass wiped', 'root-tabs' => 'Root tabs pressed in', 'pump-cleaned' => 'Pump or sponge rinsed'];
+
+    /**
+     * @param string      $button  what was done, short
+     * @param float|null  $amount  as its kind counts it; litres topped up; null where there is nothing to count
+     * @param Number|null $number  what is typed, where anything is
+     * @param string|null $of      clump, group or task that it concerns
+     * @param string      $section "water", "plants", "animals" or "tank"
+     */
+    private function __construct(
+        public EventKind $kind,
+        public string $button,
+        public string $section,
+        public ?float $amount = null,
+        public ?Number $number = null,
+        public ?string $of = null,
+    ) {
+    }
+
+    /**
+     * All that may be logged of a tank with this plan, what is usual first.
+     *
+     * @return list<self>
+     */
+    public static function of(Plan $plan): array
+    {
+        $actions = [
+            new self(EventKind::Task, 'Topped up', 'water', $plan->netWater() * self::TOPPED_UP, self::litres(), self::TOPPED),
+            self::event(EventKind::Change, 'Water changed', 'water'),
+            self::event(EventKind::MulmOut, 'Mulm siphoned', 'water', self::SIPHONED),
+            self::event(EventKind::Fertilise, 'Liquid fertiliser', 'water'),
+            self::event(EventKind::Dose, 'Ammonia dosed', 'water'),
+            new self(EventKind::Bacteria, 'Bottled bacteria', 'water'),
+            new self(EventKind::Seed, 'Sponge or gravel laid in', 'water'),
+        ];
+        foreach ($plan->clumps as $clump) {
+            $floats = $clump->kind->role->coversSurface();
+            $actions[] = self::event(
+                EventKind::Trim,
+                ($floats ? 'Thinned: ' : 'Cut: ').$clump->kind->common,
+                'plants',
+                $floats ? self::THINNED : self::CUT,
+                $clump->id,
+            );
+        }
+        $actions[] = self::event(EventKind::Leaves, 'Dead leaves laid in', 'plants');
+        $actions[] = self::event(EventKind::Feed, 'Food a day from now on', 'animals', $plan->feed->grams);
+        foreach ($plan->groups as $group) {
+            $name = $group->kind->common;
+            $actions[] = self::event(EventKind::Stock, "Came: $name", 'animals', (float) $group->count, $group->id);
+            $actions[] = self::event(EventKind::TakeOut, "Given away: $name", 'animals', of: $group->id);
+            $actions[] = self::event(EventKind::Lost, "Died: $name", 'animals', of: $group->id);
+        }
+        $actions[] = self::event(EventKind::Light, 'Lamp from now on', 'tank', $plan->lamp->hours);
+        foreach (self::TASKS as $task => $words) {
+            $actions[] = new self(EventKind::Task, $words, 'tank', of: $task);
+        }
+
+        return $actions;
+    }
+
+    /** By kind and what it concerns; null for what may not be logged of this plan. */
+    public static function find(Plan $plan, EventKind $kind, ?string $of): ?self
+    {
+        foreach (self::of($plan) as $action) {
+            if ($action->kind === $kind && $action->of === $of) {
+                return $action;
+            }
+        }
+
+        return null;
+    }
+
+    /** Known by this on a page: "change", "trim-c1". */
+    public function id(): string
+    {
+        return null === $this->of ? $this->kind->value : "{$this->kind->value}-$this->of";
+    }
+
+    private static function event(EventKind $kind, string $button, string $section, ?float $amount = null, ?string $of = null): self
+    {
+        $number = $kind->amount();
+
+        return new self($kind, $button, $section, $amount ?? $number?->usual, $number, $of);
+    }
+
+    /** What was topped up. */
+    private static function litres(): Number
+    {
+        return new Number('water', Dimension::Volume, 0.0, 5000.0, decimals: 1);
+    }
+
+    /** The clump that it concerns. */
+    public function clump(Plan $plan): ?Clump
+    {
+        return array_column($plan->clumps, null, 'id')[$this->of ?? ''] ?? null;
+    }
+
+    /** The group that it concerns. */
+    public function group(Plan $plan): ?Group
+    {
+        return array_column($plan->groups, null, 'id')[$this->of ?? ''] ?? null;
+    }
+}

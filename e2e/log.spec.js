@@ -1,0 +1,173 @@
+import { test, expect, sends, startTank, openStage, choose, change, expectAccessible } from './keeper.js';
+
+/** A planted, filled tank with shrimp, and its log. */
+async function filledLog(page, name) {
+    await startTank(page, name);
+    await openStage(page, 'plants');
+    await choose(page, 'plants-add', 'hygrophila-polysperma');
+    await openStage(page, 'animals');
+    await choose(page, 'animals-add', 'neocaridina-davidi');
+    await change(page, 'feeding-grams', '20 mg');
+    await page.getByRole('link', { name: 'Build', exact: true }).click();
+    await page.locator('#step-fill summary').click();
+    await sends(page, () => page.getByRole('button', { name: 'Done Fill slowly' }).click());
+    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await ready(page);
+}
+
+const ready = (page) => expect(page.locator('html[data-log="ready"]')).toBeAttached();
+const lines = (page) => page.locator('[data-log-lines]');
+const way = (page, name) => page.locator(`#${name} > summary`).click();
+
+test('two taps for what is usual: read, did, saw, a note; each undone', async ({ page }) => {
+    await filledLog(page, 'At the tank');
+    await way(page, 'did');
+    await page.getByRole('button', { name: /^Water changed/ }).click();
+    await expect(lines(page)).toContainText('30 % of the water changed');
+    await expect(page.locator('#did')).not.toHaveAttribute('open');
+
+    await way(page, 'read');
+    await page.locator('.log-step', { has: page.locator('[name="step[nitrate]"][value="10"]') }).click();
+    await page.locator('#test-temperature').fill('23.4');
+    await page.getByRole('button', { name: 'Save reading' }).click();
+    await expect(lines(page)).toContainText('Nitrate 10 mg/L as NO₃');
+    await expect(lines(page)).toContainText('Temperature 23.4 °C');
+
+    await way(page, 'saw');
+    await page.locator('.log-sign', { hasText: 'Young ones' }).click();
+    await page.getByLabel('on', { exact: true }).first().selectOption({ label: 'Dwarf shrimp' });
+    await page.getByLabel('how many').fill('12');
+    await page.getByRole('button', { name: 'Save what I saw' }).click();
+    await expect(lines(page)).toContainText('12 × Young ones: Dwarf shrimp');
+
+    await way(page, 'note');
+    await page.locator('textarea[name="note"]').fill('The window was open all night.\nCold.');
+    await page.getByRole('button', { name: 'Save note' }).click();
+    await expect(lines(page)).toContainText('The window was open all night.');
+
+    await way(page, 'did');
+    const died = page.locator('.log-actions li', { hasText: 'Died: Dwarf shrimp' });
+    await died.locator('summary').click();
+    await died.getByLabel(/number/).fill('2');
+    await died.getByRole('button', { name: 'Log it so' }).click();
+    await expect(lines(page)).toContainText('2 × Dwarf shrimp died');
+    await page.getByRole('button', { name: /^Undo 2 × Dwarf shrimp died/ }).click();
+    await expect(lines(page)).not.toContainText('died');
+    await page.reload();
+    await expect(lines(page)).toContainText('30 % of the water changed');
+    await expect(lines(page)).not.toContainText('died');
+});
+
+test('what cannot be is told and stays typed', async ({ page }) => {
+    await filledLog(page, 'Refused lines');
+    await way(page, 'read');
+    await page.locator('#test-ph').fill('74');
+    await page.getByRole('button', { name: 'Save reading' }).click();
+    await expect(page.locator('[data-log-notice]')).toContainText('Outside the possible range: pH');
+    await expect(page.locator('#test-ph')).toHaveValue('74');
+    await page.locator('#test-ph').fill('7.4');
+    await page.getByRole('button', { name: 'Save reading' }).click();
+    await expect(lines(page)).toContainText('pH 7.4');
+    await expect(lines(page)).not.toContainText('74');
+    await page.getByRole('button', { name: 'Save reading' }).waitFor({ state: 'hidden' });
+    await way(page, 'read');
+    await page.getByRole('button', { name: 'Save reading' }).click();
+    await expect(page.locator('[data-log-notice]')).toContainText('at least one reading');
+});
+
+test('with the signal gone, every kind of entry waits on the device, the page opens, and each is kept once', async ({ page, context }, info) => {
+    test.skip(info.project.name === 'desk', 'walked on a phone');
+    // What the browser says of a connection that is gone is what is tested here.
+    page.removeAllListeners('console');
+    await filledLog(page, 'No signal');
+    await expect(page.locator('html[data-kept="yes"]')).toBeAttached();
+    await context.setOffline(true);
+    await way(page, 'did');
+    await page.getByRole('button', { name: /^Topped up/ }).click();
+    await expect(page.locator('[data-log-notice]')).toContainText('No connection: one entry is kept on this device');
+    await way(page, 'read');
+    await page.locator('.log-step', { has: page.locator('[name="step[nitrite]"][value="0"]') }).click();
+    await page.getByRole('button', { name: 'Save reading' }).click();
+    await way(page, 'saw');
+    await page.locator('.log-sign', { hasText: 'Thread algae' }).click();
+    await page.getByRole('button', { name: 'Save what I saw' }).click();
+    await way(page, 'note');
+    await page.locator('textarea[name="note"]').fill('Typed in the cellar');
+    await page.getByRole('button', { name: 'Save note' }).click();
+    await expect(page.locator('.log-waits')).toHaveCount(4);
+    await page.reload();
+    await ready(page);
+    await expect(page.locator('.log-waits'), 'the page opens without a signal, and nothing is lost').toHaveCount(4);
+    await expectAccessible(page);
+
+    // The answer to one is lost on its way: it is sent again, and kept once.
+    await context.setOffline(false);
+    let lost = 0;
+    await page.route('**/log', async (route) => {
+        if (route.request().method() === 'POST' && lost === 0) {
+            lost += 1;
+            await route.fetch();
+            await route.abort();
+        } else {
+            await route.continue();
+        }
+    });
+    await page.evaluate(() => window.dispatchEvent(new Event('online')));
+    await expect(page.locator('[data-log-notice]')).toContainText('kept on this device');
+    expect(lost).toBe(1);
+    await page.evaluate(() => window.dispatchEvent(new Event('online')));
+    await expect(page.locator('.log-waits')).toHaveCount(0);
+    for (const words of [/Topped up, /, /Nitrite 0/, /Thread algae/, /Typed in the cellar/]) {
+        await expect(lines(page).getByText(words).first()).toBeVisible();
+    }
+    await expect(page.locator('#lines-title')).toHaveText('4 lines, newest first');
+});
+
+test('signed out at the tank, nothing is lost', async ({ page, context }, info) => {
+    test.skip(info.project.name === 'desk', 'walked on a phone');
+    await filledLog(page, 'Signed out');
+    const address = page.url();
+    await context.clearCookies();
+    await way(page, 'did');
+    await page.getByRole('button', { name: /^Mulm siphoned/ }).click();
+    await expect(page.locator('[data-log-notice]')).toContainText('You are signed out: one entry is kept on this device');
+    await page.goto('/sign-in');
+    await page.getByRole('button', { name: 'Open the ferry landing’s shelf' }).click();
+    await page.goto(address);
+    await expect(lines(page)).toContainText('Mulm and dying leaves removed');
+    await expect(page.locator('.log-waits')).toHaveCount(0);
+});
+
+test.describe('without scripts', () => {
+    test.use({ javaScriptEnabled: false });
+    test('the same forms work', async ({ page }) => {
+        await page.goto('/sign-in');
+        await page.getByRole('button', { name: 'Open the ferry landing’s shelf' }).click();
+        await page.getByRole('link', { name: /Terrace/ }).first().click();
+        await page.getByRole('link', { name: 'Log', exact: true }).click();
+        await way(page, 'note');
+        await page.locator('textarea[name="note"]').fill('Without a script');
+        await page.getByRole('button', { name: 'Save note' }).click();
+        await expect(lines(page)).toContainText('Without a script');
+        await page.getByRole('button', { name: 'Undo Without a script' }).first().click();
+        await expect(lines(page)).not.toContainText('Without a script');
+    });
+});
+
+for (const colorScheme of ['light', 'dark']) {
+    test.describe(colorScheme, () => {
+        test.use({ colorScheme });
+        test('nothing for axe to find on the log', async ({ page }) => {
+            await page.goto('/sign-in');
+            await page.getByRole('button', { name: 'Open the ferry landing’s shelf' }).click();
+            await page.getByRole('link', { name: /Waiting hall/ }).first().click();
+            await page.getByRole('link', { name: 'Log', exact: true }).click();
+            await ready(page);
+            await expectAccessible(page);
+            for (const name of ['read', 'did', 'saw', 'note']) {
+                await way(page, name);
+                await expectAccessible(page, `#${name}`);
+            }
+        });
+    });
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Log;
+
+use Olvek\Account\Keeper;
+use Olvek\Account\Today;
+use Olvek\Build\BuildRecords;
+use Olvek\Core\Log\LogAction;
+use Olvek\Core\Log\Sign;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Words;
+use Olvek\Core\Water\Measure;
+use Olvek\Editing\TankEditor;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
+
+/** Gathers what the page of a tank's logbook shows. */
+final readonly class LogPage
+{
+    /** Lines a page. */
+    private const LINES = 40;
+
+    public function __construct(
+        private Logbook $logbook,
+        private BuildRecords $book,
+        private Today $today,
+        private TankRepository $tanks,
+        private TankEditor $road,
+    ) {
+    }
+
+    /**
+     * @param int                   $from  newest lines that are left out
+     * @param array<mixed>          $sent  what was refused, as it was sent
+     * @param array<string, string> $errors why, by field
+     *
+     * @return array<string, mixed>
+     */
+    public function all(Tank $tank, Keeper $keeper, int $from, array $sent = [], array $errors = []): array
+    {
+        $plan = $this->road->plan($this->tanks->head($tank));
+        $filled = $this->book->filledOn($tank);
+        $today = $this->today->of($keeper);
+        $sections = [];
+        foreach (LogAction::of($plan) as $action) {
+            $sections[$action->section][] = [
+                'action' => $action,
+                'id' => $action->id(),
+                'shown' => null === $action->number || null === $action->amount ? '' : $action->number->show($action->amount, $keeper->units()),
+                'said' => null === $action->number || null === $action->amount ? '' : $action->number->say($action->amount, $keeper->units()),
+                'unit' => $action->number?->unit($keeper->units())->symbol() ?? '',
+            ];
+        }
+        $signs = [];
+        foreach (Sign::cases() as $sign) {
+            $signs[$sign->section()][] = $sign;
+        }
+        $count = $this->logbook->lines($tank);
+
+        return [
+            'tank' => $tank,
+            'plan' => $plan,
+            'filled' => $filled,
+            'today' => $today,
+            'day' => null === $filled ? null : Today::between($filled, $today),
+            'zone' => $keeper->zone()->getName(),
+            'measures' => array_map(
+                static fn (Measure $m): array => [
+                    'id' => $m->value,
+                    'label' => Words::capital($m->label()),
+                    'sign' => $keeper->kit()->unit($m, $keeper->units()),
+                    'steps' => array_map(static fn (float $s): string => Decimal::trimmed($s, 2), $keeper->kit()->steps($m, $keeper->units())),
+                ],
+                Measure::cases(),
+            ),
+            'sections' => $sections,
+            'signs' => $signs,
+            'rows' => self::rows($this->logbook->newest($tank, self::LINES, $from)),
+            'older' => $from + self::LINES < $count ? $from + self::LINES : null,
+            'newer' => $from > 0 ? max(0, $from - self::LINES) : null,
+            'count' => $count,
+            'sent' => $sent,
+            'errors' => $errors,
+        ];
+    }
+
+    /**
+     * Lines in rows: what was read on a day stands in one.
+     *
+     * @param list<Entry> $entries
+     *
+     * @return list<array{on: \DateTimeImmutable, first: bool, readings: list<Entry>, entry: Entry|null}>
+     */
+    private static function rows(array $entries): array
+    {
+        $rows = [];
+        $day = null;
+        foreach ($entries as $entry) {
+            $on = $entry->on->format('Y-m-d');
+            $last = array_key_last($rows);
+            if (EntryKind::Reading !== $entry->kind) {
+                $rows[] = ['on' => $entry->on, 'first' => $on !== $day, 'readings' => [], 'entry' => $entry];
+            } elseif (null !== $last && $on === $day && [] !== $rows[$last]['readings']) {
+                $rows[$last]['readings'][] = $entry;
+            } else {
+                $rows[] = ['on' => $entry->on, 'first' => $on !== $day, 'readings' => [$entry], 'entry' => null];
+            }
+            $day = $on;
+        }
+
+        return $rows;
+    }
+}

@@ -1,0 +1,239 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Log;
+
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use Olvek\Account\Keeper;
+use Olvek\Account\Today;
+use Olvek\Build\BuildRecords;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\LogAction;
+use Olvek\Core\Log\LoggedEvent;
+use Olvek\Core\Log\Sign;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Editing\TankEditor;
+use Olvek\Site\PlainText;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
+use Symfony\Component\HttpFoundation\InputBag;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * What is logged at the tank: a reading, something done, something seen, a note. An entry comes with an id that its sender made, so that
+ * one that is sent again, since no answer came, is kept once.
+ */
+final readonly class LogWriter
+{
+    /** Animals that can be seen at once. */
+    private const MOST_SEEN = 5000;
+
+    public function __construct(
+        private Logbook $logbook,
+        private Today $today,
+        private BuildRecords $book,
+        private TankRepository $tanks,
+        private TankEditor $road,
+    ) {
+    }
+
+    /**
+     * @param InputBag<bool|float|int|string> $sent "kind" (read, did, saw, note), "id", "day", and what the kind is told by
+     *
+     * @return array<string, string> why nothing was saved, by field; "" for the whole; none where it is saved, or was before
+     */
+    public function write(Tank $tank, InputBag $sent): array
+    {
+        $text = $sent->getString('id');
+        if ('' !== $text && !Uuid::isValid($text)) {
+            return ['' => 'This entry has an id that is none. Log it again from this page.'];
+        }
+        $id = '' === $text ? null : Uuid::fromString($text);
+        if (null !== $id && $this->logbook->knows($id)) {
+            return [];
+        }
+        $day = $sent->getString('day');
+        $refused = $this->refusedDay($tank, $day);
+        if (null !== $refused) {
+            return ['day' => $refused];
+        }
+        try {
+            return match ($sent->getString('kind')) {
+                'read' => $this->read($tank, $sent, $day, $id),
+                'did' => $this->did($tank, $sent, $day, $id),
+                'saw' => $this->saw($tank, $sent, $day, $id),
+                'note' => $this->note($tank, $sent, $day, $id),
+                default => ['' => 'That could not be understood, so nothing was logged. Try again from this page.'],
+            };
+        } catch (UniqueConstraintViolationException) {
+            // The same entry came by another way at the same moment, and is kept.
+            return [];
+        }
+    }
+
+    /** Why nothing can be logged for a day; null where it can. */
+    private function refusedDay(Tank $tank, string $day): ?string
+    {
+        $filled = $this->book->filledOn($tank);
+        $on = '' === $day ? $this->today->of($tank->keeper) : Today::read($day);
+
+        return match (true) {
+            null === $on => Today::REFUSED,
+            null === $filled => 'The tank has not been filled yet: tick “Fill slowly” on its Build page first, and the days are counted.',
+            $on > $this->today->of($tank->keeper) => 'This day lies ahead: log it once it has happened.',
+            $on < $filled => \sprintf('The tank was filled on %s; there is nothing to log before.', $filled->format('j F Y')),
+            default => null,
+        };
+    }
+
+    /**
+     * @param InputBag<bool|float|int|string> $sent
+     *
+     * @return array<string, string>
+     */
+    private function read(Tank $tank, InputBag $sent, string $day, ?Uuid $id): array
+    {
+        $typed = [];
+        foreach ([...$sent->all('step'), ...array_filter($sent->all('test'), static fn (mixed $t): bool => '' !== $t)] as $measure => $text) {
+            if (\is_string($text)) {
+                $typed[(string) $measure] = $text;
+            }
+        }
+        $errors = $this->logbook->test($tank, $typed, $day, $tank->keeper->kit(), $tank->keeper->units(), $id);
+        $named = [];
+        foreach ($errors as $of => $why) {
+            $named['' === $of || 'day' === $of ? $of : "test-$of"] = $why;
+        }
+
+        return $named;
+    }
+
+    /**
+     * @param InputBag<bool|float|int|string> $sent
+     *
+     * @return array<string, string>
+     */
+    private function did(Tank $tank, InputBag $sent, string $day, ?Uuid $id): array
+    {
+        $plan = $this->road->plan($this->tanks->head($tank));
+        $kind = EventKind::named($sent->getString('what'));
+        $of = $sent->getString('of');
+        $action = null === $kind ? null : LogAction::find($plan, $kind, '' === $of ? null : $of);
+        if (null === $action) {
+            return ['' => 'The plan has nothing of this kind any more, so nothing was logged. Reload the page.'];
+        }
+        $amount = $action->amount;
+        $typed = trim($sent->getString('amount'));
+        $field = 'amount-'.$action->id();
+        if (null !== $action->number && '' !== $typed) {
+            try {
+                $amount = $action->number->read($typed, $tank->keeper->units());
+            } catch (UnreadableQuantity $unreadable) {
+                return [$field => $unreadable->getMessage()];
+            }
+            if (!$action->number->allows($amount) || ('group' === $action->kind->of() && $amount !== floor($amount))) {
+                return [$field => \sprintf(
+                    'From %s to %s%s.',
+                    $action->number->sayExactly($action->number->from, $tank->keeper->units()),
+                    $action->number->sayExactly($action->number->to, $tank->keeper->units()),
+                    'group' === $action->kind->of() ? ', whole animals' : '',
+                )];
+            }
+        }
+        $this->add($tank, $day, EntryKind::Done, $action->kind->value, $amount, $action->of, $this->words($action, $amount, $plan, $tank->keeper), $id, $sent);
+
+        return [];
+    }
+
+    private function words(LogAction $action, ?float $amount, Plan $plan, Keeper $keeper): string
+    {
+        if (EventKind::Task === $action->kind) {
+            return null === $amount || null === $action->number
+                ? $action->button
+                : "$action->button, ".$action->number->say($amount, $keeper->units());
+        }
+
+        return LoggedEvent::line($action->kind, $amount ?? 0.0, $keeper->kit(), $action->group($plan), $action->clump($plan), $keeper->units());
+    }
+
+    /**
+     * @param InputBag<bool|float|int|string> $sent
+     *
+     * @return array<string, string>
+     */
+    private function saw(Tank $tank, InputBag $sent, string $day, ?Uuid $id): array
+    {
+        $sign = Sign::tryFrom($sent->getString('what'));
+        if (null === $sign) {
+            return ['' => 'Choose what you saw.'];
+        }
+        $plan = $this->road->plan($this->tanks->head($tank));
+        $of = $sent->getString('of');
+        $whom = match ($sign->of()) {
+            'clump' => array_column($plan->clumps, null, 'id')[$of]->kind->common ?? null,
+            'group' => array_column($plan->groups, null, 'id')[$of]->kind->common ?? null,
+            default => null,
+        };
+        $typed = trim($sent->getString('count'));
+        $count = $sign->isCounted() && '' !== $typed
+            ? filter_var($typed, \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => self::MOST_SEEN]])
+            : null;
+        if (false === $count) {
+            return ['count' => \sprintf('A whole number from 1 to %d, or nothing.', self::MOST_SEEN)];
+        }
+        $words = (null === $count ? '' : "$count × ").$sign->words().(null === $whom ? '' : ": $whom");
+        $fault = $this->fault($sent);
+        if (null === $fault) {
+            $this->add($tank, $day, EntryKind::Sighting, $sign->value, null === $count ? null : (float) $count, null === $whom ? null : $of, $words, $id, $sent);
+        }
+
+        return null === $fault ? [] : ['note' => $fault];
+    }
+
+    /**
+     * @param InputBag<bool|float|int|string> $sent
+     *
+     * @return array<string, string>
+     */
+    private function note(Tank $tank, InputBag $sent, string $day, ?Uuid $id): array
+    {
+        $fault = '' === self::noted($sent) ? 'Type the note first.' : $this->fault($sent);
+        if (null === $fault) {
+            $this->add($tank, $day, EntryKind::Note, 'note', null, null, 'Note', $id, $sent);
+        }
+
+        return null === $fault ? [] : ['note' => $fault];
+    }
+
+    /** @param InputBag<bool|float|int|string> $sent */
+    private function fault(InputBag $sent): ?string
+    {
+        return PlainText::faultOfLines(self::noted($sent), Entry::LONGEST_NOTE, 'The note');
+    }
+
+    /** @param InputBag<bool|float|int|string> $sent */
+    private static function noted(InputBag $sent): string
+    {
+        return trim(str_replace(["\r\n", "\r"], "\n", $sent->getString('note')));
+    }
+
+    /** @param InputBag<bool|float|int|string> $sent */
+    private function add(
+        Tank $tank,
+        string $day,
+        EntryKind $kind,
+        string $what,
+        ?float $amount,
+        ?string $of,
+        string $words,
+        ?Uuid $id,
+        InputBag $sent,
+    ): void {
+        $on = $this->today->orEarlier($tank->keeper, $day) ?? throw new \LogicException('a refused day has been told before');
+        $this->logbook->add(
+            new Entry($tank, $on, $kind, $what, $amount, $of, mb_substr($words, 0, Entry::LONGEST_WORDS), id: $id, note: EntryKind::Done === $kind ? '' : self::noted($sent)),
+        );
+    }
+}
