@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Log;
+
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\LogAction;
+use Olvek\Log\Entry;
+use Olvek\Log\EntryKind;
+use Olvek\Log\Logbook;
+use Olvek\Tests\BenchTestCase;
+use Olvek\Tests\FilledTank;
+use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\Uid\Uuid;
+
+/** The logbook at the tank: every kind of entry, once each, refused with reasons, undone. */
+final class LogTest extends BenchTestCase
+{
+    use FilledTank;
+
+    /** @param array<string, mixed> $sent */
+    private function log(array $sent, bool $asJson = true): void
+    {
+        $token = $this->browser->request('GET', "/tanks/$this->tank/log")->filter('.log-ways input[name="_token"]')->first()->attr('value');
+        $this->browser->request(
+            'POST',
+            "/tanks/$this->tank/log",
+            ['_token' => $token, ...$sent],
+            server: $asJson ? ['HTTP_ACCEPT' => 'application/json'] : [],
+        );
+    }
+
+    /** @return array<mixed> */
+    private function answer(): array
+    {
+        $answer = json_decode((string) $this->browser->getResponse()->getContent(), true);
+        self::assertIsArray($answer);
+
+        return $answer;
+    }
+
+    /** @return array<string, string> */
+    private function errors(): array
+    {
+        self::assertResponseStatusCodeSame(422);
+        $errors = $this->answer()['errors'] ?? null;
+        self::assertIsArray($errors);
+
+        /** @var array<string, string> $errors */
+        return $errors;
+    }
+
+    /** @return list<string> */
+    private function words(): array
+    {
+        return array_map(static fn (Entry $e): string => str_replace(["\u{A0}", "\u{202F}"], ' ', $e->words), $this->entries());
+    }
+
+    public function testEachKindOfEntryIsSavedAndSaysWhatItIs(): void
+    {
+        $this->fill(30);
+        $this->log(['kind' => 'read', 'step' => ['nitrate' => '10', 'nitrite' => '0'], 'test' => ['nitrate' => '', 'ph' => '7.2']]);
+        self::assertSame(['saved' => true], $this->answer());
+        $this->log(['kind' => 'did', 'what' => 'change', 'amount' => '25', 'day' => $this->day(-3)]);
+        $this->log(['kind' => 'did', 'what' => 'task', 'of' => LogAction::TOPPED, 'amount' => '1.5 L']);
+        $this->log(['kind' => 'did', 'what' => 'trim', 'of' => 'c1', 'amount' => '50 %']);
+        $this->log(['kind' => 'did', 'what' => 'lost', 'of' => 'a1', 'amount' => '2']);
+        $this->log(['kind' => 'saw', 'what' => 'young', 'of' => 'a1', 'count' => '7']);
+        $this->log(['kind' => 'saw', 'what' => 'threads', 'note' => 'on the wood']);
+        $this->log(['kind' => 'note', 'note' => "Two\r\nlines"]);
+        self::assertSame(['saved' => true], $this->answer());
+        $words = $this->words();
+        self::assertCount(10, $words);
+        self::assertContains('Nitrate 10 mg/L as NO₃', $words);
+        self::assertContains('25 % of the water changed', $words);
+        self::assertContains('Topped up, 1.5 L', $words);
+        self::assertMatchesRegularExpression('/^50 % of .+ cut back$/m', implode("\n", $words));
+        self::assertMatchesRegularExpression('/^2 × .+ died$/m', implode("\n", $words));
+        self::assertMatchesRegularExpression('/^7 × Young ones: .+$/m', implode("\n", $words));
+        $entries = $this->entries();
+        self::assertSame("Two\nlines", array_values(array_filter($entries, static fn (Entry $e): bool => EntryKind::Note === $e->kind))[0]->note);
+        $log = $this->service(Logbook::class)->since($this->stored(), new \DateTimeImmutable($this->day(-30), new \DateTimeZone('UTC')), 30);
+        self::assertSame([30 => true], $log->algae, 'an alga that was seen counts for the lamp');
+        self::assertSame([2.0], array_column($log->of(EventKind::Lost, 'a1'), 'amount'));
+        self::assertSame(27, $log->of(EventKind::Change)[0]->day);
+    }
+
+    public function testWhatIsSentTwiceIsKeptOnce(): void
+    {
+        $this->fill(5);
+        foreach ([['kind' => 'did', 'what' => 'change'], ['kind' => 'read', 'test' => ['ph' => '7', 'nitrate' => '5']], ['kind' => 'note', 'note' => 'once']] as $sent) {
+            $id = Uuid::v4()->toRfc4122();
+            $before = \count($this->entries());
+            $this->log([...$sent, 'id' => $id]);
+            $after = \count($this->entries());
+            self::assertGreaterThan($before, $after);
+            $this->log([...$sent, 'id' => $id]);
+            self::assertSame(['saved' => true], $this->answer(), 'whoever asks again is told that it is saved');
+            self::assertCount($after, $this->entries());
+        }
+    }
+
+    /** @param array<string, mixed> $sent */
+    #[TestWith([['kind' => 'did', 'what' => 'change', 'amount' => '140 %'], 'amount-change', 'From 1 % to 100 %'])]
+    #[TestWith([['kind' => 'did', 'what' => 'change', 'amount' => 'much'], 'amount-change', ''])]
+    #[TestWith([['kind' => 'did', 'what' => 'lost', 'of' => 'a1', 'amount' => '1.5'], 'amount-lost-a1', 'whole animals'])]
+    #[TestWith([['kind' => 'did', 'what' => 'lost', 'of' => 'gone'], '', 'has nothing of this kind any more'])]
+    #[TestWith([['kind' => 'did', 'what' => 'holiday'], '', 'has nothing of this kind any more'])]
+    #[TestWith([['kind' => 'did', 'what' => 'trim'], '', 'has nothing of this kind any more'])]
+    #[TestWith([['kind' => 'read', 'test' => ['ph' => '74']], 'test-ph', 'Outside the possible range'])]
+    #[TestWith([['kind' => 'read'], '', 'at least one reading'])]
+    #[TestWith([['kind' => 'saw'], '', 'Choose what you saw'])]
+    #[TestWith([['kind' => 'saw', 'what' => 'young', 'count' => '0'], 'count', 'A whole number from 1'])]
+    #[TestWith([['kind' => 'note', 'note' => ' '], 'note', 'Type the note first'])]
+    #[TestWith([['kind' => 'note', 'note' => "a\u{202E}b"], 'note', 'nobody can see'])]
+    #[TestWith([['kind' => 'note', 'note' => 'x', 'id' => 'none'], '', 'an id that is none'])]
+    #[TestWith([['kind' => 'dance'], '', 'could not be understood'])]
+    #[TestWith([['kind' => 'note', 'note' => 'x', 'day' => '2026-02-31'], 'day', 'year-month-day'])]
+    public function testWhatCannotBeIsToldAndNothingSaved(array $sent, string $field, string $why): void
+    {
+        $this->fill(5);
+        $this->log($sent);
+        self::assertStringContainsString($why, str_replace(["\u{A0}", "\u{202F}"], ' ', $this->errors()[$field] ?? '– no such error –'));
+        self::assertSame([], $this->entries());
+    }
+
+    /** Both sides of both ends: the day of filling and today are days of the tank, the days beyond them are not. */
+    public function testOnlyDaysOfTheTankCanBeLogged(): void
+    {
+        $this->fill(5);
+        foreach ([-6 => 'there is nothing to log before', 1 => 'This day lies ahead'] as $day => $why) {
+            $this->log(['kind' => 'note', 'note' => 'x', 'day' => $this->day($day)]);
+            self::assertStringContainsString($why, $this->errors()['day'] ?? '');
+        }
+        foreach ([-5, 0] as $day) {
+            $this->log(['kind' => 'note', 'note' => 'x', 'day' => $this->day($day)]);
+            self::assertResponseIsSuccessful();
+        }
+        self::assertCount(2, $this->entries());
+    }
+
+    public function testATankThatIsNotFilledHasNothingToLog(): void
+    {
+        $page = $this->browser->request('GET', "/tanks/$this->tank/log");
+        self::assertResponseIsSuccessful();
+        self::assertCount(0, $page->filter('.log-ways'));
+        self::assertStringContainsString('Not filled yet', $this->text('.log-line'));
+    }
+
+    public function testAnExpiredFormGetsANewTokenByScriptAndKeepsItsTextWithout(): void
+    {
+        $this->fill(2);
+        $this->log(['kind' => 'note', 'note' => 'kept', '_token' => 'old']);
+        $token = $this->answer()['token'] ?? null;
+        self::assertIsString($token);
+        self::assertSame([], $this->entries());
+        $this->browser->request('POST', "/tanks/$this->tank/log", ['_token' => $token, 'kind' => 'note', 'note' => 'kept'], server: ['HTTP_ACCEPT' => 'application/json']);
+        self::assertCount(1, $this->entries());
+        $this->log(['kind' => 'note', 'note' => 'typed here', '_token' => 'old'], asJson: false);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSame('typed here', $this->text('textarea[name="note"]'));
+        self::assertStringContainsString('expired', $this->text('[data-log-notice]'));
+    }
+
+    public function testALineIsUndoneByItsKeeperOnly(): void
+    {
+        $this->fill(2);
+        $this->log(['kind' => 'note', 'note' => 'mine'], asJson: false);
+        self::assertResponseRedirects();
+        $this->browser->followRedirect();
+        $this->browser->submit($this->browser->getCrawler()->filter('#lines form')->form());
+        self::assertResponseRedirects();
+        self::assertSame([], $this->entries());
+        $this->browser->request('POST', "/tanks/$this->tank/log/".Uuid::v4().'/undo');
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    /** The page of a long life is as quick as that of a short one: it reads its newest lines, and counts the rest. */
+    public function testThousandsOfLinesArePaged(): void
+    {
+        $this->fill(300);
+        $entities = $this->service(\Doctrine\ORM\EntityManagerInterface::class);
+        $tank = $this->stored();
+        for ($n = 0; $n < 95; ++$n) {
+            $entities->persist(new Entry($tank, new \DateTimeImmutable($this->day(-$n), new \DateTimeZone('UTC')), EntryKind::Note, 'note', null, null, 'Note', note: "line $n"));
+        }
+        $entities->flush();
+        $page = $this->browser->request('GET', "/tanks/$this->tank/log");
+        self::assertCount(40, $page->filter('.log time'));
+        $page = $this->browser->click($page->selectLink('Older')->link());
+        $page = $this->browser->click($page->selectLink('Older')->link());
+        self::assertCount(15, $page->filter('.log time'));
+        self::assertCount(0, $page->selectLink('Older'));
+        self::assertCount(1, $page->selectLink('Newer'));
+    }
+}
