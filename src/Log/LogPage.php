@@ -45,12 +45,13 @@ final readonly class LogPage
         $today = $this->today->of($keeper);
         $sections = [];
         foreach (LogAction::of($plan) as $action) {
+            $units = $keeper->units();
             $sections[$action->section][] = [
                 'action' => $action,
                 'id' => $action->id(),
-                'shown' => null === $action->number || null === $action->amount ? '' : $action->number->show($action->amount, $keeper->units()),
-                'said' => null === $action->number || null === $action->amount ? '' : $action->number->say($action->amount, $keeper->units()),
-                'unit' => $action->number?->unit($keeper->units())->symbol() ?? '',
+                'shown' => null === $action->amount ? '' : $action->number?->show($action->amount, $units) ?? '',
+                'said' => null === $action->amount ? '' : $action->number?->say($action->amount, $units) ?? '',
+                'unit' => $action->number?->unit($units)->symbol() ?? '',
             ];
         }
         $signs = [];
@@ -71,7 +72,10 @@ final readonly class LogPage
                     'id' => $m->value,
                     'label' => Words::capital($m->label()),
                     'sign' => $keeper->kit()->unit($m, $keeper->units()),
-                    'steps' => array_map(static fn (float $s): string => Decimal::trimmed($s, 2), $keeper->kit()->steps($m, $keeper->units())),
+                    'steps' => array_map(
+                        static fn (float $step): string => Decimal::trimmed($step, 2),
+                        $keeper->kit()->steps($m, $keeper->units()),
+                    ),
                 ],
                 Measure::cases(),
             ),
@@ -97,19 +101,21 @@ final readonly class LogPage
     {
         $rows = [];
         $day = null;
+        $row = null;
         foreach ($entries as $entry) {
             $on = $entry->on->format('Y-m-d');
-            $last = array_key_last($rows);
-            if (EntryKind::Reading !== $entry->kind) {
-                $rows[] = ['on' => $entry->on, 'first' => $on !== $day, 'readings' => [], 'entry' => $entry];
-            } elseif (null !== $last && $on === $day && [] !== $rows[$last]['readings']) {
-                $rows[$last]['readings'][] = $entry;
-            } else {
-                $rows[] = ['on' => $entry->on, 'first' => $on !== $day, 'readings' => [$entry], 'entry' => null];
+            $isRead = EntryKind::Reading === $entry->kind;
+            if (null !== $row && $isRead && $on === $day && null === $row['entry']) {
+                $row['readings'][] = $entry;
+                continue;
             }
+            if (null !== $row) {
+                $rows[] = $row;
+            }
+            $row = ['on' => $entry->on, 'first' => $on !== $day, 'readings' => $isRead ? [$entry] : [], 'entry' => $isRead ? null : $entry];
             $day = $on;
         }
 
-        return $rows;
+        return null === $row ? $rows : [...$rows, $row];
     }
 }

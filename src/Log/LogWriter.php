@@ -96,7 +96,9 @@ final readonly class LogWriter
     private function read(Tank $tank, InputBag $sent, string $day, ?Uuid $id): array
     {
         $typed = [];
-        foreach ([...$sent->all('step'), ...array_filter($sent->all('test'), static fn (mixed $t): bool => '' !== $t)] as $measure => $text) {
+        // What is typed stands before the step that is pressed.
+        $test = array_filter($sent->all('test'), static fn (mixed $text): bool => '' !== $text);
+        foreach ([...$sent->all('step'), ...$test] as $measure => $text) {
             if (\is_string($text)) {
                 $typed[(string) $measure] = $text;
             }
@@ -142,7 +144,8 @@ final readonly class LogWriter
                 )];
             }
         }
-        $this->add($tank, $day, EntryKind::Done, $action->kind->value, $amount, $action->of, $this->words($action, $amount, $plan, $tank->keeper), $id, $sent);
+        $words = $this->words($action, $amount, $plan, $tank->keeper);
+        $this->add($tank, $day, EntryKind::Done, $action->kind->value, $amount, $action->of, $words, $id, $sent);
 
         return [];
     }
@@ -155,7 +158,14 @@ final readonly class LogWriter
                 : "$action->button, ".$action->number->say($amount, $keeper->units());
         }
 
-        return LoggedEvent::line($action->kind, $amount ?? 0.0, $keeper->kit(), $action->group($plan), $action->clump($plan), $keeper->units());
+        return LoggedEvent::line(
+            $action->kind,
+            $amount ?? 0.0,
+            $keeper->kit(),
+            $action->group($plan),
+            $action->clump($plan),
+            $keeper->units(),
+        );
     }
 
     /**
@@ -186,7 +196,8 @@ final readonly class LogWriter
         $words = (null === $count ? '' : "$count × ").$sign->words().(null === $whom ? '' : ": $whom");
         $fault = $this->fault($sent);
         if (null === $fault) {
-            $this->add($tank, $day, EntryKind::Sighting, $sign->value, null === $count ? null : (float) $count, null === $whom ? null : $of, $words, $id, $sent);
+            $amount = null === $count ? null : (float) $count;
+            $this->add($tank, $day, EntryKind::Sighting, $sign->value, $amount, null === $whom ? null : $of, $words, $id, $sent);
         }
 
         return null === $fault ? [] : ['note' => $fault];
@@ -232,8 +243,9 @@ final readonly class LogWriter
         InputBag $sent,
     ): void {
         $on = $this->today->orEarlier($tank->keeper, $day) ?? throw new \LogicException('a refused day has been told before');
+        $note = EntryKind::Done === $kind ? '' : self::noted($sent);
         $this->logbook->add(
-            new Entry($tank, $on, $kind, $what, $amount, $of, mb_substr($words, 0, Entry::LONGEST_WORDS), id: $id, note: EntryKind::Done === $kind ? '' : self::noted($sent)),
+            new Entry($tank, $on, $kind, $what, $amount, $of, mb_substr($words, 0, Entry::LONGEST_WORDS), id: $id, note: $note),
         );
     }
 }

@@ -23,7 +23,11 @@ final readonly class LogAction
     private const TOPPED_UP = 0.03;
     /** Tasks that change nothing that the run follows, by what the logbook keeps them as. */
     public const TOPPED = 'topped-up';
-    private const TASKS = ['glass-cleaned' => 'Glass wiped', 'root-tabs' => 'Root tabs pressed in', 'pump-cleaned' => 'Pump or sponge rinsed'];
+    private const TASKS = [
+        'glass-cleaned' => 'Glass wiped',
+        'root-tabs' => 'Root tabs pressed in',
+        'pump-cleaned' => 'Pump or sponge rinsed',
+    ];
 
     /**
      * @param string      $button  what was done, short

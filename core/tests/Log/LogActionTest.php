@@ -96,7 +96,8 @@ final class LogActionTest extends TestCase
                 }
             }
         }
-        self::assertNotSame(TestKit::of()->steps(Measure::CarbonateHardness), TestKit::of()->steps(Measure::CarbonateHardness, UnitSystem::Us));
+        $kit = TestKit::of();
+        self::assertNotSame($kit->steps(Measure::CarbonateHardness), $kit->steps(Measure::CarbonateHardness, UnitSystem::Us));
     }
 
     public function testSignsAreToldApart(): void
