@@ -168,6 +168,10 @@ for (const colorScheme of ['light', 'dark']) {
                 await way(page, name);
                 await expectAccessible(page, `#${name}`);
             }
+            await page.getByRole('link', { name: 'Charts' }).click();
+            await expect(page.locator('.ahead-band').first(), 'the page looks again until the band is there').toBeAttached({ timeout: 60_000 });
+            await page.getByText('As a table').first().click();
+            await expectAccessible(page);
         });
     });
 }

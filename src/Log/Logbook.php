@@ -205,6 +205,21 @@ final readonly class Logbook
             ->findBy(['tank' => $tank->id()], ['on' => 'DESC', 'written' => 'DESC', 'id' => 'DESC'], $most, $from);
     }
 
+    /** @return list<Entry> what was done since a day, oldest first */
+    public function doneSince(Tank $tank, \DateTimeImmutable $from): array
+    {
+        /** @var list<Entry> $entries */
+        $entries = $this->entities
+            ->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank AND e.kind = :kind AND e.on >= :from ORDER BY e.on, e.id')
+            ->setParameter('tank', $tank->id(), 'uuid')
+            ->setParameter('kind', EntryKind::Done->value)
+            ->setParameter('from', $from, 'date_immutable')
+            ->getResult();
+
+        return $entries;
+    }
+
+    /** How many there are. */
     public function lines(Tank $tank): int
     {
         return $this->entities->getRepository(Entry::class)->count(['tank' => $tank->id()]);

@@ -241,7 +241,7 @@ final class WeeksController extends AbstractController
         return new StreamedResponse(function () use ($tank): void {
             $out = fopen('php://output', 'w');
             \assert(false !== $out);
-            fputcsv($out, ['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up'], escape: '');
+            fputcsv($out, ['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'note'], escape: '');
             foreach ($this->logbook->all($tank) as $entry) {
                 fputcsv(
                     $out,
@@ -253,6 +253,7 @@ final class WeeksController extends AbstractController
                         $entry->of ?? '',
                         $entry->words,
                         $entry->madeUp ? 'yes' : '',
+                        $entry->note,
                     ],
                     escape: '',
                 );

@@ -30,7 +30,7 @@ final class Rooms
         'Suit' => ['Unit', 'Plant', 'Animal', 'Light', 'Plan', 'Run', 'Margin'],
         'Review' => ['Unit', 'Plant', 'Animal', 'Hardscape', 'Vessel', 'Bed', 'Plan', 'Change', 'Run'],
         'Steps' => ['Unit', 'Plant', 'Animal', 'Hardscape', 'Vessel', 'Bed', 'Plan', 'Buying'],
-        'Fit' => ['TimeLimit', 'Water', 'Event', 'Run', 'Log'],
+        'Fit' => ['TimeLimit', 'Water', 'Event', 'Plan', 'Run', 'Log'],
         'Care' => ['Unit', 'Plant', 'Event', 'Plan', 'Buying', 'Run', 'Log'],
         'Solve' => [
             'TimeLimit',
@@ -74,7 +74,7 @@ final class Rooms
         'Server' => ['Site', 'Account', 'Tank', 'Settings'],
         'Task' => ['Site', 'Tank', 'Editing'],
         'Build' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Task'],
-        'Log' => ['Site', 'Account', 'Tank', 'Editing', 'Task', 'Build'],
+        'Log' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Task', 'Build'],
         'Start' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Log'],
         'Demo' => ['Account', 'Tank', 'Device', 'Editing', 'Build', 'Log'],
         'Weeks' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Device', 'Editing', 'Build', 'Log'],

@@ -201,4 +201,40 @@ final class LogTest extends BenchTestCase
         self::assertCount(0, $page->selectLink('Older'));
         self::assertCount(1, $page->selectLink('Newer'));
     }
+
+    public function testChartsShowWhatWasReadAndSayItAsATable(): void
+    {
+        $this->fill(40);
+        $this->log(['kind' => 'read', 'test' => ['nitrate' => '10', 'ph' => '7.2'], 'day' => $this->day(-30)]);
+        $this->log(['kind' => 'did', 'what' => 'change', 'day' => $this->day(-20)]);
+        $this->log(['kind' => 'read', 'test' => ['nitrate' => '5']]);
+        $page = $this->browser->request('GET', "/tanks/$this->tank/log/charts");
+        self::assertResponseIsSuccessful();
+        self::assertSame(['Nitrate, mg/L as NO₃', 'pH'], $page->filter('figcaption')->each(static fn ($c): string => trim($c->text())));
+        self::assertCount(2, $page->filter('.chart')->first()->filter('.read-dot'));
+        self::assertCount(1, $page->filter('.chart')->first()->filter('.chart-mark'), 'what was done is marked');
+        self::assertCount(1, $page->filter('.chart')->first()->filter('.ahead-band'));
+        $row = str_replace("\u{A0}", ' ', $page->filter('tbody tr')->first()->text());
+        self::assertMatchesRegularExpression('/^10 10 mg\/L as NO₃ [\d.]+ to [\d.]+$/', $row);
+
+        $page = $this->browser->request('GET', "/tanks/$this->tank/log/charts?span=week");
+        self::assertCount(1, $page->filter('figcaption'), 'pH was not read this week');
+        self::assertCount(1, $page->filter('.read-dot'));
+        $this->browser->click($page->selectLink('‹ before')->link());
+        self::assertStringContainsString('Nothing was read in this stretch', $this->text('.log-line'));
+
+        $this->browser->request('GET', "/tanks/$this->tank/log/charts.csv");
+        $lines = explode("\n", trim((string) $this->browser->getResponse()->getContent()));
+        self::assertCount(4, $lines);
+        self::assertMatchesRegularExpression('/^10,'.$this->day(-30).',nitrate,2\.259\d*,[\d.]+,[\d.]+,[\d.]+$/', $lines[1]);
+    }
+
+    /** @param non-empty-string $where */
+    #[TestWith(['/log/charts'])]
+    #[TestWith(['/log/charts.csv'])]
+    public function testChartsOfATankThatIsNotFilledAreEmpty(string $where): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank$where");
+        self::assertResponseIsSuccessful();
+    }
 }

@@ -26,6 +26,8 @@ final class Decimal
         }
         $decimals = $digits - 1 - (int) floor(log10(abs($value)));
         $rounded = round($value, $decimals);
+        // 9.99 is 10 to two figures, not 10.0.
+        $decimals = $digits - 1 - (int) floor(log10(abs($rounded)));
 
         return self::signed(number_format($rounded, max(0, $decimals), '.', ''));
     }

@@ -39,5 +39,8 @@ final class EstimateTest extends TestCase
         self::assertSame('0.012', Decimal::significant(0.01234, 2));
         self::assertSame('1200', Decimal::significant(1234.0, 2));
         self::assertSame('0', Decimal::significant(0.0, 2));
+        self::assertSame('10', Decimal::significant(9.999999, 2), 'and not 10.0');
+        self::assertSame('9.9', Decimal::significant(9.94, 2));
+        self::assertSame('0.10', Decimal::significant(0.0996, 2));
     }
 }

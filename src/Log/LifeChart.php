@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Log;
+
+use Olvek\Core\Fit\LifeBand;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Log\Reading;
+use Olvek\Core\Log\TestKit;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Unit\Words;
+use Olvek\Core\Water\Measure;
+use Olvek\Drawing\Pen;
+
+/** One measure over a stretch of a tank's life: what was read, on the band in which it was to be expected. In the keeper's own unit. */
+final readonly class LifeChart
+{
+    public const WIDTH = 900.0;
+    public const HEIGHT = 190.0;
+    public const LEFT = 46.0;
+    public const RIGHT = self::WIDTH - 12.0;
+    public const TOP = 14.0;
+    public const FOOT = 150.0;
+    /** Air around the outermost value, as share of the range. */
+    private const AIR = 0.12;
+    /** Times what counts as nothing that an axis goes to at the least: so that nothing does not look like much. J. */
+    private const LEAST = 2.5;
+    private const STEPS = [1.0, 2.0, 2.5, 5.0, 10.0];
+    private const LINES = 4;
+
+    /**
+     * @param list<array{y: float, words: string}>                             $lines across, with what they stand for
+     * @param list<array{x: float, words: string, anchor: string}>             $ticks along: days
+     * @param list<array{x: float, y: float, words: string}>                   $dots  readings
+     * @param list<array{day: int, read: string, expected: string}>            $rows  the same as a table
+     * @param list<array{x: float, words: string}>                             $marks what was done
+     */
+    private function __construct(
+        public Measure $measure,
+        public string $name,
+        public string $band,
+        public string $middle,
+        public array $lines,
+        public array $ticks,
+        public array $dots,
+        public array $rows,
+        public array $marks,
+        public string $words,
+    ) {
+    }
+
+    /**
+     * @param int                                  $from  first day
+     * @param int                                  $to    last day
+     * @param list<array{day: int, words: string}> $done  what was done
+     */
+    public static function of(
+        Measure $measure,
+        Log $log,
+        ?LifeBand $life,
+        TestKit $kit,
+        UnitSystem $units,
+        int $from,
+        int $to,
+        array $done,
+    ): ?self {
+        $read = array_values(array_filter(
+            $log->readings,
+            static fn (Reading $r): bool => $r->measure === $measure && $r->day >= $from && $r->day <= $to,
+        ));
+        if ([] === $read) {
+            return null;
+        }
+        $unit = $units->unitFor($measure->dimension());
+        $show = static fn (float $base): float => $measure->isNitrogen() ? $kit->fromBase($measure, $base) : $unit->fromBase($base);
+        $x = static fn (float $day): float => self::LEFT + ((self::RIGHT - self::LEFT) * ($day - $from)) / max(1, $to - $from);
+        $bands = \array_slice($life->bands[$measure->value] ?? [], $from, $to - $from + 1);
+        $values = [
+            ...array_map(static fn (Reading $r): float => $show($r->value), $read),
+            ...array_map(static fn (array $b): float => $show($b[0]), $bands),
+            ...array_map(static fn (array $b): float => $show($b[2]), $bands),
+        ];
+        [$low, $high] = self::range($measure, min($values), max(self::LEAST * $show($measure->nothingBelow()), ...$values));
+        $y = static fn (float $value): float => self::FOOT - ((self::FOOT - self::TOP) * ($value - $low)) / ($high - $low);
+        $up = $down = $middle = [];
+        foreach ($bands as $n => [$least, $likely, $most]) {
+            $up[] = [$x($from + $n), $y($show($most))];
+            $down[] = [$x($from + $n), $y($show($least))];
+            $middle[] = [$x($from + $n), $y($show($likely))];
+        }
+        $rows = $dots = [];
+        foreach ($read as $reading) {
+            $shown = $kit->show($measure, $reading->value, $units);
+            $band = $life->bands[$measure->value][$reading->day] ?? null;
+            $dots[] = ['x' => $x($reading->day), 'y' => $y($show($reading->value)), 'words' => "Day $reading->day: $shown"];
+            $rows[] = [
+                'day' => $reading->day,
+                'read' => $shown,
+                'expected' => null === $band ? '' : self::figure($show($band[0])).' to '.self::figure($show($band[2])),
+            ];
+        }
+        $name = Words::capital($measure->label());
+        $last = end($rows);
+
+        return new self(
+            $measure,
+            $name.('' === $kit->unit($measure, $units) ? '' : ', '.$kit->unit($measure, $units)),
+            [] === $up ? '' : Pen::polygon([...$up, ...array_reverse($down)]),
+            [] === $middle ? '' : Pen::polyline($middle),
+            self::lines($low, $high, $y),
+            self::ticks($from, $to, $x),
+            $dots,
+            $rows,
+            array_values(array_map(
+                static fn (array $d): array => ['x' => $x($d['day']), 'words' => "Day $d[day]: $d[words]"],
+                array_filter($done, static fn (array $d): bool => $d['day'] >= $from && $d['day'] <= $to),
+            )),
+            \sprintf(
+                '%s: %s from day %d to day %d, the last %s on day %d',
+                $name,
+                1 === \count($read) ? 'one reading' : \count($read).' readings',
+                $from,
+                $to,
+                $last['read'],
+                $last['day'],
+            ),
+        );
+    }
+
+    /** @return array{float, float} from where to where the axis goes */
+    private static function range(Measure $measure, float $least, float $most): array
+    {
+        $air = self::AIR * max($most - $least, Measure::Acidity === $measure ? 0.5 : 0.02);
+        // Amounts begin at nothing; a pH or a temperature has no nothing.
+        $fromNothing = !\in_array($measure, [Measure::Acidity, Measure::Temperature], true);
+
+        return [$fromNothing ? 0.0 : $least - $air, $most + $air];
+    }
+
+    /**
+     * @param \Closure(float): float $y
+     *
+     * @return list<array{y: float, words: string}>
+     */
+    private static function lines(float $low, float $high, \Closure $y): array
+    {
+        $step = self::step(($high - $low) / self::LINES);
+        $lines = [];
+        for ($value = ceil($low / $step) * $step; $value <= $high; $value += $step) {
+            $lines[] = ['y' => $y($value), 'words' => self::figure($value)];
+        }
+
+        return $lines;
+    }
+
+    private static function step(float $least): float
+    {
+        $power = 10 ** floor(log10($least));
+        foreach (self::STEPS as $step) {
+            if ($step * $power >= $least) {
+                return $step * $power;
+            }
+        }
+
+        return 10 * $power;
+    }
+
+    /**
+     * @param \Closure(float): float $x
+     *
+     * @return list<array{x: float, words: string, anchor: string}>
+     */
+    private static function ticks(int $from, int $to, \Closure $x): array
+    {
+        $step = (int) max(1, self::step(($to - $from) / 6));
+        $ticks = [];
+        for ($day = (int) ceil($from / $step) * $step; $day <= $to; $day += $step) {
+            $ticks[] = [
+                'x' => $x($day),
+                'words' => "day $day",
+                'anchor' => match (true) {
+                    $day - $from < $step / 4 => 'start',
+                    $to - $day < $step / 4 => 'end',
+                    default => 'middle',
+                },
+            ];
+        }
+
+        return $ticks;
+    }
+
+    private static function figure(float $value): string
+    {
+        return abs($value) < 1e-9 ? '0' : Decimal::trimmed($value, abs($value) < 0.1 ? 3 : (abs($value) < 10 ? 2 : 1));
+    }
+}
