@@ -130,6 +130,10 @@ const checks = {
         const style = await stranger.ask(asset);
         assert.equal(style.status, 200);
         assert.match([style.headers['cache-control']].flat().join(), /immutable/);
+        const worker = await stranger.ask('/log-worker.js');
+        assert.equal(worker.status, 200, 'what opens a logbook without a connection is served');
+        assert.match([worker.headers['content-type']].flat().join(), /javascript/);
+        assert.match([worker.headers['cache-control']].flat().join(), /no-cache/);
         for (const path of ['/router.php', '/index.php', '/.env', '/../.env', '/bin/console', '/var/log/prod.log', '/assets/../index.php', '/composer.json', '/assets/']) {
             const answer = await stranger.ask(path);
             assert.ok([302, 400, 403, 404].includes(answer.status) && !answer.text.includes('<?php'), `${path}: ${answer.status}`);

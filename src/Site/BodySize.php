@@ -19,6 +19,9 @@ final class BodySize
     /** Bytes of a whole shelf as it was carried away, and where it is brought back. */
     public const MOST_SHELF = 64_000_000;
     public const SHELF = '/account/bring';
+    /** Bytes of a photo with its form, and where photos come. */
+    public const MOST_PHOTO = 16_000_000;
+    private const PHOTO = '~^/tanks/[0-9a-f-]{36}/photos$~D';
 
     public function __invoke(RequestEvent $event): void
     {
@@ -26,14 +29,22 @@ final class BodySize
         if (!$event->isMainRequest() || $request->isMethodSafe()) {
             return;
         }
-        $most = self::SHELF === $request->getPathInfo() ? self::MOST_SHELF : self::MOST;
+        [$most, $why] = match (true) {
+            self::SHELF === $request->getPathInfo() => [
+                self::MOST_SHELF,
+                'This is larger than 64 megabytes. Check that you chose a file that was downloaded from Olvek.',
+            ],
+            1 === preg_match(self::PHOTO, $request->getPathInfo()) => [
+                self::MOST_PHOTO,
+                'This is larger than 15 megabytes. Send the photo smaller; its details are not kept anyway.',
+            ],
+            default => [
+                self::MOST,
+                'This is larger than one megabyte. A plan is a few kilobytes; check that you chose the right file or text.',
+            ],
+        };
         if (self::measured($request) > $most) {
-            throw new HttpException(
-                413,
-                self::MOST === $most
-                    ? 'This is larger than one megabyte. A plan is a few kilobytes; check that you chose the right file or text.'
-                    : 'This is larger than 64 megabytes. Check that you chose a file that was downloaded from Olvek.',
-            );
+            throw new HttpException(413, $why);
         }
     }
 

@@ -148,6 +148,9 @@ final class StrangerTest extends BenchTestCase
     #[TestWith([10, '2000000', '/tanks/import', false])]
     #[TestWith([BodySize::MOST + 1, null, BodySize::SHELF, true])]
     #[TestWith([BodySize::MOST_SHELF + 1, null, BodySize::SHELF, false])]
+    #[TestWith([BodySize::MOST_PHOTO, null, '/tanks/01890000-0000-7000-8000-000000000000/photos', true])]
+    #[TestWith([BodySize::MOST_PHOTO + 1, null, '/tanks/01890000-0000-7000-8000-000000000000/photos', false])]
+    #[TestWith([BodySize::MOST + 1, null, '/tanks/01890000-0000-7000-8000-000000000000/log', false])]
     public function testBodiesAreMeasured(int $bytes, ?string $announced, string $path, bool $taken): void
     {
         $request = Request::create(

@@ -74,6 +74,7 @@ final class Rooms
         'Server' => ['Site', 'Account', 'Tank', 'Settings'],
         'Task' => ['Site', 'Tank', 'Editing'],
         'Build' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Task'],
+        'Photo' => ['Site', 'Account', 'Tank', 'Build'],
         'Log' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Task', 'Build'],
         'Start' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Log'],
         'Demo' => ['Account', 'Tank', 'Device', 'Editing', 'Build', 'Log'],

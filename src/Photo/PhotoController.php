@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Photo;
+
+use Olvek\Account\Keeper;
+use Olvek\Account\Today;
+use Olvek\Build\BuildRecords;
+use Olvek\Tank\Tank;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** A tank in pictures: week by week, two of them under one slider. Shown to their keeper alone. */
+#[Route('/tanks/{tank}/photos', requirements: ['tank' => Requirement::UUID])]
+final class PhotoController extends AbstractController
+{
+    private const EXPIRED = 'This page has expired, so nothing was saved. Choose the photo again and send it.';
+    private const TOKEN = 'photo';
+    private const DAYS_A_WEEK = 7;
+
+    public function __construct(
+        private readonly Photos $photos,
+        private readonly BuildRecords $book,
+        private readonly Today $today,
+    ) {
+    }
+
+    #[Route('', name: 'photos', methods: ['GET'])]
+    public function show(Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        return $this->page($tank, $keeper);
+    }
+
+    #[Route('', name: 'photos_add', methods: ['POST'])]
+    public function add(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $sent = ['day' => $request->request->getString('day'), 'words' => trim($request->request->getString('words'))];
+        if (!$this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'))) {
+            return $this->page($tank, $keeper, $sent, ['' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
+        $file = $request->files->get('photo');
+        $errors = $file instanceof UploadedFile && $file->isValid()
+            ? $this->photos->add($tank, $file->getPathname(), $sent['day'], $sent['words'], $request->request->getString('id'))
+            : ['photo' => 'No photo came. Choose a JPEG, PNG or WebP of at most 15 MB.'];
+
+        return [] === $errors
+            ? $this->redirectToRoute('photos', ['tank' => $tank->id(), '_fragment' => 'weeks'], Response::HTTP_SEE_OTHER)
+            : $this->page($tank, $keeper, $sent, $errors, Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+
+    #[Route(
+        '/{photo}/{size}.jpg',
+        name: 'photo_file',
+        requirements: ['photo' => Requirement::UUID, 'size' => 'large|page|strip'],
+        methods: ['GET'],
+    ),]
+    public function picture(Tank $tank, string $photo, string $size): Response
+    {
+        $file = $this->photos->file($this->found($tank, $photo), PhotoSize::from($size))
+            ?? throw $this->createNotFoundException('This photo has no such picture.');
+
+        // A photo never changes under its id, and is this browser's own.
+        return new Response($file->bytes(), headers: [
+            'Content-Type' => 'image/jpeg',
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+        ]);
+    }
+
+    #[Route('/{photo}/remove', name: 'photo_remove', requirements: ['photo' => Requirement::UUID], methods: ['POST'])]
+    public function remove(Request $request, Tank $tank, string $photo, #[CurrentUser] Keeper $keeper): Response
+    {
+        $found = $this->found($tank, $photo);
+        if (!$this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'))) {
+            return $this->page($tank, $keeper, [], ['' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
+        $this->photos->remove($found);
+
+        return $this->redirectToRoute('photos', ['tank' => $tank->id(), '_fragment' => 'weeks'], Response::HTTP_SEE_OTHER);
+    }
+
+    /** Two days under one slider: the first and the last where nothing is asked. */
+    #[Route('/compare', name: 'photos_compare', methods: ['GET'])]
+    public function compare(Request $request, Tank $tank): Response
+    {
+        $all = $this->photos->of($tank);
+        $asked = static fn (string $name): ?Photo => array_values(array_filter(
+            $all,
+            static fn (Photo $p): bool => $p->id->toRfc4122() === $request->query->getString($name),
+        ))[0] ?? null;
+        $before = $asked('before') ?? $all[0] ?? null;
+        $after = $asked('after') ?? ([] === $all ? null : $all[\count($all) - 1]);
+
+        return $this->render('photo/compare.html.twig', ['tank' => $tank, 'photos' => $all, 'before' => $before, 'after' => $after]);
+    }
+
+    private function found(Tank $tank, string $photo): Photo
+    {
+        return $this->photos->find($tank, $photo) ?? throw $this->createNotFoundException('This tank has no such photo.');
+    }
+
+    /**
+     * @param array<string, string> $sent   what was refused
+     * @param array<string, string> $errors why, by field
+     */
+    private function page(Tank $tank, Keeper $keeper, array $sent = [], array $errors = [], int $status = Response::HTTP_OK): Response
+    {
+        $filled = $this->book->filledOn($tank);
+        $weeks = [];
+        foreach (array_reverse($this->photos->of($tank)) as $photo) {
+            $day = null === $filled ? null : Today::between($filled, $photo->on);
+            $week = null === $day ? 'before filling' : \sprintf('week %d', intdiv($day, self::DAYS_A_WEEK) + 1);
+            $weeks[$week][] = ['photo' => $photo, 'day' => $day];
+        }
+
+        return $this->render('photo/photos.html.twig', [
+            'tank' => $tank,
+            'weeks' => $weeks,
+            'filled' => $filled,
+            'today' => $this->today->of($keeper),
+            'sent' => $sent,
+            'errors' => $errors,
+        ], new Response(status: $status));
+    }
+}

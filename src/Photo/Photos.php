@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Photo;
+
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Account\Today;
+use Olvek\Build\BuildRecords;
+use Olvek\Site\PlainText;
+use Olvek\Tank\Tank;
+use Symfony\Component\Uid\Uuid;
+
+/** A tank's photos: added, listed, read, removed. */
+final readonly class Photos
+{
+    public function __construct(private EntityManagerInterface $entities, private Today $today, private BuildRecords $book)
+    {
+    }
+
+    /**
+     * @param string $path of what was sent
+     * @param string $id   a UUID of the sender's; "" for a new one
+     *
+     * @return array<string, string> why it was refused, by field; none where it is kept, or was before
+     */
+    public function add(Tank $tank, string $path, string $day, string $words, string $id): array
+    {
+        if ('' !== $id && !Uuid::isValid($id)) {
+            return ['' => 'This photo has an id that is none. Send it again from this page.'];
+        }
+        $uuid = '' === $id ? Uuid::v7() : Uuid::fromString($id);
+        if (null !== $this->entities->find(Photo::class, $uuid)) {
+            return [];
+        }
+        $on = $this->today->orEarlier($tank->keeper, $day);
+        $filled = $this->book->filledOn($tank);
+        $errors = array_filter([
+            'day' => match (true) {
+                null === $on => Today::REFUSED,
+                null !== $filled && $on < $filled => \sprintf(
+                    'The tank was filled on %s; choose that day or a later one.',
+                    $filled->format('j F Y'),
+                ),
+                default => null,
+            },
+            'words' => PlainText::fault($words, Photo::LONGEST_WORDS, 'The caption'),
+            'photo' => Darkroom::fault($path),
+        ], is_string(...));
+        if ([] !== $errors || null === $on) {
+            return $errors;
+        }
+        $made = Darkroom::develop($path);
+        if (null === $made) {
+            return ['photo' => 'This picture breaks off, or is not what it says it is. Send it again, or another.'];
+        }
+        $photo = new Photo($uuid, $tank, $on, $words, $made['width'], $made['height']);
+        $this->entities->persist($photo);
+        foreach ($made['pictures'] as $size => $bytes) {
+            $this->entities->persist(new PhotoFile($photo, PhotoSize::from($size), $bytes));
+        }
+        try {
+            $this->entities->flush();
+        } catch (UniqueConstraintViolationException) {
+            // The same photo came by another way at the same moment, and is kept.
+        }
+
+        return [];
+    }
+
+    /** @return list<Photo> oldest first */
+    public function of(Tank $tank): array
+    {
+        return $this->entities->getRepository(Photo::class)->findBy(['tank' => $tank->id()], ['on' => 'ASC', 'id' => 'ASC']);
+    }
+
+    public function find(Tank $tank, string $id): ?Photo
+    {
+        return $this->entities->getRepository(Photo::class)->findOneBy(['id' => $id, 'tank' => $tank->id()]);
+    }
+
+    public function file(Photo $photo, PhotoSize $size): ?PhotoFile
+    {
+        return $this->entities->find(PhotoFile::class, ['photo' => $photo->id, 'size' => $size->value]);
+    }
+
+    public function remove(Photo $photo): void
+    {
+        foreach (PhotoSize::cases() as $size) {
+            $file = $this->file($photo, $size);
+            if (null !== $file) {
+                $this->entities->remove($file);
+            }
+        }
+        $this->entities->remove($photo);
+        $this->entities->flush();
+    }
+}

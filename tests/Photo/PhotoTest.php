@@ -1,0 +1,273 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Photo;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Account\KeeperRepository;
+use Olvek\Photo\Darkroom;
+use Olvek\Photo\Photo;
+use Olvek\Photo\PhotoFile;
+use Olvek\Photo\PhotoSize;
+use Olvek\Tests\BenchTestCase;
+use Olvek\Tests\FilledTank;
+use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\Uid\Uuid;
+
+/** Photos: what is taken and what is refused, what they lose, and who sees them. All pictures are drawn here. */
+final class PhotoTest extends BenchTestCase
+{
+    use FilledTank;
+
+    /** @var list<string> */
+    private array $files = [];
+
+    protected function tearDown(): void
+    {
+        array_map(unlink(...), array_filter($this->files, is_file(...)));
+        parent::tearDown();
+    }
+
+    private function written(string $bytes): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'olvek');
+        $this->files[] = $path;
+        file_put_contents($path, $bytes);
+
+        return $path;
+    }
+
+    /** A picture whose left half is red and whose right half is green. */
+    private static function drawn(int $width, int $height, string $kind): string
+    {
+        $image = imagecreatetruecolor(max(1, $width), max(1, $height));
+        \assert(false !== $image);
+        imagefilledrectangle($image, 0, 0, intdiv($width, 2), $height, 0xFF0000);
+        imagefilledrectangle($image, intdiv($width, 2), 0, $width, $height, 0x00FF00);
+        ob_start();
+        match ($kind) {
+            'png' => imagepng($image),
+            'webp' => imagewebp($image),
+            'gif' => imagegif($image),
+            default => imagejpeg($image),
+        };
+
+        return (string) ob_get_clean();
+    }
+
+    /**
+     * A JPEG that a camera held on its side would write: EXIF orientation 6 (turn clockwise), and a place. P: EXIF 2.32 (CIPA DC-008), tags
+     * 0x0112, 0x8825.
+     */
+    private static function fromCamera(): string
+    {
+        $entry = static fn (int $tag, int $type, int $count, string $value): string => pack('nnN', $tag, $type, $count)
+            .str_pad($value, 4, "\0");
+        $gps = pack('n', 1).$entry(1, 2, 2, "N\0").pack('N', 0);
+        $ifd = pack('n', 3)
+            .$entry(0x010E, 2, 4, "geo\0")
+            .$entry(0x0112, 3, 1, pack('n', 6))
+            .$entry(0x8825, 4, 1, pack('N', 8 + 2 + 36 + 4))
+            .pack('N', 0);
+        $exif = "Exif\0\0MM\0*".pack('N', 8).$ifd.$gps.'HERE-IS-THE-KEEPER';
+        $jpeg = self::drawn(400, 200, 'jpeg');
+
+        return substr($jpeg, 0, 2)."\xFF\xE1".pack('n', \strlen($exif) + 2).$exif.substr($jpeg, 2);
+    }
+
+    /** A PNG's head may promise any size. P: PNG specification (ISO/IEC 15948), IHDR. */
+    private static function head(int $width, int $height): string
+    {
+        return "\x89PNG\r\n\x1A\n".pack('N', 13).'IHDR'.pack('NNCCCCC', $width, $height, 8, 2, 0, 0, 0);
+    }
+
+    /** @param array<string, string> $sent */
+    private function upload(string $bytes, array $sent = [], string $name = 'tank.jpg'): void
+    {
+        $token = $this->browser->request('GET', "/tanks/$this->tank/photos")->filter('.photo-add input[name="_token"]')->attr('value');
+        $this->browser->request(
+            'POST',
+            "/tanks/$this->tank/photos",
+            ['_token' => $token, ...$sent],
+            ['photo' => new UploadedFile($this->written($bytes), $name, null, null, true)],
+        );
+    }
+
+    /** @return list<Photo> */
+    private function photos(): array
+    {
+        $this->service(EntityManagerInterface::class)->clear();
+
+        return $this->service(EntityManagerInterface::class)->getRepository(Photo::class)->findBy(['tank' => $this->tank]);
+    }
+
+    private function picture(Photo $photo, string $size): string
+    {
+        $this->browser->request('GET', "/tanks/$this->tank/photos/$photo->id/$size.jpg");
+        self::assertResponseIsSuccessful();
+        self::assertResponseHeaderSame('Content-Type', 'image/jpeg');
+        self::assertResponseHeaderSame('X-Content-Type-Options', 'nosniff');
+
+        return (string) $this->browser->getResponse()->getContent();
+    }
+
+    #[TestWith(['jpeg'])]
+    #[TestWith(['png'])]
+    #[TestWith(['webp'])]
+    public function testEachKindIsTakenAndMadeSmall(string $kind): void
+    {
+        $this->fill(20);
+        $this->upload(self::drawn(2400, 1200, $kind), ['words' => 'From the door', 'day' => $this->day(-9)]);
+        self::assertResponseRedirects();
+        [$photo] = $this->photos();
+        self::assertSame([1600, 800], [$photo->width, $photo->height]);
+        foreach (PhotoSize::cases() as $size) {
+            $bytes = $this->picture($photo, $size->value);
+            $info = getimagesizefromstring($bytes);
+            self::assertNotFalse($info);
+            self::assertSame([$size->pixels(), intdiv($size->pixels(), 2), \IMAGETYPE_JPEG], \array_slice($info, 0, 3));
+        }
+        $this->browser->request('GET', "/tanks/$this->tank/photos");
+        self::assertSame('Week 2', $this->text('#weeks h2'));
+        self::assertStringContainsString('From the door', $this->text('.photo-strip'));
+    }
+
+    public function testItIsTurnedUprightAndLosesItsPlace(): void
+    {
+        $bytes = self::fromCamera();
+        self::assertStringContainsString('HERE-IS-THE-KEEPER', $bytes);
+        $path = $this->written($bytes);
+        $exif = @exif_read_data($path);
+        self::assertIsArray($exif);
+        self::assertSame(6, $exif['Orientation'] ?? null, 'another reader finds the camera on its side');
+        $this->upload($bytes);
+        [$photo] = $this->photos();
+        self::assertSame([200, 400], [$photo->width, $photo->height]);
+        foreach (PhotoSize::cases() as $size) {
+            $kept = $this->picture($photo, $size->value);
+            self::assertStringNotContainsString('HERE-IS-THE-KEEPER', $kept);
+            self::assertStringNotContainsString('Exif', $kept);
+        }
+        $image = imagecreatefromstring($this->picture($photo, 'large'));
+        \assert(false !== $image);
+        $colour = imagecolorsforindex($image, (int) imagecolorat($image, 100, 20));
+        self::assertGreaterThan(200, $colour['red'], 'what was left is on top');
+    }
+
+    public function testWhatHidesBehindAPictureIsGone(): void
+    {
+        $this->upload(self::drawn(300, 200, 'jpeg').'<?php echo 1; ?><script>alert(1)</script>', name: 'tank.php');
+        [$photo] = $this->photos();
+        foreach (PhotoSize::cases() as $size) {
+            self::assertStringNotContainsString('<script>', $this->picture($photo, $size->value));
+        }
+    }
+
+    #[TestWith(['<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'no picture that Olvek can read'])]
+    #[TestWith(['<?php phpinfo();', 'no picture that Olvek can read'])]
+    #[TestWith(['', 'no picture that Olvek can read'])]
+    #[TestWith(['gif', 'no picture that Olvek can read'])]
+    #[TestWith(['cut', 'breaks off'])]
+    #[TestWith(['bomb', '20000 × 20000 pixels'])]
+    #[TestWith(['side', '12001 × 10 pixels'])]
+    public function testWhatIsNoPhotoIsRefusedWithAReason(string $bytes, string $why): void
+    {
+        $this->upload(match ($bytes) {
+            'gif' => self::drawn(20, 20, 'gif'),
+            'cut' => substr(self::drawn(20, 20, 'png'), 0, 60),
+            'bomb' => self::head(20000, 20000),
+            'side' => self::head(12001, 10),
+            default => $bytes,
+        }, ['words' => 'kept', 'day' => $this->day(0)]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString($why, $this->text('#error-photo'));
+        self::assertSame('kept', $this->browser->getCrawler()->filter('input[name="words"]')->attr('value'));
+        self::assertSame([], $this->photos());
+    }
+
+    /** Just below and just above each limit. */
+    public function testLimits(): void
+    {
+        $fault = fn (int $width, int $height): ?string => Darkroom::fault($this->written(self::head($width, $height)));
+        self::assertNull($fault(Darkroom::MOST_SIDE, 3333));
+        self::assertNotNull($fault(Darkroom::MOST_SIDE + 1, 3333));
+        self::assertNull($fault(8000, 5000));
+        self::assertNotNull($fault(8000, 5001));
+        $jpeg = self::drawn(10, 10, 'jpeg');
+        self::assertNull(Darkroom::fault($this->written(str_pad($jpeg, Darkroom::MOST_BYTES, "\0"))));
+        $larger = $this->written(str_pad($jpeg, Darkroom::MOST_BYTES + 1, "\0"));
+        self::assertStringContainsString('at most 15', (string) Darkroom::fault($larger));
+    }
+
+    public function testDaysAreDaysOfTheTank(): void
+    {
+        $this->fill(5);
+        foreach ([-6 => 'was filled on', 1 => 'today or earlier'] as $day => $why) {
+            $this->upload(self::drawn(20, 20, 'jpeg'), ['day' => $this->day($day)]);
+            self::assertResponseStatusCodeSame(422);
+            self::assertStringContainsString($why, $this->text('#error-day'));
+        }
+        foreach ([-5, 0] as $day) {
+            $this->upload(self::drawn(20, 20, 'jpeg'), ['day' => $this->day($day)]);
+            self::assertResponseRedirects();
+        }
+        self::assertCount(2, $this->photos());
+    }
+
+    public function testOneThatIsSentTwiceIsKeptOnceAndRemovedWhole(): void
+    {
+        $id = Uuid::v4()->toRfc4122();
+        foreach ([1, 2] as $time) {
+            $this->upload(self::drawn(30, 20, 'jpeg'), ['id' => $id]);
+            self::assertResponseRedirects(null, null, "time $time");
+        }
+        self::assertCount(1, $this->photos());
+        $page = $this->browser->request('GET', "/tanks/$this->tank/photos");
+        $this->browser->submit($page->selectButton('Remove')->form());
+        self::assertSame([], $this->photos());
+        self::assertSame([], $this->service(EntityManagerInterface::class)->getRepository(PhotoFile::class)->findAll());
+        $this->browser->request('GET', "/tanks/$this->tank/photos/$id/page.jpg");
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    /** A photo of one tank is not to be had by the address of another, even of the same keeper's; nor by anybody else. */
+    public function testOnlyItsKeeperSeesAPhotoAndOnlyUnderItsTank(): void
+    {
+        $this->upload(self::drawn(30, 20, 'jpeg'));
+        [$photo] = $this->photos();
+        $mine = $this->tank;
+        $second = $this->newTank($this->stored()->keeper);
+        foreach (PhotoSize::cases() as $size) {
+            $this->browser->request('GET', "/tanks/$second/photos/$photo->id/$size->value.jpg");
+            self::assertResponseStatusCodeSame(404);
+        }
+        $other = $this->service(KeeperRepository::class)->enrol('Odd', 'Odd', 'another long word');
+        $this->browser->loginUser($other);
+        foreach (PhotoSize::cases() as $size) {
+            $this->browser->request('GET', "/tanks/$mine/photos/$photo->id/$size->value.jpg");
+            self::assertResponseStatusCodeSame(404);
+        }
+        $this->browser->getCookieJar()->clear();
+        $this->browser->request('GET', "/tanks/$mine/photos/$photo->id/large.jpg");
+        self::assertResponseRedirects();
+    }
+
+    public function testTwoDaysStandUnderOneSlider(): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank/photos/compare");
+        self::assertStringContainsString('Two photos are needed', $this->text('.quiet-text'));
+        $this->fill(30);
+        foreach ([-20, -10, 0] as $day) {
+            $this->upload(self::drawn(30, 20, 'jpeg'), ['day' => $this->day($day), 'words' => "day $day"]);
+        }
+        $page = $this->browser->request('GET', "/tanks/$this->tank/photos/compare");
+        self::assertStringContainsString('day -20', $page->filter('select[name="before"] option[selected]')->text());
+        self::assertStringContainsString('day 0', $page->filter('select[name="after"] option[selected]')->text());
+        self::assertCount(2, $page->filter('[data-pair] img'));
+        $middle = $page->filter('select[name="after"] option')->eq(1)->attr('value');
+        $page = $this->browser->request('GET', "/tanks/$this->tank/photos/compare?after=$middle&before=nonsense");
+        self::assertStringContainsString('day -10', $page->filter('select[name="after"] option[selected]')->text());
+    }
+}
