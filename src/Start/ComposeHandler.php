@@ -15,9 +15,6 @@ use Olvek\Work\Result;
 
 final readonly class ComposeHandler implements JobHandler
 {
-    /** Day on which its tank is drawn: grown in. J. */
-    private const DRAWN = 120;
-
     public function __construct(private Composer $composer, private WishDocument $wishes, private PlanDocument $plans)
     {
     }
@@ -39,7 +36,7 @@ final readonly class ComposeHandler implements JobHandler
         $composed = new Composed(
             $this->plans->toJson($found->plan),
             $found->with(Band::sureness($members)),
-            $found->judgement->trace->on(self::DRAWN),
+            $found->judgement->trace->on(MethodsHandler::DRAWN),
         );
 
         return $found->complete ? Result::whole($composed) : Result::unfinished($composed);

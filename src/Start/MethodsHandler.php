@@ -18,8 +18,8 @@ use Olvek\Work\Result;
 
 final readonly class MethodsHandler implements JobHandler
 {
-    /** Day on which its tanks are drawn: grown in. J. */
-    private const DRAWN = 120;
+    /** Day on which tanks that are only proposed are drawn: grown in. J. */
+    public const DRAWN = 120;
 
     public function __construct(private Editor $editor, private Catalogue $catalogue, private PlanDocument $plans)
     {

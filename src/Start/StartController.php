@@ -52,7 +52,7 @@ final class StartController extends AbstractController
         try {
             $this->mayBegin($request);
             $plan = $this->vessels->read($sent, $keeper->units());
-            $method = 'method' === $door ? Method::tryFrom($request->request->getString('method')) : null;
+            $method = 'method' === $door ? $this->method($request->request->getString('method')) : null;
             $plan = null === $method ? $plan : $this->editor->make($plan, [new TakeMethod($method)], $keeper->units())->plan;
         } catch (InvalidPlan $refused) {
             return $this->form($keeper, $sent, $refused->messages($keeper->units()));
@@ -129,5 +129,11 @@ final class StartController extends AbstractController
             [...$this->page->of($keeper, $sent, $errors), 'json' => mb_scrub($json), 'problems' => $problems],
             new Response(status: [] === $errors && [] === $problems ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
         );
+    }
+
+    /** @throws InvalidPlan */
+    private function method(string $id): Method
+    {
+        return Method::tryFrom($id) ?? throw new InvalidPlan([new Problem('method', 'Choose a method, or begin from nothing.')]);
     }
 }

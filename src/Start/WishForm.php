@@ -51,15 +51,15 @@ final readonly class WishForm
     public function read(array $sent, UnitSystem $units, array $stock): Wish
     {
         $text = static fn (string $name): string => \is_string($sent[$name] ?? null) ? trim($sent[$name]) : '';
-        $lamp = LampWish::tryFrom($text('lamp')) ?? LampWish::Suggest;
-        $method = '' === $text('method') ? null : Method::tryFrom($text('method'));
+        $lamp = self::choice(LampWish::class, $text('lamp'), 'lamp') ?? LampWish::Suggest;
+        $method = self::choice(Method::class, $text('method'), 'method');
 
         return new Wish(
             $this->tank($sent, $units, $lamp, 'yes' === $text('sealed')),
             $lamp,
             $this->animals($sent),
             'no' !== $text('cleaners'),
-            Taste::tryFrom($text('taste')),
+            self::choice(Taste::class, $text('taste'), 'taste'),
             $this->plants($sent, 'wanted'),
             $this->plants($sent, 'unwanted'),
             'no' === $text('stock') ? [] : $this->onHand($stock),
@@ -126,12 +126,37 @@ final readonly class WishForm
      * @param array<mixed> $sent
      *
      * @return list<Plant>
+     *
+     * @throws InvalidPlan
      */
     private function plants(array $sent, string $name): array
     {
         $ids = array_filter(\is_array($sent[$name] ?? null) ? \array_slice($sent[$name], 0, Wish::MOST_KINDS) : [], is_string(...));
+        // What is left open in a list is no choice.
+        $ids = array_diff($ids, ['']);
 
-        return array_values(array_filter(array_map(fn (string $id): ?Plant => $this->catalogue->plants[$id] ?? null, array_unique($ids))));
+        return array_map(
+            fn (string $id): Plant => $this->catalogue->plants[$id]
+                ?? throw new InvalidPlan([new Problem($name, 'Olvek knows no such plant.')]),
+            array_values(array_unique($ids)),
+        );
+    }
+
+    /**
+     * One of several; null where nothing is chosen.
+     *
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum
+     *
+     * @return T|null
+     *
+     * @throws InvalidPlan where it is none of them
+     */
+    private static function choice(string $enum, string $text, string $place): ?\BackedEnum
+    {
+        return '' === $text ? null : $enum::tryFrom($text)
+            ?? throw new InvalidPlan([new Problem($place, \sprintf('Olvek knows no %s of this name; choose one of those shown.', $place))]);
     }
 
     /**

@@ -128,7 +128,7 @@ final readonly class WishPage
             if (!isset($groups[$kind->shape->value]) || $kind->grams->value < self::LEAST) {
                 continue;
             }
-            $least = max($kind->leastTank->value, Form::Fish === $kind->shape ? Room::FISH_FROM : 0.0);
+            $least = $kind->leastLitres();
             $groups[$kind->shape->value][] = [
                 'kind' => $kind,
                 'picture' => CataloguePicture::animal($kind),

@@ -32,6 +32,16 @@ final class DoorsTest extends BenchTestCase
         self::assertStringContainsString('Lean inert bed', $this->text('#bed'));
     }
 
+    public function testTheDoorByAMethodWithoutOneSaysSo(): void
+    {
+        $page = $this->browser->request('GET', '/tanks/new');
+        $values = $page->selectButton('Lay it')->form()->getPhpValues();
+        $this->browser->request('POST', '/tanks/new', [...$values, 'door' => 'method', 'method' => 'nope']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSame('Choose a method, or begin from nothing.', $this->text('#method-error'));
+        self::assertCount(1, $this->service(TankRepository::class)->active($this->keeper));
+    }
+
     public function testAWishAndARunningTankAreSentOnWithTheVessel(): void
     {
         foreach (['Plan one for me' => '/tanks/new/wish', 'Take it over' => '/tanks/new/running'] as $button => $address) {

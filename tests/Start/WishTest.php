@@ -63,6 +63,10 @@ final class WishTest extends BenchTestCase
     #[TestWith(['vessel=box-30&edits[site.room]=warm', 'is not a number'])]
     #[TestWith(['vessel=box-30&animals[]=dragon', 'no such animal'])]
     #[TestWith(['vessel=box-30&animals[]=betta-splendens&count[betta-splendens]=many', 'How many of Fighting fish'])]
+    #[TestWith(['vessel=box-30&taste=nope', 'no taste of this name'])]
+    #[TestWith(['vessel=box-30&method=nope', 'no method of this name'])]
+    #[TestWith(['vessel=box-30&lamp=nope', 'no lamp of this name'])]
+    #[TestWith(['vessel=box-30&wanted[]=dragon', 'no such plant'])]
     #[TestWith(['vessel=litres&litres=0', 'Say how much it holds'])]
     #[TestWith(['vessel=own&edits[vessel.shape]=pyramid', 'Choose a shape'])]
     public function testAWishThatCannotBeReadIsToldBesideItsCause(string $query, string $why): void

@@ -9,6 +9,9 @@ use Olvek\Core\Unit\Estimate;
 /** A kind of animal: what it weighs, eats and needs. */
 final readonly class Kind
 {
+    /** L below which the trade keeps shrimp and snails only. C. */
+    public const FISH_FROM = 10.0;
+
     /**
      * @param string   $synonyms   other names that it is sold or written under, parted by semicolons
      * @param Estimate $grams      wet mass of an adult
@@ -77,5 +80,11 @@ final readonly class Kind
             'Often caught in the wild: ask for bred ones.' => $this->wildCaught,
             'Settles in the wild: check what your country allows.' => $this->invasive,
         ]));
+    }
+
+    /** Litres of the smallest tank that anybody should keep it in. */
+    public function leastLitres(): float
+    {
+        return max($this->leastTank->value, Shape::Fish === $this->shape ? self::FISH_FROM : 0.0);
     }
 }

@@ -18,8 +18,6 @@ final class Room implements Criterion
 {
     private const LEAST = 1.0;
     public const GOOD = 1.2;
-    /** L below which the trade keeps shrimp and snails only. C. */
-    public const FISH_FROM = 10.0;
     /** Times its smallest tank that each further quarrelsome animal wants. J. */
     private const PEACE = 0.75;
 
@@ -49,7 +47,7 @@ final class Room implements Criterion
             $seen[$kind->id] = true;
             $count = $counts[$kind->id];
             $needed += $count * $kind->litresEach->value;
-            $least = max($least, $kind->leastTank->value, Shape::Fish === $kind->shape ? self::FISH_FROM : 0.0);
+            $least = max($least, $kind->leastLitres());
             $terms[] = new Term(
                 \sprintf('%d × %s', $count, $kind->common),
                 \sprintf(

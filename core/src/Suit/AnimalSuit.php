@@ -61,7 +61,7 @@ final readonly class AnimalSuit
     private function room(Kind $kind, int $amount): ?Reason
     {
         $litres = $this->plan->vessel->grossVolume();
-        $needs = max($kind->leastTank->value, Shape::Fish === $kind->shape ? Room::FISH_FROM : 0.0, $amount * $kind->litresEach->value);
+        $needs = max($kind->leastLitres(), $amount * $kind->litresEach->value);
 
         return $needs > 0 && Room::ratio($litres, $needs) < 1
             ? new Reason(
@@ -181,7 +181,7 @@ final readonly class AnimalSuit
             static fn (Group $g): float => $g->kind->id === $kind->id ? 0.0 : $g->count * $g->kind->litresEach->value,
             $plan->groups,
         ));
-        $least = max(0.1, $kind->leastTank->value, Shape::Fish === $kind->shape ? Room::FISH_FROM : 0.0);
+        $least = max(0.1, $kind->leastLitres());
         if (Room::ratio($this->plan->vessel->grossVolume(), $least) < 1) {
             return 0;
         }
