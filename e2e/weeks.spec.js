@@ -199,6 +199,7 @@ test('what cannot be read is told beside it and keeps what was typed', async ({ 
 for (const colorScheme of ['light', 'dark']) {
     test.describe(colorScheme, () => {
         test.use({ colorScheme });
+        test.skip(({ isMobile }) => isMobile && colorScheme === 'dark', 'the dark has the same colours on a phone');
         test('nothing for axe to find on the galley’s first weeks and in the almanac', async ({ page }) => {
             await openShelf(page);
             await page.getByRole('link', { name: /Galley/ }).first().click();

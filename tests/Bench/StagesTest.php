@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Olvek\Tests\Bench;
 
 use Olvek\Tests\BenchTestCase;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** Each stage of the rail: what is decided, what is open, what would be regretted, why it is done so, and the caution that applies. */
+#[Group('any-database')]
 final class StagesTest extends BenchTestCase
 {
     /** @param array<string, string> $edits */

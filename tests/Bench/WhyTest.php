@@ -7,9 +7,11 @@ namespace Olvek\Tests\Bench;
 use Olvek\Core\Plan\Method;
 use Olvek\Judging\Outcomes;
 use Olvek\Tests\BenchTestCase;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** What takes longer than a look: helps, questions, methods, and how sure it all is. */
+#[Group('any-database')]
 final class WhyTest extends BenchTestCase
 {
     private const PARTS = ['HTTP_Olvek-Parts' => '{}'];

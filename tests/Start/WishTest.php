@@ -11,9 +11,11 @@ use Olvek\Core\Solve\Compose\Taste;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Start\WishForm;
 use Olvek\Tests\BenchTestCase;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** From a wish in the address to three plans, and one of them onto the shelf. */
+#[Group('any-database')]
 final class WishTest extends BenchTestCase
 {
     public function testAWishIsReadFromItsForm(): void

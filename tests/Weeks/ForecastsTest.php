@@ -12,10 +12,12 @@ use Olvek\Core\Water\Measure;
 use Olvek\Site\ResultCache;
 use Olvek\Weeks\Forecasts;
 use Olvek\Weeks\ForecastView;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
 
 /** A forecast in parts: any order, any process; kept until something is written down. */
+#[Group('any-database')]
 final class ForecastsTest extends TestCase
 {
     private ArrayAdapter $pool;
