@@ -7,10 +7,8 @@ namespace Olvek\Tests\Shelf;
 use Olvek\Editing\TankEditor;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
-use PHPUnit\Framework\Attributes\Group;
 
 /** A long shelf has several boards. */
-#[Group('any-database')]
 final class BoardsTest extends BenchTestCase
 {
     use FilledTank;
