@@ -32,11 +32,9 @@ function words(form, fields) {
     }
     if (kind === 'did') {
         const button = form.querySelector('.log-do').cloneNode(true);
-        const usual = button.querySelector('.log-amount');
-        usual?.remove();
+        button.querySelector('.log-amount')?.remove();
         const unit = form.querySelector('.log-other .unit')?.textContent ?? '';
-        const amount = of('amount') === '' ? usual?.textContent ?? '' : `${of('amount')} ${unit}`;
-        return `${button.textContent.trim()}${amount === '' ? '' : `, ${amount}`}`;
+        return `${button.textContent.trim()}${of('amount') === '' ? '' : `, ${of('amount')} ${unit}`}`;
     }
     return kind === 'saw' ? form.querySelector('input[name="what"]:checked')?.closest('label').textContent.trim() ?? '' : of('note').slice(0, 60);
 }
@@ -95,11 +93,16 @@ const WHY = {
 let sending = null;
 let timer = null;
 
+const unsent = () => waiting(tank).filter((entry) => entry.refused === undefined).length;
+
 function flush() {
+    let why = '';
     sending ??= (async () => {
         clearTimeout(timer);
-        const { saved, refused, why } = await send(tank, address, book.querySelector('input[name="_token"]').value);
-        const left = waiting(tank).filter((entry) => entry.refused === undefined).length;
+        const done = await send(tank, address, book.querySelector('input[name="_token"]').value);
+        const { saved, refused } = done;
+        const left = unsent();
+        why = done.why;
         say(why !== '' && left > 0 ? WHY[why](left) : refused.length > 0 ? 'Not saved: the reason stands beside the entry.' : saved > 0 ? 'Saved.' : '');
         if (why !== '' && left > 0) {
             timer = setTimeout(flush, AGAIN);
@@ -112,6 +115,10 @@ function flush() {
         return refused;
     })().finally(() => {
         sending = null;
+        // What was entered while the page was being brought up to date.
+        if (why === '' && unsent() > 0) {
+            flush();
+        }
     });
     return sending;
 }
@@ -123,10 +130,10 @@ document.addEventListener('submit', async (event) => {
     }
     event.preventDefault();
     const fields = [...new FormData(form)].filter(([name]) => !['_token', 'id', 'day'].includes(name));
-    // The large button means the usual amount, today; what stands behind "other" is meant by its own.
+    // The large button means what it says, today; what stands behind "other" is meant by its own.
     const usual = event.submitter?.matches('.log-do');
     const typed = form.elements.day?.value ?? '';
-    const told = usual ? fields.filter(([name]) => name !== 'amount') : fields;
+    const told = usual ? fields.map(([name, value]) => [name, name === 'amount' ? form.elements.amount.defaultValue : value]) : fields;
     const entry = {
         words: words(form, told),
         fields: [...told, ['id', crypto.randomUUID()], ['day', usual || typed === '' ? today() : typed]],
@@ -160,6 +167,22 @@ document.addEventListener('submit', async (event) => {
     book.querySelector('.log-ways').scrollIntoView({ block: 'start', behavior: matchMedia('(prefers-reduced-motion: reduce)').matches ? 'auto' : 'smooth' });
 });
 
+// A saved line is undone where it stands; without a connection it stays, and that is said.
+document.addEventListener('submit', async (event) => {
+    const form = event.target.closest('[data-log-lines] form');
+    if (!form) {
+        return;
+    }
+    event.preventDefault();
+    try {
+        const response = await fetch(form.action, { method: 'POST', body: new URLSearchParams(new FormData(form)), credentials: 'same-origin' });
+        say(response.ok ? 'Undone.' : 'This could not be undone: reload the page and look again.');
+        await refresh();
+    } catch {
+        say('No connection: the line stays until it can be undone.');
+    }
+});
+
 // A step that is pressed again is taken back; a typed value stands for itself.
 document.addEventListener('click', (event) => {
     const step = event.target.closest('.log-step input');
@@ -178,7 +201,7 @@ document.addEventListener('click', (event) => {
 
 window.addEventListener('online', flush);
 showWaiting();
-if (waiting(tank).some((entry) => entry.refused === undefined)) {
+if (unsent() > 0) {
     flush();
 }
 keepPage(address);

@@ -48,7 +48,9 @@ export async function send(tank, address, token) {
         const response = await fetch(address, { method: 'POST', body, headers: { Accept: 'application/json' }, credentials: 'same-origin' });
         return { status: response.status, answer: response.headers.get('content-type')?.includes('json') ? await response.json() : {} };
     };
-    for (const entry of waiting(tank).filter((one) => one.refused === undefined)) {
+    // Looked for anew each time: more may be entered while one is under way.
+    const next = () => waiting(tank).find((one) => one.refused === undefined);
+    for (let entry = next(); entry !== undefined; entry = next()) {
         let reply;
         try {
             reply = await post(entry);
