@@ -14,7 +14,7 @@ use Olvek\Core\Water\Measure;
 
 /**
  * What a tank's water will have held through all its life so far, as a few tanks whose uncertain numbers differ have it, each gone the way
- * that the logbook tells: what was read is looked at on it, and has not moved it.
+ * that the plan's events and the logbook tell: what was read is looked at on it, and has not moved it.
  */
 final readonly class LifeBand
 {
