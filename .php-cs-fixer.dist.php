@@ -27,4 +27,5 @@ return (new PhpCsFixer\Config())
         'php_unit_method_casing' => false,
     ])
     ->setCacheFile(__DIR__.'/var/.php-cs-fixer.cache')
+    ->setParallelConfig(PhpCsFixer\Runner\Parallel\ParallelConfigFactory::detect())
     ->setFinder($finder);
