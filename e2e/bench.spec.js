@@ -53,7 +53,7 @@ test('a cap made thinner changes the drawing, the margin and its reasons', async
     const drawing = () => page.locator('.view-side .cap').last().getAttribute('d');
     const before = await drawing();
     expect(await change(page, 'bed-cap-front', '1')).toBe(200);
-    expect(await drawing()).not.toBe(before);
+    await expect.poll(drawing, 'what is out of sight follows').not.toBe(before);
     const margin = await openMargin(page, 'cap');
     await expect(margin.locator('.state')).toHaveText('tight');
     await margin.locator('summary').click();

@@ -141,6 +141,7 @@ export async function reveal(page, id) {
     const turn = view === 'hours' ? 'front' : view;
     if (turn && !(await page.locator(`#turn-${turn}`).isChecked())) {
         await page.locator(`label:has(#turn-${turn})`).click();
+        await expect(page.locator('body')).not.toHaveAttribute('aria-busy', 'true');
     }
     if (page.viewportSize().width < 1080 && (await page.locator('.stage[open]').count()) > 0) {
         await page.locator('.stage[open] [data-close-stage]').click();

@@ -15,6 +15,7 @@ export function days(look, follow) {
     let wanted = null;
     let busy = false;
     let playing = null;
+    let last = {};
     const year = () => document.querySelector('[data-year]');
     const shown = () => Number(document.getElementById('h-day').getAttribute('aria-valuenow'));
 
@@ -32,7 +33,11 @@ export function days(look, follow) {
                 throw new Error(answer.message);
             }
             swap(answer.parts, new Set());
-            follow(answer);
+            last = answer;
+            // While the year plays, the next day comes at once.
+            if (playing === null) {
+                follow(answer);
+            }
         } catch {
             stop();
             say('Olvek could not show this day. Check that you are still signed in, and move the cursor again.');
@@ -53,6 +58,7 @@ export function days(look, follow) {
         playing = null;
         button.setAttribute('aria-pressed', 'false');
         button.textContent = 'Play';
+        follow(last);
     }
     button.addEventListener('click', () => {
         if (playing !== null) {
