@@ -1,4 +1,4 @@
-import { test, expect, startTank, openStage, change, choose, edited, openMargin, reveal } from './keeper.js';
+import { test, expect, startTank, openStage, change, choose, edited, openMargin, reveal, turnTo } from './keeper.js';
 
 /** A tank with one of everything that can be taken hold of. */
 async function furnish(page, name) {
@@ -317,10 +317,13 @@ test('at twice the size nothing is lost and nothing scrolls sideways', async ({ 
     await openMargin(page, 'oxygen');
     for (const [place, turn] of [['.verdict-sentence'], ['.view-side svg', 'side'], ['.view-floor svg', 'floor'], ['.view-front svg', 'front'], ['#margin-oxygen'], ['#plants > summary'], ['#h-day']]) {
         if (turn) {
-            await page.locator(`label:has(#turn-${turn})`).click();
+            await turnTo(page, turn);
         }
-        await page.locator(place).scrollIntoViewIfNeeded();
-        await expect(page.locator(place)).toBeInViewport();
+        // A drawing may be made anew between one look and the next.
+        await expect(async () => {
+            await page.locator(place).scrollIntoViewIfNeeded({ timeout: 2000 });
+            await expect(page.locator(place)).toBeInViewport({ timeout: 2000 });
+        }).toPass();
     }
     expect(await edited(page, () => dragByMouse(page, 'h-waterLine', 0, 20))).toBe(200);
 });

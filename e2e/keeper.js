@@ -135,13 +135,18 @@ export async function openMargin(page, id) {
     return page.locator(`#margin-${id}`);
 }
 
+/** Turns the drawing, and waits until what is seen now is of the tank as it is. */
+export async function turnTo(page, view) {
+    await page.locator(`label:has(#turn-${view})`).click();
+    await expect(page.locator('body')).not.toHaveAttribute('aria-busy', 'true');
+}
+
 /** Turns the drawing so that a handle is in sight; where the sheet lies over it, closes that. */
 export async function reveal(page, id) {
     const view = await page.locator(`#${id}`).evaluate((handle) => /view-(front|side|floor|hours)/.exec(handle.closest('.view')?.className ?? '')?.[1]);
     const turn = view === 'hours' ? 'front' : view;
     if (turn && !(await page.locator(`#turn-${turn}`).isChecked())) {
-        await page.locator(`label:has(#turn-${turn})`).click();
-        await expect(page.locator('body')).not.toHaveAttribute('aria-busy', 'true');
+        await turnTo(page, turn);
     }
     if (page.viewportSize().width < 1080 && (await page.locator('.stage[open]').count()) > 0) {
         await page.locator('.stage[open] [data-close-stage]').click();

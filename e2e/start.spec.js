@@ -1,4 +1,4 @@
-import { test, expect, openShelf, signInAlone, newTank, openStage, card, choose, reveal, edited, expectAccessible, ready } from './keeper.js';
+import { test, expect, openShelf, signInAlone, newTank, openStage, card, choose, reveal, turnTo, edited, expectAccessible, ready } from './keeper.js';
 
 const verdict = (page) => page.locator('.verdict-sentence');
 
@@ -168,7 +168,7 @@ test('what is dragged from a palette stands where it was let go', async ({ page 
     await signInAlone(page, 'dragger');
     await newTank(page, 'Dragged');
     await openStage(page, 'plants');
-    await page.locator('label:has(#turn-floor)').click();
+    await turnTo(page, 'floor');
     const picture = (await card(page, 'plants', 'cryptocoryne-wendtii')).locator('.pick-picture');
     const from = await picture.boundingBox();
     const floor = await page.locator('.view-floor svg').evaluate((svg) => {
