@@ -204,7 +204,8 @@ for (const colorScheme of ['light', 'dark']) {
             await openShelf(page);
             await page.getByRole('link', { name: /Galley/ }).first().click();
             await page.getByRole('link', { name: 'First weeks' }).click();
-            await expect(page.locator('.forecast')).toBeVisible();
+            // Calculated by the first who looks, which takes a slow machine its time.
+            await expect(page.locator('.forecast')).toBeVisible({ timeout: 90_000 });
             await expect(page.locator('#devices')).not.toContainText('Asking them');
             await expectAccessible(page);
             expect(await page.evaluate(() => document.documentElement.scrollWidth), 'nothing scrolls sideways').toBeLessThanOrEqual(page.viewportSize().width);
