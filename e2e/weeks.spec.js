@@ -152,7 +152,7 @@ test('waiting: three weeks of plants only; the forecast re-plans, and the plan t
         await onDay(page, day, baseURL);
         await read(page, { ammonia, nitrite, nitrate: '5' });
     }
-    await expect(page.locator('.forecast')).toBeVisible();
+    await expect(page.locator('.forecast')).toBeVisible({ timeout: 90_000 });
     await expect(page.locator('#ahead')).toContainText('off the forecast');
     await expect(page.locator('.expected')).toContainText('planned for day 1');
     await expect(page.locator('.read-dot')).toHaveCount(6);
