@@ -2,23 +2,14 @@
  * The logbook at the tank: what is entered is kept on the device at once and sent when it can be; the page itself is kept too, so that it
  * opens where there is no signal. Without this file the same forms work while there is one.
  */
-import { put, drop, send, waiting, idOf } from './outbox.js';
+import { put, drop, send, waiting, idOf, newId } from './outbox.js';
 import { keepPage } from './kept.js';
+import { say } from './notice.js';
 
 const book = document.querySelector('[data-logbook]');
 const tank = book.dataset.tank;
-const notice = book.querySelector('[data-log-notice]');
 const address = location.pathname;
 const AGAIN = 20_000;
-
-function say(words) {
-    notice.textContent = '';
-    if (words !== '') {
-        const line = document.createElement('p');
-        line.textContent = words;
-        notice.append(line);
-    }
-}
 
 /** Today where the keeper's days begin and end, whenever the page was made. */
 const today = () => new Intl.DateTimeFormat('en-CA', { timeZone: book.dataset.zone, year: 'numeric', month: '2-digit', day: '2-digit' }).format();
@@ -42,7 +33,7 @@ function words(form, fields) {
 /** What waits, above the lines that are saved. */
 function showWaiting() {
     const list = book.querySelector('[data-log-waiting]');
-    list.replaceChildren(...waiting(tank).toReversed().map((entry) => {
+    list.replaceChildren(...waiting(tank).reverse().map((entry) => {
         const line = document.createElement('li');
         line.className = 'log-waits log-day';
         const day = document.createElement('time');
@@ -85,10 +76,11 @@ async function refresh() {
     showWaiting();
 }
 
+const kept = (n) => (n === 1 ? 'one entry is kept on this device and is' : `${n} entries are kept on this device and are`);
 const WHY = {
-    offline: (n) => `No connection: ${n === 1 ? 'one entry is' : `${n} entries are`} kept on this device and sent by itself later.`,
-    'signed-out': (n) => `You are signed out: ${n === 1 ? 'one entry is' : `${n} entries are`} kept on this device. Sign in, come back to this page, and it is sent.`,
-    busy: (n) => `Olvek could not take ${n === 1 ? 'one entry' : `${n} entries`} now; it is kept on this device and sent again later.`,
+    offline: (n) => `No connection: ${kept(n)} sent by itself later.`,
+    'signed-out': (n) => `You are signed out: ${kept(n)} sent once you have signed in and come back to this page.`,
+    busy: (n) => `Olvek could not take this now: ${kept(n)} sent again later.`,
 };
 let sending = null;
 let timer = null;
@@ -136,7 +128,7 @@ document.addEventListener('submit', async (event) => {
     const told = usual ? fields.map(([name, value]) => [name, name === 'amount' ? form.elements.amount.defaultValue : value]) : fields;
     const entry = {
         words: words(form, told),
-        fields: [...told, ['id', crypto.randomUUID()], ['day', usual || typed === '' ? today() : typed]],
+        fields: [...told, ['id', newId()], ['day', usual || typed === '' ? today() : typed]],
     };
     if (fields.find(([name]) => name === 'kind')[1] === 'read' && entry.words === '') {
         say('Choose or type at least one reading.');
@@ -175,8 +167,8 @@ document.addEventListener('submit', async (event) => {
     }
     event.preventDefault();
     try {
-        const response = await fetch(form.action, { method: 'POST', body: new URLSearchParams(new FormData(form)), credentials: 'same-origin' });
-        say(response.ok ? 'Undone.' : 'This could not be undone: reload the page and look again.');
+        const response = await fetch(form.action, { method: 'POST', body: new URLSearchParams(new FormData(form)), headers: { Accept: 'application/json' }, credentials: 'same-origin' });
+        say(response.ok ? 'Undone.' : response.status === 401 ? 'You are signed out, so the line stays: sign in and undo it then.' : 'This could not be undone: reload the page and look again.');
         await refresh();
     } catch {
         say('No connection: the line stays until it can be undone.');
@@ -197,6 +189,12 @@ document.addEventListener('click', (event) => {
             step.dataset.chosen = 'yes';
         }
     }
+});
+
+document.addEventListener('reset', (event) => {
+    event.target.querySelectorAll('[data-chosen]').forEach((step) => {
+        delete step.dataset.chosen;
+    });
 });
 
 window.addEventListener('online', flush);

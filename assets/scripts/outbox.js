@@ -27,6 +27,15 @@ export function put(tank, entry) {
     keep(tank, [...waiting(tank), entry]);
 }
 
+/** A random UUID (RFC 9562, version 4); randomUUID() itself is there only where the page came over https. */
+export function newId() {
+    const bytes = crypto.getRandomValues(new Uint8Array(16));
+    bytes[6] = (bytes[6] & 0x0f) | 0x40;
+    bytes[8] = (bytes[8] & 0x3f) | 0x80;
+    const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+    return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+}
+
 export const idOf = (entry) => entry.fields.find(([name]) => name === 'id')[1];
 
 export function drop(tank, id) {
@@ -67,6 +76,8 @@ export async function send(tank, address, token) {
         if (reply.answer.saved) {
             drop(tank, idOf(entry));
             saved += 1;
+        } else if (reply.status === 404) {
+            mark(tank, idOf(entry), 'This tank is not on the shelf of whoever is signed in: sign in as its keeper, or discard this.');
         } else if (reply.answer.errors) {
             refused.push({ entry, errors: reply.answer.errors });
             mark(tank, idOf(entry), Object.values(reply.answer.errors).join(' '));

@@ -65,10 +65,16 @@ final class LogController extends AbstractController
     public function undo(Request $request, Tank $tank, string $entry, #[CurrentUser] Keeper $keeper): Response
     {
         $found = $this->logbook->find($tank, $entry) ?? throw $this->createNotFoundException('This logbook has no such line.');
+        $asJson = 'json' === $request->getPreferredFormat();
         if (!$this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'))) {
-            return $this->refused($tank, $keeper, $request, ['' => self::EXPIRED]);
+            return $asJson
+                ? new JsonResponse(['errors' => ['' => self::EXPIRED]], Response::HTTP_UNPROCESSABLE_ENTITY)
+                : $this->refused($tank, $keeper, $request, ['' => self::EXPIRED]);
         }
         $this->logbook->takeBack($found);
+        if ($asJson) {
+            return new JsonResponse(['undone' => true]);
+        }
 
         return $this->redirectToRoute('log', ['tank' => $tank->id(), '_fragment' => 'lines'], Response::HTTP_SEE_OTHER);
     }

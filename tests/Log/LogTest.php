@@ -166,7 +166,7 @@ final class LogTest extends BenchTestCase
         $this->log(['kind' => 'note', 'note' => 'typed here', '_token' => 'old'], asJson: false);
         self::assertResponseStatusCodeSame(422);
         self::assertSame('typed here', $this->text('textarea[name="note"]'));
-        self::assertStringContainsString('expired', $this->text('[data-log-notice]'));
+        self::assertStringContainsString('expired', $this->text('[data-notice]'));
     }
 
     public function testALineIsUndoneByItsKeeperOnly(): void
