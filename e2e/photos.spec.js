@@ -28,7 +28,8 @@ test('photos are added, seen week by week, laid under one slider, and removed', 
     await add(page, '#4f8a4a', 'Grown in');
     await expect(page.locator('.photo-strip li')).toHaveCount(2);
     await expect(page.getByAltText(/Grown in/)).toHaveJSProperty('complete', true);
-    expect(await page.getByAltText(/Grown in/).evaluate((image) => image.naturalWidth)).toBe(720);
+    expect(await page.getByAltText(/Grown in/).evaluate((image) => image.naturalWidth), 'the picture is there').toBe(240);
+    expect(await page.getByAltText(/Grown in/).evaluate((image) => image.currentSrc), 'no larger than it is shown').toContain('/strip.jpg');
     await expectAccessible(page);
 
     await page.getByRole('link', { name: 'Compare two days' }).click();

@@ -2,7 +2,7 @@
  * The Bench with scripts on: a change is sent when a field is left, and the parts that it altered are swapped in.
  * Nothing is computed here; without this file the same forms work by their buttons.
  */
-import { swap, fingerprints } from './parts.js';
+import { swap, askParts } from './parts.js';
 import { inTurn } from './queue.js';
 import { say } from './notice.js';
 import { tryHelps } from './helps.js';
@@ -27,11 +27,7 @@ const send = inTurn(async (url, options, sent = new Set()) => {
     rest();
     document.body.setAttribute('aria-busy', 'true');
     try {
-        const response = await fetch(url, {
-            ...options,
-            headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) },
-            credentials: 'same-origin',
-        });
+        const response = await askParts(url, options);
         const answer = await response.json();
         if (answer.parts === undefined) {
             say(answer.message ?? 'Olvek could not take this. What you typed still stands here; reload to see what is saved.');

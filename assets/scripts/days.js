@@ -1,5 +1,5 @@
 /** The day cursor: shows the tank as the run has it on a day; plays through the year, a few days a step, until it is stopped. */
-import { swap, fingerprints } from './parts.js';
+import { swap, askParts } from './parts.js';
 import { say } from './notice.js';
 
 /** Days a step while playing, and ms between steps; fewer steps where motion is to be reduced. */
@@ -15,7 +15,6 @@ export function days(look, follow) {
     let wanted = null;
     let busy = false;
     let playing = null;
-    let last = {};
     const year = () => document.querySelector('[data-year]');
     const shown = () => Number(document.getElementById('h-day').getAttribute('aria-valuenow'));
 
@@ -27,13 +26,12 @@ export function days(look, follow) {
         const day = wanted;
         wanted = null;
         try {
-            const response = await fetch(look(day), { headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) }, credentials: 'same-origin' });
+            const response = await askParts(look(day));
             const answer = await response.json();
             if (answer.parts === undefined) {
                 throw new Error(answer.message);
             }
             swap(answer.parts, new Set());
-            last = answer;
             // While the year plays, the next day comes at once.
             if (playing === null) {
                 follow(answer);
@@ -58,7 +56,7 @@ export function days(look, follow) {
         playing = null;
         button.setAttribute('aria-pressed', 'false');
         button.textContent = 'Play';
-        follow(last);
+        follow({ outOfSight: true });
     }
     button.addEventListener('click', () => {
         if (playing !== null) {

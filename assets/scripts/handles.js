@@ -3,7 +3,7 @@
  * and its drawings are swapped in; on release it is sent as one change. Where a handle stands for a number, and how far apart numbers lie,
  * the server says; nothing is computed here but the hand's way.
  */
-import { swap, fingerprints } from './parts.js';
+import { swap, askParts } from './parts.js';
 import { say } from './notice.js';
 
 /** ms without another key after which a change made by keys is sent. */
@@ -79,7 +79,7 @@ export function handles(bench) {
             mine.tried = true;
             const body = bench.frame();
             Object.entries(edits()).forEach(([place, text]) => body.set(`edits[${place}]`, text));
-            const response = await fetch(`${bench.base}/try`, { method: 'POST', body, headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) }, credentials: 'same-origin' });
+            const response = await askParts(`${bench.base}/try`, { method: 'POST', body });
             const answer = await response.json();
             if (held === mine && answer.parts) {
                 swap(answer.parts, new Set());

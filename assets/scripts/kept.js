@@ -1,6 +1,6 @@
 /** Keeps this page on the device, with all that it is made of, by a service worker: it opens without a connection then. */
 
-/** The name that the worker knows it by, and that signing in as somebody else clears. */
+/** The name that public/log-worker.js knows it by, and that the sign-in page clears. */
 const CACHE = 'olvek-log';
 
 export async function keepPage(address) {
@@ -12,6 +12,9 @@ export async function keepPage(address) {
         const cache = await caches.open(CACHE);
         const parts = performance.getEntriesByType('resource').map(({ name }) => name).filter((name) => name.startsWith(`${location.origin}/assets/`));
         await Promise.all([...new Set(parts)].map(async (part) => (await cache.match(part)) ?? cache.add(part)));
+        // What the page was made of before an update is of no use any more.
+        const old = (await cache.keys()).filter(({ url }) => url.startsWith(`${location.origin}/assets/`) && !parts.includes(url));
+        await Promise.all(old.map((request) => cache.delete(request)));
         const page = await fetch(address, { credentials: 'same-origin' });
         if (page.ok && !page.redirected) {
             await cache.put(address, page);

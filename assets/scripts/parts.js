@@ -2,8 +2,13 @@
 
 const parts = () => document.querySelectorAll('[data-part]');
 
-export function fingerprints() {
+function fingerprints() {
     return Object.fromEntries([...parts()].map((part) => [part.dataset.part, part.dataset.fingerprint]));
+}
+
+/** Asks for parts of the page: of those that it has already, only what changed comes. */
+export function askParts(url, options = {}) {
+    return fetch(url, { ...options, headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) }, credentials: 'same-origin' });
 }
 
 /** Swaps in new parts. A refused entry that was not sent this time keeps its text and its reason. */

@@ -1,5 +1,5 @@
 /** Drawings that are out of sight follow once nothing else is asked for: a turn of the tank and a print find them as they should be. */
-import { swap, fingerprints } from './parts.js';
+import { swap, askParts } from './parts.js';
 
 /** ms without another request. */
 const REST = 400;
@@ -22,7 +22,7 @@ export function follow(answer, address) {
 
 async function fetchUnseen(mine, address) {
     try {
-        const response = await fetch(address, { headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) }, credentials: 'same-origin' });
+        const response = await askParts(address);
         const { parts } = await response.json();
         if (mine === asked && parts !== undefined) {
             swap(parts, new Set());

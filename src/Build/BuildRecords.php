@@ -139,6 +139,24 @@ final readonly class BuildRecords
         return Today::read($typed);
     }
 
+    /** Why a typed day ("" for today) can be none on which something was seen or done in this tank; null where it can. */
+    public function dayFault(Tank $tank, string $typed): ?string
+    {
+        $today = $this->today->of($tank->keeper);
+        $on = '' === $typed ? $today : Today::read($typed);
+        $filled = $this->filledOn($tank);
+
+        return match (true) {
+            null === $on => Today::REFUSED,
+            $on > $today => 'This day lies ahead: come back once it has happened.',
+            null !== $filled && $on < $filled => \sprintf(
+                'The tank was filled on %s; choose that day or a later one.',
+                $filled->format('j F Y'),
+            ),
+            default => null,
+        };
+    }
+
     /** The day on which filling was ticked; null where it was not. */
     public function filledOn(Tank $tank): ?\DateTimeImmutable
     {

@@ -23,8 +23,10 @@ final readonly class LifeChart
     public const RIGHT = self::WIDTH - 12.0;
     public const TOP = 14.0;
     public const FOOT = 150.0;
-    /** Air around the outermost value, as share of the range. */
+    /** Air around the outermost value, as share of the range; and the least range of a pH and of all else, as it is shown. J. */
     private const AIR = 0.12;
+    private const LEAST_PH = 0.5;
+    private const LEAST_RANGE = 0.02;
     /** Times what counts as nothing that an axis goes to at the least: so that nothing does not look like much. J. */
     private const LEAST = 2.5;
     private const STEPS = [1.0, 2.0, 2.5, 5.0, 10.0];
@@ -132,7 +134,7 @@ final readonly class LifeChart
     /** @return array{float, float} from where to where the axis goes */
     private static function range(Measure $measure, float $least, float $most): array
     {
-        $air = self::AIR * max($most - $least, Measure::Acidity === $measure ? 0.5 : 0.02);
+        $air = self::AIR * max($most - $least, Measure::Acidity === $measure ? self::LEAST_PH : self::LEAST_RANGE);
         // Amounts begin at nothing; a pH or a temperature has no nothing.
         $fromNothing = !\in_array($measure, [Measure::Acidity, Measure::Temperature], true);
 

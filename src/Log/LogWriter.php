@@ -27,7 +27,7 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class LogWriter
 {
-    /** Animals that can be seen at once. */
+    /** Animals that can be seen at once: as many as can come at once (Event\Stock). */
     private const MOST_SEEN = 5000;
 
     public function __construct(
@@ -55,7 +55,9 @@ final readonly class LogWriter
             return [];
         }
         $day = $sent->getString('day');
-        $refused = $this->refusedDay($tank, $day);
+        $refused = null === $this->book->filledOn($tank)
+            ? 'The tank has not been filled yet: tick “Fill slowly” on its Build page first, and the days are counted.'
+            : $this->book->dayFault($tank, $day);
         if (null !== $refused) {
             return ['day' => $refused];
         }
@@ -71,21 +73,6 @@ final readonly class LogWriter
             // The same entry came by another way at the same moment, and is kept.
             return [];
         }
-    }
-
-    /** Why nothing can be logged for a day; null where it can. */
-    private function refusedDay(Tank $tank, string $day): ?string
-    {
-        $filled = $this->book->filledOn($tank);
-        $on = '' === $day ? $this->today->of($tank->keeper) : Today::read($day);
-
-        return match (true) {
-            null === $on => Today::REFUSED,
-            null === $filled => 'The tank has not been filled yet: tick “Fill slowly” on its Build page first, and the days are counted.',
-            $on > $this->today->of($tank->keeper) => 'This day lies ahead: log it once it has happened.',
-            $on < $filled => \sprintf('The tank was filled on %s; there is nothing to log before.', $filled->format('j F Y')),
-            default => null,
-        };
     }
 
     /**
@@ -186,10 +173,20 @@ final readonly class LogWriter
             'group' => array_column($plan->groups, null, 'id')[$of]->kind->common ?? null,
             default => null,
         };
+        if ('' !== $of && null === $whom) {
+            return ['of' => match ($sign->of()) {
+                'clump' => 'This is seen on plants: choose one of them, or the whole tank.',
+                'group' => 'This is seen on animals: choose some of them, or the whole tank.',
+                default => 'This is of the whole tank: choose that.',
+            }];
+        }
         $typed = trim($sent->getString('count'));
-        $count = $sign->isCounted() && '' !== $typed
-            ? filter_var($typed, \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => self::MOST_SEEN]])
-            : null;
+        if ('' !== $typed && !$sign->isCounted()) {
+            return ['count' => 'Only animals are counted here: leave this empty.'];
+        }
+        $count = '' === $typed
+            ? null
+            : filter_var($typed, \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => self::MOST_SEEN]]);
         if (false === $count) {
             return ['count' => \sprintf('A whole number from 1 to %d, or nothing.', self::MOST_SEEN)];
         }

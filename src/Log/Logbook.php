@@ -37,7 +37,7 @@ final readonly class Logbook
      * Reads and keeps one test of the water; nothing is kept unless all of it can be read.
      *
      * @param array<string, string> $typed by measure
-     * @param Uuid|null             $id    of the entry, from which those of its lines are made
+     * @param Uuid|null             $id    of its first line, from which those of the others are made
      *
      * @return array<string, string> why an entry was refused, by measure; "" for the whole, "day" for its day
      */
@@ -73,6 +73,7 @@ final readonly class Logbook
         if ([] !== $errors || null === $on) {
             return $errors;
         }
+        $next = $id;
         foreach ($values as $of => $value) {
             $measure = Measure::from($of);
             $this->entities->persist(
@@ -84,9 +85,10 @@ final readonly class Logbook
                     $value,
                     null,
                     self::line($measure, $value, $kit, $units),
-                    id: null === $id ? null : Uuid::v5($id, $of),
+                    id: $next,
                 ),
             );
+            $next = null === $next ? null : Uuid::v5($next, $of);
         }
         $this->entities->flush();
 
@@ -152,16 +154,10 @@ final readonly class Logbook
         return null;
     }
 
-    /** Whether an entry of this id, or a line made from it, is in a logbook already: what is sent twice is kept once. */
+    /** Whether an entry of this id is in a logbook already: what is sent twice is kept once. */
     public function knows(Uuid $id): bool
     {
-        foreach ([$id, ...array_map(static fn (Measure $m): Uuid => Uuid::v5($id, $m->value), Measure::cases())] as $one) {
-            if (null !== $this->entities->find(Entry::class, $one)) {
-                return true;
-            }
-        }
-
-        return false;
+        return null !== $this->entities->find(Entry::class, $id);
     }
 
     /** A line of any kind. */

@@ -30,7 +30,10 @@ final class Darkroom
     {
         $bytes = is_file($path) ? (int) filesize($path) : 0;
         if ($bytes > self::MOST_BYTES) {
-            return \sprintf('This file has %.0f MB; a photo has at most %d.', $bytes / 1e6, intdiv(self::MOST_BYTES, 1_000_000));
+            return \sprintf(
+                'This file is larger than %d MB. Send the photo smaller; its details are not kept anyway.',
+                intdiv(self::MOST_BYTES, 1_000_000),
+            );
         }
         $size = 0 === $bytes ? false : @getimagesize($path);
         if (false === $size || !isset(self::TAKEN[$size[2]])) {

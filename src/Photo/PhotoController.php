@@ -23,6 +23,8 @@ final class PhotoController extends AbstractController
     private const EXPIRED = 'This page has expired, so nothing was saved. Choose the photo again and send it.';
     private const TOKEN = 'photo';
     private const DAYS_A_WEEK = 7;
+    /** Photos a page: a year of one a week, and some. */
+    private const SHOWN = 60;
 
     public function __construct(
         private readonly Photos $photos,
@@ -32,9 +34,9 @@ final class PhotoController extends AbstractController
     }
 
     #[Route('', name: 'photos', methods: ['GET'])]
-    public function show(Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        return $this->page($tank, $keeper);
+        return $this->page($tank, $keeper, from: max(0, $request->query->getInt('from')));
     }
 
     #[Route('', name: 'photos_add', methods: ['POST'])]
@@ -108,11 +110,19 @@ final class PhotoController extends AbstractController
      * @param array<string, string> $sent   what was refused
      * @param array<string, string> $errors why, by field
      */
-    private function page(Tank $tank, Keeper $keeper, array $sent = [], array $errors = [], int $status = Response::HTTP_OK): Response
-    {
+    private function page(
+        Tank $tank,
+        Keeper $keeper,
+        array $sent = [],
+        array $errors = [],
+        int $status = Response::HTTP_OK,
+        int $from = 0,
+    ): Response {
         $filled = $this->book->filledOn($tank);
         $weeks = [];
-        foreach (array_reverse($this->photos->of($tank)) as $photo) {
+        // One more than is shown tells whether there are older ones.
+        $photos = $this->photos->newest($tank, self::SHOWN + 1, $from);
+        foreach (\array_slice($photos, 0, self::SHOWN) as $photo) {
             $day = null === $filled ? null : Today::between($filled, $photo->on);
             $week = null === $day ? 'before filling' : \sprintf('week %d', intdiv($day, self::DAYS_A_WEEK) + 1);
             $weeks[$week][] = ['photo' => $photo, 'day' => $day];
@@ -125,6 +135,8 @@ final class PhotoController extends AbstractController
             'today' => $this->today->of($keeper),
             'sent' => $sent,
             'errors' => $errors,
+            'older' => \count($photos) > self::SHOWN ? $from + self::SHOWN : null,
+            'newer' => $from > 0 ? max(0, $from - self::SHOWN) : null,
         ], new Response(status: $status));
     }
 }

@@ -34,20 +34,12 @@ final readonly class Photos
         if (null !== $this->entities->find(Photo::class, $uuid)) {
             return [];
         }
-        $on = $this->today->orEarlier($tank->keeper, $day);
-        $filled = $this->book->filledOn($tank);
         $errors = array_filter([
-            'day' => match (true) {
-                null === $on => Today::REFUSED,
-                null !== $filled && $on < $filled => \sprintf(
-                    'The tank was filled on %s; choose that day or a later one.',
-                    $filled->format('j F Y'),
-                ),
-                default => null,
-            },
+            'day' => $this->book->dayFault($tank, $day),
             'words' => PlainText::fault($words, Photo::LONGEST_WORDS, 'The caption'),
             'photo' => Darkroom::fault($path),
         ], is_string(...));
+        $on = $this->today->orEarlier($tank->keeper, $day);
         if ([] !== $errors || null === $on) {
             return $errors;
         }
@@ -75,6 +67,14 @@ final readonly class Photos
         return $this->entities->getRepository(Photo::class)->findBy(['tank' => $tank->id()], ['on' => 'ASC', 'id' => 'ASC']);
     }
 
+    /** @return list<Photo> newest first */
+    public function newest(Tank $tank, int $most, int $from): array
+    {
+        return $this->entities
+            ->getRepository(Photo::class)
+            ->findBy(['tank' => $tank->id()], ['on' => 'DESC', 'id' => 'DESC'], $most, $from);
+    }
+
     public function find(Tank $tank, string $id): ?Photo
     {
         return $this->entities->getRepository(Photo::class)->findOneBy(['id' => $id, 'tank' => $tank->id()]);
@@ -87,12 +87,7 @@ final readonly class Photos
 
     public function remove(Photo $photo): void
     {
-        foreach (PhotoSize::cases() as $size) {
-            $file = $this->file($photo, $size);
-            if (null !== $file) {
-                $this->entities->remove($file);
-            }
-        }
+        // The database takes its pictures along.
         $this->entities->remove($photo);
         $this->entities->flush();
     }

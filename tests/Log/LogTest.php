@@ -118,6 +118,10 @@ final class LogTest extends BenchTestCase
     #[TestWith([['kind' => 'read'], '', 'at least one reading'])]
     #[TestWith([['kind' => 'saw'], '', 'Choose what you saw'])]
     #[TestWith([['kind' => 'saw', 'what' => 'young', 'count' => '0'], 'count', 'A whole number from 1'])]
+    #[TestWith([['kind' => 'saw', 'what' => 'holes', 'of' => 'a1'], 'of', 'choose one of them, or the whole tank'])]
+    #[TestWith([['kind' => 'saw', 'what' => 'gasping', 'of' => 'c1'], 'of', 'choose some of them, or the whole tank'])]
+    #[TestWith([['kind' => 'saw', 'what' => 'film', 'of' => 'c1'], 'of', 'of the whole tank'])]
+    #[TestWith([['kind' => 'saw', 'what' => 'film', 'count' => '3'], 'count', 'Only animals are counted'])]
     #[TestWith([['kind' => 'note', 'note' => ' '], 'note', 'Type the note first'])]
     #[TestWith([['kind' => 'note', 'note' => "a\u{202E}b"], 'note', 'nobody can see'])]
     #[TestWith([['kind' => 'note', 'note' => 'x', 'id' => 'none'], '', 'an id that is none'])]
@@ -131,11 +135,38 @@ final class LogTest extends BenchTestCase
         self::assertSame([], $this->entries());
     }
 
+    /** Just below and just above each limit. */
+    public function testLimits(): void
+    {
+        $this->fill(5);
+        $limits = [
+            'note' => [
+                ['kind' => 'note', 'note' => str_repeat('x', Entry::LONGEST_NOTE)],
+                ['note' => str_repeat('x', Entry::LONGEST_NOTE + 1)],
+            ],
+            'count' => [['kind' => 'saw', 'what' => 'young', 'count' => '5000'], ['count' => '5001']],
+            'amount-task-topped-up' => [
+                ['kind' => 'did', 'what' => 'task', 'of' => LogAction::TOPPED, 'amount' => '5000'],
+                ['amount' => '5001'],
+            ],
+        ];
+        foreach ($limits as $field => [$most, $over]) {
+            $this->log($most);
+            self::assertSame(['saved' => true], $this->answer(), $field);
+            $this->log([...$most, ...$over]);
+            self::assertArrayHasKey($field, $this->errors());
+        }
+        foreach (['0.01' => true, '0.009' => false] as $litres => $taken) {
+            $this->log(['kind' => 'did', 'what' => 'task', 'of' => LogAction::TOPPED, 'amount' => $litres]);
+            self::assertSame($taken, ['saved' => true] === $this->answer(), "$litres L");
+        }
+    }
+
     /** Both sides of both ends: the day of filling and today are days of the tank, the days beyond them are not. */
     public function testOnlyDaysOfTheTankCanBeLogged(): void
     {
         $this->fill(5);
-        foreach ([-6 => 'there is nothing to log before', 1 => 'This day lies ahead'] as $day => $why) {
+        foreach ([-6 => 'choose that day or a later one', 1 => 'This day lies ahead'] as $day => $why) {
             $this->log(['kind' => 'note', 'note' => 'x', 'day' => $this->day($day)]);
             self::assertStringContainsString($why, $this->errors()['day'] ?? '');
         }

@@ -198,13 +198,13 @@ final class PhotoTest extends BenchTestCase
         $jpeg = self::drawn(10, 10, 'jpeg');
         self::assertNull(Darkroom::fault($this->written(str_pad($jpeg, Darkroom::MOST_BYTES, "\0"))));
         $larger = $this->written(str_pad($jpeg, Darkroom::MOST_BYTES + 1, "\0"));
-        self::assertStringContainsString('at most 15', (string) Darkroom::fault($larger));
+        self::assertStringContainsString('larger than 15 MB', (string) Darkroom::fault($larger));
     }
 
     public function testDaysAreDaysOfTheTank(): void
     {
         $this->fill(5);
-        foreach ([-6 => 'was filled on', 1 => 'today or earlier'] as $day => $why) {
+        foreach ([-6 => 'was filled on', 1 => 'lies ahead'] as $day => $why) {
             $this->upload(self::drawn(20, 20, 'jpeg'), ['day' => $this->day($day)]);
             self::assertResponseStatusCodeSame(422);
             self::assertStringContainsString($why, $this->text('#error-day'));
@@ -214,6 +214,30 @@ final class PhotoTest extends BenchTestCase
             self::assertResponseRedirects();
         }
         self::assertCount(2, $this->photos());
+    }
+
+    public function testACaptionHasItsLength(): void
+    {
+        $this->upload(self::drawn(20, 20, 'jpeg'), ['words' => str_repeat('x', Photo::LONGEST_WORDS + 1)]);
+        self::assertStringContainsString('at most 160 characters', $this->text('#error-words'));
+        $this->upload(self::drawn(20, 20, 'jpeg'), ['words' => str_repeat('x', Photo::LONGEST_WORDS)]);
+        self::assertCount(1, $this->photos());
+    }
+
+    public function testManyPhotosArePaged(): void
+    {
+        $entities = $this->service(EntityManagerInterface::class);
+        $tank = $this->stored();
+        for ($n = 0; $n < 61; ++$n) {
+            $entities->persist(new Photo(Uuid::v7(), $tank, new \DateTimeImmutable('2026-01-01'), "photo $n", 10, 10));
+        }
+        $entities->flush();
+        $page = $this->browser->request('GET', "/tanks/$this->tank/photos");
+        self::assertCount(60, $page->filter('.photo-strip li'));
+        $page = $this->browser->click($page->selectLink('Older')->link());
+        self::assertCount(1, $page->filter('.photo-strip li'));
+        self::assertCount(1, $page->selectLink('Newer'));
+        self::assertCount(0, $page->selectLink('Older'));
     }
 
     public function testOneThatIsSentTwiceIsKeptOnceAndRemovedWhole(): void

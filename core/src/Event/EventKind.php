@@ -6,7 +6,6 @@ namespace Olvek\Core\Event;
 
 use Olvek\Core\Field\Fields;
 use Olvek\Core\Field\Number;
-use Olvek\Core\Unit\Dimension;
 
 /**
  * Every kind of thing that can happen to a tank: what a plan may hold, what a run meets with, what is done and logged, what is due. Each is
@@ -145,26 +144,20 @@ enum EventKind: string
     }
 
     /**
-     * What was logged, as an event. Of several values a logbook holds the first; the others go with it as they usually do.
+     * What was logged, as an event. Of several values a logbook holds the first.
      *
      * @param float       $amount as amount() says
      * @param string|null $of     id of the clump or group
      */
     public function logged(int $day, float $amount, ?string $of): Event
     {
+        if (self::Fertilise === $this) {
+            return Fertilise::ofBottle($day, $amount);
+        }
         $values = ['day' => $day];
-        $first = null;
-        foreach (Fields::of($this->type()) as $name => $property) {
-            $number = $property->told;
-            if (null === $first) {
-                $first = $number;
-                $values[$name] = $property->isWhole() ? (int) $amount : $amount;
-            } elseif ($number instanceof Number && $first instanceof Number && Dimension::Concentration === $first->dimension) {
-                // What is poured from one bottle.
-                $values[$name] = min($number->to, ($number->usual * $amount) / $first->usual);
-            } elseif ($number instanceof Number) {
-                $values[$name] = $number->usual;
-            }
+        $property = array_values(Fields::of($this->type()))[0] ?? null;
+        if (null !== $property) {
+            $values[$property->name] = $property->isWhole() ? (int) $amount : $amount;
         }
         if (null !== $this->of()) {
             $values[$this->of()] = $of;

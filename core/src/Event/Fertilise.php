@@ -25,6 +25,15 @@ final readonly class Fertilise extends Dated
         parent::__construct($day);
     }
 
+    /** A dose of which only the nitrogen is told: all else is in it as in a lean week's dose, since it comes from one bottle. J. */
+    public static function ofBottle(int $day, float $nitrogen): self
+    {
+        $usual = array_map(static fn (Number $n): float => $n->usual, EventKind::Fertilise->values());
+        $doses = $nitrogen / $usual['nitrogen'];
+
+        return new self($day, $nitrogen, $usual['phosphorus'] * $doses, $usual['potassium'] * $doses, $usual['iron'] * $doses);
+    }
+
     public function happen(int $day, Tank $tank): void
     {
         $tank->fertilise($this->nitrogen, $this->phosphorus, $this->potassium, $this->iron);

@@ -14,11 +14,8 @@ use Olvek\Core\Unit\Dimension;
 /** Something that a keeper may log as done in a tank, with the amount that is likeliest. */
 final readonly class LogAction
 {
-    /** Shares of a clump that are usually taken: floaters are halved, what stands is cut by two fifths. C. */
+    /** Share of floaters that is usually taken: half, as in UsualCare. C. */
     private const THINNED = 0.5;
-    private const CUT = 0.4;
-    /** Share of the mulm that a usual siphoning takes. J. */
-    private const SIPHONED = 0.3;
     /** Share of the water that evaporates between two toppings up. C. */
     private const TOPPED_UP = 0.03;
     /** Tasks that change nothing that the run follows, by what the logbook keeps them as. */
@@ -56,7 +53,7 @@ final readonly class LogAction
         $actions = [
             new self(EventKind::Task, 'Topped up', 'water', $plan->netWater() * self::TOPPED_UP, self::litres(), self::TOPPED),
             self::event(EventKind::Change, 'Water changed', 'water'),
-            self::event(EventKind::MulmOut, 'Mulm siphoned', 'water', self::SIPHONED),
+            self::event(EventKind::MulmOut, 'Mulm siphoned', 'water'),
             self::event(EventKind::Fertilise, 'Liquid fertiliser', 'water'),
             self::event(EventKind::Dose, 'Ammonia dosed', 'water'),
             new self(EventKind::Bacteria, 'Bottled bacteria', 'water'),
@@ -68,7 +65,7 @@ final readonly class LogAction
                 EventKind::Trim,
                 ($floats ? 'Thinned: ' : 'Cut: ').$clump->kind->common,
                 'plants',
-                $floats ? self::THINNED : self::CUT,
+                $floats ? self::THINNED : null,
                 $clump->id,
             );
         }
@@ -113,10 +110,12 @@ final readonly class LogAction
         return new self($kind, $button, $section, $amount ?? $number?->usual, $number, $of);
     }
 
-    /** What was topped up. */
+    /** Least and most that is topped up at once, L. J: beyond them a digit was slipped. */
+    private const LITRES = [0.01, 5000.0];
+
     private static function litres(): Number
     {
-        return new Number('water', Dimension::Volume, 0.0, 5000.0, decimals: 1);
+        return new Number('water', Dimension::Volume, self::LITRES[0], self::LITRES[1], decimals: 2);
     }
 
     /** The clump that it concerns. */

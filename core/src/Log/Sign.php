@@ -108,10 +108,10 @@ enum Sign: string
         };
     }
 
-    /** Whether it is counted. */
+    /** Whether it can be counted: animals can. */
     public function isCounted(): bool
     {
-        return \in_array($this, [self::Young, self::Vanished], true);
+        return 'group' === $this->of();
     }
 
     /** Whether an alga shows: the lamp's weeks wait for that. */
