@@ -76,7 +76,7 @@ final readonly class LifeChart
             return null;
         }
         $unit = $units->unitFor($measure->dimension());
-        $show = static fn (float $base): float => $measure->isNitrogen() ? $kit->fromBase($measure, $base) : $unit->fromBase($base);
+        $show = static fn (float $base): float => $measure->isElement() ? $kit->fromBase($measure, $base) : $unit->fromBase($base);
         $x = static fn (float $day): float => self::LEFT + ((self::RIGHT - self::LEFT) * ($day - $from)) / max(1, $to - $from);
         $bands = \array_slice($life->bands[$measure->value] ?? [], $from, $to - $from + 1);
         $values = [
@@ -134,9 +134,9 @@ final readonly class LifeChart
     /** @return array{float, float} from where to where the axis goes */
     private static function range(Measure $measure, float $least, float $most): array
     {
-        $air = self::AIR * max($most - $least, Measure::Acidity === $measure ? self::LEAST_PH : self::LEAST_RANGE);
+        $air = self::AIR * max($most - $least, $measure->isAcidity() ? self::LEAST_PH : self::LEAST_RANGE);
         // Amounts begin at nothing; a pH or a temperature has no nothing.
-        $fromNothing = !\in_array($measure, [Measure::Acidity, Measure::Temperature], true);
+        $fromNothing = !$measure->isAcidity() && Measure::Temperature !== $measure;
 
         return [$fromNothing ? 0.0 : $least - $air, $most + $air];
     }

@@ -10,7 +10,9 @@ use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Emersion;
 use Olvek\Core\Plan\FloaterKeeping;
 use Olvek\Core\Plan\Method;
+use Olvek\Core\Event\Changes;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\Plan\StartWay;
 use Olvek\Core\Plant\Handful;
 use Olvek\Core\Plant\Role;
@@ -121,20 +123,52 @@ final class Care
                 ),
             );
         }
-        if ($plan->care->changeEvery > 0 && $plan->care->changeShare > 0) {
+        foreach (self::changes($plan) as $n => [$from, $every, $share, $until]) {
             $tasks[] = new Task(
-                'change',
-                $plan->care->changeEvery,
+                0 === $n ? 'change' : "change-$from",
+                $from,
                 \sprintf(
                     'Change %s of the water (%s %%)',
-                    $units->show(Dimension::Volume, $plan->netWater() * $plan->care->changeShare),
-                    Decimal::trimmed(100 * $plan->care->changeShare, 0),
+                    $units->show(Dimension::Volume, $plan->netWater() * $share),
+                    Decimal::trimmed(100 * $share, 0),
                 ),
-                $plan->care->changeEvery,
+                $every,
+                $until,
             );
         }
 
         return $tasks;
+    }
+
+    /**
+     * How often water is changed, from when to when: as the plan's care says, until an event says otherwise.
+     *
+     * @return array<int, array{int, int, float, int|null}> first day, days between, share, last day that counts
+     */
+    private static function changes(Plan $plan): array
+    {
+        $ways = [[0, $plan->care->changeEvery, $plan->care->changeShare]];
+        $events = $plan->events;
+        usort($events, static fn (PlannedEvent $a, PlannedEvent $b): int => $a->day <=> $b->day);
+        foreach ($events as $planned) {
+            $event = $planned->event();
+            if ($event instanceof Changes) {
+                $ways[] = [$planned->day, $event->every, $event->share];
+            }
+        }
+        $changes = [];
+        foreach ($ways as $n => [$since, $every, $share]) {
+            if ($every > 0 && $share > 0) {
+                // A run changes on days that the interval divides.
+                $first = $every * max(1, (int) ceil($since / $every));
+                $until = isset($ways[$n + 1]) ? $ways[$n + 1][0] - 1 : null;
+                if (null === $until || $first <= $until) {
+                    $changes[$n] = [$first, $every, $share, $until];
+                }
+            }
+        }
+
+        return $changes;
     }
 
     /** @return list<Task> */

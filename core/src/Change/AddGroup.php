@@ -13,8 +13,11 @@ final readonly class AddGroup implements Change
     /** Day on which animals, and what is planned to happen, stand until they are moved. C. */
     public const USUAL_DAY = 28;
 
-    /** @param string $kind id in the catalogue */
-    public function __construct(private string $kind, private ?int $count = null)
+    /**
+     * @param string   $kind id in the catalogue
+     * @param int|null $day  on which they come; the usual one where it is not told
+     */
+    public function __construct(private string $kind, private ?int $count = null, private ?int $day = null)
     {
     }
 
@@ -25,7 +28,7 @@ final readonly class AddGroup implements Change
 
     public function typed(): string
     {
-        return null === $this->count ? $this->kind : (string) $this->count;
+        return null === $this->count ? $this->kind : $this->count.(null === $this->day ? '' : " on $this->day");
     }
 
     public function make(Draft $draft): string
@@ -35,7 +38,7 @@ final readonly class AddGroup implements Change
             'id' => $draft->freeId('animals'),
             'kind' => $this->kind,
             'count' => $this->count ?? UsualAmount::heads($kind, $draft->plan()),
-            'day' => self::USUAL_DAY,
+            'day' => $this->day ?? self::USUAL_DAY,
         ]);
 
         return $kind->common.' added'.(null === $this->count ? '' : ", $this->count");

@@ -58,16 +58,54 @@ final readonly class ItemReader
     private static function addSoMany(string $list, string $kind, string $typed, Draft $draft): Change
     {
         [$typed, $placed] = \in_array($list, ['plants', 'hardscape'], true) ? Placed::read($typed) : [$typed, new Placed()];
-        $number = static fn (string $name): float|int => (
-            Field::at("$list.x.$name") ?? throw new \LogicException("$list have no $name")
-        )->read($typed, $draft->units);
+        $number = static fn (string $name): float|int => self::number("$list.x.$name", $typed, $draft);
 
         return match ($list) {
             'plants' => new AddClump($kind, (int) $number('pieces'), $placed),
-            'animals' => new AddGroup($kind, (int) $number('count')),
+            'animals' => self::addAnimals($kind, $typed, $draft),
             'hardscape' => new AddPiece($kind, (float) $number('litres'), $placed),
-            default => new AddEvent(self::kind($kind), (int) $number('day')),
+            default => self::addPlanned(self::kind($kind), $typed, $draft),
         };
+    }
+
+    /** How many, and from which day: "6", "6 on 250". */
+    private static function addAnimals(string $kind, string $typed, Draft $draft): AddGroup
+    {
+        $parts = explode(' on ', $typed, 2);
+        $day = $parts[1] ?? null;
+
+        return new AddGroup(
+            $kind,
+            (int) self::number('animals.x.count', $parts[0], $draft),
+            null === $day ? null : (int) self::number('animals.x.day', $day, $draft),
+        );
+    }
+
+    /** On which day, of whom and how much of it: "250", "250 a1 6", "250 9 h". */
+    private static function addPlanned(EventKind $kind, string $typed, Draft $draft): AddEvent
+    {
+        [$day, $rest] = [...explode(' ', $typed, 2), ''];
+        $of = null;
+        if (null !== $kind->of() && '' !== $rest) {
+            [$of, $rest] = [...explode(' ', $rest, 2), ''];
+        }
+        $amount = $kind->amount();
+        if ('' !== $rest && null === $amount) {
+            throw new RefusedEdit('Say the day alone: there is nothing to count.');
+        }
+
+        return new AddEvent(
+            $kind,
+            (int) self::number('events.x.day', $day, $draft),
+            $of,
+            '' === $rest ? null : $amount?->read($rest, $draft->units),
+        );
+    }
+
+    /** @throws UnreadableQuantity */
+    private static function number(string $place, string $typed, Draft $draft): float|int
+    {
+        return (Field::at($place) ?? throw new \LogicException("there is no $place"))->read($typed, $draft->units);
     }
 
     /** With or without the day: "change 42". */

@@ -17,10 +17,12 @@ enum EventKind: string
     case TakeOut = 'take-out';
     case Deaths = 'deaths';
     case Lost = 'lost';
+    case Counted = 'counted';
     case Plant = 'plant';
     case Remove = 'remove';
     case Trim = 'trim';
     case Change = 'change';
+    case Changes = 'changes';
     case TopUpWater = 'top-up-water';
     case Dose = 'dose';
     case Fertilise = 'fertilise';
@@ -56,10 +58,12 @@ enum EventKind: string
             self::TakeOut => TakeOut::class,
             self::Deaths => Deaths::class,
             self::Lost => Lost::class,
+            self::Counted => Counted::class,
             self::Plant => Plant::class,
             self::Remove => Remove::class,
             self::Trim => Trim::class,
             self::Change => Change::class,
+            self::Changes => Changes::class,
             self::TopUpWater => TopUpWater::class,
             self::Dose => Dose::class,
             self::Fertilise => Fertilise::class,

@@ -16,6 +16,9 @@ interface Tank
     /** A share (0–1) of the water goes out, and water of the plan's changes comes in. */
     public function changeWater(float $share): void;
 
+    /** From now on a share (0–1) of the water is changed every so many days; 0 for never. */
+    public function changeFromNowOn(int $every, float $share): void;
+
     /** From now on, evaporation is made up with this water. */
     public function topUpWith(SourceWater $water): void;
 
@@ -51,6 +54,9 @@ interface Tank
 
     /** So many animals of a group come; below 0 they are taken out, never more than there are. */
     public function stock(string $group, int $count): void;
+
+    /** There are so many animals of a group, as somebody counted. */
+    public function counted(string $group, int $count): void;
 
     /** A share (0–1) of a group dies and is left in the tank. */
     public function die(string $group, float $share): void;

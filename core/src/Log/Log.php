@@ -16,7 +16,7 @@ final readonly class Log
     public array $events;
     /** @var array<int, bool> whether algae showed, by day on which somebody looked */
     public array $algae;
-    /** @var array<int, array<string, Reading>> readings by day and measure */
+    /** @var array<int, array<string, Reading>> readings of the whole tank by day and measure */
     public array $tests;
 
     /**
@@ -28,7 +28,7 @@ final readonly class Log
     {
         $last = [];
         foreach ($readings as $reading) {
-            $last["$reading->day {$reading->measure->value}"] = $reading;
+            $last["$reading->day {$reading->measure->value} $reading->of"] = $reading;
         }
         $last = array_values($last);
         usort($last, static fn (Reading $a, Reading $b): int => $a->day <=> $b->day);
@@ -39,7 +39,9 @@ final readonly class Log
         $this->algae = $algae;
         $tests = [];
         foreach ($this->readings as $reading) {
-            $tests[$reading->day][$reading->measure->value] = $reading;
+            if (null === $reading->of) {
+                $tests[$reading->day][$reading->measure->value] = $reading;
+            }
         }
         $this->tests = $tests;
     }
@@ -54,12 +56,12 @@ final readonly class Log
         );
     }
 
-    /** The newest reading of a measure. */
-    public function latest(Measure $measure): ?Reading
+    /** The newest reading of a measure, of a clump or group where one is named. */
+    public function latest(Measure $measure, ?string $of = null): ?Reading
     {
         $latest = null;
         foreach ($this->readings as $reading) {
-            $latest = $reading->measure === $measure ? $reading : $latest;
+            $latest = $reading->measure === $measure && $reading->of === $of ? $reading : $latest;
         }
 
         return $latest;

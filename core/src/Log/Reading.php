@@ -6,14 +6,15 @@ namespace Olvek\Core\Log;
 
 use Olvek\Core\Water\Measure;
 
-/** One reading of a tank's water. On a day on which something was also done, it was read before. */
+/** One reading of a tank. On a day on which something was also done, it was read before. */
 final readonly class Reading
 {
     /**
      * @param int   $day   after filling
-     * @param float $value on the measure's base scale; nitrogen always as mg N/L
+     * @param float       $value on the measure's base scale; nitrogen always as mg N/L, phosphate as mg P/L
+     * @param string|null $of    clump or group of the plan that it was read of
      */
-    public function __construct(public int $day, public Measure $measure, public float $value)
+    public function __construct(public int $day, public Measure $measure, public float $value, public ?string $of = null)
     {
     }
 

@@ -13,6 +13,9 @@ use Olvek\Core\Water\Measure;
 /** What a keeper's tests count: the ion, or nitrogen itself. Every threshold is told as that kit would show it. */
 final readonly class TestKit
 {
+    /** What is counted in one way or another. */
+    private const COUNTED = [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate, Measure::Phosphate];
+
     /** @param array<string, Ion|null> $ions by measure; null where the kit says mg/L of N */
     private function __construct(private array $ions)
     {
@@ -23,31 +26,31 @@ final readonly class TestKit
     {
         $named = explode(',', $code);
         $ions = [];
-        foreach ([Measure::Ammonia, Measure::Nitrite, Measure::Nitrate] as $n => $measure) {
+        foreach (self::COUNTED as $n => $measure) {
             $ion = Ion::tryFrom($named[$n] ?? '');
             $ions[$measure->value] =
-                'N' === ($named[$n] ?? '') ? null : (\in_array($ion, $measure->ions(), true) ? $ion : $measure->ions()[0]);
+                self::element($measure) === ($named[$n] ?? '') ? null : (\in_array($ion, $measure->ions(), true) ? $ion : $measure->ions()[0]);
         }
 
         return new self($ions);
     }
 
-    /** "NH4,NO2,NO3": what is counted of ammonia, nitrite and nitrate. */
+    /** "NH4,NO2,NO3,PO4": what is counted of ammonia, nitrite, nitrate and phosphate. */
     public function code(): string
     {
-        return implode(',', array_map(static fn (?Ion $ion): string => $ion->value ?? 'N', $this->ions));
+        return implode(',', array_map($this->counts(...), self::COUNTED));
     }
 
     /** @return list<string> what this kit may count a measure as */
     public static function choices(Measure $measure): array
     {
-        return [...array_map(static fn (Ion $ion): string => $ion->value, $measure->ions()), 'N'];
+        return [...array_map(static fn (Ion $ion): string => $ion->value, $measure->ions()), self::element($measure)];
     }
 
-    /** "NH4", "N"; "" where there is nothing to choose. */
+    /** "NH4", "N", "P"; "" where there is nothing to choose. */
     public function counts(Measure $measure): string
     {
-        return $measure->isNitrogen() ? $this->ions[$measure->value]->value ?? 'N' : '';
+        return $measure->isElement() ? $this->ions[$measure->value]->value ?? self::element($measure) : '';
     }
 
     /** The base value of what the kit shows: mg N/L of mg/L of its ion; all else as it is. */
@@ -65,8 +68,8 @@ final readonly class TestKit
     /** "0.3 mg/L as NH₄", "7.2", "23 °C". */
     public function show(Measure $measure, float $value, UnitSystem $units = UnitSystem::Metric): string
     {
-        if (!$measure->isNitrogen()) {
-            return $units->show($measure->dimension(), $value, Measure::Iron === $measure ? 2 : 1);
+        if (!$measure->isElement()) {
+            return $units->show($measure->dimension(), $value, self::decimals($measure));
         }
 
         return $this->figure($measure, $value)."\u{00A0}".$this->unit($measure);
@@ -85,7 +88,7 @@ final readonly class TestKit
     {
         $symbol = $units->unitFor($measure->dimension())->symbol();
 
-        return $measure->isNitrogen() ? "$symbol as ".self::ionText($this->counts($measure)) : $symbol;
+        return $measure->isElement() ? "$symbol as ".self::ionText($this->counts($measure)) : $symbol;
     }
 
     /**
@@ -101,13 +104,30 @@ final readonly class TestKit
             Measure::Ammonia => $asNitrogen ? [0.0, 0.2, 0.4, 0.8, 1.5, 3.0] : [0.0, 0.25, 0.5, 1.0, 2.0, 4.0],
             Measure::Nitrite => $asNitrogen ? [0.0, 0.05, 0.1, 0.3, 0.6, 1.5] : [0.0, 0.25, 0.5, 1.0, 2.0, 5.0],
             Measure::Nitrate => $asNitrogen ? [0.0, 1.0, 2.0, 5.0, 10.0, 20.0] : [0.0, 5.0, 10.0, 20.0, 40.0, 80.0],
-            Measure::Acidity => [6.0, 6.5, 7.0, 7.5, 8.0, 8.5],
+            Measure::Phosphate => 'P' === $this->counts($measure) ? [0.0, 0.03, 0.1, 0.2, 0.3, 0.6] : [0.0, 0.1, 0.25, 0.5, 1.0, 2.0],
+            Measure::Acidity, Measure::AcidityAtDawn, Measure::AcidityAtDusk => [6.0, 6.5, 7.0, 7.5, 8.0, 8.5],
             Measure::CarbonateHardness, Measure::GeneralHardness => Unit::GermanDegree === $units->unitFor($measure->dimension())
                 ? [2.0, 4.0, 6.0, 8.0, 12.0, 16.0]
                 : [40.0, 80.0, 120.0, 160.0, 220.0, 300.0],
             Measure::Iron => [0.0, 0.05, 0.1, 0.25, 0.5, 1.0],
-            Measure::Temperature => [],
+            default => [],
         };
+    }
+
+    /** Digits after the point in which what is no concentration of an ion is told. */
+    private static function decimals(Measure $measure): int
+    {
+        return match ($measure) {
+            Measure::Iron => 2,
+            Measure::Conductivity, Measure::Cover => 0,
+            default => 1,
+        };
+    }
+
+    /** The element that an ion is counted as where a kit does not count the ion. */
+    private static function element(Measure $measure): string
+    {
+        return Measure::Phosphate === $measure ? 'P' : 'N';
     }
 
     /** An ion as people write it: "NH₄". */

@@ -18,6 +18,9 @@ final class Conditions
     public float $ramp;
     /** Whether algae showed when somebody looked since the lamp's last step; null where nobody did. */
     public ?bool $algaeSeen = null;
+    /** Days between changes of water, 0 for never, and share of it. */
+    public int $changeEvery;
+    public float $changeShare;
     public float $food;
     public float $protein;
     /** Last day (exclusive) of a warm or cold spell, and its difference in °C. */
@@ -36,6 +39,8 @@ final class Conditions
     {
         $this->change = SourceContents::of($plan->water, $plan->site->temperature);
         $this->topUp = null === $plan->topUp ? $this->change : SourceContents::of($plan->topUp, $plan->site->temperature);
+        $this->changeEvery = $plan->care->changeEvery;
+        $this->changeShare = $plan->care->changeShare;
         $this->lightHours = $plan->lamp->hours;
         $this->ramp = $plan->lamp->programme->startShare;
         $this->food = $plan->feed->grams;

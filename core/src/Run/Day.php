@@ -14,6 +14,8 @@ final class Day
     public float $celsius = 25.0;
     /** Factor of growth and decay at this temperature against 25 °C. */
     public float $theta = 1.0;
+    /** Factor on the growth of all plants: what nobody knows of this month. */
+    public float $vigour = 1.0;
     public float $lightHours = 8.0;
     /** Hours of dark in the middle of them. */
     public float $pause = 0.0;

@@ -44,6 +44,18 @@ final readonly class Ensemble
     }
 
     /**
+     * A tank whose uncertain numbers stand where they are put.
+     *
+     * @param \Closure(string): float $place share of tanks (0–1) in which a dimension's number is lower
+     *
+     * @return array{Plan, Parameters}
+     */
+    public function at(\Closure $place): array
+    {
+        return $this->drawn($place);
+    }
+
+    /**
      * The likely tank but for one number.
      *
      * @param string $dimension one of dimensions()

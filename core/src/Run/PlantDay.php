@@ -143,7 +143,7 @@ final class PlantDay
         $hours = max(1e-9, $day->lightHours);
         // Softened water: most freshwater plants slow down from some 100 mg/L of sodium and stop around 500.
         $salt = max(0.0, min(1.0, 1 - ($s->sodium / $s->volume - self::SALT_FROM) / self::SALT_SPAN));
-        $speed = $p->plantGrowth * $salt;
+        $speed = $p->plantGrowth * $salt * $day->vigour;
         $roots = $appetites = 0.0;
         $crowd = $this->crowding($day);
         // Local arrays: a property's element is four times as dear to write.

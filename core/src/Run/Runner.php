@@ -11,6 +11,7 @@ use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\Plant\Growth;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Water\CarbonSpeciation;
+use Olvek\Core\Water\Conductivity;
 
 /**
  * Runs a plan day by day. Split step: daily processes lay out the day's rates, the water goes through its hours,
@@ -48,7 +49,12 @@ final class Runner
     /** @var array<string, list<array{float, float}>> steps of a day, by its hours of light and their pause; few days differ */
     private array $steps = [];
 
-    public function __construct(private readonly Plan $plan, Parameters $parameters = new Parameters())
+    /** @param Drift|null $drift how the tank's plants and feeding went off what is constant in the plan, month by month */
+    public function __construct(
+        private readonly Plan $plan,
+        Parameters $parameters = new Parameters(),
+        private readonly ?Drift $drift = null,
+    )
     {
         $this->facts = new RunConstants($plan, $parameters);
         foreach ([...$plan->clumps, ...$plan->groups] as $comes) {
@@ -141,7 +147,7 @@ final class Runner
         $programme = $plan->lamp->programme;
         if (
             $n < 2
-            || ($care->changeEvery > 0 && 0 === $n % $care->changeEvery && $care->changeShare > 0)
+            || self::changes($n, $conditions)
             || $plan->preparation->changesOn($n)
             || $n === $plan->feedFrom
             || $n === $conditions->awayUntil
@@ -150,6 +156,7 @@ final class Runner
             || $n <= $programme->allDay
             || (0 === $n % 7 && ($care->fertilises() || $conditions->ramp < 1.0))
             || isset($this->arrivals[$n])
+            || (null !== $this->drift && 0 === $n % Drift::STRETCH)
         ) {
             return false;
         }
@@ -192,8 +199,8 @@ final class Runner
             }
         }
         $care = $this->plan->care;
-        if ($care->changeEvery > 0 && $n > 0 && 0 === $n % $care->changeEvery && $care->changeShare > 0) {
-            WaterKeeping::change($state, $facts, $books, $care->changeShare, $conditions->change);
+        if ($n > 0 && self::changes($n, $conditions)) {
+            WaterKeeping::change($state, $facts, $books, $conditions->changeShare, $conditions->change);
         }
         if ($this->plan->preparation->changesOn($n)) {
             WaterKeeping::change($state, $facts, $books, $this->plan->preparation->firstChange, $conditions->change);
@@ -228,7 +235,12 @@ final class Runner
         $processes->tannin->run($state, $day, $books, $n + self::NOON);
         $tally?->mark('rotting', $state, $day);
         $fed = $n >= $this->plan->feedFrom && $n >= $conditions->awayUntil && array_sum($state->animals) > 0;
-        $processes->animals->run($state, $day, $books, $fed ? $conditions->food : 0.0, $conditions->protein, $tally);
+        $food = $fed ? $conditions->food : 0.0;
+        if (null !== $this->drift) {
+            $day->vigour = $this->drift->growth($n);
+            $food *= $this->drift->food($n);
+        }
+        $processes->animals->run($state, $day, $books, $food, $conditions->protein, $tally);
         $plants->breathe($state, $day, $books);
         $algae->breathe($state, $day);
         $tally?->mark('leaves', $state, $day);
@@ -276,6 +288,12 @@ final class Runner
     public function facts(): RunConstants
     {
         return $this->facts;
+    }
+
+    /** Whether water is changed on a day, as it is from time to time. */
+    private static function changes(int $n, Conditions $conditions): bool
+    {
+        return $conditions->changeEvery > 0 && 0 === $n % $conditions->changeEvery && $conditions->changeShare > 0;
     }
 
     /** What the plan has come on a day: clumps after the first day, which the state begins with, and groups. */
@@ -388,6 +406,21 @@ final class Runner
         return min(1.0, $grams / self::ALL_TURNED / $this->facts->floor);
     }
 
+    /** µS/cm of what is dissolved. Of alkalinity all is counted as bicarbonate, which it is below pH 9. */
+    private function conductivity(State $s): float
+    {
+        return Conductivity::of(
+            $s->calcium * Conductivity::MILLIMOL_PER_DEGREE / $s->volume,
+            ($s->hardness - $s->calcium) * Conductivity::MILLIMOL_PER_DEGREE / $s->volume,
+            $s->sodium / Conductivity::SODIUM / $s->volume,
+            $s->potassium / Conductivity::POTASSIUM / $s->volume,
+            max(0.0, $s->alkalinity) / $s->volume,
+            $s->chloride / Conductivity::CHLORIDE / $s->volume,
+            $s->sulphate / Conductivity::SULPHUR / $s->volume,
+            $s->nitrate / Conductivity::NITROGEN / $s->volume,
+        );
+    }
+
     /** @return array<string, float> by column of the trace */
     private function row(State $s, Day $day, int $n): array
     {
@@ -412,6 +445,7 @@ final class Runner
             'iron' => $s->iron / $v,
             'carbonateHardness' => Unit::MilliequivalentPerLitre->convertTo(Unit::GermanDegree, $s->alkalinity / $v),
             'generalHardness' => $s->hardness / $v,
+            'conductivity' => $this->conductivity($s),
             'unionised' => $day->mostUnionised,
             'tannin' => $s->tannin / $v,
             'light' => ($day->surfaceLight * $day->lightHours * 3600) / 1e6,

@@ -35,6 +35,12 @@ final readonly class RunningTank implements Tank
         WaterKeeping::change($this->state, $this->facts, $this->books, $share, $this->conditions->change);
     }
 
+    public function changeFromNowOn(int $every, float $share): void
+    {
+        $this->conditions->changeEvery = $every;
+        $this->conditions->changeShare = $share;
+    }
+
     public function topUpWith(SourceWater $water): void
     {
         $this->conditions->topUp = SourceContents::of($water, $this->facts->plan->site->temperature);
@@ -117,6 +123,18 @@ final readonly class RunningTank implements Tank
         $grams = max($count * $this->facts->plan->groups[$i]->kind->grams->value, -$this->state->animals[$i]);
         $this->state->animals[$i] += $grams;
         $this->state->heads[$i] = max(0.0, $this->state->heads[$i] + $grams / $this->facts->plan->groups[$i]->kind->grams->value);
+        $this->books->in(Matter::animal($grams));
+    }
+
+    public function counted(string $group, int $count): void
+    {
+        $i = $this->facts->group($group);
+        $heads = $this->state->heads[$i];
+        // As heavy as those that the run knew; newcomers as heavy as they are bought.
+        $each = $heads > 0.0 ? $this->state->animals[$i] / $heads : $this->facts->plan->groups[$i]->kind->grams->value;
+        $grams = $count * $each - $this->state->animals[$i];
+        $this->state->animals[$i] += $grams;
+        $this->state->heads[$i] = (float) $count;
         $this->books->in(Matter::animal($grams));
     }
 

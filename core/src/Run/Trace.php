@@ -28,6 +28,7 @@ final class Trace
         'iron' => 'mg/L',
         'carbonateHardness' => '°dH',
         'generalHardness' => '°dH',
+        'conductivity' => 'µS/cm at 25 °C',
         'unionised' => 'mg NH3-N/L, the day’s highest',
         'tannin' => 'mg C/L',
         'light' => 'mol/m²/d on the water',

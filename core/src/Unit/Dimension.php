@@ -21,4 +21,5 @@ enum Dimension: string
     case Count = 'count';
     case Acidity = 'acidity';
     case Concentration = 'concentration';
+    case Conductivity = 'conductivity';
 }

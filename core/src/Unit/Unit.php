@@ -55,6 +55,7 @@ enum Unit: string
     case Piece = 'pcs';
     case PhScale = 'pH';
     case MilligramPerLitre = 'mg/l';
+    case MicrosiemensPerCentimetre = 'uS/cm';
 
     /** The US liquid gallon is exactly 231 cubic inches. */
     private const LITRES_PER_US_GALLON = 3.785411784;
@@ -86,6 +87,7 @@ enum Unit: string
             self::Piece => Dimension::Count,
             self::PhScale => Dimension::Acidity,
             self::MilligramPerLitre => Dimension::Concentration,
+            self::MicrosiemensPerCentimetre => Dimension::Conductivity,
         };
     }
 
@@ -136,6 +138,7 @@ enum Unit: string
             self::Fraction, self::Piece, self::PhScale => '',
             self::Micromole => 'µmol/m²/s',
             self::MilligramPerLitre => 'mg/L',
+            self::MicrosiemensPerCentimetre => 'µS/cm',
             default => $this->value,
         };
     }
@@ -286,6 +289,12 @@ enum Unit: string
         'pieces' => self::Piece,
         'ph' => self::PhScale,
         'mg/l' => self::MilligramPerLitre,
+        'us/cm' => self::MicrosiemensPerCentimetre,
+        'µs/cm' => self::MicrosiemensPerCentimetre,
+        'μs/cm' => self::MicrosiemensPerCentimetre,
+        'us' => self::MicrosiemensPerCentimetre,
+        'µs' => self::MicrosiemensPerCentimetre,
+        'μs' => self::MicrosiemensPerCentimetre,
     ];
 
     private function factor(): float

@@ -54,6 +54,7 @@ enum UnitSystem: string
             Dimension::Count => Unit::Piece,
             Dimension::Acidity => Unit::PhScale,
             Dimension::Concentration => Unit::MilligramPerLitre,
+            Dimension::Conductivity => Unit::MicrosiemensPerCentimetre,
         };
     }
 
