@@ -7,6 +7,7 @@ namespace Olvek\Demo;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Build\StepMark;
 use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\LogBuilder;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\Group;
@@ -89,7 +90,7 @@ final readonly class Diary
                     $tank,
                     $on($day),
                     EntryKind::Sighting,
-                    Logbook::ALGAE,
+                    LogBuilder::ALGAE,
                     $shows ? 1.0 : 0.0,
                     null,
                     $shows ? 'Algae show' : 'No algae to be seen',

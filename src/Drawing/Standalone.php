@@ -12,8 +12,10 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
  */
 final readonly class Standalone
 {
-    /** Rules of the Bench's style sheet that charts need. */
-    private const CHART_RULES = '/^[^{}@\n]*(?:\.year-|\.curve|\.gate)[^{}]*\{[^{}]*\}.*$/m';
+    /** Rules, and what those that charts need are about. */
+    private const RULE = '/[^{}@;]+\{[^{}@]*\}/';
+    private const OF_CHARTS = '/\.year-|\.curve|\.gate|\.ahead-|\.read-dot|\.chart-(?:line|mark)/';
+    private const SHEETS = ['bench', 'weeks', 'log'];
 
     public function __construct(#[Autowire('%kernel.project_dir%/assets/styles')] private string $folder)
     {
@@ -27,8 +29,10 @@ final readonly class Standalone
         foreach ($found as [, $name, $value]) {
             $values["var($name)"] = preg_replace('/^light-dark\((#[0-9a-f]{6}), #[0-9a-f]{6}\)$/', '$1', $value) ?? $value;
         }
-        preg_match_all(self::CHART_RULES, $this->read('bench'), $chart);
-        $rules = preg_replace('~/\*.*?\*/~s', '', $this->read('strata').implode("\n", $chart[0])) ?? '';
+        $sheets = implode("\n", array_map($this->read(...), self::SHEETS));
+        preg_match_all(self::RULE, preg_replace('~/\*.*?\*/~s', '', $sheets) ?? '', $all);
+        $chart = array_filter($all[0], static fn (string $rule): bool => 1 === preg_match(self::OF_CHARTS, explode('{', $rule)[0]));
+        $rules = (preg_replace('~/\*.*?\*/~s', '', $this->read('strata')) ?? '').implode("\n", $chart);
         $rules .= "\n.ground{fill:var(--color-paper)}.export-mark{fill:var(--color-animal)}.strata{overflow:hidden}";
 
         return trim($this->mixed(strtr($rules, $values)));

@@ -9,9 +9,10 @@ use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
 use Olvek\Core\Log\LogAction;
 use Olvek\Core\Log\Sign;
+use Olvek\Core\Log\ToRead;
+use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Words;
-use Olvek\Core\Water\Measure;
 use Olvek\Editing\TankEditor;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
@@ -67,18 +68,7 @@ final readonly class LogPage
             'today' => $today,
             'day' => null === $filled ? null : Today::between($filled, $today),
             'zone' => $keeper->zone()->getName(),
-            'measures' => array_map(
-                static fn (Measure $m): array => [
-                    'id' => $m->value,
-                    'label' => Words::capital($m->label()),
-                    'sign' => $keeper->kit()->unit($m, $keeper->units()),
-                    'steps' => array_map(
-                        static fn (float $step): string => Decimal::trimmed($step, 2),
-                        $keeper->kit()->steps($m, $keeper->units()),
-                    ),
-                ],
-                Measure::cases(),
-            ),
+            'toRead' => self::toRead($plan, $keeper),
             'sections' => $sections,
             'signs' => $signs,
             'rows' => self::rows($this->logbook->newest($tank, self::LINES, $from)),
@@ -88,6 +78,33 @@ final readonly class LogPage
             'sent' => $sent,
             'errors' => $errors,
         ];
+    }
+
+    /**
+     * @return array<string, array<int|string, mixed>> by section: of the water a list, of plants and animals a list for each of them by its name;
+     *     of each its id, label, unit and steps
+     */
+    private static function toRead(Plan $plan, Keeper $keeper): array
+    {
+        $sections = [];
+        foreach (ToRead::of($plan) as $id => $one) {
+            $told = [
+                'id' => $id,
+                'label' => Words::capital($one->measure->label()),
+                'sign' => $keeper->kit()->unit($one->measure, $keeper->units()),
+                'steps' => array_map(
+                    static fn (float $step): string => Decimal::trimmed($step, 2),
+                    $keeper->kit()->steps($one->measure, $keeper->units()),
+                ),
+            ];
+            if (\in_array($one->section, ['plants', 'animals'], true)) {
+                $sections[$one->section][$one->whom][] = $told;
+            } else {
+                $sections[$one->section][] = $told;
+            }
+        }
+
+        return $sections;
     }
 
     /**

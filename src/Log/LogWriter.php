@@ -12,6 +12,7 @@ use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\LogAction;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Sign;
+use Olvek\Core\Log\ToRead;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Editing\TankEditor;
@@ -63,7 +64,7 @@ final readonly class LogWriter
         }
         try {
             return match ($sent->getString('kind')) {
-                'read' => $this->read($tank, $sent, $day, $id),
+                'read', 'measure' => $this->read($tank, $sent, $day, $id),
                 'did' => $this->did($tank, $sent, $day, $id),
                 'saw' => $this->saw($tank, $sent, $day, $id),
                 'note' => $this->note($tank, $sent, $day, $id),
@@ -90,7 +91,15 @@ final readonly class LogWriter
                 $typed[(string) $measure] = $text;
             }
         }
-        $errors = $this->logbook->test($tank, $typed, $day, $tank->keeper->kit(), $tank->keeper->units(), $id);
+        $errors = $this->logbook->test(
+            $tank,
+            $typed,
+            ToRead::of($this->road->plan($this->tanks->head($tank))),
+            $day,
+            $tank->keeper->kit(),
+            $tank->keeper->units(),
+            $id,
+        );
         $named = [];
         foreach ($errors as $of => $why) {
             $named['' === $of || 'day' === $of ? $of : "test-$of"] = $why;

@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace Olvek\Log;
 
+use Doctrine\ORM\AbstractQuery;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Today;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\Log;
-use Olvek\Core\Log\LoggedEvent;
-use Olvek\Core\Log\Reading;
-use Olvek\Core\Log\Sign;
+use Olvek\Core\Log\LogBuilder;
 use Olvek\Core\Log\TestKit;
+use Olvek\Core\Log\ToRead;
+use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Core\Unit\Words;
 use Olvek\Core\Water\Measure;
+use Olvek\Site\ResultCache;
 use Olvek\Tank\Tank;
 use Olvek\Task\TaskMark;
 use Symfony\Component\Uid\Uuid;
@@ -27,44 +29,51 @@ final readonly class Logbook
     /** Times what counts as nothing, up to which "less than" is still the palest colour of a test. J. */
     private const PALEST = 4.0;
 
-    public const ALGAE = 'algae';
-
-    public function __construct(private EntityManagerInterface $entities, private Today $today)
+    public function __construct(private EntityManagerInterface $entities, private Today $today, private ResultCache $kept)
     {
     }
 
     /**
-     * Reads and keeps one test of the water; nothing is kept unless all of it can be read.
+     * Reads and keeps what was read of a tank; nothing is kept unless all of it can be read.
      *
-     * @param array<string, string> $typed by measure
+     * @param array<string, string> $typed by what may be read (ToRead)
+     * @param array<string, ToRead> $may   what may, by the same
      * @param Uuid|null             $id    of its first line, from which those of the others are made
      *
-     * @return array<string, string> why an entry was refused, by measure; "" for the whole, "day" for its day
+     * @return array<string, string> why an entry was refused, by what was to be read; "" for the whole, "day" for its day
      */
-    public function test(Tank $tank, array $typed, string $day, TestKit $kit, UnitSystem $units, ?Uuid $id = null): array
-    {
+    public function test(
+        Tank $tank,
+        array $typed,
+        array $may,
+        string $day,
+        TestKit $kit,
+        UnitSystem $units,
+        ?Uuid $id = null,
+    ): array {
         $on = $this->today->orEarlier($tank->keeper, $day);
         $errors = null === $on ? ['day' => Today::REFUSED] : [];
         $values = [];
-        foreach (Measure::cases() as $measure) {
-            $text = trim($typed[$measure->value] ?? '');
+        foreach ($may as $name => $toRead) {
+            $measure = $toRead->measure;
+            $text = trim($typed[$name] ?? '');
             if ('' === $text) {
                 continue;
             }
             try {
-                $value = self::read($measure, $text, $kit, $units);
+                $value = self::typed($measure, $text, $kit, $units);
                 [$least, $most] = $measure->bounds();
                 if ($value < $least || $value > $most) {
-                    $errors[$measure->value] = \sprintf(
+                    $errors[$name] = \sprintf(
                         'Outside the possible range: %s lies from %s to %s.',
                         $measure->label(),
                         $kit->show($measure, $least, $units),
                         $kit->show($measure, $most, $units),
                     );
                 }
-                $values[$measure->value] = $value;
+                $values[$name] = $value;
             } catch (UnreadableQuantity $unreadable) {
-                $errors[$measure->value] = $unreadable->getMessage();
+                $errors[$name] = $unreadable->getMessage();
             }
         }
         if ([] === $values && [] === $errors) {
@@ -75,16 +84,16 @@ final readonly class Logbook
         }
         $next = $id;
         foreach ($values as $of => $value) {
-            $measure = Measure::from($of);
+            $measure = $may[$of]->measure;
             $this->entities->persist(
                 new Entry(
                     $tank,
                     $on,
                     EntryKind::Reading,
-                    $of,
+                    $measure->value,
                     $value,
-                    null,
-                    self::line($measure, $value, $kit, $units),
+                    $may[$of]->of,
+                    self::line($measure, $value, $kit, $units, $may[$of]->whom),
                     id: $next,
                 ),
             );
@@ -100,10 +109,13 @@ final readonly class Logbook
      *
      * @throws UnreadableQuantity
      */
-    private static function read(Measure $measure, string $text, TestKit $kit, UnitSystem $units): float
+    private static function typed(Measure $measure, string $text, TestKit $kit, UnitSystem $units): float
     {
         $below = 1 === preg_match('/^[<≤]\s*(.+)$/u', $text, $match);
         $value = $kit->toBase($measure, QuantityReader::read($match[1] ?? $text, $units->unitFor($measure->dimension())));
+        if ($measure->isWhole() && floor($value) !== $value) {
+            throw new UnreadableQuantity('Type a whole number.');
+        }
         if ($below && $value > self::PALEST * $measure->nothingBelow()) {
             throw UnreadableQuantity::onlyBelow($text);
         }
@@ -112,9 +124,9 @@ final readonly class Logbook
     }
 
     /** A reading as the logbook tells it. */
-    public static function line(Measure $measure, float $value, TestKit $kit, UnitSystem $units): string
+    public static function line(Measure $measure, float $value, TestKit $kit, UnitSystem $units, string $whom = ''): string
     {
-        return Words::capital($measure->label()).' '.$kit->show($measure, $value, $units);
+        return Words::capital($measure->label()).' '.$kit->show($measure, $value, $units).('' === $whom ? '' : ": $whom");
     }
 
     /** @return string|null why it was refused */
@@ -147,7 +159,7 @@ final readonly class Logbook
             return Today::REFUSED;
         }
         $this->entities->persist(
-            new Entry($tank, $on, EntryKind::Sighting, self::ALGAE, $show ? 1.0 : 0.0, null, $show ? 'Algae show' : 'No algae to be seen'),
+            new Entry($tank, $on, EntryKind::Sighting, LogBuilder::ALGAE, $show ? 1.0 : 0.0, null, $show ? 'Algae show' : 'No algae to be seen'),
         );
         $this->entities->flush();
 
@@ -258,33 +270,58 @@ final readonly class Logbook
     }
 
     /**
-     * What the core makes sense of, by days after filling; what was written before is left out.
+     * What the core makes sense of, by days after filling; what was written before is left out. Kept until another line is written or taken
+     * back: a probe's years are many lines.
      *
      * @param int $upTo last day that counts
      */
-    public function since(Tank $tank, \DateTimeImmutable $filled, int $upTo = 1095): Log
+    public function since(Tank $tank, \DateTimeImmutable $filled, int $upTo = Plan::LAST_DAY): Log
     {
-        $readings = $events = $algae = [];
-        /** @var list<Entry> $entries */
-        $entries = $this->entities
-            ->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank AND e.on >= :from AND e.on <= :to ORDER BY e.on, e.id')
+        $log = $this->kept->get(
+            implode('.', ['log', $this->mark($tank), $filled->format('Ymd'), $upTo]),
+            fn (): Log => $this->readLines($tank, $filled, $upTo),
+        );
+        \assert($log instanceof Log);
+
+        return $log;
+    }
+
+    /** Tells one state of a tank's logbook from another. */
+    public function mark(Tank $tank): string
+    {
+        /** @var array{lines: int, last: string|null} $state */
+        $state = $this->entities
+            ->createQuery('SELECT COUNT(e.id) AS lines, MAX(e.written) AS last FROM '.Entry::class.' e WHERE e.tank = :tank')
+            ->setParameter('tank', $tank->id(), 'uuid')
+            ->getSingleResult();
+
+        return $tank->id()->toBase58().'.'.hash('xxh128', "$state[lines] $state[last]");
+    }
+
+    private function readLines(Tank $tank, \DateTimeImmutable $filled, int $upTo): Log
+    {
+        $builder = new LogBuilder();
+        // Rows, not entities: of fifty thousand of those only making them takes seconds.
+        $rows = $this->entities
+            ->createQuery(
+                'SELECT e.on AS day, e.kind AS kind, e.what AS what, e.amount AS amount, e.of AS whom FROM '.Entry::class.
+                    ' e WHERE e.tank = :tank AND e.on >= :from AND e.on <= :to ORDER BY e.on, e.id',
+            )
             ->setParameter('tank', $tank->id(), 'uuid')
             ->setParameter('from', $filled, 'date_immutable')
             ->setParameter('to', $filled->modify("+$upTo days"), 'date_immutable')
-            ->getResult();
-        foreach ($entries as $entry) {
-            $day = Today::between($filled, $entry->on);
-            if (EntryKind::Reading === $entry->kind && null !== ($measure = Measure::tryFrom($entry->what)) && null !== $entry->amount) {
-                $readings[] = new Reading($day, $measure, $entry->amount);
-            } elseif (EntryKind::Done === $entry->kind && null !== ($kind = EventKind::named($entry->what))) {
-                $events[] = new LoggedEvent($day, $kind, $entry->amount ?? 0.0, $entry->of);
-            } elseif (EntryKind::Sighting === $entry->kind && self::ALGAE === $entry->what) {
-                $algae[$day] = $entry->amount > 0;
-            } elseif (EntryKind::Sighting === $entry->kind && true === Sign::tryFrom($entry->what)?->isAlga()) {
-                $algae[$day] = true;
-            }
+            ->toIterable([], AbstractQuery::HYDRATE_SCALAR);
+        foreach ($rows as $row) {
+            /** @var array{day: string, kind: string, what: string, amount: float|string|null, whom: string|null} $row */
+            $builder->add(
+                Today::between($filled, new \DateTimeImmutable($row['day'])),
+                $row['kind'],
+                $row['what'],
+                null === $row['amount'] ? null : (float) $row['amount'],
+                $row['whom'],
+            );
         }
 
-        return new Log($readings, $events, $algae);
+        return $builder->log();
     }
 }

@@ -8,6 +8,7 @@ use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Unit\UnitSystem;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Exception\InvalidOptionException;
+use Symfony\Component\Console\Helper\Helper;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -53,6 +54,22 @@ final class FormatOption
     public static function needed(InputInterface $input, string $option, float $least, float $most): float
     {
         return self::number($input, $option, $least, $most) ?? throw self::wrong("--$option is missing");
+    }
+
+    /**
+     * A line of a table, each cell as wide as its column.
+     *
+     * @param array<int, int>    $widths of the columns
+     * @param array<int, string> $cells
+     */
+    public static function row(array $widths, array $cells): string
+    {
+        $line = '';
+        foreach ($cells as $n => $cell) {
+            $line .= $cell.str_repeat(' ', max(1, ($widths[$n] ?? 0) - Helper::width($cell)));
+        }
+
+        return rtrim($line);
     }
 
     /** A file's text, or standard input's for "-"; null where it cannot be read. */

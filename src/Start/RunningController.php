@@ -15,6 +15,7 @@ use Olvek\Core\Change\Change;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Change\TakeMethod;
+use Olvek\Core\Log\ToRead;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\InvalidPlan;
@@ -117,6 +118,7 @@ final class RunningController extends AbstractController
         foreach ($this->logbook->test(
             $tank,
             $texts,
+            ToRead::water(),
             $this->today->of($keeper)->format('Y-m-d'),
             $keeper->kit(),
             $keeper->units(),

@@ -7,6 +7,7 @@ namespace Olvek\Weeks;
 use Olvek\Account\Keeper;
 use Olvek\Build\BuildRecords;
 use Olvek\Core\Care\LightPlan;
+use Olvek\Core\Log\ToRead;
 use Olvek\Core\Start\TankToday;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Water\Measure;
@@ -145,7 +146,9 @@ final class DeviceController extends AbstractController
             [
                 Measure::Temperature->value => \sprintf('%.1f °C', $newest->celsius),
                 Measure::Acidity->value => \sprintf('%.2f', $newest->pH),
+                Measure::Conductivity->value => \sprintf('%.0f µS/cm', $newest->conductivity),
             ],
+            ToRead::water(),
             '',
             $keeper->kit(),
             $keeper->units(),

@@ -6,11 +6,13 @@ namespace Olvek\Weeks;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
+use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
 use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\TestKit;
+use Olvek\Core\Log\ToRead;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Start\Expected;
 use Olvek\Core\Start\TankToday;
@@ -76,7 +78,7 @@ final class WeeksController extends AbstractController
                     implode(',', array_map(static fn (string $m): string => $counts[$m] ?? '', ['ammonia', 'nitrite', 'nitrate'])),
                 );
         $keeper->testWith($kit);
-        $errors = $this->logbook->test($tank, $typed, $day, $kit, $keeper->units());
+        $errors = $this->logbook->test($tank, $typed, ToRead::water(), $day, $kit, $keeper->units());
         if ([] === $errors) {
             $entities->flush();
         }
@@ -238,15 +240,18 @@ final class WeeksController extends AbstractController
     #[Route('/log.csv', name: 'weeks_log', methods: ['GET'])]
     public function log(Tank $tank): Response
     {
-        return new StreamedResponse(function () use ($tank): void {
+        $filled = $this->page->filled($tank);
+
+        return new StreamedResponse(function () use ($tank, $filled): void {
             $out = fopen('php://output', 'w');
             \assert(false !== $out);
-            fputcsv($out, ['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'note'], escape: '');
+            fputcsv($out, ['day', 'after_filling', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'note'], escape: '');
             foreach ($this->logbook->all($tank) as $entry) {
                 fputcsv(
                     $out,
                     [
                         $entry->on->format('Y-m-d'),
+                        null === $filled || $entry->on < $filled ? '' : Today::between($filled, $entry->on),
                         $entry->kind->value,
                         $entry->what,
                         $entry->amount ?? '',

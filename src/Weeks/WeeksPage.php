@@ -60,6 +60,11 @@ final readonly class WeeksPage
         );
     }
 
+    public function filled(Tank $tank): ?\DateTimeImmutable
+    {
+        return $this->book->filledOn($tank);
+    }
+
     /**
      * @param array<string, string> $typed
      * @param array<string, string> $errors
@@ -82,7 +87,7 @@ final readonly class WeeksPage
             'entries' => $this->logbook->newest($tank, self::NEWEST),
             'fields' => self::fields(self::USUAL, $keeper),
             'others' => self::fields(
-                array_values(array_filter(Measure::cases(), static fn (Measure $m): bool => !\in_array($m, self::USUAL, true))),
+                array_values(array_filter(Measure::ofWater(), static fn (Measure $m): bool => !\in_array($m, self::USUAL, true))),
                 $keeper,
             ),
             'ions' => array_map(

@@ -64,6 +64,7 @@ final class RightsTest extends BenchTestCase
             '{size}' => 'strip',
             '{task}' => 'look',
             '{due}' => '2026-01-01',
+            '{event}' => 'e1',
         ]);
     }
 

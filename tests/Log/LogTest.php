@@ -233,39 +233,24 @@ final class LogTest extends BenchTestCase
         self::assertCount(1, $page->selectLink('Newer'));
     }
 
-    public function testChartsShowWhatWasReadAndSayItAsATable(): void
+    public function testPlantsAndAnimalsAreMeasured(): void
     {
-        $this->fill(40);
-        $this->log(['kind' => 'read', 'test' => ['nitrate' => '10', 'ph' => '7.2'], 'day' => $this->day(-30)]);
-        $this->log(['kind' => 'did', 'what' => 'change', 'day' => $this->day(-20)]);
-        $this->log(['kind' => 'read', 'test' => ['nitrate' => '5']]);
-        $page = $this->browser->request('GET', "/tanks/$this->tank/log/charts");
-        self::assertResponseIsSuccessful();
-        self::assertSame(['Nitrate, mg/L as NO₃', 'pH'], $page->filter('figcaption')->each(static fn ($c): string => trim($c->text())));
-        self::assertCount(2, $page->filter('.chart')->first()->filter('.read-dot'));
-        self::assertCount(1, $page->filter('.chart')->first()->filter('.chart-mark'), 'what was done is marked');
-        self::assertCount(1, $page->filter('.chart')->first()->filter('.ahead-band'));
-        $row = str_replace("\u{A0}", ' ', $page->filter('tbody tr')->first()->text());
-        self::assertMatchesRegularExpression('/^10 10 mg\/L as NO₃ [\d.]+ to [\d.]+$/', $row);
-
-        $page = $this->browser->request('GET', "/tanks/$this->tank/log/charts?span=week");
-        self::assertCount(1, $page->filter('figcaption'), 'pH was not read this week');
-        self::assertCount(1, $page->filter('.read-dot'));
-        $this->browser->click($page->selectLink('‹ before')->link());
-        self::assertStringContainsString('Nothing was read in this stretch', $this->text('.log-line'));
-
-        $this->browser->request('GET', "/tanks/$this->tank/log/charts.csv");
-        $lines = explode("\n", trim((string) $this->browser->getResponse()->getContent()));
-        self::assertCount(4, $lines);
-        self::assertMatchesRegularExpression('/^10,'.$this->day(-30).',nitrate,2\.259\d*,[\d.]+,[\d.]+,[\d.]+$/', $lines[1]);
-    }
-
-    /** @param non-empty-string $where */
-    #[TestWith(['/log/charts'])]
-    #[TestWith(['/log/charts.csv'])]
-    public function testChartsOfATankThatIsNotFilledAreEmpty(string $where): void
-    {
-        $this->browser->request('GET', "/tanks/$this->tank$where");
-        self::assertResponseIsSuccessful();
+        $this->fill(30);
+        $this->log(['kind' => 'measure', 'test' => ['height@c1' => '12', 'pieces@c1' => '30', 'heads@a1' => '9', 'young@a1' => '3']]);
+        self::assertSame(['saved' => true], $this->answer());
+        self::assertSame([
+            'Height 12 cm: Straight tape grass',
+            'Pieces 30: Straight tape grass',
+            'Animals 9: Ramshorn snail',
+            'Young 3: Ramshorn snail',
+        ], $this->words());
+        self::assertSame(['c1', 'c1', 'a1', 'a1'], array_map(static fn (Entry $e): ?string => $e->of, $this->entries()));
+        $this->log(['kind' => 'measure', 'test' => ['heads@a1' => '2.5', 'height@c1' => '301', 'height@gone' => '5']]);
+        self::assertSame(['test-height@c1', 'test-heads@a1'], array_keys($this->errors()));
+        $this->log(['kind' => 'measure', 'test' => ['height@gone' => '5']]);
+        self::assertStringContainsString('at least one reading', $this->errors()['']);
+        // The same height again is another reading, of another plant another's.
+        $this->log(['kind' => 'measure', 'test' => ['height@c2' => '300']]);
+        self::assertSame(['saved' => true], $this->answer());
     }
 }

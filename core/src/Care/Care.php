@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Olvek\Core\Care;
 
 use Olvek\Core\Buying\Gas;
+use Olvek\Core\Event\Changes;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Emersion;
 use Olvek\Core\Plan\FloaterKeeping;
 use Olvek\Core\Plan\Method;
-use Olvek\Core\Event\Changes;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\Plan\StartWay;

@@ -15,24 +15,27 @@ final readonly class Estimate
     private const UNTOLD = 0.8;
 
     /**
-     * @param int                                             $today
      * @param list<array<string, float>>                      $scores   of the tanks, after the readings
      * @param array<string, list<array{float, float, float}>> $expected low, middle, high by quantity and day, before the readings
      * @param array<string, list<array{float, float, float}>> $bands    after them
-     * @param list<Habit>                                   $traits   what the readings say of this tank's ways
+     * @param list<Habit>                                     $habits   what the readings say of this tank's ways
      * @param array<string, float>                            $happened share of tanks in which what was planned, and not logged, happened
      * @param list<NextTest>                                  $tests    what would tell most, the best first
      * @param int                                             $readings that were used
+     * @param list<Member>                                    $asNow    the tanks from today on, as they go on
+     * @param array<string, Departure>                        $departures what stands off the best that plan and run explain, by quantity
      */
     private function __construct(
         public int $today,
         public array $scores,
         public array $expected,
         public array $bands,
-        public array $traits,
+        public array $habits,
         public array $happened,
         public array $tests,
         public int $readings,
+        public array $asNow,
+        public array $departures,
     ) {
     }
 
@@ -50,6 +53,9 @@ final readonly class Estimate
             $happened[$event->id] = \count($yes) / \count($after);
         }
 
+        $departures = Departure::among($estimator->believed($prior), $members);
+        $members = self::moved($members, $departures);
+
         return new self(
             $estimator->today,
             $after,
@@ -59,7 +65,32 @@ final readonly class Estimate
             $happened,
             NextTest::among($members, $estimator->today),
             \count($estimator->observations),
+            array_map(static fn (Member $m): Member => $m->from($estimator->today), $members),
+            $departures,
         );
+    }
+
+    /**
+     * The same tanks, run with something done in days to come, from today on.
+     *
+     * @param list<Member> $members in the order of the scores
+     *
+     * @return list<Member>
+     */
+    public function ahead(array $members): array
+    {
+        return array_map(fn (Member $m): Member => $m->from($this->today), self::moved($members, $this->departures));
+    }
+
+    /**
+     * @param list<Member>             $members
+     * @param array<string, Departure> $departures
+     *
+     * @return list<Member>
+     */
+    private static function moved(array $members, array $departures): array
+    {
+        return array_map(static fn (Member $m, int $n): Member => $m->moved($departures, $n), $members, array_keys($members));
     }
 
     /** @return array{float, float, float} low, middle, high of a quantity on a day */
@@ -78,6 +109,12 @@ final readonly class Estimate
         return $of[max(0, min(\count($of) - 1, $day))];
     }
 
+    /** L that dry up in a week, from now on. */
+    public function litresPerWeek(): float
+    {
+        return 7 * $this->on(Quantity::Evaporation, $this->today)[1];
+    }
+
     public function days(): int
     {
         return \count($this->bands[Quantity::Nitrate->value]);
@@ -92,10 +129,21 @@ final readonly class Estimate
         return $most > $least ? ($high - $low) / ($most - $least) : 1.0;
     }
 
+    /** By how much of its band the middle of a quantity has moved. */
+    private function shift(Quantity $quantity): float
+    {
+        [$least, $likely, $most] = $this->wasExpected($quantity, $this->today);
+
+        return abs($this->on($quantity, $this->today)[1] - $likely) / max(1e-9, $most - $least);
+    }
+
     /** @return list<Quantity> of which the readings have told next to nothing */
     public function untold(): array
     {
-        return array_values(array_filter(Quantity::cases(), fn (Quantity $q): bool => $this->unknown($q) > self::UNTOLD));
+        return array_values(array_filter(
+            Quantity::cases(),
+            fn (Quantity $q): bool => $this->unknown($q) > self::UNTOLD && $this->shift($q) < 1 - self::UNTOLD,
+        ));
     }
 
     /**

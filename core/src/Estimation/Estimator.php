@@ -103,12 +103,35 @@ final readonly class Estimator
      *
      * @param list<array<string, float>> $scores
      * @param list<Member>               $members that were run with them
+     * @param list<Member>               $first   that were run before the readings
      *
      * @return list<array<string, float>>
      */
-    public function step(array $scores, array $members, int $step): array
+    public function step(array $scores, array $members, array $first, int $step): array
     {
-        return Smoother::step($scores, array_map(static fn (Member $m): array => $m->predicted, $members), $this->observations, $step);
+        return Smoother::step($scores, self::predicted($members), $this->believed($first), $step);
+    }
+
+    /**
+     * The readings as far as they are believed to tell of the tank's numbers.
+     *
+     * @param list<Member> $first that were run before the readings
+     *
+     * @return list<Observation>
+     */
+    public function believed(array $first): array
+    {
+        return Observations::believed($this->observations, self::predicted($first));
+    }
+
+    /**
+     * @param list<Member> $members
+     *
+     * @return list<list<float>>
+     */
+    private static function predicted(array $members): array
+    {
+        return array_map(static fn (Member $m): array => $m->predicted, $members);
     }
 
     /** All at once. @return Estimate|null null where there was no time for it */
@@ -130,7 +153,7 @@ final readonly class Estimator
             if (Smoother::STEPS === $step || [] === $this->observations) {
                 return Estimate::of($this, $this->prior(), $prior, $scores, $members);
             }
-            $scores = $this->step($scores, $members, $step);
+            $scores = $this->step($scores, $members, $prior, $step);
         }
 
         throw new \LogicException('the last step ends it');

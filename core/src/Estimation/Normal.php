@@ -7,8 +7,6 @@ namespace Olvek\Core\Estimation;
 /** The standard normal distribution. */
 final class Normal
 {
-    /** z below which 90 % lie. */
-    public const NINE_OF_TEN = 1.2815515655;
     /** Beyond it nothing is told apart. */
     private const FAR = 6.0;
     /** P: Abramowitz & Stegun (1964), Handbook of mathematical functions, 26.2.17; error below 7.5e-8. */

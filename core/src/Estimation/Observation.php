@@ -18,6 +18,7 @@ final readonly class Observation
      * @param int|null $clump   of which it was read
      * @param int      $since   day from which what dried up is counted
      * @param bool     $nothing whether nothing showed: all that would not have shown agrees
+     * @param int      $shared  readings of it in the same days, of which each counts for so much less
      */
     public function __construct(
         public int $day,
@@ -27,7 +28,14 @@ final readonly class Observation
         public ?int $clump = null,
         public int $since = 0,
         public bool $nothing = false,
+        public int $shared = 1,
     ) {
+    }
+
+    /** The same, believed more or less. */
+    public function withNoise(float $noise): self
+    {
+        return new self($this->day, $this->measure, $this->value, $noise, $this->clump, $this->since, $this->nothing, $this->shared);
     }
 
     /** What a run has where it was read, on the reading's scale. */

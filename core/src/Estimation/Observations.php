@@ -23,6 +23,9 @@ final class Observations
     /** Days between two toppings up within which what was poured in is what dried up. J: beyond them one was not written down. */
     private const TOPPED_WITHIN = 40;
 
+    /** Times what tanks and tests differ by, in squares, from which readings are beyond what any such tank would show. J: two in a row of 2 sd. */
+    private const FAR = 4.0;
+
     /** @return list<Observation> by day */
     public static function of(Plan $plan, Log $log, int $today): array
     {
@@ -72,6 +75,15 @@ final class Observations
         return self::weighed(array_values(array_filter($found)), $today);
     }
 
+    private static function isOfChemistry(Measure $measure): bool
+    {
+        return $measure->isAcidity() || \in_array(
+            $measure,
+            [Measure::CarbonateHardness, Measure::GeneralHardness, Measure::Conductivity, Measure::Temperature],
+            true,
+        );
+    }
+
     /** @param list<LoggedEvent> $toppings */
     private static function level(Plan $plan, Reading $reading, array $toppings): ?Observation
     {
@@ -88,6 +100,42 @@ final class Observations
     private static function evaporated(int $day, int $since, float $litres): Observation
     {
         return new Observation($day, Measure::Level, Scale::of(Measure::Level)->from($litres), Scale::of(Measure::Level)->noise, null, $since);
+    }
+
+    /**
+     * Those of a kind that no tank of the ensemble comes near are not believed to tell of its numbers: something goes on that the plan does
+     * not say, and to bend the tank's ways until they explain it would spoil all else. Their noise is made as large as they are off. Only
+     * what hangs on stones and waters is judged so: what plants and animals make may be as far off as they are unlike others.
+     *
+     * P: Desroziers and others (2005), Diagnosis of observation, background and analysis-error statistics in observation space, Q. J. R.
+     * Meteorol. Soc. 131 (that what is off tells of the noise).
+     *
+     * @param list<Observation>  $observations
+     * @param list<list<float>>  $predicted    of each tank before the readings, by observation
+     *
+     * @return list<Observation>
+     */
+    public static function believed(array $observations, array $predicted): array
+    {
+        $off = [];
+        foreach ($observations as $j => $one) {
+            $column = array_column($predicted, $j);
+            $mean = array_sum($column) / max(1, \count($column));
+            $variance = array_sum(array_map(static fn (float $v): float => ($v - $mean) ** 2, $column)) / max(1, \count($column) - 1);
+            $key = $one->measure->value.' '.$one->clump;
+            $off[$key]['square'][] = ($one->value - $mean) ** 2;
+            $off[$key]['tanks'][] = $variance;
+            $off[$key]['noise'][] = $one->noise ** 2;
+        }
+
+        return array_map(static function (Observation $one) use ($off): Observation {
+            $of = $off[$one->measure->value.' '.$one->clump];
+            $over = array_sum($of['square']) / max(1e-12, array_sum($of['tanks']) + array_sum($of['noise']));
+
+            return !self::isOfChemistry($one->measure) || $over <= self::FAR ? $one : $one->withNoise($one->noise * sqrt(
+                max(1.0, (array_sum($of['square']) - array_sum($of['tanks'])) / max(1e-12, array_sum($of['noise']))),
+            ));
+        }, $observations);
     }
 
     /**
@@ -110,8 +158,16 @@ final class Observations
             $most = $today - $stretch[0]->day <= self::LATELY * self::SHARED ? self::MOST : 1;
             $stretch = \array_slice($stretch, -$most);
             foreach ($stretch as $one) {
-                $noise = $one->noise * sqrt(\count($stretch));
-                $kept[] = new Observation($one->day, $one->measure, $one->value, $noise, $one->clump, $one->since, $one->nothing);
+                $kept[] = new Observation(
+                    $one->day,
+                    $one->measure,
+                    $one->value,
+                    $one->noise * sqrt(\count($stretch)),
+                    $one->clump,
+                    $one->since,
+                    $one->nothing,
+                    \count($stretch),
+                );
             }
         }
         usort($kept, static fn (Observation $a, Observation $b): int => $a->day <=> $b->day);

@@ -6,6 +6,7 @@ namespace Olvek\Core\Estimation;
 
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Water\Measure;
 
@@ -35,6 +36,7 @@ enum Quantity: string
     case Soil = 'soilReady';
     case Bacteria = 'ammoniaOxidisers';
     case Animals = 'heads';
+    case Evaporation = 'evaporated';
 
     public function label(): string
     {
@@ -49,6 +51,7 @@ enum Quantity: string
             self::Soil => 'nitrogen that the soil still frees',
             self::Bacteria => 'bacteria that take ammonia',
             self::Animals => 'animals',
+            self::Evaporation => 'what dries up a day',
             default => ($this->measure() ?? throw new \LogicException("$this->value has no words"))->label(),
         };
     }
@@ -100,6 +103,7 @@ enum Quantity: string
             self::Soil => Decimal::significant($value / 1000, 2)."\u{00A0}g",
             self::Bacteria => Decimal::trimmed(100 * $value, 0)."\u{202F}%",
             self::Animals => Decimal::trimmed($value, 0),
+            self::Evaporation => $units->show(Dimension::Volume, $value, 2),
             default => Decimal::significant($value, 2)."\u{00A0}mg/L",
         };
     }

@@ -52,26 +52,26 @@ final class Smoother
         $inner = [];
         for ($i = 0; $i < $n; ++$i) {
             for ($k = 0; $k <= $i; ++$k) {
-                $inner[$i][$k] = $inner[$k][$i] = self::dot($anomalies[$i], $anomalies[$k]) + ($i === $k ? self::STEPS : 0.0);
+                $inner[$i][$k] = $inner[$k][$i] = Matrix::dot($anomalies[$i], $anomalies[$k]) + ($i === $k ? self::STEPS : 0.0);
             }
         }
-        $root = self::cholesky($inner);
+        $root = Matrix::cholesky($inner);
         // Weights by which each reading pulls along each member's own difference: (SᵀS + α)⁻¹ Sᵀ.
         $pulls = [];
         foreach (array_keys($observations) as $j) {
-            $pulls[$j] = self::solve($root, array_column($anomalies, $j));
+            $pulls[$j] = Matrix::solve($root, array_column($anomalies, $j));
         }
         $spread = [];
         foreach (array_keys($observations) as $j) {
             $column = array_column($anomalies, $j);
-            $spread[$j] = self::dot($column, $column);
+            $spread[$j] = Matrix::dot($column, $column);
         }
         $moved = $members;
         foreach (array_keys($members[0]) as $dimension) {
             $scores = array_column($members, $dimension);
             $mean = array_sum($scores) / $n;
             $own = array_map(static fn (float $z): float => ($z - $mean) / $scale, $scores);
-            $size = self::dot($own, $own);
+            $size = Matrix::dot($own, $own);
             foreach (array_keys($observations) as $j) {
                 $covariance = 0.0;
                 foreach ($own as $i => $z) {
@@ -79,7 +79,7 @@ final class Smoother
                 }
                 $square = $size > 0 && $spread[$j] > 0 ? $covariance * $covariance / $size / $spread[$j] : 0.0;
                 $taper = $square / ($square + (1 + $square) / $n);
-                $gain = $taper * self::dot($own, $pulls[$j]);
+                $gain = $taper * Matrix::dot($own, $pulls[$j]);
                 foreach ($innovations as $i => $of) {
                     $moved[$i][$dimension] += $gain * $of[$j];
                 }
@@ -87,68 +87,5 @@ final class Smoother
         }
 
         return $moved;
-    }
-
-    /**
-     * @param array<int, float> $a
-     * @param array<int, float> $b
-     */
-    private static function dot(array $a, array $b): float
-    {
-        $sum = 0.0;
-        foreach ($a as $i => $value) {
-            $sum += $value * $b[$i];
-        }
-
-        return $sum;
-    }
-
-    /**
-     * @param array<int, array<int, float>> $matrix symmetric, positive
-     *
-     * @return array<int, array<int, float>> lower triangle
-     */
-    private static function cholesky(array $matrix): array
-    {
-        $root = [];
-        foreach (array_keys($matrix) as $i) {
-            for ($k = 0; $k <= $i; ++$k) {
-                $sum = $matrix[$i][$k];
-                for ($m = 0; $m < $k; ++$m) {
-                    $sum -= $root[$i][$m] * $root[$k][$m];
-                }
-                $root[$i][$k] = $i === $k ? sqrt(max(1e-12, $sum)) : $sum / $root[$k][$k];
-            }
-        }
-
-        return $root;
-    }
-
-    /**
-     * @param array<int, array<int, float>> $root
-     * @param array<int, float>             $right
-     *
-     * @return array<int, float>
-     */
-    private static function solve(array $root, array $right): array
-    {
-        $n = \count($right);
-        $found = [];
-        for ($i = 0; $i < $n; ++$i) {
-            $sum = $right[$i];
-            for ($k = 0; $k < $i; ++$k) {
-                $sum -= $root[$i][$k] * $found[$k];
-            }
-            $found[$i] = $sum / $root[$i][$i];
-        }
-        for ($i = $n - 1; $i >= 0; --$i) {
-            $sum = $found[$i];
-            for ($k = $i + 1; $k < $n; ++$k) {
-                $sum -= $root[$k][$i] * $found[$k];
-            }
-            $found[$i] = $sum / $root[$i][$i];
-        }
-
-        return $found;
     }
 }

@@ -13,7 +13,7 @@ final readonly class Changes extends Dated
 {
     public function __construct(
         int $day,
-        #[Number('every', Dimension::Count, 0, 730, 'days; 0: never', decimals: 0, usual: 0)] public int $every,
+        #[Number('every', Dimension::Count, 0, 730, 'days; 0: never', decimals: 0, usual: 14)] public int $every,
         #[Number('share', Dimension::Share, 0.0, 1.0, 'of the water', decimals: 0, usual: 0.3)] public float $share = 0.3,
     ) {
         parent::__construct($day);

@@ -22,7 +22,7 @@ final class Algae implements Criterion
 {
     /** g dry of film per m² that one sees, and that covers leaves. J. */
     private const FILM_WATCH = Alga::SHOWS;
-    private const FILM_ACT = 4.5;
+    public const FILM_ACT = 4.5;
     /** mg dry/L of green water that hides the back wall a little, and whole. J. */
     private const GREEN_ACT = 30.0;
 

@@ -23,7 +23,7 @@ final class Nitrate implements Criterion
 {
     /** mg/L as NO₃. C: at most 30 for a start, 50 a worry. */
     public const START = 30.0;
-    private const WORRY = 50.0;
+    public const WORRY = 50.0;
     private const HALF_YEAR = 182;
 
     public static function margin(Outlook $outlook): Margin

@@ -54,8 +54,7 @@ final class Runner
         private readonly Plan $plan,
         Parameters $parameters = new Parameters(),
         private readonly ?Drift $drift = null,
-    )
-    {
+    ) {
         $this->facts = new RunConstants($plan, $parameters);
         foreach ([...$plan->clumps, ...$plan->groups] as $comes) {
             $this->arrivals[$comes->day] = true;

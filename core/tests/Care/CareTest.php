@@ -61,6 +61,33 @@ final class CareTest extends TestCase
     }
 
     /** C: bottled bacteria are tested daily for two weeks; then, as all, twice a week to four weeks, weekly to twelve, monthly. */
+    /**
+     * @param array<string, string> $edits
+     *
+     * @return array<string, string>
+     */
+    private static function changes(array $edits): array
+    {
+        return array_map(
+            static fn (Task $t): string => $t->when(),
+            array_filter(self::tasks(Sample::edit(Sample::planted(), $edits)), static fn (Task $t): bool => str_starts_with($t->id, 'change')),
+        );
+    }
+
+    public function testChangesAreAskedForAsOftenAsWasSaidLast(): void
+    {
+        $care = ['care.changeShare' => '10', 'care.changeEvery' => '10'];
+        self::assertSame(['change' => 'every 10 days from day 10'], self::changes($care));
+        self::assertSame(['change' => 'every 10 days from day 10 to day 34'], self::changes([...$care, 'events.add.changes' => '35 0']));
+        self::assertSame(
+            ['change' => 'every 10 days from day 10 to day 34', 'change-35' => 'every week from day 35'],
+            self::changes([...$care, 'events.add.changes' => '35 7']),
+        );
+        self::assertSame([], self::changes(['events.add.changes' => '35 0']));
+        // None before the next word on it.
+        self::assertSame([], self::changes([...$care, 'events.add.changes' => '9 0']));
+    }
+
     public function testTestsGetRarer(): void
     {
         $tests = static fn (Plan $plan): array => array_values(

@@ -38,7 +38,7 @@ final class LogTest extends TestCase
 
     public function testWhatIsNoKitIsTheUsualOne(): void
     {
-        self::assertSame('NH4,NO2,NO3', TestKit::of('gold,NO3,?')->code());
+        self::assertSame('NH4,NO2,NO3,PO4', TestKit::of('gold,NO3,?')->code());
         self::assertSame('7.4', TestKit::of()->show(Measure::Acidity, 7.4));
         self::assertStringContainsString('73.4', TestKit::of()->show(Measure::Temperature, 23, UnitSystem::Us));
         self::assertSame('0', TestKit::of()->figure(Measure::Ammonia, 0.001));

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Run;
 
 use Olvek\Core\Event\Change;
+use Olvek\Core\Event\Changes;
+use Olvek\Core\Event\Counted;
 use Olvek\Core\Event\Deaths;
 use Olvek\Core\Event\Dose;
 use Olvek\Core\Event\Event;
@@ -168,6 +170,31 @@ final class EventTest extends TestCase
         );
         $this->happen(new TakeOut(4, 'a1', 1000), 4);
         self::assertSame([0.0, 0.0], [$this->state->animals[0], $this->state->heads[0]], 'no more can be taken out than there is');
+    }
+
+    public function testAnimalsAreAsManyAsSomebodyCounted(): void
+    {
+        $this->happen(new Counted(3, 'a1', 30), 3);
+        self::assertSame(30.0, $this->state->heads[0]);
+        // As heavy each as those that the run knew.
+        self::assertEqualsWithDelta(15.0, $this->state->animals[0], 1e-9);
+        $this->happen(new Counted(4, 'a1', 0), 4);
+        self::assertSame([0.0, 0.0], [$this->state->heads[0], $this->state->animals[0]]);
+        $this->happen(new Counted(5, 'a1', 2), 5);
+        self::assertEqualsWithDelta(2 * $this->plan->groups[0]->kind->grams->value, $this->state->animals[0], 1e-9);
+    }
+
+    public function testChangesComeAsOftenAsWasSaidLast(): void
+    {
+        $plan = Sample::edit($this->plan, ['care.changeShare' => '30', 'care.changeEvery' => '10', 'water.gh' => '30']);
+        $iron = static fn (Event ...$events): array => (new Runner($plan))->run(60, array_values($events))->columns['iron'];
+        $usual = $iron();
+        $stopped = $iron(new Changes(25, 0));
+        self::assertSame(\array_slice($usual, 0, 30), \array_slice($stopped, 0, 30));
+        self::assertNotSame($usual[30], $stopped[30]);
+        $oftener = $iron(new Changes(25, 7, 0.3));
+        self::assertSame($usual[27], $oftener[27]);
+        self::assertNotSame($usual[28], $oftener[28]);
     }
 
     public function testMulmIsDrawnOffAndLeavesBringIt(): void

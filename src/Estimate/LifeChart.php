@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Log;
+namespace Olvek\Estimate;
 
-use Olvek\Core\Fit\LifeBand;
+use Olvek\Core\Estimation\Estimate;
+use Olvek\Core\Estimation\Quantity;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Log\TestKit;
@@ -14,7 +15,10 @@ use Olvek\Core\Unit\Words;
 use Olvek\Core\Water\Measure;
 use Olvek\Drawing\Pen;
 
-/** One measure over a stretch of a tank's life: what was read, on the band in which it was to be expected. In the keeper's own unit. */
+/**
+ * One measure over a stretch of a tank's life: what was read, on the band in which it was to be expected, and on what the readings have made
+ * of it. In the keeper's own unit.
+ */
 final readonly class LifeChart
 {
     public const WIDTH = 900.0;
@@ -36,12 +40,14 @@ final readonly class LifeChart
      * @param list<array{y: float, words: string}>                             $lines across, with what they stand for
      * @param list<array{x: float, words: string, anchor: string}>             $ticks along: days
      * @param list<array{x: float, y: float, words: string}>                   $dots  readings
-     * @param list<array{day: int, read: string, expected: string}>            $rows  the same as a table
+     * @param list<array{day: int, read: string, expected: string, estimated: string}> $rows the same as a table
      * @param list<array{x: float, words: string}>                             $marks what was done
      */
     private function __construct(
         public Measure $measure,
+        private ?string $of,
         public string $name,
+        public string $expected,
         public string $band,
         public string $middle,
         public array $lines,
@@ -54,14 +60,18 @@ final readonly class LifeChart
     }
 
     /**
+     * @param string|null                          $of    clump or group that it is read of
+     * @param string                               $whom  what that is called
      * @param int                                  $from  first day
      * @param int                                  $to    last day
      * @param list<array{day: int, words: string}> $done  what was done
      */
     public static function of(
         Measure $measure,
+        ?string $of,
+        string $whom,
         Log $log,
-        ?LifeBand $life,
+        ?Estimate $life,
         TestKit $kit,
         UnitSystem $units,
         int $from,
@@ -70,7 +80,7 @@ final readonly class LifeChart
     ): ?self {
         $read = array_values(array_filter(
             $log->readings,
-            static fn (Reading $r): bool => $r->measure === $measure && $r->day >= $from && $r->day <= $to,
+            static fn (Reading $r): bool => $r->measure === $measure && $r->of === $of && $r->day >= $from && $r->day <= $to,
         ));
         if ([] === $read) {
             return null;
@@ -78,38 +88,47 @@ final readonly class LifeChart
         $unit = $units->unitFor($measure->dimension());
         $show = static fn (float $base): float => $measure->isElement() ? $kit->fromBase($measure, $base) : $unit->fromBase($base);
         $x = static fn (float $day): float => self::LEFT + ((self::RIGHT - self::LEFT) * ($day - $from)) / max(1, $to - $from);
-        $bands = \array_slice($life->bands[$measure->value] ?? [], $from, $to - $from + 1);
+        $quantity = Quantity::of($measure)->value ?? '';
+        /** @var list<array{float, float, float}> $bands */
+        $bands = \array_slice($life->bands[$quantity] ?? [], $from, $to - $from + 1);
+        /** @var list<array{float, float, float}> $expected */
+        $expected = \array_slice($life->expected[$quantity] ?? [], $from, $to - $from + 1);
         $values = [
             ...array_map(static fn (Reading $r): float => $show($r->value), $read),
             ...array_map(static fn (array $b): float => $show($b[0]), $bands),
             ...array_map(static fn (array $b): float => $show($b[2]), $bands),
+            ...array_map(static fn (array $b): float => $show($b[0]), $expected),
+            ...array_map(static fn (array $b): float => $show($b[2]), $expected),
         ];
         [$low, $high] = self::range($measure, min($values), max(self::LEAST * $show($measure->nothingBelow()), ...$values));
         $y = static fn (float $value): float => self::FOOT - ((self::FOOT - self::TOP) * ($value - $low)) / ($high - $low);
-        $up = $down = $middle = [];
-        foreach ($bands as $n => [$least, $likely, $most]) {
-            $up[] = [$x($from + $n), $y($show($most))];
-            $down[] = [$x($from + $n), $y($show($least))];
+        $middle = [];
+        foreach ($bands as $n => [, $likely]) {
             $middle[] = [$x($from + $n), $y($show($likely))];
         }
+        $atBase = static fn (float $base): float => $y($show($base));
         $rows = $dots = [];
         foreach ($read as $reading) {
             $shown = $kit->show($measure, $reading->value, $units);
-            $band = $life->bands[$measure->value][$reading->day] ?? null;
+            $band = $life->expected[$quantity][$reading->day] ?? null;
+            $now = $life->bands[$quantity][$reading->day] ?? null;
             $dots[] = ['x' => $x($reading->day), 'y' => $y($show($reading->value)), 'words' => "Day $reading->day: $shown"];
             $rows[] = [
                 'day' => $reading->day,
                 'read' => $shown,
                 'expected' => null === $band ? '' : self::figure($show($band[0])).' to '.self::figure($show($band[2])),
+                'estimated' => null === $now ? '' : self::figure($show($now[0])).' to '.self::figure($show($now[2])),
             ];
         }
-        $name = Words::capital($measure->label());
+        $name = Words::capital($measure->label()).('' === $whom ? '' : ": $whom");
         $last = end($rows);
 
         return new self(
             $measure,
+            $of,
             $name.('' === $kit->unit($measure, $units) ? '' : ', '.$kit->unit($measure, $units)),
-            [] === $up ? '' : Pen::polygon([...$up, ...array_reverse($down)]),
+            self::area($expected, $from, $x, $atBase),
+            self::area($bands, $from, $x, $atBase),
             [] === $middle ? '' : Pen::polyline($middle),
             self::lines($low, $high, $y),
             self::ticks($from, $to, $x),
@@ -129,6 +148,36 @@ final readonly class LifeChart
                 $last['day'],
             ),
         );
+    }
+
+    /** By which its curves are painted. */
+    public function paint(): string
+    {
+        return \in_array($this->measure, [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate], true) ? $this->measure->value : 'water';
+    }
+
+    /** What it is known by in an address: "nitrate", "height-c1". */
+    public function id(): string
+    {
+        return $this->measure->value.(null === $this->of ? '' : "-$this->of");
+    }
+
+    /**
+     * What lies between the low and the high ends of a band.
+     *
+     * @param list<array{float, float, float}> $bands from a day on
+     * @param \Closure(float): float                 $x
+     * @param \Closure(float): float                 $y     of base values
+     */
+    private static function area(array $bands, int $from, \Closure $x, \Closure $y): string
+    {
+        $up = $down = [];
+        foreach ($bands as $n => [$least, , $most]) {
+            $up[] = [$x($from + $n), $y($most)];
+            $down[] = [$x($from + $n), $y($least)];
+        }
+
+        return [] === $up ? '' : Pen::polygon([...$up, ...array_reverse($down)]);
     }
 
     /** @return array{float, float} from where to where the axis goes */

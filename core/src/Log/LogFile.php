@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Log;
+
+use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\Problem;
+use Olvek\Core\Water\Measure;
+
+/**
+ * A logbook as a file (CSV, RFC 4180): "kind", "what", "amount", "of", and the day, as "after_filling" (a number) or as "day" (a date, where
+ * it is told when the tank was filled). Other columns are left alone.
+ */
+final class LogFile
+{
+    private const KINDS = [LogBuilder::READING, LogBuilder::DONE, LogBuilder::SIGHTING, LogBuilder::NOTE];
+    /** Bytes of a line, above which it is none of ours. */
+    private const LONGEST = 20_000;
+
+    /**
+     * @param \DateTimeImmutable|null $filled day of filling, for files that have dates alone
+     *
+     * @throws InvalidPlan with the line of every fault
+     */
+    public static function read(string $text, ?\DateTimeImmutable $filled = null): Log
+    {
+        $in = fopen('php://temp', 'w+');
+        \assert(false !== $in);
+        fwrite($in, (string) preg_replace('/^\x{FEFF}/u', '', $text));
+        rewind($in);
+        $head = fgetcsv($in, self::LONGEST, escape: '');
+        $columns = \is_array($head) ? array_flip(array_map(strval(...), $head)) : [];
+        if (!isset($columns['kind'], $columns['what'])) {
+            throw new InvalidPlan([new Problem('line 1', 'A logbook has columns kind, what, amount, of, and day or after_filling.')]);
+        }
+        $builder = new LogBuilder();
+        $problems = [];
+        for ($line = 2; \is_array($row = fgetcsv($in, self::LONGEST, escape: '')); ++$line) {
+            if ([null] === $row) {
+                continue;
+            }
+            $of = static fn (string $name): string => trim($row[$columns[$name] ?? -1] ?? '');
+            $day = self::day($of('after_filling'), $of('day'), $filled);
+            if (\is_string($day)) {
+                $problems[] = new Problem("line $line", $day);
+                continue;
+            }
+            $fault = match (true) {
+                !\in_array($of('kind'), self::KINDS, true) => 'The kind is one of '.implode(', ', self::KINDS).'.',
+                '' !== $of('amount') && !is_numeric($of('amount')) => 'The amount is no number.',
+                LogBuilder::READING === $of('kind') && null === Measure::tryFrom($of('what')) => 'What is read is one of '
+                    .implode(', ', array_column(Measure::cases(), 'value')).'.',
+                default => null,
+            };
+            if (null !== $fault) {
+                $problems[] = new Problem("line $line", $fault);
+                continue;
+            }
+            $builder->add(
+                $day,
+                $of('kind'),
+                $of('what'),
+                '' === $of('amount') ? null : (float) $of('amount'),
+                '' === $of('of') ? null : $of('of'),
+            );
+        }
+        if ([] !== $problems) {
+            throw new InvalidPlan($problems);
+        }
+
+        return $builder->log();
+    }
+
+    /** @return int|string after filling, or why it is none */
+    private static function day(string $number, string $date, ?\DateTimeImmutable $filled): int|string
+    {
+        if ('' !== $number) {
+            return ctype_digit($number) && \strlen($number) <= 4 && (int) $number <= Plan::LAST_DAY
+                ? (int) $number
+                : \sprintf('after_filling is a whole number from 0 to %d.', Plan::LAST_DAY);
+        }
+        $on = \DateTimeImmutable::createFromFormat('!Y-m-d', $date);
+        if (false === $on || $on->format('Y-m-d') !== $date) {
+            return 'The day is a date as 2026-05-24.';
+        }
+        if (null === $filled) {
+            return 'This line has a date alone: say when the tank was filled.';
+        }
+        $day = (int) $filled->diff($on)->format('%r%a');
+
+        return $day < 0 || $day > Plan::LAST_DAY
+            ? \sprintf('This day is not within %d days after filling.', Plan::LAST_DAY)
+            : $day;
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Estimate;
+
+use Olvek\Core\Log\Log;
+use Olvek\Core\Plan\Plan;
+use Olvek\Tank\Revision;
+
+/** A tank that was filled, as it stands in its plan and its logbook today. */
+final readonly class Life
+{
+    /**
+     * @param int    $day  after filling
+     * @param string $mark tells this state of its logbook from another
+     */
+    public function __construct(
+        public \DateTimeImmutable $filled,
+        public int $day,
+        public Revision $revision,
+        public Plan $plan,
+        public Log $log,
+        public string $mark,
+    ) {
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Estimate;
+
+use Olvek\Account\Keeper;
+use Olvek\Account\Today;
+use Olvek\Core\Estimation\Estimate;
+use Olvek\Core\Estimation\Quantity;
+use Olvek\Core\Log\Reading;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Water\Measure;
+use Olvek\Drawing\Standalone;
+use Olvek\Log\Entry;
+use Olvek\Log\Logbook;
+use Olvek\Site\Attachment;
+use Olvek\Tank\Tank;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Everything that was read of a tank, over its life, on the band in which it was to be expected and on what is estimated now. */
+#[Route('/tanks/{tank}/log/charts', requirements: ['tank' => Requirement::UUID])]
+final class LifeController extends AbstractController
+{
+    /** Days of a stretch, by its name; the whole life where it is none of them. */
+    private const SPANS = ['week' => 7, 'month' => 31, 'year' => 365];
+
+    public function __construct(private readonly Estimates $estimates, private readonly Logbook $logbook)
+    {
+    }
+
+    #[Route('', name: 'log_charts', methods: ['GET'])]
+    public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $life = $this->estimates->life($tank, $keeper);
+        [$from, $to] = self::stretch($request, $life->day ?? 0);
+        [$ticket, $share] = null === $life || [] === $life->log->readings ? [null, 0.0] : $this->estimates->ask($tank, $life, $keeper);
+        $estimate = $ticket?->value;
+
+        return $this->render('estimate/charts.html.twig', [
+            'tank' => $tank,
+            'filled' => $life?->filled,
+            'ticket' => $ticket,
+            'share' => $share,
+            'charts' => null === $life
+                ? []
+                : $this->charts($tank, $keeper, $life, $estimate instanceof Estimate ? $estimate : null, $from, $to),
+            'span' => isset(self::SPANS[$request->query->getString('span')]) ? $request->query->getString('span') : 'all',
+            'days' => self::SPANS[$request->query->getString('span')] ?? null,
+            'from' => $from,
+            'to' => $to,
+            'last' => $life->day ?? 0,
+        ], new Response(status: $ticket?->status() ?? Response::HTTP_OK, headers: $ticket?->headers() ?? []));
+    }
+
+    /** One chart as a drawing of its own. */
+    #[Route('/{name}.svg', name: 'log_chart', requirements: ['name' => '[a-z0-9-]{1,60}'], methods: ['GET'])]
+    public function chart(Request $request, Tank $tank, string $name, #[CurrentUser] Keeper $keeper, Standalone $standalone): Response
+    {
+        $life = $this->estimates->life($tank, $keeper) ?? throw $this->createNotFoundException('This tank has not been filled yet.');
+        [$from, $to] = self::stretch($request, $life->day);
+        foreach ($this->charts($tank, $keeper, $life, $this->estimates->known($tank, $life), $from, $to) as $chart) {
+            if ($chart->id() === $name) {
+                return $this->render(
+                    'estimate/chart.svg.twig',
+                    ['chart' => $chart, 'style' => $standalone->style(), 'tank' => $tank],
+                    new Response(headers: Attachment::headers('image/svg+xml', $tank->name()." $name.svg", "$name.svg")),
+                );
+            }
+        }
+        throw $this->createNotFoundException('Nothing like this was read in these days.');
+    }
+
+    /** Readings with what was to be expected, one a line; empty where the band is not known yet. */
+    #[Route('.csv', name: 'log_charts_csv', methods: ['GET'])]
+    public function csv(Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $life = $this->estimates->life($tank, $keeper);
+        $estimate = null === $life ? null : $this->estimates->known($tank, $life);
+        $out = fopen('php://temp', 'w+');
+        \assert(false !== $out);
+        fputcsv($out, ['day', 'date', 'measure', 'of', 'value', 'low', 'middle', 'high', 'now_low', 'now_middle', 'now_high'], escape: '');
+        foreach ($life->log->readings ?? [] as $reading) {
+            $of = Quantity::of($reading->measure)->value ?? '';
+            fputcsv($out, [
+                $reading->day,
+                $life?->filled->modify("+$reading->day days")->format('Y-m-d') ?? '',
+                $reading->measure->value,
+                $reading->of ?? '',
+                $reading->value,
+                ...$estimate->expected[$of][$reading->day] ?? ['', '', ''],
+                ...$estimate->bands[$of][$reading->day] ?? ['', '', ''],
+            ], escape: '');
+        }
+        rewind($out);
+
+        return new Response(
+            (string) stream_get_contents($out),
+            headers: Attachment::headers('text/csv; charset=utf-8', $tank->name().'.readings.csv', 'readings.csv'),
+        );
+    }
+
+    /** @return array{int, int} first and last day that are looked at */
+    private static function stretch(Request $request, int $day): array
+    {
+        $span = self::SPANS[$request->query->getString('span')] ?? null;
+        $to = max(0, min($day, $request->query->getInt('to', $day)));
+
+        return null === $span ? [0, $day] : [max(0, $to - $span), $to];
+    }
+
+    /** @return list<LifeChart> of all that was read, the water first */
+    private function charts(Tank $tank, Keeper $keeper, Life $life, ?Estimate $estimate, int $from, int $to): array
+    {
+        $read = [];
+        foreach ($life->log->readings as $reading) {
+            $read[$reading->measure->value][$reading->of ?? ''] = $reading;
+        }
+        $done = array_map(
+            static fn (Entry $e): array => ['day' => Today::between($life->filled, $e->on), 'words' => $e->words],
+            $this->logbook->doneSince($tank, $life->filled),
+        );
+        $charts = [];
+        foreach (Measure::cases() as $measure) {
+            foreach ($read[$measure->value] ?? [] as $reading) {
+                $charts[] = LifeChart::of(
+                    $measure,
+                    $reading->of,
+                    self::whom($life->plan, $reading),
+                    $life->log,
+                    $estimate,
+                    $keeper->kit(),
+                    $keeper->units(),
+                    $from,
+                    $to,
+                    $done,
+                );
+            }
+        }
+
+        return array_values(array_filter($charts));
+    }
+
+    private static function whom(Plan $plan, Reading $reading): string
+    {
+        $here = array_column([...$plan->clumps, ...$plan->groups], null, 'id')[$reading->of ?? ''] ?? null;
+
+        return null === $reading->of ? '' : $here->kind->common ?? 'no longer in the plan';
+    }
+}

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Estimate;
+
+use Olvek\Tests\BenchTestCase;
+use Olvek\Tests\FilledTank;
+use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\DomCrawler\Crawler;
+
+/** A tank as it is today, its charts, and what is asked of it. */
+final class TodayTest extends BenchTestCase
+{
+    use FilledTank;
+
+    /** @param array<string, mixed> $sent */
+    private function log(array $sent): void
+    {
+        $token = $this->browser->request('GET', "/tanks/$this->tank/log")->filter('.log-ways input[name="_token"]')->first()->attr('value');
+        $this->browser->request(
+            'POST',
+            "/tanks/$this->tank/log",
+            ['_token' => $token, ...$sent],
+            server: ['HTTP_ACCEPT' => 'application/json'],
+        );
+        self::assertResponseIsSuccessful();
+    }
+
+    /** Asks until what takes long is done, as the page does by itself. */
+    private function patiently(string $address): Crawler
+    {
+        for ($n = 0; $n < 40; ++$n) {
+            $page = $this->browser->request('GET', $address);
+            if (202 !== $this->browser->getResponse()->getStatusCode()) {
+                return $page;
+            }
+            self::assertCount(1, $page->filter('meta[http-equiv="refresh"]'));
+        }
+        self::fail("$address was never done");
+    }
+
+    public function testChartsShowWhatWasReadAndSayItAsATable(): void
+    {
+        $this->fill(40);
+        $this->log(['kind' => 'read', 'test' => ['nitrate' => '10', 'ph' => '7.2'], 'day' => $this->day(-30)]);
+        $this->log(['kind' => 'did', 'what' => 'change', 'day' => $this->day(-20)]);
+        $this->log(['kind' => 'read', 'test' => ['nitrate' => '5']]);
+        $page = $this->patiently("/tanks/$this->tank/log/charts");
+        self::assertResponseIsSuccessful();
+        self::assertSame(['Nitrate, mg/L as NO₃', 'pH'], $page->filter('figcaption')->each(static fn ($c): string => trim($c->text())));
+        self::assertCount(2, $page->filter('.chart')->first()->filter('.read-dot'));
+        self::assertCount(1, $page->filter('.chart')->first()->filter('.chart-mark'), 'what was done is marked');
+        self::assertCount(1, $page->filter('.chart')->first()->filter('.ahead-band'));
+        self::assertCount(1, $page->filter('.chart')->first()->filter('.ahead-planned'));
+        $row = str_replace("\u{A0}", ' ', $page->filter('tbody tr')->first()->text());
+        self::assertMatchesRegularExpression('/^10 10 mg\/L as NO₃ [\d.]+ to [\d.]+ [\d.]+ to [\d.]+$/', $row);
+
+        $page = $this->browser->request('GET', "/tanks/$this->tank/log/charts?span=week");
+        self::assertCount(1, $page->filter('figcaption'), 'pH was not read this week');
+        self::assertCount(1, $page->filter('.read-dot'));
+        $this->browser->click($page->selectLink('‹ before')->link());
+        self::assertStringContainsString('Nothing was read in this stretch', $this->text('.log-line'));
+
+        $this->browser->request('GET', "/tanks/$this->tank/log/charts.csv");
+        $lines = explode("\n", trim((string) $this->browser->getResponse()->getContent()));
+        self::assertCount(4, $lines);
+        self::assertMatchesRegularExpression('/^10,'.$this->day(-30).',nitrate,,2\.259\d*(,[\d.]+){6}$/', $lines[1]);
+    }
+
+    /** @param non-empty-string $where */
+    #[TestWith(['/log/charts'])]
+    #[TestWith(['/log/charts.csv'])]
+    public function testChartsOfATankThatIsNotFilledAreEmpty(string $where): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank$where");
+        self::assertResponseIsSuccessful();
+    }
+
+    public function testAChartIsADrawingOfItsOwn(): void
+    {
+        $this->fill(20);
+        $this->log(['kind' => 'read', 'test' => ['nitrate' => '10'], 'day' => $this->day(-5)]);
+        $this->log(['kind' => 'measure', 'test' => ['height@c1' => '12']]);
+        foreach (['nitrate' => 'Nitrate', 'height-c1' => 'Height: Straight tape grass'] as $name => $words) {
+            $this->browser->request('GET', "/tanks/$this->tank/log/charts/$name.svg");
+            self::assertResponseIsSuccessful();
+            $svg = simplexml_load_string((string) $this->browser->getResponse()->getContent());
+            self::assertInstanceOf(\SimpleXMLElement::class, $svg);
+            self::assertStringContainsString($words, (string) $svg->title);
+            self::assertStringContainsString('.read-dot', (string) $svg->style);
+            self::assertStringNotContainsString('var(', (string) $svg->style);
+        }
+        $this->browser->request('GET', "/tanks/$this->tank/log/charts/kh.svg");
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testATankThatIsNotFilledIsNotEstimated(): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank/today");
+        self::assertResponseIsSuccessful();
+        self::assertStringContainsString('Not filled yet', $this->text('.log-line'));
+        $this->browser->request('GET', "/tanks/$this->tank/today/ask?topic=away");
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    public function testItSaysWhatItHoldsHowSureAndWhatToReadNext(): void
+    {
+        $this->fill(40);
+        $this->log(['kind' => 'read', 'test' => ['nitrate' => '10', 'kh' => '6', 'ph-dawn' => '6.8', 'ph-dusk' => '7.9'], 'day' => $this->day(-2)]);
+        $page = $this->patiently("/tanks/$this->tank/today");
+        self::assertStringContainsString('Day 40', $this->text('.log-line'));
+        self::assertStringContainsString('from 4 readings', $this->text('.log-line'));
+        self::assertStringContainsString('of 48 tanks', $this->text('.verdict-line'));
+        self::assertCount(21, $page->filter('.estimated'));
+        self::assertCount(4, $page->filter('.estimated .read-dot'));
+        self::assertStringContainsString('read as breath', $page->text());
+        self::assertGreaterThan(0, $page->filter('ol.as-is-list li')->count());
+        self::assertGreaterThan(5, $page->filter('.ask-topic form')->count());
+        // What was worked out is known, until another line is written.
+        $this->browser->request('GET', "/tanks/$this->tank/today");
+        self::assertResponseStatusCodeSame(200);
+    }
+
+    public function testWhatWasPlannedIsLoggedOrTakenOutAsTheKeeperSays(): void
+    {
+        $this->fill(40);
+        $this->send(['events.add.change' => '20', 'events.add.leaves' => '25']);
+        $page = $this->patiently("/tanks/$this->tank/today");
+        $forms = $page->filter('form[action*="/happened/"]');
+        self::assertCount(2, $forms);
+        $this->browser->submit($forms->eq(0)->selectButton('It did: water change, day 20')->form());
+        self::assertResponseRedirects();
+        $entries = $this->entries();
+        self::assertSame('change', $entries[0]->what);
+        self::assertSame($this->day(-20), $entries[0]->on->format('Y-m-d'));
+        $page = $this->patiently("/tanks/$this->tank/today");
+        $this->browser->submit($page->filter('form[action*="/happened/"]')->selectButton('It did not: dead leaves laid in, day 25')->form());
+        self::assertResponseRedirects();
+        self::assertNotContains(25, array_map(static fn ($e): int => $e->day, $this->plan()->events), 'it is out of the plan');
+        $page = $this->patiently("/tanks/$this->tank/today");
+        self::assertCount(0, $page->filter('form[action*="/happened/"]'));
+        $this->browser->request('POST', "/tanks/$this->tank/today/happened/e1", ['_token' => 'stale', 'did' => 'yes']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertCount(1, $this->entries());
+    }
+
+    public function testAQuestionIsComparedAndPlanned(): void
+    {
+        $this->fill(40);
+        $this->log(['kind' => 'did', 'what' => 'stock', 'of' => 'a1', 'amount' => '10', 'day' => $this->day(-10)]);
+        $this->patiently("/tanks/$this->tank/today");
+        $page = $this->patiently("/tanks/$this->tank/today/ask?topic=more&of=a1&amount=4");
+        self::assertResponseIsSuccessful();
+        self::assertStringContainsString('4 more of Ramshorn snail', $this->text('h1'));
+        self::assertStringContainsString('of 48 tanks', $this->text('.verdict-line'));
+        self::assertCount(10, $page->filter('.compared tbody tr'));
+        $this->browser->submit($page->selectButton('Plan it for tomorrow: 4 more of Ramshorn snail')->form());
+        self::assertResponseRedirects();
+        $this->browser->request('GET', "/tanks/$this->tank/plan.json");
+        self::assertStringContainsString('"stock"', (string) $this->browser->getResponse()->getContent());
+        $page = $this->patiently("/tanks/$this->tank/today/ask?topic=away&amount=10");
+        self::assertStringContainsString('Do not feed', $page->filter('.sitter')->text());
+    }
+
+    #[TestWith(['topic=more&of=a1&amount=many', 422, 'is not a number'])]
+    #[TestWith(['topic=more&of=a1&amount=2.5', 422, 'A whole number from 1 to 5000'])]
+    #[TestWith(['topic=more&of=a1&amount=5001', 422, 'A whole number from 1 to 5000'])]
+    #[TestWith(['topic=light&amount=24.1', 422, 'An amount from 0 h to 24 h'])]
+    #[TestWith(['topic=kind&of=unicorn', 404, ''])]
+    #[TestWith(['topic=weather', 404, ''])]
+    public function testWhatCannotBeAskedIsToldBesideIt(string $query, int $status, string $why): void
+    {
+        $this->fill(5);
+        $this->log(['kind' => 'did', 'what' => 'stock', 'of' => 'a1', 'amount' => '10', 'day' => $this->day(-1)]);
+        $this->patiently("/tanks/$this->tank/today");
+        $this->browser->request('GET', "/tanks/$this->tank/today/ask?$query");
+        self::assertResponseStatusCodeSame($status);
+        if ('' !== $why) {
+            self::assertStringContainsString($why, str_replace("\u{A0}", ' ', $this->text('#amount-error')));
+        }
+    }
+}
