@@ -159,6 +159,16 @@ document.addEventListener('submit', async (event) => {
     book.querySelector('.log-ways').scrollIntoView({ block: 'start', behavior: matchMedia('(prefers-reduced-motion: reduce)').matches ? 'auto' : 'smooth' });
 });
 
+// Where nobody knows how much is usual, the large button asks.
+document.addEventListener('click', (event) => {
+    const button = event.target.closest('.log-do[data-opens]');
+    if (button) {
+        event.preventDefault();
+        button.form.querySelector('details').open = true;
+        button.form.elements.amount.focus();
+    }
+});
+
 // A saved line is undone where it stands; without a connection it stays, and that is said.
 document.addEventListener('submit', async (event) => {
     const form = event.target.closest('[data-log-lines] form');

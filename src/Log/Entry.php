@@ -36,6 +36,7 @@ class Entry
      * @param Uuid|null   $id      of a line that is brought back; a new one's is made
      * @param string|null $written of a line that is brought back
      * @param string      $note    what the keeper adds
+     * @param string      $cause   of what animals died (Cause), '' where it is told of nobody's death
      */
     public function __construct(
         #[ORM\ManyToOne]
@@ -59,6 +60,8 @@ class Entry
         ?string $written = null,
         #[ORM\Column(type: 'text', options: ['default' => ''])]
         public readonly string $note = '',
+        #[ORM\Column(type: 'string', length: 24, options: ['default' => ''])]
+        public readonly string $cause = '',
     ) {
         $this->id = $id ?? Uuid::v7();
         $this->written = $written ?? \sprintf('%.6F', microtime(true));

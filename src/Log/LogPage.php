@@ -7,6 +7,7 @@ namespace Olvek\Log;
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
+use Olvek\Core\Log\Cause;
 use Olvek\Core\Log\LogAction;
 use Olvek\Core\Log\Sign;
 use Olvek\Core\Log\ToRead;
@@ -70,6 +71,7 @@ final readonly class LogPage
             'zone' => $keeper->zone()->getName(),
             'toRead' => self::toRead($plan, $keeper),
             'sections' => $sections,
+            'causes' => Cause::cases(),
             'signs' => $signs,
             'rows' => self::rows($this->logbook->newest($tank, self::LINES, $from)),
             'older' => $from + self::LINES < $count ? $from + self::LINES : null,

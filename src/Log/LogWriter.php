@@ -9,6 +9,7 @@ use Olvek\Account\Keeper;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
 use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\Cause;
 use Olvek\Core\Log\LogAction;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Sign;
@@ -140,8 +141,15 @@ final readonly class LogWriter
                 )];
             }
         }
-        $words = $this->words($action, $amount, $plan, $tank->keeper);
-        $this->add($tank, $day, EntryKind::Done, $action->kind->value, $amount, $action->of, $words, $id, $sent);
+        if (null === $amount && null !== $action->number) {
+            return [$field => 'Say how much first.'];
+        }
+        $cause = EventKind::Lost === $action->kind ? Cause::tryFrom($sent->getString('cause', Cause::Unknown->value)) : null;
+        if (EventKind::Lost === $action->kind && null === $cause) {
+            return [$field => 'Choose of what they died from the list.'];
+        }
+        $words = $this->words($action, $amount, $plan, $tank->keeper).(null === $cause || Cause::Unknown === $cause ? '' : ", {$cause->words()}");
+        $this->add($tank, $day, EntryKind::Done, $action->kind->value, $amount, $action->of, $words, $id, $sent, $cause);
 
         return [];
     }
@@ -247,11 +255,23 @@ final readonly class LogWriter
         string $words,
         ?Uuid $id,
         InputBag $sent,
+        ?Cause $cause = null,
     ): void {
         $on = $this->today->orEarlier($tank->keeper, $day) ?? throw new \LogicException('a refused day has been told before');
         $note = EntryKind::Done === $kind ? '' : self::noted($sent);
         $this->logbook->add(
-            new Entry($tank, $on, $kind, $what, $amount, $of, mb_substr($words, 0, Entry::LONGEST_WORDS), id: $id, note: $note),
+            new Entry(
+                $tank,
+                $on,
+                $kind,
+                $what,
+                $amount,
+                $of,
+                mb_substr($words, 0, Entry::LONGEST_WORDS),
+                id: $id,
+                note: $note,
+                cause: $cause->value ?? '',
+            ),
         );
     }
 }

@@ -10,6 +10,7 @@ use Olvek\Core\Change\Editor;
 use Olvek\Core\Change\Giving;
 use Olvek\Core\Change\Rescape;
 use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\Plan;
 use Olvek\Editing\StaleEdit;
 use Olvek\Editing\TankEditor;
 use Olvek\Site\Saver;
@@ -27,7 +28,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class ThingsController extends AbstractController
 {
     private const EXPIRED = 'This page has expired. Nothing is lost: send it again.';
-    private const MOST_DAYS = 365;
+    private const MOST_DAYS = Plan::LAST_DAY;
 
     public function __construct(
         private readonly TankRepository $tanks,
@@ -35,6 +36,7 @@ final class ThingsController extends AbstractController
         private readonly Editor $editor,
         private readonly Saver $saver,
         private readonly EntityManagerInterface $entities,
+        private readonly Moving $moving,
     ) {
     }
 
@@ -54,8 +56,10 @@ final class ThingsController extends AbstractController
         $plan = $this->road->plan($this->tanks->head($tank));
         $to = $this->tanks->active($keeper)[$request->request->getString('to')] ?? null;
         [$pieces, $fault] = self::amounts($request, 'pieces', array_column($plan->clumps, 'pieces', 'id'));
-        [$heads, $other] = self::amounts($request, 'heads', array_column($plan->groups, 'count', 'id'));
-        [$out, $first] = [self::day($request, 'out'), self::day($request, 'in')];
+        $there = $this->moving->heads($tank, $plan, $keeper);
+        [$heads, $other] = self::amounts($request, 'heads', $there);
+        $today = $request->request->getBoolean('done') ? $this->moving->days($tank, $to, $keeper) : null;
+        [$out, $first] = $today ?? [self::day($request, 'out'), self::day($request, 'in')];
         $giving = new Giving(
             $plan,
             $pieces,
@@ -66,6 +70,7 @@ final class ThingsController extends AbstractController
         );
         $fault ??= $other ?? match (true) {
             null === $to || $to === $tank => 'Choose the tank that it goes into.',
+            $request->request->getBoolean('done') && null === $today => 'One of the two is not filled yet, so its days are not counted: give the days instead.',
             null === $out || null === $first => 'Give each day as a number from 0 to '.self::MOST_DAYS.'.',
             $giving->isEmpty() => 'Nothing is chosen yet: say how many of what goes over.',
             default => null,
@@ -78,10 +83,13 @@ final class ThingsController extends AbstractController
             $taker = $this->road->plan($this->tanks->head($to));
             $this->editor->make($taker, $giving->taken($first), $keeper->units());
             $this->editor->make($plan, $giving->given($out), $keeper->units());
-            $this->entities->wrapInTransaction(function () use ($to, $tank, $giving, $first, $out, $keeper): void {
+            $this->entities->wrapInTransaction(function () use ($to, $tank, $giving, $first, $out, $keeper, $today, $taker): void {
                 $this->road->change($to, $to->head(), $giving->taken($first), $keeper->units());
                 if ([] !== $giving->given($out)) {
                     $this->road->change($tank, $tank->head(), $giving->given($out), $keeper->units());
+                }
+                if (null !== $today) {
+                    $this->moving->log($tank, $to, $giving, $taker, $keeper);
                 }
             });
         } catch (InvalidPlan $refused) {
@@ -174,6 +182,7 @@ final class ThingsController extends AbstractController
                 'tank' => $tank,
                 'plan' => $this->road->plan($this->tanks->head($tank)),
                 'units' => $keeper->units(),
+                'heads' => $this->moving->heads($tank, $this->road->plan($this->tanks->head($tank)), $keeper),
                 'others' => array_filter($this->tanks->active($keeper), static fn (Tank $t): bool => $t !== $tank),
                 'sent' => $request?->request->all() ?? [],
                 'fault' => $fault,

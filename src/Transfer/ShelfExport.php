@@ -26,7 +26,7 @@ final readonly class ShelfExport
     public const FORMAT = 'olvek.shelf';
     public const VERSION = 1;
     public const REVISIONS = ['number', 'parent', 'at', 'label', 'words'];
-    public const LOG = ['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'id', 'written', 'note'];
+    public const LOG = ['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'id', 'written', 'note', 'cause'];
     public const TASKS = ['task', 'due', 'moved_to', 'settled', 'entry'];
     public const STEPS = ['step', 'done', 'day', 'note'];
     public const DEVICES = ['kind', 'device'];
@@ -148,6 +148,7 @@ final readonly class ShelfExport
                 $e->id->toRfc4122(),
                 $e->written,
                 $e->note,
+                $e->cause,
             ];
             $this->entities->detach($e);
         }

@@ -246,6 +246,7 @@ final readonly class ShelfImport
                         null === $mine ? Uuid::fromString($id) : self::own($tank, $id),
                         $told['written'],
                         $told['note'],
+                        $told['cause'],
                     ),
                 );
                 ++$added;

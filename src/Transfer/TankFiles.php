@@ -6,6 +6,7 @@ namespace Olvek\Transfer;
 
 use Olvek\Account\Today;
 use Olvek\Build\StepMark;
+use Olvek\Core\Log\Cause;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Unit\UnitSystem;
@@ -32,7 +33,7 @@ final readonly class TankFiles
     public array $revisions;
     /**
      * @var array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null, words: string,
-     * madeUp: bool, written: string, note: string}> by id
+     * madeUp: bool, written: string, note: string, cause: string}> by id
      */
     public array $lines;
     /** @var list<array{task: string, due: string, moved: \DateTimeImmutable|null, settled: bool, entry: string|null}> */
@@ -108,7 +109,7 @@ final readonly class TankFiles
 
     /**
      * @return array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null,
-     * words: string, madeUp: bool, written: string, note: string}>
+     * words: string, madeUp: bool, written: string, note: string, cause: string}>
      */
     private function readLines(): array
     {
@@ -142,6 +143,7 @@ final readonly class TankFiles
                 'madeUp' => 'yes' === $row['made_up'],
                 'written' => $row['written'],
                 'note' => $row['note'],
+                'cause' => Cause::tryFrom($row['cause'])->value ?? '',
             ];
         }
 

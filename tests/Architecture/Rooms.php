@@ -97,6 +97,6 @@ final class Rooms
         'Weeks' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Device', 'Editing', 'Build', 'Log'],
         'Almanac' => ['Site', 'Account', 'Tank', 'Task', 'Build', 'Log', 'Weeks'],
         'Transfer' => ['Site', 'Account', 'Tank', 'Work', 'Device', 'Bench', 'Task', 'Build', 'Log', 'Almanac'],
-        'Shelf' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Judging', 'Log', 'Almanac'],
+        'Shelf' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Judging', 'Build', 'Log', 'Almanac'],
     ];
 }

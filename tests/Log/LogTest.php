@@ -233,6 +233,24 @@ final class LogTest extends BenchTestCase
         self::assertCount(1, $page->selectLink('Newer'));
     }
 
+    public function testDeathsHaveACauseAndMoneyAnAmount(): void
+    {
+        $this->fill(30);
+        $this->log(['kind' => 'did', 'what' => 'lost', 'of' => 'a1', 'amount' => '2', 'cause' => 'jumped']);
+        $this->log(['kind' => 'did', 'what' => 'lost', 'of' => 'a1', 'amount' => '1']);
+        self::assertSame(['2 × Ramshorn snail died, jumped out', '1 × Ramshorn snail died'], $this->words());
+        self::assertSame(['jumped', 'unknown'], array_map(static fn (Entry $e): string => $e->cause, $this->entries()));
+        $this->log(['kind' => 'did', 'what' => 'lost', 'of' => 'a1', 'amount' => '1', 'cause' => 'magic']);
+        self::assertStringContainsString('from the list', $this->errors()['amount-lost-a1']);
+        $this->log(['kind' => 'did', 'what' => 'task', 'of' => 'spent']);
+        self::assertSame(['amount-task-spent' => 'Say how much first.'], $this->errors());
+        $this->log(['kind' => 'did', 'what' => 'task', 'of' => 'spent', 'amount' => '12.50']);
+        self::assertSame('Money spent, 12.5', $this->words()[2]);
+        $this->log(['kind' => 'did', 'what' => 'plant', 'of' => 'c1', 'amount' => '3']);
+        $this->log(['kind' => 'did', 'what' => 'remove', 'of' => 'c2']);
+        self::assertSame(['3 more of Straight tape grass planted', 'Asian marshweed taken out'], \array_slice($this->words(), 3));
+    }
+
     public function testPlantsAndAnimalsAreMeasured(): void
     {
         $this->fill(30);

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Shelf;
 
+use Olvek\Build\BuildRecords;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Plan\Grown;
 use Olvek\Core\Plan\Inoculum;
 use Olvek\Core\Plan\PlannedEvent;
+use Olvek\Core\Steps\Steps;
 use Olvek\Core\Supply\Source;
 use Olvek\Editing\TankEditor;
+use Olvek\Log\Entry;
+use Olvek\Log\Logbook;
 use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -126,12 +130,44 @@ final class PlaceTest extends BenchTestCase
         self::assertSelectorTextContains('.revisions', 'from Waiting hall');
     }
 
+    public function testWhatMovesTodayStandsInBothLogbooks(): void
+    {
+        $plan = $this->plan();
+        [$clump, $group] = [$plan->clumps[0], $plan->groups[0]];
+        $other = $this->newTank($this->keeper);
+        $sent = ['to' => $other, 'done' => '1', 'pieces' => [$clump->id => '1'], 'heads' => [$group->id => '2']];
+        $this->give($sent);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorTextContains('[role="alert"]', 'not filled yet');
+        $book = $this->service(BuildRecords::class);
+        $on = static fn (string $days): string => (new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->modify($days)->format('Y-m-d');
+        $book->mark($this->stored(), Steps::FILL, true, $on('-50 days'), '');
+        $book->mark($this->stored($other), Steps::FILL, true, $on('-9 days'), '');
+        $this->give($sent);
+        self::assertResponseRedirects("/tanks/$other");
+        $lines = fn (string $tank): array => array_map(
+            static fn (Entry $e): string => "$e->what ".(string) $e->amount.' '.$e->words,
+            array_reverse($this->service(Logbook::class)->newest($this->stored($tank), 9)),
+        );
+        $name = $group->kind->common;
+        self::assertContains("take-out 2 2 × $name moved to Waiting hall", $lines($this->tank));
+        self::assertContains("stock 2 2 × $name came from Waiting hall", $lines($other));
+        self::assertStringContainsString('moved to Waiting hall', implode(' ', $lines($this->tank)));
+        $taker = $this->service(TankEditor::class)->plan($this->service(TankRepository::class)->head($this->stored($other)));
+        $came = $taker->groups[\count($taker->groups) - 1];
+        self::assertSame([2, 9], [$came->count, $came->day]);
+        // Both sides count them: as many less here as more there.
+        $this->browser->request('GET', '/stock');
+        self::assertResponseIsSuccessful();
+        self::assertSelectorTextContains('table.stock', $name);
+    }
+
     /** @param array<string, mixed> $sent */
     #[TestWith([['to' => ''], 'Choose the tank'])]
     #[TestWith([['pieces' => ['c1' => '5000']], 'Of this there are'])]
     #[TestWith([['pieces' => ['c1' => 'some']], 'Of this there are'])]
-    #[TestWith([['out' => '366'], 'number from 0 to 365'])]
-    #[TestWith([['in' => '-1'], 'number from 0 to 365'])]
+    #[TestWith([['out' => '1096'], 'number from 0 to 1095'])]
+    #[TestWith([['in' => '-1'], 'number from 0 to 1095'])]
     #[TestWith([[], 'Nothing is chosen'])]
     #[TestWith([['to' => '00000000-0000-7000-8000-000000000000'], 'Choose the tank'])]
     public function testWhatCannotGoOver(array $sent, string $why): void

@@ -58,7 +58,7 @@ final readonly class Giving
                     'kind' => $clump->kind->id,
                     ...SectionReader::write($clump),
                     'pieces' => $pieces,
-                    'day' => min($day, 365),
+                    'day' => $day,
                     'grown' => Grown::Water->value,
                     'source' => Source::OwnTank->value,
                 ],
@@ -133,7 +133,7 @@ final readonly class Giving
     }
 
     /** @return list<array{Clump, int}> */
-    private function clumps(): array
+    public function clumps(): array
     {
         $found = [];
         foreach ($this->giver->clumps as $clump) {
@@ -147,7 +147,7 @@ final readonly class Giving
     }
 
     /** @return list<array{Group, int}> */
-    private function groups(): array
+    public function groups(): array
     {
         $found = [];
         foreach ($this->giver->groups as $group) {

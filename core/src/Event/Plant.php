@@ -8,7 +8,7 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** More of a clump is planted. */
-#[Happens('more of a plant', About::Plant)]
+#[Happens('more of a plant', About::Plant, done: '%s more of %s planted')]
 final readonly class Plant extends Dated
 {
     public function __construct(

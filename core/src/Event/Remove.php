@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Event;
 
 /** A clump is taken out, roots and all. */
-#[Happens('plant removed', About::Plant)]
+#[Happens('plant removed', About::Plant, done: '%2$s taken out')]
 final readonly class Remove extends Dated
 {
     public function __construct(int $day, public string $clump)

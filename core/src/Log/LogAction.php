@@ -20,6 +20,7 @@ final readonly class LogAction
     private const TOPPED_UP = 0.03;
     /** Tasks that change nothing that the run follows, by what the logbook keeps them as. */
     public const TOPPED = 'topped-up';
+    public const SPENT = 'spent';
     private const TASKS = [
         'glass-cleaned' => 'Glass wiped',
         'root-tabs' => 'Root tabs pressed in',
@@ -69,6 +70,12 @@ final readonly class LogAction
                 $clump->id,
             );
         }
+        foreach ($plan->clumps as $clump) {
+            $actions[] = self::event(EventKind::Plant, 'Added: '.$clump->kind->common, 'plants', null, $clump->id);
+        }
+        foreach ($plan->clumps as $clump) {
+            $actions[] = self::event(EventKind::Remove, 'Taken out or given away: '.$clump->kind->common, 'plants', null, $clump->id);
+        }
         $actions[] = self::event(EventKind::Leaves, 'Dead leaves laid in', 'plants');
         $actions[] = self::event(EventKind::Feed, 'Food a day from now on', 'animals', $plan->feed->grams);
         foreach ($plan->groups as $group) {
@@ -78,6 +85,7 @@ final readonly class LogAction
             $actions[] = self::event(EventKind::Lost, "Died: $name", 'animals', of: $group->id);
         }
         $actions[] = self::event(EventKind::Light, 'Lamp from now on', 'tank', $plan->lamp->hours);
+        $actions[] = new self(EventKind::Task, 'Money spent', 'tank', null, self::money(), self::SPENT);
         foreach (self::TASKS as $task => $words) {
             $actions[] = new self(EventKind::Task, $words, 'tank', of: $task);
         }
@@ -112,6 +120,20 @@ final readonly class LogAction
 
     /** Least and most that is topped up at once, L. J: beyond them a digit was slipped. */
     private const LITRES = [0.01, 5000.0];
+
+    /** Least and most that is spent at once, in whatever money. J. */
+    private const MONEY = [0.01, 100000.0];
+
+    private static function money(): Number
+    {
+        return new Number('money', Dimension::Count, self::MONEY[0], self::MONEY[1], decimals: 2);
+    }
+
+    /** Whether it can be logged in one press: there is an amount, or nothing to count. */
+    public function isUsual(): bool
+    {
+        return null !== $this->amount || null === $this->number;
+    }
 
     private static function litres(): Number
     {

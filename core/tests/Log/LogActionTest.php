@@ -32,7 +32,8 @@ final class LogActionTest extends TestCase
             $ids[] = $action->id();
             self::assertSame($action->id(), LogAction::find($plan, $action->kind, $action->of)?->id());
             self::assertNotNull($action->kind->happens()->done, 'the logbook has words for it');
-            self::assertSame(null !== $action->number, null !== $action->amount);
+            // What was spent has no usual amount: it is asked for.
+            self::assertSame(LogAction::SPENT !== $action->of, $action->isUsual());
             if (null !== $action->number && null !== $action->amount) {
                 self::assertTrue($action->number->allows($action->amount), $action->id());
             }

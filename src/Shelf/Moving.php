@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Shelf;
+
+use Olvek\Account\Keeper;
+use Olvek\Account\Today;
+use Olvek\Build\BuildRecords;
+use Olvek\Core\Change\Giving;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\Stock;
+use Olvek\Core\Plan\Plan;
+use Olvek\Editing\TankEditor;
+use Olvek\Log\Logbook;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
+
+/** What went from one tank into another today, in the logbooks of both. */
+final readonly class Moving
+{
+    public function __construct(
+        private BuildRecords $book,
+        private Logbook $logbook,
+        private Today $today,
+        private TankRepository $tanks,
+        private TankEditor $road,
+    ) {
+    }
+
+    /** @return array{int, int}|null today in either tank, by days after its filling; null where one is not filled */
+    public function days(Tank $from, ?Tank $to, Keeper $keeper): ?array
+    {
+        $days = [];
+        foreach ([$from, $to] as $tank) {
+            $filled = null === $tank ? null : $this->book->filledOn($tank);
+            if (null === $filled) {
+                return null;
+            }
+            $days[] = max(0, min(Plan::LAST_DAY, Today::between($filled, $this->today->of($keeper))));
+        }
+
+        return [$days[0], $days[1]];
+    }
+
+    /** @return array<string, int> how many animals there are of each group, by its id: as planned, or as many as there are by the logbook */
+    public function heads(Tank $tank, Plan $plan, Keeper $keeper): array
+    {
+        $filled = $this->book->filledOn($tank);
+        $day = null === $filled ? 0 : max(0, min(Plan::LAST_DAY, Today::between($filled, $this->today->of($keeper))));
+        $stock = null === $filled ? null : new Stock($plan, $this->logbook->since($tank, $filled, $day), $day);
+        $heads = [];
+        foreach ($plan->groups as $group) {
+            $heads[$group->id] = max($group->count, $stock?->heads($group) ?? 0);
+        }
+
+        return $heads;
+    }
+
+    /**
+     * Writes it down on both sides; both plans have it already.
+     *
+     * @param Plan $before of the tank that takes, as it was
+     */
+    public function log(Tank $from, Tank $to, Giving $giving, Plan $before, Keeper $keeper): void
+    {
+        $on = $this->today->of($keeper);
+        $after = $this->road->plan($this->tanks->head($to));
+        $newGroups = \array_slice($after->groups, \count($before->groups));
+        $newClumps = \array_slice($after->clumps, \count($before->clumps));
+        foreach ($giving->groups() as $n => [$group, $count]) {
+            $words = "$count × {$group->kind->common}";
+            $this->logbook->write($from, $on, EventKind::TakeOut, (float) $count, $group->id, "$words moved to {$to->name()}");
+            $this->logbook->write($to, $on, EventKind::Stock, (float) $count, $newGroups[$n]->id ?? null, "$words came from {$from->name()}");
+        }
+        foreach ($giving->clumps() as $n => [$clump, $pieces]) {
+            $words = "$pieces × {$clump->kind->common}";
+            $all = $pieces >= $clump->pieces;
+            $this->logbook->write(
+                $from,
+                $on,
+                $all ? EventKind::Remove : EventKind::Trim,
+                $all ? 0.0 : round($pieces / $clump->pieces, 3),
+                $clump->id,
+                "$words moved to {$to->name()}",
+            );
+            // The plan plants them today by itself: the line tells whence, and counts nothing.
+            $this->logbook->write($to, $on, EventKind::Task, 0.0, 'moved-'.($newClumps[$n]->id ?? ''), "$words came from {$from->name()}");
+        }
+    }
+}
