@@ -6,6 +6,7 @@ return [
     'bench' => ['path' => './assets/scripts/bench.js', 'entrypoint' => true],
     'plans' => ['path' => './assets/scripts/plans.js', 'entrypoint' => true],
     'log' => ['path' => './assets/scripts/log.js', 'entrypoint' => true],
+    'album' => ['path' => './assets/scripts/album.js', 'entrypoint' => true],
     'photos' => ['path' => './assets/scripts/photos.js', 'entrypoint' => true],
     'weeks' => ['path' => './assets/scripts/weeks.js', 'entrypoint' => true],
 ];

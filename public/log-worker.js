@@ -3,7 +3,7 @@
  * no other page, and sends nothing: entries wait in the page (assets/scripts/outbox.js).
  */
 const CACHE = 'olvek-log';
-const LOG = /^\/tanks\/[0-9a-f-]{36}\/log$/;
+const LOG = /^\/tanks\/[0-9a-f-]{36}\/(log|photos)$/;
 
 self.addEventListener('install', () => self.skipWaiting());
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));

@@ -142,9 +142,13 @@ final readonly class BuildRecords
     /** Why a typed day ("" for today) can be none on which something was seen or done in this tank; null where it can. */
     public function dayFault(Tank $tank, string $typed): ?string
     {
-        $today = $this->today->of($tank->keeper);
+        return self::faultOf($typed, $this->today->of($tank->keeper), $this->filledOn($tank));
+    }
+
+    /** The same, where both days are known: of many lines none is asked for again. */
+    public static function faultOf(string $typed, \DateTimeImmutable $today, ?\DateTimeImmutable $filled): ?string
+    {
         $on = '' === $typed ? $today : Today::read($typed);
-        $filled = $this->filledOn($tank);
 
         return match (true) {
             null === $on => Today::REFUSED,

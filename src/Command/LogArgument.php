@@ -37,7 +37,9 @@ final class LogArgument
         if (null === $log) {
             return null;
         }
-        $last = max([0, ...array_map(static fn ($r): int => $r->day, $log->readings), ...array_map(static fn ($e): int => $e->day, $log->events)]);
+        $last = max(
+            [0, ...array_map(static fn ($r): int => $r->day, $log->readings), ...array_map(static fn ($e): int => $e->day, $log->events)],
+        );
         $day = FormatOption::number($input, 'day', 0, Plan::LAST_DAY);
 
         return [$log, null === $day ? $last : (int) $day];

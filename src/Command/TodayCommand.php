@@ -91,7 +91,10 @@ final class TodayCommand extends Command
             $lines[] = \sprintf(
                 '%s: %s times what is usual (%s to %s)%s',
                 Words::capital($habit->words),
-                ...[...array_map(static fn (float $f): string => Decimal::significant($f, 2), [$habit->learned[1], $habit->learned[0], $habit->learned[2]]),
+                ...[...array_map(
+                    static fn (float $f): string => Decimal::significant($f, 2),
+                    [$habit->learned[1], $habit->learned[0], $habit->learned[2]],
+                ),
                     $habit->isTold() ? '' : '; the readings tell next to nothing of it'],
             );
         }
@@ -115,7 +118,9 @@ final class TodayCommand extends Command
             );
         }
         $untold = array_map(static fn (Quantity $q): string => $q->label(), $estimate->untold());
-        $lines[] = [] === $untold ? 'The readings tell something of everything.' : 'The readings tell next to nothing of: '.implode(', ', $untold).'.';
+        $lines[] = [] === $untold
+            ? 'The readings tell something of everything.'
+            : 'The readings tell next to nothing of: '.implode(', ', $untold).'.';
         foreach (\array_slice($estimate->tests, 0, 3) as $n => $test) {
             $lines[] = \sprintf(
                 '%s %s on day %d takes %d %% of what is unknown%s.',

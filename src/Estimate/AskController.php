@@ -78,7 +78,10 @@ final class AskController extends AbstractController
             'proposal' => $proposal,
             'edits' => $edits,
             'comparison' => $comparison instanceof Comparison ? $comparison : null,
-            'rows' => $comparison instanceof Comparison ? array_map(static fn (Line $l): array => self::row($l, $keeper), $comparison->lines) : [],
+            'rows' => $comparison instanceof Comparison ? array_map(
+                static fn (Line $l): array => self::row($l, $keeper),
+                $comparison->lines,
+            ) : [],
             'card' => Topic::Away === $topic
                 ? SitterCard::of($now, $estimate, (int) $proposal->amount, $estimate->litresPerWeek(), $keeper->units())
                 : null,

@@ -225,7 +225,14 @@ final readonly class Estimates
     {
         $head = $this->tanks->head($tank);
 
-        return new Life($filled, $day, $head, $this->road->plan($head), $this->logbook->since($tank, $filled, $day), $this->logbook->mark($tank));
+        return new Life(
+            $filled,
+            $day,
+            $head,
+            $this->road->plan($head),
+            $this->logbook->since($tank, $filled, $day),
+            $this->logbook->mark($tank),
+        );
     }
 
     private function estimator(Life $life): Estimator

@@ -18,7 +18,10 @@ final readonly class Gauge
     public const WIDTH = 300.0;
     /** Air around the outermost value, as share of the range. J. */
     private const AIR = 0.08;
-    /** Times what a test just shows, and g of film per m² that show, that a bar goes to at the least: so that nothing does not look like much. J. */
+    /**
+     * Times what a test just shows, and g of film per m² that show, that a bar goes to at the least: so that nothing does not look like
+     * much. J.
+     */
     private const LEAST = 2.5;
 
     /** @param array{x: float, words: string}|null $read the last reading, on its place */

@@ -16,7 +16,8 @@ use Olvek\Core\Water\Measure;
 use Olvek\Drawing\Pen;
 
 /**
- * One measure over a stretch of a tank's life: what was read, on the band in which it was to be expected, and on what the readings have made
+ * One measure over a stretch of a tank's life: what was read, on the band in which it was to be expected, and on what the readings have
+ * made
  * of it. In the keeper's own unit.
  */
 final readonly class LifeChart

@@ -38,7 +38,14 @@ final class TodayController extends AbstractController
     private const EXPIRED = 'This page has expired, so nothing was saved. Answer again.';
     /** What the page shows, in groups. */
     private const GROUPS = [
-        'Waste and food' => [Quantity::Ammonia, Quantity::Nitrite, Quantity::Nitrate, Quantity::Phosphate, Quantity::Potassium, Quantity::Iron],
+        'Waste and food' => [
+            Quantity::Ammonia,
+            Quantity::Nitrite,
+            Quantity::Nitrate,
+            Quantity::Phosphate,
+            Quantity::Potassium,
+            Quantity::Iron,
+        ],
         'Air, minerals, warmth' => [
             Quantity::Oxygen,
             Quantity::CarbonDioxide,
@@ -49,7 +56,15 @@ final class TodayController extends AbstractController
             Quantity::Conductivity,
             Quantity::Temperature,
         ],
-        'Life' => [Quantity::Plants, Quantity::Cover, Quantity::Animals, Quantity::Bacteria, Quantity::Mulm, Quantity::Soil, Quantity::Film],
+        'Life' => [
+            Quantity::Plants,
+            Quantity::Cover,
+            Quantity::Animals,
+            Quantity::Bacteria,
+            Quantity::Mulm,
+            Quantity::Soil,
+            Quantity::Film,
+        ],
     ];
 
     public function __construct(

@@ -83,7 +83,8 @@ final readonly class LogPage
     }
 
     /**
-     * @return array<string, array<int|string, mixed>> by section: of the water a list, of plants and animals a list for each of them by its name;
+     * @return array<string, array<int|string, mixed>> by section: of the water a list, of plants and animals a list for each of them by
+     *     its name;
      *     of each its id, label, unit and steps
      */
     private static function toRead(Plan $plan, Keeper $keeper): array

@@ -148,7 +148,8 @@ final readonly class LogWriter
         if (EventKind::Lost === $action->kind && null === $cause) {
             return [$field => 'Choose of what they died from the list.'];
         }
-        $words = $this->words($action, $amount, $plan, $tank->keeper).(null === $cause || Cause::Unknown === $cause ? '' : ", {$cause->words()}");
+        $of = null === $cause || Cause::Unknown === $cause ? '' : ", {$cause->words()}";
+        $words = $this->words($action, $amount, $plan, $tank->keeper).$of;
         $this->add($tank, $day, EntryKind::Done, $action->kind->value, $amount, $action->of, $words, $id, $sent, $cause);
 
         return [];

@@ -28,6 +28,8 @@ final readonly class Logbook
 {
     /** Times what counts as nothing, up to which "less than" is still the palest colour of a test. J. */
     private const PALEST = 4.0;
+    /** Lines that are looked up and written at once. */
+    private const AT_ONCE = 200;
 
     public function __construct(private EntityManagerInterface $entities, private Today $today, private ResultCache $kept)
     {
@@ -159,7 +161,15 @@ final readonly class Logbook
             return Today::REFUSED;
         }
         $this->entities->persist(
-            new Entry($tank, $on, EntryKind::Sighting, LogBuilder::ALGAE, $show ? 1.0 : 0.0, null, $show ? 'Algae show' : 'No algae to be seen'),
+            new Entry(
+                $tank,
+                $on,
+                EntryKind::Sighting,
+                LogBuilder::ALGAE,
+                $show ? 1.0 : 0.0,
+                null,
+                $show ? 'Algae show' : 'No algae to be seen',
+            ),
         );
         $this->entities->flush();
 
@@ -170,6 +180,66 @@ final readonly class Logbook
     public function knows(Uuid $id): bool
     {
         return null !== $this->entities->find(Entry::class, $id);
+    }
+
+    /**
+     * Keeps lines of which some may stand here already: those are left as they are.
+     *
+     * @param array<string, Entry> $entries by id
+     */
+    public function keepAll(array $entries, ImportReport $report): void
+    {
+        foreach (array_chunk($entries, self::AT_ONCE, true) as $chunk) {
+            $known = array_fill_keys($this->standing(array_keys($chunk)), true);
+            foreach ($chunk as $id => $entry) {
+                if (isset($known[$id])) {
+                    $report->known();
+                    continue;
+                }
+                $this->entities->persist($entry);
+                $report->keep();
+            }
+            $this->entities->flush();
+        }
+    }
+
+    /**
+     * @param list<string> $ids
+     * @param Tank|null    $tank whose alone; null for all
+     *
+     * @return list<string> those of them that are in a logbook
+     */
+    public function standing(array $ids, ?Tank $tank = null): array
+    {
+        $found = [];
+        foreach (array_chunk($ids, self::AT_ONCE) as $chunk) {
+            $found = [...$found, ...$this->known($chunk, $tank)];
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param list<string> $ids no more than a query may hold
+     *
+     * @return list<string>
+     */
+    private function known(array $ids, ?Tank $tank): array
+    {
+        $named = implode(', ', array_map(static fn (int $n): string => ":id$n", array_keys($ids)));
+        $query = $this->entities->createQuery(
+            'SELECT e.id FROM '.Entry::class." e WHERE e.id IN ($named)".(null === $tank ? '' : ' AND e.tank = :tank'),
+        );
+        if (null !== $tank) {
+            $query->setParameter('tank', $tank->id(), 'uuid');
+        }
+        foreach ($ids as $n => $id) {
+            $query->setParameter("id$n", Uuid::fromString($id), 'uuid');
+        }
+        /** @var list<array{id: Uuid}> $rows */
+        $rows = $query->getArrayResult();
+
+        return array_map(static fn (array $row): string => $row['id']->toRfc4122(), $rows);
     }
 
     /** A line of any kind. */
@@ -211,6 +281,20 @@ final readonly class Logbook
         return $this->entities
             ->getRepository(Entry::class)
             ->findBy(['tank' => $tank->id()], ['on' => 'DESC', 'written' => 'DESC', 'id' => 'DESC'], $most, $from);
+    }
+
+    /** @return list<Entry> of a stretch of days, oldest first */
+    public function between(Tank $tank, \DateTimeImmutable $from, \DateTimeImmutable $to): array
+    {
+        /** @var list<Entry> $entries */
+        $entries = $this->entities
+            ->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank AND e.on >= :from AND e.on <= :to ORDER BY e.on, e.id')
+            ->setParameter('tank', $tank->id(), 'uuid')
+            ->setParameter('from', $from, 'date_immutable')
+            ->setParameter('to', $to, 'date_immutable')
+            ->getResult();
+
+        return $entries;
     }
 
     /** @return list<Entry> what was done since a day, oldest first */

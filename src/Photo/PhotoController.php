@@ -7,13 +7,18 @@ namespace Olvek\Photo;
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
+use Olvek\Site\Attachment;
+use Olvek\Site\Zip;
 use Olvek\Tank\Tank;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** A tank in pictures: week by week, two of them under one slider. Shown to their keeper alone. */
@@ -40,16 +45,29 @@ final class PhotoController extends AbstractController
     }
 
     #[Route('', name: 'photos_add', methods: ['POST'])]
-    public function add(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    public function add(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, CsrfTokenManagerInterface $tokens): Response
     {
         $sent = ['day' => $request->request->getString('day'), 'words' => trim($request->request->getString('words'))];
         if (!$this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'))) {
-            return $this->page($tank, $keeper, $sent, ['' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
+            return 'json' === $request->getPreferredFormat()
+                ? new JsonResponse(
+                    // Another site's page cannot read this answer; our own, opened long ago, sends again.
+                    ['errors' => ['' => self::EXPIRED], 'token' => $tokens->getToken(self::TOKEN)->getValue()],
+                    Response::HTTP_UNPROCESSABLE_ENTITY,
+                )
+                : $this->page($tank, $keeper, $sent, ['' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         $file = $request->files->get('photo');
         $errors = $file instanceof UploadedFile && $file->isValid()
             ? $this->photos->add($tank, $file->getPathname(), $sent['day'], $sent['words'], $request->request->getString('id'))
             : ['photo' => 'No photo came. Choose a JPEG, PNG or WebP of at most 15 MB.'];
+
+        if ('json' === $request->getPreferredFormat()) {
+            return new JsonResponse(
+                [] === $errors ? ['saved' => true] : ['errors' => $errors],
+                [] === $errors ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
+        }
 
         return [] === $errors
             ? $this->redirectToRoute('photos', ['tank' => $tank->id(), '_fragment' => 'weeks'], Response::HTTP_SEE_OTHER)
@@ -72,6 +90,21 @@ final class PhotoController extends AbstractController
             'Content-Type' => 'image/jpeg',
             'Cache-Control' => 'private, max-age=31536000, immutable',
         ]);
+    }
+
+    /** All photos of a tank in one file, large, with a list of them. */
+    #[Route('.zip', name: 'photos_zip', methods: ['GET'])]
+    public function album(Tank $tank): Response
+    {
+        $file = new BinaryFileResponse(
+            Zip::of($this->photos->album($tank)),
+            headers: Attachment::headers('application/zip', $tank->name().'.photos.zip', 'photos.zip'),
+            public: false,
+            autoEtag: false,
+            autoLastModified: false,
+        );
+
+        return $file->deleteFileAfterSend();
     }
 
     #[Route('/{photo}/remove', name: 'photo_remove', requirements: ['photo' => Requirement::UUID], methods: ['POST'])]
@@ -135,6 +168,8 @@ final class PhotoController extends AbstractController
             'today' => $this->today->of($keeper),
             'sent' => $sent,
             'errors' => $errors,
+            'last' => $photos[0] ?? null,
+            'zone' => $keeper->zone()->getName(),
             'older' => \count($photos) > self::SHOWN ? $from + self::SHOWN : null,
             'newer' => $from > 0 ? max(0, $from - self::SHOWN) : null,
         ], new Response(status: $status));

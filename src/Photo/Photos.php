@@ -8,6 +8,7 @@ use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
+use Olvek\Site\Csv;
 use Olvek\Site\PlainText;
 use Olvek\Tank\Tank;
 use Symfony\Component\Uid\Uuid;
@@ -73,6 +74,37 @@ final readonly class Photos
         return $this->entities
             ->getRepository(Photo::class)
             ->findBy(['tank' => $tank->id()], ['on' => 'DESC', 'id' => 'DESC'], $most, $from);
+    }
+
+    /** @return list<Photo> of a stretch of days, oldest first */
+    public function between(Tank $tank, \DateTimeImmutable $from, \DateTimeImmutable $to): array
+    {
+        /** @var list<Photo> $photos */
+        $photos = $this->entities
+            ->createQuery('SELECT p FROM '.Photo::class.' p WHERE p.tank = :tank AND p.on >= :from AND p.on <= :to ORDER BY p.on, p.id')
+            ->setParameter('tank', $tank->id(), 'uuid')
+            ->setParameter('from', $from, 'date_immutable')
+            ->setParameter('to', $to, 'date_immutable')
+            ->getResult();
+
+        return $photos;
+    }
+
+    /** @return iterable<string, string> all of a tank's, large, by their names in a ZIP, and a list of them */
+    public function album(Tank $tank): iterable
+    {
+        $rows = [];
+        foreach ($this->of($tank) as $photo) {
+            $name = 'photos/'.$photo->on->format('Y-m-d').'-'.substr($photo->id->toRfc4122(), -8).'.jpg';
+            $file = $this->file($photo, PhotoSize::Large);
+            if (null === $file) {
+                continue;
+            }
+            $rows[] = [$name, $photo->on->format('Y-m-d'), $photo->words, $photo->width, $photo->height, $photo->id->toRfc4122()];
+            yield $name => $file->bytes();
+            $this->entities->detach($file);
+        }
+        yield 'photos.csv' => Csv::write(['file', 'day', 'words', 'width', 'height', 'id'], $rows);
     }
 
     public function find(Tank $tank, string $id): ?Photo

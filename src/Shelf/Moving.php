@@ -43,7 +43,9 @@ final readonly class Moving
         return [$days[0], $days[1]];
     }
 
-    /** @return array<string, int> how many animals there are of each group, by its id: as planned, or as many as there are by the logbook */
+    /**
+     * @return array<string, int> how many animals there are of each group, by its id: as planned, or as many as there are by the logbook
+     */
     public function heads(Tank $tank, Plan $plan, Keeper $keeper): array
     {
         $filled = $this->book->filledOn($tank);
@@ -71,7 +73,14 @@ final readonly class Moving
         foreach ($giving->groups() as $n => [$group, $count]) {
             $words = "$count × {$group->kind->common}";
             $this->logbook->write($from, $on, EventKind::TakeOut, (float) $count, $group->id, "$words moved to {$to->name()}");
-            $this->logbook->write($to, $on, EventKind::Stock, (float) $count, $newGroups[$n]->id ?? null, "$words came from {$from->name()}");
+            $this->logbook->write(
+                $to,
+                $on,
+                EventKind::Stock,
+                (float) $count,
+                $newGroups[$n]->id ?? null,
+                "$words came from {$from->name()}",
+            );
         }
         foreach ($giving->clumps() as $n => [$clump, $pieces]) {
             $words = "$pieces × {$clump->kind->common}";

@@ -48,10 +48,24 @@ final class StockController extends AbstractController
             $day = max(0, min(Plan::LAST_DAY, Today::between($filled, $today)));
             $stock = new Stock($this->road->plan($revision), $this->logbook->since($tank, $filled, $day), $day);
             foreach ($stock->groups() as $group) {
-                $animals = self::put($animals, $group->kind->id, $group->kind->common, $tank->id()->toRfc4122(), $tank->name(), $stock->heads($group));
+                $animals = self::put(
+                    $animals,
+                    $group->kind->id,
+                    $group->kind->common,
+                    $tank->id()->toRfc4122(),
+                    $tank->name(),
+                    $stock->heads($group),
+                );
             }
             foreach ($stock->clumps() as $clump) {
-                $plants = self::put($plants, $clump->kind->id, $clump->kind->common, $tank->id()->toRfc4122(), $tank->name(), $stock->pieces($clump));
+                $plants = self::put(
+                    $plants,
+                    $clump->kind->id,
+                    $clump->kind->common,
+                    $tank->id()->toRfc4122(),
+                    $tank->name(),
+                    $stock->pieces($clump),
+                );
             }
             if ($stock->spent() > 0) {
                 $spent[] = ['tank' => $tank, 'money' => $stock->spent()];

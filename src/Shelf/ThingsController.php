@@ -70,7 +70,8 @@ final class ThingsController extends AbstractController
         );
         $fault ??= $other ?? match (true) {
             null === $to || $to === $tank => 'Choose the tank that it goes into.',
-            $request->request->getBoolean('done') && null === $today => 'One of the two is not filled yet, so its days are not counted: give the days instead.',
+            $request->request->getBoolean('done') && null === $today => 'One of the two is not filled yet, so its days '
+                .'are not counted: give the days instead.',
             null === $out || null === $first => 'Give each day as a number from 0 to '.self::MOST_DAYS.'.',
             $giving->isEmpty() => 'Nothing is chosen yet: say how many of what goes over.',
             default => null,

@@ -13,6 +13,7 @@ use Olvek\Build\BuildRecords;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Device\DeviceAssignment;
 use Olvek\Log\Logbook;
+use Olvek\Site\Csv;
 use Olvek\Tank\Revision;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;

@@ -13,6 +13,7 @@ use Olvek\Core\Unit\UnitSystem;
 use Olvek\Device\DeviceKind;
 use Olvek\Log\Entry;
 use Olvek\Log\EntryKind;
+use Olvek\Site\Csv;
 use Olvek\Site\Moment;
 use Olvek\Site\PlainText;
 use Olvek\Tank\Revision;

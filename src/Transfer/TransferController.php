@@ -6,6 +6,7 @@ namespace Olvek\Transfer;
 
 use Olvek\Account\Keeper;
 use Olvek\Site\Attachment;
+use Olvek\Site\Zip;
 use Olvek\Work\Deadline;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;

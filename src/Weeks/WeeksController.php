@@ -245,7 +245,7 @@ final class WeeksController extends AbstractController
         return new StreamedResponse(function () use ($tank, $filled): void {
             $out = fopen('php://output', 'w');
             \assert(false !== $out);
-            fputcsv($out, ['day', 'after_filling', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'note', 'cause'], escape: '');
+            fputcsv($out, ['day', 'after_filling', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'note', 'cause', 'id'], escape: '');
             foreach ($this->logbook->all($tank) as $entry) {
                 fputcsv(
                     $out,
@@ -260,6 +260,7 @@ final class WeeksController extends AbstractController
                         $entry->madeUp ? 'yes' : '',
                         $entry->note,
                         $entry->cause,
+                        $entry->id->toRfc4122(),
                     ],
                     escape: '',
                 );

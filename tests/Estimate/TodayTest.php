@@ -107,7 +107,9 @@ final class TodayTest extends BenchTestCase
     public function testItSaysWhatItHoldsHowSureAndWhatToReadNext(): void
     {
         $this->fill(40);
-        $this->log(['kind' => 'read', 'test' => ['nitrate' => '10', 'kh' => '6', 'ph-dawn' => '6.8', 'ph-dusk' => '7.9'], 'day' => $this->day(-2)]);
+        $this->log(
+            ['kind' => 'read', 'test' => ['nitrate' => '10', 'kh' => '6', 'ph-dawn' => '6.8', 'ph-dusk' => '7.9'], 'day' => $this->day(-2)],
+        );
         $page = $this->patiently("/tanks/$this->tank/today");
         self::assertStringContainsString('Day 40', $this->text('.log-line'));
         self::assertStringContainsString('from 4 readings', $this->text('.log-line'));
@@ -135,7 +137,9 @@ final class TodayTest extends BenchTestCase
         self::assertSame('change', $entries[0]->what);
         self::assertSame($this->day(-20), $entries[0]->on->format('Y-m-d'));
         $page = $this->patiently("/tanks/$this->tank/today");
-        $this->browser->submit($page->filter('form[action*="/happened/"]')->selectButton('It did not: dead leaves laid in, day 25')->form());
+        $this->browser->submit(
+            $page->filter('form[action*="/happened/"]')->selectButton('It did not: dead leaves laid in, day 25')->form(),
+        );
         self::assertResponseRedirects();
         self::assertNotContains(25, array_map(static fn ($e): int => $e->day, $this->plan()->events), 'it is out of the plan');
         $page = $this->patiently("/tanks/$this->tank/today");

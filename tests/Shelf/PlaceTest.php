@@ -132,9 +132,9 @@ final class PlaceTest extends BenchTestCase
 
     public function testWhatMovesTodayStandsInBothLogbooks(): void
     {
+        $other = $this->newTank($this->keeper);
         $plan = $this->plan();
         [$clump, $group] = [$plan->clumps[0], $plan->groups[0]];
-        $other = $this->newTank($this->keeper);
         $sent = ['to' => $other, 'done' => '1', 'pieces' => [$clump->id => '1'], 'heads' => [$group->id => '2']];
         $this->give($sent);
         self::assertResponseStatusCodeSame(422);

@@ -16,6 +16,7 @@ use Olvek\Device\Devices;
 use Olvek\Editing\TankEditor;
 use Olvek\Log\Entry;
 use Olvek\Log\EntryKind;
+use Olvek\Site\Zip;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Olvek\Task\TaskMark;
@@ -24,7 +25,6 @@ use Olvek\Transfer\ImportResult;
 use Olvek\Transfer\ShelfExport;
 use Olvek\Transfer\ShelfImport;
 use Olvek\Transfer\UnreadableFile;
-use Olvek\Transfer\Zip;
 use Olvek\Work\Deadline;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Clock\Clock;
@@ -385,7 +385,7 @@ final class TransferTest extends BenchTestCase
                 array_values(...),
                 array_values(
                     iterator_to_array(
-                        \Olvek\Transfer\Csv::read(\Olvek\Transfer\Csv::write(['a', 'b', 'c', 'd', 'e', 'f'], $rows), [
+                        \Olvek\Site\Csv::read(\Olvek\Site\Csv::write(['a', 'b', 'c', 'd', 'e', 'f'], $rows), [
                             'a',
                             'b',
                             'c',
@@ -398,7 +398,7 @@ final class TransferTest extends BenchTestCase
             ),
         );
         foreach ([0.1, 1 / 3, 1e-300, 123456789.123456789, -0.0] as $number) {
-            self::assertSame($number, (float) trim(explode("\n", \Olvek\Transfer\Csv::write(['n'], [[$number]]))[1]));
+            self::assertSame($number, (float) trim(explode("\n", \Olvek\Site\Csv::write(['n'], [[$number]]))[1]));
         }
     }
 

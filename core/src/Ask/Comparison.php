@@ -134,7 +134,11 @@ final readonly class Comparison
                 $of($held),
                 [] === $clear ? '; nothing changes by more than the doubt' : '',
             ),
-            Verdict::Helps => \sprintf('all keeps to its limits in %s tanks like this one, where as now it does in %s.', $of($holds), $of($held)),
+            Verdict::Helps => \sprintf(
+                'all keeps to its limits in %s tanks like this one, where as now it does in %s.',
+                $of($holds),
+                $of($held),
+            ),
             default => \sprintf(
                 'all keeps to its limits in %s tanks like this one, as now in %s%s.',
                 $of($holds),

@@ -35,7 +35,10 @@ final class FutureOnly
             $p->withEvents([]),
         );
         if ([] === $problems && serialize($bare($then)) !== serialize($bare($plan))) {
-            $problems[] = new Problem('', 'This would change the tank from its first day. Say it as something that happens: events.add.KIND="DAY …".');
+            $problems[] = new Problem(
+                '',
+                'This would change the tank from its first day. Say it as something that happens: events.add.KIND="DAY …".',
+            );
         }
         if ([] !== $problems) {
             throw new InvalidPlan($problems);

@@ -14,7 +14,10 @@ use Olvek\Core\Margin\Nitrite;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Ion;
 
-/** What is looked at where two ways to go on are held against each other: a quantity at its worst or at the end, and what it must not pass. */
+/**
+ * What is looked at where two ways to go on are held against each other: a quantity at its worst or at the end, and what it must not
+ * pass.
+ */
 enum Outcome: string
 {
     case Ammonia = 'ammonia';

@@ -36,7 +36,10 @@ final readonly class SitterCard
         $prepare = self::said(
             'Change nothing in the last week: no new animals, no new plants, no other food.',
             $now->cover > self::THIN
-                ? \sprintf('Thin the floaters on the last day: they cover about %s of the surface now.', Decimal::trimmed(100 * $now->cover, 0).' %')
+                ? \sprintf(
+                    'Thin the floaters on the last day: they cover about %s of the surface now.',
+                    Decimal::trimmed(100 * $now->cover, 0).' %',
+                )
                 : '',
             $plan->site->sealed ? '' : "Fill up to the line. About $litres will dry up while you are away.",
             $plan->site->sealed || $plan->site->lid ? '' : 'Lay a pane over half of it: less dries up, and nobody jumps.',
@@ -49,10 +52,14 @@ final readonly class SitterCard
                 ? 'Nothing needs food.'
                 : ($days <= self::UNFED
                     ? 'Do not feed: the animals find enough for these days.'
-                    : "Feed at most every third day, from packets of $portion laid out for you. A forgotten one is no harm, a doubled one is."),
+                    : "Feed at most every third day, from packets of $portion laid out for you. "
+                        .'A forgotten one is no harm, a doubled one is.'),
             $plan->site->sealed || $days <= 7
                 ? ''
-                : \sprintf('Once a week pour in about %s from the can, slowly, up to the line.', $units->show(Dimension::Volume, $litresPerWeek)),
+                : \sprintf(
+                    'Once a week pour in about %s from the can, slowly, up to the line.',
+                    $units->show(Dimension::Volume, $litresPerWeek),
+                ),
             'Change no water, clean nothing, move nothing.',
             $now->hours > 0 ? \sprintf('The lamp burns %s h a day by itself.', Decimal::trimmed($now->hours, 1)) : '',
         );

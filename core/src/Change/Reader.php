@@ -20,7 +20,8 @@ use Olvek\Core\Vessel\Shape;
  *
  * Places are the paths of the document, numbers (Field) and choices (Choice), and a few verbs: `method` (a whole recipe), `plants.add` (a
  * kind), `plants.add.KIND` (so many of it; "12 at 30 80 on hand" says where, in percent from left and front, and that it is there already),
- * `plants.ID.remove`, the same for `animals` and `hardscape`, `events.add` (what is to happen), `events.add.KIND` (on which day, of whom, how much: "250 a1 6"),
+ * `plants.ID.remove`, the same for `animals` and `hardscape`, `events.add` (what is to happen), `events.add.KIND` (on which day, of whom,
+ * how much: "250 a1 6"),
  * `events.ID.remove`, `events.ID.clump` and `.group`,
  * `vessel.shape`, `bed.soil.material` (a kind or "none"; also for `leaves` and `cap`), `bed.soil.add` (a kind), `bed.soil.parts.KIND`
  * (parts, 0 takes it out),

@@ -134,6 +134,23 @@ final readonly class Estimator
         return array_map(static fn (Member $m): array => $m->predicted, $members);
     }
 
+    /**
+     * Where nitrogen came from and went in a stretch of days, in the middle one of the tanks.
+     *
+     * @param list<array<string, float>> $scores of the tanks
+     */
+    public function books(array $scores, int $from, int $to): Books
+    {
+        $middle = [];
+        foreach (array_keys($scores[0] ?? []) as $dimension) {
+            $column = array_column($scores, $dimension);
+            $middle[$dimension] = array_sum($column) / \count($column);
+        }
+        [$actual, $runner] = $this->tank($middle, $this->plan);
+
+        return Books::of($actual, $runner, $this->log, $from, min($to, $this->today));
+    }
+
     /** All at once. @return Estimate|null null where there was no time for it */
     public function estimate(TimeLimit $patience = new NoTimeLimit()): ?Estimate
     {
@@ -202,7 +219,12 @@ final readonly class Estimator
      */
     private function tank(array $scores, Plan $plan): array
     {
-        $actual = ActualPlan::upTo($plan, $this->log, $this->today, static fn (PlannedEvent $e): bool => ($scores["event $e->id"] ?? 1.0) > 0);
+        $actual = ActualPlan::upTo(
+            $plan,
+            $this->log,
+            $this->today,
+            static fn (PlannedEvent $e): bool => ($scores["event $e->id"] ?? 1.0) > 0,
+        );
         [$varied, $parameters] = $this->ensemble($actual->plan)->at(self::place($scores));
 
         return [$actual, new Runner($varied, $parameters, $this->drift($scores))];

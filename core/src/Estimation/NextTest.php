@@ -7,7 +7,8 @@ namespace Olvek\Core\Estimation;
 use Olvek\Core\Water\Measure;
 
 /**
- * A test that could be made, and by how much it would narrow what is unknown: from how the tanks of an estimate that differ in what would be
+ * A test that could be made, and by how much it would narrow what is unknown: from how the tanks of an estimate that differ in what would
+ * be
  * read differ in what matters.
  */
 final readonly class NextTest
@@ -73,7 +74,10 @@ final readonly class NextTest
                         $measure,
                         $today + $ahead,
                         $tells,
-                        array_map(Quantity::from(...), array_keys(\array_slice(array_filter($told, static fn (float $t): bool => $t > self::WORTH), 0, 3))),
+                        array_map(
+                            Quantity::from(...),
+                            array_keys(\array_slice(array_filter($told, static fn (float $t): bool => $t > self::WORTH), 0, 3)),
+                        ),
                     );
                 }
             }

@@ -45,12 +45,20 @@ final readonly class Observation
         $base = match ($this->measure) {
             Measure::Level => array_sum(\array_slice($trace->columns['evaporated'], $this->since, max(1, $day - $this->since))),
             Measure::Height => $trace->on($day)->height($plan, (int) $this->clump),
-            Measure::Pieces => $trace->clumps[$day][(int) $this->clump] / max(1e-9, $plan->clumps[(int) $this->clump]->kind->dryPerPiece->value),
+            Measure::Pieces => $trace->clumps[$day][(int) $this->clump] / max(
+                1e-9,
+                $plan->clumps[(int) $this->clump]->kind->dryPerPiece->value,
+            ),
             Measure::Cover => min(1.0, $trace->columns['cover'][$day]),
-            default => $trace->columns[(Quantity::of($this->measure) ?? throw new \LogicException('nothing of a run is read so'))->value][$day],
+            default => $trace->columns[self::column($this->measure)][$day],
         };
         $predicted = Scale::of($this->measure)->from($base);
 
         return $this->nothing ? max($this->value, $predicted) : $predicted;
+    }
+
+    private static function column(Measure $measure): string
+    {
+        return Quantity::of($measure)->value ?? throw new \LogicException('nothing of a run is read so');
     }
 }

@@ -17,13 +17,19 @@ final class Observations
 {
     /** Days within which readings of one thing share what they are off by: the kit's age, the spot, what the run cannot know. J. */
     private const SHARED = 7;
-    /** Readings of one thing that are held against the run in each such stretch, of the last weeks and of all before. J: more tell no more. */
+    /**
+     * Readings of one thing that are held against the run in each such stretch, of the last weeks and of all before. J: more tell no
+     * more.
+     */
     private const LATELY = 12;
     private const MOST = 2;
     /** Days between two toppings up within which what was poured in is what dried up. J: beyond them one was not written down. */
     private const TOPPED_WITHIN = 40;
 
-    /** Times what tanks and tests differ by, in squares, from which readings are beyond what any such tank would show. J: two in a row of 2 sd. */
+    /**
+     * Times what tanks and tests differ by, in squares, from which readings are beyond what any such tank would show. J: two in a row of
+     * 2 sd.
+     */
     private const FAR = 4.0;
 
     /** @return list<Observation> by day */
@@ -35,7 +41,11 @@ final class Observations
                 static fn (LoggedEvent $d): int => $d->day,
                 array_filter(
                     $log->events,
-                    static fn (LoggedEvent $d): bool => \in_array($d->kind, [EventKind::Dose, EventKind::Change, EventKind::Fertilise], true),
+                    static fn (LoggedEvent $d): bool => \in_array(
+                        $d->kind,
+                        [EventKind::Dose, EventKind::Change, EventKind::Fertilise],
+                        true,
+                    ),
                 ),
             ),
             true,
@@ -99,7 +109,14 @@ final class Observations
 
     private static function evaporated(int $day, int $since, float $litres): Observation
     {
-        return new Observation($day, Measure::Level, Scale::of(Measure::Level)->from($litres), Scale::of(Measure::Level)->noise, null, $since);
+        return new Observation(
+            $day,
+            Measure::Level,
+            Scale::of(Measure::Level)->from($litres),
+            Scale::of(Measure::Level)->noise,
+            null,
+            $since,
+        );
     }
 
     /**
@@ -139,7 +156,8 @@ final class Observations
     }
 
     /**
-     * Those that count: of many in a week the last, each the less sure the more there are, so that a probe that reads by the hour is believed
+     * Those that count: of many in a week the last, each the less sure the more there are, so that a probe that reads by the hour is
+     * believed
      * no more than a week's one good reading.
      *
      * @param list<Observation> $all

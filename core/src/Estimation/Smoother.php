@@ -8,7 +8,8 @@ namespace Olvek\Core\Estimation;
  * Moves an ensemble towards what was read, in several small steps with the noise made larger for each: what it says after the last is the
  * prior and all readings together.
  *
- * P: Emerick & Reynolds (2013), Ensemble smoother with multiple data assimilation, Comput. Geosci. 55, 3–15. Chance correlations, of which a
+ * P: Emerick & Reynolds (2013), Ensemble smoother with multiple data assimilation, Comput. Geosci. 55, 3–15. Chance correlations, of
+ * which a
  * small ensemble is full, are tapered as in P: Furrer & Bengtsson (2007), Estimation of high-dimensional prior and posterior covariance
  * matrices in Kalman filter variants, J. Multivar. Anal. 98, 227–255.
  */

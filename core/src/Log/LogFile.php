@@ -10,7 +10,8 @@ use Olvek\Core\Plan\Problem;
 use Olvek\Core\Water\Measure;
 
 /**
- * A logbook as a file (CSV, RFC 4180): "kind", "what", "amount", "of", and the day, as "after_filling" (a number) or as "day" (a date, where
+ * A logbook as a file (CSV, RFC 4180): "kind", "what", "amount", "of", and the day, as "after_filling" (a number) or as "day" (a date,
+ * where
  * it is told when the tank was filled). Other columns are left alone.
  */
 final class LogFile

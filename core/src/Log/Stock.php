@@ -37,7 +37,9 @@ final readonly class Stock
         }
 
         // As planned, where nobody wrote down that they came.
-        return [] !== $came ? self::after($changes, -1, 0) : ($group->day <= $this->today ? self::after($changes, -1, $group->count) : null);
+        $planned = $group->day <= $this->today ? self::after($changes, -1, $group->count) : null;
+
+        return [] !== $came ? self::after($changes, -1, 0) : $planned;
     }
 
     /** Pieces of a clump; null where it is not planted yet. */

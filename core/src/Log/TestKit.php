@@ -28,8 +28,8 @@ final readonly class TestKit
         $ions = [];
         foreach (self::COUNTED as $n => $measure) {
             $ion = Ion::tryFrom($named[$n] ?? '');
-            $ions[$measure->value] =
-                self::element($measure) === ($named[$n] ?? '') ? null : (\in_array($ion, $measure->ions(), true) ? $ion : $measure->ions()[0]);
+            $counted = \in_array($ion, $measure->ions(), true) ? $ion : $measure->ions()[0];
+            $ions[$measure->value] = self::element($measure) === ($named[$n] ?? '') ? null : $counted;
         }
 
         return new self($ions);

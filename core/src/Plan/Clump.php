@@ -44,7 +44,8 @@ final readonly class Clump implements Item
         ),]
         public float $row = 0.5,
         #[OneOf('planting depth', 'deep: down into raw soil, or with the rhizome buried')] public Planting $planting = Planting::Right,
-        #[Number('planted on day', Dimension::Count, 0, Plan::LAST_DAY, 'on which it is planted, after filling', decimals: 0)] public int $day = 0,
+        #[Number('planted on day', Dimension::Count, 0, Plan::LAST_DAY, 'on which it is planted, after filling', decimals: 0)]
+        public int $day = 0,
         #[OneOf('grown before', 'how it was grown before: leaves made in air are lost under water')] public Grown $grown = Grown::Unknown,
         #[OneOf('fixed', 'where and how it is fixed', when: 'hasSeat')] public Seat $seat = Seat::Usual,
         #[Number('fixed above the bed by', Dimension::Length, 0.0, 3.0, 'm over the ground at which it is fixed', when: 'isOffBed')]

@@ -6,7 +6,8 @@ namespace Olvek\Core\Run;
 
 /**
  * What no plan tells of a tank: by how much its plants grew, and its keeper fed, more or less than constant numbers say, month by month.
- * An estimate from readings needs it: without it a tank that changed its ways in its eighth month would have to be explained from its first.
+ * An estimate from readings needs it: without it a tank that changed its ways in its eighth month would have to be explained from its
+ * first.
  */
 final readonly class Drift
 {

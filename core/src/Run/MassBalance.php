@@ -22,6 +22,13 @@ final class MassBalance
     /** meq of charge that ions other than those of nitrogen carry, and °dH·L of hardness. */
     public float $charge = 0.0;
     public float $hardness = 0.0;
+    /** @var array<int, float> g dry cut and taken out so far, by clump */
+    public array $cut = [];
+    /** mg of nitrogen and phosphorus in it; mg N that changes of water brought in over what they took out; mg N fertilised. */
+    public float $cutNitrogen = 0.0;
+    public float $cutPhosphorus = 0.0;
+    public float $changedNitrogen = 0.0;
+    public float $fertilised = 0.0;
     /** mg N of a meq. P: atomic mass. */
     private const NITROGEN = 14.007;
 
@@ -36,6 +43,15 @@ final class MassBalance
     public function in(Matter $m): void
     {
         $this->add($m->nitrogen, $m->phosphorus, $m->potassium, $m->iron, $m->carbon);
+    }
+
+    /** A part of a clump goes out. */
+    public function cut(int $clump, float $grams, Matter $m): void
+    {
+        $this->out($m);
+        $this->cut[$clump] = ($this->cut[$clump] ?? 0.0) + $grams;
+        $this->cutNitrogen += $m->nitrogen;
+        $this->cutPhosphorus += $m->phosphorus;
     }
 
     public function out(Matter $m): void

@@ -62,6 +62,7 @@ final readonly class RunningTank implements Tank
         $this->state->phosphorus += $phosphorus * $v;
         $this->state->potassium += $potassium * $v;
         $this->state->iron += $iron * $v;
+        $this->books->fertilised += $nitrogen * $v;
         $this->books->salt($nitrogen * $v);
         $this->books->add($nitrogen * $v, $phosphorus * $v, $potassium * $v, $iron * $v, 0.0);
     }
@@ -114,7 +115,8 @@ final readonly class RunningTank implements Tank
     public function cut(string $clump, float $share): void
     {
         $i = $this->facts->clump($clump);
-        $this->books->out($this->state->leaf($this->facts->parameters, $i, $share * $this->state->biomass[$i]));
+        $grams = $share * $this->state->biomass[$i];
+        $this->books->cut($i, $grams, $this->state->leaf($this->facts->parameters, $i, $grams));
     }
 
     public function stock(string $group, int $count): void

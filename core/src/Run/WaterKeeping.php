@@ -82,6 +82,7 @@ final class WaterKeeping
     /** A share of the water goes out with all that is in it, and other water comes in; none where none is given. */
     public static function change(State $s, RunConstants $facts, MassBalance $books, float $share, ?SourceContents $water): void
     {
+        $before = $books->nitrogen;
         $drift = Alga::Drift->value;
         $grams = $share * $s->algae[$drift];
         $p = $facts->parameters;
@@ -124,6 +125,7 @@ final class WaterKeeping
         if (null !== $water) {
             self::pour($s, $facts, $books, $litres, $water);
         }
+        $books->changedNitrogen += $books->nitrogen - $before;
     }
 
     private static function pour(State $s, RunConstants $facts, MassBalance $books, float $litres, SourceContents $water): void

@@ -72,7 +72,8 @@ final class AskTest extends TestCase
     {
         $named = [];
         foreach (Proposals::of(self::now(), self::TODAY + 1, Sample::catalogue(), UnitSystem::Metric) as $proposal) {
-            $named[trim("{$proposal->topic->value} $proposal->of ".('thin' === $proposal->topic->value ? (string) $proposal->amount : ''))] ??= $proposal;
+            $name = trim("{$proposal->topic->value} $proposal->of ".(Topic::Thin === $proposal->topic ? (string) $proposal->amount : ''));
+            $named[$name] ??= $proposal;
         }
 
         return $named;
@@ -104,7 +105,10 @@ final class AskTest extends TestCase
         // One asks for more of those that are in, who then get more food; and stops the changes that there are.
         self::assertSame(
             ['events.add.stock' => '81 a1 6', 'events.add.feed'],
-            ['events.add.stock' => Changes::typed($proposals['more a1']->changes)['events.add.stock'], array_keys(Changes::typed($proposals['more a1']->changes))[1]],
+            [
+                'events.add.stock' => Changes::typed($proposals['more a1']->changes)['events.add.stock'],
+                array_keys(Changes::typed($proposals['more a1']->changes))[1],
+            ],
         );
         self::assertSame(['events.add.changes' => '81 0'], Changes::typed($proposals['changes']->changes));
         self::assertSame(10.0, $proposals['light']->amount);

@@ -70,7 +70,10 @@ final class CareTest extends TestCase
     {
         return array_map(
             static fn (Task $t): string => $t->when(),
-            array_filter(self::tasks(Sample::edit(Sample::planted(), $edits)), static fn (Task $t): bool => str_starts_with($t->id, 'change')),
+            array_filter(
+                self::tasks(Sample::edit(Sample::planted(), $edits)),
+                static fn (Task $t): bool => str_starts_with($t->id, 'change'),
+            ),
         );
     }
 

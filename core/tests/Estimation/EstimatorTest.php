@@ -30,7 +30,10 @@ final class EstimatorTest extends TestCase
 
     private static function plan(): Plan
     {
-        return Sample::edit(Sample::planted(), ['plants.add.salvinia-natans' => '12', 'animals.a1.day' => '30', 'events.add.change' => '60']);
+        return Sample::edit(
+            Sample::planted(),
+            ['plants.add.salvinia-natans' => '12', 'animals.a1.day' => '30', 'events.add.change' => '60'],
+        );
     }
 
     public function testBandsHoldAsManyAsTheySay(): void

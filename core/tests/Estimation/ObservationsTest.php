@@ -103,7 +103,10 @@ final class ObservationsTest extends TestCase
         $noise = Scale::of(Measure::CarbonateHardness)->noise;
         $observation = static fn (float $value, Measure $of): Observation => new Observation(5, $of, $value, $noise);
         $tanks = [[6.0], [6.0], [6.0]];
-        $believed = static fn (float $value, Measure $of = Measure::CarbonateHardness): float => Observations::believed([$observation($value, $of)], $tanks)[0]->noise;
+        $believed = static fn (float $value, Measure $of = Measure::CarbonateHardness): float => Observations::believed(
+            [$observation($value, $of)],
+            $tanks,
+        )[0]->noise;
         // Four times in squares is twice the noise.
         self::assertSame($noise, $believed(6.0 + 1.99 * $noise));
         self::assertEqualsWithDelta(2.01 * $noise, $believed(6.0 + 2.01 * $noise), 1e-9);

@@ -56,7 +56,10 @@ final class ActualLifeTest extends TestCase
 
     public function testWhoLogsChangesHasMadeNoOthers(): void
     {
-        $plan = Sample::edit(self::plan(), ['care.changeShare' => '50', 'care.changeEvery' => '10', 'events.e1.day' => '300', 'water.nitrate' => '40']);
+        $plan = Sample::edit(
+            self::plan(),
+            ['care.changeShare' => '50', 'care.changeEvery' => '10', 'events.e1.day' => '300', 'water.nitrate' => '40'],
+        );
         $none = self::life(Sample::edit($plan, ['care.changeEvery' => '0']), [], 70, false);
         $planned = self::life($plan, [], 70, false);
         $logged = self::life($plan, [new LoggedEvent(35, EventKind::Change, 0.01)], 70, false);
@@ -123,7 +126,10 @@ final class ActualLifeTest extends TestCase
         self::assertCount(1, $faults("a,b\n1,2\n"));
         $rows = ['1096,reading,kh,6', '-1,reading,kh,6', '3,dream,kh,6', '3,reading,luck,6', '3,reading,kh,six', '1095,reading,kh,6'];
         self::assertCount(5, $faults("after_filling,kind,what,amount\n".implode("\n", $rows)."\n"));
-        self::assertStringContainsString('when the tank was filled', implode('', $faults("day,kind,what,amount\n2026-05-24,reading,kh,6\n")));
+        self::assertStringContainsString(
+            'when the tank was filled',
+            implode('', $faults("day,kind,what,amount\n2026-05-24,reading,kh,6\n")),
+        );
         self::assertSame([], $faults("day,kind,what,amount\n2026-05-24,reading,kh,6\n", '2026-05-24'));
         self::assertCount(1, $faults("day,kind,what,amount\n2026-05-23,reading,kh,6\n", '2026-05-24'));
         self::assertCount(1, $faults("day,kind,what,amount\n2026-02-30,reading,kh,6\n", '2026-01-24'));

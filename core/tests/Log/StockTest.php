@@ -68,8 +68,14 @@ final class StockTest extends TestCase
         $plan = Sample::planted();
         self::assertSame(40, self::pieces([]));
         self::assertSame(45, self::pieces([new LoggedEvent(50, EventKind::Plant, 5, 'c1')]));
-        self::assertSame(25, self::pieces([new LoggedEvent(50, EventKind::Plant, 5, 'c1')], [new Reading(40, Measure::Pieces, 20.0, 'c1')]));
-        self::assertSame(0, self::pieces([new LoggedEvent(50, EventKind::Remove, 0, 'c1')], [new Reading(50, Measure::Pieces, 20.0, 'c1')]));
+        self::assertSame(
+            25,
+            self::pieces([new LoggedEvent(50, EventKind::Plant, 5, 'c1')], [new Reading(40, Measure::Pieces, 20.0, 'c1')]),
+        );
+        self::assertSame(
+            0,
+            self::pieces([new LoggedEvent(50, EventKind::Remove, 0, 'c1')], [new Reading(50, Measure::Pieces, 20.0, 'c1')]),
+        );
         self::assertSame(7, self::pieces([new LoggedEvent(50, EventKind::Remove, 0, 'c1')], [new Reading(51, Measure::Pieces, 7.0, 'c1')]));
         $later = Sample::edit($plan, ['plants.c1.day' => '101']);
         self::assertNull((new Stock($later, new Log(), 100))->pieces($later->clumps[0]));

@@ -189,7 +189,13 @@ final class Practice
                 [...self::DECIDED, ...$stems, 'hardscape.add.basalt' => '1 L', 'start.way' => 'dosing', 'events.add.dose' => '14'],
                 ['hardscape.add.lava' => '1.5 L', 'hardscape.h1.fixing' => 'epoxy', 'hardscape.h2.source' => 'own-tank'],
                 ['hardscape.h2.fixing' => 'glue', 'animals.add.pseudogastromyzon-myersi' => '3', 'animals.a1.day' => '45'],
-                ['equipment.device' => 'wave-maker', 'equipment.flow' => '180 L', 'site.lid' => 'yes', 'events.add.change' => '30', 'events.add.changes' => '90 21'],
+                [
+                    'equipment.device' => 'wave-maker',
+                    'equipment.flow' => '180 L',
+                    'site.lid' => 'yes',
+                    'events.add.change' => '30',
+                    'events.add.changes' => '90 21',
+                ],
             ],
             'Sponge filter in an unheated room' => [
                 [...self::DECIDED, 'method' => 'lean-bed', ...$stems, 'equipment.device' => 'sponge-filter', 'equipment.flow' => '80 L'],

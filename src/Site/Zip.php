@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Transfer;
+namespace Olvek\Site;
 
 /** Writes files into a ZIP on the disk, never holding many of them at once. */
 final class Zip

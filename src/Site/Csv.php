@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Transfer;
+namespace Olvek\Site;
 
 /** Tables as text: a line of names, then a line each (RFC 4180). */
 final class Csv
@@ -52,6 +52,31 @@ final class Csv
                 $named[$name] = $row[$columns[$name] ?? -1] ?? '';
             }
             yield $line => $named;
+        }
+    }
+
+    /**
+     * Lines of a table by anybody: parted by whatever its first line is parted by most.
+     *
+     * @return iterable<int, list<string>> cells by line; empty lines are left out
+     */
+    public static function lines(string $text): iterable
+    {
+        $text = (string) preg_replace('/^\x{FEFF}/u', '', $text);
+        $first = strtok($text, "\n");
+        $first = false === $first ? '' : $first;
+        $parted = ',';
+        foreach ([';', "\t"] as $other) {
+            $parted = substr_count($first, $other) > substr_count($first, $parted) ? $other : $parted;
+        }
+        $in = fopen('php://temp', 'w+');
+        \assert(false !== $in);
+        fwrite($in, $text);
+        rewind($in);
+        for ($line = 1; \is_array($row = fgetcsv($in, self::LONGEST, $parted, escape: '')); ++$line) {
+            if ([null] !== $row) {
+                yield $line => array_values(array_map(strval(...), $row));
+            }
         }
     }
 

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Device;
+
+use Olvek\Account\Keeper;
+use Olvek\Site\PlainText;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Tokens of a keeper's devices. */
+#[Route('/account/tokens')]
+final class TokenController extends AbstractController
+{
+    private const EXPIRED = 'This page has expired, so nothing was changed. Send it again.';
+
+    public function __construct(private readonly DeviceTokens $tokens)
+    {
+    }
+
+    #[Route('', name: 'tokens', methods: ['GET'])]
+    public function show(#[CurrentUser] Keeper $keeper): Response
+    {
+        return $this->page($keeper);
+    }
+
+    #[Route('', name: 'token_make', methods: ['POST'])]
+    public function make(Request $request, #[CurrentUser] Keeper $keeper): Response
+    {
+        $name = trim($request->request->getString('name'));
+        $fault = match (true) {
+            !$this->isCsrfTokenValid('account', $request->request->getString('_token')) => self::EXPIRED,
+            '' === $name => 'Say which device it is for.',
+            \count($this->tokens->of($keeper)) >= DeviceTokens::MOST => \sprintf(
+                'There are %d already: take one back first.',
+                DeviceTokens::MOST,
+            ),
+            default => PlainText::fault($name, DeviceToken::LONGEST_NAME, 'A name'),
+        };
+        if (null !== $fault) {
+            return $this->page($keeper, ['fault' => $fault, 'typed' => $name], Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
+
+        // Shown on the answer itself, and never again.
+        return $this->page($keeper, ['made' => $this->tokens->make($keeper, $name)]);
+    }
+
+    #[Route('/{token}/remove', name: 'token_remove', requirements: ['token' => '[0-9a-f-]{36}'], methods: ['POST'])]
+    public function remove(Request $request, string $token, #[CurrentUser] Keeper $keeper): Response
+    {
+        if (!$this->isCsrfTokenValid('account', $request->request->getString('_token'))) {
+            return $this->page($keeper, ['fault' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
+        if (!$this->tokens->takeBack($keeper, $token)) {
+            throw $this->createNotFoundException('There is no such token.');
+        }
+
+        return $this->redirectToRoute('tokens', status: Response::HTTP_SEE_OTHER);
+    }
+
+    /** @param array<string, mixed> $shown */
+    private function page(Keeper $keeper, array $shown = [], int $status = Response::HTTP_OK): Response
+    {
+        $response = new Response(status: $status);
+        $response->headers->set('Cache-Control', 'no-store');
+
+        return $this->render(
+            'device/tokens.html.twig',
+            ['fault' => '', 'typed' => '', 'made' => '', ...$shown, 'tokens' => $this->tokens->of($keeper)],
+            $response,
+        );
+    }
+}

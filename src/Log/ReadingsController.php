@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Log;
+
+use Olvek\Account\Keeper;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\RateLimiter\RateLimiterFactory;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Readings that devices post, as JSON lines (schema/readings.openapi.json). */
+final class ReadingsController extends AbstractController
+{
+    /** In one request. J: a day of a probe that reads every minute. */
+    public const MOST = 1500;
+
+    #[Route('/api/readings', name: 'api_readings', methods: ['POST'])]
+    public function __invoke(
+        Request $request,
+        #[CurrentUser] Keeper $keeper,
+        PostedReadings $readings,
+        #[Autowire(service: 'limiter.readings')] RateLimiterFactory $often,
+    ): Response {
+        $allowed = $often->create($keeper->id()->toBase58())->consume();
+        if (!$allowed->isAccepted()) {
+            return new JsonResponse(
+                ['message' => 'This is posted too often. Gather readings, and post them together.'],
+                Response::HTTP_TOO_MANY_REQUESTS,
+                ['Retry-After' => (string) max(1, $allowed->getRetryAfter()->getTimestamp() - time())],
+            );
+        }
+        $lines = preg_split('/\r?\n/', $request->getContent(), -1, \PREG_SPLIT_NO_EMPTY);
+        if (false === $lines || [] === $lines || \count($lines) > self::MOST) {
+            return new JsonResponse(
+                ['message' => \sprintf('Send 1 to %d lines, each a JSON object.', self::MOST)],
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
+        }
+        $report = $readings->take($keeper, $lines);
+
+        return new JsonResponse(
+            ['kept' => $report->kept, 'known' => $report->known, 'refused' => $report->refused],
+            0 === $report->kept + $report->known ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_OK,
+        );
+    }
+}
