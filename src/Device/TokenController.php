@@ -65,13 +65,10 @@ final class TokenController extends AbstractController
     /** @param array<string, mixed> $shown */
     private function page(Keeper $keeper, array $shown = [], int $status = Response::HTTP_OK): Response
     {
-        $response = new Response(status: $status);
-        $response->headers->set('Cache-Control', 'no-store');
-
         return $this->render(
             'device/tokens.html.twig',
             ['fault' => '', 'typed' => '', 'made' => '', ...$shown, 'tokens' => $this->tokens->of($keeper)],
-            $response,
+            new Response(status: $status),
         );
     }
 }

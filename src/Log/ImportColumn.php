@@ -46,7 +46,7 @@ final readonly class ImportColumn
     {
         $choices = [self::DAY => 'the day', self::NOTE => 'a note'];
         foreach (Measure::ofWater() as $measure) {
-            foreach (TestKit::choices($measure) as $ion) {
+            foreach ($measure->isElement() ? TestKit::choices($measure) : [] as $ion) {
                 $choices["$measure->value:$ion"] = $measure->label().', mg/L as '.TestKit::ionText($ion);
             }
             foreach ($measure->isElement() ? [] : self::units($measure) as $unit) {
@@ -82,7 +82,7 @@ final readonly class ImportColumn
     {
         $words = preg_split('/[^a-z0-9°]+/', mb_strtolower($heading), -1, \PREG_SPLIT_NO_EMPTY);
         foreach (false === $words ? [] : $words as $word) {
-            $word = self::OTHERWISE[$word] ?? $word;
+            $word = self::OTHERWISE[$word] ?? self::OTHERWISE[rtrim($word, 's')] ?? $word;
             $measure = Measure::tryFrom($word);
             if (self::DAY === $word || self::NOTE === $word) {
                 return $word;

@@ -184,4 +184,33 @@ final class TodayTest extends BenchTestCase
             self::assertStringContainsString($why, str_replace("\u{A0}", ' ', $this->text('#amount-error')));
         }
     }
+
+    public function testAMonthIsReported(): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank/report");
+        self::assertStringContainsString('Not filled yet', $this->text('.log-line'));
+        $this->fill(70);
+        $this->log(['kind' => 'read', 'test' => ['nitrate' => '10']]);
+        $this->log(['kind' => 'read', 'test' => ['nitrate' => '30'], 'day' => $this->day(-69)]);
+        $this->log(['kind' => 'did', 'what' => 'lost', 'of' => 'a1', 'amount' => '2', 'cause' => 'jumped']);
+        $this->log(['kind' => 'saw', 'what' => 'young', 'of' => 'a1', 'count' => '5']);
+        $this->log(['kind' => 'note', 'note' => 'moved the wood']);
+        $page = $this->browser->request('GET', "/tanks/$this->tank/report");
+        self::assertResponseIsSuccessful();
+        $text = str_replace("\u{A0}", ' ', $page->filter('.report')->text());
+        self::assertStringContainsString('Nitrate 1 reading 10 mg/L as NO₃', $text);
+        self::assertStringContainsString('5 young seen; 2 died: 2 jumped out', $text);
+        self::assertStringContainsString('moved the wood', $text);
+        self::assertStringContainsString('In with food', $text);
+        $page = $this->browser->request('GET', "/tanks/$this->tank/report?span=year");
+        self::assertStringContainsString('2 readings', $page->filter('.report')->text());
+        $month = (new \DateTimeImmutable($this->day(-69)))->format('Y-m');
+        $page = $this->browser->request('GET', "/tanks/$this->tank/report?month=$month");
+        self::assertStringContainsString('30 mg/L', str_replace("\u{A0}", ' ', $page->filter('.report')->text()));
+        self::assertCount(0, $page->filter('.log-line a')->reduce(static fn (Crawler $a): bool => str_starts_with($a->text(), '‹')));
+        foreach (['month=soon', 'month=1999-01', 'month=2999-12'] as $query) {
+            $this->browser->request('GET', "/tanks/$this->tank/report?$query");
+            self::assertResponseIsSuccessful();
+        }
+    }
 }

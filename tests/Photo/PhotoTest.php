@@ -257,6 +257,41 @@ final class PhotoTest extends BenchTestCase
     }
 
     /** A photo of one tank is not to be had by the address of another, even of the same keeper's; nor by anybody else. */
+    public function testAllLeaveAsAZipWithAList(): void
+    {
+        $this->fill(30);
+        $this->upload(self::drawn(300, 200, 'jpeg'), ['words' => 'first', 'day' => $this->day(-3)]);
+        $this->upload(self::drawn(300, 200, 'jpeg'), ['words' => 'second', 'day' => $this->day(-1)]);
+        $this->browser->request('GET', "/tanks/$this->tank/photos.zip");
+        self::assertResponseIsSuccessful();
+        $path = (string) tempnam(sys_get_temp_dir(), 'zip');
+        file_put_contents($path, $this->browser->getInternalResponse()->getContent());
+        $zip = new \ZipArchive();
+        self::assertTrue($zip->open($path));
+        $list = explode("\n", trim((string) $zip->getFromName('photos.csv')));
+        self::assertCount(3, $list);
+        foreach (['first', 'second'] as $n => $words) {
+            [$name, , $caption] = str_getcsv($list[$n + 1], escape: '');
+            self::assertSame($words, $caption);
+            self::assertSame('image/jpeg', getimagesizefromstring((string) $zip->getFromName((string) $name))['mime'] ?? '');
+        }
+        unlink($path);
+    }
+
+    public function testAScriptIsAnsweredAsJson(): void
+    {
+        $this->fill(30);
+        $token = $this->browser->request('GET', "/tanks/$this->tank/photos")->filter('.photo-add [name="_token"]')->attr('value');
+        $post = function (array $sent): array {
+            $this->browser->request('POST', "/tanks/$this->tank/photos", $sent, server: ['HTTP_ACCEPT' => 'application/json']);
+
+            return (array) json_decode((string) $this->browser->getResponse()->getContent(), true);
+        };
+        self::assertArrayHasKey('photo', (array) ($post(['_token' => $token])['errors'] ?? []));
+        self::assertResponseStatusCodeSame(422);
+        self::assertArrayHasKey('token', $post(['_token' => 'stale']));
+    }
+
     public function testOnlyItsKeeperSeesAPhotoAndOnlyUnderItsTank(): void
     {
         $this->upload(self::drawn(30, 20, 'jpeg'));
