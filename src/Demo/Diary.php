@@ -6,6 +6,7 @@ namespace Olvek\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Build\StepMark;
+use Olvek\Core\Event\Event;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\LogBuilder;
 use Olvek\Core\Log\LoggedEvent;
@@ -13,9 +14,7 @@ use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Parameters;
-use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
-use Olvek\Core\Run\UsualCare;
 use Olvek\Core\Steps\Steps;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Water\Measure;
@@ -48,6 +47,9 @@ final readonly class Diary
      * @param list<int>                $tests  days on which it was tested
      * @param array<string, float>     $unlike how this tank differs from the plan's own run, by parameter
      * @param array<int, bool>         $algae  whether algae showed, by day
+     * @param list<Event>              $events what happened to it beside
+     *
+     * @return Lived how it went
      */
     public function write(
         Tank $tank,
@@ -57,7 +59,8 @@ final readonly class Diary
         array $tests,
         array $unlike = [],
         array $algae = [],
-    ): void {
+        array $events = [],
+    ): Lived {
         $filled = $today->modify("-$age days");
         $days = array_column(array_map(static fn (Group $g): array => [$g->id, $g->day], $plan->groups), 1, 0);
         foreach (Steps::of($plan, $tank->keeper->units()) as $step) {
@@ -69,7 +72,8 @@ final readonly class Diary
             }
         }
         $on = static fn (int $day): \DateTimeImmutable => $filled->modify("+$day days");
-        $trace = (new Runner($plan, (new Parameters())->with($unlike)))->run($age + 1, UsualCare::events());
+        $lived = Lived::of($plan, (new Parameters())->with($unlike), $age, $events);
+        $trace = $lived->trace;
         $dice = new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(self::SEED));
         foreach ($tests as $day) {
             foreach (self::read($trace, $day, $dice, $tank->keeper->units()) as [$measure, $value, $words]) {
@@ -99,6 +103,8 @@ final readonly class Diary
             );
         }
         $this->entities->flush();
+
+        return $lived;
     }
 
     /** Something done; kept with the next write(). */

@@ -8,6 +8,9 @@ use Olvek\Account\KeeperRepository;
 use Olvek\Account\SignInController;
 use Olvek\Account\Today;
 use Olvek\Core\Event\EventKind;
+use Olvek\Core\Event\Feed;
+use Olvek\Core\Event\Lost;
+use Olvek\Core\Event\Spell;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Device\DeviceKind;
 use Olvek\Device\Devices;
@@ -21,11 +24,15 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 #[AsCommand('olvek:demo:load', 'Puts the invented ferry landing’s shelf into the database, once')]
 final class LoadCommand extends Command
 {
+    /** Days since the waiting hall was filled. */
+    private const AGE = 243;
+
     public function __construct(
         private readonly KeeperRepository $keepers,
         private readonly TankEditor $road,
         private readonly PlanDocument $document,
         private readonly Diary $diary,
+        private readonly EightMonths $months,
         private readonly Devices $devices,
         private readonly Today $today,
         #[Autowire('%kernel.project_dir%/demo')] private readonly string $folder,
@@ -49,15 +56,22 @@ final class LoadCommand extends Command
             $plan = $this->document->fromJson($json);
             $tank = $this->road->begin($keeper, $plan, 'created');
             if ('waiting-hall' === $name) {
-                $this->diary->write(
+                $lived = $this->diary->write(
                     $tank,
                     $plan,
                     $today,
-                    243,
+                    self::AGE,
                     [1, 2, 5, 8, 12, 16, 20, 24, 28, 29, 35, 42, 43, 49, 56, 70, 84, 98, 112, 140, 168, 196, 224, 240],
-                    [],
+                    // Its plants grow less than they might, and its keeper feeds with a full hand.
+                    ['plantGrowth' => 0.8],
                     [49 => false, 98 => true, 105 => true, 112 => true, 119 => true, 126 => false, 196 => false],
+                    [
+                        new Spell(...EightMonths::HEAT),
+                        new Feed(28, 0.08),
+                        ...array_map(static fn (array $l): Lost => new Lost($l[0], $l[1], $l[2]), EightMonths::LOSSES),
+                    ],
                 );
+                $this->months->write($tank, $lived, $today, self::AGE);
             } elseif ('galley' === $name) {
                 // Its soil gives off more than the plan thought, its plants melt, and the bottle held less.
                 $this->diary->done($tank, $today->modify('-9 days'), EventKind::Bacteria, 1.0);

@@ -127,7 +127,7 @@ final class AskController extends AbstractController
     {
         $quantity = $line->outcome->quantity();
         $say = static fn (float $value): string => $quantity->say($value, $keeper->kit(), $keeper->units());
-        $band = static fn (float $low, float $high): string => $say($low) === $say($high) ? '' : $say($low).' to '.$say($high);
+        $band = static fn (float $low, float $high): string => $quantity->between($low, $high, $keeper->kit(), $keeper->units());
 
         return [
             'name' => Words::capital($quantity->label()),

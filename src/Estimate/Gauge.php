@@ -60,15 +60,13 @@ final readonly class Gauge
         $x = static fn (float $value): float => round(self::WIDTH * (self::AIR + (1 - 2 * self::AIR) * ($value - $foot) / $range), 1);
         $say = static fn (float $value): string => $quantity->say($value, $kit, $units);
 
-        if (Quantity::Film === $quantity && $middle < Alga::SHOWS) {
-            // Thousandths of a gram are none to anybody's eye.
-            $say = static fn (float $value): string => $value < Alga::SHOWS ? 'none to be seen' : $quantity->say($value, $kit, $units);
-        }
+        // Thousandths of a gram are none to anybody's eye.
+        $isUnseen = Quantity::Film === $quantity && $high < Alga::SHOWS;
 
         return new self(
             Words::capital($quantity->label()),
-            $say($middle),
-            $say($low) === $say($high) ? '' : $say($low).' to '.$say($high),
+            $isUnseen ? 'none to be seen' : $say($middle),
+            $isUnseen ? '' : $quantity->between($low, $high, $kit, $units),
             $x($least),
             $x($most),
             $x($low),

@@ -93,7 +93,7 @@ final class Rooms
         'Log' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Task', 'Build'],
         'Estimate' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Photo', 'Log'],
         'Start' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Log'],
-        'Demo' => ['Account', 'Tank', 'Device', 'Editing', 'Build', 'Log'],
+        'Demo' => ['Account', 'Tank', 'Device', 'Editing', 'Build', 'Photo', 'Log'],
         'Weeks' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Device', 'Editing', 'Build', 'Log'],
         'Almanac' => ['Site', 'Account', 'Tank', 'Task', 'Build', 'Log', 'Weeks'],
         'Transfer' => ['Site', 'Account', 'Tank', 'Work', 'Device', 'Bench', 'Task', 'Build', 'Log', 'Almanac'],

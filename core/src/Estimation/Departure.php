@@ -13,11 +13,13 @@ use Olvek\Core\Unit\Words;
  *
  * P: Kennedy & O'Hagan (2001), Bayesian calibration of computer models, J. R. Stat. Soc. B 63, 425–464 (that a model's own lack is
  * estimated
- * beside its parameters); its likeness from day to day is taken as exp(−days/60). J.
+ * beside its parameters); its likeness from day to day is taken as exp(−days/60), of warmth exp(−days/8). J.
  */
 final readonly class Departure
 {
     private const DAYS = 60.0;
+    /** Of warmth: weather passes sooner than stones. */
+    private const WARM_DAYS = 8.0;
     private const SEED = 20_261_129;
     /** Least variance, in those of the readings' own noise, that is more than chance. J. */
     private const LEAST = 0.3;
@@ -106,7 +108,8 @@ final readonly class Departure
         if ($variance < self::LEAST * array_sum($noise) / $n) {
             return null;
         }
-        $alike = static fn (int $a, int $b): float => $variance * exp(-abs($a - $b) / self::DAYS);
+        $lasts = Quantity::Temperature === $quantity ? self::WARM_DAYS : self::DAYS;
+        $alike = static fn (int $a, int $b): float => $variance * exp(-abs($a - $b) / $lasts);
         $matrix = [];
         foreach ($on as $i => $day) {
             foreach ($on as $k => $other) {

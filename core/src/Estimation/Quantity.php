@@ -88,6 +88,16 @@ enum Quantity: string
         return null;
     }
 
+    /** Two values in words, their unit once; '' where they read alike. */
+    public function between(float $low, float $high, TestKit $kit, UnitSystem $units): string
+    {
+        [$one, $other] = [$this->say($low, $kit, $units), $this->say($high, $kit, $units)];
+        $unit = mb_strstr($other, "\u{00A0}");
+        $bare = false === $unit || !str_ends_with($one, $unit) ? $one : mb_substr($one, 0, -mb_strlen($unit));
+
+        return $one === $other ? '' : "$bare to $other";
+    }
+
     /** A value in words, as the keeper's kit and units have it. */
     public function say(float $value, TestKit $kit, UnitSystem $units): string
     {
