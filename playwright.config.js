@@ -4,7 +4,7 @@ import { defineConfig } from '@playwright/test';
 // The headless shell does the same with half the work; where Debian has none, the whole browser.
 const chromium = existsSync('/usr/bin/chromium-headless-shell') ? '/usr/bin/chromium-headless-shell' : '/usr/bin/chromium';
 const port = process.env.E2E_PORT ?? '8097';
-const quiet = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const quiet = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream'];
 
 export default defineConfig({
     testDir: 'e2e',

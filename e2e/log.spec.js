@@ -57,8 +57,9 @@ test('two taps for what is usual: read, did, saw, a note; each undone', async ({
     const died = page.locator('.log-actions li', { hasText: 'Died: Dwarf shrimp' });
     await died.locator('summary').click();
     await died.getByLabel(/number/).fill('2');
+    await died.getByLabel('they died').selectOption({ label: 'jumped out' });
     await died.getByRole('button', { name: 'Log it so' }).click();
-    await expect(lines(page)).toContainText('2 × Dwarf shrimp died');
+    await expect(lines(page)).toContainText('2 × Dwarf shrimp died, jumped out');
     await page.getByRole('button', { name: /^Undo 2 × Dwarf shrimp died/ }).click();
     await expect(lines(page)).not.toContainText('died');
     await page.reload();
@@ -102,10 +103,13 @@ test('with the signal gone, every kind of entry waits on the device, the page op
     await way(page, 'note');
     await page.locator('textarea[name="note"]').fill('Typed in the cellar');
     await page.getByRole('button', { name: 'Save note' }).click();
-    await expect(page.locator('.log-waits')).toHaveCount(4);
+    await way(page, 'measure');
+    await page.locator('[name="test[heads@a1]"]').fill('9');
+    await page.getByRole('button', { name: 'Save what I measured' }).click();
+    await expect(page.locator('.log-waits')).toHaveCount(5);
     await page.reload();
     await ready(page);
-    await expect(page.locator('.log-waits'), 'the page opens without a signal, and nothing is lost').toHaveCount(4);
+    await expect(page.locator('.log-waits'), 'the page opens without a signal, and nothing is lost').toHaveCount(5);
     await expectAccessible(page);
 
     // The answer to one is lost on its way: it is sent again, and kept once.
@@ -125,10 +129,10 @@ test('with the signal gone, every kind of entry waits on the device, the page op
         await expect(page.locator('.log-waits')).toHaveCount(0, { timeout: 1000 });
     }).toPass();
     expect(lost).toBe(1);
-    for (const words of [/Topped up, /, /Nitrite 0/, /Thread algae/, /Typed in the cellar/]) {
+    for (const words of [/Topped up, /, /Nitrite 0/, /Thread algae/, /Typed in the cellar/, /Animals 9/]) {
         await expect(lines(page).getByText(words).first()).toBeVisible();
     }
-    await expect(page.locator('#lines-title')).toHaveText('4 lines, newest first');
+    await expect(page.locator('#lines-title')).toHaveText('5 lines, newest first');
 });
 
 test('signed out at the tank, nothing is lost', async ({ page, context }, info) => {
@@ -191,7 +195,7 @@ for (const colorScheme of ['light', 'dark']) {
             await page.getByRole('link', { name: 'Log', exact: true }).click();
             await ready(page);
             await expectAccessible(page);
-            for (const name of ['read', 'did', 'saw', 'note']) {
+            for (const name of ['read', 'did', 'saw', 'measure', 'note']) {
                 await way(page, name);
                 await expectAccessible(page, `#${name}`);
             }

@@ -16,7 +16,8 @@ const drawn = (page, colour) => page.evaluate((fill) => {
 async function add(page, colour, caption) {
     await page.getByLabel('Take or choose a photo').setInputFiles({ name: 'tank.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(await drawn(page, colour), 'base64') });
     await page.getByLabel('caption').fill(caption);
-    await sends(page, () => page.getByRole('button', { name: 'Save photo' }).click());
+    await page.getByRole('button', { name: 'Save photo' }).click();
+    await expect(page.getByAltText(new RegExp(caption))).toBeVisible();
 }
 
 test('photos are added, seen week by week, laid under one slider, and removed', async ({ page }) => {
@@ -52,8 +53,50 @@ test('what is no photo is refused with a reason, and the caption stays', async (
     await page.goto(`${page.url().split('?')[0]}/photos`);
     await page.getByLabel('Take or choose a photo').setInputFiles({ name: 'tank.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('<script>alert(1)</script>') });
     await page.getByLabel('caption').fill('Kept');
-    await sends(page, () => page.getByRole('button', { name: 'Save photo' }).click());
+    await page.getByRole('button', { name: 'Save photo' }).click();
     await expect(page.locator('#error-photo')).toContainText('no picture that Olvek can read');
     await expect(page.getByLabel('caption')).toHaveValue('Kept');
     await expectAccessible(page);
+});
+
+test('without a signal a photo waits on the device, the page opens, and it is kept once', async ({ page, context }, info) => {
+    test.skip(info.project.name === 'desk', 'walked on a phone');
+    page.removeAllListeners('console');
+    await startTank(page, 'No signal, a picture');
+    await page.goto(`${page.url().split('?')[0]}/photos`);
+    await expect(page.locator('html[data-album="ready"][data-kept="yes"]')).toBeAttached();
+    const buffer = Buffer.from(await drawn(page, '#4f8a4a'), 'base64');
+    await context.setOffline(true);
+    await page.getByLabel('Take or choose a photo').setInputFiles({ name: 'tank.jpg', mimeType: 'image/jpeg', buffer });
+    await page.getByLabel('caption').fill('In the cellar');
+    await page.getByRole('button', { name: 'Save photo' }).click();
+    await expect(page.locator('[data-notice]')).toContainText('the photo is kept on this device');
+    await page.reload();
+    await expect(page.locator('[data-album-waiting] li')).toContainText('waits to be sent');
+    await expectAccessible(page);
+    await context.setOffline(false);
+    await expect(page.getByAltText(/In the cellar/)).toBeVisible();
+    await expect(page.locator('[data-album-waiting] li')).toHaveCount(0);
+    await page.reload();
+    await expect(page.locator('.photo-strip li')).toHaveCount(1);
+});
+
+test('the camera shows the last picture as a ghost, and what it takes is in the form', async ({ page, context }) => {
+    // The browser's own made-up camera.
+    await context.grantPermissions(['camera']);
+    await startTank(page, 'The same spot');
+    await page.goto(`${page.url().split('?')[0]}/photos`);
+    await add(page, '#8fb8c8', 'First');
+    await page.reload();
+    await page.getByRole('button', { name: 'Take it from the same spot' }).click();
+    await expect(page.locator('[data-lens]')).toBeVisible();
+    await expect(page.locator('[data-ghost]')).toHaveCSS('opacity', '0.4');
+    await page.locator('[data-ghost-strength]').fill('80');
+    await expect(page.locator('[data-ghost]')).toHaveCSS('opacity', '0.8');
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Take it', exact: true }).click();
+    await expect(page.locator('[data-lens]')).toBeHidden();
+    await page.getByLabel('caption').fill('Second');
+    await page.getByRole('button', { name: 'Save photo' }).click();
+    await expect(page.getByAltText(/Second/)).toBeVisible();
 });

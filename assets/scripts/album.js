@@ -111,6 +111,14 @@ function flush() {
     return sending;
 }
 
+/** Why the photo was refused, beside it. */
+function tell(why) {
+    const place = form.querySelector('[data-photo-error]');
+    place.textContent = why;
+    place.hidden = why === '';
+    form.elements.photo.toggleAttribute('aria-invalid', why !== '');
+}
+
 form.addEventListener('submit', async (event) => {
     const file = form.elements.photo.files[0];
     if (!file) {
@@ -125,9 +133,17 @@ form.addEventListener('submit', async (event) => {
         form.submit();
         return;
     }
-    form.reset();
     await showWaiting();
     await flush();
+    const mine = (await waitingPhotos(tank)).find((one) => one.id === photo.id);
+    tell(mine?.refused ?? '');
+    if (mine?.refused) {
+        // It stands in its form still, so it need not be kept twice.
+        await dropPhoto(photo.id);
+        await showWaiting();
+    } else {
+        form.reset();
+    }
 });
 
 const lens = album.querySelector('[data-lens]');

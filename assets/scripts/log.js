@@ -18,7 +18,7 @@ const today = () => new Intl.DateTimeFormat('en-CA', { timeZone: book.dataset.zo
 function words(form, fields) {
     const of = (name) => fields.find(([key]) => key === name)?.[1] ?? '';
     const kind = of('kind');
-    if (kind === 'read') {
+    if (kind === 'read' || kind === 'measure') {
         return fields.filter(([name, value]) => /^(step|test)\[/.test(name) && value !== '').map(([name, value]) => `${/\[(.*)\]/.exec(name)[1]} ${value}`).join(', ');
     }
     if (kind === 'did') {

@@ -1,0 +1,99 @@
+import { test, expect, sends, startTank, openStage, choose, change, expectAccessible, openShelf } from './keeper.js';
+
+/** A planted, filled tank with animals that came yesterday in its logbook. */
+async function running(page, name) {
+    await startTank(page, name);
+    await openStage(page, 'plants');
+    await choose(page, 'plants-add', 'hygrophila-polysperma');
+    await openStage(page, 'animals');
+    await choose(page, 'animals-add', 'neocaridina-davidi');
+    await change(page, 'feeding-grams', '20 mg');
+    await page.getByRole('link', { name: 'Build', exact: true }).click();
+    await page.locator('#step-fill summary').click();
+    await sends(page, () => page.getByRole('button', { name: 'Done Fill slowly' }).click());
+    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await expect(page.locator('html[data-log="ready"]')).toBeAttached();
+    await page.locator('#did > summary').click();
+    await page.getByRole('button', { name: /^Came: Dwarf shrimp/ }).click();
+    await expect(page.locator('[data-log-lines]')).toContainText('Dwarf shrimp came');
+}
+
+/** The page looks again by itself until it is worked out. */
+const known = (page, what) => expect(page.locator(what).first()).toBeVisible({ timeout: 100_000 });
+
+test('a tank as it is, asked, and the answer planned', async ({ page }) => {
+    await running(page, 'Asked');
+    await page.locator('#read > summary').click();
+    await page.locator('.log-step', { has: page.locator('[name="step[nitrate]"][value="10"]') }).click();
+    await page.getByRole('button', { name: 'Save reading' }).click();
+    await expect(page.locator('[data-log-lines]')).toContainText('Nitrate 10');
+    await page.locator('.bar-nav').getByRole('link', { name: 'As it is' }).click();
+    await known(page, '.verdict-line');
+    await expect(page.locator('.log-line')).toContainText('from 1 reading');
+    await expect(page.locator('.estimated', { hasText: 'Nitrate' }).locator('.read-dot')).toBeAttached();
+    await expectAccessible(page);
+
+    const more = page.locator('.ask-topic form', { hasText: 'more of Dwarf shrimp' });
+    await more.locator('.number').fill('4000');
+    await more.getByRole('button').click();
+    await known(page, '.verdict-line, #amount-error');
+    await expect(page.locator('.verdict-line')).toContainText('Better not');
+    await expect(page.locator('.compared')).toContainText('Oxygen before dawn');
+    await expectAccessible(page);
+    await page.getByRole('link', { name: 'Ask something else' }).click();
+
+    await page.locator('.ask-topic form', { hasText: 'Nobody there for 21 days' }).getByRole('button').click();
+    await known(page, '.sitter');
+    await expect(page.locator('.sitter')).toContainText('Change no water');
+    await expectAccessible(page);
+    await sends(page, () => page.getByRole('button', { name: /^Plan it for tomorrow/ }).click());
+    await openStage(page, 'events').catch(() => {});
+    await expect(page.locator('body')).toContainText('holiday, nobody there');
+});
+
+test('an amount that is none is told beside it', async ({ page }) => {
+    await running(page, 'Asked badly');
+    await page.locator('.bar-nav').getByRole('link', { name: 'As it is' }).click();
+    await known(page, '.ask-topic');
+    const away = page.locator('.ask-topic form', { hasText: 'Nobody there' });
+    await away.locator('.number').fill('soon');
+    await away.getByRole('button').click();
+    await expect(page.locator('#amount-error')).toContainText('not a number');
+    await expectAccessible(page);
+});
+
+test('a table comes into the logbook, columns told by hand', async ({ page }) => {
+    await running(page, 'Tables');
+    await page.getByRole('link', { name: 'Import a table' }).click();
+    const today = await page.evaluate(() => new Intl.DateTimeFormat('en-CA', { timeZone: 'UTC' }).format());
+    await page.getByLabel('or its text').fill(`Day,NO3,KH\n${today},10,5\n1999-01-01,3,4\n`);
+    await sends(page, () => page.getByRole('button', { name: 'Look at it' }).click());
+    await expectAccessible(page);
+    await page.getByLabel('What “KH” holds').selectOption('');
+    await sends(page, () => page.getByRole('button', { name: 'Take these columns' }).click());
+    await expect(page.getByRole('status')).toContainText('1 line taken, 1 not taken');
+    await expect(page.locator('.import-faults')).toContainText('line 3: The tank was filled on');
+    await expectAccessible(page);
+    await page.getByRole('link', { name: 'Back to the log' }).click();
+    await expect(page.locator('[data-log-lines]')).toContainText('Nitrate 10');
+    await expect(page.locator('[data-log-lines]')).not.toContainText('KH');
+});
+
+test('a month on a page, the stock of all tanks, and tokens', async ({ page }) => {
+    await openShelf(page);
+    await page.getByRole('link', { name: 'Stock' }).click();
+    await expect(page.locator('.stock').first()).toContainText('Dwarf shrimp');
+    await expectAccessible(page);
+    await page.getByRole('link', { name: 'Account' }).click();
+    await page.getByRole('link', { name: 'Tokens' }).click();
+    await page.getByLabel('which device').fill('probe of the hall');
+    await page.getByRole('button', { name: 'Make a token' }).click();
+    await expect(page.locator('.token-made')).toContainText(/^olvek_/);
+    await expectAccessible(page);
+    await openShelf(page);
+    await page.locator('a.shelf-tank', { hasText: 'Waiting hall' }).first().click();
+    await page.goto(`${page.url().split('?')[0]}/report?span=year`);
+    await expect(page.locator('.report')).toContainText('of plants went out');
+    await expect(page.locator('.report-photos img').first()).toHaveJSProperty('complete', true);
+    await expectAccessible(page);
+});
