@@ -7,6 +7,7 @@ return [
     'plans' => ['path' => './assets/scripts/plans.js', 'entrypoint' => true],
     'log' => ['path' => './assets/scripts/log.js', 'entrypoint' => true],
     'album' => ['path' => './assets/scripts/album.js', 'entrypoint' => true],
+    'remind' => ['path' => './assets/scripts/remind.js', 'entrypoint' => true],
     'photos' => ['path' => './assets/scripts/photos.js', 'entrypoint' => true],
     'weeks' => ['path' => './assets/scripts/weeks.js', 'entrypoint' => true],
 ];

@@ -95,3 +95,35 @@ test('a device that is killed, slow or talks nonsense is told of, and the page g
         again.kill();
     }
 });
+
+test('this browser reminds once a day, where it is allowed to', async ({ page, context, baseURL }, info) => {
+    test.skip(info.project.name === 'phone', 'the same on a phone');
+    await context.grantPermissions(['notifications'], { origin: baseURL });
+    // What a browser shows is its own; that it is asked for is what is tested.
+    await page.addInitScript(() => {
+        window.told = [];
+        window.Notification = class {
+            static permission = 'granted';
+
+            static async requestPermission() {
+                return 'granted';
+            }
+
+            constructor(title, { body }) {
+                window.told.push(`${title}: ${body}`);
+            }
+        };
+    });
+    await filledLongAgo(page, 'Reminded', baseURL);
+    await page.context().addCookies([{ name: 'olvek-days-ahead', value: '14', url: baseURL }]);
+    await page.reload();
+    const told = () => page.evaluate(() => window.told);
+    expect(await told()).toHaveLength(0);
+    await page.getByRole('button', { name: 'Remind me in this browser' }).click();
+    await expect(page.getByRole('button', { name: 'Do not remind me' })).toBeVisible();
+    expect((await told())[0]).toContain('Olvek: due today: Reminded: ');
+    await page.reload();
+    expect(await told(), 'once a day').toHaveLength(0);
+    await page.getByRole('button', { name: 'Do not remind me' }).click();
+    await expect(page.getByRole('button', { name: 'Remind me in this browser' })).toBeVisible();
+});

@@ -10,6 +10,8 @@ use Olvek\Account\Today;
 use Olvek\Build\StepMark;
 use Olvek\Core\Care\Task;
 use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Start\FirstWeeks;
 use Olvek\Core\Start\GateState;
 use Olvek\Core\Steps\Steps;
@@ -142,9 +144,9 @@ final readonly class Almanac
         // Whoever tests is asked for the next test by the last one; whoever has never done so, by the calendar.
         $own = null !== $situation && ($situation->today <= self::STARTING || null !== $situation->lastTest());
         $due = $own ? $this->start($tank, FirstWeeks::of($situation), $filled, $today) : [];
-        foreach ($this->tasks->of($this->tanks->head($tank), $keeper->units()) as $task) {
+        foreach ($this->tasks->of($this->tanks->head($tank), $keeper->units(), $filled) as $task) {
             if (!$own || !$task->start) {
-                array_push($due, ...self::times($tank, $task, $filled, $today, $marks));
+                array_push($due, ...self::times($tank, $task, $filled, $today, $marks, $situation->log ?? new Log()));
             }
         }
 
@@ -210,7 +212,7 @@ final readonly class Almanac
             if (null === $day) {
                 continue;
             }
-            foreach ($this->tasks->of($revision, $keeper->units()) as $task) {
+            foreach ($this->tasks->of($revision, $keeper->units(), $day) as $task) {
                 $all[] = [$revision->tank, $task, $day];
             }
         }
@@ -270,16 +272,30 @@ final readonly class Almanac
     /** Done or left out: it is not asked for again, and the logbook says so. False where another window was faster. */
     public function settle(Due $due, bool $done): bool
     {
+        $does = $done ? $this->does($due) : null;
         $entry = $this->logbook->write(
             $due->tank,
             $this->today->of($due->tank->keeper),
-            EventKind::Task,
-            0.0,
-            $due->task,
+            $does->kind ?? EventKind::Task,
+            $does->amount ?? 0.0,
+            null === $does ? $due->task : $does->of,
             ($done ? '' : 'Left out: ').$due->words,
         );
 
         return $this->mark($due, null, true, $entry);
+    }
+
+    /** What a task that is done counts as in the logbook. */
+    private function does(Due $due): ?LoggedEvent
+    {
+        $filled = $this->filled($due->tank->keeper)[$due->tank->id()->toRfc4122()] ?? null;
+        foreach ($this->tasks->of($this->tanks->head($due->tank), $due->tank->keeper->units(), $filled) as $task) {
+            if ($task->id === $due->task) {
+                return $task->does;
+            }
+        }
+
+        return null;
     }
 
     /** Put off to another day, which the logbook tells. */
@@ -324,11 +340,18 @@ final readonly class Almanac
 
     /**
      * @param array<string, TaskMark> $marks by task and day
+     * @param Log                     $log   what was done counts, on whatever page it was written down
      *
      * @return list<Due>
      */
-    private static function times(Tank $tank, Task $task, \DateTimeImmutable $filled, \DateTimeImmutable $today, array $marks): array
-    {
+    private static function times(
+        Tank $tank,
+        Task $task,
+        \DateTimeImmutable $filled,
+        \DateTimeImmutable $today,
+        array $marks,
+        Log $log,
+    ): array {
         $days = $task->around(Today::between($filled, $today));
         foreach ($marks as $mark) {
             // What was put off is asked for on its new day, however often the task has come since.
@@ -342,7 +365,7 @@ final readonly class Almanac
             $mark = $marks[$task->id.' '.$due->format('Y-m-d')] ?? null;
             $on = $mark->moved ?? $due;
             $late = Today::between($on, $today);
-            if (true !== $mark?->settled && $late <= self::LATE && $late >= -self::AHEAD) {
+            if (true !== $mark?->settled && $late <= self::LATE && $late >= -self::AHEAD && !$task->isDone($log, $day)) {
                 $times[] = new Due($tank, $task->id, $task->words, $due, $on, max(0, $late), null !== $mark, every: $task->every);
             }
         }

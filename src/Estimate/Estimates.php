@@ -229,7 +229,7 @@ final readonly class Estimates
             $filled,
             $day,
             $head,
-            $this->road->plan($head),
+            $this->road->plan($head)->filledOn($filled),
             $this->logbook->since($tank, $filled, $day),
             $this->logbook->mark($tank),
         );

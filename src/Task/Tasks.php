@@ -21,11 +21,18 @@ final readonly class Tasks
     {
     }
 
-    /** @return list<Task> */
-    public function of(Revision $revision, UnitSystem $units): array
+    /**
+     * @param \DateTimeImmutable|null $filled its day of filling, by which its seasons go; null where it is only planned
+     *
+     * @return list<Task>
+     */
+    public function of(Revision $revision, UnitSystem $units, ?\DateTimeImmutable $filled = null): array
     {
-        return $this->kept->get("care.$units->value.".hash('xxh128', $revision->plan), function () use ($revision, $units): array {
+        $name = implode('.', ['care', $units->value, hash('xxh128', $revision->plan), $filled?->format('z')]);
+
+        return $this->kept->get($name, function () use ($revision, $units, $filled): array {
             $plan = $this->road->plan($revision);
+            $plan = null === $filled ? $plan : $plan->filledOn($filled);
 
             return Care::of($plan, (new Runner($plan))->run(Judge::FIRST_YEAR, UsualCare::events()), $units);
         });

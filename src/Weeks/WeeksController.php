@@ -14,6 +14,7 @@ use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Log\ToRead;
 use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Start\Expected;
 use Olvek\Core\Start\TankToday;
 use Olvek\Core\Steps\Steps;
@@ -23,7 +24,6 @@ use Olvek\Log\Logbook;
 use Olvek\Site\Attachment;
 use Olvek\Site\ConcurrentChange;
 use Olvek\Tank\Tank;
-use Olvek\Tank\TankRepository;
 use Olvek\Work\Deadline;
 use Olvek\Work\Ticket;
 use Olvek\Work\WorkQueue;
@@ -48,7 +48,7 @@ final class WeeksController extends AbstractController
         private readonly Logbook $logbook,
         private readonly Forecasts $prospect,
         private readonly WorkQueue $desk,
-        private readonly TankRepository $tanks,
+        private readonly PlanDocument $document,
         #[Autowire('%env(float:OLVEK_PATIENCE)%')] private readonly float $patience,
     ) {
     }
@@ -179,7 +179,7 @@ final class WeeksController extends AbstractController
             throw $this->createNotFoundException('There are only so many parts.');
         }
 
-        $ticket = $this->desk->ask($this->job($tank, $situation, $part), $keeper);
+        $ticket = $this->desk->ask($this->job($situation, $part), $keeper);
 
         return new JsonResponse(['done' => true === $ticket->value, 'of' => Forecasts::PARTS], $ticket->status(), $ticket->headers());
     }
@@ -278,7 +278,7 @@ final class WeeksController extends AbstractController
         $patience = new Deadline($this->patience / 2);
         $ticket = Ticket::done(true);
         for ($part = 0; $part < Forecasts::PARTS && $situation->today <= Forecasts::LAST_DAY; ++$part) {
-            $ticket = $this->desk->ask($this->job($tank, $situation, $part), $keeper);
+            $ticket = $this->desk->ask($this->job($situation, $part), $keeper);
             if (!$ticket->isDone() || ($patience->isSpent() && $part < Forecasts::PARTS - 1)) {
                 return $ticket->isDone() ? Ticket::underway() : $ticket;
             }
@@ -287,9 +287,9 @@ final class WeeksController extends AbstractController
         return $ticket;
     }
 
-    private function job(Tank $tank, TankToday $situation, int $part): ForecastJob
+    private function job(TankToday $situation, int $part): ForecastJob
     {
-        return new ForecastJob($this->tanks->head($tank)->plan, $situation->log, $situation->today, $part);
+        return new ForecastJob($this->document->toJson($situation->plan), $situation->log, $situation->today, $part);
     }
 
     private function counted(Tank $tank, Keeper $keeper): TankToday

@@ -52,7 +52,7 @@ final readonly class WeeksPage
         $today = max(0, Today::between($filled, $this->today->of($keeper)));
 
         return new TankToday(
-            $this->road->plan($this->tanks->head($tank)),
+            $this->road->plan($this->tanks->head($tank))->filledOn($filled),
             $this->logbook->since($tank, $filled, $today),
             $today,
             $keeper->kit(),

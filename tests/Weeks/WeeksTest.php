@@ -192,9 +192,12 @@ final class WeeksTest extends BenchTestCase
             static fn (string $line): array => str_getcsv($line, escape: ''),
             explode("\n", trim($this->browser->getInternalResponse()->getContent())),
         );
-        self::assertSame(['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'note'], $lines[0]);
-        self::assertSame([$this->day(0), 'reading', 'nitrate'], \array_slice($lines[1], 0, 3));
-        self::assertEqualsWithDelta(Ion::Nitrate->toElement(10), (float) $lines[1][3], 1e-6);
+        self::assertSame(
+            ['day', 'after_filling', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'note', 'cause', 'id'],
+            $lines[0],
+        );
+        self::assertSame([$this->day(0), '2', 'reading', 'nitrate'], \array_slice($lines[1], 0, 4));
+        self::assertEqualsWithDelta(Ion::Nitrate->toElement(10), (float) $lines[1][4], 1e-6);
     }
 
     #[TestWith(['test'])]

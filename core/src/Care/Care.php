@@ -7,6 +7,8 @@ namespace Olvek\Core\Care;
 use Olvek\Core\Buying\Gas;
 use Olvek\Core\Event\Changes;
 use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\LogAction;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Emersion;
 use Olvek\Core\Plan\FloaterKeeping;
@@ -70,6 +72,7 @@ final class Care
                 $group->day,
                 \sprintf('add %d × %s, if ammonia and nitrite read 0', $group->count, $group->kind->common),
                 start: true,
+                does: self::does(EventKind::Stock, (float) $group->count, $group->id),
             );
             if ($group->quarantine > 0 && $group->day > $group->quarantine) {
                 $tasks[] = new Task(
@@ -88,6 +91,7 @@ final class Care
                 max($plan->feedFrom, $first),
                 \sprintf('Begin to feed, %s g a day', Decimal::trimmed($plan->feed->grams, 3)),
                 start: true,
+                does: self::does(EventKind::Feed, $plan->feed->grams),
             );
         }
         foreach (range(1, 2 * $plan->preparation->firstChanges - 1) as $day) {
@@ -100,6 +104,7 @@ final class Care
                         $units->show(Dimension::Volume, $plan->netWater() * $plan->preparation->firstChange),
                         Decimal::trimmed(100 * $plan->preparation->firstChange, 0),
                     ),
+                    does: self::does(EventKind::Change, $plan->preparation->firstChange),
                 );
             }
         }
@@ -109,7 +114,14 @@ final class Care
                 continue;
             }
             $share = isset($event->values['share']) ? \sprintf(', %s %%', Decimal::trimmed(100 * $event->values['share'], 0)) : '';
-            $tasks[] = new Task("event-$event->id", $event->day, Words::capital($event->kind->words()).$share);
+            $tasks[] = new Task(
+                "event-$event->id",
+                $event->day,
+                Words::capital($event->kind->words()).$share,
+                does: null === $event->kind->happens()->done
+                    ? null
+                    : self::does($event->kind, (float) (array_values($event->values)[0] ?? 0.0), $event->of),
+            );
         }
         foreach (\array_slice(LightPlan::of($plan), 1) as $entry) {
             $tasks[] = new Task(
@@ -121,6 +133,7 @@ final class Care
                     Decimal::trimmed($entry->hours, 2),
                     $entry->gated ? ', if no algae show' : '',
                 ),
+                does: self::does(EventKind::Light, $entry->hours),
             );
         }
         foreach (self::changes($plan) as $n => [$from, $every, $share, $until]) {
@@ -134,6 +147,7 @@ final class Care
                 ),
                 $every,
                 $until,
+                does: self::does(EventKind::Change, $share),
             );
         }
 
@@ -196,9 +210,14 @@ final class Care
         $tasks = [new Task('look', 7, 'Check: headcount, shading, front glass', 7), ...self::technique($plan)];
         $litres = 7 * $trace->mean('evaporated', 0, min(self::SEASON, $trace->days()));
         if ($litres > 0.01) {
-            $tasks[] = new Task('top-up', 7, \sprintf('Top up, some %s', $units->show(Dimension::Volume, $litres)), 7);
+            $tasks[] = new Task('top-up', 7, \sprintf('Top up, some %s', $units->show(Dimension::Volume, $litres)), 7, does: self::does(
+                EventKind::Task,
+                round($litres, 2),
+                LogAction::TOPPED,
+            ));
         }
-        if ([] !== array_filter($plan->clumps, static fn ($c): bool => $c->kind->role->coversSurface())) {
+        $floaters = array_values(array_filter($plan->clumps, static fn ($c): bool => $c->kind->role->coversSurface()));
+        if ([] !== $floaters) {
             $handfuls = self::floatersOut($plan, $trace);
             $tasks[] = new Task(
                 'floaters',
@@ -212,16 +231,31 @@ final class Care
                             $handfuls < 1.5 ? '' : 's',
                         )),
                 7,
+                does: self::does(EventKind::Trim, LogAction::THINNED, $floaters[0]->id),
             );
         }
         if (
             \in_array($plan->preparation->method, self::LITTERED, true)
             || [] !== array_filter($plan->events, static fn ($o): bool => EventKind::Leaves === $o->kind)
         ) {
-            $tasks[] = new Task('litter', self::LEAF_DAYS, 'Lay a few dead leaves in, where the old ones are skeletons', self::LEAF_DAYS);
+            $tasks[] = new Task('litter', self::LEAF_DAYS, 'Lay a few dead leaves in, where the old ones are skeletons', self::LEAF_DAYS, does: self::does(
+                EventKind::Leaves,
+                EventKind::Leaves->amount()->usual ?? 0.0,
+            ));
         }
 
         return $tasks;
+    }
+
+    /** What the logbook has once a task is done. */
+    private static function does(EventKind $kind, float $amount, ?string $of = null): LoggedEvent
+    {
+        return new LoggedEvent(0, $kind, $amount, $of);
+    }
+
+    private static function cut(Clump $clump): LoggedEvent
+    {
+        return self::does(EventKind::Trim, EventKind::Trim->amount()->usual ?? 0.0, $clump->id);
     }
 
     /** @return list<Task> of a sealed jar: looked at, and opened by sinking it again only where something must come out */
@@ -252,6 +286,7 @@ final class Care
                         'Rinse half of the sponge in a bucket of tank water, never under the tap'.
                             ($equipment->rinse > 0 ? '' : ', if the flow is weak'),
                         $equipment->rinse > 0 ? $equipment->rinse : self::CLOGS,
+                        does: self::does(EventKind::Task, 0.0, 'pump-cleaned'),
                     ),
                 ]
                 : [],
@@ -260,7 +295,9 @@ final class Care
                 ? [new Task('yeast', Gas::YEAST_DAYS, 'Mix a new bottle of yeast', Gas::YEAST_DAYS)]
                 : [],
             ...$plan->care->gas > 0 ? [new Task('gas', 7, 'Count the bubbles, look at the bottle’s gauge', 7)] : [],
-            ...$plan->care->fertilises() ? [new Task('fertilise', 7, 'Give liquid fertiliser', 7)] : [],
+            ...$plan->care->fertilises() ? [
+                new Task('fertilise', 7, 'Give liquid fertiliser', 7, does: self::does(EventKind::Fertilise, $plan->care->nitrogen)),
+            ] : [],
             ...[] !== $aside ? [new Task('aside', 1, 'Move the floaters to the other side', 1)] : [],
             ...[] !== $kept && [] === $aside ? [new Task('ring', 7, 'See that the floaters are in their ring', 7)] : [],
             ...[] !== $above ? [new Task('mist', 1, 'Mist what stands above the water', 1, self::MISTED)] : [],
@@ -270,6 +307,7 @@ final class Care
                     self::TABS_LAST,
                     'Root tabs again, if the big ones pale',
                     self::TABS_LAST,
+                    does: self::does(EventKind::Task, 0.0, 'root-tabs'),
                 ),
                 self::tabbed($plan),
             ),
@@ -323,10 +361,17 @@ final class Care
             $every = \count($days) > self::OFTEN ? ($days[\count($days) - 1] - $days[0]) / (\count($days) - 1) : 0.0;
             if ($every > 0) {
                 $every = 7 * max(1, (int) round($every / 7));
-                $tasks[] = new Task("cut-$clump->id", $days[0], "$words, if it has outgrown its place", $every, $days[\count($days) - 1]);
+                $tasks[] = new Task(
+                    "cut-$clump->id",
+                    $days[0],
+                    "$words, if it has outgrown its place",
+                    $every,
+                    $days[\count($days) - 1],
+                    does: self::cut($clump),
+                );
             }
             foreach ($every > 0 ? [] : $days as $day) {
-                $tasks[] = new Task("cut-$clump->id-$day", $day, $words);
+                $tasks[] = new Task("cut-$clump->id-$day", $day, $words, does: self::cut($clump));
             }
         }
 

@@ -4,17 +4,23 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Care;
 
+use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Unit\Words;
 
 /** Something that a tank asks of its keeper, once or again and again. */
 final readonly class Task
 {
+    /** Days before and after, within which what was logged is what was asked for. J. */
+    private const NEAR = 7;
+
     /**
      * @param string   $id    names it for good within its tank
      * @param int      $day   after filling, of its first time
      * @param int      $every days between its times; 0 for once
      * @param int|null $until last day on which it may fall; null for open end
      * @param bool     $start whether the gates of a start ask for it themselves, while there is one
+     * @param LoggedEvent|null $does what the logbook has once it is done; null where that changes nothing that it counts
      */
     public function __construct(
         public string $id,
@@ -23,7 +29,21 @@ final readonly class Task
         public int $every = 0,
         public ?int $until = null,
         public bool $start = false,
+        public ?LoggedEvent $does = null,
     ) {
+    }
+
+    /** Whether the logbook says that it was done around a day on which it falls, whatever the page on which that was written down. */
+    public function isDone(Log $log, int $due): bool
+    {
+        $near = 0 === $this->every ? self::NEAR : max(1, min(self::NEAR, intdiv($this->every, 2)));
+        foreach (null === $this->does ? [] : $log->of($this->does->kind, $this->does->of) as $logged) {
+            if (abs($logged->day - $due) <= $near) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -15,7 +15,7 @@ use Olvek\Core\Unit\Dimension;
 final readonly class LogAction
 {
     /** Share of floaters that is usually taken: half, as in UsualCare. C. */
-    private const THINNED = 0.5;
+    public const THINNED = 0.5;
     /** Share of the water that evaporates between two toppings up. C. */
     private const TOPPED_UP = 0.03;
     /** Tasks that change nothing that the run follows, by what the logbook keeps them as. */

@@ -193,6 +193,12 @@ final readonly class Plan
         return $this->with(['site' => $site, 'lamp' => $lamp, 'water' => $water, 'feed' => $feed]);
     }
 
+    /** The same in its real seasons: a tank's year begins on the day on which it was filled, whatever the plan thought. */
+    public function filledOn(\DateTimeImmutable $day): self
+    {
+        return $this->with(['site' => $this->site->filledOnDay((int) $day->format('z') + 1)]);
+    }
+
     public function withEquipment(Equipment $equipment): self
     {
         return $this->with(['equipment' => $equipment]);

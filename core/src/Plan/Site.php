@@ -138,6 +138,12 @@ final readonly class Site
         return Fields::with($this, ['temperature' => $celsius]);
     }
 
+    /** The same, filled on a day of the year (1–365). */
+    public function filledOnDay(int $day): self
+    {
+        return Fields::with($this, ['filledOn' => max(1, min(365, $day))]);
+    }
+
     public function seesDaylight(): bool
     {
         return Aspect::None !== $this->aspect;
