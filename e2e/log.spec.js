@@ -197,6 +197,8 @@ for (const colorScheme of ['light', 'dark']) {
             await expectAccessible(page);
             for (const name of ['read', 'did', 'saw', 'measure', 'note']) {
                 await way(page, name);
+                // Its button rests below what it saves, and lies over none of it.
+                await page.locator(`#${name} form`).last().evaluate((form) => window.scrollTo(0, form.getBoundingClientRect().bottom + window.scrollY - window.innerHeight + 20));
                 await expectAccessible(page, `#${name}`);
             }
             await page.getByRole('link', { name: 'Charts' }).click();

@@ -6,10 +6,12 @@ namespace Olvek\Tests\Estimate;
 
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\DomCrawler\Crawler;
 
 /** A tank as it is today, its charts, and what is asked of it. */
+#[Group('any-database')]
 final class TodayTest extends BenchTestCase
 {
     use FilledTank;
@@ -167,21 +169,24 @@ final class TodayTest extends BenchTestCase
         self::assertStringContainsString('Do not feed', $page->filter('.sitter')->text());
     }
 
-    #[TestWith(['topic=more&of=a1&amount=many', 422, 'is not a number'])]
-    #[TestWith(['topic=more&of=a1&amount=2.5', 422, 'A whole number from 1 to 5000'])]
-    #[TestWith(['topic=more&of=a1&amount=5001', 422, 'A whole number from 1 to 5000'])]
-    #[TestWith(['topic=light&amount=24.1', 422, 'An amount from 0 h to 24 h'])]
-    #[TestWith(['topic=kind&of=unicorn', 404, ''])]
-    #[TestWith(['topic=weather', 404, ''])]
-    public function testWhatCannotBeAskedIsToldBesideIt(string $query, int $status, string $why): void
+    public function testWhatCannotBeAskedIsToldBesideIt(): void
     {
         $this->fill(5);
         $this->log(['kind' => 'did', 'what' => 'stock', 'of' => 'a1', 'amount' => '10', 'day' => $this->day(-1)]);
         $this->patiently("/tanks/$this->tank/today");
-        $this->browser->request('GET', "/tanks/$this->tank/today/ask?$query");
-        self::assertResponseStatusCodeSame($status);
-        if ('' !== $why) {
-            self::assertStringContainsString($why, str_replace("\u{A0}", ' ', $this->text('#amount-error')));
+        foreach ([
+            ['topic=more&of=a1&amount=many', 422, 'is not a number'],
+            ['topic=more&of=a1&amount=2.5', 422, 'A whole number from 1 to 5000'],
+            ['topic=more&of=a1&amount=5001', 422, 'A whole number from 1 to 5000'],
+            ['topic=light&amount=24.1', 422, 'An amount from 0 h to 24 h'],
+            ['topic=kind&of=unicorn', 404, ''],
+            ['topic=weather', 404, ''],
+        ] as [$query, $status, $why]) {
+            $this->browser->request('GET', "/tanks/$this->tank/today/ask?$query");
+            self::assertResponseStatusCodeSame($status, $query);
+            if ('' !== $why) {
+                self::assertStringContainsString($why, str_replace("\u{A0}", ' ', $this->text('#amount-error')));
+            }
         }
     }
 

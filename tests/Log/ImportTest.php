@@ -28,7 +28,10 @@ final class ImportTest extends BenchTestCase
     /** @return list<string> */
     private function lines(): array
     {
-        return array_map(static fn (Entry $e): string => $e->on->format('Y-m-d')." $e->what ".round((float) $e->amount, 3), $this->entries());
+        return array_map(
+            static fn (Entry $e): string => $e->on->format('Y-m-d')." $e->what ".round((float) $e->amount, 3),
+            $this->entries(),
+        );
     }
 
     public function testColumnsAreGuessedAndToldByHand(): void
@@ -124,7 +127,8 @@ final class ImportTest extends BenchTestCase
         $page = $this->import(['text' => "day,ph\n".str_repeat("$day,7\n", LogImport::MOST_LINES)]);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('bring it in parts', $page->filter('#import-fault')->text());
-        $this->import(['text' => "day,ph\n".str_repeat("$day,7\n", LogImport::MOST_LINES - 1), 'map' => ['day', 'ph:pH'], 'dates' => 'ymd']);
+        $text = "day,ph\n".str_repeat("$day,7\n", LogImport::MOST_LINES - 1);
+        $this->import(['text' => $text, 'map' => ['day', 'ph:pH'], 'dates' => 'ymd']);
         self::assertResponseIsSuccessful();
         self::assertCount(1, $this->entries(), 'the same line is one');
     }

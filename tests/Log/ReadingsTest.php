@@ -54,7 +54,9 @@ final class ReadingsTest extends BenchTestCase
 
     private function line(string $day, string $readings, ?string $tank = null): string
     {
-        return \sprintf('{"tank": "%s", "at": "%sT07:30:00+00:00", "readings": %s}', $tank ?? $this->tank, $this->day((int) $day), $readings)."\n";
+        $on = $this->day((int) $day);
+
+        return \sprintf('{"tank": "%s", "at": "%sT07:30:00+00:00", "readings": %s}', $tank ?? $this->tank, $on, $readings)."\n";
     }
 
     public function testReadingsAreKeptOnce(): void

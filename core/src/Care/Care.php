@@ -238,10 +238,13 @@ final class Care
             \in_array($plan->preparation->method, self::LITTERED, true)
             || [] !== array_filter($plan->events, static fn ($o): bool => EventKind::Leaves === $o->kind)
         ) {
-            $tasks[] = new Task('litter', self::LEAF_DAYS, 'Lay a few dead leaves in, where the old ones are skeletons', self::LEAF_DAYS, does: self::does(
-                EventKind::Leaves,
-                EventKind::Leaves->amount()->usual ?? 0.0,
-            ));
+            $tasks[] = new Task(
+                'litter',
+                self::LEAF_DAYS,
+                'Lay a few dead leaves in, where the old ones are skeletons',
+                self::LEAF_DAYS,
+                does: self::does(EventKind::Leaves, EventKind::Leaves->amount()->usual ?? 0.0),
+            );
         }
 
         return $tasks;

@@ -6,6 +6,10 @@ namespace Olvek\Core\Tests\Care;
 
 use Olvek\Core\Care\Care;
 use Olvek\Core\Care\Task;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LogAction;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\UsualCare;
@@ -89,6 +93,29 @@ final class CareTest extends TestCase
         self::assertSame([], self::changes(['events.add.changes' => '35 0']));
         // None before the next word on it.
         self::assertSame([], self::changes([...$care, 'events.add.changes' => '9 0']));
+    }
+
+    public function testWhatIsInTheLogIsDone(): void
+    {
+        $tasks = self::tasks(Sample::edit(Sample::planted(), [
+            'care.changeShare' => '10',
+            'care.changeEvery' => '10',
+            'plants.add.salvinia-natans' => '9',
+            'events.add.leaves' => '60',
+        ]));
+        $log = static fn (int $day, EventKind $kind, ?string $of = null): Log => new Log([], [new LoggedEvent($day, $kind, 1.0, $of)]);
+        // Of what comes every ten days, five before and after; of what comes once, a week.
+        self::assertTrue($tasks['change']->isDone($log(25, EventKind::Change), 30));
+        self::assertFalse($tasks['change']->isDone($log(24, EventKind::Change), 30));
+        self::assertTrue($tasks['change']->isDone($log(35, EventKind::Change), 30));
+        self::assertFalse($tasks['change']->isDone($log(36, EventKind::Change), 30));
+        self::assertTrue($tasks['event-e1']->isDone($log(53, EventKind::Leaves), 60));
+        self::assertFalse($tasks['event-e1']->isDone($log(52, EventKind::Leaves), 60));
+        self::assertTrue($tasks['top-up']->isDone($log(7, EventKind::Task, LogAction::TOPPED), 7));
+        self::assertFalse($tasks['top-up']->isDone($log(7, EventKind::Task, 'glass-cleaned'), 7));
+        self::assertTrue($tasks['floaters']->isDone($log(14, EventKind::Trim, 'c3'), 14));
+        self::assertFalse($tasks['floaters']->isDone($log(14, EventKind::Trim, 'c1'), 14));
+        self::assertFalse($tasks['look']->isDone($log(7, EventKind::Change), 7));
     }
 
     public function testTestsGetRarer(): void

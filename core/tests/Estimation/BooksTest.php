@@ -36,7 +36,11 @@ final class BooksTest extends TestCase
 
     public function testWhatIsCutGoesOutByTheHandful(): void
     {
-        $cut = [new LoggedEvent(60, EventKind::Trim, 0.5, 'c1'), new LoggedEvent(65, EventKind::Fertilise, 2.0), new LoggedEvent(66, EventKind::Change, 0.4)];
+        $cut = [
+            new LoggedEvent(60, EventKind::Trim, 0.5, 'c1'),
+            new LoggedEvent(65, EventKind::Fertilise, 2.0),
+            new LoggedEvent(66, EventKind::Change, 0.4),
+        ];
         $books = self::books($cut, 50, 80);
         $none = self::books([], 50, 55);
         self::assertSame([1, 0], [$books->cuts, $none->cuts]);

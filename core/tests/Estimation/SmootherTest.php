@@ -24,7 +24,7 @@ final class SmootherTest extends TestCase
         );
         $read = [new Observation(1, Measure::Acidity, 1.5, 0.5)];
         for ($step = 0; $step < Smoother::STEPS; ++$step) {
-            $members = Smoother::step($members, array_map(static fn (array $m): array => [$m['z']], $members), $read, $step);
+            $members = Smoother::step($members, array_map(static fn (array $m): array => [$m['z']], $members), $read, $step, 0.0);
         }
         $mean = static fn (array $of): float => array_sum($of) / \count($of);
         $z = array_column($members, 'z');
@@ -35,11 +35,27 @@ final class SmootherTest extends TestCase
         self::assertEqualsWithDelta(0.0, $mean(array_column($members, 'other')), 0.14);
     }
 
+    public function testRelaxedItStandsThereTooAndIsLessSure(): void
+    {
+        $members = array_map(static fn (int $n): array => ['z' => Normal::at(($n + 0.5) / 100)], range(0, 99));
+        $predicted = array_map(static fn (array $m): array => [$m['z']], $members);
+        $read = [new Observation(1, Measure::Acidity, 1.5, 0.2)];
+        $mean = $variance = [];
+        foreach ([0.0, 0.5] as $n => $relaxed) {
+            $z = array_column(Smoother::step($members, $predicted, $read, 0, $relaxed), 'z');
+            $mean[$n] = array_sum($z) / 100;
+            $variance[$n] = array_sum(array_map(static fn (float $v): float => ($v - $mean[$n]) ** 2, $z)) / 99;
+        }
+        self::assertEqualsWithDelta($mean[0], $mean[1], 1e-9);
+        // Half of the spread that went comes back.
+        self::assertEqualsWithDelta((sqrt($variance[0]) + 1.0) / 2, sqrt($variance[1]), 0.02);
+    }
+
     public function testWhereNothingShowedOnlyThoseThatWouldShowAreMoved(): void
     {
         $members = array_map(static fn (int $n): array => ['z' => Normal::at(($n + 0.5) / 40)], range(0, 39));
         $read = [new Observation(1, Measure::Ammonia, 0.0, 0.2, nothing: true)];
-        $moved = Smoother::step($members, array_map(static fn (array $m): array => [max(0.0, $m['z'])], $members), $read, 0);
+        $moved = Smoother::step($members, array_map(static fn (array $m): array => [max(0.0, $m['z'])], $members), $read, 0, 0.0);
         self::assertSame($members[3]['z'], $moved[3]['z']);
         self::assertLessThan($members[39]['z'], $moved[39]['z']);
     }
