@@ -15,6 +15,8 @@ use Olvek\Core\Change\Change;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Change\TakeMethod;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\ToRead;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Group;
@@ -29,6 +31,7 @@ use Olvek\Core\Water\Measure;
 use Olvek\Editing\TankEditor;
 use Olvek\Log\Logbook;
 use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -49,6 +52,7 @@ final class RunningController extends AbstractController
         private readonly Editor $editor,
         private readonly Catalogue $catalogue,
         private readonly TankEditor $road,
+        private readonly TankRepository $tanks,
         private readonly BuildRecords $book,
         private readonly Logbook $logbook,
         private readonly Today $today,
@@ -75,50 +79,70 @@ final class RunningController extends AbstractController
                 throw new InvalidPlan([new Problem('filled', 'Say on which day it was filled, or about.')]);
             }
             $filled = $this->today->orEarlier($keeper, $day) ?? throw new InvalidPlan([new Problem('filled', Today::REFUSED)]);
-            $plan = $this->standing($sent, $keeper, 1 + min(364, (int) $filled->format('z')));
+            $age = Today::between($filled, $this->today->of($keeper));
+            $plan = $this->standing($sent, $keeper, 1 + min(364, (int) $filled->format('z')), $age);
+            $lives = $this->lives($sent, $age);
         } catch (InvalidPlan $refused) {
             return $this->form($keeper, $sent, $refused->messages($keeper->units()));
         }
         $readings = array_filter(\is_array($sent['reading'] ?? null) ? $sent['reading'] : [], is_string(...));
         $tank = null;
-        $errors = $this->atOnce(function () use ($keeper, $plan, $day, $readings, &$tank): array {
+        $errors = $this->atOnce(function () use ($keeper, $plan, $filled, $readings, $lives, &$tank): array {
             $tank = $this->road->begin($keeper, $plan, 'taken over as it runs');
 
-            return $this->noted($tank, $keeper, $day, $readings);
+            return $this->noted($tank, $keeper, $filled, $readings, $lives);
         });
 
         return [] === $errors && $tank instanceof Tank
-            ? $this->redirectToRoute('weeks', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER)
+            ? $this->redirectToRoute('today', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER)
             : $this->form($keeper, $sent, $errors);
     }
 
     /**
-     * Its filling and last readings.
+     * Its filling, who came when and how many there are now, and its last readings.
      *
-     * @param array<mixed> $readings
+     * @param array<mixed>                                                                     $readings
+     * @param array{plants: list<array{int, int, int|null}>, animals: list<array{int, int, int|null}>} $lives
      *
      * @return array<string, string> why it was refused
      */
-    private function noted(Tank $tank, Keeper $keeper, string $day, array $readings): array
+    private function noted(Tank $tank, Keeper $keeper, \DateTimeImmutable $filled, array $readings, array $lives): array
     {
-        $refused = $this->book->mark($tank, Steps::FILL, true, $day, '');
+        $refused = $this->book->mark($tank, Steps::FILL, true, $filled->format('Y-m-d'), '');
         if (null !== $refused) {
             return ['filled' => $refused];
         }
+        $plan = $this->road->plan($this->tanks->head($tank));
+        $may = ToRead::of($plan);
         $texts = [];
+        foreach (\array_slice($plan->groups, -\count($lives['animals']), \count($lives['animals'])) as $n => $group) {
+            [$count, $day, $now] = $lives['animals'][$n];
+            $this->logbook->write(
+                $tank,
+                $filled->modify("+$day days"),
+                EventKind::Stock,
+                (float) $count,
+                $group->id,
+                LoggedEvent::line(EventKind::Stock, (float) $count, $keeper->kit(), $group),
+            );
+            $texts["heads@$group->id"] = (string) ($now ?? '');
+        }
+        foreach (\array_slice($plan->clumps, -\count($lives['plants']), \count($lives['plants'])) as $n => $clump) {
+            $texts["pieces@$clump->id"] = (string) ($lives['plants'][$n][2] ?? '');
+        }
         foreach ($readings as $measure => $text) {
             if (\is_string($text) && '' !== trim($text)) {
                 $texts[(string) $measure] = trim($text);
             }
         }
-        if ([] === $texts) {
+        if ([] === array_filter($texts, static fn (string $text): bool => '' !== $text)) {
             return [];
         }
         $errors = [];
         foreach ($this->logbook->test(
             $tank,
             $texts,
-            ToRead::water(),
+            $may,
             $this->today->of($keeper)->format('Y-m-d'),
             $keeper->kit(),
             $keeper->units(),
@@ -160,17 +184,24 @@ final class RunningController extends AbstractController
     /**
      * @param array<mixed> $sent
      * @param int          $dayOfYear on which it was filled
+     * @param int          $age       days since
      *
      * @throws InvalidPlan
      */
-    private function standing(array $sent, Keeper $keeper, int $dayOfYear): Plan
+    private function standing(array $sent, Keeper $keeper, int $dayOfYear, int $age): Plan
     {
         $plan = $this->vessels->read($sent, $keeper->units());
         $method = \is_string($sent['method'] ?? null) ? Method::tryFrom($sent['method']) : null;
         $changes = [
             ...null === $method ? [] : [new TakeMethod($method)],
-            ...$this->things($sent, 'plants', Clump::MOST_PIECES, static fn (string $kind, int $n): Change => new AddClump($kind, $n)),
-            ...$this->things($sent, 'animals', Group::MOST, static fn (string $kind, int $n): Change => new AddGroup($kind, $n)),
+            ...array_map(
+                static fn (array $row): Change => new AddClump($row[0], $row[1]),
+                $this->things($sent, 'plants', Clump::MOST_PIECES, $age),
+            ),
+            ...array_map(
+                static fn (array $row): Change => new AddGroup($row[0], $row[1], $row[2]),
+                $this->things($sent, 'animals', Group::MOST, $age),
+            ),
             new SetNumber('site.filledOn', $dayOfYear),
         ];
         $plan = $this->editor->make($plan, $changes, $keeper->units())->plan;
@@ -182,34 +213,73 @@ final class RunningController extends AbstractController
     }
 
     /**
-     * @param array<mixed>                   $sent
-     * @param 'plants'|'animals'             $list
-     * @param \Closure(string, int): Change $add
+     * Who is in, by lists: how many were set in or came, on which day after filling, and how many there are now where that was counted.
      *
-     * @return list<Change>
+     * @param array<mixed> $sent
+     *
+     * @return array{plants: list<array{int, int, int|null}>, animals: list<array{int, int, int|null}>}
      *
      * @throws InvalidPlan
      */
-    private function things(array $sent, string $list, int $most, \Closure $add): array
+    private function lives(array $sent, int $age): array
+    {
+        return [
+            'plants' => array_map(
+                static fn (array $row): array => [$row[1], $row[2], $row[3]],
+                $this->things($sent, 'plants', Clump::MOST_PIECES, $age),
+            ),
+            'animals' => array_map(
+                static fn (array $row): array => [$row[1], $row[2], $row[3]],
+                $this->things($sent, 'animals', Group::MOST, $age),
+            ),
+        ];
+    }
+
+    /**
+     * @param array<mixed>       $sent
+     * @param 'plants'|'animals' $list
+     * @param int                $age  days since filling
+     *
+     * @return list<array{string, int, int, int|null}> kind, how many, on which day after filling, and how many there are now
+     *
+     * @throws InvalidPlan
+     */
+    private function things(array $sent, string $list, int $most, int $age): array
     {
         $rows = \is_array($sent[$list] ?? null) ? \array_slice($sent[$list], 0, self::ROWS) : [];
-        $changes = [];
+        $things = [];
         foreach ($rows as $n => $row) {
-            $kind = \is_array($row) && \is_string($row['kind'] ?? null) ? $row['kind'] : '';
-            $count = \is_array($row) && \is_string($row['count'] ?? null) ? trim($row['count']) : '';
+            $text = static fn (string $of): string => \is_array($row) && \is_string($row[$of] ?? null) ? trim($row[$of]) : '';
+            $kind = $text('kind');
             if ('' === $kind) {
                 continue;
             }
-            if (!isset($this->catalogue->{$list}[$kind])) {
-                throw new InvalidPlan([new Problem("$list.$n", 'Choose from the list.')]);
+            $weeks = $text('weeks');
+            $now = $text('now');
+            $whole = static fn (string $typed, int $from, int $to): bool => ctype_digit($typed)
+                && (int) $typed >= $from
+                && (int) $typed <= $to;
+            $fault = match (true) {
+                !isset($this->catalogue->{$list}[$kind]) => 'Choose from the list.',
+                !$whole($text('count'), 1, $most) => "How many? From 1 to $most.",
+                '' !== $weeks && (!ctype_digit($weeks) || 7 * (int) $weeks > $age) => 'In for how many weeks? '
+                    .'No longer than since it was filled.',
+                '' !== $now && !$whole($now, 0, $most) => "How many now? From 0 to $most, or nothing.",
+                default => null,
+            };
+            if (null !== $fault) {
+                throw new InvalidPlan([new Problem("$list.$n", $fault)]);
             }
-            if (!ctype_digit($count) || (int) $count < 1 || (int) $count > $most) {
-                throw new InvalidPlan([new Problem("$list.$n", "How many? From 1 to $most.")]);
-            }
-            $changes[] = $add($kind, (int) $count);
+            $usual = 'plants' === $list ? 0 : min($age, AddGroup::USUAL_DAY);
+            $things[] = [
+                $kind,
+                (int) $text('count'),
+                '' === $weeks ? $usual : $age - 7 * (int) $weeks,
+                '' === $now ? null : (int) $now,
+            ];
         }
 
-        return $changes;
+        return $things;
     }
 
     /**
@@ -236,6 +306,8 @@ final class RunningController extends AbstractController
                         Measure::Acidity,
                         Measure::CarbonateHardness,
                         Measure::GeneralHardness,
+                        Measure::Temperature,
+                        Measure::Phosphate,
                     ],
                 ),
                 'today' => $this->today->of($keeper)->format('Y-m-d'),

@@ -98,6 +98,9 @@ final class DoorsTest extends BenchTestCase
             'plants[0][count]' => '30',
             'animals[0][kind]' => 'heterandria-formosa',
             'animals[0][count]' => '8',
+            'animals[0][weeks]' => '20',
+            'animals[0][now]' => '23',
+            'plants[0][now]' => '55',
             'reading[nitrite]' => '0',
             'reading[nitrate]' => '5',
         ]);
@@ -106,12 +109,36 @@ final class DoorsTest extends BenchTestCase
         $tanks = array_filter($this->service(TankRepository::class)->active($this->keeper), static fn ($t): bool => 'Old' === $t->name());
         $tank = array_values($tanks)[0];
         self::assertSame($day, $this->service(BuildRecords::class)->filledOn($tank)?->format('Y-m-d'));
-        self::assertStringContainsString('nitrate', mb_strtolower($this->text('main')));
+        self::assertMatchesRegularExpression('~/today$~', $this->browser->getHistory()->current()->getUri());
+        $lines = array_map(
+            static fn ($e): string => "$e->what $e->amount {$e->on->format('Y-m-d')}",
+            $this->service(\Olvek\Log\Logbook::class)->newest($tank, 9),
+        );
+        $today = $this->service(Today::class)->of($this->keeper);
+        self::assertContains('stock 8 '.$today->modify('-140 days')->format('Y-m-d'), $lines);
+        self::assertContains('heads 23 '.$today->format('Y-m-d'), $lines);
+        self::assertContains('pieces 55 '.$today->format('Y-m-d'), $lines);
+        self::assertContains('nitrite 0 '.$today->format('Y-m-d'), $lines);
         $this->browser->request('GET', '/tanks/'.$tank->id()->toRfc4122().'/plan.json');
         $plan = json_decode((string) $this->browser->getResponse()->getContent(), true);
         self::assertIsArray($plan);
         self::assertSame([30, 8], [$plan['plants'][0]['pieces'], $plan['animals'][0]['count']]);
         self::assertGreaterThan(0, $plan['feeding']['grams']);
+    }
+
+    public function testWhoIsInIsInNoLongerThanTheTank(): void
+    {
+        $day = $this->service(Today::class)->of($this->keeper)->modify('-70 days')->format('Y-m-d');
+        foreach (['10' => true, '11' => false] as $weeks => $taken) {
+            $page = $this->browser->request('GET', '/tanks/new/running?vessel=box-60');
+            $this->browser->submit($page->selectButton('Take it over')->form(), [
+                'filled' => $day,
+                'animals[0][kind]' => 'heterandria-formosa',
+                'animals[0][count]' => '8',
+                'animals[0][weeks]' => (string) $weeks,
+            ]);
+            self::assertSame($taken, $this->browser->getResponse()->isRedirection());
+        }
     }
 
     public function testARefusedReadingLeavesNoTankBehind(): void
