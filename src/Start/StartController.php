@@ -6,6 +6,7 @@ namespace Olvek\Start;
 
 use Olvek\Account\Keeper;
 use Olvek\Core\Change\Editor;
+use Olvek\Core\Change\QuarantineTank;
 use Olvek\Core\Change\TakeMethod;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Method;
@@ -53,7 +54,12 @@ final class StartController extends AbstractController
             $this->mayBegin($request);
             $plan = $this->vessels->read($sent, $keeper->units());
             $method = 'method' === $door ? $this->method($request->request->getString('method')) : null;
-            $plan = null === $method ? $plan : $this->editor->make($plan, [new TakeMethod($method)], $keeper->units())->plan;
+            $changes = match (true) {
+                null !== $method => [new TakeMethod($method)],
+                'quarantine' === $door => QuarantineTank::changes($plan),
+                default => [],
+            };
+            $plan = [] === $changes ? $plan : $this->editor->make($plan, $changes, $keeper->units())->plan;
         } catch (InvalidPlan $refused) {
             return $this->form($keeper, $sent, $refused->messages($keeper->units()));
         }
@@ -61,7 +67,11 @@ final class StartController extends AbstractController
             // On to the next page with what was picked, by an address that can be kept.
             return $this->redirectToRoute('wish' === $door ? 'wish' : 'running', VesselForm::query($sent), Response::HTTP_SEE_OTHER);
         }
-        $tank = $this->road->begin($keeper, $plan, null === $method ? 'created' : 'created by '.$method->words());
+        $tank = $this->road->begin($keeper, $plan, match (true) {
+            null !== $method => 'created by '.$method->words(),
+            'quarantine' === $door => 'created as a quarantine tank',
+            default => 'created',
+        });
 
         return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
     }

@@ -207,7 +207,10 @@ final class Care
         if ($plan->site->sealed) {
             return self::jar($plan);
         }
-        $tasks = [new Task('look', 7, 'Check: headcount, shading, front glass', 7), ...self::technique($plan)];
+        $look = StartWay::Quarantine === $plan->preparation->way
+            ? new Task('look', 1, 'Look at each animal: it eats, breathes calmly, has no spots and no clamped fins', 1)
+            : new Task('look', 7, 'Check: headcount, shading, front glass', 7);
+        $tasks = [$look, ...self::technique($plan)];
         $litres = 7 * $trace->mean('evaporated', 0, min(self::SEASON, $trace->days()));
         if ($litres > 0.01) {
             $tasks[] = new Task('top-up', 7, \sprintf('Top up, some %s', $units->show(Dimension::Volume, $litres)), 7, does: self::does(

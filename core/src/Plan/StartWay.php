@@ -15,6 +15,7 @@ enum StartWay: string implements Worded
     case Dosing = 'dosing';
     case Borrowed = 'borrowed';
     case Waiting = 'waiting';
+    case Quarantine = 'quarantine';
 
     /** mg/L of ammonia as N that a dosed start gives: 2.6 mg/L as the ion NH4. C (2 to 6 as the ion). */
     public const DOSE = 2.0;
@@ -30,6 +31,7 @@ enum StartWay: string implements Worded
             self::Dosing => 'fishless cycle, dosing ammonia',
             self::Borrowed => 'seeded filter or substrate',
             self::Waiting => 'plants only, and wait',
+            self::Quarantine => 'quarantine: seeded, watched for four weeks',
         };
     }
 
@@ -43,6 +45,8 @@ enum StartWay: string implements Worded
                 .'mg/L.',
             self::Borrowed => 'A sponge or gravel from a running tank brings its bacteria: nearly at once.',
             self::Waiting => 'Three weeks to two months of plants only, until readings stand at 0.',
+            self::Quarantine => 'A bare vessel with a sponge of a running tank: newcomers are looked at every day for four weeks, '
+                .'and then moved.',
         };
     }
 
@@ -52,7 +56,7 @@ enum StartWay: string implements Worded
             self::Undecided => null,
             self::Plants => Inoculum::Cuttings,
             self::Bottled => Inoculum::Bottled,
-            self::Borrowed => Inoculum::Sponge,
+            self::Borrowed, self::Quarantine => Inoculum::Sponge,
             self::Dosing, self::Waiting => Inoculum::Nothing,
         };
     }
@@ -64,6 +68,7 @@ enum StartWay: string implements Worded
             self::Undecided => 0,
             self::Plants => 2,
             self::Bottled, self::Borrowed => 1,
+            self::Quarantine => 0,
             self::Dosing, self::Waiting => 21,
         };
     }

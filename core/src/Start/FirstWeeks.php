@@ -64,6 +64,7 @@ final readonly class FirstWeeks
             StartWay::Bottled => new BottledBacteria(),
             StartWay::Dosing => new FishlessCycle(),
             StartWay::Borrowed => new SeededStart(),
+            StartWay::Quarantine => new Quarantine(),
             // Whoever has not decided waits: that is the careful way.
             StartWay::Waiting, StartWay::Undecided => new PlantsAndWait(),
         };
