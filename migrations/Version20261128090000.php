@@ -12,12 +12,13 @@ final class Version20261128090000 extends AbstractMigration
 {
     public function getDescription(): string
     {
-        return 'Of what animals died; tokens for devices that post readings';
+        return 'Of what animals died; the order of long logbooks; tokens for devices that post readings';
     }
 
     public function up(Schema $schema): void
     {
         $schema->getTable('log_entry')->addColumn('cause', Types::STRING, ['length' => 24, 'default' => '']);
+        $schema->getTable('log_entry')->addIndex(['tank_id', 'on_day', 'written', 'id'], 'log_entry_tank_order');
 
         $token = $schema->createTable('device_token');
         $token->addColumn('id', 'uuid');

@@ -38,8 +38,9 @@ trait FilledTank
     /** @return list<Entry> */
     protected function entries(): array
     {
-        $this->service(EntityManagerInterface::class)->clear();
+        $entities = $this->service(EntityManagerInterface::class);
+        $entities->clear();
 
-        return $this->service(EntityManagerInterface::class)->getRepository(Entry::class)->findBy(['tank' => $this->tank], ['id' => 'ASC']);
+        return $entities->getRepository(Entry::class)->findBy(['tank' => $this->tank], ['on' => 'ASC', 'id' => 'ASC']);
     }
 }

@@ -8,8 +8,13 @@ use Olvek\Account\Keeper;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
 use Olvek\Core\Ask\Comparison;
+use Olvek\Core\Ask\Now;
 use Olvek\Core\Ask\Outcome;
+use Olvek\Core\Ask\Proposal;
+use Olvek\Core\Ask\Proposals;
+use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Change\Editor;
+use Olvek\Core\Estimation\Books;
 use Olvek\Core\Estimation\Estimate;
 use Olvek\Core\Estimation\Estimator;
 use Olvek\Core\Estimation\Member;
@@ -44,6 +49,7 @@ final readonly class Estimates
         private Logbook $logbook,
         private Today $today,
         private Editor $editor,
+        private Catalogue $catalogue,
         #[Autowire('%env(float:OLVEK_PATIENCE)%')] private float $patience,
     ) {
     }
@@ -119,6 +125,40 @@ final readonly class Estimates
             array_map(Outcome::all(...), $estimate->asNow),
             array_map(Outcome::all(...), $estimate->ahead($members)),
         ));
+    }
+
+    /** Where nitrogen came from and went in a stretch of days; kept, since it takes a run. */
+    public function books(Tank $tank, Life $life, int $from, int $to): Books
+    {
+        $known = $this->known($tank, $life);
+        $books = $this->kept->get(
+            implode('.', ['books', self::name($this->job($tank, $life, 0)), $from, $to, null === $known ? 'plain' : 'read']),
+            fn (): Books => $this->estimator($life)->books($known->scores ?? [[]], $from, $to),
+        );
+        \assert($books instanceof Books);
+
+        return $books;
+    }
+
+    /**
+     * What is usually asked of a tank; kept, since who may come takes a run of the year.
+     *
+     * @return list<Proposal>
+     */
+    public function proposals(Tank $tank, Life $life, Estimate $estimate, UnitSystem $units): array
+    {
+        $proposals = $this->kept->get(
+            implode('.', ['proposals', self::name($this->job($tank, $life, 0)), $units->value]),
+            fn (): array => Proposals::of(
+                Now::of($life->plan, $life->log, $life->day, $estimate),
+                $life->day + 1,
+                $this->catalogue,
+                $units,
+            ),
+        );
+
+        /** @var list<Proposal> $proposals */
+        return $proposals;
     }
 
     /**

@@ -36,6 +36,8 @@ final readonly class LifeChart
     private const LEAST = 2.5;
     private const STEPS = [1.0, 2.0, 2.5, 5.0, 10.0];
     private const LINES = 4;
+    /** Readings that are drawn. J: more lie over one another. */
+    private const MOST = 120;
 
     /**
      * @param list<array{y: float, words: string}>                             $lines across, with what they stand for
@@ -89,11 +91,9 @@ final readonly class LifeChart
         $unit = $units->unitFor($measure->dimension());
         $show = static fn (float $base): float => $measure->isElement() ? $kit->fromBase($measure, $base) : $unit->fromBase($base);
         $x = static fn (float $day): float => self::LEFT + ((self::RIGHT - self::LEFT) * ($day - $from)) / max(1, $to - $from);
-        $quantity = Quantity::of($measure)->value ?? '';
-        /** @var list<array{float, float, float}> $bands */
-        $bands = \array_slice($life->bands[$quantity] ?? [], $from, $to - $from + 1);
-        /** @var list<array{float, float, float}> $expected */
-        $expected = \array_slice($life->expected[$quantity] ?? [], $from, $to - $from + 1);
+        $quantity = Quantity::of($measure);
+        $bands = null === $quantity ? [] : $life?->band($quantity, $from, $to) ?? [];
+        $expected = null === $quantity ? [] : $life?->band($quantity, $from, $to, true) ?? [];
         $values = [
             ...array_map(static fn (Reading $r): float => $show($r->value), $read),
             ...array_map(static fn (array $b): float => $show($b[0]), $bands),
@@ -109,10 +109,15 @@ final readonly class LifeChart
         }
         $atBase = static fn (float $base): float => $y($show($base));
         $rows = $dots = [];
-        foreach ($read as $reading) {
+        $every = (int) ceil(\count($read) / self::MOST);
+        foreach ($read as $n => $reading) {
+            // Of a probe's years every so many are drawn, the last among them; the file has all.
+            if (0 !== (\count($read) - 1 - $n) % $every) {
+                continue;
+            }
             $shown = $kit->show($measure, $reading->value, $units);
-            $band = $life->expected[$quantity][$reading->day] ?? null;
-            $now = $life->bands[$quantity][$reading->day] ?? null;
+            $band = $expected[$reading->day - $from] ?? null;
+            $now = $bands[$reading->day - $from] ?? null;
             $dots[] = ['x' => $x($reading->day), 'y' => $y($show($reading->value)), 'words' => "Day $reading->day: $shown"];
             $rows[] = [
                 'day' => $reading->day,
@@ -122,7 +127,7 @@ final readonly class LifeChart
             ];
         }
         $name = Words::capital($measure->label()).('' === $whom ? '' : ": $whom");
-        $last = end($rows);
+        $last = $read[\count($read) - 1];
 
         return new self(
             $measure,
@@ -140,13 +145,14 @@ final readonly class LifeChart
                 array_filter($done, static fn (array $d): bool => $d['day'] >= $from && $d['day'] <= $to),
             )),
             \sprintf(
-                '%s: %s from day %d to day %d, the last %s on day %d',
+                '%s: %s from day %d to day %d, the last %s on day %d%s',
                 $name,
                 1 === \count($read) ? 'one reading' : \count($read).' readings',
                 $from,
                 $to,
-                $last['read'],
-                $last['day'],
+                $kit->show($measure, $last->value, $units),
+                $last->day,
+                $every > 1 ? "; one of $every is shown" : '',
             ),
         );
     }

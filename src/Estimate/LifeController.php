@@ -86,15 +86,17 @@ final class LifeController extends AbstractController
         \assert(false !== $out);
         fputcsv($out, ['day', 'date', 'measure', 'of', 'value', 'low', 'middle', 'high', 'now_low', 'now_middle', 'now_high'], escape: '');
         foreach ($life->log->readings ?? [] as $reading) {
-            $of = Quantity::of($reading->measure)->value ?? '';
+            $of = Quantity::of($reading->measure);
             fputcsv($out, [
                 $reading->day,
                 $life?->filled->modify("+$reading->day days")->format('Y-m-d') ?? '',
                 $reading->measure->value,
                 $reading->of ?? '',
                 $reading->value,
-                ...$estimate->expected[$of][$reading->day] ?? ['', '', ''],
-                ...$estimate->bands[$of][$reading->day] ?? ['', '', ''],
+                ...null === $of || null === $estimate ? ['', '', '', '', '', ''] : [
+                    ...$estimate->wasExpected($of, $reading->day),
+                    ...$estimate->on($of, $reading->day),
+                ],
             ], escape: '');
         }
         rewind($out);

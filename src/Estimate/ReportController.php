@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Olvek\Estimate;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Estimation\Estimator;
 use Olvek\Core\Log\Cause;
 use Olvek\Core\Log\Sign;
 use Olvek\Core\Unit\Words;
@@ -78,11 +77,7 @@ final class ReportController extends AbstractController
                 $this->tanks->revisions($tank, self::REVISIONS, 0),
                 static fn (Revision $r): bool => $r->at >= $from && $r->at < $to->modify('+1 day') && null !== $r->parent,
             )),
-            'books' => (new Estimator($life->plan, $life->log, $life->day))->books(
-                $this->estimates->known($tank, $life)->scores ?? [[]],
-                $first,
-                $last,
-            ),
+            'books' => $this->estimates->books($tank, $life, $first, $last),
         ]);
     }
 

@@ -6,10 +6,7 @@ namespace Olvek\Estimate;
 
 use Olvek\Account\Keeper;
 use Olvek\Core\Ask\Comparison;
-use Olvek\Core\Ask\Now;
 use Olvek\Core\Ask\Outcome;
-use Olvek\Core\Ask\Proposals;
-use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Change\Remove;
 use Olvek\Core\Estimation\Breath;
 use Olvek\Core\Estimation\Estimate;
@@ -71,7 +68,6 @@ final class TodayController extends AbstractController
         private readonly Estimates $estimates,
         private readonly Logbook $logbook,
         private readonly TankEditor $road,
-        private readonly Catalogue $catalogue,
     ) {
     }
 
@@ -163,8 +159,7 @@ final class TodayController extends AbstractController
             );
         }
         $topics = [];
-        $now = Now::of($life->plan, $life->log, $life->day, $estimate);
-        foreach (Proposals::of($now, $life->day + 1, $this->catalogue, $keeper->units()) as $proposal) {
+        foreach ($this->estimates->proposals($tank, $life, $estimate, $keeper->units()) as $proposal) {
             $topics[$proposal->topic->value]['words'] = $proposal->topic->words();
             $topics[$proposal->topic->value]['proposals'][] = [
                 'proposal' => $proposal,

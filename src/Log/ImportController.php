@@ -43,7 +43,7 @@ final class ImportController extends AbstractController
             '' === trim($text) => 'Choose a file, or paste its text.',
             !mb_check_encoding($text, 'UTF-8') => 'This is not UTF-8 text. Save the table as “CSV, UTF-8”.',
             substr_count($text, "\n") > LogImport::MOST_LINES => \sprintf(
-                'This has more than %d lines: bring it in parts.',
+                'This has more than %d lines: import it in parts.',
                 LogImport::MOST_LINES,
             ),
             default => '',

@@ -283,15 +283,19 @@ final readonly class Logbook
             ->findBy(['tank' => $tank->id()], ['on' => 'DESC', 'written' => 'DESC', 'id' => 'DESC'], $most, $from);
     }
 
-    /** @return list<Entry> of a stretch of days, oldest first */
+    /** @return list<Entry> what was done, seen and noted in a stretch of days, oldest first */
     public function between(Tank $tank, \DateTimeImmutable $from, \DateTimeImmutable $to): array
     {
         /** @var list<Entry> $entries */
         $entries = $this->entities
-            ->createQuery('SELECT e FROM '.Entry::class.' e WHERE e.tank = :tank AND e.on >= :from AND e.on <= :to ORDER BY e.on, e.id')
+            ->createQuery(
+                'SELECT e FROM '.Entry::class.' e'
+                .' WHERE e.tank = :tank AND e.on >= :from AND e.on <= :to AND e.kind <> :read ORDER BY e.on, e.id',
+            )
             ->setParameter('tank', $tank->id(), 'uuid')
             ->setParameter('from', $from, 'date_immutable')
             ->setParameter('to', $to, 'date_immutable')
+            ->setParameter('read', EntryKind::Reading->value)
             ->getResult();
 
         return $entries;

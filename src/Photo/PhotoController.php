@@ -30,6 +30,8 @@ final class PhotoController extends AbstractController
     private const DAYS_A_WEEK = 7;
     /** Photos a page: a year of one a week, and some. */
     private const SHOWN = 60;
+    /** Photos that can be chosen from to be laid under one slider. */
+    private const CHOICES = 150;
 
     public function __construct(
         private readonly Photos $photos,
@@ -124,6 +126,7 @@ final class PhotoController extends AbstractController
     public function compare(Request $request, Tank $tank): Response
     {
         $all = $this->photos->of($tank);
+        $count = \count($all);
         $asked = static fn (string $name): ?Photo => array_values(array_filter(
             $all,
             static fn (Photo $p): bool => $p->id->toRfc4122() === $request->query->getString($name),
@@ -131,7 +134,15 @@ final class PhotoController extends AbstractController
         $before = $asked('before') ?? $all[0] ?? null;
         $after = $asked('after') ?? ([] === $all ? null : $all[\count($all) - 1]);
 
-        return $this->render('photo/compare.html.twig', ['tank' => $tank, 'photos' => $all, 'before' => $before, 'after' => $after]);
+        // Of thousands every so many can be chosen, and those that are looked at.
+        $every = (int) ceil($count / self::CHOICES);
+        $shown = array_values(array_filter(
+            $all,
+            static fn (Photo $p, int $n): bool => 0 === $n % $every || $n === $count - 1 || $p === $before || $p === $after,
+            \ARRAY_FILTER_USE_BOTH,
+        ));
+
+        return $this->render('photo/compare.html.twig', ['tank' => $tank, 'photos' => $shown, 'before' => $before, 'after' => $after]);
     }
 
     private function found(Tank $tank, string $photo): Photo

@@ -7,7 +7,7 @@ namespace Olvek\Core\Change;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\StartWay;
 
-/** What makes a plan that of a quarantine tank: nothing on the floor, a sponge filter, floaters to hide under, small changes often. All C. */
+/** Makes a plan that of a quarantine tank: nothing on the floor, a sponge filter, floaters to hide under, small changes often. All C. */
 final class QuarantineTank
 {
     /** Litres to a piece of what floats and hides. J. */

@@ -13,11 +13,14 @@ final readonly class Estimate
     private const SHARES = [0.1, 0.5, 0.9];
     /** Share of what was unknown that is unknown still, above which the readings have told next to nothing. J. */
     private const UNTOLD = 0.8;
+    /** Of three packed numbers. */
+    private const BYTES = 24;
 
     /**
      * @param list<array<string, float>>                      $scores   of the tanks, after the readings
-     * @param array<string, list<array{float, float, float}>> $expected low, middle, high by quantity and day, before the readings
-     * @param array<string, list<array{float, float, float}>> $bands    after them
+     * @param array<string, string>                           $expected low, middle, high of each day, by quantity, before the readings;
+     *                                                                   packed, as numbers they take ten times as long to be read again
+     * @param array<string, string>                           $bands    after them
      * @param list<Habit>                                     $habits   what the readings say of this tank's ways
      * @param array<string, float>                            $happened share of tanks in which what was planned, and not logged, happened
      * @param list<NextTest>                                  $tests    what would tell most, the best first
@@ -96,17 +99,13 @@ final readonly class Estimate
     /** @return array{float, float, float} low, middle, high of a quantity on a day */
     public function on(Quantity $quantity, int $day): array
     {
-        $of = $this->bands[$quantity->value];
-
-        return $of[max(0, min(\count($of) - 1, $day))];
+        return self::unpacked($this->bands[$quantity->value], $day);
     }
 
     /** @return array{float, float, float} the same before anything was read */
     public function wasExpected(Quantity $quantity, int $day): array
     {
-        $of = $this->expected[$quantity->value];
-
-        return $of[max(0, min(\count($of) - 1, $day))];
+        return self::unpacked($this->expected[$quantity->value], $day);
     }
 
     /** L that dry up in a week, from now on. */
@@ -117,7 +116,7 @@ final readonly class Estimate
 
     public function days(): int
     {
-        return \count($this->bands[Quantity::Nitrate->value]);
+        return intdiv(\strlen($this->bands[Quantity::Nitrate->value]), self::BYTES);
     }
 
     /** Share (0–1, or more) of what was unknown of a quantity today that is unknown still. */
@@ -157,17 +156,46 @@ final readonly class Estimate
     }
 
     /**
+     * A band over a stretch of days.
+     *
+     * @param bool $expected before the readings, in place of after them
+     *
+     * @return list<array{float, float, float}> low, middle, high by day
+     */
+    public function band(Quantity $quantity, int $from, int $to, bool $expected = false): array
+    {
+        $packed = ($expected ? $this->expected : $this->bands)[$quantity->value];
+        $days = [];
+        for ($day = $from; $day <= min($to, $this->days() - 1); ++$day) {
+            $days[] = self::unpacked($packed, $day);
+        }
+
+        return $days;
+    }
+
+    /** @return array{float, float, float} of a day, or of the nearest that there is */
+    private static function unpacked(string $packed, int $day): array
+    {
+        $last = intdiv(\strlen($packed), self::BYTES) - 1;
+        /** @var array{1: float, 2: float, 3: float} $of */
+        $of = unpack('e3', $packed, self::BYTES * max(0, min($last, $day)));
+
+        return [$of[1], $of[2], $of[3]];
+    }
+
+    /**
      * @param list<Member> $members
      *
-     * @return array<string, list<array{float, float, float}>>
+     * @return array<string, string>
      */
-    public static function banded(array $members): array
+    private static function banded(array $members): array
     {
         $bands = [];
         foreach (Quantity::cases() as $quantity) {
             $columns = array_map(static fn (Member $m): array => $m->column($quantity), $members);
+            $bands[$quantity->value] = '';
             foreach (array_keys($columns[0]) as $day) {
-                $bands[$quantity->value][] = self::among(array_column($columns, $day));
+                $bands[$quantity->value] .= pack('e3', ...self::among(array_column($columns, $day)));
             }
         }
 

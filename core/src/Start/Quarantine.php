@@ -42,8 +42,8 @@ final readonly class Quarantine implements Protocol
                 false,
                 null === $came
                     ? 'Nobody is in yet.'
-                    : 'Look at each of them every day. Log whoever comes last, and the days begin anew; where one falls ill, ask a vet before '
-                        .'any medicine, and count from its recovery.',
+                    : 'Look at each of them every day. Log whoever comes last, and the days begin anew; where one falls ill, ask '
+                        .'a vet before any medicine, and count from its recovery.',
                 null,
             ],
         );

@@ -62,7 +62,8 @@ final class QuarantineTest extends TestCase
         self::assertNull($plan->bed->cap);
         self::assertSame([StartWay::Quarantine, 3], [$plan->preparation->way, $plan->care->changeEvery]);
         self::assertTrue($plan->equipment->filters());
-        $tasks = array_filter(Care::of($plan, (new Runner($plan))->run(60), UnitSystem::Metric), static fn (Task $t): bool => 'look' === $t->id);
+        $run = (new Runner($plan))->run(60);
+        $tasks = array_filter(Care::of($plan, $run, UnitSystem::Metric), static fn (Task $t): bool => 'look' === $t->id);
         self::assertSame([1], array_values(array_map(static fn (Task $t): int => $t->every, $tasks)));
     }
 

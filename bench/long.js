@@ -1,0 +1,52 @@
+/*
+ * Pages of a tank with a long logbook (bench/long.php), as medians. What is worked out once is asked for before it is timed.
+ * Usage: node bench/long.js http://127.0.0.1:8098
+ */
+const base = process.argv[2];
+const jar = new Map();
+
+async function ask(path, options = {}) {
+    const response = await fetch(new URL(path, base), {
+        redirect: 'manual', ...options,
+        headers: { origin: new URL(base).origin, ...options.headers, cookie: [...jar].map(([name, value]) => `${name}=${value}`).join('; ') },
+    });
+    for (const cookie of response.headers.getSetCookie()) {
+        const [name, value] = cookie.split(';')[0].split('=');
+        jar.set(name, value);
+    }
+    return { status: response.status, text: await response.text() };
+}
+
+const page = (await ask('/sign-in')).text;
+await ask('/demo', { method: 'POST', body: new URLSearchParams({ _token: page.slice(page.indexOf('action="/demo"')).match(/name="_(?:csrf_)?token" value="([^"]+)"/)[1] }) });
+const shelf = (await ask('/')).text;
+const tank = shelf.match(/href="(\/tanks\/[0-9a-f-]{36})"[^>]*>(?:(?!<\/a>)[\s\S])*Waiting hall/)[1];
+const photos = (await ask(`${tank}/photos`)).text;
+const pages = {
+    log: `${tank}/log`,
+    'log, older': `${tank}/log?from=40000`,
+    'as it is': `${tank}/today`,
+    charts: `${tank}/log/charts`,
+    'charts, a month': `${tank}/log/charts?span=month`,
+    report: `${tank}/report`,
+    photos: `${tank}/photos`,
+    'two days': `${tank}/photos/compare`,
+    'a picture': photos.match(/\/tanks\/[^"\s]+\/strip\.jpg/)[0],
+    stock: '/stock',
+    shelf: '/',
+    almanac: '/almanac',
+};
+for (const [name, path] of Object.entries(pages)) {
+    for (let n = 0; n < 120 && (await ask(path)).status === 202; n += 1);
+    const spans = [];
+    for (let n = 0; n < 30; n += 1) {
+        const from = performance.now();
+        const { status } = await ask(path);
+        if (status !== 200) {
+            throw new Error(`${name}: ${status}`);
+        }
+        spans.push(performance.now() - from);
+    }
+    spans.sort((a, b) => a - b);
+    console.log(`long  ${name.padEnd(16)} p50 ${spans[15].toFixed(1).padStart(6)} ms   p95 ${spans[28].toFixed(1).padStart(6)} ms`);
+}

@@ -1,0 +1,44 @@
+<?php
+
+/**
+ * Gives the demo's waiting hall, in a SQLite file, 50,000 readings of a probe and 2,000 photos.
+ * Usage: php bench/long.php var/bench.db
+ */
+
+declare(strict_types=1);
+
+const READINGS = 50_000;
+const PHOTOS = 2_000;
+const DAYS = 240;
+
+$db = new PDO('sqlite:' . $argv[1], options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+$id = static function (): string {
+    $bytes = random_bytes(16);
+    $bytes[6] = chr((ord($bytes[6]) & 0x0f) | 0x70);
+    $bytes[8] = chr((ord($bytes[8]) & 0x3f) | 0x80);
+
+    return $bytes;
+};
+$tank = $db->query("SELECT id FROM tank WHERE name = 'Waiting hall' LIMIT 1")->fetchColumn();
+$reading = $db->prepare(
+    'INSERT INTO log_entry (id, tank_id, on_day, kind, what, amount, of_id, words, made_up, written)'
+    .' VALUES (?, ?, ?, ?, ?, ?, NULL, ?, 1, ?)',
+);
+$photo = $db->prepare('INSERT INTO photo (id, tank_id, on_day, words, width, height) VALUES (?, ?, ?, ?, 900, 640)');
+$file = $db->prepare('INSERT INTO photo_file (photo_id, size, bytes) VALUES (?, ?, ?)');
+$picture = (string) file_get_contents(__DIR__ . '/../demo/photos/042.jpg');
+$day = static fn(int $n, int $of): string => date('Y-m-d', time() - 86400 * (int) (DAYS * $n / $of));
+$db->beginTransaction();
+for ($n = 0; $n < READINGS; ++$n) {
+    $what = ['temperature', 'ph', 'conductivity'][$n % 3];
+    $value = ['temperature' => 23.1, 'ph' => 7.2, 'conductivity' => 300.0][$what] * (1 + 0.02 * sin($n));
+    $reading->execute([$id(), $tank, $day($n, READINGS), 'reading', $what, $value, $what, sprintf('%.6F', microtime(true))]);
+}
+for ($n = 0; $n < PHOTOS; ++$n) {
+    $one = $id();
+    $photo->execute([$one, $tank, $day($n, PHOTOS), "Photo $n"]);
+    foreach (['large', 'page', 'strip'] as $size) {
+        $file->execute([$one, $size, $picture]);
+    }
+}
+$db->commit();
