@@ -126,7 +126,7 @@ final class ImportTest extends BenchTestCase
         $day = $this->day(-1);
         $page = $this->import(['text' => "day,ph\n".str_repeat("$day,7\n", LogImport::MOST_LINES)]);
         self::assertResponseStatusCodeSame(422);
-        self::assertStringContainsString('bring it in parts', $page->filter('#import-fault')->text());
+        self::assertStringContainsString('import it in parts', $page->filter('#import-fault')->text());
         $text = "day,ph\n".str_repeat("$day,7\n", LogImport::MOST_LINES - 1);
         $this->import(['text' => $text, 'map' => ['day', 'ph:pH'], 'dates' => 'ymd']);
         self::assertResponseIsSuccessful();
