@@ -31,7 +31,7 @@ const pages = {
     report: `${tank}/report`,
     photos: `${tank}/photos`,
     'two days': `${tank}/photos/compare`,
-    'a picture': photos.match(/\/tanks\/[^"\s]+\/strip\.jpg/)[0],
+    'a picture': photos.match(/\/tanks\/[^"\s]+\/page\.jpg/)[0],
     stock: '/stock',
     shelf: '/',
     almanac: '/almanac',

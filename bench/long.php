@@ -17,7 +17,7 @@ $id = static function (): string {
     $bytes[6] = chr((ord($bytes[6]) & 0x0f) | 0x70);
     $bytes[8] = chr((ord($bytes[8]) & 0x3f) | 0x80);
 
-    return $bytes;
+    return implode('-', sscanf(bin2hex($bytes), '%8s%4s%4s%4s%12s'));
 };
 $tank = $db->query("SELECT id FROM tank WHERE name = 'Waiting hall' LIMIT 1")->fetchColumn();
 $reading = $db->prepare(

@@ -19,6 +19,7 @@ final class Version20261128090000 extends AbstractMigration
     {
         $schema->getTable('log_entry')->addColumn('cause', Types::STRING, ['length' => 24, 'default' => '']);
         $schema->getTable('log_entry')->addIndex(['tank_id', 'on_day', 'written', 'id'], 'log_entry_tank_order');
+        $schema->getTable('log_entry')->addIndex(['tank_id', 'kind', 'on_day'], 'log_entry_tank_kind');
 
         $token = $schema->createTable('device_token');
         $token->addColumn('id', 'uuid');

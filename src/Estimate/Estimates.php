@@ -264,14 +264,15 @@ final readonly class Estimates
     private function lived(Tank $tank, \DateTimeImmutable $filled, int $day): Life
     {
         $head = $this->tanks->head($tank);
+        $mark = $this->logbook->mark($tank);
 
         return new Life(
             $filled,
             $day,
             $head,
             $this->road->plan($head)->filledOn($filled),
-            $this->logbook->since($tank, $filled, $day),
-            $this->logbook->mark($tank),
+            $this->logbook->since($tank, $filled, $day, $mark),
+            $mark,
         );
     }
 

@@ -6,7 +6,6 @@ namespace Olvek\Estimate;
 
 use Olvek\Core\Estimation\Estimate;
 use Olvek\Core\Estimation\Quantity;
-use Olvek\Core\Log\Log;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Unit\Decimal;
@@ -17,8 +16,7 @@ use Olvek\Drawing\Pen;
 
 /**
  * One measure over a stretch of a tank's life: what was read, on the band in which it was to be expected, and on what the readings have
- * made
- * of it. In the keeper's own unit.
+ * made of it. In the keeper's own unit.
  */
 final readonly class LifeChart
 {
@@ -65,49 +63,42 @@ final readonly class LifeChart
     /**
      * @param string|null                          $of    clump or group that it is read of
      * @param string                               $whom  what that is called
+     * @param non-empty-list<Reading>              $read  of it, in these days
      * @param int                                  $from  first day
      * @param int                                  $to    last day
-     * @param list<array{day: int, words: string}> $done  what was done
+     * @param array<int, list<string>>             $done  what was done, by day
      */
     public static function of(
         Measure $measure,
         ?string $of,
         string $whom,
-        Log $log,
+        array $read,
         ?Estimate $life,
         TestKit $kit,
         UnitSystem $units,
         int $from,
         int $to,
         array $done,
-    ): ?self {
-        $read = array_values(array_filter(
-            $log->readings,
-            static fn (Reading $r): bool => $r->measure === $measure && $r->of === $of && $r->day >= $from && $r->day <= $to,
-        ));
-        if ([] === $read) {
-            return null;
-        }
+    ): self {
         $unit = $units->unitFor($measure->dimension());
         $show = static fn (float $base): float => $measure->isElement() ? $kit->fromBase($measure, $base) : $unit->fromBase($base);
         $x = static fn (float $day): float => self::LEFT + ((self::RIGHT - self::LEFT) * ($day - $from)) / max(1, $to - $from);
         $quantity = Quantity::of($measure);
         $bands = null === $quantity ? [] : $life?->band($quantity, $from, $to) ?? [];
         $expected = null === $quantity ? [] : $life?->band($quantity, $from, $to, true) ?? [];
-        $values = [
-            ...array_map(static fn (Reading $r): float => $show($r->value), $read),
-            ...array_map(static fn (array $b): float => $show($b[0]), $bands),
-            ...array_map(static fn (array $b): float => $show($b[2]), $bands),
-            ...array_map(static fn (array $b): float => $show($b[0]), $expected),
-            ...array_map(static fn (array $b): float => $show($b[2]), $expected),
+        // Every unit is a line through its base, so that a curve's points need no closures of their own.
+        [$zero, $scale] = [$show(0.0), $show(1.0) - $show(0.0)];
+        $all = [
+            ...array_column($read, 'value'),
+            ...array_column($bands, 0),
+            ...array_column($bands, 2),
+            ...array_column($expected, 0),
+            ...array_column($expected, 2),
         ];
-        [$low, $high] = self::range($measure, min($values), max(self::LEAST * $show($measure->nothingBelow()), ...$values));
+        $most = max($show(max($all)), self::LEAST * $show($measure->nothingBelow()));
+        [$low, $high] = self::range($measure, $show(min($all)), $most);
         $y = static fn (float $value): float => self::FOOT - ((self::FOOT - self::TOP) * ($value - $low)) / ($high - $low);
-        $middle = [];
-        foreach ($bands as $n => [, $likely]) {
-            $middle[] = [$x($from + $n), $y($show($likely))];
-        }
-        $atBase = static fn (float $base): float => $y($show($base));
+        [$foot, $rise] = [$y($zero), $y($scale) - $y(0.0)];
         $rows = $dots = [];
         $every = (int) ceil(\count($read) / self::MOST);
         foreach ($read as $n => $reading) {
@@ -127,23 +118,26 @@ final readonly class LifeChart
             ];
         }
         $name = Words::capital($measure->label()).('' === $whom ? '' : ": $whom");
+        $marks = [];
+        foreach ($done as $day => $words) {
+            if ($day >= $from && $day <= $to) {
+                $marks[] = ['x' => $x($day), 'words' => "Day $day: ".implode('; ', $words)];
+            }
+        }
         $last = $read[\count($read) - 1];
 
         return new self(
             $measure,
             $of,
             $name.('' === $kit->unit($measure, $units) ? '' : ', '.$kit->unit($measure, $units)),
-            self::area($expected, $from, $x, $atBase),
-            self::area($bands, $from, $x, $atBase),
-            [] === $middle ? '' : Pen::polyline($middle),
+            self::area(self::points($expected, 2, $from, $x, $foot, $rise), self::points($expected, 0, $from, $x, $foot, $rise)),
+            self::area(self::points($bands, 2, $from, $x, $foot, $rise), self::points($bands, 0, $from, $x, $foot, $rise)),
+            [] === $bands ? '' : Pen::polyline(self::points($bands, 1, $from, $x, $foot, $rise)),
             self::lines($low, $high, $y),
             self::ticks($from, $to, $x),
             $dots,
             $rows,
-            array_values(array_map(
-                static fn (array $d): array => ['x' => $x($d['day']), 'words' => "Day $d[day]: $d[words]"],
-                array_filter($done, static fn (array $d): bool => $d['day'] >= $from && $d['day'] <= $to),
-            )),
+            $marks,
             \sprintf(
                 '%s: %s from day %d to day %d, the last %s on day %d%s',
                 $name,
@@ -170,21 +164,35 @@ final readonly class LifeChart
     }
 
     /**
-     * What lies between the low and the high ends of a band.
+     * One of the three curves of a band.
      *
-     * @param list<array{float, float, float}> $bands from a day on
-     * @param \Closure(float): float                 $x
-     * @param \Closure(float): float                 $y     of base values
+     * @param list<array{float, float, float}> $band  of each day from the first
+     * @param 0|1|2                            $which
+     * @param \Closure(float): float           $x
+     * @param float                            $foot  where a base of nothing stands
+     * @param float                            $rise  of one more
+     *
+     * @return list<array{float, float}>
      */
-    private static function area(array $bands, int $from, \Closure $x, \Closure $y): string
+    private static function points(array $band, int $which, int $from, \Closure $x, float $foot, float $rise): array
     {
-        $up = $down = [];
-        foreach ($bands as $n => [$least, , $most]) {
-            $up[] = [$x($from + $n), $y($most)];
-            $down[] = [$x($from + $n), $y($least)];
+        $points = [];
+        foreach ($band as $n => $of) {
+            $points[] = [$x($from + $n), $foot + $rise * $of[$which]];
         }
 
-        return [] === $up ? '' : Pen::polygon([...$up, ...array_reverse($down)]);
+        return $points;
+    }
+
+    /**
+     * What lies between two curves.
+     *
+     * @param list<array{float, float}> $high
+     * @param list<array{float, float}> $low
+     */
+    private static function area(array $high, array $low): string
+    {
+        return [] === $high ? '' : Pen::polygon([...$high, ...array_reverse($low)]);
     }
 
     /** @return array{float, float} from where to where the axis goes */

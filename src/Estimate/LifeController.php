@@ -12,7 +12,6 @@ use Olvek\Core\Log\Reading;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Water\Measure;
 use Olvek\Drawing\Standalone;
-use Olvek\Log\Entry;
 use Olvek\Log\Logbook;
 use Olvek\Site\Attachment;
 use Olvek\Tank\Tank;
@@ -121,20 +120,22 @@ final class LifeController extends AbstractController
     {
         $read = [];
         foreach ($life->log->readings as $reading) {
-            $read[$reading->measure->value][$reading->of ?? ''] = $reading;
+            if ($reading->day >= $from && $reading->day <= $to) {
+                $read[$reading->measure->value][$reading->of ?? ''][] = $reading;
+            }
         }
-        $done = array_map(
-            static fn (Entry $e): array => ['day' => Today::between($life->filled, $e->on), 'words' => $e->words],
-            $this->logbook->doneSince($tank, $life->filled),
-        );
+        $done = [];
+        foreach ($this->logbook->doneSince($tank, $life->filled) as $entry) {
+            $done[Today::between($life->filled, $entry->on)][] = $entry->words;
+        }
         $charts = [];
         foreach (Measure::cases() as $measure) {
-            foreach ($read[$measure->value] ?? [] as $reading) {
+            foreach ($read[$measure->value] ?? [] as $readings) {
                 $charts[] = LifeChart::of(
                     $measure,
-                    $reading->of,
-                    self::whom($life->plan, $reading),
-                    $life->log,
+                    $readings[0]->of,
+                    self::whom($life->plan, $readings[0]),
+                    $readings,
                     $estimate,
                     $keeper->kit(),
                     $keeper->units(),
@@ -145,7 +146,7 @@ final class LifeController extends AbstractController
             }
         }
 
-        return array_values(array_filter($charts));
+        return $charts;
     }
 
     private static function whom(Plan $plan, Reading $reading): string

@@ -14,6 +14,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Table(name: 'log_entry')]
 #[ORM\Index(name: 'log_entry_tank_day', columns: ['tank_id', 'on_day'])]
 #[ORM\Index(name: 'log_entry_tank_order', columns: ['tank_id', 'on_day', 'written', 'id'])]
+#[ORM\Index(name: 'log_entry_tank_kind', columns: ['tank_id', 'kind', 'on_day'])]
 #[ORM\Index(name: 'log_entry_tank_written', columns: ['tank_id', 'written'])]
 class Entry
 {

@@ -336,17 +336,27 @@ final readonly class Logbook
         }
         // Each tank a parameter of its own: how an id is bound differs from database to database.
         $named = implode(', ', array_map(static fn (int $n): string => ":tank$n", array_keys($tanks)));
-        $query = $this->entities
+        $last = $this->entities
             ->createQuery(
-                'SELECT e FROM '.
-                    Entry::class.
-                    " e WHERE e.tank IN ($named) AND e.kind = :kind AND e.on = (SELECT MAX(l.on) FROM ".
-                    Entry::class.
-                    ' l WHERE l.tank = e.tank AND l.kind = :kind) ORDER BY e.id',
+                'SELECT IDENTITY(e.tank) AS tank, MAX(e.on) AS day FROM '.Entry::class.
+                    " e WHERE e.tank IN ($named) AND e.kind = :kind GROUP BY e.tank",
             )
             ->setParameter('kind', EntryKind::Reading->value);
         foreach ($tanks as $n => $tank) {
-            $query->setParameter("tank$n", $tank->id(), 'uuid');
+            $last->setParameter("tank$n", $tank->id(), 'uuid');
+        }
+        /** @var list<array{tank: string, day: string}> $days */
+        $days = $last->getScalarResult();
+        if ([] === $days) {
+            return [];
+        }
+        $either = implode(' OR ', array_map(static fn (int $n): string => "e.tank = :tank$n AND e.on = :day$n", array_keys($days)));
+        $query = $this->entities
+            ->createQuery('SELECT e FROM '.Entry::class." e WHERE e.kind = :kind AND ($either) ORDER BY e.id")
+            ->setParameter('kind', EntryKind::Reading->value);
+        foreach ($days as $n => ['tank' => $tank, 'day' => $day]) {
+            $query->setParameter("tank$n", Uuid::fromString($tank), 'uuid');
+            $query->setParameter("day$n", new \DateTimeImmutable($day), 'date_immutable');
         }
         /** @var list<Entry> $entries */
         $entries = $query->getResult();
@@ -361,12 +371,13 @@ final readonly class Logbook
      * What the core makes sense of, by days after filling; what was written before is left out. Kept until another line is written or taken
      * back: a probe's years are many lines.
      *
-     * @param int $upTo last day that counts
+     * @param int         $upTo last day that counts
+     * @param string|null $mark of its state, where it is known already
      */
-    public function since(Tank $tank, \DateTimeImmutable $filled, int $upTo = Plan::LAST_DAY): Log
+    public function since(Tank $tank, \DateTimeImmutable $filled, int $upTo = Plan::LAST_DAY, ?string $mark = null): Log
     {
         $log = $this->kept->get(
-            implode('.', ['log', $this->mark($tank), $filled->format('Ymd'), $upTo]),
+            implode('.', ['log', $mark ?? $this->mark($tank), $filled->format('Ymd'), $upTo]),
             fn (): Log => $this->readLines($tank, $filled, $upTo),
         );
         \assert($log instanceof Log);

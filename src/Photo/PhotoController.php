@@ -125,24 +125,23 @@ final class PhotoController extends AbstractController
     #[Route('/compare', name: 'photos_compare', methods: ['GET'])]
     public function compare(Request $request, Tank $tank): Response
     {
-        $all = $this->photos->of($tank);
-        $count = \count($all);
-        $asked = static fn (string $name): ?Photo => array_values(array_filter(
-            $all,
-            static fn (Photo $p): bool => $p->id->toRfc4122() === $request->query->getString($name),
-        ))[0] ?? null;
-        $before = $asked('before') ?? $all[0] ?? null;
-        $after = $asked('after') ?? ([] === $all ? null : $all[\count($all) - 1]);
+        $days = $this->photos->days($tank);
+        $ids = array_keys($days);
+        $chosen = static fn (string $name, ?string $else): ?string => isset($days[$request->query->getString($name)])
+            ? $request->query->getString($name)
+            : $else;
+        $before = $chosen('before', $ids[0] ?? null);
+        $after = $chosen('after', [] === $ids ? null : $ids[\count($ids) - 1]);
+        // Of thousands every so many can be chosen, the last, and those that are looked at.
+        $every = max(1, (int) ceil(\count($ids) / self::CHOICES));
+        $offered = array_filter($ids, static fn (int $n): bool => 0 === $n % $every, \ARRAY_FILTER_USE_KEY);
 
-        // Of thousands every so many can be chosen, and those that are looked at.
-        $every = (int) ceil($count / self::CHOICES);
-        $shown = array_values(array_filter(
-            $all,
-            static fn (Photo $p, int $n): bool => 0 === $n % $every || $n === $count - 1 || $p === $before || $p === $after,
-            \ARRAY_FILTER_USE_BOTH,
-        ));
-
-        return $this->render('photo/compare.html.twig', ['tank' => $tank, 'photos' => $shown, 'before' => $before, 'after' => $after]);
+        return $this->render('photo/compare.html.twig', [
+            'tank' => $tank,
+            'days' => array_intersect_key($days, array_flip(array_filter([...$offered, $before, $after, end($ids)], \is_string(...)))),
+            'before' => null === $before ? null : $this->found($tank, $before),
+            'after' => null === $after ? null : $this->found($tank, $after),
+        ]);
     }
 
     private function found(Tank $tank, string $photo): Photo

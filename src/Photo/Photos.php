@@ -68,6 +68,28 @@ final readonly class Photos
         return $this->entities->getRepository(Photo::class)->findBy(['tank' => $tank->id()], ['on' => 'ASC', 'id' => 'ASC']);
     }
 
+    /**
+     * What there is to choose from, without making two thousand photos to show their days.
+     *
+     * @return array<string, array{day: \DateTimeImmutable, words: string}> by id, oldest first
+     */
+    public function days(Tank $tank): array
+    {
+        /** @var list<array{id: Uuid, day: \DateTimeImmutable, words: string}> $rows */
+        $rows = $this->entities
+            ->createQuery(
+                'SELECT p.id AS id, p.on AS day, p.words AS words FROM '.Photo::class.' p WHERE p.tank = :tank ORDER BY p.on, p.id',
+            )
+            ->setParameter('tank', $tank->id(), 'uuid')
+            ->getArrayResult();
+        $days = [];
+        foreach ($rows as ['id' => $id, 'day' => $day, 'words' => $words]) {
+            $days[$id->toRfc4122()] = ['day' => $day, 'words' => $words];
+        }
+
+        return $days;
+    }
+
     /** @return list<Photo> newest first */
     public function newest(Tank $tank, int $most, int $from): array
     {

@@ -18,7 +18,13 @@ final class LogBuilder
     /** What somebody looked for; its amount is 1 where they showed. */
     public const ALGAE = 'algae';
 
-    /** @var list<Reading> */
+    /**
+     * Readings of one thing in a day that a hand may have made. J: a test done thrice is still a test. More are a probe's, and of those the
+     * day's median stands for all: they are off by the same, so that each of them tells no more.
+     */
+    public const BY_HAND = 4;
+
+    /** @var array<string, list<Reading>> by day, measure and whom it is of */
     private array $readings = [];
     /** @var list<LoggedEvent> */
     private array $events = [];
@@ -38,7 +44,7 @@ final class LogBuilder
         $measure = self::READING === $kind ? Measure::tryFrom($what) : null;
         $event = self::DONE === $kind ? EventKind::named($what) : null;
         if (null !== $measure && null !== $amount) {
-            $this->readings[] = new Reading($day, $measure, $amount, $of);
+            $this->readings["$day $measure->value $of"][] = new Reading($day, $measure, $amount, $of);
         } elseif (null !== $event) {
             $this->events[] = new LoggedEvent($day, $event, $amount ?? 0.0, $of);
         } elseif (self::SIGHTING === $kind && self::ALGAE === $what) {
@@ -54,6 +60,23 @@ final class LogBuilder
 
     public function log(): Log
     {
-        return new Log($this->readings, $this->events, $this->algae);
+        return new Log(array_merge(...array_values(array_map(self::ofDay(...), $this->readings))), $this->events, $this->algae);
+    }
+
+    /**
+     * @param list<Reading> $readings of one thing on one day
+     *
+     * @return list<Reading>
+     */
+    private static function ofDay(array $readings): array
+    {
+        if (\count($readings) <= self::BY_HAND) {
+            return $readings;
+        }
+        $values = array_column($readings, 'value');
+        sort($values);
+        [$below, $above] = [$values[intdiv(\count($values) - 1, 2)], $values[intdiv(\count($values), 2)]];
+
+        return [new Reading($readings[0]->day, $readings[0]->measure, ($below + $above) / 2, $readings[0]->of)];
     }
 }

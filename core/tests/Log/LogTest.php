@@ -7,6 +7,7 @@ namespace Olvek\Core\Tests\Log;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
+use Olvek\Core\Log\LogBuilder;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Log\TestKit;
@@ -43,6 +44,26 @@ final class LogTest extends TestCase
         self::assertStringContainsString('73.4', TestKit::of()->show(Measure::Temperature, 23, UnitSystem::Us));
         self::assertSame('0', TestKit::of()->figure(Measure::Ammonia, 0.001));
         self::assertSame('0.01', TestKit::of()->figure(Measure::Nitrite, 0.0035));
+    }
+
+    /**
+     * A test done four times in a day is a test, whose last counts; five are a probe's, whose median does.
+     *
+     * @param list<float> $values
+     */
+    #[TestWith([[7.0, 7.4, 7.2, 7.6], 7.6])]
+    #[TestWith([[7.0, 8.2, 7.2, 7.6, 7.1], 7.2])]
+    #[TestWith([[7.0, 8.2, 7.2, 7.6, 7.1, 7.4], 7.3])]
+    public function testOfAProbesDayTheMedianStands(array $values, float $stands): void
+    {
+        $builder = new LogBuilder();
+        foreach ($values as $value) {
+            $builder->add(3, LogBuilder::READING, Measure::Acidity->value, $value, null);
+            $builder->add(4, LogBuilder::READING, Measure::Temperature->value, $value, null);
+        }
+        $log = $builder->log();
+        self::assertCount(2, $log->readings);
+        self::assertEqualsWithDelta($stands, $log->latest(Measure::Acidity)?->value, 1e-12);
     }
 
     public function testReadingsStandByDayAndTheLastOfADayCounts(): void
