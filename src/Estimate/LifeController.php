@@ -14,6 +14,7 @@ use Olvek\Core\Water\Measure;
 use Olvek\Drawing\Standalone;
 use Olvek\Log\Logbook;
 use Olvek\Site\Attachment;
+use Olvek\Site\ResultCache;
 use Olvek\Tank\Tank;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -29,8 +30,11 @@ final class LifeController extends AbstractController
     /** Days of a stretch, by its name; the whole life where it is none of them. */
     private const SPANS = ['week' => 7, 'month' => 31, 'year' => 365];
 
-    public function __construct(private readonly Estimates $estimates, private readonly Logbook $logbook)
-    {
+    public function __construct(
+        private readonly Estimates $estimates,
+        private readonly Logbook $logbook,
+        private readonly ResultCache $kept,
+    ) {
     }
 
     #[Route('', name: 'log_charts', methods: ['GET'])]
@@ -115,8 +119,23 @@ final class LifeController extends AbstractController
         return null === $span ? [0, $day] : [max(0, $to - $span), $to];
     }
 
-    /** @return list<LifeChart> of all that was read, the water first */
+    /** @return list<LifeChart> of all that was read, the water first; kept, since they are long and change but with the logbook */
     private function charts(Tank $tank, Keeper $keeper, Life $life, ?Estimate $estimate, int $from, int $to): array
+    {
+        $state = [$life->mark, $life->revision->number, $life->filled->format('Ymd'), $life->day, null === $estimate ? 'plain' : 'read'];
+        $shown = [$from, $to, $keeper->kit()->code(), $keeper->units()->value];
+
+        /** @var list<LifeChart> $charts */
+        $charts = $this->kept->get(
+            'charts.'.hash('xxh128', implode(' ', [...$state, ...$shown])),
+            fn (): array => $this->drawn($tank, $keeper, $life, $estimate, $from, $to),
+        );
+
+        return $charts;
+    }
+
+    /** @return list<LifeChart> */
+    private function drawn(Tank $tank, Keeper $keeper, Life $life, ?Estimate $estimate, int $from, int $to): array
     {
         $read = [];
         foreach ($life->log->readings as $reading) {
