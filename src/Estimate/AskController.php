@@ -42,6 +42,9 @@ final class AskController extends AbstractController
     public function __invoke(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         $life = $this->estimates->life($tank, $keeper) ?? throw $this->createNotFoundException('This tank has not been filled yet.');
+        if (!$life->isRun()) {
+            throw $this->createNotFoundException('This tank is older than the three years that Olvek runs.');
+        }
         $topic = Topic::tryFrom($request->query->getString('topic')) ?? throw $this->createNotFoundException('Nobody can ask this.');
         [$ticket, $share] = $this->estimates->ask($tank, $life, $keeper);
         $estimate = $ticket->value;

@@ -61,9 +61,8 @@ final readonly class Estimates
         if (null === $filled) {
             return null;
         }
-        $day = max(0, min(Plan::LAST_DAY, Today::between($filled, $this->today->of($keeper))));
 
-        return $this->lived($tank, $filled, $day);
+        return $this->lived($tank, $filled, max(0, Today::between($filled, $this->today->of($keeper))));
     }
 
     /** What has been worked out of a tank; null where some is missing. */
@@ -127,9 +126,12 @@ final readonly class Estimates
         ));
     }
 
-    /** Where nitrogen came from and went in a stretch of days; kept, since it takes a run. */
-    public function books(Tank $tank, Life $life, int $from, int $to): Books
+    /** Where nitrogen came from and went in a stretch of days; kept, since it takes a run. Null of what no run reaches. */
+    public function books(Tank $tank, Life $life, int $from, int $to): ?Books
     {
+        if ($to >= Plan::LAST_DAY) {
+            return null;
+        }
         $known = $this->known($tank, $life);
         $books = $this->kept->get(
             implode('.', ['books', self::name($this->job($tank, $life, 0)), $from, $to, null === $known ? 'plain' : 'read']),

@@ -24,4 +24,10 @@ final readonly class Life
         public string $mark,
     ) {
     }
+
+    /** False of a tank that is older than a run is long: what it holds cannot be estimated, nor tried. */
+    public function isRun(): bool
+    {
+        return $this->day < Plan::LAST_DAY;
+    }
 }

@@ -42,7 +42,9 @@ final class LifeController extends AbstractController
     {
         $life = $this->estimates->life($tank, $keeper);
         [$from, $to] = self::stretch($request, $life->day ?? 0);
-        [$ticket, $share] = null === $life || [] === $life->log->readings ? [null, 0.0] : $this->estimates->ask($tank, $life, $keeper);
+        [$ticket, $share] = null === $life || !$life->isRun() || [] === $life->log->readings
+            ? [null, 0.0]
+            : $this->estimates->ask($tank, $life, $keeper);
         $estimate = $ticket?->value;
 
         return $this->render('estimate/charts.html.twig', [

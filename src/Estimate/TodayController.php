@@ -144,7 +144,7 @@ final class TodayController extends AbstractController
     private function page(Tank $tank, Keeper $keeper, string $notice = '', ?int $status = null): Response
     {
         $life = $this->estimates->life($tank, $keeper);
-        [$ticket, $share] = null === $life ? [null, 0.0] : $this->estimates->ask($tank, $life, $keeper);
+        [$ticket, $share] = null === $life || !$life->isRun() ? [null, 0.0] : $this->estimates->ask($tank, $life, $keeper);
         $estimate = $ticket?->value;
         $common = ['tank' => $tank, 'life' => $life, 'ticket' => $ticket, 'share' => $share, 'notice' => $notice];
         $response = new Response(status: $status ?? $ticket?->status() ?? Response::HTTP_OK, headers: $ticket?->headers() ?? []);

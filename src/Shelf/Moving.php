@@ -37,6 +37,7 @@ final readonly class Moving
             if (null === $filled) {
                 return null;
             }
+            // Plans know three years: of an older tank the change stands on their last day, and in the logbook on its own.
             $days[] = max(0, min(Plan::LAST_DAY, Today::between($filled, $this->today->of($keeper))));
         }
 
@@ -49,7 +50,7 @@ final readonly class Moving
     public function heads(Tank $tank, Plan $plan, Keeper $keeper): array
     {
         $filled = $this->book->filledOn($tank);
-        $day = null === $filled ? 0 : max(0, min(Plan::LAST_DAY, Today::between($filled, $this->today->of($keeper))));
+        $day = null === $filled ? 0 : max(0, Today::between($filled, $this->today->of($keeper)));
         $stock = null === $filled ? null : new Stock($plan, $this->logbook->since($tank, $filled, $day), $day);
         $heads = [];
         foreach ($plan->groups as $group) {

@@ -9,7 +9,6 @@ use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Log\Stock;
-use Olvek\Core\Plan\Plan;
 use Olvek\Editing\TankEditor;
 use Olvek\Log\Logbook;
 use Olvek\Tank\TankRepository;
@@ -45,7 +44,7 @@ final class StockController extends AbstractController
             if (null === $filled) {
                 continue;
             }
-            $day = max(0, min(Plan::LAST_DAY, Today::between($filled, $today)));
+            $day = max(0, Today::between($filled, $today));
             $stock = new Stock($this->road->plan($revision), $this->logbook->since($tank, $filled, $day), $day);
             foreach ($stock->groups() as $group) {
                 $animals = self::put(

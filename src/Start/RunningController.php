@@ -43,6 +43,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class RunningController extends AbstractController
 {
     private const EXPIRED = 'This page has expired. Nothing is lost: send it again.';
+    private const TOO_OLD = 'Olvek runs the first three years of a tank. Of an older one give a day within the last three years: its bed '
+        .'then counts as that old.';
     /** Rows of plants and of animals that the page has. */
     private const ROWS = 8;
 
@@ -80,6 +82,9 @@ final class RunningController extends AbstractController
             }
             $filled = $this->today->orEarlier($keeper, $day) ?? throw new InvalidPlan([new Problem('filled', Today::REFUSED)]);
             $age = Today::between($filled, $this->today->of($keeper));
+            if ($age >= Plan::LAST_DAY) {
+                throw new InvalidPlan([new Problem('filled', self::TOO_OLD)]);
+            }
             $plan = $this->standing($sent, $keeper, 1 + min(364, (int) $filled->format('z')), $age);
             $lives = $this->lives($sent, $age);
         } catch (InvalidPlan $refused) {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Estimate;
 
+use Olvek\Core\Log\Log;
+use Olvek\Estimate\Life;
+use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use PHPUnit\Framework\Attributes\Group;
@@ -40,6 +43,39 @@ final class TodayTest extends BenchTestCase
             self::assertCount(1, $page->filter('meta[http-equiv="refresh"]'));
         }
         self::fail("$address was never done");
+    }
+
+    /** Olvek runs three years: the day before their end is estimated, their end is not, and all that was read is still shown. */
+    public function testATankOlderThanARunSaysSo(): void
+    {
+        $ends = 'Olvek runs the first three years';
+        $head = $this->service(TankRepository::class)->head($this->stored());
+        $life = fn (int $day): Life => new Life(
+            new \DateTimeImmutable(),
+            $day,
+            $head,
+            $this->plan(),
+            new Log(),
+            '',
+        );
+        self::assertSame([true, false], [$life(1094)->isRun(), $life(1095)->isRun()]);
+        $this->fill(1095);
+        $this->log(['kind' => 'read', 'test' => ['nitrate' => '10'], 'day' => $this->day(-30)]);
+        $this->log(['kind' => 'read', 'test' => ['nitrate' => '5']]);
+        self::assertStringContainsString($ends, $this->browser->request('GET', "/tanks/$this->tank/today")->filter('main')->text());
+        $this->browser->request('GET', "/tanks/$this->tank/today/ask?topic=lamp");
+        self::assertResponseStatusCodeSame(404);
+        $page = $this->browser->request('GET', "/tanks/$this->tank/log/charts");
+        self::assertResponseStatusCodeSame(200);
+        self::assertCount(2, $page->filter('.read-dot'));
+        $report = $this->browser->request('GET', "/tanks/$this->tank/report");
+        self::assertStringContainsString('NO₃', $report->filter('main')->text());
+        self::assertStringNotContainsString('What went round', $report->filter('main')->text());
+        $this->browser->request('GET', '/stock');
+        self::assertResponseIsSuccessful();
+        $page = $this->browser->request('GET', '/tanks/new/running');
+        $this->browser->submit($page->selectButton('Take it over')->form(), ['filled' => $this->day(-1095)]);
+        self::assertStringContainsString($ends, $this->browser->getCrawler()->filter('main')->text());
     }
 
     public function testChartsShowWhatWasReadAndSayItAsATable(): void
