@@ -27,5 +27,5 @@ return (new PhpCsFixer\Config())
         'php_unit_method_casing' => false,
     ])
     ->setCacheFile(__DIR__.'/var/.php-cs-fixer.cache')
-    ->setParallelConfig(PhpCsFixer\Runner\Parallel\ParallelConfigFactory::detect())
+    ->setParallelConfig(new PhpCsFixer\Runner\Parallel\ParallelConfig(2, 40))
     ->setFinder($finder);

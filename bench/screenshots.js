@@ -18,12 +18,6 @@ const ready = async (of = page) => {
     await of.waitForTimeout(400);
 };
 const tank = async (name) => (await page.locator('a.shelf-tank, .shelf-tank a', { hasText: name }).first().getAttribute('href'));
-const openStage = async (id) => {
-    const stage = page.locator(`#${id}`);
-    if (!(await stage.evaluate((details) => details.open))) {
-        await stage.locator('> summary').click();
-    }
-};
 /** How sure the margins are takes a while to be worked out; the pictures show it. */
 const sure = () => page.locator('.margin-sure').first().waitFor({ timeout: 120_000 });
 
@@ -57,40 +51,22 @@ await take('bench');
 await page.locator('#margin-oxygen summary, .margin#margin-oxygen > summary').first().click();
 await page.locator('#margin-oxygen .help-list, #margin-oxygen .help-title').first().waitFor({ timeout: 60_000 });
 await take('bench-why');
-await page.goto(hall);
-await ready();
-const handle = page.locator('.handle').first();
-const box = await handle.boundingBox();
-await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-await page.mouse.down();
-await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 30, { steps: 6 });
-await page.waitForTimeout(900);
-await take('bench-held');
-await page.keyboard.press('Escape');
-await page.mouse.up();
 await page.goto(`${galley}?below=ledger`);
 await ready();
 await take('bench-ledger');
-await page.goto(hall);
-await ready();
-await openStage('light');
-for (const hours of ['9', '8.5']) {
-    const answered = page.waitForResponse((response) => response.url().includes('/edit'));
-    await page.locator('#f-light-hours').fill(hours);
-    await page.locator('#f-light-hours').press('Tab');
-    await answered;
-}
-await page.goto(`${hall}/history`);
-await page.locator('input[name="label"]').nth(1).fill('Before the heat');
-await page.locator('input[name="label"]').nth(1).press('Enter');
-await page.locator('input[name="label"]').nth(1).waitFor();
-await take('history');
 await page.goto(`${hall}/build`);
 await take('build');
-await page.locator('#step-cap summary').click();
-await page.locator('#shopping > summary').click();
-await page.locator('#step-cap').evaluate((step) => step.scrollIntoView({ block: 'start' }));
-await take('build-steps');
+await page.goto(`${hall}/today`);
+await page.locator('.estimates').first().waitFor({ timeout: 120_000 });
+await take('today');
+await page.goto(`${hall}/log/charts`);
+await page.locator('.chart .ahead-band').first().waitFor({ timeout: 120_000 });
+await take('charts');
+await page.goto(`${hall}/photos`);
+await page.locator('#weeks img').first().waitFor();
+await page.locator('#weeks').evaluate((weeks) => weeks.scrollIntoView({ block: 'start' }));
+await page.waitForTimeout(600);
+await take('photos');
 await page.goto(`${galley}/weeks`);
 await page.locator('.forecast').waitFor({ timeout: 120_000 });
 await take('weeks');
