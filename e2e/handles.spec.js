@@ -257,7 +257,7 @@ test('planned events is added, moved along the year, and taken out', async ({ pa
     await furnish(page, `Written ${info.project.name}`);
     await page.locator('#written > summary').click();
     const add = page.locator('#f-events-add');
-    const change42 = await add.locator('option', { hasText: 'water change' }).getAttribute('value');
+    const change42 = await add.locator('option', { hasText: /^\s*water change\s*$/ }).getAttribute('value');
     expect(await edited(page, () => add.selectOption(change42))).toBe(200);
     await expect(page.locator('.last-change')).toContainText('water change added');
     expect(await change(page, 'events-e1-day', '42')).toBe(200);
