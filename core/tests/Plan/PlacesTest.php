@@ -61,6 +61,7 @@ final class PlacesTest extends TestCase
     #[TestWith(['preparation.filling', 'hose', 'hose'])]
     #[TestWith(['preparation.rinsed', 'yes', true])]
     #[TestWith(['preparation.sieved', 'yes', true])]
+    #[TestWith(['plants.c1.day', '1095', 1095])]
     #[TestWith(['start.way', 'borrowed', 'borrowed'])]
     public function testWhatIsTypedIsStoredAsMeant(string $place, string $typed, float|int|bool|string $meant): void
     {
@@ -87,7 +88,7 @@ final class PlacesTest extends TestCase
     #[TestWith(['bed.bagged', 'some', 'yes or no'])]
     #[TestWith(['bed.leaves.front', '-1', 'from 0'])]
     #[TestWith(['bed.leaves.material', 'granite', 'from the list'])]
-    #[TestWith(['plants.c1.day', '400', 'Planted on day: from 0 to 365'])]
+    #[TestWith(['plants.c1.day', '1096', 'Planted on day: from 0 to 1095'])]
     #[TestWith(['hardscape.h1.fixed', 'well', 'yes or no'])]
     #[TestWith(['preparation.treatment', 'prayer', 'tap water'])]
     #[TestWith(['preparation.filling', 'rain', 'filled'])]
