@@ -69,18 +69,18 @@ final class CommandsTest extends TestCase
         self::assertSame(2, self::run_('olvek:compose - --units=ells', $wish)[0]);
     }
 
-    private const LOG = "after_filling,kind,what,amount,of\n28,deed,stock,10,a2\n60,reading,nitrate,2,\n60,reading,kh,5,\n";
+    private const LOG = "after_filling,kind,what,amount,of\n12,deed,stock,10,a2\n20,reading,nitrate,2,\n20,reading,kh,5,\n";
 
     public function testEstimatesATankFromItsLogbook(): void
     {
         [$code, $out, $err] = self::run_('olvek:today demo/waiting-hall.plan.json --log=-', self::LOG);
         self::assertSame([0, ''], [$code, $err]);
-        self::assertStringContainsString('Day 60, from 2 readings', $out);
+        self::assertStringContainsString('Day 20, from 2 readings', $out);
         self::assertMatchesRegularExpression('/^Nitrate +[\d.]+\s?mg\/L as NO₃/mu', $out);
-        [$code, $out] = self::run_('olvek:today demo/waiting-hall.plan.json --log=- --day=61 --format=json', self::LOG);
+        [$code, $out] = self::run_('olvek:today demo/waiting-hall.plan.json --log=- --day=21 --format=json', self::LOG);
         $today = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
         self::assertIsArray($today);
-        self::assertSame([61, 2, 48], [$today['day'], $today['readings'], $today['tanks']]);
+        self::assertSame([21, 2, 48], [$today['day'], $today['readings'], $today['tanks']]);
         self::assertLessThan($today['quantities']['nitrate']['p90'], $today['quantities']['nitrate']['p10']);
         [$code, , $err] = self::run_('olvek:today demo/waiting-hall.plan.json --log=-', "day,kind,what,amount\n2026-05-24,reading,kh,6\n");
         self::assertSame(1, $code);
@@ -89,12 +89,12 @@ final class CommandsTest extends TestCase
 
     public function testTriesSomethingOnATankAsItIs(): void
     {
-        $ask = static fn (string $if): array => self::run_("olvek:ask demo/waiting-hall.plan.json --log=- --day=60 $if", self::LOG);
-        [$code, $out, $err] = $ask('--if=events.add.light="61 9"');
+        $ask = static fn (string $if): array => self::run_("olvek:ask demo/waiting-hall.plan.json --log=- --day=20 $if", self::LOG);
+        [$code, $out, $err] = $ask('--if=events.add.light="21 9"');
         self::assertSame('', $err);
         self::assertContains($code, [0, 3]);
         self::assertStringContainsString('of 48', $out);
-        [$code, $out] = $ask('--if=events.add.stock="61 a2 900" --if=events.add.feed="61 3" --format=json');
+        [$code, $out] = $ask('--if=events.add.stock="21 a2 900" --if=events.add.feed="21 3" --format=json');
         $asked = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
         self::assertIsArray($asked);
         self::assertSame([3, 'better-not', 10], [$code, $asked['verdict'], \count($asked['outcomes'])]);
