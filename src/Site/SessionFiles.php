@@ -10,8 +10,7 @@ use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHand
 
 /**
  * Sessions as files that are whole or not there: written beside and moved into place, so that a server killed in mid-write signs nobody
- * out.
- * A request holds the session's lock from reading it to closing it, as PHP's own files do.
+ * out. A request holds the session's lock from reading it to closing it, as PHP's own files do.
  */
 final class SessionFiles extends AbstractSessionHandler
 {

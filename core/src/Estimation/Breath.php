@@ -13,8 +13,7 @@ use Olvek\Core\Water\Measure;
 
 /**
  * What a pH before dawn and one at dusk say together with the carbonate hardness: carbon dioxide at both ends of the day, and how much
- * carbon
- * light drew from the water; by night as much comes back where the days are alike. What passed the surface meanwhile is in it.
+ * carbon light drew from the water; by night as much comes back where the days are alike. What passed the surface meanwhile is in it.
  *
  * P (that it can be read so): Odum (1956), Primary production in flowing waters, Limnol. Oceanogr. 1, with carbon in place of oxygen.
  */

@@ -8,12 +8,10 @@ use Olvek\Core\Unit\Words;
 
 /**
  * By how much a tank stands off the best that its plan and the run can make of what was read: something goes on in it that neither tells
- * of.
- * It holds near the readings that show it, and fades with time.
+ * of. It holds near the readings that show it, and fades with time.
  *
  * P: Kennedy & O'Hagan (2001), Bayesian calibration of computer models, J. R. Stat. Soc. B 63, 425–464 (that a model's own lack is
- * estimated
- * beside its parameters); its likeness from day to day is taken as exp(−days/60), of warmth exp(−days/8). J.
+ * estimated beside its parameters); its likeness from day to day is taken as exp(−days/60), of warmth exp(−days/8). J.
  */
 final readonly class Departure
 {

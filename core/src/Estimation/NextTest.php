@@ -8,8 +8,7 @@ use Olvek\Core\Water\Measure;
 
 /**
  * A test that could be made, and by how much it would narrow what is unknown: from how the tanks of an estimate that differ in what would
- * be
- * read differ in what matters.
+ * be read differ in what matters.
  */
 final readonly class NextTest
 {

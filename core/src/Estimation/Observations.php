@@ -157,8 +157,7 @@ final class Observations
 
     /**
      * Those that count: of many in a week the last, each the less sure the more there are, so that a probe that reads by the hour is
-     * believed
-     * no more than a week's one good reading.
+     * believed no more than a week's one good reading.
      *
      * @param list<Observation> $all
      *

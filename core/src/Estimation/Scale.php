@@ -8,8 +8,7 @@ use Olvek\Core\Water\Measure;
 
 /**
  * The scale on which readings are held against a run, and by how much one may well be off on it: what a test errs, what one spot at one
- * hour
- * errs, and what the run itself cannot know. All J where nothing else is said.
+ * hour errs, and what the run itself cannot know. All J where nothing else is said.
  */
 final readonly class Scale
 {

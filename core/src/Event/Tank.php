@@ -8,8 +8,7 @@ use Olvek\Core\Water\SourceWater;
 
 /**
  * A tank as its keeper meets it: what can be done to it, and what can be seen of it that makes somebody do it. What goes in or out is
- * booked.
- * Clumps and groups are named by their ids in the plan; days count from filling.
+ * booked. Clumps and groups are named by their ids in the plan; days count from filling.
  */
 interface Tank
 {

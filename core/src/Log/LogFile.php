@@ -11,8 +11,7 @@ use Olvek\Core\Water\Measure;
 
 /**
  * A logbook as a file (CSV, RFC 4180): "kind", "what", "amount", "of", and the day, as "after_filling" (a number) or as "day" (a date,
- * where
- * it is told when the tank was filled). Other columns are left alone.
+ * where it is told when the tank was filled). Other columns are left alone.
  */
 final class LogFile
 {

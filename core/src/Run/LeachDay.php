@@ -9,8 +9,7 @@ namespace Olvek\Core\Run;
  * potassium, phosphorus and iron.
  *
  * Nitrate: dN/dt = −(λ + k)·N, λ what passes the cap over the pores' litres; under water the soil runs out of oxygen within a day or two,
- * and
- * what stays is denitrified at k. Exact for the day's rates.
+ * and what stays is denitrified at k. Exact for the day's rates.
  *
  * @internal
  */

@@ -62,9 +62,8 @@ final class MassBalance
     /**
      * All that the tank holds: mg of each element, meq of charge, °dH·L of hardness.
      *
-     * Charge: alkalinity less ammonium, plus nitrite and nitrate, is what calcium, sodium, chloride and the like carry. Whatever life does
-     * to
-     * nitrogen leaves it as it was; only lime, peat and what is poured move it.
+     * Charge: alkalinity less ammonium, plus nitrite and nitrate, is what calcium, sodium, chloride and the like carry. Whatever life
+     * does to nitrogen leaves it as it was; only lime, peat and what is poured move it.
      *
      * @return array{nitrogen: float, phosphorus: float, potassium: float, iron: float, carbon: float, oxygen: float, charge: float,
      *     hardness: float}

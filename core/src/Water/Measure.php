@@ -115,9 +115,7 @@ enum Measure: string
 
     /**
      * Base value below which a reading counts as 0: half of the palest step of common drop tests (0.25 mg/L of NH4, 0.25 to 0.5 of NO2, 5
-     * of
-     * NO3, 0.1 of PO4, 0.05 of Fe). C.
-     * For what has no such step, 0.
+     * of NO3, 0.1 of PO4, 0.05 of Fe). C. For what has no such step, 0.
      */
     public function nothingBelow(): float
     {

@@ -10,10 +10,9 @@ use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /**
- * The run's search for [H⁺] against the charge balance itself, at equal carbon and alkalinity (the direction in which the run asks). Carbon
- * is
- * made from a pH by the constants of Plummer & Busenberg (1982), so that the answer is known beforehand and no search of ours is compared
- * with itself.
+ * The run's search for [H⁺] against the charge balance itself, at equal carbon and alkalinity (the direction in which the run asks).
+ * Carbon is made from a pH by the constants of Plummer & Busenberg (1982), so that the answer is known beforehand and no search of ours
+ * is compared with itself.
  */
 final class SpeciationTest extends TestCase
 {

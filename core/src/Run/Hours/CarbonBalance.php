@@ -14,8 +14,7 @@ use Olvek\Core\Water\CarbonSpeciation;
 
 /**
  * Carbon, alkalinity and pH through the hours: breath and rot bring carbon, leaves and algae fix it (Fixation), the surface lets it pass
- * both
- * ways, a bottle may feed it, lime takes and gives it (Lime). pH is the whole charge balance of what is there (CarbonSpeciation).
+ * both ways, a bottle may feed it, lime takes and gives it (Lime). pH is the whole charge balance of what is there (CarbonSpeciation).
  *
  * A step is linearly implicit in the change of carbon dioxide (Theta); the fluxes that move it are the ones that are booked. Where a step
  * would turn the pH by more than MOST_TURN, as in the first light of a full or shut-in tank, it is cut into parts.

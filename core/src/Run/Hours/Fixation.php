@@ -10,9 +10,8 @@ use Olvek\Core\Run\Parameters;
 
 /**
  * What leaves and algae fix in a lit step. Leaves stand at four nodes of half saturation (CarbonNodes), those that use bicarbonate apart
- * from
- * those that do not: at carbon dioxide C a node on it alone fixes x = (C − Γ)/(K + C − Γ) of its most, one with bicarbonate β + (1 − β)·x.
- * Below the compensation point Γ nothing is fixed on carbon dioxide.
+ * from those that do not: at carbon dioxide C a node on it alone fixes x = (C − Γ)/(K + C − Γ) of its most, one with bicarbonate β + (1 −
+ * β)·x. Below the compensation point Γ nothing is fixed on carbon dioxide.
  *
  * @internal
  */

@@ -11,11 +11,10 @@ use Olvek\Core\Run\State;
 use Olvek\Core\Water\Ammonia;
 
 /**
- * Nitrogen down its chain: ammonia to nitrite to nitrate, with leaves, algae and denitrification drawing on the way. Each store is implicit
- * in
- * its own sinks (Theta) and hands exactly what they took to the next, so nothing turns negative and nothing is lost
- * (after P: Burchard, Deleersnijder & Meister 2003, A high-order conservative Patankar-type discretisation). How strongly a sink pulls is
- * taken at the middle of the step, which a first, fully implicit guess finds.
+ * Nitrogen down its chain: ammonia to nitrite to nitrate, with leaves, algae and denitrification drawing on the way. Each store is
+ * implicit in its own sinks (Theta) and hands exactly what they took to the next, so nothing turns negative and nothing is lost (after P:
+ * Burchard, Deleersnijder & Meister 2003, A high-order conservative Patankar-type discretisation). How strongly a sink pulls is taken at
+ * the middle of the step, which a first, fully implicit guess finds.
  *
  * @internal
  */

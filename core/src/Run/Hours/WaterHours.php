@@ -15,10 +15,8 @@ use Olvek\Core\Water\Oxygen;
 
 /**
  * The water through the hours of a day. Each step goes through nitrogen (NitrogenChain) with its colonies (Colonies), carbon
- * (CarbonBalance)
- * with lime (Lime), and oxygen (OxygenBalance); then what is highest and lowest is noted. Stores that are filled and drawn at once share
- * one
- * scheme (Theta).
+ * (CarbonBalance) with lime (Lime), and oxygen (OxygenBalance); then what is highest and lowest is noted. Stores that are filled and
+ * drawn at once share one scheme (Theta).
  *
  * This is the hot loop, some 6,000 steps a simulated year: typed properties, no arrays made on the way but one.
  *
