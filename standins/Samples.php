@@ -40,7 +40,12 @@ final class Samples
             $lost = $trace->columns['evaporated'][$on] * $hour / 24 / 1000 / $plan->surface();
             $samples[] = [
                 'at' => $now->modify(\sprintf('-%d hours', $newest - $n))->format(\DATE_ATOM),
-                'celsius' => round($trace->columns['temperature'][$on] + self::DAILY_SWING / 2 * sin(2 * \M_PI * ($hour - 9) / 24) + 0.1 * $noise('celsius'), 2),
+                'celsius' => round(
+                    $trace->columns['temperature'][$on]
+                        + self::DAILY_SWING / 2 * sin(2 * \M_PI * ($hour - 9) / 24)
+                        + 0.1 * $noise('celsius'),
+                    2,
+                ),
                 'level' => round($plan->waterLine - $lost + 0.0005 * $noise('level'), 4),
                 'pH' => round(($hours[$n]['pH'] ?? $trace->columns['pH'][$on]) + 0.02 * $noise('pH'), 2),
                 'conductivity' => round($trace->columns['conductivity'][$on] + 3 * $noise('conductivity'), 1),
