@@ -5,24 +5,8 @@
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
+import { ask, openShelf, token } from './visitor.js';
 
-const base = process.argv[2];
-const jar = new Map();
-
-async function ask(path, options = {}) {
-    const response = await fetch(new URL(path, base), {
-        redirect: 'manual', ...options,
-        headers: { origin: new URL(base).origin, ...options.headers, cookie: [...jar].map(([name, value]) => `${name}=${value}`).join('; ') },
-    });
-    for (const cookie of response.headers.getSetCookie()) {
-        const [name, value] = cookie.split(';')[0].split('=');
-        jar.set(name, value);
-    }
-    const body = Buffer.from(await response.arrayBuffer());
-    return { status: response.status, location: response.headers.get('location'), type: response.headers.get('content-type') ?? '', body, text: body.toString() };
-}
-
-const token = (html, form) => html.slice(html.indexOf(form)).match(/name="_(?:csrf_)?token" value="([^"]+)"/)[1];
 let last = { p50: 0, p95: 0 };
 const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))];
 
@@ -57,9 +41,7 @@ async function weigh(page) {
     return sum;
 }
 
-const signIn = (await ask('/sign-in')).text;
-await ask('/demo', { method: 'POST', body: new URLSearchParams({ _token: token(signIn, 'action="/demo"') }) });
-const shelf = (await ask('/')).text;
+const { signIn, shelf } = await openShelf();
 const tank = shelf.match(/href="(\/tanks\/[0-9a-f-]{36})"/)[1];
 const galley = shelf.match(/href="(\/tanks\/[0-9a-f-]{36})"(?:(?!href=)[\s\S])*?<h2>Galley/)[1];
 const pages = { 'sign-in': null, shelf: '/', 'start a tank': '/tanks/new', bench: tank, build: `${tank}/build`, 'first weeks': `${galley}/weeks`, almanac: '/almanac', 'its calendar': '/almanac.ics' };

@@ -2,24 +2,9 @@
  * Pages of a tank with a long logbook (bench/long.php), as medians. What is worked out once is asked for before it is timed.
  * Usage: node bench/long.js http://127.0.0.1:8098
  */
-const base = process.argv[2];
-const jar = new Map();
+import { ask, openShelf } from './visitor.js';
 
-async function ask(path, options = {}) {
-    const response = await fetch(new URL(path, base), {
-        redirect: 'manual', ...options,
-        headers: { origin: new URL(base).origin, ...options.headers, cookie: [...jar].map(([name, value]) => `${name}=${value}`).join('; ') },
-    });
-    for (const cookie of response.headers.getSetCookie()) {
-        const [name, value] = cookie.split(';')[0].split('=');
-        jar.set(name, value);
-    }
-    return { status: response.status, text: await response.text() };
-}
-
-const page = (await ask('/sign-in')).text;
-await ask('/demo', { method: 'POST', body: new URLSearchParams({ _token: page.slice(page.indexOf('action="/demo"')).match(/name="_(?:csrf_)?token" value="([^"]+)"/)[1] }) });
-const shelf = (await ask('/')).text;
+const { shelf } = await openShelf();
 const tank = shelf.match(/href="(\/tanks\/[0-9a-f-]{36})"[^>]*>(?:(?!<\/a>)[\s\S])*Waiting hall/)[1];
 const photos = (await ask(`${tank}/photos`)).text;
 const pages = {

@@ -174,8 +174,7 @@ final class TodayController extends AbstractController
         return $this->render('estimate/today.html.twig', [
             ...$common,
             'estimate' => $estimate,
-            'sound' => $ahead->holds,
-            'failing' => $ahead->failing()?->outcome->quantity()->label(),
+            'outlook' => $ahead,
             'groups' => $groups,
             'asked' => $estimate->asked(ActualPlan::unlogged($life->plan, $life->log, $life->day)),
             'breath' => Breath::of($life->plan, $life->log),

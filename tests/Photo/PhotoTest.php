@@ -240,6 +240,25 @@ final class PhotoTest extends BenchTestCase
         self::assertCount(0, $page->selectLink('Older'));
     }
 
+    /** Up to 150 days all can be chosen; of more every second, with the first and the last. */
+    #[TestWith([150, 150])]
+    #[TestWith([151, 76])]
+    #[TestWith([152, 77])]
+    public function testOfManyPhotosSomeCanBeCompared(int $photos, int $offered): void
+    {
+        $entities = $this->service(EntityManagerInterface::class);
+        $tank = $this->stored();
+        for ($n = 0; $n < $photos; ++$n) {
+            $entities->persist(new Photo(Uuid::v7(), $tank, new \DateTimeImmutable("2026-01-01 +$n days"), "photo $n", 10, 10));
+        }
+        $entities->flush();
+        $page = $this->browser->request('GET', "/tanks/$this->tank/photos/compare");
+        $choices = $page->filter('select[name="after"] option')->each(static fn ($o): string => trim($o->text()));
+        self::assertCount($offered, $choices);
+        self::assertStringEndsWith('photo 0', $choices[0]);
+        self::assertStringEndsWith('photo '.($photos - 1), $choices[$offered - 1]);
+    }
+
     public function testOneThatIsSentTwiceIsKeptOnceAndRemovedWhole(): void
     {
         $id = Uuid::v4()->toRfc4122();

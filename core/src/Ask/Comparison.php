@@ -103,10 +103,37 @@ final readonly class Comparison
         return $sound / max(1, \count($outcomes));
     }
 
-    /** What fails most where it is done; null where nothing does. */
-    public function failing(): ?Line
+    /** How the tank stands as it goes on now, with nothing done: fine, unsure or better not. */
+    public function asItGoesOn(): Verdict
     {
-        return self::worst($this->lines);
+        return match (true) {
+            $this->held >= self::FINE => Verdict::Fine,
+            $this->held >= self::NOT => Verdict::Unsure,
+            default => Verdict::BetterNot,
+        };
+    }
+
+    /** The same in words, of a tank that is held against itself (alone()). */
+    public function outlook(): string
+    {
+        $worst = self::worst($this->lines);
+
+        return \sprintf(
+            'As it goes on now, %s: in %s tanks like this one all keeps to its limits for the next eight weeks%s.',
+            match ($this->asItGoesOn()) {
+                Verdict::Fine => 'all is well',
+                Verdict::Unsure => 'watch it',
+                default => 'something will go wrong',
+            },
+            $this->count($this->held),
+            null === $worst ? '' : '; what fails most is '.$worst->outcome->quantity()->label(),
+        );
+    }
+
+    /** "46 of 48". */
+    public function count(float $share): string
+    {
+        return \sprintf('%d of %d', (int) round($share * $this->tanks), $this->tanks);
     }
 
     /** @param list<Line> $lines */

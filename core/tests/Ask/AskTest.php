@@ -184,11 +184,8 @@ final class AskTest extends TestCase
         $sound = ['ammonia' => 0.0, 'nitrite' => 0.0, 'oxygen' => 8.0, 'nitrate' => 1.0, 'film' => 0.0, 'ph' => 7.0, 'phosphate' => 0.1];
         $sound += ['iron' => 0.1, 'plants' => 10.0, 'cover' => 0.3];
         $bad = ['ammonia' => 1.0] + $sound;
-        $of = static fn (int $held, int $holds): Verdict => Comparison::of(
-            self::plan(),
-            array_map(static fn (int $n): array => $n < $held ? $sound : $bad, range(0, 19)),
-            array_map(static fn (int $n): array => $n < $holds ? $sound : $bad, range(0, 19)),
-        )->verdict;
+        $some = static fn (int $held): array => array_map(static fn (int $n): array => $n < $held ? $sound : $bad, range(0, 19));
+        $of = static fn (int $held, int $holds): Verdict => Comparison::of(self::plan(), $some($held), $some($holds))->verdict;
         self::assertSame(Verdict::Fine, $of(18, 16));
         self::assertSame(Verdict::Unsure, $of(18, 15));
         self::assertSame(Verdict::Helps, $of(14, 16));
@@ -197,6 +194,16 @@ final class AskTest extends TestCase
         self::assertSame(Verdict::BetterNot, $of(16, 10));
         self::assertSame(Verdict::BetterNot, $of(12, 9));
         self::assertSame(Verdict::Unsure, $of(10, 9));
+
+        $alone = static fn (int $held): Comparison => Comparison::alone(self::plan(), $some($held));
+        self::assertSame(
+            [Verdict::Fine, Verdict::Unsure, Verdict::Unsure, Verdict::BetterNot],
+            array_map(static fn (int $held): Verdict => $alone($held)->asItGoesOn(), [16, 15, 10, 9]),
+        );
+        self::assertStringStartsWith('As it goes on now, all is well: in 20 of 20 tanks', $alone(20)->outlook());
+        self::assertStringEndsWith('for the next eight weeks.', $alone(20)->outlook(), 'nothing fails');
+        self::assertStringContainsString('something will go wrong: in 9 of 20 tanks', $alone(9)->outlook());
+        self::assertStringContainsString('what fails most is ', $alone(9)->outlook());
     }
 
     public function testEachLimitHoldsUpToItself(): void
