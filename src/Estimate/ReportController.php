@@ -70,8 +70,8 @@ final class ReportController extends AbstractController
             'after' => !$year && $to < $today ? $month->modify('+1 month') : null,
             'photos' => $this->spread($tank, $from, $to),
             'readings' => self::readings($life, $keeper, $first, $last),
-            'done' => $of(EntryKind::Done),
-            'seen' => [...$of(EntryKind::Sighting), ...$of(EntryKind::Note)],
+            'done' => [...$of(EntryKind::Done), ...$of(EntryKind::Tried)],
+            'seen' => [...$of(EntryKind::Sighting), ...$of(EntryKind::Came), ...$of(EntryKind::Note)],
             'lives' => self::lives($entries),
             'revisions' => array_values(array_filter(
                 $this->tanks->revisions($tank, self::REVISIONS, 0),

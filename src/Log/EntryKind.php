@@ -14,4 +14,7 @@ enum EntryKind: string
     case Done = LogBuilder::DONE;
     case Sighting = LogBuilder::SIGHTING;
     case Note = LogBuilder::NOTE;
+    /** Something that is tried against the cause of a sign, and what came of it. */
+    case Tried = LogBuilder::TRIED;
+    case Came = LogBuilder::CAME;
 }

@@ -12,6 +12,7 @@ use Olvek\Core\Log\Cause;
 use Olvek\Core\Log\LogBuilder;
 use Olvek\Core\Log\Sign;
 use Olvek\Core\Log\TestKit;
+use Olvek\Core\Sign\Knowledge;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Core\Water\Measure;
@@ -38,7 +39,7 @@ final readonly class LogImport
     /** Columns by which a table is known to be Olvek's own. */
     private const OWN = ['day', 'kind', 'what', 'amount', 'of', 'words'];
 
-    public function __construct(private Logbook $logbook, private BuildRecords $book, private Today $today)
+    public function __construct(private Logbook $logbook, private BuildRecords $book, private Today $today, private Knowledge $knowledge)
     {
     }
 
@@ -126,9 +127,9 @@ final readonly class LogImport
             $amount = '' === $row['amount'] ? null : filter_var($row['amount'], \FILTER_VALIDATE_FLOAT);
             $fault = match (true) {
                 null === $on => 'The day is none.',
-                null === $kind || !self::isKnown($kind, $row['what']) => 'What was read, done or seen is not known.',
+                null === $kind || !$this->isKnown($kind, $row['what']) => 'What was read, done or seen is not known.',
                 false === $amount || (null !== $amount && !is_finite($amount)) => 'The amount is no number.',
-                1 !== preg_match('/^[a-z0-9-]{0,80}$/Di', $row['of']) => 'What it concerns is not known.',
+                1 !== preg_match('/^[a-z0-9:-]{0,80}$/Di', $row['of']) => 'What it concerns is not known.',
                 default => BuildRecords::faultOf($row['day'], $today, $filled)
                     ?? PlainText::fault($row['words'], Entry::LONGEST_WORDS, 'The text')
                     ?? PlainText::faultOfLines($row['note'], Entry::LONGEST_NOTE, 'The note'),
@@ -184,13 +185,14 @@ final readonly class LogImport
         }
     }
 
-    private static function isKnown(EntryKind $kind, string $what): bool
+    private function isKnown(EntryKind $kind, string $what): bool
     {
         return match ($kind) {
             EntryKind::Reading => null !== Measure::tryFrom($what),
             EntryKind::Done => null !== EventKind::named($what),
             EntryKind::Sighting => LogBuilder::ALGAE === $what || null !== Sign::tryFrom($what),
             EntryKind::Note => true,
+            EntryKind::Tried, EntryKind::Came => isset($this->knowledge->causes[$what]),
         };
     }
 

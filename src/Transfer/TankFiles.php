@@ -124,7 +124,7 @@ final readonly class TankFiles
                 null === $kind => 'The kind of line is not known.',
                 false === $amount || (null !== $amount && !is_finite($amount)) => 'The amount is no number.',
                 1 !== preg_match('/^[a-z0-9-]{1,40}$/Di', $row['what']) => 'What was read, done or seen is not known.',
-                1 !== preg_match('/^[a-z0-9-]{0,80}$/Di', $row['of']) => 'What it concerns is not known.',
+                1 !== preg_match('/^[a-z0-9:-]{0,80}$/Di', $row['of']) => 'What it concerns is not known.',
                 !Uuid::isValid($row['id']) => 'The id is none.',
                 1 !== preg_match('/^\d{1,12}\.\d{6}$/D', $row['written']) => 'When it was written is no time.',
                 default => PlainText::fault($row['words'], Entry::LONGEST_WORDS, 'The text') ??

@@ -29,6 +29,12 @@ final readonly class Row
         return $text;
     }
 
+    /** A complaint about one of its cells. */
+    public function refused(string $column, string $why): InvalidCatalogue
+    {
+        return InvalidCatalogue::at($this->file, $this->line, "$column: $why");
+    }
+
     public function optionalText(string $column): string
     {
         return trim($this->cells[$column] ?? '');

@@ -23,9 +23,16 @@ final readonly class Log
      * @param list<Reading>    $readings of one day, a later one of the same measure replaces the earlier
      * @param list<LoggedEvent>       $events
      * @param array<int, bool> $algae
+     * @param list<Sighting> $sightings signs that somebody saw
+     * @param list<Attempt>  $attempts  what was tried against them
      */
-    public function __construct(array $readings = [], array $events = [], array $algae = [])
-    {
+    public function __construct(
+        array $readings = [],
+        array $events = [],
+        array $algae = [],
+        public array $sightings = [],
+        public array $attempts = [],
+    ) {
         $last = [];
         foreach ($readings as $reading) {
             $last["$reading->day {$reading->measure->value} $reading->of"] = $reading;
@@ -53,6 +60,8 @@ final readonly class Log
             array_values(array_filter($this->readings, static fn (Reading $r): bool => $r->day <= $day)),
             array_values(array_filter($this->events, static fn (LoggedEvent $d): bool => $d->day <= $day)),
             array_filter($this->algae, static fn (int $seen): bool => $seen <= $day, \ARRAY_FILTER_USE_KEY),
+            array_values(array_filter($this->sightings, static fn (Sighting $s): bool => $s->day <= $day)),
+            array_values(array_filter($this->attempts, static fn (Attempt $a): bool => $a->day <= $day)),
         );
     }
 
@@ -73,6 +82,12 @@ final readonly class Log
         return array_values(
             array_filter($this->events, static fn (LoggedEvent $d): bool => $d->kind === $kind && (null === $group || $d->of === $group)),
         );
+    }
+
+    /** The same with something more that was done. */
+    public function with(LoggedEvent ...$events): self
+    {
+        return new self($this->readings, [...$this->events, ...array_values($events)], $this->algae, $this->sightings, $this->attempts);
     }
 
     /** The day within a stretch on which somebody last looked for algae, if they showed then; null where they did not, or nobody looked. */

@@ -15,6 +15,10 @@ final class LogBuilder
     public const DONE = 'deed';
     public const SIGHTING = 'sighting';
     public const NOTE = 'note';
+    /** Something that is tried against a sign's likely cause; its amount is the days until one looks again. */
+    public const TRIED = 'tried';
+    /** What came of it (Improved). */
+    public const CAME = 'came';
     /** What somebody looked for; its amount is 1 where they showed. */
     public const ALGAE = 'algae';
 
@@ -30,14 +34,18 @@ final class LogBuilder
     private array $events = [];
     /** @var array<int, bool> */
     private array $algae = [];
+    /** @var list<Sighting> */
+    private array $sightings = [];
+    /** @var array<int, Attempt> */
+    private array $attempts = [];
 
     /**
      * @param int         $day  after filling
-     * @param string      $what measure, kind of event or sign, by its id
+     * @param string      $what measure, kind of event, sign or cause, by its id
      * @param float|null  $amount on its base scale
-     * @param string|null $of   clump, group or task
+     * @param string|null $of   clump, group or task; of what is tried, the sign (Attempt::seen)
      *
-     * @return bool whether the computation makes anything of it; notes and most signs are for people
+     * @return bool whether the computation makes anything of it; notes are for people
      */
     public function add(int $day, string $kind, string $what, ?float $amount, ?string $of): bool
     {
@@ -49,8 +57,10 @@ final class LogBuilder
             $this->events[] = new LoggedEvent($day, $event, $amount ?? 0.0, $of);
         } elseif (self::SIGHTING === $kind && self::ALGAE === $what) {
             $this->algae[$day] = $amount > 0;
-        } elseif (self::SIGHTING === $kind && true === Sign::tryFrom($what)?->isAlga()) {
-            $this->algae[$day] = true;
+        } elseif (self::SIGHTING === $kind && null !== Sign::tryFrom($what)) {
+            $this->seen($day, Sign::from($what), $of);
+        } elseif (\in_array($kind, [self::TRIED, self::CAME], true)) {
+            return $this->attempt($day, $kind, $what, $amount ?? 0.0, $of ?? '');
         } else {
             return false;
         }
@@ -58,9 +68,46 @@ final class LogBuilder
         return true;
     }
 
+    private function seen(int $day, Sign $sign, ?string $of): void
+    {
+        $this->sightings[] = new Sighting($day, $sign, $of);
+        if ($sign->isAlga()) {
+            $this->algae[$day] = true;
+        }
+    }
+
+    private function attempt(int $day, string $kind, string $cause, float $amount, string $seen): bool
+    {
+        $read = Attempt::read($seen);
+        if (null === $read) {
+            return false;
+        }
+        if (self::TRIED === $kind) {
+            $this->attempts[] = new Attempt($day, $cause, $read[0], $read[1], $day + (int) $amount);
+
+            return true;
+        }
+        // An answer is to the newest that waits for one.
+        foreach (array_reverse($this->attempts, true) as $n => $attempt) {
+            if (null === $attempt->came && $attempt->isOf($cause, $seen)) {
+                $this->attempts[$n] = $attempt->with(Improved::ofAmount($amount));
+
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     public function log(): Log
     {
-        return new Log(array_merge(...array_values(array_map(self::ofDay(...), $this->readings))), $this->events, $this->algae);
+        return new Log(
+            array_merge(...array_values(array_map(self::ofDay(...), $this->readings))),
+            $this->events,
+            $this->algae,
+            $this->sightings,
+            array_values($this->attempts),
+        );
     }
 
     /**

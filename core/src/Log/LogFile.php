@@ -15,7 +15,14 @@ use Olvek\Core\Water\Measure;
  */
 final class LogFile
 {
-    private const KINDS = [LogBuilder::READING, LogBuilder::DONE, LogBuilder::SIGHTING, LogBuilder::NOTE];
+    private const KINDS = [
+        LogBuilder::READING,
+        LogBuilder::DONE,
+        LogBuilder::SIGHTING,
+        LogBuilder::NOTE,
+        LogBuilder::TRIED,
+        LogBuilder::CAME,
+    ];
     /** Bytes of a line, above which it is none of ours. */
     private const LONGEST = 20_000;
 
@@ -52,6 +59,7 @@ final class LogFile
                 '' !== $of('amount') && !is_numeric($of('amount')) => 'The amount is no number.',
                 LogBuilder::READING === $of('kind') && null === Measure::tryFrom($of('what')) => 'What is read is one of '
                     .implode(', ', array_column(Measure::cases(), 'value')).'.',
+                LogBuilder::SIGHTING === $of('kind') && !self::isSeen($of('what')) => 'What is seen is algae or a sign (olvek:signs).',
                 default => null,
             };
             if (null !== $fault) {
@@ -71,6 +79,11 @@ final class LogFile
         }
 
         return $builder->log();
+    }
+
+    private static function isSeen(string $what): bool
+    {
+        return LogBuilder::ALGAE === $what || null !== Sign::tryFrom($what);
     }
 
     /** @return int|string after filling, or why it is none */

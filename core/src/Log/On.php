@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Log;
+
+/** On what a sign is seen. */
+enum On: string
+{
+    case Plants = 'Plants';
+    case Water = 'Water and bed';
+    case Algae = 'Algae';
+    case Animals = 'Animals';
+    case Guests = 'Guests and snails';
+
+    /** Whom it may be seen on: "clump", "group", or null where it is of the whole tank. */
+    public function of(): ?string
+    {
+        return match ($this) {
+            self::Plants => 'clump',
+            self::Animals => 'group',
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Sign;
+
+use Olvek\Core\Unit\Provenance;
+
+/** What one finding does to a cause. */
+final readonly class Evidence
+{
+    /**
+     * @param float $factor times by which it moves the cause's odds against all others: above 1 speaks for it, below 1 against
+     */
+    public function __construct(
+        public FactKind $fact,
+        public Finding $finding,
+        public float $factor,
+        public Often $often,
+        public Provenance $provenance,
+    ) {
+    }
+
+    /** What is so of this tank, or is not. */
+    public function statement(): string
+    {
+        return $this->finding->chance >= 0.5 ? $this->fact->yes : $this->fact->no;
+    }
+
+    /** Times by which it moves the odds, from which it is told, and from which it counts clearly and strongly. J. */
+    private const FELT = 1.1;
+    private const CLEAR = 1.5;
+    private const STRONG = 3.0;
+
+    private function times(): float
+    {
+        return $this->isFor() ? $this->factor : 1 / max(1e-9, $this->factor);
+    }
+
+    public function isFelt(): bool
+    {
+        return $this->times() >= self::FELT;
+    }
+
+    /** How far it moves the odds, in words. */
+    public function weight(): string
+    {
+        return match (true) {
+            $this->times() >= self::STRONG => 'strongly',
+            $this->times() >= self::CLEAR => 'clearly',
+            default => 'a little',
+        };
+    }
+
+    public function isFor(): bool
+    {
+        return $this->factor > 1.0;
+    }
+}

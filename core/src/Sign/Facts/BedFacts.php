@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Sign\Facts;
+
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Margin\PlantedShare;
+use Olvek\Core\Sign\Finding;
+use Olvek\Core\Sign\Source;
+use Olvek\Core\Sign\TankCase;
+use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
+
+/** The bed and what stands on it. */
+final class BedFacts
+{
+    /** m of bed: C, six centimetres are usual, ten are deep. */
+    private const DEEP = [0.07, 0.1];
+    /** Index of the run, 1 being a bed to worry about. */
+    private const FOUL = [0.3, 0.9];
+    /** Share of the floor planted. C. */
+    private const ROOTED = [0.45, 0.2];
+    /** Days for which a stirred bed tells, and those of new wood. J; C. */
+    private const STIRRED = 7;
+    private const WOOD = 90;
+
+    /** @return list<Finding> */
+    public static function of(TankCase $case): array
+    {
+        $bed = $case->plan->bed;
+        $depth = $bed->meanDepth();
+        $deepest = max($depth, ...array_map(static fn ($side): float => $bed->depth($side), \Olvek\Core\Bed\Side::cases()));
+        $planted = PlantedShare::of($case->plan);
+        $wood = array_filter($case->plan->pieces, static fn ($p): bool => $p->kind->tannin->value > 0);
+
+        return [
+            new Finding(
+                'deep-bed',
+                Finding::ramp($deepest, ...self::DEEP),
+                \sprintf('The bed is up to %s deep', $case->units->show(Dimension::Length, $deepest, 0)),
+                $case->byPlan(),
+            ),
+            $case->level(null, 'sulphide', 'the bed’s index of sulphide (1: worry)')->finding('foul-bed', ...self::FOUL),
+            new Finding(
+                'bed-bare',
+                Finding::ramp($planted, ...self::ROOTED),
+                \sprintf('%s %% of the floor is planted', Decimal::trimmed(100 * $planted, 0)),
+                $case->byPlan(),
+            ),
+            new Finding(
+                'new-wood',
+                [] !== $wood && $case->day < self::WOOD ? 1.0 : 0.0,
+                [] === $wood ? 'By the plan there is no wood' : "The wood lies in for $case->day days",
+                $case->byPlan(),
+            ),
+            self::stirred($case),
+        ];
+    }
+
+    private static function stirred(TankCase $case): Finding
+    {
+        $last = null;
+        foreach ([EventKind::MulmOut, EventKind::Remove, EventKind::Plant, EventKind::Seed] as $kind) {
+            foreach ($case->lately($kind, self::STIRRED) as $event) {
+                $last = null === $last || $event->day >= $last->day ? $event : $last;
+            }
+        }
+
+        return new Finding(
+            'stirred',
+            null === $last ? 0.0 : 0.9,
+            null === $last
+                ? 'The logbook has nothing that stirred the bed in the last week'
+                : \sprintf('On day %d hands were in the bed: %s', $last->day, $last->kind->words()),
+            Source::Logged,
+            $last?->day,
+        );
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Sign;
+
+use Olvek\Core\Estimation\Quantity;
+use Olvek\Core\Unit\Decimal;
+
+/** What of a run shows whether something that is done helps, and which way it should go. */
+final readonly class Watch
+{
+    /** The share of their growth that plants find food for, which is of no column of the trace. */
+    private const FED = 'fed';
+
+    private function __construct(private ?Quantity $quantity, public bool $up)
+    {
+    }
+
+    /** @return self|null null where the text is not "nitrate up" */
+    public static function parse(string $text): ?self
+    {
+        [$name, $way] = [...explode(' ', $text), ''];
+        $quantity = Quantity::tryFrom($name);
+
+        $isKnown = \in_array($way, ['up', 'down'], true) && (null !== $quantity || self::FED === $name);
+
+        return $isKnown ? new self($quantity, 'up' === $way) : null;
+    }
+
+    public function label(): string
+    {
+        return null === $this->quantity ? 'the food that plants find' : $this->quantity->label();
+    }
+
+    public function say(float $value, TankCase $case): string
+    {
+        return null === $this->quantity
+            ? Decimal::trimmed(100 * $value, 0).' % of what they could use'
+            : $this->quantity->say($value, $case->kit, $case->units);
+    }
+
+    /** How much of it was read in these days; null where it was not, or there was none. */
+    public function read(TankCase $case): ?Level
+    {
+        $measure = $this->quantity?->measure();
+        $level = null === $measure || null === $this->quantity ? null : $case->level($measure, $this->quantity->value, $this->label());
+
+        return null !== $level && Source::Read === $level->source && $level->value > 0 ? $level : null;
+    }
+
+    /** What it comes to in the days after the question: of oxygen the least, else the mean. */
+    public function of(TankCase $case, int $days): float
+    {
+        $last = min($case->trace->days() - 1, $case->day + max(1, $days));
+        $values = [];
+        for ($day = $case->day + 1; $day <= $last; ++$day) {
+            $values[] = null === $this->quantity ? self::fed($case, $day) : $case->trace->columns[$this->quantity->value][$day];
+        }
+
+        return match (true) {
+            [] === $values => 0.0,
+            Quantity::Oxygen === $this->quantity => min($values),
+            default => array_sum($values) / \count($values),
+        };
+    }
+
+    private static function fed(TankCase $case, int $day): float
+    {
+        $clumps = $case->clumps();
+        $fed = array_map(static fn (int $i): float => $case->trace->fed[$day][$i] ?? 1.0, $clumps);
+
+        return [] === $fed ? 1.0 : array_sum($fed) / \count($fed);
+    }
+}
