@@ -47,6 +47,10 @@ export function days(look, follow) {
 
     function show(day) {
         wanted = Math.max(0, Math.min(Number(year().dataset.days) - 1, Math.round(day)));
+        // What is seen would be seen on the day that stands.
+        document.querySelectorAll('[data-read-day]').forEach((link) => {
+            link.search = `?day=${wanted}`;
+        });
         return fetchDay();
     }
 

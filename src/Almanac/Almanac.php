@@ -12,11 +12,14 @@ use Olvek\Core\Care\Task;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\LoggedEvent;
+use Olvek\Core\Sign\Knowledge;
 use Olvek\Core\Start\FirstWeeks;
 use Olvek\Core\Start\GateState;
 use Olvek\Core\Steps\Steps;
+use Olvek\Core\Unit\Words;
 use Olvek\Log\Entry;
 use Olvek\Log\Logbook;
+use Olvek\Read\Notices;
 use Olvek\Site\ConcurrentChange;
 use Olvek\Site\ResultCache;
 use Olvek\Site\Saver;
@@ -28,7 +31,11 @@ use Olvek\Task\Tasks;
 use Olvek\Weeks\WeeksPage;
 use Symfony\Component\Uid\Uuid;
 
-/** All that is due over a keeper's tanks: late, today and ahead. */
+/**
+ * All that is due over a keeper's tanks: late, today and ahead.
+ *
+ * @phpstan-type DueRow array{string, string, string, string, string, bool, string, int, array<string, mixed>}
+ */
 final readonly class Almanac
 {
     /** Days ahead that are shown. */
@@ -39,17 +46,22 @@ final readonly class Almanac
      * Days in which the start's gates, not the plan's calendar, say what to test and who may come, even where nothing has been tested. J.
      */
     private const STARTING = 120;
+    /** How tasks are called that Olvek's own reading brings, and days for which one that was noted is not told again. J. */
+    public const NOTICE = 'read-';
+    private const NOTED = 28;
 
     public function __construct(
         private EntityManagerInterface $entities,
         private TankRepository $tanks,
         private Tasks $tasks,
         private WeeksPage $weeks,
+        private Notices $notices,
         private Logbook $logbook,
         private Calendar $writer,
         private Today $today,
         private ResultCache $kept,
         private Saver $saver,
+        private Knowledge $knowledge,
     ) {
     }
 
@@ -75,7 +87,7 @@ final readonly class Almanac
                 ++$more[$part];
                 continue;
             }
-            [$id, $task, $words, $fell, $on, $moved, $way, $every] = $row;
+            [$id, $task, $words, $fell, $on, $moved, $way, $every, $asks] = $row;
             $day = new \DateTimeImmutable($on, new \DateTimeZone('UTC'));
             $parts[$part][] = new Due(
                 $tanks[$id],
@@ -87,6 +99,7 @@ final readonly class Almanac
                 $moved,
                 $way,
                 $every,
+                $asks,
             );
         }
 
@@ -100,15 +113,15 @@ final readonly class Almanac
      * @param array<string, \DateTimeImmutable> $filled day of filling by tank
      * @param array<string, Tank>               $tanks  by id
      *
-     * @return list<array{string, string, string, string, string, bool, string, int}> tank, task, words, day by itself, day on which it
-     *     is asked for, whether moved, route, days between
+     * @return list<DueRow> tank, task, words, day by itself, day on which it
+     *     is asked for, whether moved, route, days between, what that route is asked
      */
     private function rows(Keeper $keeper, \DateTimeImmutable $today, array $filled, array $tanks): array
     {
         $marks = $this->marks($keeper);
         $lines = $this->lines($keeper);
         $name = 'almanac.'.$keeper->id()->toBase58();
-        /** @var array<string, array{stamp: string, rows: list<array{string, string, string, string, string, bool, string, int}>}> $known */
+        /** @var array<string, array{stamp: string, rows: list<DueRow>}> $known */
         $known = $this->kept->known($name) ?? [];
         $rows = $order = [];
         $changed = false;
@@ -126,6 +139,10 @@ final readonly class Almanac
         if ($changed) {
             $this->kept->put($name, $known);
         }
+        foreach ($this->noticed($keeper, $today, $filled, $tanks, $lines, $marks) as $row) {
+            $rows[] = $row;
+            $order[] = "$row[4] {$tanks[$row[0]]->name()} $row[1]";
+        }
         array_multisort($order, \SORT_STRING, $rows);
 
         return $rows;
@@ -136,7 +153,7 @@ final readonly class Almanac
      *
      * @param array<string, TaskMark> $marks
      *
-     * @return list<array{string, string, string, string, string, bool, string, int}>
+     * @return list<DueRow>
      */
     private function asked(Tank $tank, Keeper $keeper, \DateTimeImmutable $filled, \DateTimeImmutable $today, array $marks): array
     {
@@ -144,6 +161,7 @@ final readonly class Almanac
         // Whoever tests is asked for the next test by the last one; whoever has never done so, by the calendar.
         $own = null !== $situation && ($situation->today <= self::STARTING || null !== $situation->lastTest());
         $due = $own ? $this->start($tank, FirstWeeks::of($situation), $filled, $today) : [];
+        array_push($due, ...$this->again($tank, $situation->log ?? new Log(), $filled, $today));
         foreach ($this->tasks->of($this->tanks->head($tank), $keeper->units(), $filled) as $task) {
             if (!$own || !$task->start) {
                 array_push($due, ...self::times($tank, $task, $filled, $today, $marks, $situation->log ?? new Log()));
@@ -160,9 +178,85 @@ final readonly class Almanac
                 $d->moved,
                 $d->way,
                 $d->every,
+                $d->asks,
             ],
             $due,
         );
+    }
+
+    /**
+     * What was tried against a sign, and is to be looked at again.
+     *
+     * @return list<Due>
+     */
+    private function again(Tank $tank, Log $log, \DateTimeImmutable $filled, \DateTimeImmutable $today): array
+    {
+        $due = [];
+        foreach ($log->attempts as $attempt) {
+            $cause = $this->knowledge->causes[$attempt->cause] ?? null;
+            $on = $filled->modify("+$attempt->look days");
+            $late = Today::between($on, $today);
+            if (null !== $cause && null === $attempt->came && $late <= self::LATE && $late >= -self::AHEAD) {
+                $words = \sprintf('Is it better? %s: %s', $attempt->sign->words(), Words::small($cause->words));
+                $task = "again-{$attempt->sign->value}-$attempt->cause";
+                $due[] = new Due($tank, $task, $words, $on, $on, max(0, $late), false, 'read');
+            }
+        }
+
+        return $due;
+    }
+
+    /**
+     * What Olvek reads of tanks by itself: said once, not again for weeks after somebody has noted it.
+     *
+     * @param array<string, \DateTimeImmutable>       $filled
+     * @param array<string, Tank>                     $tanks
+     * @param array<string, array{int, string}>       $lines
+     * @param array<string, array<string, TaskMark>>  $marks
+     *
+     * @return list<DueRow>
+     */
+    private function noticed(
+        Keeper $keeper,
+        \DateTimeImmutable $today,
+        array $filled,
+        array $tanks,
+        array $lines,
+        array $marks,
+    ): array {
+        $states = array_map(static fn (array $of): string => implode(' ', $of), $lines);
+        $rows = [];
+        foreach ($this->notices->of($keeper, $tanks, $filled, $states) as $id => $notices) {
+            foreach ($notices as $notice) {
+                $task = self::NOTICE.$notice->id;
+                $began = $filled[$id]->modify("+$notice->day days");
+                if (self::isNoted($marks[$id] ?? [], $task, $began)) {
+                    continue;
+                }
+                $asks = [
+                    'sign' => [$notice->sign->value],
+                    ...null === $notice->of ? [] : ['of' => [$notice->sign->value => $notice->of]],
+                ];
+                $rows[] = [
+                    $id, $task, $notice->words, $began->format('Y-m-d'), $today->format('Y-m-d'), false, 'read', 0, $asks,
+                ];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @param array<string, TaskMark> $marks of a tank */
+    private static function isNoted(array $marks, string $task, \DateTimeImmutable $began): bool
+    {
+        foreach ($marks as $mark) {
+            $on = new \DateTimeImmutable($mark->due, new \DateTimeZone('UTC'));
+            if ($mark->task === $task && $mark->settled && abs(Today::between($on, $began)) <= self::NOTED) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -279,7 +373,7 @@ final readonly class Almanac
             $does->kind ?? EventKind::Task,
             $does->amount ?? 0.0,
             null === $does ? $due->task : $does->of,
-            ($done ? '' : 'Left out: ').$due->words,
+            ($due->isNotice() ? 'Noted: ' : ($done ? '' : 'Left out: ')).$due->words,
         );
 
         return $this->mark($due, null, true, $entry);

@@ -55,7 +55,7 @@ final class AlmanacController extends AbstractController
             return $this->page($keeper, self::EXPIRED);
         }
         $time = $this->almanac->find($tank, $keeper, $task, $due);
-        if (null === $time || '' !== $time->way) {
+        if (null === $time || ('' !== $time->way && !$time->isNotice())) {
             return $this->page(
                 $keeper,
                 'That is not asked for any more: it was settled in another window, or the plan has changed.',

@@ -51,7 +51,7 @@ final class ReadCommand extends Command
         PlanArgument::add($this);
         LogArgument::add($this);
         $list = InputOption::VALUE_REQUIRED | InputOption::VALUE_IS_ARRAY;
-        $this->addOption('sign', null, $list, 'What is seen, by its id (olvek:signs), with the clump or group where it is on one: pale-tips:c1', [])
+        $this->addOption('sign', null, $list, 'What is seen, by its id (olvek:signs), and on which clump or group: pale-tips:c1', [])
             ->addOption('fact', null, $list, 'What you know: firm-crown=yes, spreading=no (olvek:signs --facts)', [])
             ->addOption('litres', null, InputOption::VALUE_REQUIRED, 'Without a plan: how much it holds')
             ->addOption('weeks', null, InputOption::VALUE_REQUIRED, 'Without a plan: how old it is')
@@ -116,7 +116,8 @@ final class ReadCommand extends Command
             (int) FormatOption::needed($input, 'weeks', ...RoughTank::WEEKS),
             FormatOption::needed($input, 'hours', ...RoughTank::HOURS),
             true === $input->getOption('sun'),
-            RoughPlants::tryFrom(FormatOption::text($input, 'plants')) ?? throw FormatOption::wrong('--plants is few, half, full or floaters'),
+            RoughPlants::tryFrom(FormatOption::text($input, 'plants'))
+                ?? throw FormatOption::wrong('--plants is few, half, full or floaters'),
             RoughStock::tryFrom(FormatOption::text($input, 'animals'))
                 ?? throw FormatOption::wrong('--animals is nobody, few, many or overfed'),
         );
@@ -133,9 +134,14 @@ final class ReadCommand extends Command
 
         return array_map(static function (string $text) use ($plan): Seen {
             [$sign, $of] = Attempt::read($text) ?? throw FormatOption::wrong("there is no sign \"$text\"; olvek:signs lists them");
-            $whom = null === $plan || null === $sign->of() ? [] : array_column('clump' === $sign->of() ? $plan->clumps : $plan->groups, 'id');
+            $whom = match ($sign->of()) {
+                'clump' => array_column($plan->clumps ?? [], 'id'),
+                'group' => array_column($plan->groups ?? [], 'id'),
+                default => [],
+            };
             if (null !== $of && !\in_array($of, $whom, true)) {
-                throw FormatOption::wrong(\sprintf('%s is seen on %s', $sign->value, [] === $whom ? 'the whole tank' : implode(', ', $whom)));
+                $on = [] === $whom ? 'the whole tank' : implode(', ', $whom);
+                throw FormatOption::wrong("$sign->value is seen on $on");
             }
 
             return new Seen($sign, $of);
@@ -172,7 +178,7 @@ final class ReadCommand extends Command
             $lines[] = \sprintf('%s %%  %s (%s)', Decimal::trimmed(100 * $ranked->share, 0), $ranked->cause->words, $ranked->cause->id);
             foreach (['for' => $ranked->speaksFor(self::EVIDENCE), 'against' => $ranked->speaksAgainst(self::EVIDENCE)] as $way => $all) {
                 foreach ($all as $evidence) {
-                    $lines[] = \sprintf('    %s, %s: %s. %s.', $way, $evidence->weight(), $evidence->statement(), $evidence->finding->words);
+                    $lines[] = "    $way, {$evidence->weight()}: {$evidence->statement()}. {$evidence->finding->words}.";
                 }
             }
             if ($n > 0) {
@@ -183,7 +189,9 @@ final class ReadCommand extends Command
             if (null !== $trials[$n]) {
                 $lines[] = \sprintf('    Tried: %s. %s', $trials[$n]->words, implode(' ', [$trials[$n]->says, ...$trials[$n]->harms]));
             }
-            $lines[] = 0 === $ranked->cause->days ? '    Nothing to look for.' : '    Look again on day '.($read->case->day + $ranked->cause->days).'.';
+            $lines[] = 0 === $ranked->cause->days
+                ? '    Nothing to look for.'
+                : \sprintf('    Look again on day %d.', $read->case->day + $ranked->cause->days);
         }
         foreach (\array_slice($read->looks, 0, 1) as $look) {
             $lines[] = '';

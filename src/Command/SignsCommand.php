@@ -44,7 +44,10 @@ final class SignsCommand extends Command
             $json ? FormatOption::json([$of => $rows]) : array_map(
                 static fn (array $row): string => FormatOption::row(
                     self::WIDTHS,
-                    array_map(static fn (mixed $cell): string => \is_array($cell) ? self::words($cell) : (string) $cell, array_values($row)),
+                    array_map(
+                        static fn (mixed $cell): string => \is_array($cell) ? self::words($cell) : (string) $cell,
+                        array_values($row),
+                    ),
                 ),
                 $rows,
             ),

@@ -110,12 +110,18 @@ final readonly class LogPage
         return $sections;
     }
 
+    /** Whether it is a sign whose cause one may ask for. */
+    private static function asksWhy(Entry $entry): bool
+    {
+        return EntryKind::Sighting === $entry->kind && true === Sign::tryFrom($entry->what)?->asksWhy();
+    }
+
     /**
      * Lines in rows: what was read on a day stands in one.
      *
      * @param list<Entry> $entries
      *
-     * @return list<array{on: \DateTimeImmutable, first: bool, readings: list<Entry>, entry: Entry|null}>
+     * @return list<array{on: \DateTimeImmutable, first: bool, readings: list<Entry>, entry: Entry|null, why: bool}>
      */
     private static function rows(array $entries): array
     {
@@ -132,7 +138,13 @@ final readonly class LogPage
             if (null !== $row) {
                 $rows[] = $row;
             }
-            $row = ['on' => $entry->on, 'first' => $on !== $day, 'readings' => $isRead ? [$entry] : [], 'entry' => $isRead ? null : $entry];
+            $row = [
+                'on' => $entry->on,
+                'first' => $on !== $day,
+                'readings' => $isRead ? [$entry] : [],
+                'entry' => $isRead ? null : $entry,
+                'why' => self::asksWhy($entry),
+            ];
             $day = $on;
         }
 

@@ -108,10 +108,11 @@ final class Rooms
         'Photo' => ['Site', 'Account', 'Tank', 'Build'],
         'Log' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Task', 'Build'],
         'Estimate' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Photo', 'Log'],
+        'Read' => ['Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Log'],
         'Start' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Log'],
         'Demo' => ['Account', 'Tank', 'Device', 'Editing', 'Build', 'Photo', 'Log'],
         'Weeks' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Device', 'Editing', 'Build', 'Log'],
-        'Almanac' => ['Site', 'Account', 'Tank', 'Task', 'Build', 'Log', 'Weeks'],
+        'Almanac' => ['Site', 'Account', 'Tank', 'Task', 'Build', 'Log', 'Read', 'Weeks'],
         'Transfer' => ['Site', 'Account', 'Tank', 'Work', 'Device', 'Bench', 'Task', 'Build', 'Log', 'Almanac'],
         'Shelf' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Judging', 'Build', 'Log', 'Almanac'],
     ];

@@ -11,11 +11,13 @@ final readonly class Evidence
 {
     /**
      * @param float $factor times by which it moves the cause's odds against all others: above 1 speaks for it, below 1 against
+     * @param float $own    times by which it is likelier where the cause is at work than anywhere
      */
     public function __construct(
         public FactKind $fact,
         public Finding $finding,
         public float $factor,
+        public float $own,
         public Often $often,
         public Provenance $provenance,
     ) {
@@ -37,9 +39,10 @@ final readonly class Evidence
         return $this->isFor() ? $this->factor : 1 / max(1e-9, $this->factor);
     }
 
+    /** Whether it is worth telling: it moves the odds, and not only by what it says of other causes. */
     public function isFelt(): bool
     {
-        return $this->times() >= self::FELT;
+        return $this->times() >= self::FELT && ($this->isFor() ? $this->own > 1.0 : $this->own < 1.0);
     }
 
     /** How far it moves the odds, in words. */

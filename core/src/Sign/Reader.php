@@ -205,7 +205,14 @@ final readonly class Reader
             $rest = 1 - $shares[$cause->id];
             $factor = $own > 0 && $others > 0 && $rest > 0 ? ($shares[$cause->id] / $rest) / ($own / $others) : 1.0;
             $likelihood = $cause->facts[$fact];
-            $evidence = new Evidence($this->knowledge->facts[$fact], $finding, $factor, $likelihood->often, $likelihood->provenance);
+            $evidence = new Evidence(
+                $this->knowledge->facts[$fact],
+                $finding,
+                $factor,
+                $this->factor($cause, $fact, $finding->chance),
+                $likelihood->often,
+                $likelihood->provenance,
+            );
             if ($evidence->isFor()) {
                 $for[] = $evidence;
             } else {

@@ -67,6 +67,9 @@ final readonly class Trial
         }
         $now = $cause->watch->of($case, $cause->days);
         $new = $cause->watch->of($then, $cause->days);
+        if ($cause->watch->isBlind(max($now, $new))) {
+            return new self($words, $changes, null, 'The run has none of what you see, so it cannot tell: look yourself.', $harms);
+        }
         $moved = ($new - $now) / max(self::LEAST, abs($now));
         $moves = abs($moved) >= self::CLEAR;
         $helps = $moves && ($moved > 0) === $cause->watch->up;

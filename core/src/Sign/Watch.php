@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Sign;
 
 use Olvek\Core\Estimation\Quantity;
+use Olvek\Core\Run\Alga;
 use Olvek\Core\Unit\Decimal;
 
 /** What of a run shows whether something that is done helps, and which way it should go. */
@@ -12,6 +13,9 @@ final readonly class Watch
 {
     /** The share of their growth that plants find food for, which is of no column of the trace. */
     private const FED = 'fed';
+    /** Share of the film that shows, and mg dry of green water per L, below which there is none to speak of. J. */
+    private const UNSEEN = 0.2;
+    private const CLEAR = 1.0;
 
     private function __construct(private ?Quantity $quantity, public bool $up)
     {
@@ -38,6 +42,16 @@ final readonly class Watch
         return null === $this->quantity
             ? Decimal::trimmed(100 * $value, 0).' % of what they could use'
             : $this->quantity->say($value, $case->kit, $case->units);
+    }
+
+    /** Whether the run has so little of it that it cannot tell how it would fare: what is seen is not in it. */
+    public function isBlind(float $value): bool
+    {
+        return match ($this->quantity) {
+            Quantity::Film => $value < self::UNSEEN * Alga::SHOWS,
+            Quantity::GreenWater => $value < self::CLEAR,
+            default => false,
+        };
     }
 
     /** How much of it was read in these days; null where it was not, or there was none. */

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Read;
+
+use Olvek\Account\Keeper;
+use Olvek\Account\Today;
+use Olvek\Build\BuildRecords;
+use Olvek\Core\Log\Log;
+use Olvek\Core\Plan\Plan;
+use Olvek\Core\Sign\TankCase;
+use Olvek\Editing\TankEditor;
+use Olvek\Log\Logbook;
+use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
+
+/** A tank as it is read: its plan, its logbook and the day. */
+final readonly class TankReader
+{
+    /** Day on which a tank that is not filled is read where no other is told: a month in. */
+    private const USUAL_DAY = 28;
+
+    public function __construct(
+        private TankRepository $tanks,
+        private TankEditor $road,
+        private BuildRecords $book,
+        private Logbook $logbook,
+        private Today $today,
+    ) {
+    }
+
+    public function plan(Tank $tank): Plan
+    {
+        $plan = $this->road->plan($this->tanks->head($tank));
+        $filled = $this->book->filledOn($tank);
+
+        return null === $filled ? $plan : $plan->filledOn($filled);
+    }
+
+    public function filled(Tank $tank): ?\DateTimeImmutable
+    {
+        return $this->book->filledOn($tank);
+    }
+
+    /** Days after filling of today; null before it was filled. */
+    public function day(Tank $tank, Keeper $keeper): ?int
+    {
+        $filled = $this->book->filledOn($tank);
+
+        return null === $filled ? null : max(0, Today::between($filled, $this->today->of($keeper)));
+    }
+
+    public function log(Tank $tank, Keeper $keeper): Log
+    {
+        $filled = $this->book->filledOn($tank);
+
+        return null === $filled ? new Log() : $this->logbook->since($tank, $filled, $this->day($tank, $keeper) ?? 0);
+    }
+
+    /**
+     * @param int|null $day on which a tank that is not filled is read
+     *
+     * @return TankCase|null null of a tank that is older than a run is long
+     */
+    public function case(Tank $tank, Keeper $keeper, Question $question, ?int $day = null): ?TankCase
+    {
+        $on = $this->day($tank, $keeper) ?? $day ?? self::USUAL_DAY;
+
+        return $on + 1 >= Plan::LAST_DAY ? null : TankCase::of(
+            $this->plan($tank),
+            $this->log($tank, $keeper),
+            $on,
+            $question->seen,
+            $question->told,
+            $keeper->kit(),
+            $keeper->units(),
+        );
+    }
+}
