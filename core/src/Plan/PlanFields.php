@@ -181,7 +181,8 @@ final class PlanFields
         }
     }
 
-    private static function join(string $path, string $key): string
+    /** Where a key stands under a path. */
+    public static function join(string $path, string $key): string
     {
         return match (true) {
             str_starts_with($key, '/') => substr($key, 1),
