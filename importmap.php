@@ -9,5 +9,6 @@ return [
     'album' => ['path' => './assets/scripts/album.js', 'entrypoint' => true],
     'remind' => ['path' => './assets/scripts/remind.js', 'entrypoint' => true],
     'photos' => ['path' => './assets/scripts/photos.js', 'entrypoint' => true],
+    'compare' => ['path' => './assets/scripts/compare.js', 'entrypoint' => true],
     'weeks' => ['path' => './assets/scripts/weeks.js', 'entrypoint' => true],
 ];

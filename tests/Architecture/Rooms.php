@@ -124,6 +124,7 @@ final class Rooms
         'Log' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Task', 'Build'],
         'Estimate' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Photo', 'Log'],
         'Read' => ['Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Log'],
+        'Compare' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Judging', 'Build', 'Log', 'Read'],
         'Start' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Log'],
         'Demo' => ['Account', 'Tank', 'Device', 'Editing', 'Build', 'Photo', 'Log'],
         'Weeks' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Device', 'Editing', 'Build', 'Log'],

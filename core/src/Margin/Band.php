@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Margin;
 
+use Olvek\Core\Event\Event;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
 use Olvek\Core\Run\Runner;
@@ -15,7 +16,8 @@ final readonly class Band
 {
     private Ensemble $ensemble;
 
-    public function __construct(Plan $plan, public int $members = Ensemble::MEMBERS)
+    /** @param list<Event>|null $events beside what the plan itself says; usual care where none are told */
+    public function __construct(Plan $plan, public int $members = Ensemble::MEMBERS, private ?array $events = null)
     {
         $this->ensemble = new Ensemble($plan, $members);
     }
@@ -29,7 +31,11 @@ final readonly class Band
     {
         [$plan, $parameters] = $this->ensemble->member($n);
         $judged = [];
-        $trace = (new Runner($plan, $parameters))->run(Judge::FIRST_YEAR, UsualCare::events(), Runner::COARSE);
+        $trace = (new Runner($plan, $parameters))->run(
+            Judge::FIRST_YEAR,
+            $this->events ?? UsualCare::events(),
+            Runner::COARSE,
+        );
         foreach (Judge::fromTrace($plan, $trace, UnitSystem::Metric, $parameters)->margins as $margin) {
             $judged[$margin->id->value] = [$margin->measure, State::Fails === $margin->state];
         }
