@@ -124,7 +124,7 @@ final class CompareController extends AbstractController
     private function onDay(array $columns, Request $request, Keeper $keeper): array
     {
         $days = [] === $columns ? 1 : max(array_map(static fn (Column $c): int => $c->compared->days, $columns));
-        $day = max(0, min($days - 1, $request->query->getInt('day', self::FIRST_SHOWN)));
+        $day = self::asked($request, $days);
         $tanks = array_map(static fn (Column $c): Compared => $c->compared, $columns);
 
         return [
@@ -137,6 +137,19 @@ final class CompareController extends AbstractController
                 Curves::all(),
             ),
         ];
+    }
+
+    /** The day that is asked for, the nearest that there is; the first shown where none is named. */
+    private static function asked(Request $request, int $days): int
+    {
+        $sent = $request->query->all()['day'] ?? null;
+        $day = filter_var($sent, \FILTER_VALIDATE_INT);
+
+        return max(0, min($days - 1, match (true) {
+            null === $sent => self::FIRST_SHOWN,
+            false === $day => 0,
+            default => $day,
+        }));
     }
 
     /** @return list<string> */
