@@ -56,6 +56,19 @@ export async function startTank(page, name) {
     await named(page, name);
 }
 
+/** A planted tank with shrimp and food, filled today. */
+export async function filledTank(page, name) {
+    await startTank(page, name);
+    await openStage(page, 'plants');
+    await choose(page, 'plants-add', 'hygrophila-polysperma');
+    await openStage(page, 'animals');
+    await choose(page, 'animals-add', 'neocaridina-davidi');
+    await change(page, 'feeding-grams', '20 mg');
+    await page.getByRole('link', { name: 'Build', exact: true }).click();
+    await page.locator('#step-fill summary').click();
+    await sends(page, () => page.getByRole('button', { name: 'Done Fill slowly' }).click());
+}
+
 /** A tank of whoever is signed in. */
 export async function newTank(page, name) {
     await page.goto('/tanks/new');

@@ -1,16 +1,8 @@
-import { test, expect, sends, startTank, openStage, choose, change, expectAccessible } from './keeper.js';
+import { test, expect, filledTank, expectAccessible } from './keeper.js';
 
 /** A planted, filled tank with shrimp, and its log. */
 async function filledLog(page, name) {
-    await startTank(page, name);
-    await openStage(page, 'plants');
-    await choose(page, 'plants-add', 'hygrophila-polysperma');
-    await openStage(page, 'animals');
-    await choose(page, 'animals-add', 'neocaridina-davidi');
-    await change(page, 'feeding-grams', '20 mg');
-    await page.getByRole('link', { name: 'Build', exact: true }).click();
-    await page.locator('#step-fill summary').click();
-    await sends(page, () => page.getByRole('button', { name: 'Done Fill slowly' }).click());
+    await filledTank(page, name);
     await page.getByRole('link', { name: 'Log', exact: true }).click();
     await ready(page);
 }

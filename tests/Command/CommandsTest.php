@@ -260,4 +260,74 @@ final class CommandsTest extends TestCase
         self::assertEqualsWithDelta($expected, $value, 0.005 * $expected);
         self::assertStringContainsString('N' === $name || is_numeric($name) ? '' : $name, self::run_($arguments)[1]);
     }
+
+    public function testReadsATank(): void
+    {
+        $log = tempnam(sys_get_temp_dir(), 'olvek');
+        file_put_contents($log, "after_filling,kind,what,amount,of\n14,reading,nitrate,0,\n14,reading,iron,0,\n");
+        [$code, $out, $err] = self::run_("olvek:read demo/waiting-hall.plan.json --log=$log --day=16 --sign=pale-tips:c2");
+        self::assertSame([0, ''], [$code, $err]);
+        self::assertStringStartsWith('Most likely: The water is lean', $out);
+        self::assertStringContainsString('Nitrate read 0', $out);
+        [$code, $out] = self::run_("olvek:read demo/waiting-hall.plan.json --log=$log --day=16 --sign=pale-tips:c2 --format=json");
+        $read = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($read);
+        self::assertSame('lean-water', $read['causes'][0]['id']);
+        self::assertSame(30, $read['causes'][0]['lookAgain']);
+        foreach ($read['causes'] as $cause) {
+            self::assertContains($cause['prior']['provenance'], ['P', 'C', 'M', 'J']);
+            foreach ([...$cause['for'], ...$cause['against']] as $evidence) {
+                self::assertContains($evidence['provenance'], ['P', 'C', 'M', 'J']);
+            }
+        }
+        unlink($log);
+        [$code, $out] = self::run_('olvek:read none --litres=60 --weeks=20 --animals=overfed --sign=many-snails');
+        self::assertSame(0, $code);
+        self::assertStringStartsWith('Most likely: Too much food', $out);
+    }
+
+    #[TestWith(['--day=16', '--sign is missing'])]
+    #[TestWith(['--day=16 --sign=nonsense', 'there is no sign'])]
+    #[TestWith(['--day=16 --sign=pale-tips:c99', 'pale-tips is seen on c1'])]
+    #[TestWith(['--day=16 --sign=film:c1', 'film is seen on the whole tank'])]
+    #[TestWith(['--day=1095 --sign=film', '--day'])]
+    #[TestWith(['--sign=film', '--day is missing'])]
+    #[TestWith(['--day=16 --sign=film --fact=moon=yes', '--fact is written as'])]
+    public function testWhatCannotBeReadIsToldOnTheErrorStream(string $arguments, string $why): void
+    {
+        [$code, $out, $err] = self::run_("olvek:read demo/waiting-hall.plan.json $arguments");
+        self::assertSame([2, ''], [$code, $out]);
+        self::assertStringContainsString($why, $err);
+    }
+
+    public function testListsSignsFactsAndCauses(): void
+    {
+        foreach (['' => 'pale-tips', '--facts' => 'firm-crown', '--causes' => 'lean-water'] as $option => $id) {
+            [$code, $out] = self::run_("olvek:signs $option");
+            self::assertSame(0, $code);
+            self::assertMatchesRegularExpression("/^$id /m", $out);
+            [, $out] = self::run_("olvek:signs $option --format=json");
+            self::assertIsArray(json_decode($out, true, flags: \JSON_THROW_ON_ERROR));
+        }
+    }
+
+    public function testComparesPlans(): void
+    {
+        [$code, $out] = self::run_('olvek:compare demo/waiting-hall.plan.json demo/waiting-hall.plan.json --band=0');
+        self::assertSame(0, $code);
+        self::assertStringContainsString('They differ in nothing.', $out);
+        $three = 'demo/waiting-hall.plan.json demo/galley.plan.json demo/terrace.plan.json';
+        [$code, $out] = self::run_("olvek:compare $three --band=4 --format=json");
+        self::assertSame(3, $code);
+        $compared = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($compared);
+        self::assertCount(3, $compared['plans']);
+        self::assertCount(2, $compared['differences']);
+        self::assertCount(2, $compared['margins'][0]['differs']);
+        [$code, , $err] = self::run_('olvek:compare demo/waiting-hall.plan.json');
+        self::assertSame(2, $code);
+        self::assertStringContainsString('two or three plans', $err);
+        [$code] = self::run_('olvek:compare demo/waiting-hall.plan.json nowhere.json');
+        self::assertSame(1, $code);
+    }
 }
