@@ -134,13 +134,9 @@ final class ReadCommand extends Command
 
         return array_map(static function (string $text) use ($plan): Seen {
             [$sign, $of] = Attempt::read($text) ?? throw FormatOption::wrong("there is no sign \"$text\"; olvek:signs lists them");
-            $whom = match ($sign->of()) {
-                'clump' => array_column($plan->clumps ?? [], 'id'),
-                'group' => array_column($plan->groups ?? [], 'id'),
-                default => [],
-            };
-            if (null !== $of && !\in_array($of, $whom, true)) {
-                $on = [] === $whom ? 'the whole tank' : implode(', ', $whom);
+            $places = null === $plan ? [] : array_keys($sign->places($plan));
+            if (null !== $of && !\in_array($of, $places, true)) {
+                $on = [] === $places ? 'the whole tank' : implode(', ', $places);
                 throw FormatOption::wrong("$sign->value is seen on $on");
             }
 

@@ -186,15 +186,12 @@ final readonly class LogWriter
         }
         $plan = $this->road->plan($this->tanks->head($tank));
         $of = $sent->getString('of');
-        $whom = match ($sign->of()) {
-            'clump' => array_column($plan->clumps, null, 'id')[$of]->kind->common ?? null,
-            'group' => array_column($plan->groups, null, 'id')[$of]->kind->common ?? null,
-            default => null,
-        };
+        $whom = $sign->places($plan)[$of] ?? null;
         if ('' !== $of && null === $whom) {
             return ['of' => match ($sign->of()) {
                 'clump' => 'This is seen on plants: choose one of them, or the whole tank.',
                 'group' => 'This is seen on animals: choose some of them, or the whole tank.',
+                'zone' => 'This is seen in the bed: choose a part of it, or the whole tank.',
                 default => 'This is of the whole tank: choose that.',
             }];
         }

@@ -42,12 +42,8 @@ final readonly class Question
                 continue;
             }
             $of = \is_string($ofs[$id] ?? null) && '' !== $ofs[$id] ? $ofs[$id] : null;
-            $whom = null === $plan ? [] : match ($sign->of()) {
-                'clump' => array_column($plan->clumps, 'id'),
-                'group' => array_column($plan->groups, 'id'),
-                default => [],
-            };
-            if (null !== $of && !\in_array($of, $whom, true)) {
+            $places = null === $plan ? [] : $sign->places($plan);
+            if (null !== $of && !isset($places[$of])) {
                 $errors["of-$id"] = 'The plan has none of this name any more: choose another, or the whole tank.';
                 $of = null;
             }

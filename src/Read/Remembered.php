@@ -109,8 +109,8 @@ final readonly class Remembered
     /** ": dwarf hygro"; nothing where the whole tank is meant. */
     public static function on(Plan $plan, Seen $seen): string
     {
-        $whom = array_column('group' === $seen->sign->of() ? $plan->groups : $plan->clumps, null, 'id')[$seen->of ?? ''] ?? null;
+        $name = $seen->sign->places($plan)[$seen->of ?? ''] ?? null;
 
-        return null === $whom ? '' : " on {$whom->kind->common}";
+        return null === $name ? '' : " on $name";
     }
 }

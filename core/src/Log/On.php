@@ -13,11 +13,11 @@ enum On: string
     case Animals = 'Animals';
     case Guests = 'Guests and snails';
 
-    /** Whom it may be seen on: "clump", "group", or null where it is of the whole tank. */
+    /** On what it may be seen: "clump", "group", or null where it is of the whole tank. */
     public function of(): ?string
     {
         return match ($this) {
-            self::Plants => 'clump',
+            self::Plants, self::Algae => 'clump',
             self::Animals => 'group',
             default => null,
         };

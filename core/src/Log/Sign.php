@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Log;
 
+use Olvek\Core\Plan\Plan;
+
 /** What a keeper may see in a tank and log: signs, guests, births. In plain words; what they mean stands in the room Sign. */
 enum Sign: string
 {
@@ -155,10 +157,28 @@ enum Sign: string
         return $this->shows()->on->value;
     }
 
-    /** Whom it may be seen on: "clump", "group", or null where it is of the whole tank. */
+    /** On what it may be seen: "clump", "group", "zone" of the bed, or null where it is of the whole tank. */
     public function of(): ?string
     {
-        return $this->shows()->on->of();
+        return match ($this) {
+            self::EggSmell, self::GasFromBed, self::BlackBed => 'zone',
+            default => $this->shows()->on->of(),
+        };
+    }
+
+    /**
+     * On what of a plan it may be seen.
+     *
+     * @return array<string, string> names of plants, animals or parts of the bed, by id; none where it is of the whole tank
+     */
+    public function places(Plan $plan): array
+    {
+        return match ($this->of()) {
+            'clump' => array_map(static fn ($c): string => $c->kind->common, array_column($plan->clumps, null, 'id')),
+            'group' => array_map(static fn ($g): string => $g->kind->common, array_column($plan->groups, null, 'id')),
+            'zone' => array_map(static fn ($z): string => $z->purpose->words(), array_column($plan->bed->zones, null, 'id')),
+            default => [],
+        };
     }
 
     /** Whether it can be counted: animals can. */

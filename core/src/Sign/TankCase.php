@@ -8,7 +8,6 @@ use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\LoggedEvent;
-use Olvek\Core\Log\On;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Group;
@@ -178,7 +177,7 @@ final readonly class TankCase
     public function clumps(): array
     {
         $in = array_keys(array_filter($this->plan->clumps, fn (Clump $c): bool => $this->plantedOn($c) <= $this->day));
-        $named = $this->named(On::Plants);
+        $named = $this->named('clump');
         $those = array_values(array_filter($in, fn (int $i): bool => \in_array($this->plan->clumps[$i]->id, $named, true)));
 
         return [] === $those ? $in : $those;
@@ -192,16 +191,16 @@ final readonly class TankCase
             fn (Group $g): bool => ($this->trace->heads[$this->day][array_search($g, $this->plan->groups, true)] ?? 0.0) > 0
                 || null !== $this->cameOn($g),
         ));
-        $named = $this->named(On::Animals);
+        $named = $this->named('group');
         $those = array_values(array_filter($in, fn (int $i): bool => \in_array($this->plan->groups[$i]->id, $named, true)));
 
         return [] === $those ? $in : $those;
     }
 
-    /** Whether a plant or an animal is named. */
-    public function isNamed(On $on): bool
+    /** Whether a plant ("clump") or an animal ("group") is named. */
+    public function isNamed(string $of): bool
     {
-        return [] !== $this->named($on);
+        return [] !== $this->named($of);
     }
 
     /** Day on which a clump, or more of it, was last planted. */
@@ -226,12 +225,16 @@ final readonly class TankCase
         return array_values(array_filter($this->log->of($kind), fn (LoggedEvent $e): bool => $e->day > $this->day - $days));
     }
 
-    /** @return list<string> clumps or groups that are named with a sign */
-    private function named(On $on): array
+    /**
+     * @param string $of "clump", "group" or "zone"
+     *
+     * @return list<string> those that are named with a sign
+     */
+    public function named(string $of): array
     {
         $named = [];
         foreach ($this->seen as $seen) {
-            if (null !== $seen->of && $seen->sign->shows()->on === $on) {
+            if (null !== $seen->of && $seen->sign->of() === $of) {
                 $named[] = $seen->of;
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Sign;
 
+use Olvek\Core\Log\Sign;
 use Olvek\Core\Sign\Facts\Findings;
 use Olvek\Core\Sign\Finding;
 use Olvek\Core\Sign\Source;
@@ -153,6 +154,19 @@ final class FactsTest extends TestCase
     public function testAndWhatItDoesNot(string $fact, string $signs): void
     {
         self::assertLessThan(0.4, self::finding($fact, '', '', 40, $signs)->chance);
+    }
+
+    /** Of a part of the bed that is named its own depth counts; an alga may be seen on one plant. */
+    public function testWhereItIsSeenCounts(): void
+    {
+        $edits = 'zones.add=terrace; zones.z1.soil=8 cm; zones.z1.cap=4 cm';
+        self::assertGreaterThan(0.8, self::finding('deep-bed', $edits, '', 40, 'black-bed:z1')->chance);
+        self::assertArrayHasKey('fast-plant', Findings::of(Cases::case('', '', 40, 'black-tufts:c1')));
+        $plan = Cases::case($edits, '', 40, '')->plan;
+        self::assertSame(['z1'], array_keys(Sign::BlackBed->places($plan)));
+        self::assertSame(['c1', 'c2'], array_keys(Sign::BlackTufts->places($plan)));
+        self::assertSame(['a1'], array_keys(Sign::Spots->places($plan)));
+        self::assertSame([], Sign::Haze->places($plan));
     }
 
     /** Which plant it is says nothing where nobody names one. */

@@ -94,7 +94,7 @@ final class AnimalFacts
     {
         $soft = array_filter($those, static fn (Group $g): bool => Shape::Fish !== $g->kind->shape);
         // Of a mixed company nobody knows whom it is about.
-        if ([] !== $soft && \count($soft) < \count($those) && !$case->isNamed(On::Animals)) {
+        if ([] !== $soft && \count($soft) < \count($those) && !$case->isNamed('group')) {
             return [new Finding('invertebrates', 0.8, 'Shrimp or snails are in', $case->byPlan())];
         }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Sign\Facts;
 
+use Olvek\Core\Bed\Side;
+use Olvek\Core\Bed\Zone;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Margin\PlantedShare;
 use Olvek\Core\Sign\Finding;
@@ -28,9 +30,7 @@ final class BedFacts
     /** @return list<Finding> */
     public static function of(TankCase $case): array
     {
-        $bed = $case->plan->bed;
-        $depth = $bed->meanDepth();
-        $deepest = max($depth, ...array_map(static fn ($side): float => $bed->depth($side), \Olvek\Core\Bed\Side::cases()));
+        $deepest = self::deepest($case);
         $planted = PlantedShare::of($case->plan);
         $wood = array_filter($case->plan->pieces, static fn ($p): bool => $p->kind->tannin->value > 0);
 
@@ -56,6 +56,22 @@ final class BedFacts
             ),
             self::stirred($case),
         ];
+    }
+
+    /** m: of the zone that is named, else where the bed is deepest. */
+    private static function deepest(TankCase $case): float
+    {
+        $bed = $case->plan->bed;
+        $zones = array_filter($bed->zones, static fn (Zone $z): bool => \in_array($z->id, $case->named('zone'), true));
+        if ([] !== $zones) {
+            return max(array_map(static fn (Zone $z): float => $z->depth(), $zones));
+        }
+
+        return max(
+            $bed->meanDepth(),
+            ...array_map(static fn (Side $side): float => $bed->depth($side), Side::cases()),
+            ...array_map(static fn (Zone $z): float => $z->depth(), $bed->zones),
+        );
     }
 
     private static function stirred(TankCase $case): Finding

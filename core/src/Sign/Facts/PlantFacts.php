@@ -6,7 +6,6 @@ namespace Olvek\Core\Sign\Facts;
 
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\LoggedEvent;
-use Olvek\Core\Log\On;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Grown;
 use Olvek\Core\Plan\Planting;
@@ -145,7 +144,7 @@ final class PlantFacts
     private static function kinds(TankCase $case, array $clumps): array
     {
         // What kind it is says nothing where nobody says which plant it is.
-        if (!$case->isNamed(On::Plants) && \count($clumps) > 1) {
+        if (!$case->isNamed('clump') && \count($clumps) > 1) {
             return [];
         }
         $role = $clumps[0]->kind->role;

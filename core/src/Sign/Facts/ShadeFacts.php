@@ -6,7 +6,6 @@ namespace Olvek\Core\Sign\Facts;
 
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\LoggedEvent;
-use Olvek\Core\Log\On;
 use Olvek\Core\Log\Reading;
 use Olvek\Core\Sign\Finding;
 use Olvek\Core\Sign\Source;
@@ -47,7 +46,7 @@ final class ShadeFacts
             $slowest = null !== $growth && (null === $slowest || $growth < $slowest[1]) ? [$i, $growth] : $slowest;
         }
         $name = static fn (int $i): string => $case->plan->clumps[$i]->kind->common;
-        $named = $case->isNamed(On::Plants);
+        $named = $case->isNamed('clump');
         $found[] = new Finding(
             'little-light',
             Finding::ramp($darkest[1], ...self::LIT),
