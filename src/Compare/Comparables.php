@@ -86,7 +86,7 @@ final readonly class Comparables
     private function compared(Thing $thing, Tank $tank, Plan $plan, Log $log, int $day, Keeper $keeper): Compared
     {
         $units = $keeper->units();
-        $key = $thing->lived ? $this->state($tank, $keeper) : hash('xxh128', $this->document->toJson($plan));
+        $key = $thing->lived ? $this->reader->state($tank, $keeper) : hash('xxh128', $this->document->toJson($plan));
         $compared = $this->kept->get(
             implode('.', ['compared', $units->value, $thing->lived ? 'lived' : 'plan', $key]),
             fn (): Compared => $thing->lived
@@ -143,18 +143,8 @@ final readonly class Comparables
     private function job(Column $column, int $part, Keeper $keeper): Job
     {
         return $column->thing->lived
-            ? new LivedBandJob($column->tank->id()->toRfc4122(), $this->state($column->tank, $keeper), $part)
+            ? new LivedBandJob($column->tank->id()->toRfc4122(), $this->reader->state($column->tank, $keeper), $part)
             : new BandJob($this->document->toJson($column->plan), $part);
-    }
-
-    /** Tells the state of a tank as it has gone from another. */
-    private function state(Tank $tank, Keeper $keeper): string
-    {
-        return hash('xxh128', implode(' ', [
-            $tank->planHash(),
-            serialize($this->reader->log($tank, $keeper)),
-            $this->reader->day($tank, $keeper) ?? 0,
-        ]));
     }
 
     /**

@@ -51,6 +51,12 @@ final readonly class TankReader
         return null === $filled ? null : max(0, Today::between($filled, $this->today->of($keeper)));
     }
 
+    /** Tells the state of a tank's plan, logbook and day from another. */
+    public function state(Tank $tank, Keeper $keeper): string
+    {
+        return hash('xxh128', implode(' ', [$tank->planHash(), $this->logbook->mark($tank), $this->day($tank, $keeper) ?? 0]));
+    }
+
     public function log(Tank $tank, Keeper $keeper): Log
     {
         $filled = $this->book->filledOn($tank);
