@@ -20,9 +20,7 @@ test('a sign is seen, read, tried and remembered', async ({ page }, info) => {
     // Another cause is looked at, and what the keeper knows moves the shares.
     await page.locator('.read-cause').nth(1).locator('summary').click();
     await expect(page.locator('.read-cause').nth(1)).toContainText('Against it');
-    await page.goBack();
-    await page.locator('.read-section > summary', { hasText: 'Plants' }).click();
-    await page.locator('.read-section > summary', { hasText: 'Plants' }).click();
+    await page.locator('.read-section > summary', { hasText: 'Plants' }).scrollIntoViewIfNeeded();
     await page.locator('.log-sign', { hasText: 'Pale tips' }).click();
     await page.locator('.log-sign', { hasText: 'Leaves melt' }).click();
     await sends(page, () => page.getByRole('button', { name: 'Read it' }).click());
