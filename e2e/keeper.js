@@ -56,9 +56,9 @@ export async function startTank(page, name) {
     await named(page, name);
 }
 
-/** A planted tank with shrimp and food, filled today. */
-export async function filledTank(page, name) {
-    await startTank(page, name);
+/** A planted tank with shrimp and food, filled today; on the ferry landing's shelf, or on that of whoever is signed in. */
+export async function filledTank(page, name, start = startTank) {
+    await start(page, name);
     await openStage(page, 'plants');
     await choose(page, 'plants-add', 'hygrophila-polysperma');
     await openStage(page, 'animals');

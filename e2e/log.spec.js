@@ -90,7 +90,7 @@ test('with the signal gone, every kind of entry waits on the device, the page op
     await page.locator('.log-step', { has: page.locator('[name="step[nitrite]"][value="0"]') }).click();
     await page.getByRole('button', { name: 'Save reading' }).click();
     await way(page, 'saw');
-    await page.locator('.log-sign', { hasText: 'Thread algae' }).click();
+    await page.locator('.log-sign', { hasText: 'Soft green threads' }).click();
     await page.getByRole('button', { name: 'Save what I saw' }).click();
     await way(page, 'note');
     await page.locator('textarea[name="note"]').fill('Typed in the cellar');
@@ -121,7 +121,7 @@ test('with the signal gone, every kind of entry waits on the device, the page op
         await expect(page.locator('.log-waits')).toHaveCount(0, { timeout: 1000 });
     }).toPass();
     expect(lost).toBe(1);
-    for (const words of [/Topped up, /, /Nitrite 0/, /Thread algae/, /Typed in the cellar/, /Animals 9/]) {
+    for (const words of [/Topped up, /, /Nitrite 0/, /Soft green threads/, /Typed in the cellar/, /Animals 9/]) {
         await expect(lines(page).getByText(words).first()).toBeVisible();
     }
     await expect(page.locator('#lines-title')).toHaveText('5 lines, newest first');
