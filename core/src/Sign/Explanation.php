@@ -44,6 +44,13 @@ final readonly class Explanation
         return array_sum(array_map(static fn (RankedCause $c): float => $c->share, $urgent)) >= self::MAY;
     }
 
+    /** What one does before reading on, where it is urgent. C. */
+    public function atOnce(): string
+    {
+        return 'Animals may be in danger: move the surface, test ammonia and nitrite now, and change a third of the water if either shows. '
+            .'Read on then.';
+    }
+
     /** In one sentence, as a friend would say it. */
     public function sentence(): string
     {

@@ -27,6 +27,7 @@ enum Remedy: string
     private const SHORTER = 1.5;
     private const LONGER = 0.5;
     private const LEAST_HOURS = 5.0;
+    private const MOST_HOURS = 14.0;
     /** Share of the surface that floaters are left. C: a third. */
     private const LEFT = 0.33;
     private const LESS = 0.5;
@@ -49,7 +50,9 @@ enum Remedy: string
             self::ShorterLight => $hours > self::LEAST_HOURS
                 ? [new AddEvent(EventKind::Light, $day, null, max(self::LEAST_HOURS, $hours - self::SHORTER))]
                 : [],
-            self::LongerLight => $hours > 0.0 ? [new AddEvent(EventKind::Light, $day, null, min(14.0, $hours + self::LONGER))] : [],
+            self::LongerLight => $hours > 0.0
+                ? [new AddEvent(EventKind::Light, $day, null, min(self::MOST_HOURS, $hours + self::LONGER))]
+                : [],
             self::ThinFloaters => self::thinned($case, $day),
             self::LessFood => $food > 0.0 ? [new AddEvent(EventKind::Feed, $day, null, round(self::LESS * $food, 4))] : [],
             self::MoreFood => $food > 0.0 ? [new AddEvent(EventKind::Feed, $day, null, round(self::MORE * $food, 4))] : [],
@@ -72,7 +75,7 @@ enum Remedy: string
         return match ($this) {
             self::Fertilise => 'half a usual dose of fertiliser',
             self::ShorterLight => \sprintf('lamp for %s h a day', Decimal::trimmed(max(self::LEAST_HOURS, $hours - self::SHORTER), 1)),
-            self::LongerLight => \sprintf('lamp for %s h a day', Decimal::trimmed(min(14.0, $hours + self::LONGER), 1)),
+            self::LongerLight => \sprintf('lamp for %s h a day', Decimal::trimmed(min(self::MOST_HOURS, $hours + self::LONGER), 1)),
             self::ThinFloaters => 'floaters thinned to a third of the surface',
             self::LessFood => \sprintf('%s mg of food a day', Decimal::significant(self::LESS * $food, 2)),
             self::MoreFood => \sprintf('%s mg of food a day', Decimal::significant(self::MORE * $food, 2)),

@@ -17,6 +17,8 @@ use Olvek\Core\Water\Measure;
 /** The kinds of animals: on whom a sign is seen, and who lives with them. Where nobody is named, all that are in. */
 final class AnimalFacts
 {
+    /** How far a sign is of shrimp or snails where fish are in too and nobody is named. J. */
+    private const MIXED = 0.8;
     /** °C below and above the warmest that a kind bears, between which the water becomes too warm. J. */
     private const WARM = [1.0, 1.5];
     /** °C, °dH and pH beyond a kind's range that are little, and plainly too far. J. */
@@ -95,7 +97,7 @@ final class AnimalFacts
         $soft = array_filter($those, static fn (Group $g): bool => Shape::Fish !== $g->kind->shape);
         // Of a mixed company nobody knows whom it is about.
         if ([] !== $soft && \count($soft) < \count($those) && !$case->isNamed('group')) {
-            return [new Finding('invertebrates', 0.8, 'Shrimp or snails are in', $case->byPlan())];
+            return [new Finding('invertebrates', self::MIXED, 'Shrimp or snails are in', $case->byPlan())];
         }
 
         return [self::any($case, 'invertebrates', $those, static fn (Group $g): bool => Shape::Fish !== $g->kind->shape, 'no fish')];

@@ -25,6 +25,8 @@ final class BedFacts
     private const ROOTED = [0.45, 0.2];
     /** Days for which a stirred bed tells, and those of new wood. J; C. */
     private const STIRRED = 7;
+    /** How far hands in the bed have stirred it. J. */
+    private const HANDS = 0.9;
     private const WOOD = 90;
 
     /** @return list<Finding> */
@@ -85,7 +87,7 @@ final class BedFacts
 
         return new Finding(
             'stirred',
-            null === $last ? 0.0 : 0.9,
+            null === $last ? 0.0 : self::HANDS,
             null === $last
                 ? 'The logbook has nothing that stirred the bed in the last week'
                 : \sprintf('On day %d hands were in the bed: %s', $last->day, $last->kind->words()),

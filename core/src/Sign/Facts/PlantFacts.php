@@ -26,6 +26,8 @@ final class PlantFacts
     private const CAME = 60;
     /** Share of its mass that a kind loses, up to which it does not melt, and from which it does. J. */
     private const MELT = [0.05, 0.2];
+    /** How far roots that are longer than the cap is thick stand in raw soil. J: they may lie flat. */
+    private const REACHES = 0.4;
     /** Share of its nitrogen that it takes by roots. J. */
     private const ROOTS = 0.6;
 
@@ -127,7 +129,7 @@ final class PlantFacts
                 'in-raw-soil',
                 match (true) {
                     [] !== array_diff_key($deep, $perched) => 1.0,
-                    [] !== $bare => 0.4,
+                    [] !== $bare => self::REACHES,
                     default => 0.0,
                 },
                 [] === $bare ? 'The plan has its roots in the cap' : self::names($bare).' reaches down into the soil',

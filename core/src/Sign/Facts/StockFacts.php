@@ -23,6 +23,9 @@ final class StockFacts
     /** Days after which small animals are old. C: one to three years. */
     private const OLD = [270, 420];
     private const LOST = 14;
+    /** How plainly one loss is a series, and each head of it more. J: three leave no doubt. */
+    private const ONE = 0.7;
+    private const MORE = 0.1;
     /** Times the room that the kinds ask for: full, and too full. J. */
     private const ROOM = [0.8, 1.3];
 
@@ -97,7 +100,7 @@ final class StockFacts
 
         return new Finding(
             'losses',
-            [] === $lost ? ([] === $seen ? 0.0 : 1.0) : min(1.0, 0.7 + 0.1 * $heads),
+            [] === $lost ? ([] === $seen ? 0.0 : 1.0) : min(1.0, self::ONE + self::MORE * $heads),
             match (true) {
                 [] !== $lost => \sprintf('%d died since day %d, by the logbook', (int) $heads, $lost[0]->day),
                 [] !== $seen => 'Dead animals were seen in the last two weeks',

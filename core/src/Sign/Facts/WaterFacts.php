@@ -47,6 +47,8 @@ final class WaterFacts
     /** Share of the water that is a large change. C: a third and more. */
     private const MUCH = [0.25, 0.45];
     private const CHANGED = 3;
+    /** How far a surface that is only rippled lies still. J. */
+    private const RIPPLED = 0.3;
     /** How much of the wood's and leaves' tannin colours the water, mg C/L: from none to plain. J. */
     private const BROWN = [1.0, 4.0];
 
@@ -183,7 +185,7 @@ final class WaterFacts
 
         return new Finding(
             'still-surface',
-            $still ? 1.0 : (Movement::Rippled === $site->movement && !$case->plan->equipment->moves() ? 0.3 : 0.0),
+            $still ? 1.0 : (Movement::Rippled === $site->movement && !$case->plan->equipment->moves() ? self::RIPPLED : 0.0),
             $still ? 'By the plan, nothing moves the water' : 'By the plan, the water is moved',
             $case->byPlan(),
         );
