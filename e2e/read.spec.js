@@ -7,7 +7,7 @@ test('a sign is seen, read, tried and remembered', async ({ page }, info) => {
     // The almanac of a keeper with one tank: the ferry landing's is every other test's too.
     await signInAlone(page, 'reader');
     await filledTank(page, 'Read', newTank);
-    await tab(page, 'Read');
+    await tab(page, 'Signs');
     await expect(page.locator('.read-sign')).toHaveCount(await page.locator('.read-sign svg.sign').count());
     await page.locator('.log-sign', { hasText: 'Pale tips' }).click();
     await page.locator('[name="of[pale-tips]"]').selectOption({ label: 'Dwarf hygro' });
