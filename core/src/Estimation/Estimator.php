@@ -67,16 +67,14 @@ final readonly class Estimator
         foreach ($this->unlogged as $event) {
             $dimensions[] = "event $event->id";
         }
-        $members = [];
-        for ($n = 0; $n < self::MEMBERS; ++$n) {
-            $scores = [];
-            foreach ($dimensions as $dimension) {
-                $scores[$dimension] = Normal::at($ensemble->place($dimension, $n));
+        $members = array_fill(0, self::MEMBERS, []);
+        foreach ($dimensions as $dimension) {
+            foreach ($ensemble->places($dimension) as $n => $place) {
+                $members[$n][$dimension] = Normal::at($place);
             }
-            $members[] = $scores;
         }
 
-        return $members;
+        return array_values($members);
     }
 
     /**

@@ -27,23 +27,14 @@ final readonly class Habit
      */
     public static function among(Estimator $estimator, array $before, array $after): array
     {
+        $before = array_map($estimator->inputs(...), $before);
+        $after = array_map($estimator->inputs(...), $after);
         $habits = [];
         foreach (self::named($estimator) as $factor => $words) {
-            $habits[] = new self($words, self::band($estimator, $factor, $before), self::band($estimator, $factor, $after));
+            $habits[] = new self($words, Estimate::among(array_column($before, $factor)), Estimate::among(array_column($after, $factor)));
         }
 
         return $habits;
-    }
-
-    /**
-     * @param 'evaporation'|'food'|'growth'|'light'|'soil' $factor
-     * @param list<array<string, float>>                   $scores
-     *
-     * @return array{float, float, float}
-     */
-    private static function band(Estimator $estimator, string $factor, array $scores): array
-    {
-        return Estimate::among(array_map(static fn (array $z): float => $estimator->inputs($z)[$factor], $scores));
     }
 
     public function isTold(): bool

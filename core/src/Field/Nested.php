@@ -25,6 +25,20 @@ final readonly class Nested
             : implode('.', array_filter([$path, $this->section->path], static fn (string $part): bool => '' !== $part));
     }
 
+    /** @return iterable<object> none where the property's class is an enum, whose fields are no object's */
+    public function objects(object $holder): iterable
+    {
+        if (enum_exists($this->class)) {
+            return [];
+        }
+        $value = $this->property->getValue($holder);
+        if (!$this->isList()) {
+            return \is_object($value) ? [$value] : [];
+        }
+
+        return array_filter(is_iterable($value) ? [...$value] : [], static fn (mixed $item): bool => $item instanceof Item);
+    }
+
     /** @return array<string, object> by path: one, none, or a list's by their keys */
     public function of(object $holder, string $path): array
     {

@@ -82,7 +82,7 @@ final readonly class Tornado
         $ranks = self::ranks(array_map(static fn (array $m): float => $m[$margin->id->value][0], $members));
         $goes = [];
         foreach ($ensemble->dimensions() as $dimension) {
-            $places = array_map(static fn (int $n): float => $ensemble->place($dimension, $n), array_keys($members));
+            $places = $ensemble->places($dimension);
             $goes[$dimension] = abs(self::together(array_values($ranks), $places));
         }
         arsort($goes);

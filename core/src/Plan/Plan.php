@@ -148,6 +148,16 @@ final readonly class Plan
         return $this->with(['clumps' => self::replaced($this->clumps, $clump)]);
     }
 
+    /**
+     * The same plan, planted with other clumps in another bed.
+     *
+     * @param list<Clump> $clumps
+     */
+    public function withContents(array $clumps, Bed $bed): self
+    {
+        return $this->with(['clumps' => $clumps, 'bed' => $bed]);
+    }
+
     /** Without a clump, and without what the plan's days hold for it. */
     public function withoutClump(string $id): self
     {

@@ -121,6 +121,50 @@ final class PlanFields
     }
 
     /**
+     * Whether every number that an object holds, with those of all that is nested in it, is within its range. What was found so once is not
+     * looked at again: plans share most of their parts with the plans they were made from, and parts never change.
+     */
+    public static function areInRange(object $holder): bool
+    {
+        /** @var \WeakMap<object, true> $sound */
+        static $sound = new \WeakMap();
+        if (isset($sound[$holder])) {
+            return true;
+        }
+        foreach (self::numbersOf($holder::class) as $property) {
+            $value = $property->of($holder);
+            if ((\is_float($value) || \is_int($value)) && $property->told instanceof Number && !$property->told->allows((float) $value)) {
+                return false;
+            }
+        }
+        foreach (Fields::nested($holder::class) as $nested) {
+            foreach ($nested->objects($holder) as $inner) {
+                if (!self::areInRange($inner)) {
+                    return false;
+                }
+            }
+        }
+        $sound[$holder] = true;
+
+        return true;
+    }
+
+    /**
+     * @param class-string $class
+     *
+     * @return list<Property> described as numbers
+     */
+    private static function numbersOf(string $class): array
+    {
+        /** @var array<class-string, list<Property>> $known */
+        static $known = [];
+
+        return $known[$class] ??= array_values(
+            array_filter(Fields::of($class), static fn (Property $p): bool => $p->told instanceof Number),
+        );
+    }
+
+    /**
      * Every number that an object holds, with those of all that is nested in it.
      *
      * @return iterable<array{string, Field, float}> place, field, value

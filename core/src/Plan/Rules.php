@@ -57,7 +57,8 @@ final class Rules
     /** Every number within what its description allows. */
     private function ranges(): void
     {
-        foreach (PlanFields::of()->numbers($this->plan) as [$place, $field, $value]) {
+        // Near all plans are sound: places are only worked out for those that are not.
+        foreach (PlanFields::areInRange($this->plan) ? [] : PlanFields::of()->numbers($this->plan) as [$place, $field, $value]) {
             // The water line has a rule of its own, which says more.
             $problem = 'waterLine' === $place ? null : $field->problem($value);
             if (null !== $problem) {

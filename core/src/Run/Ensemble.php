@@ -8,6 +8,7 @@ use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Material;
 use Olvek\Core\Bed\Mix;
 use Olvek\Core\Bed\Zone;
+use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Estimate;
 
@@ -113,18 +114,18 @@ final readonly class Ensemble
     /** @param \Closure(string, Estimate): Estimate $vary */
     private static function grown(Plan $plan, \Closure $vary): Plan
     {
-        foreach ($plan->clumps as $clump) {
+        $clumps = array_map(static function (Clump $clump) use ($vary): Clump {
             $kind = $clump->kind;
-            $varied = $kind->with(
+
+            return $clump->withKind($kind->with(
                 $vary("$kind->id growth", $kind->growth),
                 $vary("$kind->id light", $kind->halfLight),
                 $vary("$kind->id melt", $kind->melt),
                 $vary("$kind->id densest", $kind->densest),
                 $vary("$kind->id piece", $kind->dryPerPiece),
                 $vary("$kind->id roots", $kind->rootShare),
-            );
-            $plan = $plan->withClump($clump->withKind($varied));
-        }
+            ));
+        }, $plan->clumps);
         $bed = $plan->bed;
 
         $zones = array_map(
@@ -134,9 +135,7 @@ final readonly class Ensemble
         $base = self::layer($bed->base, $vary);
         $soil = self::layer($bed->soil, $vary);
 
-        return null === $bed->soil && null === $bed->leaves && null === $bed->base && [] === $zones
-            ? $plan
-            : $plan->withBed($bed->withContents($soil, self::layer($bed->leaves, $vary), $base, $zones));
+        return $plan->withContents($clumps, $bed->withContents($soil, self::layer($bed->leaves, $vary), $base, $zones));
     }
 
     /** @param \Closure(string, Estimate): Estimate $vary */
@@ -165,13 +164,19 @@ final readonly class Ensemble
         );
     }
 
-    /** Where (0–1) a member stands along one dimension, by its name: each takes the middle of a stratum of its own. */
+    /** Where (0–1) a member stands along one dimension, by its name. */
     public function place(string $dimension, int $n): float
+    {
+        return $this->places($dimension)[$n];
+    }
+
+    /** @return list<float> where (0–1) each member stands along one dimension: in the middle of a stratum of its own */
+    public function places(string $dimension): array
     {
         $strata = range(0, $this->members - 1);
         $strata = (new \Random\Randomizer(new \Random\Engine\Xoshiro256StarStar(self::SEED + crc32($dimension))))->shuffleArray($strata);
 
-        return ($strata[$n] + 0.5) / $this->members;
+        return array_map(fn (int $stratum): float => ($stratum + 0.5) / $this->members, array_values($strata));
     }
 
     /** The value below which a share of tanks lies: half on each side of the likely value, thinning out towards the ends. */
