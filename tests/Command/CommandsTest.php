@@ -19,7 +19,8 @@ final class CommandsTest extends TestCase
     private static function run_(string $arguments, string $input = ''): array
     {
         $process = proc_open(
-            'exec '.\PHP_BINARY.' bin/console --env=test '.$arguments,
+            // Compiled, since most of them run many tanks.
+            ['bash', '-c', '. bin/jit; exec '.\PHP_BINARY.' "${jit[@]}" bin/console --env=test '.$arguments],
             [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
             $pipes,
             self::ROOT,
