@@ -206,16 +206,19 @@ final class BenchController extends AbstractController
             \ARRAY_FILTER_USE_BOTH,
         );
 
-        return new JsonResponse(
-            [
-                'base' => $tank->head(),
-                'notice' => $notice,
-                'outOfSight' => [] !== array_diff(BenchPage::DRAWN, array_keys($parts)),
-                'parts' => array_map(
-                    static fn (Part $part): array => ['html' => $part->html(), 'fingerprint' => $part->fingerprint],
-                    $fresh,
-                ),
-            ],
+        $answer = [
+            'base' => $tank->head(),
+            'notice' => $notice,
+            'outOfSight' => [] !== array_diff(BenchPage::DRAWN, array_keys($parts)),
+            'parts' => array_map(
+                static fn (Part $part): array => ['html' => $part->html(), 'fingerprint' => $part->fingerprint],
+                $fresh,
+            ),
+        ];
+
+        // As it is: of so much markup each bracket and quote escaped would be three times as long, and no browser takes JSON for a page.
+        return JsonResponse::fromJsonString(
+            json_encode($answer, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE),
             $status,
         );
     }

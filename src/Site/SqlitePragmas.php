@@ -7,6 +7,7 @@ namespace Olvek\Site;
 use Doctrine\Bundle\DoctrineBundle\Attribute\AsMiddleware;
 use Doctrine\DBAL\Driver;
 use Doctrine\DBAL\Driver\Connection;
+use Doctrine\DBAL\Driver\Exception;
 use Doctrine\DBAL\Driver\Middleware;
 use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware; // next to the database, within whatever else wraps it
 
@@ -22,6 +23,11 @@ final readonly class SqlitePragmas implements Middleware
      * Milliseconds of patience: longer than any write of ours takes, shorter than a person waits.
      */
     public const PRAGMAS = ['busy_timeout' => '5000', 'journal_mode' => 'WAL', 'synchronous' => 'FULL', 'foreign_keys' => 'ON'];
+
+    /** SQLite's code for a file that cannot be opened; how often that is tried, and µs between. J: clearing a log away takes a few ms. */
+    public const CANNOT_OPEN = 14;
+    public const TRIES = 6;
+    public const PAUSE = 25_000;
 
     /**
      * @param bool $creates whether a database that is not there may be made: commands do, while for a web page a missing file is a mistake
@@ -46,7 +52,27 @@ final readonly class SqlitePragmas implements Middleware
                     $params['driverOptions'] =
                         [\PDO::SQLITE_ATTR_OPEN_FLAGS => \PDO::SQLITE_OPEN_READWRITE] + ($params['driverOptions'] ?? []);
                 }
-                $connection = parent::connect($params);
+                for ($tries = 1;; ++$tries) {
+                    try {
+                        return $this->opened($params);
+                    } catch (Exception $refused) {
+                        // A file that is there and yet cannot be opened: the last process to leave it is just clearing its log away.
+                        if (
+                            SqlitePragmas::CANNOT_OPEN !== $refused->getCode()
+                            || $tries >= SqlitePragmas::TRIES
+                            || !is_file($params['path'] ?? '')
+                        ) {
+                            throw $refused;
+                        }
+                        usleep(SqlitePragmas::PAUSE);
+                    }
+                }
+            }
+
+            /** @param array<string, mixed> $params */
+            private function opened(#[\SensitiveParameter] array $params): Connection
+            {
+                $connection = parent::connect($params); // @phpstan-ignore argument.type (as they came)
                 $native = $connection->getNativeConnection();
                 if (!($native instanceof \PDO) || 'sqlite' !== $native->getAttribute(\PDO::ATTR_DRIVER_NAME)) {
                     return $connection;

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Tests\Site;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Driver\Connection as DriverConnection;
 use Doctrine\DBAL\Driver\Exception as Driver;
+use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
+use Doctrine\DBAL\Driver\PDO\Exception as RefusedByDatabase;
 use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\OptimisticLockException;
@@ -148,6 +151,40 @@ final class StorageTest extends BenchTestCase
             }
             self::assertSame($creates, is_file($path));
         }
+        Files::remove("$path*");
+    }
+
+    /** While the last process that had it open clears its log away, a database cannot be opened for a moment. */
+    #[TestWith([SqlitePragmas::TRIES - 1, true])]
+    #[TestWith([SqlitePragmas::TRIES, false])]
+    public function testADatabaseThatCannotBeOpenedForAMomentIsTriedAgain(int $refusals, bool $opens): void
+    {
+        $path = sys_get_temp_dir().'/olvek-shut-'.getmypid().'.db';
+        touch($path);
+        $shut = new class($refusals) extends AbstractDriverMiddleware {
+            public int $tried = 0;
+
+            public function __construct(private readonly int $refusals)
+            {
+                parent::__construct(new \Doctrine\DBAL\Driver\PDO\SQLite\Driver());
+            }
+
+            public function connect(#[\SensitiveParameter] array $params): DriverConnection
+            {
+                if (++$this->tried <= $this->refusals) {
+                    throw RefusedByDatabase::new(new \PDOException('unable to open database file', SqlitePragmas::CANNOT_OPEN));
+                }
+
+                return parent::connect($params);
+            }
+        };
+        try {
+            (new SqlitePragmas())->wrap($shut)->connect(['driver' => 'pdo_sqlite', 'path' => $path]);
+            self::assertTrue($opens);
+        } catch (Driver) {
+            self::assertFalse($opens);
+        }
+        self::assertSame(SqlitePragmas::TRIES, $shut->tried);
         Files::remove("$path*");
     }
 

@@ -72,6 +72,9 @@ interface Tank
     /** g dry of plants under water per m² of floor. */
     public function density(): float;
 
+    /** The greatest mass against what was planted, of all clumps that do not float; 0 without any. */
+    public function mostGrown(): float;
+
     /** Mass of a clump against what was planted of it. */
     public function grown(string $clump): float;
 

@@ -21,13 +21,7 @@ final readonly class TrimOvergrown implements Event
 
     public function due(int $day, Tank $tank): bool
     {
-        foreach ($tank->standing() as $clump) {
-            if ($tank->grown($clump) > $this->above) {
-                return true;
-            }
-        }
-
-        return false;
+        return $tank->mostGrown() > $this->above;
     }
 
     public function happen(int $day, Tank $tank): void

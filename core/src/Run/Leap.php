@@ -88,6 +88,8 @@ final class Leap
     private array $floors = [];
     /** @var list<float> amounts at the end of the day before; none where that does not count */
     private array $before = [];
+    /** @var array<int, float> amounts as they stand, through a leap too */
+    private array $now = [];
     /** @var list<float> */
     private array $bookedBefore = [];
     /** @var list<float> by which each amount changed over the last day, and the books with them */
@@ -124,7 +126,7 @@ final class Leap
     {
         $now = self::read($s);
         $before = $this->before;
-        $this->before = $now;
+        $this->before = $this->now = $now;
         $booked = self::booked($books);
         $bookedBefore = $this->bookedBefore;
         $this->bookedBefore = $booked;
@@ -165,11 +167,19 @@ final class Leap
         return (int) min($days, self::STEADY / $most);
     }
 
+    /** Whether the day that comes may be gone by: the one after a leap is not, since what is quick must settle first. */
+    public function isReady(): bool
+    {
+        return [] !== $this->before;
+    }
+
     /** Goes on for a day as the last one went. */
     public function day(State $s, MassBalance $books): void
     {
-        self::write($s, array_map(static fn (float $amount, float $by): float => $amount + $by, self::read($s), $this->change));
-        // The day after a leap is not gone by: what is quick must settle first.
+        foreach ($this->change as $n => $by) {
+            $this->now[$n] += $by;
+        }
+        self::write($s, $this->now);
         $this->before = [];
         foreach (self::BOOKS as $n => $name) {
             $books->$name += $this->booked[$n];
@@ -205,7 +215,7 @@ final class Leap
         return $all;
     }
 
-    /** @param list<float> $all */
+    /** @param array<int, float> $all */
     private static function write(State $s, array $all): void
     {
         $n = -1;

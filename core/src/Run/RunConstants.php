@@ -95,6 +95,8 @@ final readonly class RunConstants
     public array $clumps;
     /** @var list<GroupConstants> */
     public array $groups;
+    /** @var array<int, float> g dry per m² of a closed mat, of clumps that float, by their place in the plan's list */
+    public array $mats;
     /** @var list<string> ids of clumps that float, whose leaves are under water, that do not float */
     public array $floaters;
     /** @var list<string> */
@@ -187,6 +189,10 @@ final readonly class RunConstants
             array_map(static fn (Clump $c): string => $c->id, array_filter($plan->clumps, $which)),
         );
         $this->floaters = $of(static fn (Clump $c): bool => $c->kind->role->coversSurface());
+        $this->mats = array_map(
+            static fn (Clump $c): float => $c->kind->mat->value,
+            array_filter($plan->clumps, static fn (Clump $c): bool => $c->kind->role->coversSurface()),
+        );
         $this->submerged = $of(static fn (Clump $c): bool => !$c->hasLeavesInAir());
         $this->standing = $of(static fn (Clump $c): bool => !$c->kind->role->coversSurface());
         $this->clumpPlaces = array_flip(array_map(static fn (Clump $c): string => $c->id, $plan->clumps));

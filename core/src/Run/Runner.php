@@ -42,12 +42,16 @@ final class Runner
     private array $arrivals = [];
     /** @var array<int, array{float, float}> */
     private array $suns = [];
-    /** @var array<int|string, float> what the lamps give in a day, by the first one's hours */
-    private array $lamps = [];
+    /** What the lamps give in a day whose first one burns for so long: few days differ. */
+    private float $lamps = 0.0;
+    private float $lampHours = -1.0;
     /** @var array<int, float> °C by day of the run's year */
     private array $celsius = [];
-    /** @var array<string, list<array{float, float}>> steps of a day, by its hours of light and their pause; few days differ */
+    /** @var list<array{float, float}> steps of the last day that was asked for, and its hours of light and their pause: few days differ */
     private array $steps = [];
+    private float $stepsLight = -1.0;
+    private float $stepsPause = 0.0;
+    private float $stepsMost = 0.0;
 
     /** @param Drift|null $drift how the tank's plants and feeding went off what is constant in the plan, month by month */
     public function __construct(
@@ -80,7 +84,7 @@ final class Runner
         Pace $pace = Pace::Whole,
     ): Trace {
         $facts = $this->facts;
-        $this->steps = [];
+        $events = [...$this->planned, ...$events];
         $state = new State($facts);
         $books = new MassBalance();
         $conditions = new Conditions($this->plan);
@@ -89,12 +93,12 @@ final class Runner
         $rows = [];
         // The first day is run once for nothing, so that what is foreseen from the day before is there from the start: what plants,
         // algae and mulm learn of it is kept, all else is thrown away.
-        $this->day(0, clone $state, new MassBalance(), clone $conditions, [], $processes, $step);
+        $this->day(0, clone $state, new MassBalance(), clone $conditions, $this->planned, $processes, $step);
         $step = Pace::Rough === $pace ? max($step, self::COARSE) : $step;
         $leap = Pace::Rough === $pace ? new Leap($state) : null;
         for ($n = 0; $n < $days; ++$n) {
             $tally?->begin($n, $state);
-            $quiet = null !== $leap && $this->isQuiet($n, $state, $books, $conditions, $events);
+            $quiet = true === $leap?->isReady() && $this->isQuiet($n, $state, $books, $conditions, $events);
             $day = $this->day($n, $state, $books, $conditions, $events, $processes, $step, $hourly, $tally);
             $rows[] = $this->ended($trace, $state, $books, $processes, $day, $n, $watch);
             $far = $leap?->steady($state, $books, $quiet) ?? 0;
@@ -137,7 +141,7 @@ final class Runner
     /**
      * Whether a day goes on as the one before: nothing comes, is done or changes by the calendar.
      *
-     * @param list<Event> $events
+     * @param list<Event> $events all that the run may bring
      */
     private function isQuiet(int $n, State $state, MassBalance $books, Conditions $conditions, array $events): bool
     {
@@ -160,7 +164,7 @@ final class Runner
             return false;
         }
         $tank = new RunningTank($n, $state, $conditions, $this->facts, $books);
-        foreach ([...$this->planned, ...$events] as $event) {
+        foreach ($events as $event) {
             if (($event instanceof Dated || $n >= $conditions->awayUntil) && $event->due($n, $tank)) {
                 return false;
             }
@@ -172,7 +176,7 @@ final class Runner
     /**
      * Runs one day.
      *
-     * @param list<Event>                                        $events
+     * @param list<Event>                                        $events all that the run may bring
      * @param \Closure(int, int, array<string, float>): void|null $hourly
      */
     private function day(
@@ -191,7 +195,7 @@ final class Runner
         $algae = $processes->algae;
         $tank = new RunningTank($n, $state, $conditions, $facts, $books);
         $this->arrive($tank, $n);
-        foreach ([...$this->planned, ...$events] as $event) {
+        foreach ($events as $event) {
             // Rules are the keeper's own doing: nobody there, nobody thins.
             if (($event instanceof Dated || $n >= $conditions->awayUntil) && $event->due($n, $tank)) {
                 $event->happen($n, $tank);
@@ -219,7 +223,7 @@ final class Runner
         }
         $day = $this->conditionsOf($conditions, $n);
         $day->algaeMean = $algae->mean;
-        $day->steps = $this->steps["$day->lightHours $day->pause"] ??= self::steps($day, $step);
+        $day->steps = $this->stepsOf($day, $step);
         $processes->light->fall($state, $day, $plants->mean);
         $day->evaporated = WaterKeeping::evaporation($facts, $day->celsius, $n);
         WaterKeeping::evaporate($state, $facts, $day->evaporated);
@@ -313,10 +317,26 @@ final class Runner
         }
     }
 
-    /** What the lamps give the water in a day whose first lamp burns for so many hours; few days differ. */
+    /** What the lamps give the water in a day whose first lamp burns for so many hours. */
     private function daily(float $hours): float
     {
-        return $this->lamps["$hours"] ??= $this->plan->lamp->daily($this->facts->surface, $hours);
+        if ($hours !== $this->lampHours) {
+            $this->lampHours = $hours;
+            $this->lamps = $this->plan->lamp->daily($this->facts->surface, $hours);
+        }
+
+        return $this->lamps;
+    }
+
+    /** @return list<array{float, float}> as steps() has them */
+    private function stepsOf(Day $day, float $step): array
+    {
+        if ($day->lightHours !== $this->stepsLight || $day->pause !== $this->stepsPause || $step !== $this->stepsMost) {
+            [$this->stepsLight, $this->stepsPause, $this->stepsMost] = [$day->lightHours, $day->pause, $step];
+            $this->steps = self::steps($day, $step);
+        }
+
+        return $this->steps;
     }
 
     /** °C of a day: as the plan has it, kept for each day of the year, since a season comes again and again. */

@@ -164,8 +164,8 @@ final readonly class RunningTank implements Tank
     public function cover(): float
     {
         $mat = 0.0;
-        foreach ($this->facts->plan->clumps as $i => $clump) {
-            $mat += $clump->kind->role->coversSurface() ? $this->state->biomass[$i] / $clump->kind->mat->value : 0.0;
+        foreach ($this->facts->mats as $i => $densest) {
+            $mat += $this->state->biomass[$i] / $densest;
         }
 
         return $mat / $this->facts->surface / $this->facts->floaterPart;
@@ -179,6 +179,19 @@ final readonly class RunningTank implements Tank
         }
 
         return $grams / $this->facts->floor;
+    }
+
+    public function mostGrown(): float
+    {
+        $most = 0.0;
+        $planted = $this->state->plantedMass;
+        foreach ($this->state->biomass as $i => $grams) {
+            if ($planted[$i] > 0 && $grams > $most * $planted[$i] && !isset($this->facts->mats[$i])) {
+                $most = $grams / $planted[$i];
+            }
+        }
+
+        return $most;
     }
 
     public function grown(string $clump): float
