@@ -72,9 +72,9 @@ final class GlanceTest extends BenchTestCase
 
             return (string) $this->browser->getResponse()->getContent();
         };
-        self::assertStringContainsString('aria-valuetext=\u0022day 120\u0022', $day('120'));
+        self::assertStringContainsString('aria-valuetext=\"day 120\"', $day('120'));
         self::assertNotSame($day('0'), $day('200'));
-        self::assertStringContainsString('aria-valuetext=\u0022day 364\u0022', $day('900'), 'the run has no later day');
+        self::assertStringContainsString('aria-valuetext=\"day 364\"', $day('900'), 'the run has no later day');
         self::assertStringContainsString('"front"', $day('never'));
     }
 
