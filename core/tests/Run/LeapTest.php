@@ -73,6 +73,20 @@ final class LeapTest extends TestCase
         self::assertSame($whole->trace->days(), $rough->trace->days());
     }
 
+    /**
+     * The day that is run for nothing before the first goes by hours in both; what follows goes by two in a rough run, under a lamp that
+     * never changes too, and comes out near, but not as if it went by one.
+     */
+    public function testARoughDayGoesByTwoHours(): void
+    {
+        $runner = new Runner(Sample::planted());
+        $whole = $runner->run(1)->columns['carbonDioxide'][0];
+        $rough = $runner->run(1, pace: Pace::Rough)->columns['carbonDioxide'][0];
+        self::assertNotEqualsWithDelta($whole, $rough, 1e-9);
+        self::assertEqualsWithDelta($whole, $rough, self::NEAR * $whole);
+        self::assertSame($whole, $runner->run(1)->columns['carbonDioxide'][0], 'and the next whole one by hours again');
+    }
+
     public function testWhatIsPlannedHappensOnItsDay(): void
     {
         $plan = Sample::edit(Sample::planted(), ['events.add' => 'change 151', 'events.e1.share' => '50']);
