@@ -121,7 +121,7 @@ final readonly class Leaves
             }
         }
         foreach (Fields::nested($holder::class) as $nested) {
-            foreach (enum_exists($nested->class) ? [] : $nested->of($holder, $path) as $under => $inner) {
+            foreach ($nested->of($holder, $path) as $under => $inner) {
                 self::dormant($inner, $under, $dormant);
             }
         }

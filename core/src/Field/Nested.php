@@ -25,8 +25,8 @@ final readonly class Nested
             : implode('.', array_filter([$path, $this->section->path], static fn (string $part): bool => '' !== $part));
     }
 
-    /** @return iterable<object> none where the property's class is an enum, whose fields are no object's */
-    public function objects(object $holder): iterable
+    /** @return list<object> none where the property's class is an enum, whose fields are no object's */
+    public function objects(object $holder): array
     {
         if (enum_exists($this->class)) {
             return [];
@@ -36,22 +36,18 @@ final readonly class Nested
             return \is_object($value) ? [$value] : [];
         }
 
-        return array_filter(is_iterable($value) ? [...$value] : [], static fn (mixed $item): bool => $item instanceof Item);
+        return array_values(
+            array_filter(is_iterable($value) ? [...$value] : [], static fn (mixed $item): bool => $item instanceof Item),
+        );
     }
 
     /** @return array<string, object> by path: one, none, or a list's by their keys */
     public function of(object $holder, string $path): array
     {
-        $value = $this->property->getValue($holder);
         $under = $this->under($path);
-        if (!$this->isList()) {
-            return \is_object($value) ? [$under => $value] : [];
-        }
         $found = [];
-        foreach (is_iterable($value) ? $value : [] as $item) {
-            if ($item instanceof Item) {
-                $found[substr($under, 0, -1).$item->key()] = $item;
-            }
+        foreach ($this->objects($holder) as $object) {
+            $found[$object instanceof Item && $this->isList() ? substr($under, 0, -1).$object->key() : $under] = $object;
         }
 
         return $found;

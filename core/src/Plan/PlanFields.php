@@ -182,7 +182,7 @@ final class PlanFields
             }
         }
         foreach (Fields::nested($holder::class) as $nested) {
-            foreach (enum_exists($nested->class) ? [] : $nested->of($holder, $path) as $under => $inner) {
+            foreach ($nested->of($holder, $path) as $under => $inner) {
                 yield from $this->numbers($inner, $under);
             }
         }
