@@ -7,6 +7,8 @@ use Olvek\Site\ServerSettings;
 use Symfony\Component\Dotenv\Dotenv;
 use Symfony\Component\HttpFoundation\Request;
 
+// Nothing but the core, which is there already, is compiled as it runs: bin/preload.php.
+ini_set('opcache.jit', 'off');
 require dirname(__DIR__).'/vendor/autoload.php';
 
 umask(0o027);
