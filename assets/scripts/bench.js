@@ -2,7 +2,7 @@
  * The Bench with scripts on: a change is sent when a field is left, and the parts that it altered are swapped in.
  * Nothing is computed here; without this file the same forms work by their buttons.
  */
-import { swap, askParts } from './parts.js';
+import { swap, partsInTurn } from './parts.js';
 import { inTurn } from './queue.js';
 import { say } from './notice.js';
 import { tryHelps } from './helps.js';
@@ -26,25 +26,33 @@ const rest = () => {
 const send = inTurn(async (url, options, sent = new Set()) => {
     rest();
     document.body.setAttribute('aria-busy', 'true');
+    let saved = false;
     try {
-        const response = await askParts(url, options);
-        const answer = await response.json();
-        if (answer.parts === undefined) {
-            say(answer.message ?? 'Olvek could not take this. What you typed still stands here; reload to see what is saved.');
-            return;
+        let answer = null;
+        for await (answer of partsInTurn(url, options)) {
+            if (answer.parts === undefined) {
+                say(answer.message ?? 'Olvek could not take this. What you typed still stands here; reload to see what is saved.');
+                return;
+            }
+            saved ||= options.method === 'POST' && answer.status === 200;
+            form.elements.base.value = answer.base;
+            swap(answer.parts, sent);
         }
-        form.elements.base.value = answer.base;
-        swap(answer.parts, sent);
+        if (!answer?.last) {
+            throw new Error('the answer broke off');
+        }
         follow(answer);
         tryHelps();
         compute(form, () => send(() => [lookUrl(), {}]));
-        const refused = response.status === 422 && !answer.notice;
+        const refused = answer.status === 422 && !answer.notice;
         say(refused ? 'Nothing was saved: the reason stands beside the entry.' : answer.notice ?? '');
         if (refused) {
             document.querySelector('[aria-invalid="true"]')?.focus();
         }
     } catch {
-        say('Olvek cannot be reached. What you typed still stands here; it is not saved yet.');
+        say(saved
+            ? 'This is saved, but the rest of the page did not come: reload it.'
+            : 'Olvek cannot be reached. What you typed still stands here; it is not saved yet.');
     } finally {
         document.body.removeAttribute('aria-busy');
     }

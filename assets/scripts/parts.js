@@ -1,5 +1,8 @@
 /** The page's parts: what the server knows by name and fingerprint, and swapping new ones in without losing the keeper's place. */
 
+/** Of an answer that comes in turn. */
+const LINES = 2;
+
 const parts = () => document.querySelectorAll('[data-part]');
 
 function fingerprints() {
@@ -7,8 +10,29 @@ function fingerprints() {
 }
 
 /** Asks for parts of the page: of those that it has already, only what changed comes. */
-export function askParts(url, options = {}) {
-    return fetch(url, { ...options, headers: { Accept: 'application/json', 'Olvek-Parts': JSON.stringify(fingerprints()) }, credentials: 'same-origin' });
+export function askParts(url, options = {}, accept = 'application/json') {
+    return fetch(url, { ...options, headers: { Accept: accept, 'Olvek-Parts': JSON.stringify(fingerprints()) }, credentials: 'same-origin' });
+}
+
+/** As askParts; what comes of it comes in turn: the judgement first, then all else that changed. Ends early where the connection does. */
+export async function* partsInTurn(url, options = {}) {
+    const response = await askParts(url, options, 'application/x-ndjson, application/json');
+    const { status } = response;
+    if (!response.headers.get('content-type')?.startsWith('application/x-ndjson')) {
+        yield { status, last: true, ...await response.json() };
+        return;
+    }
+    const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
+    let text = '';
+    let lines = 0;
+    for (let read = await reader.read(); !read.done; read = await reader.read()) {
+        text += read.value;
+        for (let end = text.indexOf('\n'); end >= 0; end = text.indexOf('\n')) {
+            lines += 1;
+            yield { status, last: lines === LINES, ...JSON.parse(text.slice(0, end)) };
+            text = text.slice(end + 1);
+        }
+    }
 }
 
 /** Swaps in new parts. A refused entry that was not sent this time keeps its text and its reason. */

@@ -16,6 +16,7 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -23,6 +24,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/tanks/{tank}', requirements: ['tank' => Requirement::UUID])]
 final class BenchController extends AbstractController
 {
+    /** What a script asks for that takes an answer line by line: the judgement, then all else that changed. */
+    private const LINES = 'application/x-ndjson';
     private const EXPIRED = 'This page has expired, so nothing was saved. Your input is kept: submit again.';
 
     public function __construct(
@@ -72,7 +75,9 @@ final class BenchController extends AbstractController
     #[Route('/day', name: 'bench_day', methods: ['GET'])]
     public function day(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        return $this->parts($request, $tank, $this->page->glance($tank, $keeper->units(), ViewSettings::asked($request, $keeper->units())));
+        $view = ViewSettings::asked($request, $keeper->units());
+
+        return $this->glanced($request, $tank, $this->page->glance($tank, $keeper->units(), $view));
     }
 
     /** Judges a change while a hand is still at it; nothing is saved. */
@@ -88,7 +93,7 @@ final class BenchController extends AbstractController
             return new JsonResponse(['message' => implode(' ', $refused->messages($keeper->units()))], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
 
-        return $this->parts(
+        return $this->glanced(
             $request,
             $tank,
             $this->page->glance($tank, $keeper->units(), ViewSettings::asked($request, $keeper->units()), $plan),
@@ -177,50 +182,82 @@ final class BenchController extends AbstractController
         int $status = Response::HTTP_OK,
     ): Response {
         $view = ViewSettings::asked($request, $keeper->units());
-        // A script fetches what is out of sight once the hand rests; a page without one has all of it at once.
-        $drawn = self::wantsParts($request) ? $view->drawn() : BenchPage::DRAWN;
-        $parts = $this->page->parts($tank, $keeper->units(), $view, $typed, $errors, $drawn);
         if (!self::wantsParts($request)) {
+            $parts = $this->page->parts($tank, $keeper->units(), $view, $typed, $errors);
+
             return $this->render(
                 'bench/show.html.twig',
                 ['tank' => $tank, 'parts' => $parts, 'notice' => $notice, 'view' => $view, 'errors' => $errors],
                 new Response(status: $status),
             );
         }
+        // A script fetches what is out of sight once the hand rests; a page without one has all of it at once.
+        $turns = $this->page->inTurn($tank, $keeper->units(), $view, $typed, $errors, $view->drawn());
+        $known = self::known($request);
+        $outOfSight = [] !== array_diff(BenchPage::DRAWN, $view->drawn());
+        $line = static fn (array $parts, bool $last): string => self::line($tank, $known, $parts, $notice, $last && $outOfSight);
+        if (!\in_array(self::LINES, $request->getAcceptableContentTypes(), true)) {
+            return JsonResponse::fromJsonString($line(array_merge(...iterator_to_array($turns, false)), true), $status);
+        }
+        // Judged here, where a failure is still an answer of its own; drawn while what was said is on its way.
+        $said = $line($turns->current(), false);
 
-        return $this->parts($request, $tank, $parts, $notice, $status);
+        return new StreamedResponse(
+            static function () use ($said, $turns, $line): void {
+                echo $said, "\n";
+                if (ob_get_level() > 0) {
+                    ob_flush();
+                }
+                flush();
+                $turns->next();
+                echo $line($turns->current(), true), "\n";
+            },
+            $status,
+            ['Content-Type' => self::LINES, 'X-Accel-Buffering' => 'no'],
+        );
     }
 
     /** @param array<string, Part> $parts of which only those are rendered and travel that the page does not have already */
-    private function parts(
-        Request $request,
-        Tank $tank,
-        array $parts,
-        ?string $notice = null,
-        int $status = Response::HTTP_OK,
-    ): JsonResponse {
+    private function glanced(Request $request, Tank $tank, array $parts): JsonResponse
+    {
+        $outOfSight = [] !== array_diff(BenchPage::DRAWN, array_keys($parts));
+
+        return JsonResponse::fromJsonString(self::line($tank, self::known($request), $parts, null, $outOfSight));
+    }
+
+    /** @return array<string, mixed> fingerprints of the parts that a page has */
+    private static function known(Request $request): array
+    {
         $known = json_decode($request->headers->get('Olvek-Parts', '{}'), true);
+
+        return \is_array($known) ? $known : [];
+    }
+
+    /**
+     * An answer, or the next line of one, as a script reads it. Markup stands in it as it is: with each bracket and quote escaped it would
+     * be three times as long, and no browser takes JSON for a page.
+     *
+     * @param array<string, mixed> $known
+     * @param array<string, Part>  $parts
+     */
+    private static function line(Tank $tank, array $known, array $parts, ?string $notice, bool $outOfSight): string
+    {
         $fresh = array_filter(
             $parts,
-            static fn (Part $part, string $name): bool => !\is_array($known) || ($known[$name] ?? '') !== $part->fingerprint,
+            static fn (Part $part, string $name): bool => ($known[$name] ?? '') !== $part->fingerprint,
             \ARRAY_FILTER_USE_BOTH,
         );
-
         $answer = [
             'base' => $tank->head(),
             'notice' => $notice,
-            'outOfSight' => [] !== array_diff(BenchPage::DRAWN, array_keys($parts)),
+            'outOfSight' => $outOfSight,
             'parts' => array_map(
                 static fn (Part $part): array => ['html' => $part->html(), 'fingerprint' => $part->fingerprint],
                 $fresh,
             ),
         ];
 
-        // As it is: of so much markup each bracket and quote escaped would be three times as long, and no browser takes JSON for a page.
-        return JsonResponse::fromJsonString(
-            json_encode($answer, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE),
-            $status,
-        );
+        return json_encode($answer, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE);
     }
 
     private static function wantsParts(Request $request): bool

@@ -25,7 +25,6 @@ use Olvek\Drawing\LedgerChart;
 use Olvek\Drawing\View as DrawingView;
 use Olvek\Drawing\YearChart;
 use Olvek\Drawing\YearMarks;
-use Olvek\Editing\FieldView;
 use Olvek\Editing\TankEditor;
 use Olvek\Judging\Outcome;
 use Olvek\Judging\Outcomes;
@@ -70,27 +69,47 @@ final readonly class BenchPage
         array $errors = [],
         array $drawn = self::DRAWN,
     ): array {
+        return array_merge(...iterator_to_array($this->inTurn($tank, $units, $view, $typed, $errors, $drawn), false));
+    }
+
+    /**
+     * The same, first of all the judgement; drawings and stages are made when they are asked for.
+     *
+     * @param array<string, string> $typed  texts that were not saved
+     * @param array<string, string> $errors why, by place
+     * @param list<string>          $drawn  which drawings are made
+     *
+     * @return \Generator<int, array<string, Part>> by name
+     */
+    public function inTurn(Tank $tank, UnitSystem $units, ViewSettings $view, array $typed, array $errors, array $drawn): \Generator
+    {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
         $outcome = $this->outcomes->of($revision, $plan, $units);
-        $quantities = Quantities::of($plan);
-        $day = $view->day ?? $outcome->hardestDay;
-        $stages = $this->stages->of($plan, $quantities, $units, $typed, $errors);
-        $written = $this->stages->written($plan, $units, $day, $typed, $errors);
-        $shown = self::shown($stages, $written['rows'], $written['add']);
-        $context = [
-            ...$this->seen($tank, $plan, $outcome, $units, $day, $view, $drawn),
-            'chart' => self::chart($plan, $view, $day),
+        $day = $outcome->album->on($view->day ?? $outcome->hardestDay)->day;
+        $said = [
+            'tank' => $tank,
+            'units' => $units,
+            'view' => $view,
+            'day' => $day,
+            'judgement' => $outcome,
             'differences' => $this->differences($tank, $revision, $outcome, $units),
             'words' => $revision->words,
             'undoes' => null === $revision->parent ? null : $revision->words,
             'redoes' => $this->tanks->next($tank)?->words,
-            'homeless' => array_diff_key($errors, $shown),
+            'homeless' => [] === $errors ? [] : array_diff_key($errors, $this->shown($plan, $units, $day)),
             'typed' => $typed,
-            'take' => $this->take($plan, $units, $view),
-            'written' => $written,
         ];
-        $parts = $this->made(['head', 'verdict', ...$drawn, 'margins', 'year', 'written', 'ledger', 'take'], $context);
+        yield $this->made(['head', 'verdict', 'margins'], $said);
+
+        $stages = $this->stages->of($plan, Quantities::of($plan), $units, $typed, $errors);
+        $parts = $this->made([...$drawn, 'year', 'written', 'ledger', 'take'], [
+            ...$said,
+            ...$this->seen($tank, $plan, $outcome, $units, $day, $view, $drawn),
+            'chart' => self::chart($plan, $view, $day),
+            'take' => $this->take($plan, $units, $view),
+            'written' => $this->stages->written($plan, $units, $day, $typed, $errors),
+        ]);
         foreach ($stages as $stage) {
             $parts['stage-'.$stage->id] = new Part(
                 $this->twig,
@@ -99,8 +118,7 @@ final readonly class BenchPage
                 [$stage, $stage->id === $view->stage],
             );
         }
-
-        return $parts;
+        yield $parts;
     }
 
     /**
@@ -262,9 +280,7 @@ final readonly class BenchPage
         if (null === $revision) {
             return $edits;
         }
-        $plan = $this->road->plan($revision);
-        $written = $this->stages->written($plan, $units, 0, [], []);
-        $shown = self::shown($this->stages->of($plan, Quantities::of($plan), $units, [], []), $written['rows'], $written['add']);
+        $shown = $this->shown($this->road->plan($revision), $units, 0);
 
         return array_filter(
             $edits,
@@ -273,19 +289,15 @@ final readonly class BenchPage
         );
     }
 
-    /**
-     * @param list<StageView> $stages
-     * @param list<RowView>   $rows   and what else is typed into
-     *
-     * @return array<string, string> what each field shows, by place
-     */
-    private static function shown(array $stages, array $rows, FieldView $add): array
+    /** @return array<string, string> what each field shows, by place */
+    private function shown(Plan $plan, UnitSystem $units, int $day): array
     {
-        $shown = [$add->path => $add->value];
-        foreach ($rows as $row) {
+        $written = $this->stages->written($plan, $units, $day, [], []);
+        $shown = [$written['add']->path => $written['add']->value];
+        foreach ($written['rows'] as $row) {
             $shown += array_column($row->fields, 'value', 'path');
         }
-        foreach ($stages as $stage) {
+        foreach ($this->stages->of($plan, Quantities::of($plan), $units, [], []) as $stage) {
             $rows = array_map(static fn (RowView $r): array => $r->fields, $stage->rows);
             foreach ([...$stage->lines, ...$rows, [$stage->add]] as $fields) {
                 foreach (array_filter($fields) as $field) {

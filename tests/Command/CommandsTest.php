@@ -20,7 +20,11 @@ final class CommandsTest extends TestCase
     {
         $process = proc_open(
             // Compiled, since most of them run many tanks.
-            ['bash', '-c', '. bin/jit; exec '.\PHP_BINARY.' "${jit[@]}" -d opcache.preload=bin/preload.php -d opcache.preload_user="$(id -un)" bin/console --env=test '.$arguments],
+            [
+                'bash', '-c',
+                '. bin/jit; exec '.\PHP_BINARY.' "${jit[@]}" -d opcache.preload=bin/preload.php -d opcache.preload_user="$(id -un)" '.
+                'bin/console --env=test '.$arguments,
+            ],
             [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
             $pipes,
             self::ROOT,
