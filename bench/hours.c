@@ -157,17 +157,22 @@ static double part(const struct day *d, struct water *w, double hours, double li
 static void oxygen(const struct day *d, struct water *w, double hours, double made, double asked)
 {
     double held = w->oxygen, full = d->saturation * d->litres, k = (d->passes * hours) / d->litres, half = 0.2 * d->litres;
-    double guess = (held + made + k * full) / (1 + k + asked / (half + held)), demand = asked / (half + (held + guess) / 2);
-    double pull = k + demand, mean = held;
-    if (pull > 0.0) {
-        double rest = (made + k * full) / pull;
+    double guess = (held + made + k * full) / (1 + k + asked / (half + held)), middle = (held + guess) / 2;
+    double slope = asked / (half + middle), steady = 0.0;
+    if (k + slope < 1.0) {
+        steady = (slope * middle * middle) / (half + middle);
+        slope *= half / (half + middle);
+    }
+    double pull = k + slope, source = made + k * full - steady, mean = held + (source - pull * held) / 2;
+    if (pull > 1e-5) {
+        double rest = source / pull;
         mean = rest + ((held - rest) * (1 - exp(-pull))) / pull;
     }
-    double in = k * (full - mean), over = held + made + in - demand * mean - 2.0 * full;
+    double drawn = steady + slope * mean, in = k * (full - mean), over = held + made + in - drawn - 2.0 * full;
     if (over > 0.0) {
         in -= over * (1 - exp(-0.5 * hours));
     }
-    w->oxygen = held + made - demand * mean + in;
+    w->oxygen = held + made - drawn + in;
     if (w->oxygen < w->least_oxygen) {
         w->least_oxygen = w->oxygen;
     }

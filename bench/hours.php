@@ -9,12 +9,6 @@ declare(strict_types=1);
 
 use Olvek\Core\Run\Conditions;
 use Olvek\Core\Run\Day;
-use Olvek\Core\Run\Hours\CarbonBalance;
-use Olvek\Core\Run\Hours\Colonies;
-use Olvek\Core\Run\Hours\Fixation;
-use Olvek\Core\Run\Hours\Lime;
-use Olvek\Core\Run\Hours\NitrogenChain;
-use Olvek\Core\Run\Hours\OxygenBalance;
 use Olvek\Core\Run\Hours\WaterHours;
 use Olvek\Core\Run\MassBalance;
 use Olvek\Core\Run\Processes;
@@ -22,7 +16,6 @@ use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\State;
 use Olvek\Core\Water\Calcite;
 use Olvek\Core\Water\CarbonSpeciation;
-use Olvek\Core\Water\GasExchange;
 use Olvek\Core\Water\Nitrification;
 use Olvek\Core\Water\Oxygen;
 
@@ -50,29 +43,25 @@ for ($n = 0; $n < 365; ++$n) {
     $days[] = [clone $state, $day];
 }
 
+$begun = new WaterHours($facts);
+$part = static fn(object $of, string $name): mixed => (new ReflectionProperty($of, $name))->getValue($of);
+[$colonies, $nitrogen, $lime, $carbon, $oxygen] = array_map(
+    static fn(string $name): object => $part($begun, $name),
+    ['colonies', 'nitrogen', 'lime', 'carbon', 'oxygen'],
+);
+$fixation = $part($carbon, 'fixation');
 $text = count($days) . "\n";
 foreach ($days as [$s, $day]) {
-    // As WaterHours begins a day.
+    $begun->run(clone $s, $day, new MassBalance());
+    // Begun once more: what the day's steps changed is as it was at its start.
     $litres = $s->volume;
     $speciation = CarbonSpeciation::at($day->celsius);
-    $velocity =
-        $facts->parameters->reaeration *
-        $facts->exchange *
-        GasExchange::warmth($day->celsius) *
-        ($facts->plan->site->lid ? GasExchange::UNDER_LID : 1.0);
-    $underMat = (float) (new ReflectionClassConstant(WaterHours::class, 'UNDER_MAT'))->getValue();
-    $passes = ($velocity * (1 - $underMat * $day->cover) * $facts->surface * 1000) / 24;
-    $helped =
-        GasExchange::CO2_TO_OXYGEN *
-        ($facts->parameters->structure->plainGas
-            ? 1.0
-            : GasExchange::enhancement($velocity * GasExchange::CO2_TO_OXYGEN, $s->pH, $speciation));
-    $colonies = new Colonies($s, $day, $facts);
-    $nitrogen = new NitrogenChain($s, $day, $facts, $colonies, $litres);
-    $lime = new Lime($s, $day, $facts, $litres);
-    $carbon = new CarbonBalance($s, $day, $facts, $speciation, $lime, $litres, $passes, $helped);
-    $oxygen = new OxygenBalance($s, $day, $facts, Oxygen::saturation($day->celsius, $facts->pressure), $litres, $passes);
-    $fixation = new Fixation($day, $facts->parameters);
+    $colonies->begin($s, $day);
+    $nitrogen->begin($s, $day, $litres);
+    $lime->begin($s, $day, $litres);
+    [$passes, $helped] = [$part($oxygen, 'passes'), $part($carbon, 'exchange') * CarbonSpeciation::CO2_PER_CARBON];
+    $carbon->begin($s, $day, $speciation, $litres, $passes, $helped / $passes);
+    $oxygen->begin($s, $day, Oxygen::saturation($day->celsius, $facts->pressure), $litres, $passes);
     $fields = [
         $litres, $speciation->k1, $speciation->k2, $speciation->kw,
         ...$read($colonies, 'ammoniaOxidisers', 'nitriteOxidisers', 'eachA', 'eachN', 'acid', 'mostA', 'mostN'),

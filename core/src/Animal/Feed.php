@@ -18,6 +18,9 @@ final readonly class Feed
     public const AMMONIA_PER_PROTEIN = 0.092;
     /** Share of the food's nitrogen that leaves as faeces and crumbs. M (0.1–0.25). */
     public const FAECES_SHARE = 0.17;
+    /** Shares of its nitrogen that leave as ammonia, and that animals keep as growth and young. */
+    public const AMMONIA_SHARE = self::AMMONIA_PER_PROTEIN / self::NITROGEN_IN_PROTEIN;
+    public const KEPT_SHARE = 1 - self::AMMONIA_SHARE - self::FAECES_SHARE;
 
     /**
      * @param float $grams   dry food per day

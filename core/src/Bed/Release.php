@@ -76,9 +76,8 @@ final readonly class Release
     /** How fast ammonium diffuses at a temperature, against 25 °C. */
     public static function diffusionAgainst25(float $celsius): float
     {
-        $at = static fn (float $t): float => self::DIFFUSION_AT_ZERO + self::DIFFUSION_PER_DEGREE * max(0.0, $t);
-
-        return $at($celsius) / $at(25.0);
+        return (self::DIFFUSION_AT_ZERO + self::DIFFUSION_PER_DEGREE * ($celsius > 0.0 ? $celsius : 0.0)) /
+            (self::DIFFUSION_AT_ZERO + self::DIFFUSION_PER_DEGREE * 25.0);
     }
 
     /** Litres of pore water that would hold what the bed holds at the same concentration. */

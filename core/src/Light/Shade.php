@@ -35,22 +35,31 @@ final readonly class Shade
      *
      * @param array<int, array{float, float}> $places m from the left and from the front, tallest first
      * @param array<int, float>               $areas  m²
+     * @param array<int, array<int, float>>   $known  what this told before
+     * @param array<int, true>|null           $moved  those whose areas are others than then; null where nothing is known
      *
      * @return array<int, array<int, float>> by stand, tallest first, and taller stand
      */
-    public static function overlaps(array $places, array $areas): array
+    public static function overlaps(array $places, array $areas, array $known = [], ?array $moved = null): array
     {
         $overlaps = $above = [];
         foreach ($places as $i => [$x, $z]) {
             $radius = sqrt($areas[$i] / \M_PI) + self::SLANT;
-            $overlaps[$i] = [];
-            foreach ($above as $n => [$atX, $atZ, $other]) {
+            $anew = null === $moved || isset($moved[$i]);
+            $row = $anew ? [] : $known[$i];
+            foreach ($above as $n => [$atX, $atZ, $other, $otherAnew]) {
+                if (!$anew && !$otherAnew) {
+                    continue;
+                }
                 $across = ($x - $atX) * ($x - $atX) + ($z - $atZ) * ($z - $atZ);
                 if ($across < ($radius + $other) * ($radius + $other)) {
-                    $overlaps[$i][$n] = self::overlap($radius, $other, sqrt($across));
+                    $row[$n] = self::overlap($radius, $other, sqrt($across));
+                } else {
+                    unset($row[$n]);
                 }
             }
-            $above[$i] = [$x, $z, $radius];
+            $overlaps[$i] = $row;
+            $above[$i] = [$x, $z, $radius, $anew];
         }
 
         return $overlaps;

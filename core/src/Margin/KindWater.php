@@ -35,7 +35,7 @@ final class KindWater implements Criterion
             return Margin::idle(MarginId::Waters, 'no animals', 'There are no animals yet for whom the water could be wrong.');
         }
         $worst = null;
-        $terms = [];
+        $terms = $waters = [];
         $hardness = static fn (float $degrees): string => $outlook->units->show(Dimension::Hardness, $degrees, 0);
         $unit = $outlook->units->unitFor(Dimension::Hardness);
         $bare = static fn (float $degrees): string => Decimal::trimmed($unit->fromBase($degrees), 0);
@@ -43,8 +43,11 @@ final class KindWater implements Criterion
             if ($from > $outlook->lastDay()) {
                 continue;
             }
-            $pH = self::spread($outlook->trace->columns['pH'], $from);
-            $gh = self::spread($outlook->trace->columns['generalHardness'], $from);
+            // Kinds that come on one day have the same water.
+            [$pH, $gh] = $waters[$from] ??= [
+                self::spread($outlook->trace->columns['pH'], $from),
+                self::spread($outlook->trace->columns['generalHardness'], $from),
+            ];
             $terms[] = new Term(
                 $kind->common,
                 \sprintf(

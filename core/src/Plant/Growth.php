@@ -19,10 +19,6 @@ final class Growth
     private const CARBON_GROWTH = 0.15;
     /** Temperature factor per °C of growth. M (1.06–1.10). */
     private const THETA = 1.08;
-    /** °C from a kind's coolest and warmest at which growth ends and is best. J. */
-    private const BELOW_COOLEST = 6.0;
-    private const UNDER_WARMEST = 2.0;
-    private const BEYOND_WARMEST = 6.0;
     /** Air-grown leaves are lost between these days. C. */
     public const MELT_FROM = 3.0;
     public const MELT_TO = 21.0;
@@ -58,30 +54,6 @@ final class Growth
     public static function temperatureFactor(float $celsius): float
     {
         return self::THETA ** (min($celsius, 32.0) - 25);
-    }
-
-    /**
-     * Factor on a kind's greatest growth at a temperature, against 25 °C: nothing below and above its cardinal temperatures, most a little
-     * under its warmest. P: Rosso, Lobry & Flandrois (1993), J. Theor. Biol. 162 (form); where the cardinals lie against what a kind bears,
-     * J.
-     */
-    public static function warmthFactor(Kind $kind, float $celsius): float
-    {
-        $least = $kind->coolest->value - self::BELOW_COOLEST;
-        $best = $kind->warmest->value - self::UNDER_WARMEST;
-        $most = $kind->warmest->value + self::BEYOND_WARMEST;
-
-        return self::cardinal($celsius, $least, $best, $most) / self::cardinal(min(25.0, $best), $least, $best, $most);
-    }
-
-    private static function cardinal(float $t, float $least, float $best, float $most): float
-    {
-        if ($t <= $least || $t >= $most) {
-            return 0.0;
-        }
-
-        return (($t - $most) * ($t - $least) ** 2) /
-            (($best - $least) * (($best - $least) * ($t - $best) - ($best - $most) * ($best + $least - 2 * $t)));
     }
 
     /**

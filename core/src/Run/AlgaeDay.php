@@ -98,7 +98,8 @@ final class AlgaeDay
         foreach ($this->growth as $i => $growth) {
             $mean = $means[$i];
             $quota = $mean > 0 ? $this->meanNitrogen[$i] / $mean : $p->leafNitrogenPlanted;
-            $fed = max(0.0, min(1.0, ($quota - $p->leafNitrogenLeast) / $full));
+            $fed = ($quota - $p->leafNitrogenLeast) / $full;
+            $fed = $fed < 1.0 ? ($fed > 0.0 ? $fed : 0.0) : 1.0;
             $light = $drift === $i ? $day->driftLight : $day->algaeLight;
             $room = $drift === $i ? $open : $bare;
             $lit = ($growth * $day->theta * $light) / ($this->halfLight[$i] + $light);
@@ -106,13 +107,14 @@ final class AlgaeDay
             if ($diatom === $i) {
                 $rate *= $silicon / (self::HALF_SILICON + $silicon);
             }
-            $grows = $potential[] = min($rate, 2.0) * $mean;
+            $grows = $potential[] = ($rate < 2.0 ? $rate : 2.0) * $mean;
             // They fill up within a day: hunger fades as fast as what they met with yesterday lets them, exactly.
             $fills = (self::UPTAKE * $growth * $day->theta * $p->leafNitrogenMost) / $span;
             $fading = $fills * $this->met;
             $holds = $s->algae[$i] > 0 ? $s->algaeNitrogen[$i] / $s->algae[$i] : $p->leafNitrogenPlanted;
+            $hungry = $p->leafNitrogenMost > $holds ? $p->leafNitrogenMost - $holds : 0.0;
             $appetites += $appetite[] =
-                ($fills * $mean * max(0.0, $p->leafNitrogenMost - $holds) * ($fading > 1e-6 ? (1 - exp(-$fading)) / $fading : 1.0)) / 24;
+                ($fills * $mean * $hungry * ($fading > 1e-6 ? (1 - exp(-$fading)) / $fading : 1.0)) / 24;
             $fixes += ($grows * $p->leafCarbon) / max(1e-9, $day->lightHours);
         }
         $this->potential = $potential;
@@ -152,50 +154,67 @@ final class AlgaeDay
         // Those that eat and kill algae unseen come after them.
         $eaten = $day->theta * (self::UNSEEN_AT_FIRST + (1 - self::UNSEEN_AT_FIRST) * min(1.0, $age / self::UNSEEN_DAYS));
         $met = $day->algaeAppetite > 0 ? $day->algaeNitrogen / $day->algaeAppetite : 0.0;
+        [$held, $nitrogen, $means, $appetite] = [$s->algae, $s->algaeNitrogen, $this->mean, $this->appetite];
+        $died = $diedNitrogen = 0.0;
         foreach ($this->mortality as $i => $mortality) {
-            $s->algaeNitrogen[$i] += $met * $this->appetite[$i];
-            $s->algae[$i] += $grown[$i] * $share;
-            $lost = min(0.9 * $s->algae[$i], $mortality * $eaten * max(0.0, $this->mean[$i] - self::DEAD));
-            $s->litter->add(self::matter($s, $p, $i, $lost));
+            $holds = $nitrogen[$i] + $met * $appetite[$i];
+            $there = $held[$i] + $grown[$i] * $share;
+            $alive = $means[$i] - self::DEAD;
+            $lost = $alive > 0.0 ? $mortality * $eaten * $alive : 0.0;
+            $lost = $lost < 0.9 * $there ? $lost : 0.9 * $there;
+            $lostNitrogen = $there > 0 ? ($holds * $lost) / $there : 0.0;
+            $held[$i] = $there - $lost;
+            $nitrogen[$i] = $holds - $lostNitrogen;
+            $died += $lost;
+            $diedNitrogen += $lostNitrogen;
         }
+        $s->algae = $held;
+        $s->algaeNitrogen = $nitrogen;
+        $litter = $s->litter;
+        $litter->carbon += $died * $p->leafCarbon;
+        $litter->nitrogen += $diedNitrogen;
+        $litter->phosphorus += $died * $p->leafPhosphorus;
+        $litter->potassium += $died * $p->leafPotassium;
+        $litter->iron += $died * $p->leafIron;
         $this->foreseen->learn($s->algae);
         $this->foreseenNitrogen->learn($s->algaeNitrogen);
     }
 
-    /** Takes g dry of an alga out, with all that is in it. */
-    public static function matter(State $s, Parameters $p, int $alga, float $grams): Matter
+    /** Takes g dry of an alga out, with all that is in it; returns the mg N of that. */
+    public static function take(State $s, int $alga, float $grams): float
     {
         $nitrogen = $s->algae[$alga] > 0 ? ($s->algaeNitrogen[$alga] * $grams) / $s->algae[$alga] : 0.0;
         $s->algae[$alga] -= $grams;
         $s->algaeNitrogen[$alga] -= $nitrogen;
 
-        return new Matter(
-            $grams * $p->leafCarbon,
-            $nitrogen,
-            $grams * $p->leafPhosphorus,
-            $grams * $p->leafPotassium,
-            $grams * $p->leafIron,
-        );
+        return $nitrogen;
     }
 
     /** Breathing is computed before the hours. */
     public function breathe(State $s, Day $day): void
     {
         $p = $this->facts->parameters;
+        [$grams, $nitrogen] = [$s->algae, $s->algaeNitrogen];
+        $all = 0.0;
         foreach ($this->mean as $i => $mean) {
-            $burnt = min(0.5 * $s->algae[$i], $p->algaeRespiration * $day->theta * $mean);
-            $s->algae[$i] -= $burnt;
-            $s->phosphorus += $burnt * $p->leafPhosphorus;
-            $s->potassium += $burnt * $p->leafPotassium;
-            $s->iron += $burnt * $p->leafIron;
-            $day->carbonIn += $burnt * $p->leafCarbon;
-            $day->oxygenOut += $burnt * $p->leafCarbon * Oxygen::PER_CARBON;
-            $excess = $s->algaeNitrogen[$i] - $p->leafNitrogenMost * $s->algae[$i];
+            $burnt = $p->algaeRespiration * $day->theta * $mean;
+            $half = 0.5 * $grams[$i];
+            $burnt = $burnt < $half ? $burnt : $half;
+            $left = $grams[$i] -= $burnt;
+            $all += $burnt;
+            $excess = $nitrogen[$i] - $p->leafNitrogenMost * $left;
             if ($excess > 0) {
-                $s->algaeNitrogen[$i] -= $excess;
+                $nitrogen[$i] -= $excess;
                 $day->ammoniaIn += $excess;
             }
         }
+        $s->algae = $grams;
+        $s->algaeNitrogen = $nitrogen;
+        $s->phosphorus += $all * $p->leafPhosphorus;
+        $s->potassium += $all * $p->leafPotassium;
+        $s->iron += $all * $p->leafIron;
+        $day->carbonIn += $all * $p->leafCarbon;
+        $day->oxygenOut += $all * $p->leafCarbon * Oxygen::PER_CARBON;
     }
 
     /** Spores come with air, hands and top-up, so that algae never die out. */

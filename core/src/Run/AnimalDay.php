@@ -29,8 +29,12 @@ final readonly class AnimalDay
     /** Times an adult's mass at which an animal eats no more, and span over which its appetite fades. J. */
     private const FAT = 1.5;
     private const FATTENING = 0.4;
-    /** Share of what passes through a grazer that it keeps, and excretes as ammonia. J. */
+    /** Share of a meal's carbon that can become animal. J. */
+    private const FED_CARBON = 0.5;
+    /** Share of the nitrogen that passes through a grazer that it keeps, of carbon and the rest, and what it excretes as ammonia. J. */
     private const GRAZED_KEPT = 0.25;
+    private const GRAZED_CARBON = 0.4;
+    private const GRAZED_REST = 0.5;
     private const GRAZED_EXCRETED = 0.4;
     /** Share of the rotting mulm's carbon that becomes small life, prey for fish. J (0.05–0.2). */
     private const PREY = 0.1;
@@ -77,7 +81,8 @@ final readonly class AnimalDay
         $byFirst = $byThen = 0.0;
         foreach ($facts->groups as $i => $group) {
             // A fat animal leaves its food.
-            $hunger = max(0.0, min(1.0, (self::FAT - self::condition($s, $group, $i)) / self::FATTENING));
+            $hunger = (self::FAT - self::condition($s, $group, $i)) / self::FATTENING;
+            $hunger = $hunger < 1.0 ? ($hunger > 0.0 ? $hunger : 0.0) : 1.0;
             $appetite = self::APPETITE * $day->theta * $s->animals[$i] * $hunger * $group->eats;
             if ($group->swims) {
                 $byFirst += $swimmers[$i] = $appetite;
@@ -85,76 +90,82 @@ final readonly class AnimalDay
                 $byThen += $others[$i] = $appetite;
             }
         }
-        $gram = new Feed(1.0, $protein);
-        $given = self::food($facts, $gram, $food);
-        $books->in($given);
-        $day->food += $given->nitrogen;
+        $gram = self::gram($facts, $protein);
+        $books->in($gram->times($food));
+        $day->food += $food * $gram->nitrogen;
         $first = min(self::CAUGHT * $food, $byFirst);
         $then = min($food - $first, $byThen);
         // Swimmers pick up what the bottom leaves.
         $first += min($food - $first - $then, $byFirst - $first);
-        self::eat($s, $day, $swimmers, $byFirst, $first, $gram, self::food($facts, $gram, $first));
-        self::eat($s, $day, $others, $byThen, $then, $gram, self::food($facts, $gram, $then));
-        $s->scraps->add(self::food($facts, $gram, $food - $first - $then));
+        self::eat($s, $day, $swimmers, $byFirst, $first, $gram);
+        self::eat($s, $day, $others, $byThen, $then, $gram);
+        $s->scraps->add($gram, $food - $first - $then);
     }
 
-    /** What so many g of food hold, of which one is given. */
-    private static function food(RunConstants $facts, Feed $gram, float $grams): Matter
+    /** What a g of the food holds. */
+    private static function gram(RunConstants $facts, float $protein): Matter
     {
         $feed = $facts->plan->feed;
+        $nitrogen = 1000 * $protein * Feed::NITROGEN_IN_PROTEIN;
 
-        return new Matter(
-            $grams * self::FOOD_CARBON,
-            $grams * $gram->nitrogen(),
-            $grams * $feed->phosphorus,
-            $grams * self::FOOD_POTASSIUM,
-            $grams * $feed->iron,
-        );
+        return new Matter(self::FOOD_CARBON, $nitrogen, $feed->phosphorus, self::FOOD_POTASSIUM, $feed->iron);
     }
 
     /**
      * @param array<int, float> $appetites g dry by group
      * @param float             $all       their sum
-     * @param Feed              $gram      of what is eaten
+     * @param Matter            $gram      what one of it holds
      */
-    private static function eat(State $s, Day $day, array $appetites, float $all, float $grams, Feed $gram, Matter $held): void
+    private static function eat(State $s, Day $day, array $appetites, float $all, float $grams, Matter $gram): void
     {
         if ($grams <= 0.0 || $all <= 0.0) {
             return;
         }
-        $grown = self::grown($held, $grams * $gram->kept() / max(1e-12, $held->nitrogen), 0.5, 1.0);
+        $carbon = $grams * $gram->carbon;
+        $nitrogen = $grams * $gram->nitrogen;
+        $phosphorus = $grams * $gram->phosphorus;
+        $potassium = $grams * $gram->potassium;
+        $iron = $grams * $gram->iron;
+        $grown = self::grown($nitrogen * Feed::KEPT_SHARE, self::FED_CARBON * $carbon, $phosphorus, $potassium, $iron);
         $each = $grown / $all;
+        $animals = $s->animals;
         foreach ($appetites as $i => $appetite) {
-            $s->animals[$i] += $each * $appetite;
+            $animals[$i] += $each * $appetite;
         }
-        $ammonia = $grams * $gram->ammonia();
+        $s->animals = $animals;
+        $ammonia = $nitrogen * Feed::AMMONIA_SHARE;
         $day->ammoniaIn += $ammonia;
-        $kept = Matter::animal($grown);
-        $passed = 0.2 * $held->carbon;
-        $s->fat += $held->carbon - $passed - $kept->carbon;
+        $passed = 0.2 * $carbon;
+        $s->fat += $carbon - $passed - $grown * MassBalance::ANIMAL_CARBON;
         // Of phosphorus, potassium and iron not kept, half is dissolved and half falls. J.
-        $phosphorus = ($held->phosphorus - $kept->phosphorus) / 2;
-        $potassium = ($held->potassium - $kept->potassium) / 2;
-        $iron = ($held->iron - $kept->iron) / 2;
+        $phosphorus = ($phosphorus - $grown * MassBalance::ANIMAL_PHOSPHORUS) / 2;
+        $potassium = ($potassium - $grown * MassBalance::ANIMAL_POTASSIUM) / 2;
+        $iron = ($iron - $grown * MassBalance::ANIMAL_IRON) / 2;
         $s->phosphorus += $phosphorus;
         $s->potassium += $potassium;
         $s->iron += $iron;
-        $s->droppings->add(new Matter($passed, $held->nitrogen - $ammonia - $kept->nitrogen, $phosphorus, $potassium, $iron));
+        $droppings = $s->droppings;
+        $droppings->carbon += $passed;
+        $droppings->nitrogen += $nitrogen - $ammonia - $grown * MassBalance::ANIMAL_NITROGEN;
+        $droppings->phosphorus += $phosphorus;
+        $droppings->potassium += $potassium;
+        $droppings->iron += $iron;
     }
 
-    /** g of animal that a meal builds at most, by shares of nitrogen, carbon and the rest that can be kept. */
-    private static function grown(Matter $meal, float $nitrogen, float $carbon, float $rest): float
+    /** g of animal that is built at most of what of a meal can be kept, mg of each. */
+    private static function grown(float $nitrogen, float $carbon, float $phosphorus, float $potassium, float $iron): float
     {
-        return max(
-            0.0,
-            min(
-                ($nitrogen * $meal->nitrogen) / MassBalance::ANIMAL_NITROGEN,
-                ($carbon * $meal->carbon) / MassBalance::ANIMAL_CARBON,
-                ($rest * $meal->phosphorus) / MassBalance::ANIMAL_PHOSPHORUS,
-                ($rest * $meal->potassium) / MassBalance::ANIMAL_POTASSIUM,
-                ($rest * $meal->iron) / MassBalance::ANIMAL_IRON,
-            ),
-        );
+        $grown = $nitrogen / MassBalance::ANIMAL_NITROGEN;
+        $by = $carbon / MassBalance::ANIMAL_CARBON;
+        $grown = $by < $grown ? $by : $grown;
+        $by = $phosphorus / MassBalance::ANIMAL_PHOSPHORUS;
+        $grown = $by < $grown ? $by : $grown;
+        $by = $potassium / MassBalance::ANIMAL_POTASSIUM;
+        $grown = $by < $grown ? $by : $grown;
+        $by = $iron / MassBalance::ANIMAL_IRON;
+        $grown = $by < $grown ? $by : $grown;
+
+        return $grown > 0.0 ? $grown : 0.0;
     }
 
     /**
@@ -182,13 +193,13 @@ final readonly class AnimalDay
         if ($eaten > 0.0) {
             foreach ([Alga::Film->value, Alga::Diatom->value] as $i) {
                 $grams = min(0.9 * $s->algae[$i], ($eaten * $day->algaeMean[$i]) / $film);
-                $bySitters += self::grazed($s, $day, AlgaeDay::matter($s, $p, $i, $grams));
+                $bySitters += self::grazedAlga($s, $day, $p, $i, $grams);
             }
         }
         $green = Alga::Drift->value;
         $filtered = min(0.9 * $s->algae[$green], self::taken($each * $drifting, $day->algaeMean[$green], 0.001 * $s->volume));
         if ($filtered > 0.0) {
-            $byFilterers = self::grazed($s, $day, AlgaeDay::matter($s, $p, $green, $filtered));
+            $byFilterers = self::grazedAlga($s, $day, $p, $green, $filtered);
         }
         $all = $s->scraps->carbon + $s->droppings->carbon + $s->litter->carbon;
         if ($all > 0.0) {
@@ -198,28 +209,31 @@ final readonly class AnimalDay
             $hunted = (self::taken(self::PREY * $each * $hunting, $all / $p->leafCarbon, $half) * $p->leafCarbon) / $all;
             foreach ([$s->scraps, $s->droppings, $s->litter] as $store) {
                 if ($taken > 0.0) {
-                    $bySitters += self::grazed($s, $day, $store->take($taken));
+                    $bySitters += self::cropped($s, $day, $store, $taken);
                 }
                 if ($hunted > 0.0) {
-                    $byHunters += self::grazed($s, $day, $store->take($hunted));
+                    $byHunters += self::cropped($s, $day, $store, $hunted);
                 }
             }
         }
-        self::shareOut($s, $facts, [$sitting, $bySitters], [$drifting, $byFilterers], [$hunting, $byHunters]);
+        self::shareOut(
+            $s,
+            $facts,
+            $sitting > 0.0 ? $bySitters / $sitting : 0.0,
+            $drifting > 0.0 ? $byFilterers / $drifting : 0.0,
+            $hunting > 0.0 ? $byHunters / $hunting : 0.0,
+        );
     }
 
     /**
      * Grazers grow by their appetites.
      *
-     * @param array{float, float} $sitters   g of them by what each grazes, and g by which they grew
-     * @param array{float, float} $filterers the same
-     * @param array{float, float} $hunters   g of them, and g by which they grew
+     * @param float $perSitter   share of itself by which each grew, by what it grazes
+     * @param float $perFilterer the same
+     * @param float $perHunter   the same, of small fish
      */
-    private static function shareOut(State $s, RunConstants $facts, array $sitters, array $filterers, array $hunters): void
+    private static function shareOut(State $s, RunConstants $facts, float $perSitter, float $perFilterer, float $perHunter): void
     {
-        $perSitter = $sitters[0] > 0.0 ? $sitters[1] / $sitters[0] : 0.0;
-        $perFilterer = $filterers[0] > 0.0 ? $filterers[1] / $filterers[0] : 0.0;
-        $perHunter = $hunters[0] > 0.0 ? $hunters[1] / $hunters[0] : 0.0;
         $animals = $s->animals;
         foreach ($facts->groups as $i => $group) {
             $animals[$i] *= 1 + ($group->filters ? $perFilterer : $perSitter) * $group->grazes + ($group->fish ? $perHunter : 0.0);
@@ -230,27 +244,76 @@ final readonly class AnimalDay
     /** g that grazers get of what there is: never more than half of it in a day. */
     private static function taken(float $appetite, float $there, float $half): float
     {
-        return $there > 0 ? min(0.5 * $there, ($appetite * $there) / ($half + $there)) : 0.0;
-    }
-
-    /** g that grazers grow by a meal; what they neither keep, breathe nor excrete falls as droppings. */
-    private static function grazed(State $s, Day $day, Matter $meal): float
-    {
-        if ($meal->carbon <= 0) {
+        if ($there <= 0) {
             return 0.0;
         }
-        $grown = self::grown($meal, self::GRAZED_KEPT, 0.4, 0.5);
-        $excreted = self::GRAZED_EXCRETED * $meal->nitrogen;
+        $taken = ($appetite * $there) / ($half + $there);
+
+        return $taken < 0.5 * $there ? $taken : 0.5 * $there;
+    }
+
+    /** g that grazers grow by a share of what lies there. No matter is made for it: that is what a day's grazing would mostly be. */
+    private static function cropped(State $s, Day $day, Matter $store, float $share): float
+    {
+        $carbon = $share * $store->carbon;
+        $nitrogen = $share * $store->nitrogen;
+        $phosphorus = $share * $store->phosphorus;
+        $potassium = $share * $store->potassium;
+        $iron = $share * $store->iron;
+        $store->carbon -= $carbon;
+        $store->nitrogen -= $nitrogen;
+        $store->phosphorus -= $phosphorus;
+        $store->potassium -= $potassium;
+        $store->iron -= $iron;
+
+        return self::grazed($s, $day, $carbon, $nitrogen, $phosphorus, $potassium, $iron);
+    }
+
+    /** g that grazers grow by so many g dry of an alga. */
+    private static function grazedAlga(State $s, Day $day, Parameters $p, int $alga, float $grams): float
+    {
+        return self::grazed(
+            $s,
+            $day,
+            $grams * $p->leafCarbon,
+            AlgaeDay::take($s, $alga, $grams),
+            $grams * $p->leafPhosphorus,
+            $grams * $p->leafPotassium,
+            $grams * $p->leafIron,
+        );
+    }
+
+    /** g that grazers grow by a meal (mg of each); what they neither keep, breathe nor excrete falls as droppings. */
+    private static function grazed(
+        State $s,
+        Day $day,
+        float $carbon,
+        float $nitrogen,
+        float $phosphorus,
+        float $potassium,
+        float $iron,
+    ): float {
+        if ($carbon <= 0) {
+            return 0.0;
+        }
+        $grown = self::grown(
+            self::GRAZED_KEPT * $nitrogen,
+            self::GRAZED_CARBON * $carbon,
+            self::GRAZED_REST * $phosphorus,
+            self::GRAZED_REST * $potassium,
+            self::GRAZED_REST * $iron,
+        );
+        $excreted = self::GRAZED_EXCRETED * $nitrogen;
         $day->ammoniaIn += $excreted;
         $kept = $grown * MassBalance::ANIMAL_CARBON;
-        $breathed = 0.7 * $meal->carbon - $kept;
+        $breathed = 0.7 * $carbon - $kept;
         self::breathe($day, $breathed);
         $droppings = $s->droppings;
-        $droppings->carbon += $meal->carbon - $kept - $breathed;
-        $droppings->nitrogen += $meal->nitrogen - $grown * MassBalance::ANIMAL_NITROGEN - $excreted;
-        $droppings->phosphorus += $meal->phosphorus - $grown * MassBalance::ANIMAL_PHOSPHORUS;
-        $droppings->potassium += $meal->potassium - $grown * MassBalance::ANIMAL_POTASSIUM;
-        $droppings->iron += $meal->iron - $grown * MassBalance::ANIMAL_IRON;
+        $droppings->carbon += $carbon - $kept - $breathed;
+        $droppings->nitrogen += $nitrogen - $grown * MassBalance::ANIMAL_NITROGEN - $excreted;
+        $droppings->phosphorus += $phosphorus - $grown * MassBalance::ANIMAL_PHOSPHORUS;
+        $droppings->potassium += $potassium - $grown * MassBalance::ANIMAL_POTASSIUM;
+        $droppings->iron += $iron - $grown * MassBalance::ANIMAL_IRON;
 
         return $grown;
     }
@@ -268,7 +331,8 @@ final readonly class AnimalDay
             if ($grams <= 0) {
                 continue;
             }
-            $spared = max(self::SPARED, min(1.0, self::condition($s, $group, $i) / self::SPARES_FROM));
+            $spared = self::condition($s, $group, $i) / self::SPARES_FROM;
+            $spared = $spared < 1.0 ? ($spared > self::SPARED ? $spared : self::SPARED) : 1.0;
             $needs += $breath * $group->breathes * $grams;
             $lost = (1 - exp(-$basal * $spared * $group->burns)) * $grams;
             $animals[$i] = $grams - $lost;

@@ -58,7 +58,7 @@ final readonly class BedDay
      * @param float $appetite  mg N that roots could take today with plenty
      * @param float $burrowers share (0–1) of the bed that snails and worms turn over
      */
-    public function run(State $s, Day $day, MassBalance $books, float $age, float $appetite, float $burrowers): void
+    public function run(State $s, Day $day, MassBalance $books, float $appetite, float $burrowers): void
     {
         $facts = $this->facts;
         $p = $facts->parameters;
@@ -71,7 +71,7 @@ final readonly class BedDay
         $s->readyNitrogen -= $ready;
         $s->slowNitrogen -= $slow;
         $freed = $flush + $tabs + $ready + $slow;
-        $leakRate = $facts->passing($day->celsius, $age, $burrowers) / $facts->holdUp;
+        $leakRate = $day->passing / $facts->holdUp;
         // Exact for the day's rates, the roots' being taken at the middle of the day, which a first guess finds.
         $half = self::HALF_PORE * $facts->holdUp;
         $guess = self::after($s->poreNitrogen, $freed, $leakRate + $appetite / ($half + $s->poreNitrogen));
@@ -119,11 +119,10 @@ final readonly class BedDay
      */
     private static function sulphide(RunConstants $facts, float $carbon, float $appetite, float $burrowers): float
     {
-        $depth = $facts->plan->bed->meanDepth() - $facts->plan->bed->plate;
         $perFloor = $carbon / 1000 / $facts->floor;
         $roots = $appetite / $facts->floor / self::WELL_ROOTED;
 
-        return (($perFloor / self::FOUL_CARBON) * min(2.0, $depth / self::DEEP)) / (1 + 2 * min(1.0, $roots) + $burrowers);
+        return (($perFloor / self::FOUL_CARBON) * min(2.0, $facts->bedDepth / self::DEEP)) / (1 + 2 * min(1.0, $roots) + $burrowers);
     }
 
     /**

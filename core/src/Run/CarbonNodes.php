@@ -23,19 +23,20 @@ final class CarbonNodes
     /**
      * @param float $half mg CO2/L of half saturation
      *
-     * @return array{int, float} the node below (0–2), and the share (0–1) that belongs to the one above it
+     * @return float its place (0–3): the node below it, 2 at most, and beyond that the share (0–1) that belongs to the one above
      */
-    public static function between(float $half): array
+    public static function place(float $half): float
     {
         if ($half <= self::FIRST) {
-            return [0, 0.0];
+            return 0.0;
         }
-        if ($half >= self::FOURTH) {
-            return [2, 1.0];
-        }
-        $place = log($half / self::FIRST) / self::LOG_RATIO;
-        $node = $place < 1.0 ? 0 : ($place < 2.0 ? 1 : 2);
 
-        return [$node, $place - $node];
+        return $half < self::FOURTH ? log($half / self::FIRST) / self::LOG_RATIO : 3.0;
+    }
+
+    /** The node (0–2) below a place. */
+    public static function below(float $place): int
+    {
+        return $place < 1.0 ? 0 : ($place < 2.0 ? 1 : 2);
     }
 }

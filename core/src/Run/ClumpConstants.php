@@ -11,6 +11,7 @@ use Olvek\Core\Plant\Growth;
 use Olvek\Core\Plant\Kind;
 use Olvek\Core\Plant\Role;
 use Olvek\Core\Plant\Spread;
+use Olvek\Core\Plant\Warmth;
 
 /**
  * What of a clump stays the same through a run, read out of plan and catalogue once.
@@ -29,6 +30,7 @@ final readonly class ClumpConstants
     private const FROM_BED = 0.95;
 
     public Kind $kind;
+    public Warmth $warmth;
     public bool $house;
     /** Floats on the surface; stands in the floor. */
     public bool $floats;
@@ -71,6 +73,7 @@ final readonly class ClumpConstants
     public function __construct(Plan $plan, Clump $clump, Parameters $p, float $depth)
     {
         $kind = $this->kind = $clump->kind;
+        $this->warmth = new Warmth($kind);
         $this->house = Role::HousePlant === $kind->role;
         $this->floats = $kind->role->coversSurface();
         $this->stands = $clump->standsOnFloor();

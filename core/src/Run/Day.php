@@ -110,6 +110,8 @@ final class Day
     public float $exported = 0.0;
     public float $exportable = 0.0;
     public float $bedOut = 0.0;
+    /** L of pore water that pass the cap. */
+    public float $passing = 0.0;
     /** mg N that roots would have to bring for leaves to grow as light allows, at the usual 25 mg/g. */
     public float $rootNeed = 0.0;
     /** mL of gas that the bed lets go. */

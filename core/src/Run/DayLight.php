@@ -35,7 +35,7 @@ final class DayLight
     private readonly array $places;
     /** @var array<int, float> share of each one's leaves that hangs over the water */
     private readonly array $over;
-    /** @var array<int, array<int, float>> share of each that each taller one covers, and the areas for which it was found */
+    /** @var array<int, array<int, float>> share of each that each taller one covers, and each one's area when that was found */
     private array $overlaps = [];
     /** @var array<int, float> m² */
     private array $found = [];
@@ -81,32 +81,36 @@ final class DayLight
         $path = $attenuation * $facts->depth;
         $day->driftLight = ($down * (1 - exp(-$path))) / $path;
         $areas = $leaves = [];
+        // Local arrays: a property's element is four times as dear.
+        [$clumps, $planted, $over, $above] = [$facts->clumps, $state->plantedMass, $this->over, $this->above];
         foreach ($this->order as $i) {
-            $areas[$i] = $facts->clumps[$i]->spread($state->plantedMass[$i] > 0 ? $masses[$i] / $state->plantedMass[$i] : 0.0);
-            $leaves[$i] = $leafArea * $masses[$i] * $this->over[$i];
-            $wet += 1.0 === $this->over[$i] ? $leaves[$i] : 0.0;
+            $areas[$i] = $clumps[$i]->spread($planted[$i] > 0 ? $masses[$i] / $planted[$i] : 0.0);
+            $leaf = $leaves[$i] = $leafArea * $masses[$i] * $over[$i];
+            $wet += 1.0 === $over[$i] ? $leaf : 0.0;
         }
         $day->areas = $areas;
         [$within, $floor] = Shade::through($this->overlaps($areas), $areas, $leaves, $area);
         foreach ($within as $i => $share) {
-            $clump = $facts->clumps[$i];
+            $clump = $clumps[$i];
             $light[$i] = match (true) {
                 $clump->house => $facts->parameters->roomLight + self::SPILL * $day->surfaceLight,
                 $clump->inAir => $day->surfaceLight * $share,
-                default => $down * $share * exp(-$attenuation * $this->above[$i]),
+                default => $down * $share * exp(-$attenuation * $above[$i]),
             };
         }
         $day->light = $light;
         $day->leafArea = $wet;
         $rimHours = max(self::ROOM_HOURS, $day->lightHours);
-        foreach ($facts->clumps as $i => $clump) {
-            $day->lit[$i] = Growth::lightFactor(
+        $lit = [];
+        foreach ($clumps as $i => $clump) {
+            $lit[] = Growth::lightFactor(
                 $clump->halfLight,
                 $clump->compensation,
                 $light[$i],
                 $clump->house ? $rimHours : $day->lightHours,
             );
         }
+        $day->lit = $lit;
         // They sit on leaves, glass and bed alike: between the light of the surface and that of the bed.
         $day->algaeLight = ($down + $down * $floor * WaterColumn::transmission($facts->depth, $attenuation)) / 2;
     }
@@ -118,16 +122,25 @@ final class DayLight
      */
     private function overlaps(array $areas): array
     {
-        foreach ($areas as $i => $area) {
-            $was = $this->found[$i] ?? -1.0;
-            $moved = $area - $was;
-            if ($was < 0.0 || $moved > self::GROWN * $was || $moved < -self::GROWN * $was) {
-                $this->found = $areas;
+        $found = $this->found;
+        if ([] === $found) {
+            $this->found = $areas;
 
-                return $this->overlaps = Shade::overlaps($this->places, $areas);
+            return $this->overlaps = Shade::overlaps($this->places, $areas);
+        }
+        $moved = [];
+        foreach ($areas as $i => $area) {
+            $by = $area - $found[$i];
+            if ($by > self::GROWN * $found[$i] || $by < -self::GROWN * $found[$i]) {
+                $moved[$i] = true;
+                $found[$i] = $area;
             }
         }
+        if ([] === $moved) {
+            return $this->overlaps;
+        }
+        $this->found = $found;
 
-        return $this->overlaps;
+        return $this->overlaps = Shade::overlaps($this->places, $found, $this->overlaps, $moved);
     }
 }

@@ -14,11 +14,11 @@ final class DayMean
 {
     /** Log growth a day beyond which nothing is foreseen. J. */
     private const MOST = 0.7;
-    /** Log growth within which series to the fifth term stand for exponential and logarithm: they are right to 1e-12 there. */
-    private const SMALL = 0.008;
+    /** Growth within which the series of x/ln(1 + x) to the fifth term stands for it: right to 1e-12 there. */
+    private const SMALL = 0.01;
 
-    /** @var array<int, float> log growth of the day before */
-    private array $net = [];
+    /** @var array<int, float> times what there is at daybreak that the day's mean will be */
+    private array $factors = [];
     /** @var array<int, float> */
     private array $before = [];
 
@@ -30,34 +30,43 @@ final class DayMean
     public function means(array $masses): array
     {
         $this->before = $masses;
-        $means = [];
-        $nets = $this->net;
+        $factors = $this->factors;
+        if ([] === $factors) {
+            return $masses;
+        }
         foreach ($masses as $i => $mass) {
-            $net = $nets[$i] ?? 0.0;
-            $means[$i] = $mass * ($net < self::SMALL && $net > -self::SMALL
-                ? 1 + ($net / 2) * (1 + ($net / 3) * (1 + ($net / 4) * (1 + $net / 5)))
-                : (exp($net) - 1) / $net);
+            $masses[$i] = $mass * $factors[$i];
         }
 
-        return $means;
+        return $masses;
     }
 
-    /** @param array<int, float> $masses at the day's end */
+    /**
+     * The mean of what grows from 1 to 1 + x steadily in proportion to itself is x/ln(1 + x).
+     *
+     * @param array<int, float> $masses at the day's end
+     */
     public function learn(array $masses): void
     {
         $before = $this->before;
-        $nets = [];
         foreach ($masses as $i => $mass) {
-            $was = $before[$i] ?? 0.0;
+            $was = $before[$i];
             if ($was <= 0 || $mass <= 0) {
-                $nets[$i] = 0.0;
+                $masses[$i] = 1.0;
                 continue;
             }
             $more = $mass / $was - 1;
-            $nets[$i] = $more < self::SMALL && $more > -self::SMALL
-                ? $more * (1 - $more * (1 / 2 - $more * (1 / 3 - $more * (1 / 4 - $more / 5))))
-                : max(-self::MOST, min(self::MOST, log(1 + $more)));
+            $masses[$i] = $more < self::SMALL && $more > -self::SMALL
+                ? 1 + $more * (1 / 2 - $more * (1 / 12 - $more * (1 / 24 - $more * (19 / 720 - ($more * 3) / 160))))
+                : self::far($more);
         }
-        $this->net = $nets;
+        $this->factors = $masses;
+    }
+
+    private static function far(float $more): float
+    {
+        $net = max(-self::MOST, min(self::MOST, log(1 + $more)));
+
+        return (exp($net) - 1) / $net;
     }
 }

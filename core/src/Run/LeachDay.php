@@ -29,12 +29,11 @@ final readonly class LeachDay
     {
     }
 
-    public function run(State $s, Day $day, MassBalance $books, float $age, float $burrowers): void
+    public function run(State $s, Day $day, MassBalance $books): void
     {
         $facts = $this->facts;
-        $passing = $facts->passing($day->celsius, $age, $burrowers);
-        self::nitrate($s, $books, $passing / $facts->pores, $facts->parameters->soilDenitrification * $day->theta);
-        self::minerals($s, min(self::MOST, $passing / $facts->holdUp));
+        self::nitrate($s, $books, $day->passing / $facts->pores, $facts->parameters->soilDenitrification * $day->theta);
+        self::minerals($s, min(self::MOST, $day->passing / $facts->holdUp));
     }
 
     private static function nitrate(State $s, MassBalance $books, float $leaks, float $denitrified): void

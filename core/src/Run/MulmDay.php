@@ -40,11 +40,16 @@ final class MulmDay
         $at = 0;
         foreach ([[$s->scraps, $p->scrapDecay], [$s->droppings, $p->droppingDecay], [$s->litter, $p->mulmDecay]] as [$store, $rate]) {
             $rate *= $day->theta;
-            $carbon = min($rate * $means[$at], self::IN_A_DAY * $store->carbon);
-            $nitrogen = min($rate * $means[$at + 1], self::IN_A_DAY * $store->nitrogen);
-            $phosphorus = min($rate * $means[$at + 2], self::IN_A_DAY * $store->phosphorus);
-            $potassium = min($rate * $means[$at + 3], self::IN_A_DAY * $store->potassium);
-            $iron = min($rate * $means[$at + 4], self::IN_A_DAY * $store->iron);
+            $carbon = $rate * $means[$at];
+            $carbon = $carbon < self::IN_A_DAY * $store->carbon ? $carbon : self::IN_A_DAY * $store->carbon;
+            $nitrogen = $rate * $means[$at + 1];
+            $nitrogen = $nitrogen < self::IN_A_DAY * $store->nitrogen ? $nitrogen : self::IN_A_DAY * $store->nitrogen;
+            $phosphorus = $rate * $means[$at + 2];
+            $phosphorus = $phosphorus < self::IN_A_DAY * $store->phosphorus ? $phosphorus : self::IN_A_DAY * $store->phosphorus;
+            $potassium = $rate * $means[$at + 3];
+            $potassium = $potassium < self::IN_A_DAY * $store->potassium ? $potassium : self::IN_A_DAY * $store->potassium;
+            $iron = $rate * $means[$at + 4];
+            $iron = $iron < self::IN_A_DAY * $store->iron ? $iron : self::IN_A_DAY * $store->iron;
             $at += 5;
             $store->carbon -= $carbon;
             $store->nitrogen -= $nitrogen;

@@ -89,7 +89,7 @@ final class PlantDay
     private array $rootAppetite = [];
     /** @var array<int, float> share (0–1) of each clump's leaves that breathe the air's carbon */
     private array $out = [];
-    /** @var array<int, array{int, float}> node of half saturation of fixation (CarbonNodes) */
+    /** @var array<int, float> place of half saturation of fixation between nodes (CarbonNodes) */
     private array $node = [];
     /**
      * @var array{array<int, float>, array<int, float>, array<int, float>} mg of phosphorus, potassium and iron that each clump gets from
@@ -170,7 +170,7 @@ final class PlantDay
             // Half speed by night: over a day of h light hours the hourly rate is worked out so that both halves are counted.
             $appetites += $appetite[] = ($takes * (1 - $byRoots)) / 24;
             $light = $lights[$i];
-            $nodes[] = CarbonNodes::between(
+            $nodes[] = CarbonNodes::place(
                 $clump->carbonHalf * ($product ? 1.0 : $light / ($clump->halfLight + $light)),
             );
         }
@@ -197,7 +197,8 @@ final class PlantDay
             if ($carbon <= 0.0) {
                 continue;
             }
-            [$node, $share] = $nodes[$i];
+            $node = CarbonNodes::below($nodes[$i]);
+            $share = $nodes[$i] - $node;
             $able = $clump->bicarbonate;
             $bicarbonate[$node] += $able * (1 - $share) * $carbon;
             $bicarbonate[$node + 1] += $able * $share * $carbon;
@@ -221,37 +222,70 @@ final class PlantDay
         $both = $day->bicarbonateShare;
         [$out, $potential, $nodes] = [$this->out, $this->potential, $this->node];
         $grown = [];
+        $fromAir = $rootNeed = $exported = $exportable = 0.0;
         foreach ($this->facts->clumps as $i => $clump) {
-            [$node, $share] = $nodes[$i];
+            $node = CarbonNodes::below($nodes[$i]);
+            $share = $nodes[$i] - $node;
             $able = $clump->bicarbonate;
             $got =
                 (1 - $able) * ((1 - $share) * $free[$node] + $share * $free[$node + 1]) +
                 $able * ((1 - $share) * $both[$node] + $share * $both[$node + 1]);
             $inAir = $out[$i] * $potential[$i];
             $grown[] = $inAir + (1 - $out[$i]) * $potential[$i] * $got;
-            $books->carbon += $inAir * $p->leafCarbon;
+            $fromAir += $inAir;
         }
+        $books->carbon += $fromAir * $p->leafCarbon;
         $this->draw($s, $grown);
         [$fed, $nitrogenFed, $rootAppetite, $appetite] = [$this->fed, $this->nitrogenFed, $this->rootAppetite, $this->appetite];
         [$rooted, $burnt] = [$this->rooted, $this->burnt];
+        [$masses, $nitrogens, $litter] = [$s->biomass, $s->leafNitrogen, $s->litter];
+        [$phosphorus, $potassium, $iron] = $s->reserves;
         foreach ($this->facts->clumps as $i => $clump) {
             $growth = $grown[$i];
-            $before = $s->leafNitrogen[$i];
-            $s->leafNitrogen[$i] = $before + $perRoot * $rootAppetite[$i] + $perLeaf * $appetite[$i];
-            $s->biomass[$i] += $growth;
-            $lost = $this->shed($s, $i, $clump, $age);
-            $kept = $s->leafNitrogen[$i] - $before;
+            $before = $nitrogens[$i];
+            $grams = $masses[$i] + $growth;
+            $nitrogen = $before + $perRoot * $rootAppetite[$i] + $perLeaf * $appetite[$i];
+            $lost = $this->lost($s, $i, $clump, $age);
+            // What has dwindled to nothing goes whole.
+            if ($grams - $lost < self::DEAD) {
+                $lost = $grams;
+            }
+            if ($lost > 0.0) {
+                // With all that is in it.
+                $share = $lost < $grams ? $lost / $grams : 1.0;
+                $left = 1 - $share;
+                $fallen = $share * $grams;
+                $litter->carbon += $fallen * $p->leafCarbon;
+                $litter->nitrogen += $share * $nitrogen;
+                $litter->phosphorus += $fallen * $p->leafPhosphorus + $share * $phosphorus[$i];
+                $litter->potassium += $fallen * $p->leafPotassium + $share * $potassium[$i];
+                $litter->iron += $fallen * $p->leafIron + $share * $iron[$i];
+                $phosphorus[$i] *= $left;
+                $potassium[$i] *= $left;
+                $iron[$i] *= $left;
+                $nitrogen *= $left;
+                $grams -= $fallen;
+            }
+            $masses[$i] = $grams;
+            $nitrogens[$i] = $nitrogen;
+            $kept = $nitrogen - $before;
             $hadNitrogen = $nitrogenFed[$i];
             $couldGrow = $growth / ($hadNitrogen > self::STARVED ? $hadNitrogen : self::STARVED);
             $had = $fed[$i];
-            $day->rootNeed += ($growth / ($had > self::STARVED ? $had : self::STARVED)) * Growth::LEAF_NITROGEN * $rooted[$i];
-            $day->exported += $kept;
+            $rootNeed += ($growth / ($had > self::STARVED ? $had : self::STARVED)) * Growth::LEAF_NITROGEN * $rooted[$i];
+            $exported += $kept;
             // Were nitrogen ample, it would grow as light and carbon allow, with leaves as full as leaves usually are.
             $ample = ($couldGrow - $lost - $burnt[$i]) * self::AMPLE;
-            $day->exportable += $ample > $kept ? $ample : $kept;
+            $exportable += $ample > $kept ? $ample : $kept;
         }
-        $this->foreseen->learn($s->biomass);
-        $this->foreseenNitrogen->learn($s->leafNitrogen);
+        $day->rootNeed += $rootNeed;
+        $day->exported += $exported;
+        $day->exportable += $exportable;
+        $s->biomass = $masses;
+        $s->leafNitrogen = $nitrogens;
+        $s->reserves = [$phosphorus, $potassium, $iron];
+        $this->foreseen->learn($masses);
+        $this->foreseenNitrogen->learn($nitrogens);
     }
 
     /**
@@ -264,30 +298,33 @@ final class PlantDay
         $this->warm($day->celsius);
         [$grams, $nitrogen, $means, $lits] = [$s->biomass, $s->leafNitrogen, $this->mean, $day->lit];
         [$warmth, $outs] = [$this->warmth, $this->out];
-        $breath = $p->plantRespiration;
+        [$breath, $fullest] = [$p->plantRespiration, $p->leafNitrogenMost];
+        $sum = $intoAir = $leaks = 0.0;
         $all = [];
         foreach ($this->facts->clumps as $i => $clump) {
             $lit = $lits[$i];
             $burnt = $breath * $clump->growth * $warmth[$i] * (0.5 + 0.5 * ($lit < 1.0 ? $lit : 1.0)) * $means[$i];
             $half = 0.5 * $grams[$i];
             $burnt = $all[] = $burnt < $half ? $burnt : $half;
-            $grams[$i] -= $burnt;
-            $s->phosphorus += $burnt * $p->leafPhosphorus;
-            $s->potassium += $burnt * $p->leafPotassium;
-            $s->iron += $burnt * $p->leafIron;
+            $left = $grams[$i] -= $burnt;
+            $sum += $burnt;
+            // What stands in the air breathes into it.
+            $intoAir += $outs[$i] * $burnt;
             // A leaf that shrinks holds no more nitrogen than a full one can; the rest leaks out.
-            $excess = $nitrogen[$i] - $p->leafNitrogenMost * $grams[$i];
+            $excess = $nitrogen[$i] - $fullest * $left;
             if ($excess > 0) {
                 $nitrogen[$i] -= $excess;
-                $day->ammoniaIn += $excess;
+                $leaks += $excess;
             }
-            $carbon = $burnt * $p->leafCarbon;
-            // What stands in the air breathes into it.
-            $out = $outs[$i];
-            $books->carbon -= $out * $carbon;
-            $day->carbonIn += (1 - $out) * $carbon;
-            $day->oxygenOut += (1 - $out) * $carbon * Oxygen::PER_CARBON;
         }
+        $s->phosphorus += $sum * $p->leafPhosphorus;
+        $s->potassium += $sum * $p->leafPotassium;
+        $s->iron += $sum * $p->leafIron;
+        $day->ammoniaIn += $leaks;
+        $books->carbon -= $intoAir * $p->leafCarbon;
+        $carbon = ($sum - $intoAir) * $p->leafCarbon;
+        $day->carbonIn += $carbon;
+        $day->oxygenOut += $carbon * Oxygen::PER_CARBON;
         $s->biomass = $grams;
         $s->leafNitrogen = $nitrogen;
         $this->burnt = $all;
@@ -299,9 +336,11 @@ final class PlantDay
             return;
         }
         $this->warmthAt = $celsius;
-        foreach ($this->kinds as $i => $kind) {
-            $this->warmth[$i] = Growth::warmthFactor($kind, $celsius);
+        $warmth = [];
+        foreach ($this->facts->clumps as $clump) {
+            $warmth[] = $clump->warmth->factor($celsius);
         }
+        $this->warmth = $warmth;
     }
 
     /**
@@ -320,8 +359,8 @@ final class PlantDay
         return self::OUT_SHARE * Growth::ramp($height / $this->facts->depth, 1.0, self::OUT);
     }
 
-    /** Death and melt; what has dwindled to nothing goes whole. Returns the g dry that fell. */
-    private function shed(State $s, int $i, ClumpConstants $clump, float $age): float
+    /** g dry that death and melt take. */
+    private function lost(State $s, int $i, ClumpConstants $clump, float $age): float
     {
         $p = $this->facts->parameters;
         $since = $age - $s->plantedOn[$i];
@@ -330,13 +369,6 @@ final class PlantDay
         if ($since >= Growth::MELT_FROM && $since < Growth::MELT_TO) {
             [$share, $until] = $this->melt($s, $i, $clump);
             $lost += $since < $until ? ($share * $s->plantedMass[$i]) / ($until - Growth::MELT_FROM) : 0.0;
-        }
-        $grams = $s->biomass[$i];
-        if ($grams - $lost < self::DEAD) {
-            $lost = $grams;
-        }
-        if ($lost > 0.0) {
-            $s->drop($p, $i, $lost);
         }
 
         return $lost;

@@ -80,6 +80,10 @@ final readonly class RunConstants
     public float $stoneLime;
     /** mg C of tannin a day that wood gives off at first. */
     public float $woodTannin;
+    /** °dH of carbonate hardness in a meq/L. */
+    public float $degreesPerMilliequivalent;
+    /** m of bed above a plate, if there is one. */
+    public float $bedDepth;
     /** What falls on an open tub. */
     public SourceContents $rain;
     /** Atmospheres of air at the tank's altitude. */
@@ -118,6 +122,8 @@ final readonly class RunConstants
         $this->depth = $this->volume / 1000 / $this->surface;
         $contents = $bed->contents($vessel);
         $this->soiled = [] !== $contents;
+        $this->degreesPerMilliequivalent = Unit::MilliequivalentPerLitre->convertTo(Unit::GermanDegree, 1.0);
+        $this->bedDepth = $bed->meanDepth() - $bed->plate;
         $release = new Release($bed, $vessel);
         $this->flushAtFilling = $release->atFilling() * $parameters->flushFactor;
         $this->flushNitrogen = $release->flushNitrogen() * $parameters->flushFactor - $this->flushAtFilling;

@@ -9,7 +9,6 @@ use Olvek\Core\Event\Event;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\Plant\Growth;
-use Olvek\Core\Unit\Unit;
 use Olvek\Core\Water\CarbonSpeciation;
 use Olvek\Core\Water\Conductivity;
 
@@ -23,13 +22,8 @@ final class Runner
     private const NOON = 0.5;
     /** g of burrowers per m² that turn the whole bed over. J (20–100). */
     private const ALL_TURNED = 50.0;
-    /**
-     * h of a step while there is light, and steps that one in the dark makes at once, of 2 h at most. J: halving both moves no column by 2
-     * % (MassBalanceTest).
-     */
+    /** h of a step at most while there is light (DaySteps). J: halving it moves no margin by 2 % (MassBalanceTest). */
     public const STEP = 1.0;
-    private const DARK_STEPS = 2;
-    private const DARK_MOST = 2.0;
     /**
      * h of a step where many tanks are compared whose numbers differ by factors. J: it moves no margin by more than they do (EnsembleTest).
      */
@@ -47,11 +41,7 @@ final class Runner
     private float $lampHours = -1.0;
     /** @var array<int, float> °C by day of the run's year */
     private array $celsius = [];
-    /** @var list<array{float, float}> steps of the last day that was asked for, and its hours of light and their pause: few days differ */
-    private array $steps = [];
-    private float $stepsLight = -1.0;
-    private float $stepsPause = 0.0;
-    private float $stepsMost = 0.0;
+    private readonly DaySteps $steps;
 
     /** @param Drift|null $drift how the tank's plants and feeding went off what is constant in the plan, month by month */
     public function __construct(
@@ -60,6 +50,7 @@ final class Runner
         private readonly ?Drift $drift = null,
     ) {
         $this->facts = new RunConstants($plan, $parameters);
+        $this->steps = new DaySteps();
         foreach ([...$plan->clumps, ...$plan->groups] as $comes) {
             $this->arrivals[$comes->day] = true;
         }
@@ -69,10 +60,10 @@ final class Runner
     /**
      * @param int         $days      1–1095
      * @param list<Event> $events    beside what the plan itself says
-     * @param float       $step      h of a step while there is light, of which a day holds a whole number: 0.5, 1, 2
+     * @param float       $step      h of a step at most while there is light; below STEP those in the dark are as much shorter
      * @param \Closure(int, State, MassBalance): void|null $watch  called after each day, for tests
      * @param \Closure(int, int, array<string, float>): void|null $hourly called with day, hour and what the water holds
-     * @param Pace        $pace      rough: in steps of two hours, and steady days are leapt over
+     * @param Pace        $pace      rough: in steps of two hours in the light, and steady days are leapt over
      */
     public function run(
         int $days,
@@ -223,7 +214,7 @@ final class Runner
         }
         $day = $this->conditionsOf($conditions, $n);
         $day->algaeMean = $algae->mean;
-        $day->steps = $this->stepsOf($day, $step);
+        $day->steps = $this->steps->of($day->lightHours, $day->pause, $step);
         $processes->light->fall($state, $day, $plants->mean);
         $day->evaporated = WaterKeeping::evaporation($facts, $day->celsius, $n);
         WaterKeeping::evaporate($state, $facts, $day->evaporated);
@@ -253,9 +244,10 @@ final class Runner
             $books->carbon += $carbon;
         }
         $burrowers = $this->burrowers($state);
-        $processes->leach->run($state, $day, $books, $n, $burrowers);
+        $day->passing = $facts->passing($day->celsius, $n, $burrowers);
+        $processes->leach->run($state, $day, $books);
         $tally?->mark('leak', $state, $day, to: 'air');
-        $processes->bed->run($state, $day, $books, $n, $plants->prepare($state, $day, $n + self::NOON), $burrowers);
+        $processes->bed->run($state, $day, $books, $plants->prepare($state, $day, $n + self::NOON), $burrowers);
         $algae->prepare($state, $day);
         // What rots and leaks rises or falls steadily: half of the change is over at noon.
         $day->ammoniaRise = max(-$day->ammoniaSteady, min($day->ammoniaSteady, $day->ammoniaSteady - $conditions->ammoniaSteady));
@@ -328,17 +320,6 @@ final class Runner
         return $this->lamps;
     }
 
-    /** @return list<array{float, float}> as steps() has them */
-    private function stepsOf(Day $day, float $step): array
-    {
-        if ($day->lightHours !== $this->stepsLight || $day->pause !== $this->stepsPause || $step !== $this->stepsMost) {
-            [$this->stepsLight, $this->stepsPause, $this->stepsMost] = [$day->lightHours, $day->pause, $step];
-            $this->steps = self::steps($day, $step);
-        }
-
-        return $this->steps;
-    }
-
     /** °C of a day: as the plan has it, kept for each day of the year, since a season comes again and again. */
     private function warmth(int $n): float
     {
@@ -369,37 +350,6 @@ final class Runner
         $day->surfaceLight = $day->lightHours > 0 ? ($photons + ($daylight * 1e6) / 3600) / $day->lightHours : 0.0;
 
         return $day;
-    }
-
-    /**
-     * The day's steps: it begins at midnight, light is centred on noon, and an hour half lit counts half. In the dark nothing is fast, so
-     * there steps are longer.
-     *
-     * @return list<array{float, float}> hours, and share (0–1) of them that is lit
-     */
-    private static function steps(Day $day, float $dt): array
-    {
-        $span = min(24.0, $day->lightHours + $day->pause);
-        $within = static fn (float $hour, float $length): float => max(
-            0.0,
-            min(12 + $length / 2, $hour + $dt) - max(12 - $length / 2, $hour),
-        );
-        $lit = [];
-        $count = (int) round(24 / $dt);
-        for ($n = 0; $n < $count; ++$n) {
-            $lit[] = ($within($n * $dt, $span) - $within($n * $dt, $span - $day->lightHours)) / $dt;
-        }
-        $most = (int) min(self::DARK_STEPS, max(1.0, self::DARK_MOST / $dt));
-        $steps = [];
-        for ($n = 0; $n < $count; $n += $length) {
-            $length = 1;
-            while ($lit[$n] <= 0.0 && $length < $most && $n + $length < $count && $lit[$n + $length] <= 0.0) {
-                ++$length;
-            }
-            $steps[] = [$length * $dt, $lit[$n]];
-        }
-
-        return $steps;
     }
 
     /** @return array{float, float} hours of daylight and mol/m² on the water, of the week that a day is in */
@@ -462,7 +412,7 @@ final class Runner
             'phosphate' => $s->phosphorus / $v,
             'potassium' => $s->potassium / $v,
             'iron' => $s->iron / $v,
-            'carbonateHardness' => Unit::MilliequivalentPerLitre->convertTo(Unit::GermanDegree, $s->alkalinity / $v),
+            'carbonateHardness' => $facts->degreesPerMilliequivalent * $s->alkalinity / $v,
             'generalHardness' => $s->hardness / $v,
             'conductivity' => $this->conductivity($s),
             'unionised' => $day->mostUnionised,

@@ -208,25 +208,7 @@ final class State
         if ($held <= 0.0 || $grams <= 0.0) {
             return new Matter();
         }
-        $part = new Matter();
-        $this->part($p, $clump, min(1.0, $grams / $held), $part);
-
-        return $part;
-    }
-
-    /** Lets g dry of a clump fall onto the mulm, with all that is in it. */
-    public function drop(Parameters $p, int $clump, float $grams): void
-    {
-        $held = $this->biomass[$clump];
-        if ($held > 0.0) {
-            $this->part($p, $clump, $grams < $held ? $grams / $held : 1.0, $this->litter);
-        }
-    }
-
-    /** Moves a share (0–1) of a clump, with all that is in it. */
-    private function part(Parameters $p, int $clump, float $share, Matter $to): void
-    {
-        $held = $this->biomass[$clump];
+        $share = min(1.0, $grams / $held);
         $grams = $share * $held;
         $nitrogen = $this->leafNitrogen[$clump];
         $phosphorus = $this->reserves[0][$clump];
@@ -239,10 +221,12 @@ final class State
         $this->reserves[1][$clump] = $left * $potassium;
         $this->reserves[2][$clump] = $left * $iron;
 
-        $to->carbon += $grams * $p->leafCarbon;
-        $to->nitrogen += $share * $nitrogen;
-        $to->phosphorus += $grams * $p->leafPhosphorus + $share * $phosphorus;
-        $to->potassium += $grams * $p->leafPotassium + $share * $potassium;
-        $to->iron += $grams * $p->leafIron + $share * $iron;
+        return new Matter(
+            $grams * $p->leafCarbon,
+            $share * $nitrogen,
+            $grams * $p->leafPhosphorus + $share * $phosphorus,
+            $grams * $p->leafPotassium + $share * $potassium,
+            $grams * $p->leafIron + $share * $iron,
+        );
     }
 }

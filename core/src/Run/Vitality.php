@@ -110,15 +110,21 @@ final class Vitality
      */
     private function dying(Kind $kind, float $condition, Day $day, float $guard): float
     {
-        $need = self::LEAST_OXYGEN * $kind->oxygen->value;
-        $beyond = max($kind->coolest->value - $day->celsius, $day->celsius - $kind->warmest->value) - self::BEARABLE;
-        $live =
-            (1 - self::STARVING * max(0.0, 1 - $condition / self::LEAN)) *
-            (1 - self::CHOKING * ($kind->breathesAir ? 0.0 : max(0.0, 1 - $day->leastOxygen / $need))) *
-            (1 - 0.5 * min(1.0, max(0.0, ($day->mostUnionised - self::TOXIC_AMMONIA) / self::AMMONIA_SPAN))) *
-            (1 - 0.5 * min(1.0, max(0.0, ($day->mostNitrite / $guard - self::TOXIC_NITRITE) / self::NITRITE_SPAN))) *
-            (1 - 0.5 * min(1.0, max(0.0, $beyond / self::CELSIUS_SPAN)));
+        $starved = 1 - $condition / self::LEAN;
+        $choked = $kind->breathesAir ? 0.0 : 1 - $day->leastOxygen / (self::LEAST_OXYGEN * $kind->oxygen->value);
+        $colder = $kind->coolest->value - $day->celsius;
+        $warmer = $day->celsius - $kind->warmest->value;
+        $live = ($starved > 0.0 ? 1 - self::STARVING * $starved : 1.0) * ($choked > 0.0 ? 1 - self::CHOKING * $choked : 1.0) *
+            self::left(($day->mostUnionised - self::TOXIC_AMMONIA) / self::AMMONIA_SPAN) *
+            self::left(($day->mostNitrite / $guard - self::TOXIC_NITRITE) / self::NITRITE_SPAN) *
+            self::left((($colder > $warmer ? $colder : $warmer) - self::BEARABLE) / self::CELSIUS_SPAN);
 
         return 1 - $live;
+    }
+
+    /** Share that lives a day through what half of them would die of at 1. */
+    private static function left(float $want): float
+    {
+        return $want > 0.0 ? 1 - 0.5 * ($want < 1.0 ? $want : 1.0) : 1.0;
     }
 }

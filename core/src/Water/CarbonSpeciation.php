@@ -85,13 +85,11 @@ final readonly class CarbonSpeciation
     }
 
     /**
-     * CO2 (mg/L), how it and [H⁺] (mol/L) move with carbon (mg C/L) while alkalinity stays, and bicarbonate (mmol/L).
+     * What the water holds at this carbon (mg C/L), and how it answers to more.
      *
      * @param float $hydrogen that belongs to this carbon
-     *
-     * @return array{float, float, float, float}
      */
-    public function response(float $carbon, float $hydrogen): array
+    public function respond(float $carbon, float $hydrogen, CarbonResponse $into): void
     {
         $d = $carbon / self::MOLAR;
         $q = $hydrogen * $hydrogen + $this->k1 * ($hydrogen + $this->k2);
@@ -103,7 +101,10 @@ final readonly class CarbonSpeciation
 
         $free = (self::CO2_PER_CARBON * $hydrogen * $hydrogen) / $q;
 
-        return [$free * $carbon, $free * (1 + $d * $z * $move), ($hydrogen * $move) / self::MOLAR, 1000 * $d * $one];
+        $into->carbonDioxide = $free * $carbon;
+        $into->slope = $free * (1 + $d * $z * $move);
+        $into->hydrogenSlope = ($hydrogen * $move) / self::MOLAR;
+        $into->bicarbonate = 1000 * $d * $one;
     }
 
     public function pH(float $carbon, float $alkalinity): float

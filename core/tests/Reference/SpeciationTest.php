@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Reference;
 
 use Olvek\Core\Water\Carbonate;
+use Olvek\Core\Water\CarbonResponse;
 use Olvek\Core\Water\CarbonSpeciation;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -86,7 +87,8 @@ final class SpeciationTest extends TestCase
                 $speciation->carbonDioxide($c, $h = $speciation->hydrogen($c, $alkalinity, $speciation->hydrogen($c, $alkalinity))),
                 $h,
             ];
-            [$co2, $slope, $hSlope] = $speciation->response($carbon, $at($carbon)[1]);
+            $speciation->respond($carbon, $at($carbon)[1], $response = new CarbonResponse());
+            [$co2, $slope, $hSlope] = [$response->carbonDioxide, $response->slope, $response->hydrogenSlope];
             self::assertEqualsWithDelta($at($carbon)[0], $co2, 1e-9 * $co2);
             $step = 3e-4 * $carbon;
             self::assertEqualsWithDelta(

@@ -10,6 +10,7 @@ use Olvek\Core\Run\MassBalance;
 use Olvek\Core\Run\RunConstants;
 use Olvek\Core\Run\State;
 use Olvek\Core\Water\Carbonate;
+use Olvek\Core\Water\CarbonResponse;
 use Olvek\Core\Water\CarbonSpeciation;
 
 /**
@@ -33,9 +34,9 @@ final class CarbonBalance
     private const LOST_AT_MOST = 0.09;
 
     /** mg C dissolved, meq, mol/L of [H⁺]. */
-    public float $carbon;
-    public float $alkalinity;
-    public float $hydrogen;
+    public float $carbon = 0.0;
+    public float $alkalinity = 0.0;
+    public float $hydrogen = 1e-7;
     /** mg C fixed in the last step, and mg CO2/L in the midst of its last part. */
     public float $fixed = 0.0;
     public float $carbonDioxide = 0.0;
@@ -43,54 +44,59 @@ final class CarbonBalance
     /** mg C that came in from the air and from a bottle through the day. */
     private float $gas = 0.0;
     private float $bottle = 0.0;
-    private float $headCarbon;
+    private float $headCarbon = 0.0;
     private float $mostDioxide = 0.0;
     private float $sumHydrogen = 0.0;
     private float $leastHydrogen = \INF;
     private float $mostHydrogen = 0.0;
 
-    private readonly CarbonSpeciation $speciation;
+    private CarbonSpeciation $speciation;
+    private readonly CarbonResponse $response;
     private readonly Fixation $fixation;
-    private readonly float $in;
+    private float $in = 0.0;
+    private float $litres = 1.0;
     /** mg C that pass the surface in an hour per mg CO2/L of difference. */
-    private readonly float $exchange;
-    private readonly float $air;
+    private float $exchange = 0.0;
+    private float $air = 0.0;
     private readonly bool $sealed;
     /** Sealed, with air above the water. */
     private readonly bool $shut;
-    private readonly float $perHead;
+    private float $perHead = 0.0;
     /** mg CO2/L that a bottle holds by day. */
     private readonly float $held;
-    private readonly float $valve;
+    private float $valve = 0.0;
+
+    public function __construct(private readonly RunConstants $facts, private readonly Lime $lime)
+    {
+        $this->speciation = CarbonSpeciation::at(25.0);
+        $this->response = new CarbonResponse();
+        $this->fixation = new Fixation($facts->parameters);
+        $this->sealed = $facts->sealed;
+        $this->shut = $facts->sealed && $facts->headspace > 0;
+        $this->held = $facts->plan->care->gas;
+    }
 
     /**
      * @param float $passes L of water that pass the surface in an hour, as oxygen does
      * @param float $helped times that carbon dioxide does better
      */
-    public function __construct(
-        State $s,
-        Day $day,
-        RunConstants $facts,
-        CarbonSpeciation $speciation,
-        private readonly Lime $lime,
-        private readonly float $litres,
-        float $passes,
-        float $helped,
-    ) {
+    public function begin(State $s, Day $day, CarbonSpeciation $speciation, float $litres, float $passes, float $helped): void
+    {
+        $facts = $this->facts;
         $this->carbon = $s->carbon;
         $this->alkalinity = $s->alkalinity;
         $this->hydrogen = 10 ** -$s->pH;
-        $this->speciation = $speciation;
-        $this->fixation = new Fixation($day, $facts->parameters);
-        $this->in = $day->carbonIn / 24;
         $this->headCarbon = $s->headCarbon;
-        $this->sealed = $facts->sealed;
-        $this->shut = $facts->sealed && $facts->headspace > 0;
+        $this->gas = $this->bottle = $this->mostDioxide = $this->sumHydrogen = $this->mostHydrogen = $this->carbonDioxide = 0.0;
+        $this->leastHydrogen = \INF;
+        $this->speciation = $speciation;
+        $this->fixation->begin($day);
+        $this->in = $day->carbonIn / 24;
+        $this->litres = $litres;
         $this->air = Carbonate::co2AtEquilibrium($day->celsius, $facts->plan->site->airCarbonDioxide()) * $facts->pressure;
         // Shut in, the gas passes to and from a head of air that holds only so much: the step is implicit in it.
         $this->perHead = $this->shut ? $this->air / Air::CARBON_DIOXIDE / $facts->headspace : 0.0;
         $this->exchange = $facts->sealed && !$this->shut ? 0.0 : ($passes * $helped) / CarbonSpeciation::CO2_PER_CARBON;
-        $this->held = $facts->plan->care->gas;
         $this->valve = (self::VALVE * $litres) / CarbonSpeciation::CO2_PER_CARBON;
     }
 
@@ -125,8 +131,10 @@ final class CarbonBalance
         $litres = $this->litres;
         $carbon = $this->carbon;
         $h = $this->speciation->hydrogen($carbon / $litres, $this->alkalinity / $litres, $this->hydrogen);
-        [$co2, $slope, $hSlope, $bicarbonate] = $this->speciation->response($carbon / $litres, $h);
-        $hSlope /= $litres;
+        $response = $this->response;
+        $this->speciation->respond($carbon / $litres, $h, $response);
+        $co2 = $response->carbonDioxide;
+        $hSlope = $response->hydrogenSlope / $litres;
         $in = $this->in * $hours;
         $exchange = $this->exchange * $hours;
         $air = $this->air;
@@ -138,12 +146,12 @@ final class CarbonBalance
         $push = $in - $exchange * ($co2 - $air);
         $valve = 0.0;
         if ($lit > 0.0) {
-            $this->fixation->prepare($lit * $hours, $co2, $bicarbonate);
+            $this->fixation->prepare($lit * $hours, $co2, $response->bicarbonate);
             $valve = $co2 < $this->held ? $this->valve * $hours : 0.0;
             $stiff += $this->fixation->slope + $valve;
             $push += $valve * ($this->held - $co2) - $this->fixation->pull;
         }
-        $slope /= $litres;
+        $slope = $response->slope / $litres;
         $stiff *= $slope;
         if (1.0 === $share) {
             $turn = ($hSlope * abs($push)) / (1 + $stiff / 2) / $h;

@@ -26,8 +26,8 @@ final class Colonies
     private const HALF_OXYGEN_NITRITE = 1.0;
 
     /** mg VSS. */
-    public float $ammoniaOxidisers;
-    public float $nitriteOxidisers;
+    public float $ammoniaOxidisers = 0.0;
+    public float $nitriteOxidisers = 0.0;
     /**
      * Each colony's growth in the last step, a share of it: half of it is at work already in this one, since the middle of the step counts.
      */
@@ -36,29 +36,35 @@ final class Colonies
     private float $middleA = 0.0;
     private float $middleN = 0.0;
     /** mg N that a mg VSS can oxidise in an hour, and what acid leaves of it. */
-    private readonly float $eachA;
-    private readonly float $eachN;
-    private readonly float $acid;
+    private float $eachA = 0.0;
+    private float $eachN = 0.0;
+    private float $acid = 0.0;
     /** mg VSS that the surfaces bear. */
-    private readonly float $mostA;
-    private readonly float $mostN;
+    private float $mostA = 0.0;
+    private float $mostN = 0.0;
     private readonly float $yieldA;
     private readonly float $yieldN;
-    private readonly float $busyDecay;
-    private readonly float $idleDecay;
+    private float $busyDecay = 0.0;
+    private float $idleDecay = 0.0;
 
-    public function __construct(State $s, Day $day, RunConstants $facts)
+    public function __construct(private readonly RunConstants $facts)
     {
+        $this->yieldA = $facts->parameters->ammoniaOxidiserYield;
+        $this->yieldN = $facts->parameters->nitriteOxidiserYield;
+    }
+
+    public function begin(State $s, Day $day): void
+    {
+        $facts = $this->facts;
         $p = $facts->parameters;
         $this->ammoniaOxidisers = $s->ammoniaOxidisers;
         $this->nitriteOxidisers = $s->nitriteOxidisers;
+        $this->grewA = $this->grewN = 0.0;
         $this->eachA = ($p->ammoniaOxidiserRate * $day->theta) / 24;
         $this->eachN = ($p->nitriteOxidiserRate * $day->theta) / 24;
         $this->acid = Nitrification::acidityFactor($s->pH);
         $this->mostA = $facts->filmPerArea * ($facts->wetted + $day->leafArea);
         $this->mostN = ($this->mostA * $p->ammoniaOxidiserRate) / $p->nitriteOxidiserRate;
-        $this->yieldA = $p->ammoniaOxidiserYield;
-        $this->yieldN = $p->nitriteOxidiserYield;
         $decay = ($p->nitrifierDecay * $day->theta) / 24;
         $this->busyDecay = (1 - self::DORMANT) * $decay;
         $this->idleDecay = self::DORMANT * $decay;

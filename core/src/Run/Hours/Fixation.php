@@ -28,16 +28,16 @@ final class Fixation
 
     private float $beta = 0.0;
     // mg C an hour of full light that each node could fix: kinds on carbon dioxide alone, and those that use bicarbonate too.
-    private readonly float $free1;
-    private readonly float $free2;
-    private readonly float $free3;
-    private readonly float $free4;
-    private readonly float $both1;
-    private readonly float $both2;
-    private readonly float $both3;
-    private readonly float $both4;
-    private readonly float $bothAll;
-    private readonly float $algae;
+    private float $free1 = 0.0;
+    private float $free2 = 0.0;
+    private float $free3 = 0.0;
+    private float $free4 = 0.0;
+    private float $both1 = 0.0;
+    private float $both2 = 0.0;
+    private float $both3 = 0.0;
+    private float $both4 = 0.0;
+    private float $bothAll = 0.0;
+    private float $algae = 0.0;
     private readonly float $betaMost;
     private readonly float $compensation;
     // The same in the step, and the share of it that carbon dioxide allows.
@@ -65,14 +65,21 @@ final class Fixation
     private float $gotAlgae = 0.0;
     private float $dioxide = 0.0;
 
-    public function __construct(Day $day, Parameters $p)
+    public function __construct(Parameters $p)
+    {
+        $this->betaMost = $p->bicarbonateShare;
+        $this->compensation = $p->carbonCompensation;
+    }
+
+    public function begin(Day $day): void
     {
         [$this->free1, $this->free2, $this->free3, $this->free4] = $day->fixFree;
         [$this->both1, $this->both2, $this->both3, $this->both4] = $day->fixBicarbonate;
         $this->bothAll = array_sum($day->fixBicarbonate);
         $this->algae = $day->fixAlgae;
-        $this->betaMost = $p->bicarbonateShare;
-        $this->compensation = $p->carbonCompensation;
+        $this->light = $this->dioxide = $this->gotAlgae = 0.0;
+        $this->got1 = $this->got2 = $this->got3 = $this->got4 = 0.0;
+        $this->beta1 = $this->beta2 = $this->beta3 = $this->beta4 = 0.0;
     }
 
     /**

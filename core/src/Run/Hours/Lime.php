@@ -41,27 +41,39 @@ final class Lime
     public const GRAINS = 10.0;
 
     /** °dH · L in the water, and what of it is calcium. */
-    private float $hardness;
-    private float $calciumHardness;
+    private float $hardness = 0.0;
+    private float $calciumHardness = 0.0;
     /** g in the bed. */
-    private float $bed;
+    private float $bed = 0.0;
     /** g that stones gave. */
     private float $stone = 0.0;
-    private readonly Calcite $calcite;
+    private Calcite $calcite;
+    private float $celsius = 25.0;
+    private float $litres = 1.0;
     private readonly float $bedSpeed;
     private readonly float $stoneSpeed;
     private readonly float $settling;
 
-    public function __construct(State $s, Day $day, RunConstants $facts, private readonly float $litres)
+    public function __construct(RunConstants $facts)
     {
-        $this->hardness = $s->hardness;
-        $this->calciumHardness = $s->calcium;
-        $this->bed = $s->lime;
-        $this->calcite = Calcite::at($day->celsius);
+        $this->calcite = Calcite::at($this->celsius);
         $rate = $facts->parameters->limeRate / 24;
         $this->bedSpeed = $rate * $facts->limeSpeed;
         $this->stoneSpeed = $rate * $facts->stoneLime;
         $this->settling = self::SETTLING / 24;
+    }
+
+    public function begin(State $s, Day $day, float $litres): void
+    {
+        $this->litres = $litres;
+        $this->hardness = $s->hardness;
+        $this->calciumHardness = $s->calcium;
+        $this->bed = $s->lime;
+        $this->stone = 0.0;
+        if ($day->celsius !== $this->celsius) {
+            $this->celsius = $day->celsius;
+            $this->calcite = Calcite::at($day->celsius);
+        }
     }
 
     /**

@@ -25,9 +25,9 @@ final class NitrogenChain
     private const NITROGEN = 14.007;
 
     /** mg N in the water. */
-    public float $ammonia;
-    public float $nitrite;
-    public float $nitrate;
+    public float $ammonia = 0.0;
+    public float $nitrite = 0.0;
+    public float $nitrate = 0.0;
 
     /** mg N of the last step: oxidised to nitrite at least, oxidised to nitrate, and taken as nitrite or nitrate by leaves and algae. */
     public float $oxidisedFirst = 0.0;
@@ -45,32 +45,39 @@ final class NitrogenChain
     public float $denitrified = 0.0;
     public float $sumAmmonia = 0.0;
     /** mg N/L, highest of the day. */
-    public float $mostAmmonia;
-    public float $mostNitrite;
+    public float $mostAmmonia = 0.0;
+    public float $mostNitrite = 0.0;
     public float $mostUnionised = 0.0;
 
-    private readonly float $plantAppetite;
-    private readonly float $algaeAppetite;
+    private float $litres = 1.0;
+    private float $plantAppetite = 0.0;
+    private float $algaeAppetite = 0.0;
     private readonly float $halfAmmonia;
     private readonly float $halfNitrite;
     private readonly float $halfAlgae;
     /** Share of what is oxidised that one guild takes all the way. */
-    private readonly float $through;
+    private float $through = 0.0;
     /** Share of the nitrate that an hour denitrifies. */
-    private readonly float $denitrifying;
-    private readonly float $acidity;
+    private float $denitrifying = 0.0;
+    private float $acidity = 0.0;
     /** mg N an hour at noon, and by how much it rises over the day. */
-    private readonly float $ammoniaNoon;
-    private readonly float $ammoniaRise;
+    private float $ammoniaNoon = 0.0;
+    private float $ammoniaRise = 0.0;
 
-    public function __construct(
-        State $s,
-        Day $day,
-        RunConstants $facts,
-        private readonly Colonies $colonies,
-        private readonly float $litres,
-    ) {
+    public function __construct(private readonly RunConstants $facts, private readonly Colonies $colonies)
+    {
+        $this->halfAmmonia = $facts->parameters->halfAmmonia;
+        $this->halfNitrite = $facts->parameters->halfNitrite;
+        $this->halfAlgae = $facts->parameters->algaeHalfNitrogen;
+    }
+
+    public function begin(State $s, Day $day, float $litres): void
+    {
+        $facts = $this->facts;
         $p = $facts->parameters;
+        $this->litres = $litres;
+        $this->plants = $this->algae = $this->ammoniumTaken = $this->allFirst = $this->allSecond = 0.0;
+        $this->denitrified = $this->sumAmmonia = $this->mostUnionised = 0.0;
         $this->ammonia = $s->ammonia;
         $this->nitrite = $s->nitrite;
         $this->nitrate = $s->nitrate;
@@ -78,9 +85,6 @@ final class NitrogenChain
         $this->mostNitrite = $s->nitrite;
         $this->plantAppetite = $day->plantAppetite / $litres;
         $this->algaeAppetite = $day->algaeAppetite / $litres;
-        $this->halfAmmonia = $p->halfAmmonia;
-        $this->halfNitrite = $p->halfNitrite;
-        $this->halfAlgae = $p->algaeHalfNitrogen;
         $this->through = $p->structure->twoGuilds ? 0.0 : ($p->comammox * self::COMAMMOX_HALF) / (self::COMAMMOX_HALF + $s->meanAmmonia);
         $rotting = $day->rotting / 1000 / $facts->floor;
         $this->denitrifying = ((($p->denitrification * $rotting) / (1 + $rotting)) * $day->theta * $facts->floor * 1000) / $litres / 24;

@@ -35,34 +35,42 @@ final class OxygenBalance
      */
     private const BUBBLES_FROM = 2.0;
     private const BUBBLING = 0.5;
+    /** Share of the oxygen that passes in a part below which its course is a straight line. */
+    private const STILL = 1e-5;
 
     /** mg O2 in the water. */
-    public float $oxygen;
-    private float $least;
-    private float $headOxygen;
+    public float $oxygen = 0.0;
+    private float $least = 0.0;
+    private float $headOxygen = 0.0;
     /** mg O2 that air, leaves and demand brought, less what they drew. */
     private float $came = 0.0;
     private readonly bool $sealed;
     private readonly bool $shut;
-    private readonly float $saturation;
-    private readonly float $perHead;
-    private readonly float $out;
+    private float $saturation = 0.0;
+    private float $perHead = 0.0;
+    private float $out = 0.0;
+    private float $litres = 1.0;
+    private float $passes = 0.0;
 
-    /** @param float $passes L of water that pass the surface in an hour */
-    public function __construct(
-        State $s,
-        Day $day,
-        RunConstants $facts,
-        float $saturation,
-        private readonly float $litres,
-        private readonly float $passes,
-    ) {
+    public function __construct(private readonly RunConstants $facts)
+    {
+        $this->sealed = $facts->sealed;
+        $this->shut = $facts->sealed && $facts->headspace > 0;
+    }
+
+    /**
+     * @param float $saturation mg/L
+     * @param float $passes     L of water that pass the surface in an hour
+     */
+    public function begin(State $s, Day $day, float $saturation, float $litres, float $passes): void
+    {
         $this->oxygen = $s->oxygen;
         $this->least = $s->oxygen;
         $this->headOxygen = $s->headOxygen;
-        $this->sealed = $facts->sealed;
-        $this->shut = $facts->sealed && $facts->headspace > 0;
-        $this->perHead = $this->shut ? $saturation / Air::OXYGEN / $facts->headspace : 0.0;
+        $this->came = 0.0;
+        $this->litres = $litres;
+        $this->passes = $passes;
+        $this->perHead = $this->shut ? $saturation / Air::OXYGEN / $this->facts->headspace : 0.0;
         $this->saturation = $saturation;
         $this->out = $day->oxygenOut / 24;
     }
@@ -102,21 +110,30 @@ final class OxygenBalance
             if ($this->sealed) {
                 $full = $this->perHead * $this->headOxygen * $litres;
             }
-            // Demand slackens as oxygen runs out: taken at the middle of the step, which a first guess finds.
+            // Demand slackens as oxygen runs out: taken along its slope at the middle of the part, which a first guess finds. Where it
+            // would take all there is, it is taken in proportion to that, so that nothing turns negative.
             $guess = ($held + $made + $k * $full) / (1 + $k + $asked / ($half + $held));
-            $demand = $asked / ($half + ($held + $guess) / 2);
-            $pull = $k + $demand;
-            $mean = $held;
-            if ($pull > 0.0) {
-                $rest = ($made + $k * $full) / $pull;
+            $middle = ($held + $guess) / 2;
+            $slope = $asked / ($half + $middle);
+            $steady = 0.0;
+            if ($k + $slope < 1.0) {
+                $steady = ($slope * $middle * $middle) / ($half + $middle);
+                $slope *= $half / ($half + $middle);
+            }
+            $pull = $k + $slope;
+            $source = $made + $k * $full - $steady;
+            $mean = $held + ($source - $pull * $held) / 2;
+            if ($pull > self::STILL) {
+                $rest = $source / $pull;
                 $mean = $rest + (($held - $rest) * (1 - exp(-$pull))) / $pull;
             }
+            $drawn = $steady + $slope * $mean;
             $in = $k * ($full - $mean);
-            $over = $held + $made + $in - $demand * $mean - self::BUBBLES_FROM * $full;
+            $over = $held + $made + $in - $drawn - self::BUBBLES_FROM * $full;
             if ($over > 0.0 && (!$this->sealed || $this->shut)) {
                 $in -= $over * (1 - exp(-self::BUBBLING * $hours));
             }
-            $net = $made - $demand * $mean + $in;
+            $net = $made - $drawn + $in;
             $this->headOxygen -= $in;
             $this->came += $net;
             $held += $net;

@@ -22,7 +22,7 @@ use Olvek\Core\Water\Oxygen;
  *
  * @internal
  */
-final readonly class WaterHours
+final class WaterHours
 {
     private const FORTNIGHT = 14.0;
     /** Share of the exchange that a closed mat of floaters takes away. J. */
@@ -31,8 +31,23 @@ final readonly class WaterHours
     private const VENTS = 1.05;
     private const SUCKS = 0.9;
 
-    public function __construct(private RunConstants $facts)
+    // One of each for a run, begun anew each day: to make them anew each day would cost more than a few of their steps.
+    private readonly Colonies $colonies;
+    private readonly NitrogenChain $nitrogen;
+    private readonly Lime $lime;
+    private readonly CarbonBalance $carbon;
+    private readonly OxygenBalance $oxygen;
+    private CarbonSpeciation $speciation;
+    private float $celsius = 25.0;
+
+    public function __construct(private readonly RunConstants $facts)
     {
+        $this->colonies = new Colonies($facts);
+        $this->nitrogen = new NitrogenChain($facts, $this->colonies);
+        $this->lime = new Lime($facts);
+        $this->carbon = new CarbonBalance($facts, $this->lime);
+        $this->oxygen = new OxygenBalance($facts);
+        $this->speciation = CarbonSpeciation::at($this->celsius);
     }
 
     /** @param \Closure(int, array<string, float>): void|null $record called at the end of each hour with what the water then holds */
@@ -40,7 +55,11 @@ final readonly class WaterHours
     {
         $facts = $this->facts;
         $litres = $s->volume;
-        $speciation = CarbonSpeciation::at($day->celsius);
+        if ($day->celsius !== $this->celsius) {
+            $this->celsius = $day->celsius;
+            $this->speciation = CarbonSpeciation::at($day->celsius);
+        }
+        $speciation = $this->speciation;
         $velocity =
             $facts->parameters->reaeration *
             $facts->exchange *
@@ -53,11 +72,12 @@ final readonly class WaterHours
                 ? 1.0
                 : GasExchange::enhancement($velocity * GasExchange::CO2_TO_OXYGEN, $s->pH, $speciation));
 
-        $colonies = new Colonies($s, $day, $facts);
-        $nitrogen = new NitrogenChain($s, $day, $facts, $colonies, $litres);
-        $lime = new Lime($s, $day, $facts, $litres);
-        $carbon = new CarbonBalance($s, $day, $facts, $speciation, $lime, $litres, $passes, $helped);
-        $oxygen = new OxygenBalance($s, $day, $facts, Oxygen::saturation($day->celsius, $facts->pressure), $litres, $passes);
+        [$colonies, $nitrogen, $lime, $carbon, $oxygen] = [$this->colonies, $this->nitrogen, $this->lime, $this->carbon, $this->oxygen];
+        $colonies->begin($s, $day);
+        $nitrogen->begin($s, $day, $litres);
+        $lime->begin($s, $day, $litres);
+        $carbon->begin($s, $day, $speciation, $litres, $passes, $helped);
+        $oxygen->begin($s, $day, Oxygen::saturation($day->celsius, $facts->pressure), $litres, $passes);
         $water = null === $record ? null : new HourlyRecord($record, $litres);
 
         $clock = 0.0;
