@@ -30,13 +30,14 @@ async function year() {
 }
 
 async function weigh(page) {
+    // Its modules are among its links; the import map names those of all pages.
     const seen = new Set([...page.matchAll(/(?:href|src)="(\/assets\/[^"]+)"/g)].map((match) => match[1]));
-    for (const match of page.matchAll(/"(\/assets\/[^"]+\.js)"/g)) {
-        seen.add(match[1]);
-    }
     let sum = gzipSync(page, { level: 6 }).length;
     for (const path of seen) {
-        const { body, type } = await ask(path);
+        const { status, body, type } = await ask(path);
+        if (status !== 200) {
+            throw new Error(`${path}: ${status}`);
+        }
         sum += /font|woff/.test(type) || path.endsWith('.woff2') ? body.length : gzipSync(body, { level: 6 }).length;
     }
     return sum;

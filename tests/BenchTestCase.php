@@ -74,8 +74,13 @@ abstract class BenchTestCase extends WebTestCase
      *
      * @param array<string, string> $edits
      */
-    protected function send(array $edits, ?int $base = null, string $step = 'edit', bool $parts = false): void
-    {
+    protected function send(
+        array $edits,
+        ?int $base = null,
+        string $step = 'edit',
+        bool $parts = false,
+        string $accept = 'application/json',
+    ): void {
         $page = $this->browser->request('GET', "/tanks/$this->tank");
         $this->browser->request(
             'POST',
@@ -87,7 +92,7 @@ abstract class BenchTestCase extends WebTestCase
             ],
             server: $parts
                 ? [
-                    'HTTP_ACCEPT' => 'application/json',
+                    'HTTP_ACCEPT' => $accept,
                     'HTTP_OLVEK_PARTS' => json_encode(
                         array_column($page->filter('[data-part]')->extract(['data-part', 'data-fingerprint']), 1, 0),
                         \JSON_THROW_ON_ERROR,

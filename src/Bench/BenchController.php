@@ -195,22 +195,23 @@ final class BenchController extends AbstractController
         $turns = $this->page->inTurn($tank, $keeper->units(), $view, $typed, $errors, $view->drawn());
         $known = self::known($request);
         $outOfSight = [] !== array_diff(BenchPage::DRAWN, $view->drawn());
-        $line = static fn (array $parts, bool $last): string => self::line($tank, $known, $parts, $notice, $last && $outOfSight);
         if (!\in_array(self::LINES, $request->getAcceptableContentTypes(), true)) {
-            return JsonResponse::fromJsonString($line(array_merge(...iterator_to_array($turns, false)), true), $status);
+            $parts = array_merge(...iterator_to_array($turns, false));
+
+            return JsonResponse::fromJsonString(self::line($tank, $known, $parts, $notice, $outOfSight), $status);
         }
         // Judged here, where a failure is still an answer of its own; drawn while what was said is on its way.
-        $said = $line($turns->current(), false);
+        $said = self::line($tank, $known, $turns->current(), $notice, false);
 
         return new StreamedResponse(
-            static function () use ($said, $turns, $line): void {
+            static function () use ($said, $turns, $tank, $known, $notice, $outOfSight): void {
                 echo $said, "\n";
                 if (ob_get_level() > 0) {
                     ob_flush();
                 }
                 flush();
                 $turns->next();
-                echo $line($turns->current(), true), "\n";
+                echo self::line($tank, $known, $turns->current(), $notice, $outOfSight), "\n";
             },
             $status,
             ['Content-Type' => self::LINES, 'X-Accel-Buffering' => 'no'],
@@ -225,7 +226,7 @@ final class BenchController extends AbstractController
         return JsonResponse::fromJsonString(self::line($tank, self::known($request), $parts, null, $outOfSight));
     }
 
-    /** @return array<string, mixed> fingerprints of the parts that a page has */
+    /** @return array<mixed> fingerprints of the parts that a page has */
     private static function known(Request $request): array
     {
         $known = json_decode($request->headers->get('Olvek-Parts', '{}'), true);
@@ -237,8 +238,8 @@ final class BenchController extends AbstractController
      * An answer, or the next line of one, as a script reads it. Markup stands in it as it is: with each bracket and quote escaped it would
      * be three times as long, and no browser takes JSON for a page.
      *
-     * @param array<string, mixed> $known
-     * @param array<string, Part>  $parts
+     * @param array<mixed>        $known
+     * @param array<string, Part> $parts
      */
     private static function line(Tank $tank, array $known, array $parts, ?string $notice, bool $outOfSight): string
     {

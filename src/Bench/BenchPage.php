@@ -85,32 +85,28 @@ final readonly class BenchPage
     {
         $revision = $this->tanks->head($tank);
         $plan = $this->road->plan($revision);
-        $outcome = $this->outcomes->of($revision, $plan, $units);
-        $day = $outcome->album->on($view->day ?? $outcome->hardestDay)->day;
-        $said = [
+        $verdict = $this->outcomes->verdict($revision, $plan, $units);
+        yield $this->made(['verdict', 'margins'], [
             'tank' => $tank,
-            'units' => $units,
-            'view' => $view,
-            'day' => $day,
-            'judgement' => $outcome,
-            'differences' => $this->differences($tank, $revision, $outcome, $units),
+            'judgement' => $verdict,
+            'differences' => $this->differences($tank, $revision, $verdict, $units),
             'words' => $revision->words,
             'undoes' => null === $revision->parent ? null : $revision->words,
-            'redoes' => $this->tanks->next($tank)?->words,
-            'homeless' => [] === $errors ? [] : array_diff_key($errors, $this->shown($plan, $units, $day)),
+            'homeless' => [] === $errors ? [] : array_diff_key($errors, $this->shown($plan, $units)),
             'typed' => $typed,
-        ];
-        yield $this->made(['head', 'verdict', 'margins'], $said);
+        ]);
 
-        $stages = $this->stages->of($plan, Quantities::of($plan), $units, $typed, $errors);
-        $parts = $this->made([...$drawn, 'year', 'written', 'ledger', 'take'], [
-            ...$said,
+        $outcome = $this->outcomes->of($revision, $plan, $units);
+        $day = $outcome->album->on($view->day ?? $outcome->hardestDay)->day;
+        $parts = $this->made(['head', ...$drawn, 'year', 'written', 'ledger', 'take'], [
             ...$this->seen($tank, $plan, $outcome, $units, $day, $view, $drawn),
+            'undoes' => null === $revision->parent ? null : $revision->words,
+            'redoes' => $this->tanks->next($tank)?->words,
             'chart' => self::chart($plan, $view, $day),
             'take' => $this->take($plan, $units, $view),
             'written' => $this->stages->written($plan, $units, $day, $typed, $errors),
         ]);
-        foreach ($stages as $stage) {
+        foreach ($this->stages->of($plan, Quantities::of($plan), $units, $typed, $errors) as $stage) {
             $parts['stage-'.$stage->id] = new Part(
                 $this->twig,
                 'bench/_stage.html.twig',
@@ -142,7 +138,7 @@ final readonly class BenchPage
             ]);
         }
         $judged = Judge::judge($tried, $units, days: self::TRIED_DAYS, pace: Pace::Rough);
-        $verdict = new Verdict($judged->state, $judged->verdict, $judged->margins);
+        $verdict = Verdict::of($judged);
         $seen = $view->drawn();
 
         return $this->made([...$seen, 'verdict', 'margins'], [
@@ -280,7 +276,7 @@ final readonly class BenchPage
         if (null === $revision) {
             return $edits;
         }
-        $shown = $this->shown($this->road->plan($revision), $units, 0);
+        $shown = $this->shown($this->road->plan($revision), $units);
 
         return array_filter(
             $edits,
@@ -290,9 +286,9 @@ final readonly class BenchPage
     }
 
     /** @return array<string, string> what each field shows, by place */
-    private function shown(Plan $plan, UnitSystem $units, int $day): array
+    private function shown(Plan $plan, UnitSystem $units): array
     {
-        $written = $this->stages->written($plan, $units, $day, [], []);
+        $written = $this->stages->written($plan, $units, 0, [], []);
         $shown = [$written['add']->path => $written['add']->value];
         foreach ($written['rows'] as $row) {
             $shown += array_column($row->fields, 'value', 'path');
@@ -310,7 +306,7 @@ final readonly class BenchPage
     }
 
     /** @return list<array{name: string, before: string, after: string}> margins that the last change moved */
-    private function differences(Tank $tank, Revision $revision, Outcome $now, UnitSystem $units): array
+    private function differences(Tank $tank, Revision $revision, Verdict $now, UnitSystem $units): array
     {
         $parent = null === $revision->parent ? null : $this->tanks->revision($tank, $revision->parent);
         if (null === $parent) {

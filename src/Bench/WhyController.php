@@ -15,11 +15,11 @@ use Olvek\Editing\TankEditor;
 use Olvek\Judging\AnswerJob;
 use Olvek\Judging\BandJob;
 use Olvek\Judging\DecidingJob;
-use Olvek\Judging\Outcome;
 use Olvek\Judging\Outcomes;
 use Olvek\Judging\Questions;
 use Olvek\Judging\RemedyJob;
 use Olvek\Judging\StressJob;
+use Olvek\Judging\Verdict;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Olvek\Work\Ticket;
@@ -111,7 +111,7 @@ final class WhyController extends AbstractController
         try {
             $edited = $this->editor->make($plan, Recipe::of($recipe, $plan, $keeper->units()), $keeper->units());
             $words = $edited->words;
-            $then = Outcome::of(Judge::judge($edited->plan, $keeper->units()), $edited->plan);
+            $then = Verdict::of(Judge::judge($edited->plan, $keeper->units()));
         } catch (InvalidPlan $broken) {
             $refused = array_values($broken->messages($keeper->units()));
         }

@@ -30,7 +30,8 @@ final readonly class Outcome extends Verdict
         parent::__construct($state, $verdict, $margins, $sureness);
     }
 
-    public static function of(Judgement $judgement, Plan $plan): self
+    /** With all that is drawn of it. */
+    public static function drawn(Judgement $judgement, Plan $plan): self
     {
         return new self(
             $judgement->state,

@@ -6,6 +6,7 @@ namespace Olvek\Judging;
 
 use Olvek\Core\Margin\Band;
 use Olvek\Core\Margin\Judge;
+use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Uncertainty;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Ensemble;
@@ -26,19 +27,41 @@ final readonly class Outcomes
     public const TANKS = 2;
     public const PARTS = Ensemble::MEMBERS / self::TANKS;
 
+    /** @var \WeakMap<Revision, Judgement> what this process has judged and not kept yet */
+    private \WeakMap $judged;
+
     public function __construct(private ResultCache $kept)
     {
+        $this->judged = new \WeakMap();
+    }
+
+    /** What a plan comes to in words and margins, before anything is drawn or kept of it. */
+    public function verdict(Revision $revision, Plan $plan, UnitSystem $units): Verdict
+    {
+        $kept = $this->kept->known(self::outcome($revision, $units));
+        $verdict = $kept instanceof Outcome ? $kept : Verdict::of($this->judged[$revision] = Judge::judge($plan, $units));
+        $sureness = $this->sureness($revision);
+
+        return null === $sureness ? $verdict : $verdict->with($sureness);
     }
 
     public function of(Revision $revision, Plan $plan, UnitSystem $units): Outcome
     {
         $outcome = $this->kept->get(
-            self::key("outcome.$units->value", $revision),
-            static fn (): Outcome => Outcome::of(Judge::judge($plan, $units), $plan),
+            self::outcome($revision, $units),
+            fn (): Outcome => Outcome::drawn($this->judged[$revision] ?? Judge::judge($plan, $units), $plan),
         );
+        $sureness = $this->sureness($revision);
+
+        return null === $sureness ? $outcome : $outcome->with($sureness);
+    }
+
+    /** How sure a plan's margins are; null while that is not known. */
+    private function sureness(Revision $revision): ?Uncertainty
+    {
         $sureness = $this->kept->known(self::key('sureness', $revision));
 
-        return $sureness instanceof Uncertainty ? $outcome->with($sureness) : $outcome;
+        return $sureness instanceof Uncertainty ? $sureness : null;
     }
 
     /** Puts together how sure a plan is, once every part of the ensemble has been judged; false where some are missing. */
@@ -57,6 +80,11 @@ final readonly class Outcomes
         );
 
         return true;
+    }
+
+    private static function outcome(Revision $revision, UnitSystem $units): string
+    {
+        return self::key("outcome.$units->value", $revision);
     }
 
     private static function key(string $what, Revision $revision): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Judging;
 
+use Olvek\Core\Margin\Judgement;
 use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
@@ -25,6 +26,19 @@ readonly class Verdict
 
     /** More than these are not read. */
     private const MOST_DIFFERENCES = 8;
+
+    public static function of(Judgement $judgement): self
+    {
+        return new self($judgement->state, $judgement->verdict, $judgement->margins);
+    }
+
+    /** The same, and how sure it is. */
+    public function with(Uncertainty $sureness): self
+    {
+        $margins = array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins);
+
+        return new self($this->state, $this->verdict, $margins, $sureness);
+    }
 
     /**
      * Margins by voice: what matters first, those nearest their limit before the rest, and the rest, which holds.

@@ -178,6 +178,32 @@ final class EditTest extends BenchTestCase
         self::assertNotContains('stage-light', $names);
     }
 
+    /** Who takes an answer in lines has the judgement first, and all else that changed after it; whoever does not has it in one. */
+    public function testTheJudgementComesFirst(): void
+    {
+        $this->send(['plants.c2.pieces' => '30'], parts: true);
+        $whole = json_decode((string) $this->browser->getResponse()->getContent(), true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($whole);
+        $this->send([], step: 'undo', parts: true);
+        $this->send(['plants.c2.pieces' => '30'], parts: true, accept: 'application/x-ndjson');
+        self::assertResponseIsSuccessful();
+        self::assertResponseHeaderSame('Content-Type', 'application/x-ndjson');
+        self::assertResponseHeaderSame('X-Accel-Buffering', 'no');
+        $lines = array_map(
+            static fn (string $line): mixed => json_decode($line, true, flags: \JSON_THROW_ON_ERROR),
+            explode("\n", trim($this->browser->getInternalResponse()->getContent())),
+        );
+        self::assertCount(2, $lines);
+        [$said, $rest] = $lines;
+        self::assertSame([3, 3], [$said['base'], $rest['base']]);
+        self::assertSame(['verdict', 'margins'], array_keys($said['parts']));
+        self::assertNotContains('margins', array_keys($rest['parts']));
+        self::assertEqualsCanonicalizing(array_keys($whole['parts']), array_keys([...$said['parts'], ...$rest['parts']]));
+        self::assertFalse($said['outOfSight']);
+        self::assertTrue($rest['outOfSight']);
+        self::assertSame($whole['parts']['margins'], $said['parts']['margins']);
+    }
+
     public function testRefusedPartsCarryTheReason(): void
     {
         $this->send(['plants.c2.pieces' => 'many'], parts: true);

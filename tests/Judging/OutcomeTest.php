@@ -29,7 +29,7 @@ final class OutcomeTest extends TestCase
 
         $plan = '' === $edit ? $plan : (new Editor(Catalogue::shipped()))->apply($plan, [$edit => $text], UnitSystem::Metric)->plan;
 
-        return Outcome::of(Judge::judge($plan), $plan);
+        return Outcome::drawn(Judge::judge($plan), $plan);
     }
 
     public function testEveryMarginIsShownOnce(): void
