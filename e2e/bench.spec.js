@@ -335,6 +335,23 @@ test('the page shows what the computation says', async ({ page }) => {
     }
 });
 
+test('an answer that breaks off after the judgement is told of, and what was saved stands', async ({ page }, info) => {
+    await startTank(page, `Broken off ${info.project.name}`);
+    await openStage(page, 'light');
+    await page.route('**/edit', async (route) => {
+        const response = await route.fetch();
+        const [judged] = (await response.text()).split('\n');
+        await route.fulfill({ response, body: `${judged}\n` });
+    });
+    await page.locator('#f-light-hours').fill('7');
+    await page.locator('#f-light-hours').press('Enter');
+    await expect(page.getByText('This is saved, but the rest of the page did not come')).toBeVisible();
+    await expect(page.locator('.last-change')).toContainText('hours of light 8 h → 7 h');
+    await page.reload();
+    await openStage(page, 'light');
+    await expect(page.locator('#f-light-hours')).toHaveValue('7');
+});
+
 test('by keyboard alone', async ({ page }, info) => {
     test.skip(info.project.name === 'phone', 'a phone has no keyboard');
     await page.goto('/sign-in');

@@ -57,19 +57,12 @@ final readonly class BenchPage
     /**
      * @param array<string, string> $typed  texts that were not saved
      * @param array<string, string> $errors why, by place
-     * @param list<string>          $drawn  which drawings are made
      *
      * @return array<string, Part> by name
      */
-    public function parts(
-        Tank $tank,
-        UnitSystem $units,
-        ViewSettings $view,
-        array $typed = [],
-        array $errors = [],
-        array $drawn = self::DRAWN,
-    ): array {
-        return array_merge(...iterator_to_array($this->inTurn($tank, $units, $view, $typed, $errors, $drawn), false));
+    public function parts(Tank $tank, UnitSystem $units, ViewSettings $view, array $typed, array $errors): array
+    {
+        return array_merge(...iterator_to_array($this->inTurn($tank, $units, $view, $typed, $errors, self::DRAWN), false));
     }
 
     /**

@@ -79,11 +79,12 @@ final readonly class AnimalDay
     {
         $swimmers = $others = [];
         $byFirst = $byThen = 0.0;
+        [$heads, $animals] = [$s->heads, $s->animals];
         foreach ($facts->groups as $i => $group) {
             // A fat animal leaves its food.
-            $hunger = (self::FAT - self::condition($s, $group, $i)) / self::FATTENING;
+            $hunger = (self::FAT - self::condition($animals[$i], $heads[$i], $group->grams)) / self::FATTENING;
             $hunger = $hunger < 1.0 ? ($hunger > 0.0 ? $hunger : 0.0) : 1.0;
-            $appetite = self::APPETITE * $day->theta * $s->animals[$i] * $hunger * $group->eats;
+            $appetite = self::APPETITE * $day->theta * $animals[$i] * $hunger * $group->eats;
             if ($group->swims) {
                 $byFirst += $swimmers[$i] = $appetite;
             } else {
@@ -176,8 +177,9 @@ final readonly class AnimalDay
     {
         $p = $facts->parameters;
         $sitting = $drifting = $hunting = 0.0;
+        $animals = $s->animals;
         foreach ($facts->groups as $i => $group) {
-            $grams = $s->animals[$i];
+            $grams = $animals[$i];
             if ($group->filters) {
                 $drifting += $group->grazes * $grams;
             } else {
@@ -325,13 +327,13 @@ final readonly class AnimalDay
         $needs = $burnt = 0.0;
         $breath = ((self::ROUTINE * $facts->parameters->animalBreath * 24) / Oxygen::PER_CARBON) * $warmth;
         $basal = $facts->parameters->animalBasal * $warmth;
-        $animals = $s->animals;
+        [$heads, $animals] = [$s->heads, $s->animals];
         foreach ($facts->groups as $i => $group) {
             $grams = $animals[$i];
             if ($grams <= 0) {
                 continue;
             }
-            $spared = self::condition($s, $group, $i) / self::SPARES_FROM;
+            $spared = self::condition($grams, $heads[$i], $group->grams) / self::SPARES_FROM;
             $spared = $spared < 1.0 ? ($spared > self::SPARED ? $spared : self::SPARED) : 1.0;
             $needs += $breath * $group->breathes * $grams;
             $lost = (1 - exp(-$basal * $spared * $group->burns)) * $grams;
@@ -349,10 +351,10 @@ final readonly class AnimalDay
         self::breathe($day, $body->carbon + $fat);
     }
 
-    /** Mean mass of a group's animals against an adult's. */
-    private static function condition(State $s, GroupConstants $group, int $i): float
+    /** Mean mass of animals against an adult's. */
+    private static function condition(float $grams, float $heads, float $adult): float
     {
-        return $s->heads[$i] > 1e-9 ? $s->animals[$i] / ($s->heads[$i] * $group->grams) : 1.0;
+        return $heads > 1e-9 ? $grams / ($heads * $adult) : 1.0;
     }
 
     private static function breathe(Day $day, float $carbon): void

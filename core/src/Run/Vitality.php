@@ -74,9 +74,10 @@ final class Vitality
     public function run(State $s, Day $day): void
     {
         $guard = max(self::GUARDED_LEAST, min(self::GUARDED_MOST, $s->chloride / $s->volume / SourceWater::CHLORIDE));
+        [$counts, $animals] = [$s->heads, $s->animals];
         foreach ($this->kinds as $i => $kind) {
-            $heads = $s->heads[$i];
-            $grams = $s->animals[$i];
+            $heads = $counts[$i];
+            $grams = $animals[$i];
             if ($heads <= 0 || $grams <= 0) {
                 continue;
             }
@@ -90,16 +91,18 @@ final class Vitality
             if ($dying > 0) {
                 $carcass = $dying * $grams;
                 $heads -= $dying * $heads;
-                $s->animals[$i] -= $carcass;
+                $animals[$i] -= $carcass;
                 $s->scraps->add(Matter::animal($carcass));
-                $day->deaths += $dying * $s->heads[$i];
+                $day->deaths += $dying * $counts[$i];
             }
             if ($heads < self::LAST) {
-                $s->scraps->add(Matter::animal($s->animals[$i]));
-                $s->animals[$i] = $heads = 0.0;
+                $s->scraps->add(Matter::animal($animals[$i]));
+                $animals[$i] = $heads = 0.0;
             }
-            $s->heads[$i] = $heads;
+            $counts[$i] = $heads;
         }
+        $s->heads = $counts;
+        $s->animals = $animals;
     }
 
     /**

@@ -167,14 +167,7 @@ final class CarbonBalance
         $this->carbonDioxide = $then;
         $moved = $share * $in;
         if ($lit > 0.0) {
-            $fixed = $share * $this->fixation->at($then);
-            $available = self::DRAWN_AT_MOST * $carbon + $moved;
-            $light = $used = $share * $lit * $hours;
-            if ($fixed > $available) {
-                $used *= $available / $fixed;
-                $fixed = $available;
-            }
-            $this->fixation->book($light, $used, $then);
+            $fixed = $this->fixation->fix($share, $share * $lit * $hours, $then, self::DRAWN_AT_MOST * $carbon + $moved);
             $this->fixed += $fixed;
             $moved -= $fixed;
             if ($valve > 0.0 && $then < $this->held) {

@@ -40,18 +40,13 @@ final class Fixation
     private float $algae = 0.0;
     private readonly float $betaMost;
     private readonly float $compensation;
-    // The same in the step, and the share of it that carbon dioxide allows.
+    // The same in the step.
     private float $w1 = 0.0;
     private float $w2 = 0.0;
     private float $w3 = 0.0;
     private float $w4 = 0.0;
     private float $wa = 0.0;
     private float $steady = 0.0;
-    private float $x1 = 0.0;
-    private float $x2 = 0.0;
-    private float $x3 = 0.0;
-    private float $x4 = 0.0;
-    private float $xa = 0.0;
     // Sums of the day, in hours of full light.
     private float $light = 0.0;
     private float $got1 = 0.0;
@@ -114,46 +109,47 @@ final class Fixation
             $wa * self::HALF_ALGAE * $ua * $ua;
     }
 
-    /** mg C that the whole step fixes at a carbon dioxide content (mg/L). */
-    public function at(float $dioxide): float
+    /**
+     * Goes through a share of the step, and books it.
+     *
+     * @param float $share     of the step that prepare() laid out
+     * @param float $light     hours of full light in that share
+     * @param float $dioxide   mg CO2/L that counts for it
+     * @param float $available mg C that may be fixed at most
+     *
+     * @return float mg C fixed
+     */
+    public function fix(float $share, float $light, float $dioxide, float $available): float
     {
         $over = $dioxide > $this->compensation ? $dioxide - $this->compensation : 0.0;
-        $this->x1 = $over / (CarbonNodes::FIRST + $over);
-        $this->x2 = $over / (CarbonNodes::SECOND + $over);
-        $this->x3 = $over / (CarbonNodes::THIRD + $over);
-        $this->x4 = $over / (CarbonNodes::FOURTH + $over);
-        $this->xa = $dioxide / (self::HALF_ALGAE + $dioxide);
-
-        return $this->w1 * $this->x1 +
-            $this->w2 * $this->x2 +
-            $this->w3 * $this->x3 +
-            $this->w4 * $this->x4 +
-            $this->steady +
-            $this->wa * $this->xa;
-    }
-
-    /**
-     * Books what at() said.
-     *
-     * @param float $light   hours of full light for which it was so
-     * @param float $used    hours of it that carbon sufficed for
-     * @param float $dioxide mg CO2/L
-     */
-    public function book(float $light, float $used, float $dioxide): void
-    {
+        $x1 = $over / (CarbonNodes::FIRST + $over);
+        $x2 = $over / (CarbonNodes::SECOND + $over);
+        $x3 = $over / (CarbonNodes::THIRD + $over);
+        $x4 = $over / (CarbonNodes::FOURTH + $over);
+        $xa = $dioxide / (self::HALF_ALGAE + $dioxide);
+        $fixed = $share *
+            ($this->w1 * $x1 + $this->w2 * $x2 + $this->w3 * $x3 + $this->w4 * $x4 + $this->steady + $this->wa * $xa);
+        // Hours of it that carbon suffices for.
+        $used = $light;
+        if ($fixed > $available) {
+            $used *= $available / $fixed;
+            $fixed = $available;
+        }
         $this->light += $light;
         $this->dioxide += $light * $dioxide;
         $beta = $used * $this->beta;
         $rest = $used - $beta;
-        $this->got1 += $used * $this->x1;
-        $this->got2 += $used * $this->x2;
-        $this->got3 += $used * $this->x3;
-        $this->got4 += $used * $this->x4;
-        $this->beta1 += $beta + $rest * $this->x1;
-        $this->beta2 += $beta + $rest * $this->x2;
-        $this->beta3 += $beta + $rest * $this->x3;
-        $this->beta4 += $beta + $rest * $this->x4;
-        $this->gotAlgae += $used * $this->xa;
+        $this->got1 += $used * $x1;
+        $this->got2 += $used * $x2;
+        $this->got3 += $used * $x3;
+        $this->got4 += $used * $x4;
+        $this->beta1 += $beta + $rest * $x1;
+        $this->beta2 += $beta + $rest * $x2;
+        $this->beta3 += $beta + $rest * $x3;
+        $this->beta4 += $beta + $rest * $x4;
+        $this->gotAlgae += $used * $xa;
+
+        return $fixed;
     }
 
     /** Hands the day's shares on. */
