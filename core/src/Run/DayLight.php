@@ -63,13 +63,14 @@ final class DayLight
         $facts = $this->facts;
         $area = $facts->surface;
         $leafArea = $facts->parameters->leafArea;
+        [$surfaceLight, $lightHours] = [$day->surfaceLight, $day->lightHours];
         $mat = $wet = 0.0;
         $light = [];
         foreach ($facts->clumps as $i => $clump) {
             if ($clump->floats) {
                 $mat += $masses[$i] / $clump->kind->mat->value;
             }
-            $light[$i] = $day->surfaceLight;
+            $light[$i] = $surfaceLight;
         }
         $day->mat = $mat / $area;
         $day->cover = min($facts->floaterPart, $day->mat);
@@ -93,8 +94,8 @@ final class DayLight
         foreach ($within as $i => $share) {
             $clump = $clumps[$i];
             $light[$i] = match (true) {
-                $clump->house => $facts->parameters->roomLight + self::SPILL * $day->surfaceLight,
-                $clump->inAir => $day->surfaceLight * $share,
+                $clump->house => $facts->parameters->roomLight + self::SPILL * $surfaceLight,
+                $clump->inAir => $surfaceLight * $share,
                 default => $down * $share * exp(-$attenuation * $above[$i]),
             };
         }
@@ -107,7 +108,7 @@ final class DayLight
                 $clump->halfLight,
                 $clump->compensation,
                 $light[$i],
-                $clump->house ? $rimHours : $day->lightHours,
+                $clump->house ? $rimHours : $lightHours,
             );
         }
         $day->lit = $lit;

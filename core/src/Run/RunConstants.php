@@ -17,6 +17,7 @@ use Olvek\Core\Run\Hours\Lime;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Water\Carbonate;
 use Olvek\Core\Water\CarbonSpeciation;
+use Olvek\Core\Water\Oxygen;
 use Olvek\Core\Water\SourceWater;
 
 /** What of a plan stays the same through a run, worked out once. */
@@ -88,6 +89,13 @@ final readonly class RunConstants
     public SourceContents $rain;
     /** Atmospheres of air at the tank's altitude. */
     public float $pressure;
+    /** mg O2/L of water that is poured in. */
+    public float $pouredOxygen;
+    /** Whether the tank stands under the open sky, and L of rain that fall into it a day. */
+    public bool $outdoors;
+    public float $rainADay;
+    /** Times what would dry up in the open that does, under a lid or not. */
+    public float $drying;
     /** L of air shut in over the water; 0 where the vessel is open. */
     public float $headspace;
     public bool $sealed;
@@ -168,6 +176,10 @@ final readonly class RunConstants
             $plan->site->temperature,
         );
         $this->pressure = $plan->site->pressure();
+        $this->pouredOxygen = Oxygen::saturation($plan->site->temperature, $this->pressure);
+        $this->outdoors = $plan->site->isOutdoors();
+        $this->drying = $parameters->evaporation * ($plan->site->lid ? WaterKeeping::UNDER_LID : 1.0);
+        $this->rainADay = $plan->site->rainADay() * $this->surface;
         $this->sealed = $plan->site->sealed;
         $this->exchange = $plan->exchange();
         $this->floaterPart = $plan->floaterPart();

@@ -6,6 +6,7 @@ namespace Olvek\Core\Run;
 
 use Olvek\Core\Event\Dated;
 use Olvek\Core\Event\Event;
+use Olvek\Core\Light\Daylight;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\Plant\Growth;
@@ -42,6 +43,8 @@ final class Runner
     /** @var array<int, float> °C by day of the run's year */
     private array $celsius = [];
     private readonly DaySteps $steps;
+    /** None where no sun falls on the water. */
+    private readonly ?Daylight $daylight;
 
     /** @param Drift|null $drift how the tank's plants and feeding went off what is constant in the plan, month by month */
     public function __construct(
@@ -51,6 +54,8 @@ final class Runner
     ) {
         $this->facts = new RunConstants($plan, $parameters);
         $this->steps = new DaySteps();
+        $daylight = $plan->site->daylight();
+        $this->daylight = $daylight->any() ? $daylight : null;
         foreach ([...$plan->clumps, ...$plan->groups] as $comes) {
             $this->arrivals[$comes->day] = true;
         }
@@ -355,8 +360,8 @@ final class Runner
     /** @return array{float, float} hours of daylight and mol/m² on the water, of the week that a day is in */
     private function sun(int $n): array
     {
-        $daylight = $this->plan->site->daylight();
-        if (!$daylight->any()) {
+        $daylight = $this->daylight;
+        if (null === $daylight) {
             return [0.0, 0.0];
         }
         $week = intdiv($this->plan->site->dayOfYear($n), 7);

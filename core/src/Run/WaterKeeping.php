@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
-use Olvek\Core\Water\Oxygen;
-
 /**
  * Evaporation, top-up, water changes.
  *
@@ -24,7 +22,7 @@ final class WaterKeeping
      */
     private const QUIET = 0.35;
     /** Share that still leaves under a lid. J (0.1–0.3). */
-    private const UNDER_LID = 0.2;
+    public const UNDER_LID = 0.2;
     private const DRY = 0.1;
     /**
      * mm/d per kPa under the open sky at a metre of wind a second: 0.35 (1 + 0.54 u) per mm of mercury. P: Penman (1948), Proc. R. Soc. A
@@ -35,16 +33,18 @@ final class WaterKeeping
     /** Litres that leave in a day. */
     public static function evaporation(RunConstants $facts, float $celsius, int $day): float
     {
-        $site = $facts->plan->site;
         if ($facts->sealed) {
             return 0.0;
         }
-        $short = max(0.0, self::vapour($celsius) - $site->humidity * self::vapour($facts->plan->airOn($day)));
-        $litres = $site->isOutdoors()
+        $short = self::vapour($celsius) - $facts->plan->site->humidity * self::vapour($facts->plan->airOn($day));
+        if ($short <= 0.0) {
+            return 0.0;
+        }
+        $litres = $facts->outdoors
             ? self::OUTDOORS * $short * $facts->surface
             : ((self::QUIET * $facts->surface * $short * self::STILL_AIR) / self::LATENT) * 86400;
 
-        return $facts->parameters->evaporation * $litres * ($site->lid ? self::UNDER_LID : 1.0);
+        return $facts->drying * $litres;
     }
 
     /** kPa of vapour over water. P, Magnus form: Alduchov & Eskridge (1996), J. Appl. Meteorol. 35. */
@@ -56,7 +56,7 @@ final class WaterKeeping
     /** What rains in beyond the water line runs over, with all that is in it. */
     public static function rain(State $s, RunConstants $facts, MassBalance $books): void
     {
-        $litres = $facts->plan->site->rainADay() * $facts->surface;
+        $litres = $facts->rainADay;
         if ($litres <= 0) {
             return;
         }
@@ -70,13 +70,19 @@ final class WaterKeeping
     /** Water leaves as vapour; what was dissolved in it stays. At a tenth of its volume a tank counts as dry and loses no more. */
     public static function evaporate(State $s, RunConstants $facts, float $litres): void
     {
-        $s->volume -= min(0.2 * $s->volume, $litres, max(0.0, $s->volume - self::DRY * $facts->volume));
+        $most = $s->volume - self::DRY * $facts->volume;
+        $most = $most < 0.2 * $s->volume ? $most : 0.2 * $s->volume;
+        if ($most > 0.0) {
+            $s->volume -= $litres < $most ? $litres : $most;
+        }
     }
 
     /** What has dried up is made up, and brings its minerals. */
     public static function topUp(State $s, RunConstants $facts, MassBalance $books, SourceContents $water): void
     {
-        self::pour($s, $facts, $books, max(0.0, $facts->volume - $s->volume), $water);
+        if ($facts->volume > $s->volume) {
+            self::pour($s, $facts, $books, $facts->volume - $s->volume, $water);
+        }
     }
 
     /** A share of the water goes out with all that is in it, and other water comes in; none where none is given. */
@@ -130,7 +136,7 @@ final class WaterKeeping
 
     private static function pour(State $s, RunConstants $facts, MassBalance $books, float $litres, SourceContents $water): void
     {
-        $oxygen = Oxygen::saturation($facts->plan->site->temperature, $facts->pressure) * $litres;
+        $oxygen = $facts->pouredOxygen * $litres;
         $carbon = $water->carbon * $litres;
         $minerals = $water->minerals * $litres;
         $s->volume += $litres;

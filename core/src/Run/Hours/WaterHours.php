@@ -83,7 +83,7 @@ final class WaterHours
         $clock = 0.0;
         foreach ($day->steps as [$hours, $lit]) {
             $water?->before($clock, $nitrogen, $carbon, $oxygen);
-            $nitrogen->step(($clock + $hours / 2) / 24, $hours, 0.5 + 0.5 * $lit, $oxygen->content(), $carbon->hydrogen);
+            $nitrogen->step(($clock + $hours / 2) / 24, $hours, 0.5 + 0.5 * $lit, $oxygen->oxygen / $litres, $carbon->hydrogen);
             $carbon->step($hours, $lit, $nitrogen->charge);
             $oxygen->step($hours, $carbon->fixed, $nitrogen->takenOxidised, $nitrogen->oxidisedFirst, $nitrogen->oxidisedSecond);
             $nitrogen->observe($carbon->hydrogen);
