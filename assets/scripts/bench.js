@@ -36,7 +36,7 @@ const send = inTurn(async (url, options, sent = new Set()) => {
             }
             saved ||= options.method === 'POST' && answer.status === 200;
             form.elements.base.value = answer.base;
-            swap(answer.parts, sent);
+            swap(answer.parts, sent, answer.last);
         }
         if (!answer?.last) {
             throw new Error('the answer broke off');

@@ -103,14 +103,14 @@ document.addEventListener('submit', (event) => {
         keyed = event.submitter?.matches(':focus-visible') ? handles() : null;
     }
 }, true);
-document.addEventListener('parts-swapped', () => {
+document.addEventListener('parts-swapped', (event) => {
     if (open && !open.box.isConnected) {
         const link = document.querySelector(`[data-palette="${open.list}"]`);
         link?.closest('.palette-ask').after(open.box);
         link?.setAttribute('aria-expanded', 'true');
         fill(open.box, open.url).catch(() => {});
     }
-    if (keyed) {
+    if (keyed && event.detail.last) {
         const fresh = [...document.querySelectorAll('.view [data-handle]')].find((handle) => !keyed.has(handle.id) && handle.checkVisibility());
         fresh?.focus();
         keyed = null;

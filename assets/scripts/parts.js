@@ -35,8 +35,8 @@ export async function* partsInTurn(url, options = {}) {
     }
 }
 
-/** Swaps in new parts. A refused entry that was not sent this time keeps its text and its reason. */
-export function swap(fresh, sent) {
+/** Swaps in new parts. A refused entry that was not sent this time keeps its text and its reason. More may follow of one answer. */
+export function swap(fresh, sent, last = true) {
     const refused = [...document.querySelectorAll('.field-bad')].filter((field) => !sent.has(nameIn(field)));
     const open = new Set([...document.querySelectorAll('details[open][id]')].map((details) => details.id));
     const place = remember(document.activeElement);
@@ -56,7 +56,7 @@ export function swap(fresh, sent) {
         document.getElementById(id)?.closest('.field').replaceWith(field);
     });
     restore(place);
-    document.dispatchEvent(new CustomEvent('parts-swapped'));
+    document.dispatchEvent(new CustomEvent('parts-swapped', { detail: { last } }));
 }
 
 const nameIn = (field) => field.querySelector('[aria-invalid]').name;

@@ -10,6 +10,7 @@ use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Editing\StaleEdit;
 use Olvek\Editing\TankEditor;
 use Olvek\Site\Attachment;
+use Olvek\Site\FormToken;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -32,6 +33,7 @@ final class BenchController extends AbstractController
         private readonly BenchPage $page,
         private readonly TankEditor $road,
         private readonly TankRepository $tanks,
+        private readonly FormToken $token,
     ) {
     }
 
@@ -202,6 +204,8 @@ final class BenchController extends AbstractController
         }
         // Judged here, where a failure is still an answer of its own; drawn while what was said is on its way.
         $said = self::line($tank, $known, $turns->current(), $notice, false);
+        // Once anything is sent the session is shut: what forms will need of it is asked for before.
+        $this->token->token('edit');
 
         return new StreamedResponse(
             static function () use ($said, $turns, $tank, $known, $notice, $outOfSight): void {

@@ -8,9 +8,12 @@ use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 use Twig\Attribute\AsTwigFunction;
 
 /** The hidden field by which a form proves that it is ours. */
-final readonly class FormToken
+final class FormToken
 {
-    public function __construct(private CsrfTokenManagerInterface $tokens)
+    /** @var array<string, string> fields that this request has made: the same again needs no session */
+    private array $made = [];
+
+    public function __construct(private readonly CsrfTokenManagerInterface $tokens)
     {
     }
 
@@ -18,6 +21,9 @@ final readonly class FormToken
     #[AsTwigFunction('token', isSafe: ['html'])]
     public function token(string $of): string
     {
-        return \sprintf('<input type="hidden" name="_token" value="%s">', htmlspecialchars($this->tokens->getToken($of)->getValue()));
+        return $this->made[$of] ??= \sprintf(
+            '<input type="hidden" name="_token" value="%s">',
+            htmlspecialchars($this->tokens->getToken($of)->getValue()),
+        );
     }
 }
