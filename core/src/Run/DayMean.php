@@ -14,8 +14,8 @@ final class DayMean
 {
     /** Log growth a day beyond which nothing is foreseen. J. */
     private const MOST = 0.7;
-    /** Growth within which the series of x/ln(1 + x) to the fifth term stands for it: right to 1e-11 there. */
-    private const SMALL = 0.03;
+    /** Growth within which the series of x/ln(1 + x) to the fifth term stands for it: right to 1e-13 there. */
+    private const SMALL = 0.01;
 
     /** @var array<int, float> times what there is at daybreak that the day's mean will be */
     private array $factors = [];
