@@ -59,22 +59,4 @@ final readonly class Feed
     {
         return $this->grams * 1000 * $this->protein * self::NITROGEN_IN_PROTEIN;
     }
-
-    /** mg TAN-N per day excreted. */
-    public function ammonia(): float
-    {
-        return $this->grams * 1000 * $this->protein * self::AMMONIA_PER_PROTEIN;
-    }
-
-    /** mg N per day that falls to the bed as faeces and crumbs. */
-    public function faeces(): float
-    {
-        return $this->nitrogen() * self::FAECES_SHARE;
-    }
-
-    /** mg N per day that the animals keep as growth and young. */
-    public function kept(): float
-    {
-        return $this->nitrogen() - $this->ammonia() - $this->faeces();
-    }
 }

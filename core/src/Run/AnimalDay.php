@@ -31,7 +31,7 @@ final readonly class AnimalDay
     private const FATTENING = 0.4;
     /** Share of a meal's carbon that can become animal. J. */
     private const FED_CARBON = 0.5;
-    /** Share of the nitrogen that passes through a grazer that it keeps, of carbon and the rest, and what it excretes as ammonia. J. */
+    /** Shares of what a grazer eats that it keeps, of nitrogen, of carbon and of the rest, and of nitrogen that it excretes. J. */
     private const GRAZED_KEPT = 0.25;
     private const GRAZED_CARBON = 0.4;
     private const GRAZED_REST = 0.5;
@@ -107,7 +107,7 @@ final readonly class AnimalDay
     private static function gram(RunConstants $facts, float $protein): Matter
     {
         $feed = $facts->plan->feed;
-        $nitrogen = 1000 * $protein * Feed::NITROGEN_IN_PROTEIN;
+        $nitrogen = (new Feed(1.0, $protein))->nitrogen();
 
         return new Matter(self::FOOD_CARBON, $nitrogen, $feed->phosphorus, self::FOOD_POTASSIUM, $feed->iron);
     }

@@ -14,7 +14,7 @@ final class DaySteps
 {
     /** h of a step in the dark at most, where those in the light are of an hour. J: as Runner::STEP. */
     private const DARK = 2.5;
-    /** h that are no step of their own. */
+    /** h that are no step of their own: what sums of floats may be off by. J. */
     private const INSTANT = 1e-9;
 
     /** @var list<array{float, float}> those of the last day that was asked for: few days differ */

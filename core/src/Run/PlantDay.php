@@ -63,8 +63,6 @@ final class PlantDay
     private const TENDER_LOSS = 32.0;
     private const TENDER_MOST = 0.8;
 
-    /** @var list<Kind> */
-    private readonly array $kinds;
     /** @var array<int, Kind> those of them that may reach the surface and put leaves into the air, by clump */
     private readonly array $emerging;
     private readonly DayMean $foreseen;
@@ -108,13 +106,12 @@ final class PlantDay
 
     public function __construct(private readonly RunConstants $facts)
     {
-        $this->kinds = array_map(static fn ($c): Kind => $c->kind, $facts->plan->clumps);
         $this->foreseen = new DayMean();
         $this->foreseenNitrogen = new DayMean();
         // In a sealed vessel the air over the water is the water's: its leaves breathe with it.
         $this->out = array_map(static fn (ClumpConstants $c): float => $c->inAir && !$facts->sealed ? 1.0 : 0.0, $facts->clumps);
         $this->emerging = array_filter(
-            $this->kinds,
+            array_map(static fn (ClumpConstants $c): Kind => $c->kind, $facts->clumps),
             fn (Kind $kind, int $i): bool => !$facts->sealed && 0.0 === $this->out[$i] && $kind->height->value >= $facts->depth
                 && (Role::Lily === $kind->role || $kind->role->growsOut()),
             \ARRAY_FILTER_USE_BOTH,

@@ -35,7 +35,7 @@ final class OxygenBalance
      */
     private const BUBBLES_FROM = 2.0;
     private const BUBBLING = 0.5;
-    /** Share of the oxygen that passes in a part below which its course is a straight line. */
+    /** Share of the oxygen that passes in a part below which its course is a straight line: then both agree to 1e-10. J. */
     private const STILL = 1e-5;
 
     /** mg O2 in the water. */
