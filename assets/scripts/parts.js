@@ -1,8 +1,5 @@
 /** The page's parts: what the server knows by name and fingerprint, and swapping new ones in without losing the keeper's place. */
 
-/** Of an answer that comes in turn. */
-const LINES = 2;
-
 const parts = () => document.querySelectorAll('[data-part]');
 
 function fingerprints() {
@@ -19,17 +16,15 @@ export async function* partsInTurn(url, options = {}) {
     const response = await askParts(url, options, 'application/x-ndjson, application/json');
     const { status } = response;
     if (!response.headers.get('content-type')?.startsWith('application/x-ndjson')) {
-        yield { status, last: true, ...await response.json() };
+        yield { status, ...await response.json() };
         return;
     }
     const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
     let text = '';
-    let lines = 0;
     for (let read = await reader.read(); !read.done; read = await reader.read()) {
         text += read.value;
         for (let end = text.indexOf('\n'); end >= 0; end = text.indexOf('\n')) {
-            lines += 1;
-            yield { status, last: lines === LINES, ...JSON.parse(text.slice(0, end)) };
+            yield { status, ...JSON.parse(text.slice(0, end)) };
             text = text.slice(end + 1);
         }
     }

@@ -203,7 +203,7 @@ final class BenchController extends AbstractController
             return JsonResponse::fromJsonString(self::line($tank, $known, $parts, $notice, $outOfSight), $status);
         }
         // Judged here, where a failure is still an answer of its own; drawn while what was said is on its way.
-        $said = self::line($tank, $known, $turns->current(), $notice, false);
+        $said = self::line($tank, $known, $turns->current(), $notice, false, last: false);
         // Once anything is sent the session is shut: what forms will need of it is asked for before.
         $this->token->token('edit');
 
@@ -245,8 +245,14 @@ final class BenchController extends AbstractController
      * @param array<mixed>        $known
      * @param array<string, Part> $parts
      */
-    private static function line(Tank $tank, array $known, array $parts, ?string $notice, bool $outOfSight): string
-    {
+    private static function line(
+        Tank $tank,
+        array $known,
+        array $parts,
+        ?string $notice,
+        bool $outOfSight,
+        bool $last = true,
+    ): string {
         $fresh = array_filter(
             $parts,
             static fn (Part $part, string $name): bool => ($known[$name] ?? '') !== $part->fingerprint,
@@ -256,6 +262,7 @@ final class BenchController extends AbstractController
             'base' => $tank->head(),
             'notice' => $notice,
             'outOfSight' => $outOfSight,
+            'last' => $last,
             'parts' => array_map(
                 static fn (Part $part): array => ['html' => $part->html(), 'fingerprint' => $part->fingerprint],
                 $fresh,

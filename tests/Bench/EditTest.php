@@ -199,6 +199,7 @@ final class EditTest extends BenchTestCase
         self::assertSame(['verdict', 'margins'], array_keys($said['parts']));
         self::assertNotContains('margins', array_keys($rest['parts']));
         self::assertEqualsCanonicalizing(array_keys($whole['parts']), array_keys([...$said['parts'], ...$rest['parts']]));
+        self::assertSame([true, false, true], [$whole['last'], $said['last'], $rest['last']]);
         self::assertFalse($said['outOfSight']);
         self::assertTrue($rest['outOfSight']);
         self::assertSame($whole['parts']['margins'], $said['parts']['margins']);
