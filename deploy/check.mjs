@@ -173,7 +173,7 @@ const checks = {
         const [known, unknown] = Object.values(times).map((all) => all.sort((a, b) => a - b)[1]);
         say(`wrong password: a keeper ${known.toFixed(0)} ms, nobody ${unknown.toFixed(0)} ms`);
         assert.ok(known / unknown < 2 && unknown / known < 2);
-        // Debian's own settings turn the compiler off; a year takes three times as long without it.
+        // Debian's own settings turn the compiler off; a year takes twice as long without it.
         assert.match(execFileSync(`${work}/start-php`, ['-i'], { encoding: 'utf8' }), /^opcache\.jit => tracing/m);
         for (const unit of readdirSync(`${work}/etc/systemd`)) {
             assert.match(readFileSync(`${work}/etc/systemd/${unit}`, 'utf8'), /\[(Service|Timer)\]/);
