@@ -57,7 +57,7 @@ final readonly class LayMix implements Change
 
         return implode(
             ', ',
-            array_map(static fn (string $id, float $parts): string => "$id $parts", array_keys($this->parts), $this->parts),
+            array_map(static fn (string|int $id, float $parts): string => "$id $parts", array_keys($this->parts), $this->parts),
         );
     }
 
@@ -68,8 +68,8 @@ final readonly class LayMix implements Change
         }
         $mix = $names = [];
         foreach ($this->parts as $id => $parts) {
-            $names[] = self::material($draft, $this->layer, $id);
-            $mix[] = ['material' => $id, 'parts' => $parts];
+            $names[] = self::material($draft, $this->layer, (string) $id);
+            $mix[] = ['material' => (string) $id, 'parts' => $parts];
         }
         $before = $draft->get(['bed', $this->layer]);
         $depth = self::NEW_LAYER[$this->layer][UnitSystem::Us === $draft->units ? 1 : 0];

@@ -88,6 +88,8 @@ final class PlacesTest extends TestCase
     #[TestWith(['bed.bagged', 'some', 'yes or no'])]
     #[TestWith(['bed.leaves.front', '-1', 'from 0'])]
     #[TestWith(['bed.leaves.material', 'granite', 'from the list'])]
+    #[TestWith(['bed.soil.material', '711', 'from the list'])]
+    #[TestWith(['bed.soil.mix', '1 1, 2 2', 'from the list'])]
     #[TestWith(['plants.c1.day', '1096', 'Planted on day: from 0 to 1095'])]
     #[TestWith(['hardscape.h1.fixed', 'well', 'yes or no'])]
     #[TestWith(['preparation.treatment', 'prayer', 'tap water'])]
