@@ -127,6 +127,62 @@ final class MigrationTest extends TestCase
         self::assertStringNotContainsString('TROUBLE', $this->console('olvek:health'));
     }
 
+    /** With foreign keys in force, the tables that are made anew on the way would take all that refers to them along. */
+    public function testTheVeryFirstDatabaseIsCarriedOver(): void
+    {
+        $this->folder();
+        Files::remove($this->database().'*');
+        $this->console('doctrine:migrations:migrate', '--no-interaction', 'Olvek\\Migrations\\Version20261123120000');
+        $this->first();
+
+        $this->console('doctrine:migrations:migrate', '--no-interaction');
+
+        $new = new \PDO('sqlite:'.$this->database());
+        self::assertSame([2, 30, 90], self::column($new, 'SELECT COUNT(*) FROM keeper UNION ALL SELECT COUNT(*) FROM tank '
+            .'UNION ALL SELECT COUNT(*) FROM revision'));
+        self::assertSame([], self::column($new, 'PRAGMA foreign_key_check'));
+        self::assertStringContainsString('foreign_keys: 1', $this->console('olvek:health'));
+    }
+
+    public function testAMigrationThatWouldLoseRowsChangesNothing(): void
+    {
+        $this->folder();
+        Files::remove($this->database().'*');
+        $this->console('doctrine:migrations:migrate', '--no-interaction', 'Olvek\\Migrations\\Version20261123120000');
+        $this->first();
+        // As a mistake in a migration would: rows go as soon as a column is written.
+        $old = new \PDO('sqlite:'.$this->database());
+        $old->exec('CREATE TRIGGER mistake AFTER UPDATE ON tank BEGIN DELETE FROM revision WHERE number = 3; END');
+
+        [$code, $said] = $this->refused('doctrine:migrations:migrate', '--no-interaction');
+
+        self::assertNotSame(0, $code);
+        self::assertStringContainsString('revision would have 60 rows instead of 90', (string) preg_replace('/\s+/', ' ', $said));
+        self::assertSame([90], self::column($old, 'SELECT COUNT(*) FROM revision'));
+        self::assertSame([1], self::column($old, 'SELECT COUNT(*) FROM doctrine_migration_versions'), 'all migrations or none');
+    }
+
+    /** Two keepers with fifteen tanks each, of three revisions each, in the database of the first migration. */
+    private function first(): void
+    {
+        $old = new \PDO('sqlite:'.$this->database());
+        $plan = (string) file_get_contents(\dirname(__DIR__, 2).'/demo/waiting-hall.plan.json');
+        $id = static fn (int $n): string => Uuid::fromString(\sprintf('01890000-0000-7000-8000-0000000000%02d', $n))->toBinary();
+        $keeper = $old->prepare('INSERT INTO keeper (id, sign_in_name, display_name, password, units) VALUES (?, ?, ?, ?, ?)');
+        $tank = $old->prepare('INSERT INTO tank (id, keeper_id, name, head, latest, created_at) VALUES (?, ?, ?, 3, 3, ?)');
+        $revision = $old->prepare('INSERT INTO revision (tank_id, number, plan, words, at) VALUES (?, ?, ?, ?, ?)');
+        foreach ([0, 1] as $who) {
+            $keeper->execute([$id($who), "keeper-$who", "Keeper $who", 'x', 'metric']);
+            for ($n = 0; $n < 15; ++$n) {
+                $which = 10 + 20 * $who + $n;
+                $tank->execute([$id($which), $id($who), "Tank $which", '2026-01-01 00:00:00']);
+                foreach ([1, 2, 3] as $number) {
+                    $revision->execute([$id($which), $number, $plan, 'x', '2026-01-01 00:00:00']);
+                }
+            }
+        }
+    }
+
     /** @return list<mixed> */
     private static function column(\PDO $database, string $sql): array
     {
