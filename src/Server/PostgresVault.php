@@ -33,22 +33,47 @@ final readonly class PostgresVault implements Vault
         }
     }
 
-    public function read(string $file): void
+    public function read(string $file, ?string $keep): void
     {
         $this->check($file);
-        $this->run([
-            'pg_restore',
-            '--clean',
-            '--if-exists',
-            '--no-owner',
-            '--single-transaction',
-            '--dbname='.$this->text('dbname'),
-            $file,
-        ]);
+        $script = $this->run(['pg_restore', '--clean', '--if-exists', '--no-owner', '--file=-', $file]);
+        if (null === $keep) {
+            $this->run(['psql', '--no-psqlrc', '--quiet', '--set=ON_ERROR_STOP=1', '--single-transaction'], $script);
+
+            return;
+        }
+        // One transaction: nobody can write from before the copy is kept until the exchange is committed. Reading, which pg_dump does,
+        // goes on meanwhile.
+        $said = $this->run(
+            ['psql', '--no-psqlrc', '--quiet', '--set=ON_ERROR_STOP=1'],
+            implode("\n", [
+                'BEGIN;',
+                'DO $lock$ DECLARE t regclass; BEGIN',
+                "FOR t IN SELECT format('%I.%I', schemaname, tablename) FROM pg_tables WHERE schemaname = 'public' LOOP",
+                "EXECUTE 'LOCK TABLE ' || t || ' IN EXCLUSIVE MODE'; END LOOP; END \$lock\$;",
+                \sprintf(
+                    '\set kept `pg_dump --format=custom --no-owner --file=%s && echo yes || echo no`',
+                    escapeshellarg($keep),
+                ),
+                '\if :kept',
+                $script,
+                'COMMIT;',
+                '\else',
+                '\echo not kept',
+                'ROLLBACK;',
+                '\endif',
+                '',
+            ]),
+        );
+        if (str_contains($said, 'not kept')) {
+            throw new Trouble('What is there could not be copied first, so nothing was changed.');
+        }
+        chmod($keep, 0o600);
+        $this->check($keep);
     }
 
     /** @param list<string> $command */
-    private function run(array $command): string
+    private function run(array $command, ?string $input = null): string
     {
         $process = new Process(
             $command,
@@ -62,6 +87,7 @@ final readonly class PostgresVault implements Vault
                 ],
                 static fn (string $v): bool => '' !== $v,
             ),
+            input: $input,
             timeout: null,
         );
         $process->run();

@@ -49,13 +49,11 @@ final class RestoreCommand extends Command
             ) {
                 return Command::FAILURE;
             }
-            if (!isset($this->health->troubles()['database'])) {
-                if (file_exists($keep)) {
-                    throw new Trouble("$keep is there already; move it away, or name another with --keep.");
-                }
-                $vault->write($keep);
+            $readable = !isset($this->health->troubles()['database']);
+            if ($readable && file_exists($keep)) {
+                throw new Trouble("$keep is there already; move it away, or name another with --keep.");
             }
-            $vault->read($file);
+            $vault->read($file, $readable ? $keep : null);
             // A backup may be older than the programme; what was kept of plans may be of others.
             $migrated = $this->getApplication()
                 ?->find('doctrine:migrations:migrate')

@@ -20,9 +20,12 @@ interface Vault
     public function check(string $file): void;
 
     /**
-     * Puts a copy in the place of what is there: all of it or nothing.
+     * Puts a copy in the place of what is there: all of it or nothing. Nobody can write between the copy that is kept and the exchange, so
+     * that every change a keeper was told is saved is in one of the two.
+     *
+     * @param string|null $keep where a copy of what is there now goes, a file that does not exist yet; null where it cannot be read any more
      *
      * @throws Trouble
      */
-    public function read(string $file): void;
+    public function read(string $file, ?string $keep): void;
 }

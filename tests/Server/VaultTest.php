@@ -91,4 +91,35 @@ final class VaultTest extends TestCase
         self::assertTrue($writer->isRunning());
         $writer->stop(0);
     }
+
+    /** Keepers go on while a backup is put in place: each change that they were told is saved is in the database or in what was kept. */
+    public function testARestoreLosesNothingThatWasAcknowledged(): void
+    {
+        $this->console('olvek:demo:load');
+        $backup = $this->folder().'/one.backup';
+        $this->console('olvek:backup', $backup);
+        $writer = new \Symfony\Component\Process\Process([
+            'php',
+            '-r',
+            '$d = new PDO("sqlite:".$argv[1]); $d->exec("PRAGMA busy_timeout=20000"); for ($n = 0; ; ++$n) { '
+                .'$d->exec("INSERT INTO invitation (code_hash, made_at, ends_at) VALUES ($n, 0, 0)"); echo $n, "\n"; usleep(500); }',
+            $this->database(),
+        ]);
+        $writer->start();
+        $this->console('olvek:restore', $backup, '--yes');
+        usleep(200_000);
+        $writer->stop(0, \SIGKILL);
+        $acknowledged = array_filter(explode("\n", $writer->getOutput()), static fn (string $n): bool => '' !== $n);
+        array_pop($acknowledged); // perhaps cut in two
+        $kept = [];
+        foreach ([$this->database(), "$backup.before"] as $file) {
+            $found = (new \PDO("sqlite:$file"))->query('SELECT code_hash FROM invitation');
+            self::assertNotFalse($found);
+            $kept[] = array_map(strval(...), $found->fetchAll(\PDO::FETCH_COLUMN));
+        }
+        self::assertGreaterThan(10, \count($kept[0]), 'some were written after');
+        self::assertGreaterThan(10, \count($kept[1]), 'and some before');
+        self::assertSame([], array_values(array_diff($acknowledged, ...$kept)));
+        self::assertStringNotContainsString('TROUBLE', $this->console('olvek:health'));
+    }
 }
