@@ -7,6 +7,8 @@ namespace Olvek\Core\Log;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Problem;
+use Olvek\Core\Unit\DayFormat;
+use Olvek\Core\Unit\TextTable;
 use Olvek\Core\Water\Measure;
 
 /**
@@ -23,8 +25,6 @@ final class LogFile
         LogBuilder::TRIED,
         LogBuilder::CAME,
     ];
-    /** Bytes of a line, above which it is none of ours. */
-    private const LONGEST = 20_000;
 
     /**
      * @param \DateTimeImmutable|null $filled day of filling, for files that have dates alone
@@ -33,30 +33,26 @@ final class LogFile
      */
     public static function read(string $text, ?\DateTimeImmutable $filled = null): Log
     {
-        $in = fopen('php://temp', 'w+');
-        \assert(false !== $in);
-        fwrite($in, (string) preg_replace('/^\x{FEFF}/u', '', $text));
-        rewind($in);
-        $head = fgetcsv($in, self::LONGEST, escape: '');
-        $columns = \is_array($head) ? array_flip(array_map(strval(...), $head)) : [];
-        if (!isset($columns['kind'], $columns['what'])) {
+        $table = TextTable::read($text);
+        if (!$table->has(['kind', 'what'])) {
             throw new InvalidPlan([new Problem('line 1', 'A logbook has columns kind, what, amount, of, and day or after_filling.')]);
         }
+        $rows = iterator_to_array($table->named(['kind', 'what', 'amount', 'of', 'day', 'after_filling']));
+        // A spreadsheet may have written the days in its own way.
+        $format = DayFormat::fitting(array_values(array_filter(array_column($rows, 'day'), static fn (string $day): bool => '' !== $day)));
         $builder = new LogBuilder();
         $problems = [];
-        for ($line = 2; \is_array($row = fgetcsv($in, self::LONGEST, escape: '')); ++$line) {
-            if ([null] === $row) {
-                continue;
-            }
-            $of = static fn (string $name): string => trim($row[$columns[$name] ?? -1] ?? '');
-            $day = self::day($of('after_filling'), $of('day'), $filled);
+        foreach ($rows as $line => $row) {
+            $of = static fn (string $name): string => trim($row[$name] ?? '');
+            $amount = '' === $of('amount') ? null : TextTable::number($of('amount'));
+            $day = self::day($of('after_filling'), $of('day'), $filled, 1 === \count($format) ? $format[0] : DayFormat::YearFirst);
             if (\is_string($day)) {
                 $problems[] = new Problem("line $line", $day);
                 continue;
             }
             $fault = match (true) {
                 !\in_array($of('kind'), self::KINDS, true) => 'The kind is one of '.implode(', ', self::KINDS).'.',
-                '' !== $of('amount') && !is_numeric($of('amount')) => 'The amount is no number.',
+                '' !== $of('amount') && null === $amount => 'The amount isn’t a number.',
                 LogBuilder::READING === $of('kind') && null === Measure::tryFrom($of('what')) => 'What is read is one of '
                     .implode(', ', array_column(Measure::cases(), 'value')).'.',
                 LogBuilder::SIGHTING === $of('kind') && !self::isSeen($of('what')) => 'What is seen is algae or a sign (olvek:signs).',
@@ -70,7 +66,7 @@ final class LogFile
                 $day,
                 $of('kind'),
                 $of('what'),
-                '' === $of('amount') ? null : (float) $of('amount'),
+                $amount,
                 '' === $of('of') ? null : $of('of'),
             );
         }
@@ -87,16 +83,16 @@ final class LogFile
     }
 
     /** @return int|string after filling, or why it is none */
-    private static function day(string $number, string $date, ?\DateTimeImmutable $filled): int|string
+    private static function day(string $number, string $date, ?\DateTimeImmutable $filled, DayFormat $format): int|string
     {
         if ('' !== $number) {
             return ctype_digit($number) && \strlen($number) <= 4 && (int) $number <= Plan::LAST_DAY
                 ? (int) $number
                 : \sprintf('after_filling is a whole number from 0 to %d.', Plan::LAST_DAY);
         }
-        $on = \DateTimeImmutable::createFromFormat('!Y-m-d', $date);
-        if (false === $on || $on->format('Y-m-d') !== $date) {
-            return 'The day is a date as 2026-05-24.';
+        $on = $format->read($date);
+        if (null === $on) {
+            return 'Write the day as a date, 2026-05-24.';
         }
         if (null === $filled) {
             return 'This line has a date alone: say when the tank was filled.';
