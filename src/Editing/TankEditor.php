@@ -15,10 +15,14 @@ use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Site\ConcurrentChange;
 use Olvek\Site\Saver;
+use Olvek\Tank\Bounds;
+use Olvek\Tank\Holding;
+use Olvek\Tank\OverBound;
 use Olvek\Tank\Revision;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Psr\Clock\ClockInterface;
+use Symfony\Component\Lock\LockFactory;
 
 /**
  * The one road of every change to a plan: based on a revision, read by the core, kept as a new revision.
@@ -30,6 +34,8 @@ final readonly class TankEditor
 
     /** @var \WeakMap<Revision, Plan> plans that have been read already: a request asks for the same ones again and again */
     private \WeakMap $read;
+    /** @var \WeakMap<Tank, string> the sent change by which a tank has been changed already: what follows it has no id */
+    private \WeakMap $changed;
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -38,8 +44,12 @@ final readonly class TankEditor
         private PlanDocument $document,
         private ClockInterface $clock,
         private Saver $saver,
+        private Bounds $bounds,
+        private SentChange $sent,
+        private LockFactory $locks,
     ) {
         $this->read = new \WeakMap();
+        $this->changed = new \WeakMap();
     }
 
     public function plan(Revision $revision): Plan
@@ -47,14 +57,27 @@ final readonly class TankEditor
         return $this->read[$revision] ??= $this->document->fromJson($revision->plan);
     }
 
-    /** A new tank on a keeper's shelf. */
+    /**
+     * A new tank on a keeper's shelf; where the same form was sent before, the tank that it began then.
+     *
+     * @throws OverBound where the keeper may have no more
+     */
     public function begin(Keeper $keeper, Plan $plan, string $words): Tank
     {
-        $tank = new Tank($keeper, $plan->name, $this->clock->now());
-        $this->entities->persist($tank);
-        $this->keep($tank, $plan, $words);
+        return $this->alone($keeper, function () use ($keeper, $plan, $words): Tank {
+            $id = $this->sent->id();
+            $before = null === $id ? null : $this->tanks->begunBy($keeper, $id);
+            $first = null === $before ? null : $this->tanks->revision($before, 1);
+            if (null !== $before && null === $before->removedAt() && $first?->plan === $this->document->toJson($plan)) {
+                return $before;
+            }
+            $this->bounds->ask($keeper, new Holding(tanks: 1));
+            $tank = new Tank($keeper, $plan->name, $this->clock->now(), changeId: null === $before ? $id : null);
+            $this->entities->persist($tank);
+            $this->keep($tank, $plan, $words);
 
-        return $tank;
+            return $tank;
+        });
     }
 
     /**
@@ -65,8 +88,7 @@ final readonly class TankEditor
      */
     public function edit(Tank $tank, int $base, array $edits, UnitSystem $units): void
     {
-        $this->fresh($tank, $base);
-        $this->take($tank, $this->editor->apply($this->plan($this->tanks->head($tank)), $edits, $units));
+        $this->once($tank, $base, fn (Plan $plan): Edited => $this->editor->apply($plan, $edits, $units));
     }
 
     /**
@@ -79,8 +101,7 @@ final readonly class TankEditor
      */
     public function change(Tank $tank, int $base, array $changes, UnitSystem $units): void
     {
-        $this->fresh($tank, $base);
-        $this->take($tank, $this->editor->make($this->plan($this->tanks->head($tank)), $changes, $units));
+        $this->once($tank, $base, fn (Plan $plan): Edited => $this->editor->make($plan, $changes, $units));
     }
 
     /**
@@ -98,6 +119,10 @@ final readonly class TankEditor
     /** @throws StaleEdit */
     public function undo(Tank $tank, int $base): void
     {
+        if ($tank->head() !== $base && $this->tanks->revision($tank, $base)?->parent === $tank->head()) {
+            // Sent before, or done in another window: it stands as it is wanted.
+            return;
+        }
         $this->fresh($tank, $base);
         $parent = $this->tanks->head($tank)->parent;
         $this->go($tank, null === $parent ? null : $this->tanks->revision($tank, $parent));
@@ -123,10 +148,60 @@ final readonly class TankEditor
         }
     }
 
-    private function take(Tank $tank, Edited $edited): void
+    /**
+     * Makes and keeps a change; where the same one was sent before, based on the same revision, it stands already.
+     *
+     * @param \Closure(Plan): Edited $make
+     *
+     * @throws StaleEdit
+     * @throws InvalidPlan
+     */
+    private function once(Tank $tank, int $base, \Closure $make): void
     {
-        if ([] !== $edited->words) {
-            $this->keep($tank, $edited->plan, implode('; ', $edited->words));
+        $this->alone($tank->keeper, function () use ($tank, $base, $make): void {
+            if ($this->stands($tank, $base, $make)) {
+                return;
+            }
+            $this->fresh($tank, $base);
+            $edited = $make($this->plan($this->tanks->head($tank)));
+            if ([] !== $edited->words) {
+                $this->keep($tank, $edited->plan, implode('; ', $edited->words));
+            }
+        });
+    }
+
+    /** @param \Closure(Plan): Edited $make */
+    private function stands(Tank $tank, int $base, \Closure $make): bool
+    {
+        $id = $this->sent->id();
+        $made = null === $id || isset($this->changed[$tank]) ? null : $this->tanks->madeBy($tank, $id);
+        $from = null === $made?->parent || $made->parent !== $base ? null : $this->tanks->revision($tank, $base);
+        if (null === $made || null === $from || $made->plan !== $this->document->toJson($make($this->plan($from))->plan)) {
+            return false;
+        }
+        // Another request has moved it on since this one read it.
+        $this->entities->refresh($tank);
+
+        return true;
+    }
+
+    /**
+     * Changes of one keeper, one after the other: of the same form sent twice at once, the second sees what the first has done.
+     *
+     * @template T
+     *
+     * @param \Closure(): T $do
+     *
+     * @return T
+     */
+    private function alone(Keeper $keeper, \Closure $do): mixed
+    {
+        $lock = null === $this->sent->id() ? null : $this->locks->createLock('change.'.$keeper->id()->toBase58());
+        $lock?->acquire(true);
+        try {
+            return $do();
+        } finally {
+            $lock?->release();
         }
     }
 
@@ -147,8 +222,8 @@ final readonly class TankEditor
      */
     public function bring(Tank $tank, int $base, string $json): void
     {
-        $this->fresh($tank, $base);
-        $this->keep($tank, $this->document->fromForeignJson($json), 'imported from a file');
+        $plan = $this->document->fromForeignJson($json);
+        $this->once($tank, $base, static fn (): Edited => new Edited($plan, ['imported from a file']));
     }
 
     public function label(Revision $revision, string $label): void
@@ -168,7 +243,11 @@ final readonly class TankEditor
     private function keep(Tank $tank, Plan $plan, string $words): void
     {
         $words = mb_strlen($words) > self::LONGEST_WORDS ? mb_substr($words, 0, self::LONGEST_WORDS - 1).'…' : $words;
-        $revision = $tank->revise($plan->name, $this->document->toJson($plan), $words, $this->clock->now());
+        $json = $this->document->toJson($plan);
+        $this->bounds->ask($tank->keeper, new Holding(bytes: \strlen($json)));
+        $id = isset($this->changed[$tank]) || null !== $this->tanks->madeBy($tank, $this->sent->id() ?? '') ? null : $this->sent->id();
+        $revision = $tank->revise($plan->name, $json, $words, $this->clock->now(), $id);
+        $this->changed[$tank] = $id ?? '';
         $this->read[$revision] = $plan;
         $this->entities->persist($revision);
         $this->flush();

@@ -10,6 +10,8 @@ use Olvek\Account\PasswordRule;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Site\PlainText;
 use Olvek\Site\Saver;
+use Olvek\Tank\Bounds;
+use Olvek\Tank\Holdings;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Psr\Clock\ClockInterface;
@@ -39,6 +41,8 @@ final class AccountController extends AbstractController
         private readonly Saver $saver,
         private readonly ClockInterface $clock,
         private readonly UserPasswordHasherInterface $hasher,
+        private readonly Holdings $holdings,
+        private readonly Bounds $bounds,
         #[Autowire(service: 'limiter.own_password')] private readonly RateLimiterFactory $guesses,
     ) {
     }
@@ -121,8 +125,7 @@ final class AccountController extends AbstractController
         if ($request->isMethod('POST')) {
             $fault = $this->trusted($request) ? '' : self::EXPIRED;
             if ('' === $fault) {
-                $tank->remove($this->clock->now());
-                $this->saver->flush();
+                $this->tanks->takeOff($tank, $this->clock->now());
 
                 return $this->redirectToRoute('account', ['_fragment' => 'tanks', 'kept' => 'tank'], Response::HTTP_SEE_OTHER);
             }
@@ -130,7 +133,7 @@ final class AccountController extends AbstractController
 
         return $this->render(
             'settings/remove_tank.html.twig',
-            ['tank' => $tank, 'fault' => $fault, 'days' => self::UNDONE_WITHIN],
+            ['tank' => $tank, 'fault' => $fault, 'days' => self::UNDONE_WITHIN, 'photos' => $this->holdings->all($keeper)->photos],
             new Response(status: '' === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
         );
     }
@@ -147,7 +150,7 @@ final class AccountController extends AbstractController
                 'tanks' => [] === $found ? 'That tank is not among those that can be brought back.' : self::EXPIRED,
             ]);
         }
-        array_values($found)[0]->bringBack();
+        $this->tanks->bringBack(array_values($found)[0]);
 
         return $this->kept('tanks');
     }
@@ -170,7 +173,12 @@ final class AccountController extends AbstractController
 
         return $this->render(
             'settings/remove.html.twig',
-            ['tanks' => $this->tanks->onShelf($keeper), 'fault' => $fault, 'days' => self::UNDONE_WITHIN],
+            [
+                'tanks' => $this->tanks->onShelf($keeper),
+                'photos' => $this->holdings->all($keeper)->photos,
+                'fault' => $fault,
+                'days' => self::UNDONE_WITHIN,
+            ],
             new Response(status: '' === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
         );
     }
@@ -219,6 +227,8 @@ final class AccountController extends AbstractController
                 'days' => self::UNDONE_WITHIN,
                 'tanks' => $this->tanks->all($keeper),
                 'removed' => $this->tanks->removed($keeper),
+                'holding' => $this->holdings->all($keeper),
+                'most' => $this->bounds->most,
             ],
             new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
         );

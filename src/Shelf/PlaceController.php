@@ -39,27 +39,27 @@ final class PlaceController extends AbstractController
         $fault = PlainText::fault($room, Tank::LONGEST_ROOM, 'A room');
 
         return null === $fault
-            ? $this->then($request, static fn () => $tank->standIn($room), $tank, '' === $room ? 'out of its room' : "in $room")
+            ? $this->then($request, fn () => $this->tanks->move($tank, $room), $tank, '' === $room ? 'out of its room' : "in $room")
             : $this->back($tank, fault: $fault);
     }
 
     #[Route('/archive', name: 'shelf_archive')]
     public function archive(Request $request, Tank $tank): Response
     {
-        return $this->then($request, fn () => $tank->archive($this->clock->now()), $tank, 'put away', 'shelf_put_back');
+        return $this->then($request, fn () => $this->tanks->putAway($tank, $this->clock->now()), $tank, 'put away', 'shelf_put_back');
     }
 
     #[Route('/put-back', name: 'shelf_put_back')]
     public function putBack(Request $request, Tank $tank): Response
     {
-        return $this->then($request, static fn () => $tank->putBack(), $tank, 'back on the shelf', 'shelf_archive');
+        return $this->then($request, fn () => $this->tanks->putBack($tank), $tank, 'back on the shelf', 'shelf_archive');
     }
 
     /** Gone from the shelf; for thirty days it can be brought back. */
     #[Route('/take-off', name: 'shelf_take_off')]
     public function takeOff(Request $request, Tank $tank): Response
     {
-        return $this->then($request, fn () => $tank->remove($this->clock->now()), $tank, 'removed', 'bring-back');
+        return $this->then($request, fn () => $this->tanks->takeOff($tank, $this->clock->now()), $tank, 'removed', 'bring-back');
     }
 
     #[Route('/copy', name: 'shelf_copy')]
@@ -86,7 +86,6 @@ final class PlaceController extends AbstractController
             return $this->back($tank, fault: self::EXPIRED);
         }
         $change();
-        $this->saver->flush();
 
         return $this->back($tank, $words, $undo);
     }

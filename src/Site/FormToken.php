@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Site;
 
 use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
+use Symfony\Component\Uid\Uuid;
 use Twig\Attribute\AsTwigFunction;
 
-/** The hidden field by which a form proves that it is ours. */
+/** The hidden fields by which a form proves that it is ours, and by which one that is sent twice is known (Editing\SentChange). */
 final class FormToken
 {
     /** @var array<string, string> fields that this request has made: the same again needs no session */
@@ -22,8 +23,9 @@ final class FormToken
     public function token(string $of): string
     {
         return $this->made[$of] ??= \sprintf(
-            '<input type="hidden" name="_token" value="%s">',
+            '<input type="hidden" name="_token" value="%s"><input type="hidden" name="_change" value="%s" autocomplete="off">',
             htmlspecialchars($this->tokens->getToken($of)->getValue()),
+            Uuid::v4()->toRfc4122(),
         );
     }
 }

@@ -9,6 +9,7 @@ use Doctrine\ORM\Mapping as ORM;
 /** One state of a tank's plan, never changed once written; only a name may be given to it. */
 #[ORM\Entity]
 #[ORM\Table(name: 'revision')]
+#[ORM\UniqueConstraint(name: 'revision_change', columns: ['tank_id', 'change_id'])]
 class Revision
 {
     public const LONGEST_LABEL = 60;
@@ -20,6 +21,7 @@ class Revision
      * @param int|null $parent number of the revision it was made from
      * @param string   $plan   the plan's published JSON form
      * @param string   $words  what changed, for people
+     * @param string|null $changeId of the request that made it: one that is sent twice makes one revision
      */
     public function __construct(
         #[ORM\Id]
@@ -37,6 +39,8 @@ class Revision
         public readonly string $words,
         #[ORM\Column(type: 'datetime_immutable')]
         public readonly \DateTimeImmutable $at,
+        #[ORM\Column(name: 'change_id', type: 'string', length: 36, nullable: true)]
+        public readonly ?string $changeId = null,
     ) {
     }
 

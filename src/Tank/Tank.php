@@ -15,6 +15,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity(repositoryClass: TankRepository::class)]
 #[ORM\Table(name: 'tank')]
 #[ORM\Index(name: 'tank_keeper_created', columns: ['keeper_id', 'created_at'])]
+#[ORM\UniqueConstraint(name: 'tank_change', columns: ['keeper_id', 'change_id'])]
 class Tank
 {
     /** Characters of a room's name. */
@@ -41,7 +42,7 @@ class Tank
 
     /** When it was taken off the shelf: until it is done for good, it can be undone. */
     #[ORM\Column(name: 'removed_at', type: 'datetime_immutable', nullable: true)]
-    private ?\DateTimeImmutable $removedAt = null;
+    private ?\DateTimeImmutable $removedAt = null; // @phpstan-ignore property.unusedType (TankRepository::place() writes it)
 
     /** Where it stands, or which group it belongs to: the shelf is ordered by it. */
     #[ORM\Column(type: 'string', length: self::LONGEST_ROOM, options: ['default' => ''])]
@@ -55,17 +56,34 @@ class Tank
     #[ORM\Column(type: UuidType::NAME, nullable: true)]
     private ?Uuid $follows = null;
 
+    /**
+     * What it holds, counted up by the database (Holdings) and never written with the rest: lines of its logbook, what tells one state of
+     * the logbook from another, photos, and bytes of plans and photos.
+     */
+    #[ORM\Column(name: 'log_lines', type: 'integer', updatable: false, options: ['default' => 0])]
+    private int $logLines = 0;
+    #[ORM\Column(name: 'log_mark', type: 'string', length: 32, updatable: false, options: ['default' => ''])]
+    private string $logMark = '';
+    #[ORM\Column(name: 'photo_count', type: 'integer', updatable: false, options: ['default' => 0])]
+    private int $photoCount = 0;
+    #[ORM\Column(name: 'kept_bytes', type: 'bigint', updatable: false, options: ['default' => 0])]
+    private int $keptBytes = 0;
+
     /** Counted up with every change, so that of two edits at the same moment one is told. */
     #[ORM\Version]
     #[ORM\Column(type: 'integer')]
     private int $version = 1;
 
-    /** @param Uuid|null $id of a tank that is brought back; a new one's is made */
+    /**
+     * @param Uuid|null   $id       of a tank that is brought back; a new one's is made
+     * @param string|null $changeId of the request that began it: one that is sent twice begins one tank
+     */
     public function __construct(
         #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Keeper $keeper,
         #[ORM\Column(type: 'string', length: 80)] private string $name,
         #[ORM\Column(type: 'datetime_immutable')] private \DateTimeImmutable $createdAt,
         ?Uuid $id = null,
+        #[ORM\Column(name: 'change_id', type: 'string', length: 36, nullable: true)] public readonly ?string $changeId = null,
     ) {
         $this->id = $id ?? Uuid::v7();
     }
@@ -91,9 +109,9 @@ class Tank
     }
 
     /** A new revision on top of the one that stands. */
-    public function revise(string $name, string $plan, string $words, \DateTimeImmutable $at): Revision
+    public function revise(string $name, string $plan, string $words, \DateTimeImmutable $at, ?string $changeId = null): Revision
     {
-        $revision = new Revision($this, ++$this->latest, 0 === $this->head ? null : $this->head, $plan, $words, $at);
+        $revision = new Revision($this, ++$this->latest, 0 === $this->head ? null : $this->head, $plan, $words, $at, $changeId);
         $this->stand($revision, $name);
 
         return $revision;
@@ -124,11 +142,6 @@ class Tank
         return $this->planHash;
     }
 
-    public function remove(\DateTimeImmutable $at): void
-    {
-        $this->removedAt ??= $at;
-    }
-
     public function bringBack(): void
     {
         $this->removedAt = null;
@@ -154,11 +167,6 @@ class Tank
         $this->archivedAt ??= $at;
     }
 
-    public function putBack(): void
-    {
-        $this->archivedAt = null;
-    }
-
     public function archivedAt(): ?\DateTimeImmutable
     {
         return $this->archivedAt;
@@ -172,6 +180,30 @@ class Tank
     public function follows(): ?Uuid
     {
         return $this->follows;
+    }
+
+    public function logLines(): int
+    {
+        return $this->logLines;
+    }
+
+    public function logMark(): string
+    {
+        return $this->logMark;
+    }
+
+    public function photoCount(): int
+    {
+        return $this->photoCount;
+    }
+
+    /** What the database has counted already. */
+    public function count(int $lines, int $photos, int $bytes, string $logMark): void
+    {
+        $this->logLines += $lines;
+        $this->photoCount += $photos;
+        $this->keptBytes += $bytes;
+        $this->logMark = $logMark;
     }
 
     public function version(): int

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Olvek\Tank;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\EntityNotFoundException;
 use Doctrine\Persistence\ManagerRegistry;
 use Olvek\Account\Keeper;
+use Olvek\Site\ConcurrentChange;
 use Symfony\Component\Uid\Uuid;
 
 /** @extends ServiceEntityRepository<Tank> */
@@ -110,10 +113,63 @@ final class TankRepository extends ServiceEntityRepository
             ->getResult();
     }
 
-    /** The revision that stands. */
+    /**
+     * The revision that stands.
+     *
+     * @throws ConcurrentChange where a backup was put in place since the tank was read, and neither is what it was
+     */
     public function head(Tank $tank): Revision
     {
-        return $this->revision($tank, $tank->head()) ?? throw new \LogicException('a tank always has the revision it stands on');
+        $head = $this->revision($tank, $tank->head());
+        if (null === $head) {
+            try {
+                $this->getEntityManager()->refresh($tank);
+                $head = $this->revision($tank, $tank->head());
+            } catch (EntityNotFoundException) {
+                // Gone with what was there before.
+            }
+        }
+
+        return $head ?? throw new ConcurrentChange('This tank was changed on the server at the same moment. Load the page again.');
+    }
+
+    /** Moves a tank into another room. */
+    public function move(Tank $tank, string $room): void
+    {
+        $this->place($tank, 'room', $room, Types::STRING);
+    }
+
+    /** Puts a tank away; one that is put away already stays so since then. */
+    public function putAway(Tank $tank, \DateTimeImmutable $at): void
+    {
+        $this->place($tank, 'archivedAt', $tank->archivedAt() ?? $at, Types::DATETIME_IMMUTABLE);
+    }
+
+    public function putBack(Tank $tank): void
+    {
+        $this->place($tank, 'archivedAt', null, Types::DATETIME_IMMUTABLE);
+    }
+
+    /** Takes a tank off the shelf, for good once nobody has brought it back in time. */
+    public function takeOff(Tank $tank, \DateTimeImmutable $at): void
+    {
+        $this->place($tank, 'removedAt', $tank->removedAt() ?? $at, Types::DATETIME_IMMUTABLE);
+    }
+
+    public function bringBack(Tank $tank): void
+    {
+        $this->place($tank, 'removedAt', null, Types::DATETIME_IMMUTABLE);
+    }
+
+    /** Where a tank stands is apart from its plan: no edit and no other window's move is in the way of it, and the last one counts. */
+    private function place(Tank $tank, string $field, mixed $value, string $type): void
+    {
+        $this->getEntityManager()
+            ->createQuery('UPDATE '.Tank::class." t SET t.$field = :value WHERE t.id = :tank")
+            ->setParameter('value', $value, $type)
+            ->setParameter('tank', $tank->id(), 'uuid')
+            ->execute();
+        $this->getEntityManager()->refresh($tank);
     }
 
     public function revision(Tank $tank, int $number): ?Revision
@@ -130,6 +186,22 @@ final class TankRepository extends ServiceEntityRepository
         return $this->getEntityManager()
             ->getRepository(Revision::class)
             ->findBy(['tank' => $tank->id()], ['number' => 'DESC'], $most, $from);
+    }
+
+    /** The revision that a sent change made; null where it made none. */
+    public function madeBy(Tank $tank, string $changeId): ?Revision
+    {
+        return '' === $changeId || $tank->latest() < 1
+            ? null
+            : $this->getEntityManager()
+                ->getRepository(Revision::class)
+                ->findOneBy(['tank' => $tank->id(), 'changeId' => $changeId]);
+    }
+
+    /** The tank that a sent change began; null where it began none. */
+    public function begunBy(Keeper $keeper, string $changeId): ?Tank
+    {
+        return $this->findOneBy(['keeper' => $keeper->id(), 'changeId' => $changeId]);
     }
 
     /** The newest revision made from the one that stands: where redo leads. */

@@ -108,7 +108,7 @@ final class Rooms
         'Drawing' => [],
         'Site' => [],
         'Account' => ['Drawing', 'Site'],
-        'Tank' => ['Account'],
+        'Tank' => ['Site', 'Account'],
         'Work' => ['Site', 'Account'],
         'Device' => ['Site', 'Account', 'Tank'],
         'Editing' => ['Site', 'Account', 'Tank'],
@@ -120,7 +120,7 @@ final class Rooms
         'Server' => ['Site', 'Account', 'Tank', 'Settings'],
         'Task' => ['Site', 'Tank', 'Editing'],
         'Build' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Task'],
-        'Photo' => ['Site', 'Account', 'Tank', 'Build'],
+        'Photo' => ['Site', 'Account', 'Tank', 'Work', 'Build'],
         'Log' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Task', 'Build'],
         'Estimate' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Photo', 'Log'],
         'Read' => ['Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Log'],
@@ -129,7 +129,7 @@ final class Rooms
         'Demo' => ['Account', 'Tank', 'Device', 'Editing', 'Build', 'Photo', 'Log'],
         'Weeks' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Device', 'Editing', 'Build', 'Log'],
         'Almanac' => ['Site', 'Account', 'Tank', 'Task', 'Build', 'Log', 'Read', 'Weeks'],
-        'Transfer' => ['Site', 'Account', 'Tank', 'Work', 'Device', 'Bench', 'Task', 'Build', 'Log', 'Almanac'],
+        'Transfer' => ['Site', 'Account', 'Tank', 'Work', 'Device', 'Bench', 'Task', 'Build', 'Photo', 'Log', 'Almanac'],
         'Shelf' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Judging', 'Build', 'Log', 'Almanac'],
     ];
 }
