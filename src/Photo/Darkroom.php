@@ -16,8 +16,13 @@ final class Darkroom
 {
     public const MOST_BYTES = 15_000_000;
     /** Pixels of a picture, and of a side: more would not fit into a request's memory, and no camera of a keeper's has them. J. */
-    public const MOST_PIXELS = 40_000_000;
+    public const MOST_PIXELS = 24_000_000;
     public const MOST_SIDE = 12_000;
+    /**
+     * Pixels that a byte may stand for. J: a camera's photo has a byte for at most twenty, a smooth drawing one for some hundred; a file
+     * that promises more is made to cost memory and time (a few hundred bytes can call themselves a picture of any size).
+     */
+    public const MOST_PIXELS_A_BYTE = 400;
     private const QUALITY = 82;
     private const TAKEN = [\IMAGETYPE_JPEG => 'JPEG', \IMAGETYPE_PNG => 'PNG', \IMAGETYPE_WEBP => 'WebP'];
 
@@ -50,16 +55,21 @@ final class Darkroom
                 intdiv(self::MOST_PIXELS, 1_000_000),
                 self::MOST_SIDE,
             ),
+            $width * $height > self::MOST_PIXELS_A_BYTE * $bytes => 'This file is too short for the picture that it says it '
+                .'holds: it breaks off, or isn’t a photo. Send it again, or another.',
             default => null,
         };
     }
 
     /**
+     * @param bool $keepsLargest whether a picture that Olvek has written stays as it is, where it is small enough and holds nothing else
+     *
      * @return array{width: int, height: int, pictures: array<string, string>}|null JPEG by the size's name, and pixels of the largest; null
      * where the file breaks off or is not what its head says
      */
-    public static function develop(string $path): ?array
+    public static function develop(string $path, bool $keepsLargest = false): ?array
     {
+        $as = $keepsLargest ? (string) file_get_contents($path) : '';
         try {
             $image = (new ImageManager(new Driver(), autoOrientation: false, strip: true))->read($path);
             // Small first, then turned: the other way round it would stand in memory twice.
@@ -76,6 +86,10 @@ final class Darkroom
                 $largest = [$image->width(), $image->height()];
             }
             $pictures[$size->value] = (string) $image->toJpeg(self::QUALITY);
+        }
+        $sent = '' === $as ? false : getimagesizefromstring($as);
+        if (false !== $sent && [$sent[0], $sent[1]] === $largest && BareJpeg::is($as)) {
+            $pictures[PhotoSize::Large->value] = $as;
         }
 
         return ['width' => $largest[0], 'height' => $largest[1], 'pictures' => $pictures];

@@ -22,6 +22,7 @@ class Photo
      * @param string $words  what the keeper says of it
      * @param int    $width  pixels of its largest picture
      * @param int    $height likewise
+     * @param int    $bytes  of all its pictures
      */
     public function __construct(
         #[ORM\Id]
@@ -38,6 +39,8 @@ class Photo
         public readonly int $width,
         #[ORM\Column(type: 'integer')]
         public readonly int $height,
+        #[ORM\Column(type: 'integer', options: ['default' => 0])]
+        public readonly int $bytes = 0,
     ) {
     }
 }

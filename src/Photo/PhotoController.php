@@ -10,12 +10,17 @@ use Olvek\Build\BuildRecords;
 use Olvek\Site\Attachment;
 use Olvek\Site\Zip;
 use Olvek\Tank\Tank;
+use Olvek\Work\SlowPool;
+use Olvek\Work\Turns;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
+use Symfony\Component\RateLimiter\RateLimiterFactory;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
@@ -27,6 +32,9 @@ final class PhotoController extends AbstractController
 {
     private const EXPIRED = 'This page has expired, so nothing was saved. Choose the photo again and send it.';
     private const TOKEN = 'photo';
+    private const TURN = 'photo';
+    /** Seconds until it is worth sending again: developing one takes less. */
+    private const WAIT = 5;
     private const DAYS_A_WEEK = 7;
     /** Photos a page: a year of one a week, and some. */
     private const SHOWN = 60;
@@ -37,6 +45,8 @@ final class PhotoController extends AbstractController
         private readonly Photos $photos,
         private readonly BuildRecords $book,
         private readonly Today $today,
+        private readonly Turns $turns,
+        #[Autowire(service: 'limiter.photos')] private readonly RateLimiterFactory $often,
     ) {
     }
 
@@ -46,6 +56,7 @@ final class PhotoController extends AbstractController
         return $this->page($tank, $keeper, from: max(0, $request->query->getInt('from')));
     }
 
+    #[SlowPool]
     #[Route('', name: 'photos_add', methods: ['POST'])]
     public function add(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, CsrfTokenManagerInterface $tokens): Response
     {
@@ -60,9 +71,19 @@ final class PhotoController extends AbstractController
                 : $this->page($tank, $keeper, $sent, ['' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         $file = $request->files->get('photo');
-        $errors = $file instanceof UploadedFile && $file->isValid()
-            ? $this->photos->add($tank, $file->getPathname(), $sent['day'], $sent['words'], $request->request->getString('id'))
-            : ['photo' => 'No photo came. Choose a JPEG, PNG or WebP of at most 15 MB.'];
+        $errors = ['photo' => 'No photo came. Choose a JPEG, PNG or WebP of at most 15 MB.'];
+        if ($file instanceof UploadedFile && $file->isValid()) {
+            $wait = $this->turn($keeper);
+            if ($wait > 0) {
+                return $this->busy($request, $tank, $keeper, $sent, $wait);
+            }
+            try {
+                $errors =
+                    $this->photos->add($tank, $file->getPathname(), $sent['day'], $sent['words'], $request->request->getString('id'));
+            } finally {
+                $this->turns->give(self::whose($keeper), self::TURN);
+            }
+        }
 
         if ('json' === $request->getPreferredFormat()) {
             return new JsonResponse(
@@ -82,22 +103,32 @@ final class PhotoController extends AbstractController
         requirements: ['photo' => Requirement::UUID, 'size' => 'large|page|strip'],
         methods: ['GET'],
     ),]
-    public function picture(Tank $tank, string $photo, string $size): Response
+    public function picture(Request $request, Tank $tank, string $photo, string $size): Response
     {
-        $file = $this->photos->file($this->found($tank, $photo), PhotoSize::from($size))
+        $found = $this->found($tank, $photo);
+        // A photo never changes under its id; whose it is is asked each time, since a device may be several people's.
+        $answer = new Response(headers: ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, no-cache, max-age=0']);
+        $answer->setEtag("$photo-$size");
+        if ($answer->isNotModified($request)) {
+            return $answer;
+        }
+        $file = $this->photos->file($found, PhotoSize::from($size))
             ?? throw $this->createNotFoundException('This photo has no such picture.');
 
-        // A photo never changes under its id, and is this browser's own.
-        return new Response($file->bytes(), headers: [
-            'Content-Type' => 'image/jpeg',
-            'Cache-Control' => 'private, max-age=31536000, immutable',
-        ]);
+        return $answer->setContent($file->bytes());
     }
 
     /** All photos of a tank in one file, large, with a list of them. */
+    #[SlowPool]
     #[Route('.zip', name: 'photos_zip', methods: ['GET'])]
-    public function album(Tank $tank): Response
-    {
+    public function album(
+        Tank $tank,
+        #[CurrentUser] Keeper $keeper,
+        #[Autowire(service: 'limiter.carry')] RateLimiterFactory $carry,
+    ): Response {
+        if (!$carry->create($keeper->id()->toBase58())->consume()->isAccepted()) {
+            throw new TooManyRequestsHttpException(600, 'This was asked for many times in a short while. Try again in ten minutes.');
+        }
         $file = new BinaryFileResponse(
             Zip::of($this->photos->album($tank)),
             headers: Attachment::headers('application/zip', $tank->name().'.photos.zip', 'photos.zip'),
@@ -142,6 +173,42 @@ final class PhotoController extends AbstractController
             'before' => null === $before ? null : $this->found($tank, $before),
             'after' => null === $after ? null : $this->found($tank, $after),
         ]);
+    }
+
+    /** @return int seconds until a photo may be sent; 0 where it is its turn now: one at a time for a keeper, and not without end */
+    private function turn(Keeper $keeper): int
+    {
+        $whose = self::whose($keeper);
+        if (!$this->turns->take($whose, self::TURN, again: false)) {
+            return self::WAIT;
+        }
+        $allowed = $this->often->create($whose)->consume();
+        if (!$allowed->isAccepted()) {
+            $this->turns->give($whose, self::TURN);
+
+            return max(1, $allowed->getRetryAfter()->getTimestamp() - time());
+        }
+
+        return 0;
+    }
+
+    /** Photos have turns of their own: they wait for no answer that is being worked out. */
+    private static function whose(Keeper $keeper): string
+    {
+        return $keeper->id()->toBase58().'.photo';
+    }
+
+    /** @param array<string, string> $sent */
+    private function busy(Request $request, Tank $tank, Keeper $keeper, array $sent, int $wait): Response
+    {
+        $words = 'Another photo of yours is still being worked on, or many came in a short while. '.
+            "Send this one again in $wait s.";
+        $answer = 'json' === $request->getPreferredFormat()
+            ? new JsonResponse(['message' => $words], Response::HTTP_TOO_MANY_REQUESTS)
+            : $this->page($tank, $keeper, $sent, ['photo' => $words], Response::HTTP_TOO_MANY_REQUESTS);
+        $answer->headers->set('Retry-After', (string) $wait);
+
+        return $answer;
     }
 
     private function found(Tank $tank, string $photo): Photo

@@ -8,16 +8,28 @@ use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
+use Olvek\Site\ConcurrentChange;
 use Olvek\Site\Csv;
 use Olvek\Site\PlainText;
+use Olvek\Tank\Bounds;
+use Olvek\Tank\Holding;
 use Olvek\Tank\Tank;
 use Symfony\Component\Uid\Uuid;
 
 /** A tank's photos: added, listed, read, removed. */
 final readonly class Photos
 {
-    public function __construct(private EntityManagerInterface $entities, private Today $today, private BuildRecords $book)
-    {
+    /** Of a photo's three pictures together, before they are made. J. */
+    private const USUAL_BYTES = 500_000;
+    private const ELSEWHERE = 'This photo was not saved: its id is that of another tank’s photo. Send it again from this page.';
+    public const COLUMNS = ['file', 'day', 'words', 'width', 'height', 'id'];
+
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Today $today,
+        private BuildRecords $book,
+        private Bounds $bounds,
+    ) {
     }
 
     /**
@@ -25,6 +37,8 @@ final readonly class Photos
      * @param string $id   a UUID of the sender's; "" for a new one
      *
      * @return array<string, string> why it was refused, by field; none where it is kept, or was before
+     *
+     * @throws ConcurrentChange where the id is that of another tank's photo
      */
     public function add(Tank $tank, string $path, string $day, string $words, string $id): array
     {
@@ -32,13 +46,14 @@ final readonly class Photos
             return ['' => 'This photo has an id that is none. Send it again from this page.'];
         }
         $uuid = '' === $id ? Uuid::v7() : Uuid::fromString($id);
-        if (null !== $this->entities->find(Photo::class, $uuid)) {
-            return [];
+        $there = $this->entities->find(Photo::class, $uuid);
+        if (null !== $there) {
+            return $there->tank === $tank ? [] : throw new ConcurrentChange(self::ELSEWHERE);
         }
         $errors = array_filter([
             'day' => $this->book->dayFault($tank, $day),
             'words' => PlainText::fault($words, Photo::LONGEST_WORDS, 'The caption'),
-            'photo' => Darkroom::fault($path),
+            'photo' => Darkroom::fault($path) ?? $this->bounds->fault($tank->keeper, new Holding(photos: 1, bytes: self::USUAL_BYTES)),
         ], is_string(...));
         $on = $this->today->orEarlier($tank->keeper, $day);
         if ([] !== $errors || null === $on) {
@@ -48,24 +63,48 @@ final readonly class Photos
         if (null === $made) {
             return ['photo' => 'This picture breaks off, or is not what it says it is. Send it again, or another.'];
         }
-        $photo = new Photo($uuid, $tank, $on, $words, $made['width'], $made['height']);
+        $this->keep($uuid, $tank, $on, $words, $made);
+
+        return [];
+    }
+
+    /** @param array{width: int, height: int, pictures: array<string, string>} $made in the darkroom */
+    private function keep(Uuid $id, Tank $tank, \DateTimeImmutable $on, string $words, array $made): void
+    {
+        $bytes = array_sum(array_map(strlen(...), $made['pictures']));
+        $photo = new Photo($id, $tank, $on, $words, $made['width'], $made['height'], $bytes);
         $this->entities->persist($photo);
-        foreach ($made['pictures'] as $size => $bytes) {
-            $this->entities->persist(new PhotoFile($photo, PhotoSize::from($size), $bytes));
+        foreach ($made['pictures'] as $size => $picture) {
+            $this->entities->persist(new PhotoFile($photo, PhotoSize::from($size), $picture));
         }
         try {
             $this->entities->flush();
         } catch (UniqueConstraintViolationException) {
             // The same photo came by another way at the same moment, and is kept.
         }
-
-        return [];
     }
 
-    /** @return list<Photo> oldest first */
-    public function of(Tank $tank): array
+    /**
+     * A photo out of a file that Olvek wrote: its largest picture, from which the others are made again.
+     *
+     * @return string|null why it was not kept; null where it is, or was before
+     */
+    public function bring(Tank $tank, Uuid $id, \DateTimeImmutable $on, string $words, string $path): ?string
     {
-        return $this->entities->getRepository(Photo::class)->findBy(['tank' => $tank->id()], ['on' => 'ASC', 'id' => 'ASC']);
+        $fault = Darkroom::fault($path) ?? $this->bounds->fault($tank->keeper, new Holding(photos: 1, bytes: self::USUAL_BYTES));
+        $made = null === $fault ? Darkroom::develop($path, keepsLargest: true) : null;
+        if (null === $made) {
+            return $fault ?? 'This picture breaks off, or isn’t what it says it is.';
+        }
+        $this->keep($id, $tank, $on, $words, $made);
+
+        return null;
+    }
+
+    /** Of which tank the photo of this id is; null where there is none. */
+    public function tankOf(Uuid $id): ?Tank
+    {
+        return $this->entities->find(Photo::class, $id)?->tank;
     }
 
     /**
@@ -112,21 +151,29 @@ final readonly class Photos
         return $photos;
     }
 
-    /** @return iterable<string, string> all of a tank's, large, by their names in a ZIP, and a list of them */
-    public function album(Tank $tank): iterable
+    /**
+     * @param string $folder in the ZIP, with its slash; '' for none
+     *
+     * @return iterable<string, string> all of a tank's, large, by their names in a ZIP, and a list of them
+     */
+    public function album(Tank $tank, string $folder = ''): iterable
     {
-        $rows = [];
-        foreach ($this->of($tank) as $photo) {
-            $name = 'photos/'.$photo->on->format('Y-m-d').'-'.substr($photo->id->toRfc4122(), -8).'.jpg';
+        $rows = $days = [];
+        $order = ['on' => 'ASC', 'words' => 'ASC', 'id' => 'ASC'];
+        $photos = $this->entities->getRepository(Photo::class)->findBy(['tank' => $tank->id()], $order);
+        foreach ($photos as $photo) {
+            $day = $photo->on->format('Y-m-d');
+            $days[$day] = ($days[$day] ?? 0) + 1;
+            $name = "photos/$day-$days[$day].jpg";
             $file = $this->file($photo, PhotoSize::Large);
             if (null === $file) {
                 continue;
             }
-            $rows[] = [$name, $photo->on->format('Y-m-d'), $photo->words, $photo->width, $photo->height, $photo->id->toRfc4122()];
-            yield $name => $file->bytes();
+            $rows[] = [$name, $day, $photo->words, $photo->width, $photo->height, $photo->id->toRfc4122()];
+            yield $folder.$name => $file->bytes();
             $this->entities->detach($file);
         }
-        yield 'photos.csv' => Csv::write(['file', 'day', 'words', 'width', 'height', 'id'], $rows);
+        yield $folder.'photos.csv' => Csv::write(self::COLUMNS, $rows);
     }
 
     public function find(Tank $tank, string $id): ?Photo

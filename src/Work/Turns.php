@@ -24,12 +24,16 @@ final readonly class Turns
     ) {
     }
 
-    /** @return bool whether it is this work's turn now; also where it has the turn already */
-    public function take(string $keeper, string $name): bool
+    /**
+     * @param bool $again whether work that has the turn already has it once more: it is one piece of work, however often it is asked for
+     *
+     * @return bool whether it is this work's turn now
+     */
+    public function take(string $keeper, string $name, bool $again = true): bool
     {
-        return $this->alone($keeper, function () use ($keeper, $name): bool {
+        return $this->alone($keeper, function () use ($keeper, $name, $again): bool {
             $item = $this->cache->getItem(self::key($keeper));
-            if ($item->isHit() && $item->get() !== $name) {
+            if ($item->isHit() && (!$again || $item->get() !== $name)) {
                 return false;
             }
 

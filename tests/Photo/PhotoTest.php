@@ -6,12 +6,14 @@ namespace Olvek\Tests\Photo;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\KeeperRepository;
+use Olvek\Photo\BareJpeg;
 use Olvek\Photo\Darkroom;
 use Olvek\Photo\Photo;
 use Olvek\Photo\PhotoFile;
 use Olvek\Photo\PhotoSize;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
+use Olvek\Work\Turns;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Uid\Uuid;
@@ -39,13 +41,17 @@ final class PhotoTest extends BenchTestCase
         return $path;
     }
 
-    /** A picture whose left half is red and whose right half is green. */
+    /** A picture whose left half is red and whose right half is green, with as much grain in it as a photo has at least. */
     private static function drawn(int $width, int $height, string $kind): string
     {
         $image = imagecreatetruecolor(max(1, $width), max(1, $height));
         \assert(false !== $image);
         imagefilledrectangle($image, 0, 0, intdiv($width, 2), $height, 0xFF0000);
         imagefilledrectangle($image, intdiv($width, 2), 0, $width, $height, 0x00FF00);
+        for ($n = intdiv($width * $height, 200); $n > 0; --$n) {
+            $x = $n * 7919 % $width;
+            imagesetpixel($image, $x, intdiv($n * 104_729, $width) % $height, $x < intdiv($width, 2) ? 0xE00000 : 0x00E000);
+        }
         ob_start();
         match ($kind) {
             'png' => imagepng($image),
@@ -187,14 +193,94 @@ final class PhotoTest extends BenchTestCase
         self::assertSame([], $this->photos());
     }
 
+    /** 715 bytes that call themselves 40 million pixels took 2.5 s and 202 MB to open. */
+    public function testAFewBytesCannotCallThemselvesALargePicture(): void
+    {
+        $this->upload(str_pad(self::head(4800, 4800), 715, "\0"), ['day' => $this->day(0)]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('too short for the picture', $this->text('#error-photo'));
+    }
+
+    public function testOnePhotoAtATimeAndNotWithoutEnd(): void
+    {
+        $this->browser->disableReboot();
+        $turns = $this->service(Turns::class);
+        $whose = $this->keeper->id()->toBase58().'.photo';
+        self::assertTrue($turns->take($whose, 'photo'));
+        $this->upload(self::drawn(20, 20, 'jpeg'), ['words' => 'kept', 'day' => $this->day(0)]);
+        self::assertResponseStatusCodeSame(429);
+        self::assertResponseHasHeader('Retry-After');
+        self::assertSame('kept', $this->browser->getCrawler()->filter('input[name="words"]')->attr('value'));
+        $turns->give($whose, 'photo');
+        for ($n = 0; $n < 30; ++$n) {
+            $this->upload('', ['day' => $this->day(0)]);
+            self::assertResponseStatusCodeSame(422, "the $n th is looked at");
+        }
+        $this->upload(self::drawn(20, 20, 'jpeg'), ['day' => $this->day(0)]);
+        self::assertResponseStatusCodeSame(429, 'thirty a minute');
+        self::assertSame([], $this->photos());
+    }
+
+    public function testAPhotoIsAskedForAnewSinceADeviceMayBeShared(): void
+    {
+        $this->upload(self::drawn(20, 20, 'jpeg'), ['day' => $this->day(0)]);
+        [$photo] = $this->photos();
+        $this->picture($photo, 'strip');
+        self::assertStringContainsString('no-cache', (string) $this->browser->getResponse()->headers->get('Cache-Control'));
+        $etag = (string) $this->browser->getResponse()->headers->get('ETag');
+        $at = "/tanks/$this->tank/photos/$photo->id/strip.jpg";
+        $this->browser->request('GET', $at, server: ['HTTP_IF_NONE_MATCH' => $etag]);
+        self::assertResponseStatusCodeSame(304);
+        $this->browser->loginUser($this->service(KeeperRepository::class)->enrol('Odd', 'Odd', 'another long word'));
+        $this->browser->request('GET', $at, server: ['HTTP_IF_NONE_MATCH' => $etag]);
+        self::assertResponseStatusCodeSame(404);
+    }
+
+    /** An id that another tank's photo has is not "saved": the device would throw the only copy away. */
+    public function testAnIdOfAnotherTanksPhotoIsTold(): void
+    {
+        $id = '01890000-0000-7000-8000-0000000000aa';
+        $this->upload(self::drawn(20, 20, 'jpeg'), ['day' => $this->day(0), 'id' => $id]);
+        $this->upload(self::drawn(20, 20, 'jpeg'), ['day' => $this->day(0), 'id' => $id]);
+        self::assertResponseRedirects(message: 'sent twice it is saved');
+        $this->tank = $this->newTank($this->service(KeeperRepository::class)->find($this->keeper->id()) ?? $this->keeper);
+        $this->upload(self::drawn(20, 20, 'jpeg'), ['day' => $this->day(0), 'id' => $id]);
+        self::assertResponseStatusCodeSame(409);
+        self::assertStringContainsString('was not saved', $this->text('main'));
+    }
+
+    public function testWhatAJpegHoldsBesideItsPicture(): void
+    {
+        $own = self::drawn(40, 20, 'jpeg');
+        self::assertTrue(BareJpeg::is($own));
+        foreach (
+            [
+                'behind' => $own."\0",
+                'before' => "\0".$own,
+                'comment' => substr_replace($own, "\xFF\xFE\x00\x06HERE", 2, 0),
+                'camera' => self::fromCamera(),
+                'cut' => substr($own, 0, -2),
+                'png' => self::drawn(40, 20, 'png'),
+                'none' => '',
+            ] as $what => $bytes
+        ) {
+            self::assertFalse(BareJpeg::is($bytes), $what);
+        }
+    }
+
     /** Just below and just above each limit. */
     public function testLimits(): void
     {
-        $fault = fn (int $width, int $height): ?string => Darkroom::fault($this->written(self::head($width, $height)));
-        self::assertNull($fault(Darkroom::MOST_SIDE, 3333));
-        self::assertNotNull($fault(Darkroom::MOST_SIDE + 1, 3333));
-        self::assertNull($fault(8000, 5000));
-        self::assertNotNull($fault(8000, 5001));
+        $fault = fn (int $width, int $height, int $bytes = 100_000): ?string => Darkroom::fault(
+            $this->written(str_pad(self::head($width, $height), $bytes, "\0")),
+        );
+        self::assertNull($fault(Darkroom::MOST_SIDE, 2000));
+        self::assertNotNull($fault(Darkroom::MOST_SIDE + 1, 1999));
+        self::assertNull($fault(6000, 4000));
+        self::assertNotNull($fault(6000, 4001));
+        // Fewer bytes than any picture of that size has: it is not even opened.
+        self::assertNull($fault(4000, 1000, 10_000));
+        self::assertStringContainsString('too short', (string) $fault(4000, 1000, 9_999));
         $jpeg = self::drawn(10, 10, 'jpeg');
         self::assertNull(Darkroom::fault($this->written(str_pad($jpeg, Darkroom::MOST_BYTES, "\0"))));
         $larger = $this->written(str_pad($jpeg, Darkroom::MOST_BYTES + 1, "\0"));

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Work;
+
+/**
+ * Answers of this controller or action may take long: the web server gives them to a pool of processes of their own, so that nobody who
+ * asks for a page waits behind them. deploy/nginx.conf.in has the addresses (`bin/formats` writes them there).
+ */
+#[\Attribute(\Attribute::TARGET_CLASS | \Attribute::TARGET_METHOD)]
+final class SlowPool
+{
+}
