@@ -17,7 +17,7 @@ final class BodySize
     /** Bytes. The largest plan Olvek takes (60 clumps, 30 groups) is some 25 KB. */
     public const MOST = 1_000_000;
     /** Bytes of a whole shelf as it was carried away, and where it is brought back. */
-    public const MOST_SHELF = 64_000_000;
+    public const MOST_SHELF = 1_000_000_000;
     public const SHELF = '/account/bring';
     /** Bytes of a photo with its form, and where photos come. */
     public const MOST_PHOTO = 16_000_000;
@@ -32,7 +32,7 @@ final class BodySize
         [$most, $why] = match (true) {
             self::SHELF === $request->getPathInfo() => [
                 self::MOST_SHELF,
-                'This is larger than 64 megabytes. Check that you chose a file that was downloaded from Olvek.',
+                'This is larger than a gigabyte. Check that you chose a file that was downloaded from Olvek.',
             ],
             1 === preg_match(self::PHOTO, $request->getPathInfo()) => [
                 self::MOST_PHOTO,

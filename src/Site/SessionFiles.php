@@ -29,9 +29,13 @@ final class SessionFiles extends AbstractSessionHandler
 
     protected function doRead(#[\SensitiveParameter] string $sessionId): string
     {
+        // A session that nobody has begun locks nobody out: its name may be made up.
+        if (!is_file($this->file($sessionId))) {
+            return '';
+        }
         $this->lock($sessionId);
 
-        return is_file($this->file($sessionId)) ? (string) @file_get_contents($this->file($sessionId)) : '';
+        return (string) @file_get_contents($this->file($sessionId));
     }
 
     protected function doWrite(#[\SensitiveParameter] string $sessionId, string $data): bool
