@@ -13,6 +13,8 @@ use Olvek\Tank\Tank;
 class StepMark
 {
     public const LONGEST_NOTE = 300;
+    /** What a step may be called: those of one group of animals, or of one stone, bear its number. */
+    public const ID = '/^[a-z0-9-]{2,40}$/D';
 
     public function __construct(
         #[ORM\Id]

@@ -10,6 +10,7 @@ use Olvek\Account\Keeper;
 use Olvek\Account\SessionAge;
 use Olvek\Settings\AccountController;
 use Olvek\Site\SessionFiles;
+use Olvek\Site\WaitingFiles;
 use Olvek\Tank\Tank;
 use Psr\Cache\CacheItemPoolInterface;
 use Psr\Clock\ClockInterface;
@@ -31,6 +32,7 @@ final class PruneCommand extends Command
         private readonly EntityManagerInterface $entities,
         private readonly ClockInterface $clock,
         private readonly SessionFiles $sessions,
+        private readonly WaitingFiles $files,
         #[Autowire(service: 'cache.app')] private readonly CacheItemPoolInterface $cache,
     ) {
         parent::__construct();
@@ -45,6 +47,7 @@ final class PruneCommand extends Command
         $keepers = $this->delete('DELETE FROM '.Keeper::class.' k WHERE k.removedAt < :at', $gone);
         $invitations = $this->delete('DELETE FROM '.Invitation::class.' i WHERE i.endsAt < :at', ['at' => $now]);
         $sessions = $this->sessions->gc(SessionAge::OLDEST + SessionAge::IDLE);
+        $this->files->prune();
         if ($this->cache instanceof PruneableInterface) {
             $this->cache->prune();
         }

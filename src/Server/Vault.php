@@ -23,7 +23,8 @@ interface Vault
      * Puts a copy in the place of what is there: all of it or nothing. Nobody can write between the copy that is kept and the exchange, so
      * that every change a keeper was told is saved is in one of the two.
      *
-     * @param string|null $keep where a copy of what is there now goes, a file that does not exist yet; null where it cannot be read any more
+     * @param string|null $keep where a copy of what is there now goes, a file that does not exist yet; null where that cannot be read
+     *                          any more
      *
      * @throws Trouble
      */

@@ -85,7 +85,8 @@ final readonly class Calendar
     {
         $event = $calendar->createComponent('VEVENT', ['UID' => $uid, 'SUMMARY' => $words, 'TRANSP' => 'TRANSPARENT']);
         $event->remove('DTSTAMP');
-        $event->add('DTSTAMP', $this->clock->now()->setTimezone(new \DateTimeZone('UTC')));
+        // The day, not the second: whoever asks again on the same day is told that nothing has changed.
+        $event->add('DTSTAMP', $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->setTime(0, 0));
         $event->add('DTSTART', $on->format('Ymd'), ['VALUE' => 'DATE']);
 
         return $event;

@@ -15,8 +15,10 @@ final class ImportResult
     /** @var list<array{file: string, line: int|null, words: string}> */
     public array $faults = [];
     public int $more = 0;
-    /** Tanks for which there was no time. */
+    /** Tanks that were not looked at, or not to their end, since there was not time for all. */
     public int $left = 0;
+    /** Whether the keeper's settings were taken too. */
+    public bool $settings = false;
 
     public function tank(string $name, string $words): void
     {

@@ -13,6 +13,7 @@ use Olvek\Build\BuildRecords;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Device\DeviceAssignment;
 use Olvek\Log\Logbook;
+use Olvek\Photo\Photos;
 use Olvek\Site\Csv;
 use Olvek\Tank\Revision;
 use Olvek\Tank\Tank;
@@ -27,7 +28,7 @@ final readonly class ShelfExport
     public const FORMAT = 'olvek.shelf';
     public const VERSION = 1;
     public const REVISIONS = ['number', 'parent', 'at', 'label', 'words'];
-    public const LOG = ['day', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'id', 'written', 'note', 'cause'];
+    public const LOG = ['day', 'kind', 'what', 'amount', 'unit', 'of', 'words', 'made_up', 'id', 'written', 'note', 'cause'];
     public const TASKS = ['task', 'due', 'moved_to', 'settled', 'entry'];
     public const STEPS = ['step', 'done', 'day', 'note'];
     public const DEVICES = ['kind', 'device'];
@@ -37,6 +38,7 @@ final readonly class ShelfExport
         private TankRepository $tanks,
         private Logbook $logbook,
         private BuildRecords $book,
+        private Photos $photos,
         private Almanac $almanac,
         private DrawingFile $drawings,
         private ClockInterface $clock,
@@ -73,7 +75,8 @@ final readonly class ShelfExport
                     'format' => PlanDocument::FORMAT,
                     'version' => PlanDocument::VERSION,
                 ],
-                'made' => $this->clock->now()->format(\DATE_ATOM),
+                // The day alone: of the same state the same file.
+                'made' => $this->clock->now()->format('Y-m-d'),
                 'keeper' => [
                     'name' => $keeper->signInName,
                     'display' => $keeper->displayName(),
@@ -122,6 +125,7 @@ final readonly class ShelfExport
             $this->book->progress($tank)->sheet(),
             \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION,
         )."\n";
+        yield from $this->photos->album($tank, "$folder/");
         yield "$folder/devices.csv" => Csv::write(
             self::DEVICES,
             array_map(
@@ -143,6 +147,7 @@ final readonly class ShelfExport
                 $e->kind->value,
                 $e->what,
                 $e->amount,
+                $e->unit(),
                 $e->of,
                 $e->words,
                 $e->madeUp,

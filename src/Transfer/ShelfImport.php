@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace Olvek\Transfer;
 
+use Doctrine\ORM\AbstractQuery;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
 use Olvek\Build\BuildRecords;
 use Olvek\Build\StepMark;
 use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Device\DeviceAssignment;
 use Olvek\Device\DeviceKind;
-use Olvek\Device\Devices;
 use Olvek\Log\Entry;
-use Olvek\Site\Moment;
-use Olvek\Site\PlainText;
+use Olvek\Log\EntryKind;
+use Olvek\Log\EntryRows;
+use Olvek\Photo\Photos;
+use Olvek\Tank\Bounds;
+use Olvek\Tank\Holding;
+use Olvek\Tank\OverBound;
 use Olvek\Tank\Revision;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
@@ -23,20 +28,24 @@ use Symfony\Component\Uid\Uuid;
 
 /**
  * Reads a file that was carried away back onto a keeper's shelf, empty or living. What is there already is not doubled: the same file may
- * be brought as often as one likes.
+ * be brought as often as one likes, and where time ran out the next try goes on from there.
+ *
+ * A tank, with the plan that stands and what is marked, is a transaction; its other plans, its lines and its photos come a few at a time,
+ * so that nobody else waits for the database, and memory holds but those few.
  */
 final readonly class ShelfImport
 {
-    private const MOST_TANKS = 2000;
-    /** Lines of a logbook that are looked up and written at once. */
-    private const AT_ONCE = 200;
+    /** Revisions that are written at once: their plans are long. */
+    private const PLANS_AT_ONCE = 20;
 
     public function __construct(
         private EntityManagerInterface $entities,
         private TankRepository $tanks,
         private PlanDocument $document,
         private BuildRecords $book,
-        private Devices $devices,
+        private EntryRows $rows,
+        private Photos $photos,
+        private Bounds $bounds,
     ) {
     }
 
@@ -45,142 +54,90 @@ final readonly class ShelfImport
     {
         $zip = Unzip::open($path);
         $report = new ImportResult();
-        $list = self::manifest($zip);
-        foreach ($list as $n => $told) {
+        $manifest = ShelfManifest::read($zip);
+        if (null !== $manifest->settings && [] === $this->tanks->findBy(['keeper' => $keeper->id()], limit: 1)) {
+            // Where somebody lives already, how they like it is theirs.
+            $manifest->settings->apply($keeper);
+            $this->entities->flush();
+            $report->settings = true;
+        }
+        foreach ($manifest->tanks as $n => $told) {
             if ($n > 0 && $patience->isSpent()) {
-                $report->left = \count($list) - $n;
+                $report->left = \count($manifest->tanks) - $n;
                 break;
             }
-            $files = new TankFiles($zip, $told['folder'], $report, $this->document);
             $keeper = $this->entities->getReference(Keeper::class, $keeper->id()) ?? $keeper;
-            if (!isset($files->revisions[$told['head']])) {
-                $report->tank($told['name'], 'was not taken: the plan that stands could not be read.');
-                continue;
+            try {
+                $whole = $this->tank($keeper, $told, new TankFiles($zip, $told->folder, $report, $this->document), $report, $patience);
+            } catch (OverBound $full) {
+                $report->tank($told->name, 'was not taken as a whole: '.$full->getMessage());
+                break;
             }
-            $this->entities->wrapInTransaction(fn () => $this->tank($keeper, $told, $files, $report));
             $this->entities->clear();
+            if (!$whole) {
+                $report->left = \count($manifest->tanks) - $n;
+                break;
+            }
         }
 
         return $report;
     }
 
-    /**
-     * @return list<array{
-     *     folder: string, id: Uuid, name: string, created: \DateTimeImmutable, head: int,
-     *     room: string, archived: ?\DateTimeImmutable, follows: ?Uuid
-     * }>
-     *
-     * @throws UnreadableFile
-     */
-    private static function manifest(Unzip $zip): array
+    /** @return bool whether all of it was looked at */
+    private function tank(Keeper $keeper, ToldTank $told, TankFiles $files, ImportResult $report, TimeLimit $patience): bool
     {
-        $data = json_decode($zip->text('manifest.json', Unzip::MOST_TABLE) ?? '', true, 8);
-        if (!\is_array($data) || ShelfExport::FORMAT !== ($data['format'] ?? null) || !\is_array($data['tanks'] ?? null)) {
-            throw new UnreadableFile('This ZIP file was not made by Olvek: it has no manifest that says so.');
-        }
-        if (ShelfExport::VERSION !== ($data['version'] ?? null)) {
-            throw new UnreadableFile('This file was made by another version of Olvek, which this one does not read.');
-        }
-        $tanks = [];
-        foreach (\array_slice(array_values($data['tanks']), 0, self::MOST_TANKS) as $tank) {
-            $created = \is_array($tank) && \is_string($tank['created'] ?? null) ? Moment::read(\DATE_ATOM, $tank['created']) : null;
-            if (
-                !\is_array($tank)
-                || !\is_string($tank['folder'] ?? null)
-                || 1 !== preg_match('~^tanks/[a-z0-9-]{1,60}$~D', $tank['folder'])
-                || !\is_string($tank['id'] ?? null)
-                || !Uuid::isValid($tank['id'])
-                || !\is_int($tank['head'] ?? null)
-                || null === $created
-            ) {
-                throw new UnreadableFile('The manifest of this file has been changed: a tank in it cannot be understood.');
-            }
-            $tanks[] = [
-                'folder' => $tank['folder'],
-                'id' => Uuid::fromString($tank['id']),
-                'name' => mb_substr(mb_scrub(\is_string($tank['name'] ?? null) ? $tank['name'] : ''), 0, 80),
-                'created' => $created,
-                'head' => $tank['head'],
-                'room' => self::room($tank['room'] ?? ''),
-                'archived' => \is_string($tank['archived'] ?? null) ? Moment::read(\DATE_ATOM, $tank['archived']) : null,
-                'follows' => \is_string($tank['follows'] ?? null) && Uuid::isValid($tank['follows'])
-                    ? Uuid::fromString($tank['follows'])
-                    : null,
-            ];
-        }
+        $head = isset($files->revisions[$told->head]) ? $files->plan($told->head) : null;
+        if (null === $head) {
+            $report->tank($told->name, 'was not taken: the plan that stands could not be read.');
 
-        return $tanks;
-    }
-
-    /** What a room may be called, of what a file says: files from before there were rooms say nothing. */
-    private static function room(mixed $told): string
-    {
-        return \is_string($told) && null === PlainText::fault($told, Tank::LONGEST_ROOM, 'A room') ? trim($told) : '';
-    }
-
-    /**
-     * @param array{
-     *     folder: string, id: Uuid, name: string, created: \DateTimeImmutable, head: int,
-     *     room: string, archived: ?\DateTimeImmutable, follows: ?Uuid
-     * } $told
-     */
-    private function tank(Keeper $keeper, array $told, TankFiles $files, ImportResult $report): void
-    {
+            return true;
+        }
         // Another's tank of the same id is nobody's business: this one gets an id of its own, the same each time it is brought.
-        $own = Uuid::v5($keeper->id(), $told['id']->toRfc4122());
-        $tank = $this->mine($told['id'], $keeper) ?? $this->mine($own, $keeper);
-        $new = null === $tank;
-        $back = false;
+        $own = Uuid::v5($keeper->id(), $told->id->toRfc4122());
+        $tank = $this->mine($told->id, $keeper) ?? $this->mine($own, $keeper);
+        $came = new BroughtTank(null === $tank, null !== $tank?->removedAt());
         if (null === $tank) {
-            $tank = new Tank(
-                $keeper,
-                $files->revisions[$told['head']]['name'],
-                $told['created']->setTimezone(new \DateTimeZone(date_default_timezone_get())),
-                null === $this->tanks->find($told['id']) ? $told['id'] : $own,
-            );
-            $tank->standIn($told['room']);
-            if (null !== $told['archived']) {
-                $tank->archive($told['archived']->setTimezone(new \DateTimeZone(date_default_timezone_get())));
-            }
-            $followed = null === $told['follows']
-                ? null
-                : $this->mine($told['follows'], $keeper) ?? $this->mine(Uuid::v5($keeper->id(), $told['follows']->toRfc4122()), $keeper);
-            if (null !== $followed) {
-                $tank->follow($followed);
-            }
+            $this->bounds->ask($keeper, new Holding(tanks: 1));
+            $tank = $this->begin($keeper, $told, null === $this->tanks->find($told->id) ? $told->id : $own, $head, $files);
+            $came->plans = 1;
+        } elseif ($came->wasRemoved) {
+            $this->tanks->bringBack($tank);
+        }
+        $came->marks = $this->entities->wrapInTransaction(fn (): int => $this->marks($tank, $files));
+        $whole = $this->plans($tank, $told->head, $head, $files, $came, $patience)
+            && $this->lines($tank, $files, $came, $patience)
+            && $this->pictures($tank, $files, $came, $patience);
+        $report->tank($told->name, $came->words().($whole ? '' : ' There was not time for all of it yet.'));
+
+        return $whole;
+    }
+
+    private function begin(Keeper $keeper, ToldTank $told, Uuid $id, StoredPlan $head, TankFiles $files): Tank
+    {
+        $zone = new \DateTimeZone(date_default_timezone_get());
+        $tank = new Tank($keeper, $head->name, $told->created->setTimezone($zone), $id);
+        $tank->standIn($told->room);
+        if (null !== $told->archived) {
+            $tank->archive($told->archived->setTimezone($zone));
+        }
+        $followed = null === $told->follows
+            ? null
+            : $this->mine($told->follows, $keeper) ?? $this->mine(Uuid::v5($keeper->id(), $told->follows->toRfc4122()), $keeper);
+        if (null !== $followed) {
+            $tank->follow($followed);
+        }
+        $this->entities->wrapInTransaction(function () use ($tank, $told, $head, $files): void {
             $this->entities->persist($tank);
-        } elseif (null !== $tank->removedAt()) {
-            $tank->bringBack();
-            $back = true;
-        }
-        $plans = $this->plans($tank, $new, $told['head'], $files);
-        $lines = $this->lines($tank, $files);
-        $marks = $this->marks($tank, $files);
-        $this->entities->flush();
-        foreach ($new ? $files->devices : [] as $kind => $device) {
-            $this->devices->wire($tank, DeviceKind::from($kind), $device);
-        }
-        $report->tank(
-            $told['name'],
-            match (true) {
-                $new => \sprintf(
-                    'is on the shelf, with %s and %s.',
-                    self::number($plans ?? 0, 'revision'),
-                    self::number($lines, 'line of its logbook', 'lines of its logbook'),
-                ),
-                null === $plans => 'stands here already and has gone on differently since; its plans were left as they are here'.
-                    (0 === $lines + $marks
-                        ? '.'
-                        : \sprintf(', and %s of its logbook %s added.', self::number($lines, 'line'), 1 === $lines ? 'was' : 'were')),
-                0 === $plans + $lines + $marks && !$back => 'stands here already, with all that is in the file.',
-                default => \sprintf(
-                    '%s here already; %s and %s were added.',
-                    $back ? 'had been removed and is back; it was' : 'stands',
-                    self::number($plans, 'revision'),
-                    self::number($lines, 'line of its logbook', 'lines of its logbook'),
-                ),
-            },
-        );
+            $stands = self::revision($tank, $told->head, $files, $head);
+            $this->entities->persist($stands);
+            $tank->hold($stands, max([0, ...array_keys($files->revisions)]), $head->name);
+            foreach ($files->devices as $kind => $device) {
+                // Also one that this house does not know: it is known again where the file goes back.
+                $this->entities->persist(new DeviceAssignment($tank, DeviceKind::from($kind), $device));
+            }
+        });
+
+        return $tank;
     }
 
     private function mine(Uuid $id, Keeper $keeper): ?Tank
@@ -188,72 +145,162 @@ final readonly class ShelfImport
         return $this->tanks->findOneBy(['id' => $id, 'keeper' => $keeper->id()]);
     }
 
-    /** @return int|null how many were added; null where the tank's own have gone another way */
-    private function plans(Tank $tank, bool $new, int $head, TankFiles $files): ?int
+    private static function revision(Tank $tank, int $number, TankFiles $files, StoredPlan $plan): Revision
     {
-        $here = [];
-        foreach ($new ? [] : $this->entities->getRepository(Revision::class)->findBy(['tank' => $tank->id()]) as $revision) {
-            $here[$revision->number] = hash('xxh128', $revision->plan);
-        }
-        foreach ($here as $number => $plan) {
-            if (isset($files->revisions[$number]) && hash('xxh128', $files->revisions[$number]['plan']) !== $plan) {
-                return null;
-            }
-        }
+        $told = $files->revisions[$number];
+        $revision = new Revision($tank, $number, $told['parent'], $plan->json, $told['words'], $told['at']);
+        $revision->call($told['label']);
+
+        return $revision;
+    }
+
+    /** Revisions that the shelf lacks, unless its own have gone another way. */
+    private function plans(Tank $tank, int $head, StoredPlan $stands, TankFiles $files, BroughtTank $came, TimeLimit $patience): bool
+    {
+        $here = $this->numbers($tank);
         $missing = array_diff_key($files->revisions, $here);
-        $made = [];
-        foreach ($missing as $number => $told) {
-            $made[$number] = new Revision($tank, $number, $told['parent'], $told['plan'], $told['words'], $told['at']);
-            $made[$number]->call($told['label']);
-            $this->entities->persist($made[$number]);
+        foreach (array_intersect_key($here, $files->revisions) as $number => $hash) {
+            $plan = $number === $head ? $stands : $files->plan($number);
+            if (null !== $plan && hash('xxh128', $plan->json) !== $hash) {
+                $came->isElsewhere = true;
+
+                return true;
+            }
         }
         // What stands moves on only where the file knows more than the shelf.
         $newest = max([0, ...array_keys($files->revisions)]);
-        if ([] !== $made && ($new || $newest > max([0, ...array_keys($here)]))) {
-            $stands = $made[$head] ?? $this->tanks->revision($tank, $head);
-            \assert(null !== $stands);
-            $tank->hold($stands, $newest, $files->revisions[$head]['name']);
+        $goesOn = !$came->isNew && $newest > max([0, ...array_keys($here)]);
+        foreach (array_chunk(array_keys($missing), self::PLANS_AT_ONCE) as $numbers) {
+            if ($came->plans > 0 && $patience->isSpent()) {
+                return false;
+            }
+            $came->plans += $this->entities->wrapInTransaction(function () use ($tank, $numbers, $files, $head, $stands): int {
+                $made = [];
+                foreach ($numbers as $number) {
+                    $plan = $number === $head ? $stands : $files->plan($number);
+                    if (null !== $plan) {
+                        $this->bounds->ask($tank->keeper, new Holding(bytes: \strlen($plan->json)));
+                        $this->entities->persist($made[] = self::revision($tank, $number, $files, $plan));
+                    }
+                }
+                $this->entities->flush();
+                array_walk($made, fn (Revision $r) => $this->entities->detach($r));
+
+                return \count($made);
+            });
+        }
+        if ($goesOn && [] !== $missing) {
+            $tank->hold($this->tanks->revision($tank, $head) ?? throw new \LogicException('it was just kept'), $newest, $stands->name);
+            $this->entities->flush();
         }
 
-        return \count($made);
+        return true;
     }
 
-    /** @return int how many were added */
-    private function lines(Tank $tank, TankFiles $files): int
+    /** @return array<int, string> hashes of a tank's plans by number, read one by one */
+    private function numbers(Tank $tank): array
     {
-        $added = 0;
-        foreach (array_chunk($files->lines, self::AT_ONCE, true) as $chunk) {
-            $known = $this->owners(array_keys($chunk), $tank);
-            $other = $this->owners(
-                array_map(static fn (string $id): string => self::own($tank, $id)->toRfc4122(), array_keys($chunk)),
-                $tank,
-            );
-            foreach ($chunk as $id => $told) {
-                $mine = $known[$id] ?? null;
-                if (true === $mine || isset($other[self::own($tank, $id)->toRfc4122()])) {
-                    continue;
+        $hashes = [];
+        /** @var iterable<array{number: int, plan: string}> $rows */
+        $rows = $this->entities
+            ->createQuery('SELECT r.number AS number, r.plan AS plan FROM '.Revision::class.' r WHERE r.tank = :tank ORDER BY r.number')
+            ->setParameter('tank', $tank->id(), 'uuid')
+            ->toIterable([], AbstractQuery::HYDRATE_SCALAR);
+        foreach ($rows as $row) {
+            $hashes[(int) $row['number']] = hash('xxh128', $row['plan']);
+        }
+
+        return $hashes;
+    }
+
+    /** Lines that the shelf lacks. */
+    private function lines(Tank $tank, TankFiles $files, BroughtTank $came, TimeLimit $patience): bool
+    {
+        $chunk = [];
+        foreach ($files->lines() as $id => $told) {
+            $chunk[$id] = $told;
+            if (\count($chunk) >= EntryRows::AT_ONCE) {
+                $came->lines += $this->someLines($tank, $chunk);
+                $chunk = [];
+                // What is there already is gone over quickly; each try adds something.
+                if ($came->lines > 0 && $patience->isSpent()) {
+                    return false;
                 }
-                $this->entities->persist(
-                    new Entry(
-                        $tank,
-                        $told['on'],
-                        $told['kind'],
-                        $told['what'],
-                        $told['amount'],
-                        $told['of'],
-                        $told['words'],
-                        $told['madeUp'],
-                        null === $mine ? Uuid::fromString($id) : self::own($tank, $id),
-                        $told['written'],
-                        $told['note'],
-                        $told['cause'],
-                    ),
-                );
-                ++$added;
+            }
+        }
+        $came->lines += $this->someLines($tank, $chunk);
+
+        return true;
+    }
+
+    /**
+     * @param array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null,
+     * words: string, madeUp: bool, written: string, note: string, cause: string}> $chunk by id
+     */
+    private function someLines(Tank $tank, array $chunk): int
+    {
+        $there = $this->owners(array_keys($chunk), $tank);
+        $entries = [];
+        foreach ($chunk as $id => $told) {
+            $isMine = $there[$id] ?? null;
+            if (true === $isMine) {
+                continue;
+            }
+            $entries[] = new Entry(
+                $tank,
+                $told['on'],
+                $told['kind'],
+                $told['what'],
+                $told['amount'],
+                $told['of'],
+                $told['words'],
+                $told['madeUp'],
+                null === $isMine ? Uuid::fromString($id) : self::own($tank, $id),
+                $told['written'],
+                $told['note'],
+                $told['cause'],
+            );
+        }
+        if ([] !== $entries) {
+            $this->bounds->ask($tank->keeper, new Holding(lines: \count($entries)));
+        }
+
+        return $this->rows->add($tank, $entries);
+    }
+
+    /** Photos that the shelf lacks. */
+    private function pictures(Tank $tank, TankFiles $files, BroughtTank $came, TimeLimit $patience): bool
+    {
+        foreach ($files->photos() as $id => $told) {
+            $uuid = Uuid::fromString($id);
+            $other = $this->photos->tankOf($uuid);
+            if (null !== $other && $other !== $tank) {
+                $uuid = self::own($tank, $id);
+                $other = $this->photos->tankOf($uuid);
+            }
+            if (null !== $other) {
+                continue;
+            }
+            if ($came->plans + $came->lines + $came->photos > 0 && $patience->isSpent()) {
+                return false;
+            }
+            $path = $files->picture($told['file']);
+            if (null === $path) {
+                continue;
+            }
+            try {
+                $fault = $this->photos->bring($tank, $uuid, $told['on'], $told['words'], $path);
+            } finally {
+                unlink($path);
+            }
+            if (null === $fault) {
+                ++$came->photos;
+            } else {
+                $files->fault($told['file'], $fault);
             }
         }
 
-        return $added;
+        return true;
     }
 
     /**
@@ -266,32 +313,27 @@ final readonly class ShelfImport
         if ([] === $ids) {
             return [];
         }
-        $query = $this->entities->createQuery(
-            'SELECT e.id AS id, IDENTITY(e.tank) AS tank FROM '.
-                Entry::class.
-                ' e WHERE e.id IN ('.
-                implode(', ', array_map(static fn (int $n): string => ":id$n", array_keys($ids))).
-                ')',
+        /** @var list<array{id: string, tank_id: string}> $rows */
+        $rows = $this->entities->getConnection()->fetchAllAssociative(
+            'SELECT id, tank_id FROM log_entry WHERE id IN ('.implode(', ', array_fill(0, \count($ids), '?')).')',
+            $ids,
         );
-        foreach ($ids as $n => $id) {
-            $query->setParameter("id$n", Uuid::fromString($id), 'uuid');
-        }
-        $owners = [];
-        /** @var list<array{id: Uuid, tank: string|Uuid}> $rows */
-        $rows = $query->getResult();
-        foreach ($rows as $row) {
-            $owners[$row['id']->toRfc4122()] = (string) $row['tank'] === $tank->id()->toRfc4122();
-        }
 
-        return $owners;
+        return array_map(static fn (string $of): bool => $of === $tank->id()->toRfc4122(), array_column($rows, 'tank_id', 'id'));
     }
 
     /** @return int how many were added of tasks, steps and the sheet */
     private function marks(Tank $tank, TankFiles $files): int
     {
         $added = 0;
+        $entries = array_values(array_filter(array_column($files->tasks, 'entry'), is_string(...)));
+        $there = [];
+        foreach (array_chunk($entries, EntryRows::AT_ONCE) as $some) {
+            $there += $this->owners($some, $tank);
+        }
         foreach ($files->tasks as $told) {
             if (null === $this->entities->find(TaskMark::class, ['tank' => $tank->id(), 'task' => $told['task'], 'due' => $told['due']])) {
+                $entry = $told['entry'];
                 $this->entities->persist(
                     new TaskMark(
                         $tank,
@@ -299,7 +341,8 @@ final readonly class ShelfImport
                         $told['due'],
                         $told['moved'],
                         $told['settled'],
-                        null === $told['entry'] ? null : Uuid::fromString($told['entry']),
+                        // Its line comes under an id of its own where another tank has that one.
+                        null === $entry ? null : (false === ($there[$entry] ?? null) ? self::own($tank, $entry) : Uuid::fromString($entry)),
                     ),
                 );
                 ++$added;
@@ -324,10 +367,5 @@ final readonly class ShelfImport
     private static function own(Tank $tank, string $id): Uuid
     {
         return Uuid::v5($tank->id(), $id);
-    }
-
-    private static function number(int $n, string $one, ?string $many = null): string
-    {
-        return $n.' '.(1 === $n ? $one : $many ?? $one.'s');
     }
 }

@@ -9,11 +9,13 @@ use Olvek\Build\StepMark;
 use Olvek\Core\Log\Cause;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Unit\TextTable;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Device\DeviceKind;
 use Olvek\Log\Entry;
 use Olvek\Log\EntryKind;
-use Olvek\Site\Csv;
+use Olvek\Photo\Photo;
+use Olvek\Photo\Photos;
 use Olvek\Site\Moment;
 use Olvek\Site\PlainText;
 use Olvek\Tank\Revision;
@@ -21,22 +23,14 @@ use Symfony\Component\Uid\Uuid;
 
 /**
  * One tank out of a file that is brought back, read and checked as if a stranger had written it; what cannot be understood is told and left
- * out.
+ * out. Plans, lines and photos are read as they are asked for: there may be more of them than memory holds.
  */
 final readonly class TankFiles
 {
     private const MOST_REVISIONS = 20_000;
 
-    /**
-     * @var array<int, array{parent: int|null, at: \DateTimeImmutable, label: string, words: string, plan: string, name: string}> revisions
-     * by number, in order
-     */
+    /** @var array<int, array{parent: int|null, at: \DateTimeImmutable, label: string, words: string}> revisions by number, in order */
     public array $revisions;
-    /**
-     * @var array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null, words: string,
-     * madeUp: bool, written: string, note: string, cause: string}> by id
-     */
-    public array $lines;
     /** @var list<array{task: string, due: string, moved: \DateTimeImmutable|null, settled: bool, entry: string|null}> */
     public array $tasks;
     /** @var list<array{step: string, done: bool, on: \DateTimeImmutable, note: string}> */
@@ -51,18 +45,42 @@ final readonly class TankFiles
     /** @var array<string, string> device by kind */
     public array $devices;
 
-    public function __construct(private Unzip $zip, private string $folder, private ImportResult $report, PlanDocument $document)
-    {
-        $this->revisions = $this->readRevisions($document);
-        $this->lines = $this->readLines();
+    public function __construct(
+        private Unzip $zip,
+        private string $folder,
+        private ImportResult $report,
+        private PlanDocument $document,
+    ) {
+        $this->revisions = $this->readRevisions();
         $this->tasks = $this->readTasks();
         $this->steps = $this->readSteps();
         $this->sheet = $this->readSheet();
         $this->devices = $this->readDevices();
     }
 
-    /** @return array<int, array{parent: int|null, at: \DateTimeImmutable, label: string, words: string, plan: string, name: string}> */
-    private function readRevisions(PlanDocument $document): array
+    /** The plan of a revision as it is stored; null where it cannot be read, and that is told. */
+    public function plan(int $number): ?StoredPlan
+    {
+        $file = \sprintf('%s/plans/%06d.plan.json', $this->folder, $number);
+        $json = $this->zip->text($file, Unzip::MOST_PLAN);
+        try {
+            $plan = $this->document->fromForeignJson($json ?? '');
+
+            // What was only written otherwise is the same plan.
+            return new StoredPlan($this->document->toJson($plan), $plan->name);
+        } catch (InvalidPlan $refused) {
+            $this->report->fault(
+                $file,
+                null,
+                null === $json ? 'This file is missing.' : implode(' ', \array_slice($refused->messages(UnitSystem::Metric), 0, 3)),
+            );
+
+            return null;
+        }
+    }
+
+    /** @return array<int, array{parent: int|null, at: \DateTimeImmutable, label: string, words: string}> */
+    private function readRevisions(): array
     {
         $revisions = [];
         foreach ($this->rows('revisions.csv', ShelfExport::REVISIONS) as $line => $row) {
@@ -73,8 +91,8 @@ final readonly class TankFiles
                 null === $number,
                 '' !== $row['parent'] && (null === $parent || $parent >= $number) => 'The number of a version, or of the one it is based '
                     .'on, is not possible.',
-                null === $at => 'The time is none.',
-                \count($revisions) >= self::MOST_REVISIONS => 'There are more revisions than can be taken.',
+                null === $at => 'The time isn’t one.',
+                \count($revisions) >= self::MOST_REVISIONS => 'There are more versions than Olvek reads.',
                 default => PlainText::fault($row['label'], Revision::LONGEST_LABEL, 'The name') ??
                     PlainText::fault($row['words'], 500, 'What changed'),
             };
@@ -82,26 +100,7 @@ final readonly class TankFiles
                 $this->report->fault("$this->folder/revisions.csv", $line, $fault);
                 continue;
             }
-            $file = \sprintf('%s/plans/%06d.plan.json', $this->folder, $number);
-            $json = $this->zip->text($file, Unzip::MOST_PLAN);
-            try {
-                $plan = $document->fromForeignJson($json ?? '');
-                // As it is stored: what was only written otherwise is the same plan.
-                $revisions[$number] = [
-                    'parent' => $parent,
-                    'at' => $at,
-                    'label' => $row['label'],
-                    'words' => $row['words'],
-                    'plan' => $document->toJson($plan),
-                    'name' => $plan->name,
-                ];
-            } catch (InvalidPlan $refused) {
-                $this->report->fault(
-                    $file,
-                    null,
-                    null === $json ? 'This file is missing.' : implode(' ', \array_slice($refused->messages(UnitSystem::Metric), 0, 3)),
-                );
-            }
+            $revisions[$number] = ['parent' => $parent, 'at' => $at, 'label' => $row['label'], 'words' => $row['words']];
         }
         ksort($revisions);
 
@@ -109,32 +108,33 @@ final readonly class TankFiles
     }
 
     /**
-     * @return array<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null,
-     * words: string, madeUp: bool, written: string, note: string, cause: string}>
+     * Lines of the logbook, one after another.
+     *
+     * @return \Generator<string, array{on: \DateTimeImmutable, kind: EntryKind, what: string, amount: float|null, of: string|null,
+     * words: string, madeUp: bool, written: string, note: string, cause: string}> by id
      */
-    private function readLines(): array
+    public function lines(): \Generator
     {
-        $lines = [];
         foreach ($this->rows('log.csv', ShelfExport::LOG) as $line => $row) {
             $on = Today::read($row['day']);
             $kind = EntryKind::tryFrom($row['kind']);
-            $amount = '' === $row['amount'] ? null : filter_var($row['amount'], \FILTER_VALIDATE_FLOAT);
+            $amount = '' === $row['amount'] ? null : TextTable::number($row['amount']);
             $fault = match (true) {
-                null === $on => 'The day is none.',
+                null === $on => 'The day isn’t one.',
                 null === $kind => 'The kind of line is not known.',
-                false === $amount || (null !== $amount && !is_finite($amount)) => 'The amount is no number.',
+                '' !== $row['amount'] && null === $amount => 'The amount isn’t a number.',
                 1 !== preg_match('/^[a-z0-9-]{1,40}$/Di', $row['what']) => 'What was read, done or seen is not known.',
                 1 !== preg_match('/^[a-z0-9:-]{0,80}$/Di', $row['of']) => 'What it concerns is not known.',
-                !Uuid::isValid($row['id']) => 'The id is none.',
-                1 !== preg_match('/^\d{1,12}\.\d{6}$/D', $row['written']) => 'When it was written is no time.',
+                !Uuid::isValid($row['id']) => 'The id isn’t one.',
+                1 !== preg_match('/^\d{1,12}\.\d{6}$/D', $row['written']) => 'When it was written isn’t a time.',
                 default => PlainText::fault($row['words'], Entry::LONGEST_WORDS, 'The text') ??
                     PlainText::faultOfLines($row['note'], Entry::LONGEST_NOTE, 'The note'),
             };
-            if (null === $on || null === $kind || false === $amount || null !== $fault) {
+            if (null === $on || null === $kind || null !== $fault) {
                 $this->report->fault("$this->folder/log.csv", $line, $fault);
                 continue;
             }
-            $lines[Uuid::fromString($row['id'])->toRfc4122()] = [
+            yield Uuid::fromString($row['id'])->toRfc4122() => [
                 'on' => $on,
                 'kind' => $kind,
                 'what' => $row['what'],
@@ -147,8 +147,49 @@ final readonly class TankFiles
                 'cause' => Cause::tryFrom($row['cause'])->value ?? '',
             ];
         }
+    }
 
-        return $lines;
+    /** @return \Generator<string, array{on: \DateTimeImmutable, words: string, file: string}> photos by id */
+    public function photos(): \Generator
+    {
+        // Files from before there were photos in them have no list.
+        if (!$this->zip->has("$this->folder/photos.csv")) {
+            return;
+        }
+        foreach ($this->rows('photos.csv', Photos::COLUMNS) as $line => $row) {
+            $on = Today::read($row['day']);
+            $fault = match (true) {
+                null === $on => 'The day isn’t one.',
+                !Uuid::isValid($row['id']) => 'The id isn’t one.',
+                1 !== preg_match('~^photos/[a-z0-9-]{1,60}\.jpg$~D', $row['file']) => 'The name of its file is not possible.',
+                default => PlainText::fault($row['words'], Photo::LONGEST_WORDS, 'The caption'),
+            };
+            if (null === $on || null !== $fault) {
+                $this->report->fault("$this->folder/photos.csv", $line, $fault);
+                continue;
+            }
+            yield Uuid::fromString($row['id'])->toRfc4122() => ['on' => $on, 'words' => $row['words'], 'file' => $row['file']];
+        }
+    }
+
+    /** A photo's picture in a file of its own, which the caller removes; null where it is missing, and that is told. */
+    public function picture(string $file): ?string
+    {
+        $bytes = $this->zip->text("$this->folder/$file", Unzip::MOST_PHOTO);
+        $path = null === $bytes ? false : tempnam(sys_get_temp_dir(), 'olvek');
+        if (false === $path) {
+            $this->report->fault("$this->folder/$file", null, 'This file is missing, or larger than a photo can be.');
+
+            return null;
+        }
+        file_put_contents($path, $bytes);
+
+        return $path;
+    }
+
+    public function fault(string $file, string $why): void
+    {
+        $this->report->fault("$this->folder/$file", null, $why);
     }
 
     /** @return list<array{task: string, due: string, moved: \DateTimeImmutable|null, settled: bool, entry: string|null}> */
@@ -163,7 +204,7 @@ final readonly class TankFiles
                 || ('' !== $row['moved_to'] && null === $moved)
                 || ('' !== $row['entry'] && !Uuid::isValid($row['entry']))
             ) {
-                $this->report->fault("$this->folder/tasks.csv", $line, 'A task, a day or an id in this line is none.');
+                $this->report->fault("$this->folder/tasks.csv", $line, 'A task, a day or an id in this line isn’t one.');
                 continue;
             }
             $tasks["$row[task] $row[due]"] = [
@@ -185,7 +226,7 @@ final readonly class TankFiles
         foreach ($this->rows('steps.csv', ShelfExport::STEPS) as $line => $row) {
             $on = Today::read($row['day']);
             $fault = match (true) {
-                1 !== preg_match('/^[a-z-]{2,40}$/D', $row['step']), null === $on => 'The step or its day is none.',
+                1 !== preg_match(StepMark::ID, $row['step']), null === $on => 'The step is not known, or its day isn’t one.',
                 default => PlainText::fault($row['note'], StepMark::LONGEST_NOTE, 'The note'),
             };
             if (null === $on || null !== $fault) {
@@ -210,7 +251,7 @@ final readonly class TankFiles
         $text = $this->zip->text("$this->folder/sheet.json", Unzip::MOST_PLAN);
         $data = null === $text ? [] : json_decode($text, true, 4);
         if (!\is_array($data)) {
-            $this->report->fault("$this->folder/sheet.json", null, 'This is no build sheet.');
+            $this->report->fault("$this->folder/sheet.json", null, 'This isn’t a build sheet.');
 
             return $sheet;
         }
@@ -257,13 +298,14 @@ final readonly class TankFiles
      */
     private function rows(string $file, array $names): iterable
     {
-        $text = $this->zip->text("$this->folder/$file", Unzip::MOST_TABLE);
-        if (null === $text) {
+        $stream = $this->zip->stream("$this->folder/$file", Unzip::MOST_TABLE);
+        if (null === $stream) {
             $this->report->fault("$this->folder/$file", null, 'This file is missing, or larger than such a file can be.');
 
             return;
         }
-        yield from Csv::read($text, $names);
+        yield from TextTable::stream($stream)->named($names);
+        fclose($stream);
     }
 
     private static function whole(string $text, int $least, int $most): ?int

@@ -6,8 +6,11 @@ namespace Olvek\Transfer;
 
 use Olvek\Account\Keeper;
 use Olvek\Site\Attachment;
+use Olvek\Site\WaitingFiles;
 use Olvek\Site\Zip;
 use Olvek\Work\Deadline;
+use Olvek\Work\SlowPool;
+use Olvek\Work\Turns;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -20,14 +23,20 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** Everything that a keeper has, carried away as one file and brought back. */
+#[SlowPool]
 #[Route('/account')]
 final class TransferController extends AbstractController
 {
-    /** Seconds for which tanks are brought in one request; whoever brings the same file again goes on from there. */
+    /** Seconds for which a file is read in one request; the page that says so goes on from there. */
     private const PATIENCE = 15.0;
+    private const TURN = 'bring';
 
-    public function __construct(#[Autowire(service: 'limiter.carry')] private readonly RateLimiterFactory $often)
-    {
+    public function __construct(
+        #[Autowire(service: 'limiter.carry')] private readonly RateLimiterFactory $often,
+        private readonly ShelfImport $bringing,
+        private readonly WaitingFiles $waiting,
+        private readonly Turns $turns,
+    ) {
     }
 
     #[Route('/everything.zip', name: 'carry_away', methods: ['GET'])]
@@ -54,7 +63,7 @@ final class TransferController extends AbstractController
     }
 
     #[Route('/bring', name: 'carry_bring', methods: ['POST'])]
-    public function bring(Request $request, #[CurrentUser] Keeper $keeper, ShelfImport $bringing): Response
+    public function bring(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
         $file = $request->files->get('file');
         $fault = match (true) {
@@ -68,15 +77,59 @@ final class TransferController extends AbstractController
         if ('' !== $fault || !($file instanceof UploadedFile)) {
             return $this->told('', null, $fault, Response::HTTP_UNPROCESSABLE_ENTITY);
         }
-        try {
-            return $this->told(
-                $file->getClientOriginalName(),
-                $bringing->bring($keeper, $file->getPathname(), new Deadline(self::PATIENCE)),
+        $this->waiting->keep($keeper->id()->toBase58(), $file->getPathname());
+
+        return $this->goOn($keeper, $file->getClientOriginalName());
+    }
+
+    /** The same file, from where the last request stopped. */
+    #[Route('/bring/on', name: 'carry_on', methods: ['POST'])]
+    public function on(Request $request, #[CurrentUser] Keeper $keeper): Response
+    {
+        return $this->isCsrfTokenValid('account', $request->request->getString('_token'))
+            ? $this->goOn($keeper, $request->request->getString('name'))
+            : $this->told(
                 '',
+                null,
+                'This page has expired. What was taken so far is kept: send it again.',
+                Response::HTTP_UNPROCESSABLE_ENTITY,
             );
-        } catch (UnreadableFile $unreadable) {
-            return $this->told($file->getClientOriginalName(), null, $unreadable->getMessage(), Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+
+    private function goOn(Keeper $keeper, string $name): Response
+    {
+        $path = $this->waiting->find($keeper->id()->toBase58());
+        if (null === $path) {
+            return $this->told(
+                $name,
+                null,
+                'The file is not on the server any more. Upload it once more: it goes on where it stopped, and nothing is doubled.',
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
         }
+        $whose = $keeper->id()->toBase58().'.bring';
+        if (!$this->turns->take($whose, self::TURN, again: false)) {
+            return $this->told(
+                $name,
+                null,
+                'A file of yours is being read just now. Try again in a moment.',
+                Response::HTTP_TOO_MANY_REQUESTS,
+            );
+        }
+        try {
+            $brought = $this->bringing->bring($keeper, $path, new Deadline(self::PATIENCE));
+        } catch (UnreadableFile $unreadable) {
+            $this->waiting->drop($keeper->id()->toBase58());
+
+            return $this->told($name, null, $unreadable->getMessage(), Response::HTTP_UNPROCESSABLE_ENTITY);
+        } finally {
+            $this->turns->give($whose, self::TURN);
+        }
+        if (0 === $brought->left) {
+            $this->waiting->drop($keeper->id()->toBase58());
+        }
+
+        return $this->told($name, $brought, '');
     }
 
     private function often(Keeper $keeper): bool
@@ -91,7 +144,7 @@ final class TransferController extends AbstractController
     {
         return $this->render(
             'transfer/brought.html.twig',
-            ['name' => mb_scrub($name), 'brought' => $brought, 'fault' => $fault],
+            ['name' => mb_substr(mb_scrub($name), 0, 200), 'brought' => $brought, 'fault' => $fault],
             new Response(status: $status),
         );
     }

@@ -12,9 +12,11 @@ final readonly class Unzip
 {
     private const MOST_FILES = 60_000;
     /** Bytes of all files together, as they say themselves, and of one. */
-    private const MOST = 400_000_000;
+    private const MOST = 1_500_000_000;
+    public const MOST_MANIFEST = 2_000_000;
     public const MOST_PLAN = 1_000_000;
-    public const MOST_TABLE = 40_000_000;
+    public const MOST_TABLE = 100_000_000;
+    public const MOST_PHOTO = 15_000_000;
 
     private function __construct(private \ZipArchive $zip)
     {
@@ -26,7 +28,7 @@ final readonly class Unzip
         $zip = new \ZipArchive();
         if (true !== $zip->open($path, \ZipArchive::RDONLY)) {
             throw new UnreadableFile(
-                'This is no ZIP file, or it came only in part. Choose a file that was downloaded from Olvek’s account page.',
+                'This isn’t a ZIP file, or only part of it came. Choose a file that was downloaded from Olvek’s account page.',
             );
         }
         if ($zip->numFiles > self::MOST_FILES) {
@@ -45,6 +47,11 @@ final readonly class Unzip
         return new self($zip);
     }
 
+    public function has(string $name): bool
+    {
+        return false !== $this->zip->locateName($name);
+    }
+
     /** A file's text; null where there is none of that name, or it is larger than such a file can be. */
     public function text(string $name, int $most): ?string
     {
@@ -56,5 +63,26 @@ final readonly class Unzip
         $text = 0 === $stat['size'] ? '' : $this->zip->getFromName($name, $stat['size']);
 
         return false === $text ? null : $text;
+    }
+
+    /**
+     * A file that may be long, read from its beginning to its end and never held in memory as a whole.
+     *
+     * @return resource|null where there is none of that name, or it is larger than such a file can be
+     */
+    public function stream(string $name, int $most): mixed
+    {
+        $stat = $this->zip->statName($name);
+        $in = false === $stat || $stat['size'] > $most ? false : $this->zip->getStream($name);
+        $out = fopen('php://temp/maxmemory:1000000', 'w+');
+        if (false === $in || false === $stat || false === $out) {
+            return null;
+        }
+        // As long as it says, and no longer.
+        stream_copy_to_stream($in, $out, $stat['size']);
+        fclose($in);
+        rewind($out);
+
+        return $out;
     }
 }

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Transfer;
+
+use Olvek\Site\Moment;
+use Olvek\Site\PlainText;
+use Olvek\Tank\Tank;
+use Symfony\Component\Uid\Uuid;
+
+/** What a file that was carried away says of itself: which tanks are in it, and how its keeper likes it. */
+final readonly class ShelfManifest
+{
+    private const MOST_TANKS = 2000;
+
+    /** @param list<ToldTank> $tanks */
+    private function __construct(public array $tanks, public ?ToldSettings $settings)
+    {
+    }
+
+    /** @throws UnreadableFile */
+    public static function read(Unzip $zip): self
+    {
+        $data = json_decode($zip->text('manifest.json', Unzip::MOST_MANIFEST) ?? '', true, 8);
+        if (!\is_array($data) || ShelfExport::FORMAT !== ($data['format'] ?? null) || !\is_array($data['tanks'] ?? null)) {
+            throw new UnreadableFile('This ZIP file was not made by Olvek: it has no manifest that says so.');
+        }
+        if (ShelfExport::VERSION !== ($data['version'] ?? null)) {
+            throw new UnreadableFile('This file was made by another version of Olvek, which this one does not read.');
+        }
+
+        return new self(
+            array_map(self::tank(...), \array_slice(array_values($data['tanks']), 0, self::MOST_TANKS)),
+            \is_array($data['keeper'] ?? null) ? ToldSettings::read($data['keeper']) : null,
+        );
+    }
+
+    /** @throws UnreadableFile */
+    private static function tank(mixed $tank): ToldTank
+    {
+        $tank = \is_array($tank) ? $tank : [];
+        $text = static fn (string $name): string => \is_string($tank[$name] ?? null) ? $tank[$name] : '';
+        $created = Moment::rfc3339($text('created'));
+        $head = $tank['head'] ?? null;
+        if (
+            null === $created
+            || !\is_int($head)
+            || 1 !== preg_match('~^tanks/[a-z0-9-]{1,60}$~D', $text('folder'))
+            || !Uuid::isValid($text('id'))
+        ) {
+            throw new UnreadableFile('The manifest of this file has been changed: a tank in it cannot be understood.');
+        }
+
+        return new ToldTank(
+            $text('folder'),
+            Uuid::fromString($text('id')),
+            mb_substr(mb_scrub($text('name')), 0, 80),
+            $created,
+            $head,
+            // Files from before there were rooms say nothing of them.
+            null === PlainText::fault($text('room'), Tank::LONGEST_ROOM, 'A room') ? trim($text('room')) : '',
+            Moment::rfc3339($text('archived')),
+            Uuid::isValid($text('follows')) ? Uuid::fromString($text('follows')) : null,
+        );
+    }
+}
