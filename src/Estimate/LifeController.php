@@ -14,6 +14,7 @@ use Olvek\Core\Water\Measure;
 use Olvek\Drawing\Standalone;
 use Olvek\Log\Logbook;
 use Olvek\Site\Attachment;
+use Olvek\Site\Csv;
 use Olvek\Site\ResultCache;
 use Olvek\Tank\Tank;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -27,6 +28,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/tanks/{tank}/log/charts', requirements: ['tank' => Requirement::UUID])]
 final class LifeController extends AbstractController
 {
+    private const COLUMNS =
+        ['day', 'date', 'measure', 'of', 'value', 'unit', 'low', 'middle', 'high', 'now_low', 'now_middle', 'now_high'];
     /** Days of a stretch, by its name; the whole life where it is none of them. */
     private const SPANS = ['week' => 7, 'month' => 31, 'year' => 365];
 
@@ -87,27 +90,25 @@ final class LifeController extends AbstractController
     {
         $life = $this->estimates->life($tank, $keeper);
         $estimate = null === $life ? null : $this->estimates->known($tank, $life);
-        $out = fopen('php://temp', 'w+');
-        \assert(false !== $out);
-        fputcsv($out, ['day', 'date', 'measure', 'of', 'value', 'low', 'middle', 'high', 'now_low', 'now_middle', 'now_high'], escape: '');
+        $rows = [];
         foreach ($life->log->readings ?? [] as $reading) {
             $of = Quantity::of($reading->measure);
-            fputcsv($out, [
+            $rows[] = [
                 $reading->day,
                 $life?->filled->modify("+$reading->day days")->format('Y-m-d') ?? '',
                 $reading->measure->value,
-                $reading->of ?? '',
+                $reading->of,
                 $reading->value,
-                ...null === $of || null === $estimate ? ['', '', '', '', '', ''] : [
-                    ...$estimate->wasExpected($of, $reading->day),
-                    ...$estimate->on($of, $reading->day),
+                $reading->measure->baseUnit(),
+                ...null === $of || null === $estimate ? [null, null, null, null, null, null] : [
+                    ...array_values($estimate->wasExpected($of, $reading->day)),
+                    ...array_values($estimate->on($of, $reading->day)),
                 ],
-            ], escape: '');
+            ];
         }
-        rewind($out);
 
         return new Response(
-            (string) stream_get_contents($out),
+            Csv::write(self::COLUMNS, $rows),
             headers: Attachment::headers('text/csv; charset=utf-8', $tank->name().'.readings.csv', 'readings.csv'),
         );
     }

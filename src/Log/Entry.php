@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Log;
 
 use Doctrine\ORM\Mapping as ORM;
+use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\LogAction;
+use Olvek\Core\Water\Measure;
 use Olvek\Tank\Tank;
 use Symfony\Bridge\Doctrine\Types\UuidType;
 use Symfony\Component\Uid\Uuid;
@@ -16,6 +19,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Index(name: 'log_entry_tank_order', columns: ['tank_id', 'on_day', 'written', 'id'])]
 #[ORM\Index(name: 'log_entry_tank_kind', columns: ['tank_id', 'kind', 'on_day'])]
 #[ORM\Index(name: 'log_entry_tank_written', columns: ['tank_id', 'written'])]
+#[ORM\Index(name: 'log_entry_import', columns: ['import_id'])]
 class Entry
 {
     public const LONGEST_WORDS = 160;
@@ -39,6 +43,7 @@ class Entry
      * @param string|null $written of a line that is brought back
      * @param string      $note    what the keeper adds
      * @param string      $cause   of what animals died (Cause), '' where it is told of nobody's death
+     * @param Uuid|null   $import  of the import that brought it (LogImports), by which all of it is undone
      */
     public function __construct(
         #[ORM\ManyToOne]
@@ -64,8 +69,22 @@ class Entry
         public readonly string $note = '',
         #[ORM\Column(type: 'string', length: 24, options: ['default' => ''])]
         public readonly string $cause = '',
+        #[ORM\Column(name: 'import_id', type: UuidType::NAME, nullable: true)]
+        public readonly ?Uuid $import = null,
     ) {
         $this->id = $id ?? Uuid::v7();
         $this->written = $written ?? \sprintf('%.6F', microtime(true));
+    }
+
+    /** In what its amount counts, as tables say it; '' where there is none, or it is a plain number. */
+    public function unit(): string
+    {
+        return match (true) {
+            null === $this->amount => '',
+            EntryKind::Reading === $this->kind => Measure::tryFrom($this->what)?->baseUnit() ?? '',
+            EntryKind::Done === $this->kind && LogAction::TOPPED === $this->of => 'L',
+            EntryKind::Done === $this->kind => EventKind::named($this->what)?->amountUnit() ?? '',
+            default => '',
+        };
     }
 }

@@ -14,6 +14,8 @@ final readonly class ImportColumn
 {
     public const DAY = 'day';
     public const NOTE = 'note';
+    /** Behind a measure whose unit nobody has told yet. */
+    public const OPEN = ':?';
     /** Words by which columns are guessed, for measures whose own name is not the usual one on a table. */
     private const OTHERWISE = [
         'nh3' => 'ammonia',
@@ -37,6 +39,24 @@ final readonly class ImportColumn
         'comment' => self::NOTE,
     ];
 
+    /** By what a heading tells the ion or the unit, the surest first. */
+    private const TOLD_BY = [
+        'N' => '/(no3|no2|nh4|nh3|nitrate|nitrite|ammoni\w+)\W*-\s*n\b|\b(as|of)\s+n\b|\bn\)|mg\s*n\b/',
+        'P' => '/po4\W*-\s*p\b|\b(as|of)\s+p\b|\bp\)|mg\s*p\b/',
+        'NH4' => '/nh4|nh₄|ammonium/',
+        'NH3' => '/nh3|nh₃/',
+        'NO2' => '/no2|no₂/',
+        'NO3' => '/no3|no₃/',
+        'PO4' => '/po4|po₄/',
+        'dH' => '/dkh|dgh|°\s*d|\bdh\b|german/',
+        'ppmCaCO3' => '/ppm|mg\s*\/\s*l|caco/',
+        'meq/l' => '/meq/',
+        'cm' => '/\bcm\b/',
+        'in' => '/\bin(ch(es)?)?\b/',
+        'degC' => '/°\s*c\b|\bc\b|celsius/',
+        'degF' => '/°\s*f\b|\bf\b|fahrenheit/',
+    ];
+
     private function __construct(public Measure $measure, public string $kit, public Unit $unit)
     {
     }
@@ -46,11 +66,12 @@ final readonly class ImportColumn
     {
         $choices = [self::DAY => 'the day', self::NOTE => 'a note'];
         foreach (Measure::ofWater() as $measure) {
-            foreach ($measure->isElement() ? TestKit::choices($measure) : [] as $ion) {
-                $choices["$measure->value:$ion"] = $measure->label().', mg/L as '.TestKit::ionText($ion);
+            $ways = self::ways($measure);
+            if (\count($ways) > 1) {
+                $choices[$measure->value.self::OPEN] = $measure->label().': choose the unit';
             }
-            foreach ($measure->isElement() ? [] : self::units($measure) as $unit) {
-                $choices["$measure->value:$unit->value"] = rtrim($measure->label().', '.$unit->symbol(), ', ');
+            foreach ($ways as $way => $words) {
+                $choices["$measure->value:$way"] = rtrim($measure->label().', '.$words, ', ');
             }
         }
 
@@ -61,7 +82,7 @@ final readonly class ImportColumn
     public static function named(string $id): ?self
     {
         [$name, $in] = [...explode(':', $id, 2), ''];
-        $measure = isset(self::choices()[$id]) ? Measure::tryFrom($name) : null;
+        $measure = isset(self::choices()[$id]) && !str_ends_with($id, self::OPEN) ? Measure::tryFrom($name) : null;
         if (null === $measure) {
             return null;
         }
@@ -77,10 +98,14 @@ final readonly class ImportColumn
         );
     }
 
-    /** What a column is likely to hold, by its heading; '' where nobody can tell. */
-    public static function guess(string $heading, TestKit $kit, UnitSystem $units): string
+    /**
+     * What a column is likely to hold, by its heading; '' where nobody can tell. Where the heading does not tell the unit, and there are
+     * several, none is taken for granted.
+     */
+    public static function guess(string $heading): string
     {
-        $words = preg_split('/[^a-z0-9°]+/', mb_strtolower($heading), -1, \PREG_SPLIT_NO_EMPTY);
+        $heading = mb_strtolower($heading);
+        $words = preg_split('/[^a-z0-9°]+/u', $heading, -1, \PREG_SPLIT_NO_EMPTY);
         foreach (false === $words ? [] : $words as $word) {
             $word = self::OTHERWISE[$word] ?? self::OTHERWISE[rtrim($word, 's')] ?? $word;
             $measure = Measure::tryFrom($word);
@@ -88,11 +113,40 @@ final readonly class ImportColumn
                 return $word;
             }
             if (null !== $measure && \in_array($measure, Measure::ofWater(), true)) {
-                return "$measure->value:".($measure->isElement() ? $kit->counts($measure) : $units->unitFor($measure->dimension())->value);
+                return $measure->value.self::way($measure, $heading);
             }
         }
 
         return '';
+    }
+
+    /** @return array<int|string, string> words by id, of the ions or units in which a measure may be given */
+    private static function ways(Measure $measure): array
+    {
+        $ways = [];
+        foreach ($measure->isElement() ? TestKit::choices($measure) : [] as $ion) {
+            $ways[$ion] = 'mg/L as '.TestKit::ionText($ion);
+        }
+        foreach ($measure->isElement() ? [] : self::units($measure) as $unit) {
+            $ways[$unit->value] = $unit->symbol();
+        }
+
+        return $ways;
+    }
+
+    private static function way(Measure $measure, string $heading): string
+    {
+        $ways = array_keys(self::ways($measure));
+        if (1 === \count($ways)) {
+            return ":$ways[0]";
+        }
+        foreach (self::TOLD_BY as $way => $pattern) {
+            if (\in_array($way, $ways, true) && 1 === preg_match($pattern, $heading)) {
+                return ":$way";
+            }
+        }
+
+        return self::OPEN;
     }
 
     /** @return list<Unit> */

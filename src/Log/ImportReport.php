@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Log;
 
-/** What came of a table: what was taken, what stood there already, and each line that was not taken, with its reason. */
+use Symfony\Component\Uid\Uuid;
+
+/** What came of a table: how many entries were taken, how many stood there already, and each line that was not taken, with its reason. */
 final class ImportReport
 {
     /** Reasons that are shown; more are counted. */
@@ -16,14 +18,24 @@ final class ImportReport
     /** @var list<array{line: int, why: string}> */
     public array $refused = [];
 
-    public function keep(): void
+    /** By which all of it is undone; null where nothing was kept. */
+    public ?Uuid $batch = null;
+    /** Why not all of it was looked at; '' where it was. */
+    public string $stopped = '';
+
+    public function keep(int $entries): void
     {
-        ++$this->kept;
+        $this->kept += $entries;
     }
 
-    public function known(): void
+    public function known(int $entries): void
     {
-        ++$this->known;
+        $this->known += $entries;
+    }
+
+    public function stop(string $why): void
+    {
+        $this->stopped = $why;
     }
 
     public function refuse(int $line, string $why): void

@@ -17,7 +17,10 @@ use Olvek\Core\Log\ToRead;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Editing\TankEditor;
+use Olvek\Site\ConcurrentChange;
 use Olvek\Site\PlainText;
+use Olvek\Tank\Bounds;
+use Olvek\Tank\Holding;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Symfony\Component\HttpFoundation\InputBag;
@@ -31,6 +34,7 @@ final readonly class LogWriter
 {
     /** Animals that can be seen at once: as many as can come at once (Event\Stock). */
     private const MOST_SEEN = 5000;
+    private const ELSEWHERE = 'This entry was not saved: its id stands in another logbook. Enter it once more.';
 
     public function __construct(
         private Logbook $logbook,
@@ -38,6 +42,7 @@ final readonly class LogWriter
         private BuildRecords $book,
         private TankRepository $tanks,
         private TankEditor $road,
+        private Bounds $bounds,
     ) {
     }
 
@@ -45,6 +50,8 @@ final readonly class LogWriter
      * @param InputBag<bool|float|int|string> $sent "kind" (read, did, saw, note), "id", "day", and what the kind is told by
      *
      * @return array<string, string> why nothing was saved, by field; "" for the whole; none where it is saved, or was before
+     *
+     * @throws ConcurrentChange where the id stands in the logbook of another tank
      */
     public function write(Tank $tank, InputBag $sent): array
     {
@@ -53,8 +60,13 @@ final readonly class LogWriter
             return ['' => 'This entry has an id that is none. Log it again from this page.'];
         }
         $id = '' === $text ? null : Uuid::fromString($text);
-        if (null !== $id && $this->logbook->knows($id)) {
-            return [];
+        $in = null === $id ? null : $this->logbook->tankOf($id);
+        if (null !== $in) {
+            return $in === $tank ? [] : throw new ConcurrentChange(self::ELSEWHERE);
+        }
+        $full = $this->bounds->fault($tank->keeper, new Holding(lines: 1));
+        if (null !== $full) {
+            return ['' => $full];
         }
         $day = $sent->getString('day');
         $refused = null === $this->book->filledOn($tank)
@@ -72,7 +84,7 @@ final readonly class LogWriter
                 default => ['' => 'That could not be understood, so nothing was logged. Try again from this page.'],
             };
         } catch (UniqueConstraintViolationException) {
-            // The same entry came by another way at the same moment, and is kept.
+            // The same entry came by another way at the same moment, and is kept: of whom is asked above when it is sent again.
             return [];
         }
     }

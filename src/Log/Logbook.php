@@ -13,12 +13,16 @@ use Olvek\Core\Log\LogBuilder;
 use Olvek\Core\Log\TestKit;
 use Olvek\Core\Log\ToRead;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Core\Unit\Words;
 use Olvek\Core\Water\Measure;
 use Olvek\Site\ResultCache;
+use Olvek\Tank\Bounds;
+use Olvek\Tank\Holding;
+use Olvek\Tank\OverBound;
 use Olvek\Tank\Tank;
 use Olvek\Task\TaskMark;
 use Symfony\Component\Uid\Uuid;
@@ -28,11 +32,17 @@ final readonly class Logbook
 {
     /** Times what counts as nothing, up to which "less than" is still the palest colour of a test. J. */
     private const PALEST = 4.0;
+    private const UNFINISHED = 'There was not time for all of it in one go. Send it again: it goes on from here, and nothing is doubled.';
     /** Lines that are looked up and written at once. */
     private const AT_ONCE = 200;
 
-    public function __construct(private EntityManagerInterface $entities, private Today $today, private ResultCache $kept)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Today $today,
+        private ResultCache $kept,
+        private EntryRows $rows,
+        private Bounds $bounds,
+    ) {
     }
 
     /**
@@ -80,6 +90,10 @@ final readonly class Logbook
         }
         if ([] === $values && [] === $errors) {
             $errors[''] = 'Type at least one reading; 0 where nothing showed.';
+        }
+        $full = [] === $errors ? $this->bounds->fault($tank->keeper, new Holding(lines: \count($values))) : null;
+        if (null !== $full) {
+            $errors[''] = $full;
         }
         if ([] !== $errors || null === $on) {
             return $errors;
@@ -144,9 +158,14 @@ final readonly class Logbook
         return null;
     }
 
-    /** A line about something done, not yet flushed. */
+    /**
+     * A line about something done, not yet flushed.
+     *
+     * @throws OverBound where the keeper may have no more
+     */
     public function write(Tank $tank, \DateTimeImmutable $on, EventKind $kind, float $amount, ?string $of, string $words): Entry
     {
+        $this->bounds->ask($tank->keeper, new Holding(lines: 1));
         $entry = new Entry($tank, $on, EntryKind::Done, $kind->value, $amount, $of, mb_substr($words, 0, Entry::LONGEST_WORDS));
         $this->entities->persist($entry);
 
@@ -176,31 +195,60 @@ final readonly class Logbook
         return null;
     }
 
-    /** Whether an entry of this id is in a logbook already: what is sent twice is kept once. */
-    public function knows(Uuid $id): bool
+    /** Of which tank the entry of this id is; null where there is none: what is sent twice is kept once. */
+    public function tankOf(Uuid $id): ?Tank
     {
-        return null !== $this->entities->find(Entry::class, $id);
+        return $this->entities->find(Entry::class, $id)?->tank;
     }
 
     /**
-     * Keeps lines of which some may stand here already: those are left as they are.
+     * Keeps lines of which some may stand here already: those are left as they are. Each few hundred are kept for good before the next are
+     * looked at; where time or room runs out, the report says so, and the same lines sent again go on from there.
      *
-     * @param array<string, Entry> $entries by id
+     * @param iterable<Entry> $entries
      */
-    public function keepAll(array $entries, ImportReport $report): void
+    public function keepAll(iterable $entries, ImportReport $report, ?TimeLimit $patience = null): void
     {
-        foreach (array_chunk($entries, self::AT_ONCE, true) as $chunk) {
-            $known = array_fill_keys($this->standing(array_keys($chunk)), true);
-            foreach ($chunk as $id => $entry) {
-                if (isset($known[$id])) {
-                    $report->known();
-                    continue;
+        $chunk = [];
+        foreach ($entries as $entry) {
+            $chunk[$entry->id->toRfc4122()] = $entry;
+            if (\count($chunk) >= EntryRows::AT_ONCE) {
+                if (!$this->keepChunk(array_values($chunk), $report)) {
+                    return;
                 }
-                $this->entities->persist($entry);
-                $report->keep();
+                $chunk = [];
+                if (true === $patience?->isSpent()) {
+                    $report->stop(self::UNFINISHED);
+
+                    return;
+                }
             }
-            $this->entities->flush();
         }
+        $this->keepChunk(array_values($chunk), $report);
+    }
+
+    /** @param list<Entry> $chunk */
+    private function keepChunk(array $chunk, ImportReport $report): bool
+    {
+        $tanks = $entries = [];
+        foreach ($chunk as $entry) {
+            $id = $entry->tank->id()->toRfc4122();
+            $tanks[$id] = $entry->tank;
+            $entries[$id][] = $entry;
+        }
+        foreach ($entries as $id => $some) {
+            $full = $this->bounds->fault($tanks[$id]->keeper, new Holding(lines: \count($some)));
+            if (null !== $full) {
+                $report->stop($full);
+
+                return false;
+            }
+            $added = $this->rows->add($tanks[$id], $some);
+            $report->keep($added);
+            $report->known(\count($some) - $added);
+        }
+
+        return true;
     }
 
     /**
@@ -240,6 +288,33 @@ final readonly class Logbook
         $rows = $query->getArrayResult();
 
         return array_map(static fn (array $row): string => $row['id']->toRfc4122(), $rows);
+    }
+
+    /** @return array<string, string> ids of all readings of a tank, by what they say (readingKey) */
+    public function readingIds(Tank $tank): array
+    {
+        $ids = [];
+        $rows = $this->entities
+            ->createQuery(
+                'SELECT e.id AS id, e.on AS day, e.what AS what, e.of AS whom, e.amount AS amount FROM '.Entry::class.
+                    ' e WHERE e.tank = :tank AND e.kind = :kind',
+            )
+            ->setParameter('tank', $tank->id(), 'uuid')
+            ->setParameter('kind', EntryKind::Reading->value)
+            ->toIterable([], AbstractQuery::HYDRATE_SCALAR);
+        foreach ($rows as $row) {
+            /** @var array{id: string, day: string, what: string, whom: string|null, amount: float|string} $row */
+            $key = self::readingKey(new \DateTimeImmutable($row['day']), $row['what'], $row['whom'] ?? '', (float) $row['amount']);
+            $ids[$key] = (string) $row['id'];
+        }
+
+        return $ids;
+    }
+
+    /** By what a reading is the same again in another table: the day, the measure, of whom, and nine digits of its value. */
+    public static function readingKey(\DateTimeImmutable $on, string $what, string $of, float $value): string
+    {
+        return $on->format('Y-m-d')." $what $of ".\sprintf('%.8e', $value);
     }
 
     /** A line of any kind. */
@@ -318,7 +393,7 @@ final readonly class Logbook
     /** How many there are. */
     public function lines(Tank $tank): int
     {
-        return $this->entities->getRepository(Entry::class)->count(['tank' => $tank->id()]);
+        return $tank->logLines();
     }
 
     /**
@@ -388,13 +463,7 @@ final readonly class Logbook
     /** Tells one state of a tank's logbook from another. */
     public function mark(Tank $tank): string
     {
-        /** @var array{lines: int, last: string|null} $state */
-        $state = $this->entities
-            ->createQuery('SELECT COUNT(e.id) AS lines, MAX(e.written) AS last FROM '.Entry::class.' e WHERE e.tank = :tank')
-            ->setParameter('tank', $tank->id(), 'uuid')
-            ->getSingleResult();
-
-        return $tank->id()->toBase58().'.'.hash('xxh128', "$state[lines] $state[last]");
+        return $tank->id()->toBase58().'.'.$tank->logMark().$tank->logLines();
     }
 
     private function readLines(Tank $tank, \DateTimeImmutable $filled, int $upTo): Log

@@ -7,6 +7,7 @@ namespace Olvek\Log;
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Water\Measure;
 use Olvek\Site\Moment;
 use Olvek\Tank\Tank;
@@ -25,33 +26,44 @@ final readonly class PostedReadings
     }
 
     /** @param list<string> $lines each {"tank": id, "at": RFC 3339, "readings": {measure: number on its base scale}} */
-    public function take(Keeper $keeper, array $lines): ImportReport
+    public function take(Keeper $keeper, array $lines, TimeLimit $patience): ImportReport
     {
         $report = new ImportReport();
-        $entries = $filled = [];
+        $this->logbook->keepAll($this->entries($keeper, $lines, $report), $report, $patience);
+
+        return $report;
+    }
+
+    /**
+     * @param list<string> $lines
+     *
+     * @return \Generator<int, Entry> what can be taken; the rest is in the report, with its reason
+     */
+    private function entries(Keeper $keeper, array $lines, ImportReport $report): \Generator
+    {
+        $tanks = $filled = [];
         $today = $this->today->of($keeper);
         foreach ($lines as $n => $json) {
             $line = json_decode($json, true, 4);
-            $tank = \is_array($line) && \is_string($line['tank'] ?? null) ? $this->tank($line['tank'], $keeper) : null;
-            $at = \is_array($line) && \is_string($line['at'] ?? null) ? Moment::read(\DATE_ATOM, $line['at']) : null;
-            $read = \is_array($line) && \is_array($line['readings'] ?? null) ? $line['readings'] : [];
+            $line = \is_array($line) && ([] === $line || !array_is_list($line)) ? $line : null;
+            $id = \is_string($line['tank'] ?? null) ? $line['tank'] : '';
+            $tank = $tanks[$id] ??= $this->tank($id, $keeper);
+            $at = \is_string($line['at'] ?? null) ? Moment::rfc3339($line['at']) : null;
+            $read = \is_array($line['readings'] ?? null) ? $line['readings'] : [];
             $on = $at?->setTimezone($keeper->zone());
-            if (null !== $tank && !\array_key_exists($tank->id()->toBase58(), $filled)) {
-                $filled[$tank->id()->toBase58()] = $this->book->filledOn($tank);
+            if (null !== $tank && !\array_key_exists($id, $filled)) {
+                $filled[$id] = $this->book->filledOn($tank);
             }
-            $since = null === $tank ? null : $filled[$tank->id()->toBase58()];
             $fault = match (true) {
-                !\is_array($line) => 'This is no JSON object.',
+                null === $line => 'This isn’t a JSON object.',
                 null === $tank => 'You have no such tank.',
-                null === $on => '“at” is no time as 2026-05-24T07:30:00+00:00.',
-                null === $since => 'This tank has not been filled yet.',
+                null === $on => '“at” isn’t a time like 2026-05-24T07:30:00Z (RFC 3339).',
+                null === $filled[$id] => 'This tank has not been filled yet.',
                 [] === $read => '“readings” holds nothing.',
-                default => BuildRecords::faultOf($on->format('Y-m-d'), $today, $since),
+                default => BuildRecords::faultOf($on->format('Y-m-d'), $today, $filled[$id]),
             };
-            if (null !== $fault) {
-                $report->refuse($n + 1, $fault);
-            }
             if (null !== $fault || null === $tank || null === $on) {
+                $report->refuse($n + 1, $fault);
                 continue;
             }
             foreach ($read as $name => $value) {
@@ -59,13 +71,10 @@ final readonly class PostedReadings
                 if (\is_string($made)) {
                     $report->refuse($n + 1, $made);
                 } else {
-                    $entries[$made->id->toRfc4122()] = $made;
+                    yield $made;
                 }
             }
         }
-        $this->logbook->keepAll($entries, $report);
-
-        return $report;
     }
 
     private function tank(string $id, Keeper $keeper): ?Tank
@@ -78,12 +87,14 @@ final readonly class PostedReadings
     {
         $measure = Measure::tryFrom($name);
         if (null === $measure || !\in_array($measure, [...Measure::ofWater(), Measure::Cover], true)) {
-            return "“{$name}” is nothing that is read of a tank.";
+            return "“{$name}” isn’t something that is read of a tank.";
         }
         [$least, $most] = $measure->bounds();
         if ((!\is_int($value) && !\is_float($value)) || $value < $least || $value > $most) {
             return \sprintf('%s is a number from %g to %g.', $measure->value, $least, $most);
         }
+        $moment = $at->setTimezone(new \DateTimeZone('UTC'));
+        $fraction = rtrim($moment->format('.u'), '.0');
 
         return new Entry(
             $tank,
@@ -93,7 +104,7 @@ final readonly class PostedReadings
             (float) $value,
             null,
             Logbook::line($measure, (float) $value, $keeper->kit(), $keeper->units()).$at->format(', H:i'),
-            id: Uuid::v5($tank->id(), $at->setTimezone(new \DateTimeZone('UTC'))->format(\DATE_ATOM)." $measure->value"),
+            id: Uuid::v5($tank->id(), $moment->format(\DATE_ATOM)."$fraction $measure->value"),
         );
     }
 }

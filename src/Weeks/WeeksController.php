@@ -23,6 +23,7 @@ use Olvek\Editing\TankEditor;
 use Olvek\Log\Logbook;
 use Olvek\Site\Attachment;
 use Olvek\Site\ConcurrentChange;
+use Olvek\Site\Csv;
 use Olvek\Tank\Tank;
 use Olvek\Work\Deadline;
 use Olvek\Work\Ticket;
@@ -41,6 +42,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/tanks/{tank}/weeks', requirements: ['tank' => Requirement::UUID])]
 final class WeeksController extends AbstractController
 {
+    private const LOG =
+        ['day', 'after_filling', 'kind', 'what', 'amount', 'unit', 'of', 'words', 'made_up', 'note', 'cause', 'id'];
     private const EXPIRED = 'This page has expired, so nothing was saved. Your input is kept: submit again.';
 
     public function __construct(
@@ -245,28 +248,30 @@ final class WeeksController extends AbstractController
         return new StreamedResponse(function () use ($tank, $filled): void {
             $out = fopen('php://output', 'w');
             \assert(false !== $out);
-            fputcsv($out, ['day', 'after_filling', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'note', 'cause', 'id'], escape: '');
-            foreach ($this->logbook->all($tank) as $entry) {
-                fputcsv(
-                    $out,
-                    [
-                        $entry->on->format('Y-m-d'),
-                        null === $filled || $entry->on < $filled ? '' : Today::between($filled, $entry->on),
-                        $entry->kind->value,
-                        $entry->what,
-                        $entry->amount ?? '',
-                        $entry->of ?? '',
-                        $entry->words,
-                        $entry->madeUp ? 'yes' : '',
-                        $entry->note,
-                        $entry->cause,
-                        $entry->id->toRfc4122(),
-                    ],
-                    escape: '',
-                );
-            }
+            Csv::to($out, self::LOG, $this->rows($tank, $filled));
             fclose($out);
         }, headers: Attachment::headers('text/csv; charset=utf-8', $tank->name().'.log.csv', 'log.csv'));
+    }
+
+    /** @return \Generator<list<string|int|float|bool|null>> */
+    private function rows(Tank $tank, ?\DateTimeImmutable $filled): \Generator
+    {
+        foreach ($this->logbook->all($tank) as $entry) {
+            yield [
+                $entry->on->format('Y-m-d'),
+                null === $filled || $entry->on < $filled ? null : Today::between($filled, $entry->on),
+                $entry->kind->value,
+                $entry->what,
+                $entry->amount,
+                $entry->unit(),
+                $entry->of,
+                $entry->words,
+                $entry->madeUp,
+                $entry->note,
+                $entry->cause,
+                $entry->id->toRfc4122(),
+            ];
+        }
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Olvek\Tests\Weeks;
 
 use Olvek\Core\Unit\Ion;
 use Olvek\Log\Entry;
+use Olvek\Site\Csv;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use Olvek\Weeks\Forecasts;
@@ -188,14 +189,16 @@ final class WeeksTest extends BenchTestCase
         $this->fill(2);
         $this->post('test', ['test' => ['nitrate' => '10', 'ph' => '7.4']]);
         $this->browser->request('GET', "/tanks/$this->tank/weeks/log.csv");
-        $lines = array_map(
-            static fn (string $line): array => str_getcsv($line, escape: ''),
-            explode("\n", trim($this->browser->getInternalResponse()->getContent())),
-        );
+        // As RFC 4180 and spreadsheets expect it.
+        $text = $this->browser->getInternalResponse()->getContent();
+        self::assertStringStartsWith(Csv::BYTE_ORDER_MARK.'day,', $text);
+        self::assertSame(substr_count($text, "\n"), substr_count($text, "\r\n"));
+        $lines = array_map(static fn (string $line): array => str_getcsv($line, escape: ''), explode("\r\n", trim(substr($text, 3))));
         self::assertSame(
-            ['day', 'after_filling', 'kind', 'what', 'amount', 'of', 'words', 'made_up', 'note', 'cause', 'id'],
+            ['day', 'after_filling', 'kind', 'what', 'amount', 'unit', 'of', 'words', 'made_up', 'note', 'cause', 'id'],
             $lines[0],
         );
+        self::assertSame('mg/L as N', $lines[1][5]);
         self::assertSame([$this->day(0), '2', 'reading', 'nitrate'], \array_slice($lines[1], 0, 4));
         self::assertEqualsWithDelta(Ion::Nitrate->toElement(10), (float) $lines[1][4], 1e-6);
     }

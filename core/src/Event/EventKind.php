@@ -6,6 +6,7 @@ namespace Olvek\Core\Event;
 
 use Olvek\Core\Field\Fields;
 use Olvek\Core\Field\Number;
+use Olvek\Core\Unit\Dimension;
 
 /**
  * Every kind of thing that can happen to a tank: what a plan may hold, what a run meets with, what is done and logged, what is due. Each is
@@ -145,6 +146,22 @@ enum EventKind: string
     public function amount(): ?Number
     {
         return array_values($this->values())[0] ?? null;
+    }
+
+    /** In what the amount of a logged one counts, as tables say it; '' for plain numbers. */
+    public function amountUnit(): string
+    {
+        $number = $this->amount();
+
+        return match ($number?->dimension) {
+            Dimension::Mass => self::Feed === $this ? 'g a day' : 'g',
+            Dimension::Volume => 'L',
+            Dimension::Share => 'share',
+            Dimension::Concentration => 'mg/L'.(null === $number->ion ? '' : ' as N'),
+            Dimension::Duration => 'h',
+            Dimension::Temperature => '°C',
+            default => '',
+        };
     }
 
     /**

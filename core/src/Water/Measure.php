@@ -61,6 +61,22 @@ enum Measure: string
         };
     }
 
+    /** In what its base scale counts, as tables say it; '' for plain numbers. */
+    public function baseUnit(): string
+    {
+        return match ($this) {
+            self::Ammonia, self::Nitrite, self::Nitrate => 'mg/L as N',
+            self::Phosphate => 'mg/L as P',
+            self::Iron => 'mg/L',
+            self::CarbonateHardness, self::GeneralHardness => '°dH',
+            self::Temperature => '°C',
+            self::Conductivity => 'µS/cm',
+            self::Level, self::Height => 'm',
+            self::Cover => 'share',
+            default => '',
+        };
+    }
+
     /** Whom it is read of: "clump", "group", or null where the whole tank. */
     public function of(): ?string
     {
