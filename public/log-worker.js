@@ -2,7 +2,7 @@
  * Opens the pages of logbooks where there is no connection: the newest that this device has seen. Never asks for anything by itself, keeps
  * no other page, and sends nothing: entries wait in the page (assets/scripts/outbox.js).
  */
-const CACHE = 'olvek-log';
+const PREFIX = 'olvek-log.';
 const LOG = /^\/tanks\/[0-9a-f-]{36}\/(log|photos)$/;
 
 self.addEventListener('install', () => self.skipWaiting());
@@ -25,8 +25,7 @@ async function page(request, path) {
     try {
         const answer = await fetch(request);
         if (answer.ok && !answer.redirected) {
-            const copy = answer.clone();
-            caches.open(CACHE).then((cache) => cache.put(path, copy)).catch(() => {});
+            keep(path, answer.clone(), answer.headers.get('Olvek-Keeper')).catch(() => {});
         }
         return answer;
     } catch (offline) {
@@ -36,4 +35,14 @@ async function page(request, path) {
         }
         throw offline;
     }
+}
+
+/** Under the name of the keeper whose page it is; what was kept of anybody else is thrown away. */
+async function keep(path, page, keeper) {
+    if (keeper === null) {
+        return;
+    }
+    const names = await caches.keys();
+    await Promise.all(names.filter((name) => name.startsWith('olvek-log') && name !== PREFIX + keeper).map((name) => caches.delete(name)));
+    await (await caches.open(PREFIX + keeper)).put(path, page);
 }

@@ -188,7 +188,7 @@ if (navigator.mediaDevices?.getUserMedia && lens) {
 }
 
 window.addEventListener('online', flush);
-keepPage(location.pathname);
+keepPage(location.pathname, document.body.dataset.keeper);
 showWaiting().then(flush).then(() => {
     document.documentElement.dataset.album = 'ready';
 });

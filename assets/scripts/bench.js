@@ -4,6 +4,7 @@
  */
 import { swap, partsInTurn } from './parts.js';
 import { inTurn } from './queue.js';
+import { newId } from './outbox.js';
 import { say } from './notice.js';
 import { tryHelps } from './helps.js';
 import './asks.js';
@@ -23,7 +24,10 @@ const rest = () => {
     unseen.stop();
 };
 
-const send = inTurn(async (url, options, sent = new Set()) => {
+/** A change of which no answer came: whether it was saved is not known. Sent again it keeps its id and its base, so that it is one change. */
+let unsure = null;
+
+async function sendNow(url, options, sent = new Set(), again = false) {
     rest();
     document.body.setAttribute('aria-busy', 'true');
     let saved = false;
@@ -35,6 +39,7 @@ const send = inTurn(async (url, options, sent = new Set()) => {
                 return;
             }
             saved ||= options.method === 'POST' && answer.status === 200;
+            unsure = null;
             form.elements.base.value = answer.base;
             swap(answer.parts, sent, answer.last);
         }
@@ -50,26 +55,41 @@ const send = inTurn(async (url, options, sent = new Set()) => {
             document.querySelector('[aria-invalid="true"]')?.focus();
         }
     } catch {
+        if (options.method === 'POST' && !saved && !again) {
+            await sendNow(url, options, sent, true);
+            return;
+        }
+        if (options.method === 'POST' && !saved) {
+            unsure = { key: keyOf(url, options.body), body: options.body };
+        }
         say(saved
             ? 'This is saved, but the rest of the page did not come: reload it.'
-            : 'Olvek cannot be reached. What you typed still stands here; it is not saved yet.');
+            : options.method === 'POST'
+                ? 'Olvek cannot be reached. What you typed still stands here, but whether it was saved is not known: send it again, or reload the page to see.'
+                : 'Olvek cannot be reached. Reload the page to go on.');
     } finally {
         document.body.removeAttribute('aria-busy');
     }
-});
+}
+const send = inTurn(sendNow);
 
 function post(url, entries) {
     // The base is read when the request's turn comes, so that quick changes build on one another.
     return send(() => {
         const body = frame();
         entries.forEach(([name, value]) => body.set(name, value));
-        return [url, { method: 'POST', body }, new Set(entries.map(([name]) => name))];
+        const sent = new Set(entries.map(([name]) => name));
+        return [url, { method: 'POST', body: unsure?.key === keyOf(url, body) ? unsure.body : body }, sent];
     });
 }
+
+/** What a change asks for, whatever it is based on. */
+const keyOf = (url, body) => JSON.stringify([url, [...body].filter(([name]) => name.startsWith('edits['))]);
 
 /** The names that every request carries beside its edits. */
 const frame = () => {
     const body = new FormData();
+    body.set('_change', newId());
     for (const name of ['_token', 'base', ...LOOK]) {
         body.set(name, form.elements[name].value);
     }

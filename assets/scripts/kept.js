@@ -1,15 +1,18 @@
 /** Keeps this page on the device, with all that it is made of, by a service worker: it opens without a connection then. */
 
-/** The name that public/log-worker.js knows it by, and that the sign-in page clears. */
-const CACHE = 'olvek-log';
+/**
+ * By one keeper's name, as in public/log-worker.js; the pages of all others are thrown away by leave.js, and all of them where one signs out,
+ * signs in or makes an account.
+ */
+const PREFIX = 'olvek-log.';
 
-export async function keepPage(address) {
+export async function keepPage(address, keeper) {
     if (!('serviceWorker' in navigator)) {
         return;
     }
     try {
         await navigator.serviceWorker.register('/log-worker.js', { scope: '/tanks/' });
-        const cache = await caches.open(CACHE);
+        const cache = await caches.open(PREFIX + keeper);
         const parts = performance.getEntriesByType('resource').map(({ name }) => name).filter((name) => name.startsWith(`${location.origin}/assets/`));
         await Promise.all([...new Set(parts)].map(async (part) => (await cache.match(part)) ?? cache.add(part)));
         // What the page was made of before an update is of no use any more.

@@ -89,9 +89,11 @@ const unsent = () => waiting(tank).filter((entry) => entry.refused === undefined
 
 function flush() {
     let why = '';
+    let ended = false;
     sending ??= (async () => {
         clearTimeout(timer);
-        const done = await send(tank, address, book.querySelector('input[name="_token"]').value);
+        // Where the page has no form any more, the server's first answer brings a token.
+        const done = await send(tank, address, book.querySelector('input[name="_token"]')?.value ?? '');
         const { saved, refused } = done;
         const left = unsent();
         why = done.why;
@@ -104,11 +106,15 @@ function flush() {
         } else {
             showWaiting();
         }
+        ended = true;
         return refused;
-    })().finally(() => {
+    })().catch(() => {
+        say('This device has no room to keep what waits in order. What is listed here is still kept: make room, then reload the page.');
+        return [];
+    }).finally(() => {
         sending = null;
-        // What was entered while the page was being brought up to date.
-        if (why === '' && unsent() > 0) {
+        // What was entered while the page was being brought up to date; never again by itself after a failure.
+        if (ended && why === '' && unsent() > 0) {
             flush();
         }
     });
@@ -212,5 +218,5 @@ showWaiting();
 if (unsent() > 0) {
     flush();
 }
-keepPage(address);
+keepPage(address, document.body.dataset.keeper);
 document.documentElement.dataset.log = 'ready';

@@ -9,6 +9,7 @@ use Olvek\Account\Keeper;
 use Olvek\Account\KeeperRepository;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Tank\Tank;
+use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
@@ -205,8 +206,7 @@ final class AccountTest extends BenchTestCase
 
     public function testTanksAreBroughtBackByCommand(): void
     {
-        $this->stored()->remove(new \DateTimeImmutable());
-        $this->service(EntityManagerInterface::class)->flush();
+        $this->service(TankRepository::class)->takeOff($this->stored(), new \DateTimeImmutable());
         self::assertStringContainsString(
             'On the shelf again: Waiting hall',
             $this->command('olvek:keeper:restore', ['name' => 'runa', '--tanks' => true])[1],
@@ -218,8 +218,7 @@ final class AccountTest extends BenchTestCase
     {
         $other = $this->service(KeeperRepository::class)->enrol('Odd', 'Odd', 'another long word');
         $foreign = $this->stored($this->newTank($other));
-        $foreign->remove(new \DateTimeImmutable());
-        $this->service(EntityManagerInterface::class)->flush();
+        $this->service(TankRepository::class)->takeOff($foreign, new \DateTimeImmutable());
         $token = (string) $this->browser->request('GET', '/account')->filter('#settings [name=_token]')->attr('value');
         $this->browser->request('POST', '/account/tanks/bring-back', ['_token' => $token, 'tank' => $foreign->id()->toRfc4122()]);
         self::assertResponseStatusCodeSame(422);
@@ -258,8 +257,7 @@ final class AccountTest extends BenchTestCase
     {
         $clock = new MockClock('2026-05-01 12:00');
         Clock::set($clock);
-        $this->stored()->remove($clock->now());
-        $this->service(EntityManagerInterface::class)->flush();
+        $this->service(TankRepository::class)->takeOff($this->stored(), $clock->now());
         $this->service(KeeperRepository::class)->enrol('Odd', 'Odd', 'another long word')->remove($clock->now());
         $this->service(EntityManagerInterface::class)->flush();
         $clock->modify($after);

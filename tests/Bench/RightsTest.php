@@ -59,6 +59,7 @@ final class RightsTest extends BenchTestCase
             '{number}' => '1',
             '{step}' => 'soil',
             '{name}' => 'front',
+            '{batch}' => '01890000-0000-7000-8000-000000000001',
             '{entry}' => '01890000-0000-7000-8000-000000000001',
             '{photo}' => '01890000-0000-7000-8000-000000000002',
             '{size}' => 'strip',
