@@ -143,7 +143,7 @@ final readonly class Comparables
     private function job(Column $column, int $part, Keeper $keeper): Job
     {
         return $column->thing->lived
-            ? new LivedBandJob($column->tank->id()->toRfc4122(), $this->reader->state($column->tank, $keeper), $part)
+            ? new LivedBandJob($this->reader->stateOf($column->tank, $keeper), $part)
             : new BandJob($this->document->toJson($column->plan), $part);
     }
 

@@ -6,19 +6,17 @@ namespace Olvek\Compare;
 
 use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Margin\Band;
+use Olvek\Core\Plan\PlanDocument;
 use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Judging\Outcomes;
-use Olvek\Read\TankReader;
-use Olvek\Tank\TankRepository;
 use Olvek\Work\Job;
 use Olvek\Work\JobHandler;
 use Olvek\Work\Result;
-use Symfony\Component\Uid\Uuid;
 
 final readonly class LivedBandHandler implements JobHandler
 {
-    public function __construct(private TankRepository $tanks, private TankReader $reader)
+    public function __construct(private PlanDocument $document)
     {
     }
 
@@ -31,11 +29,10 @@ final readonly class LivedBandHandler implements JobHandler
     public function do(Job $job, TimeLimit $patience): Result
     {
         \assert($job instanceof LivedBandJob);
-        $tank = $this->tanks->find(Uuid::fromString($job->tank)) ?? throw new \RuntimeException('The tank is gone.');
         $actual = ActualPlan::upTo(
-            $this->reader->plan($tank),
-            $this->reader->log($tank, $tank->keeper),
-            $this->reader->day($tank, $tank->keeper) ?? 0,
+            $job->state->plan($this->document),
+            $job->state->log,
+            $job->state->day,
             static fn (PlannedEvent $e): bool => true,
         );
         $band = new Band($actual->plan, events: $actual->events);

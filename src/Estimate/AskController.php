@@ -46,7 +46,7 @@ final class AskController extends AbstractController
             throw $this->createNotFoundException('This tank is older than the three years that Olvek runs.');
         }
         $topic = Topic::tryFrom($request->query->getString('topic')) ?? throw $this->createNotFoundException('Nobody can ask this.');
-        [$ticket, $share] = $this->estimates->ask($tank, $life, $keeper);
+        [$ticket, $share] = $this->estimates->ask($life, $keeper);
         $estimate = $ticket->value;
         $asked = ['tank' => $tank, 'life' => $life, 'topic' => $topic, 'of' => $request->query->getString('of')];
         if (!$estimate instanceof Estimate) {
@@ -72,7 +72,7 @@ final class AskController extends AbstractController
         } catch (InvalidPlan $refused) {
             return $this->refused($asked, $typed, implode(' ', $refused->messages($keeper->units())));
         }
-        $ticket = $this->estimates->compare($tank, $life, $estimate, $then, $edits, $keeper);
+        $ticket = $this->estimates->compare($life, $estimate, $then, $edits, $keeper);
         $comparison = $ticket->value;
 
         return $this->answer([

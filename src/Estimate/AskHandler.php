@@ -11,7 +11,7 @@ use Olvek\Work\Result;
 
 final readonly class AskHandler implements JobHandler
 {
-    public function __construct(private Estimates $estimates)
+    public function __construct(private EstimateParts $parts)
     {
     }
 
@@ -25,6 +25,6 @@ final readonly class AskHandler implements JobHandler
     {
         \assert($job instanceof AskJob);
 
-        return Result::whole($this->estimates->asked($job));
+        return Result::whole($this->parts->asked($job));
     }
 }

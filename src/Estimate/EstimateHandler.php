@@ -11,7 +11,7 @@ use Olvek\Work\Result;
 
 final readonly class EstimateHandler implements JobHandler
 {
-    public function __construct(private Estimates $estimates)
+    public function __construct(private EstimateParts $parts)
     {
     }
 
@@ -25,6 +25,6 @@ final readonly class EstimateHandler implements JobHandler
     {
         \assert($job instanceof EstimateJob);
 
-        return Result::whole($this->estimates->part($job));
+        return Result::whole($this->parts->part($job));
     }
 }

@@ -6,23 +6,23 @@ namespace Olvek\Estimate;
 
 use Olvek\Core\Log\Log;
 use Olvek\Core\Plan\Plan;
+use Olvek\Log\TankState;
 use Olvek\Tank\Revision;
 
 /** A tank that was filled, as it stands in its plan and its logbook today. */
 final readonly class Life
 {
-    /**
-     * @param int    $day  after filling
-     * @param string $mark tells this state of its logbook from another
-     */
+    public Log $log;
+
+    /** @param int $day after filling */
     public function __construct(
         public \DateTimeImmutable $filled,
         public int $day,
         public Revision $revision,
         public Plan $plan,
-        public Log $log,
-        public string $mark,
+        public TankState $state,
     ) {
+        $this->log = $state->log;
     }
 
     /** False of a tank that is older than a run is long: what it holds cannot be estimated, nor tried. */

@@ -47,7 +47,7 @@ final class LifeController extends AbstractController
         [$from, $to] = self::stretch($request, $life->day ?? 0);
         [$ticket, $share] = null === $life || !$life->isRun() || [] === $life->log->readings
             ? [null, 0.0]
-            : $this->estimates->ask($tank, $life, $keeper);
+            : $this->estimates->ask($life, $keeper);
         $estimate = $ticket?->value;
 
         return $this->render('estimate/charts.html.twig', [
@@ -72,7 +72,7 @@ final class LifeController extends AbstractController
     {
         $life = $this->estimates->life($tank, $keeper) ?? throw $this->createNotFoundException('This tank has not been filled yet.');
         [$from, $to] = self::stretch($request, $life->day);
-        foreach ($this->charts($tank, $keeper, $life, $this->estimates->known($tank, $life), $from, $to) as $chart) {
+        foreach ($this->charts($tank, $keeper, $life, $this->estimates->known($life), $from, $to) as $chart) {
             if ($chart->id() === $name) {
                 return $this->render(
                     'estimate/chart.svg.twig',
@@ -89,7 +89,7 @@ final class LifeController extends AbstractController
     public function csv(Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         $life = $this->estimates->life($tank, $keeper);
-        $estimate = null === $life ? null : $this->estimates->known($tank, $life);
+        $estimate = null === $life ? null : $this->estimates->known($life);
         $rows = [];
         foreach ($life->log->readings ?? [] as $reading) {
             $of = Quantity::of($reading->measure);
@@ -125,7 +125,7 @@ final class LifeController extends AbstractController
     /** @return list<LifeChart> of all that was read, the water first; kept, since they are long and change but with the logbook */
     private function charts(Tank $tank, Keeper $keeper, Life $life, ?Estimate $estimate, int $from, int $to): array
     {
-        $state = [$life->mark, $life->revision->number, $life->filled->format('Ymd'), $life->day, null === $estimate ? 'plain' : 'read'];
+        $state = [$tank->id()->toBase58(), $life->state->key, null === $estimate ? 'plain' : 'read'];
         $shown = [$from, $to, $keeper->kit()->code(), $keeper->units()->value];
 
         /** @var list<LifeChart> $charts */

@@ -77,7 +77,7 @@ final class ReportController extends AbstractController
                 $this->tanks->revisions($tank, self::REVISIONS, 0),
                 static fn (Revision $r): bool => $r->at >= $from && $r->at < $to->modify('+1 day') && null !== $r->parent,
             )),
-            'books' => $this->estimates->books($tank, $life, $first, $last),
+            'books' => $this->estimates->books($life, $first, $last),
         ]);
     }
 

@@ -144,7 +144,7 @@ final class TodayController extends AbstractController
     private function page(Tank $tank, Keeper $keeper, string $notice = '', ?int $status = null): Response
     {
         $life = $this->estimates->life($tank, $keeper);
-        [$ticket, $share] = null === $life || !$life->isRun() ? [null, 0.0] : $this->estimates->ask($tank, $life, $keeper);
+        [$ticket, $share] = null === $life || !$life->isRun() ? [null, 0.0] : $this->estimates->ask($life, $keeper);
         $estimate = $ticket?->value;
         $common = ['tank' => $tank, 'life' => $life, 'ticket' => $ticket, 'share' => $share, 'notice' => $notice];
         $response = new Response(status: $status ?? $ticket?->status() ?? Response::HTTP_OK, headers: $ticket?->headers() ?? []);
@@ -159,7 +159,7 @@ final class TodayController extends AbstractController
             );
         }
         $topics = [];
-        foreach ($this->estimates->proposals($tank, $life, $estimate, $keeper->units()) as $proposal) {
+        foreach ($this->estimates->proposals($life, $estimate, $keeper->units()) as $proposal) {
             $topics[$proposal->topic->value]['words'] = $proposal->topic->words();
             $topics[$proposal->topic->value]['proposals'][] = [
                 'proposal' => $proposal,

@@ -460,6 +460,24 @@ final readonly class Logbook
         return $log;
     }
 
+    /**
+     * A tank as it stands now, as data for long work.
+     *
+     * @param string $plan document of the plan that stands
+     */
+    public function state(Tank $tank, string $plan, \DateTimeImmutable $filled, int $day): TankState
+    {
+        $mark = $this->mark($tank);
+        $log = $this->since($tank, $filled, $day, $mark);
+        $print = $this->kept->get(
+            implode('.', ['print', $mark, $filled->format('Ymd'), $day]),
+            static fn (): string => hash('xxh128', serialize($log)),
+        );
+        \assert(\is_string($print));
+
+        return TankState::of($plan, $filled, $day, $log, $print);
+    }
+
     /** Tells one state of a tank's logbook from another. */
     public function mark(Tank $tank): string
     {

@@ -36,7 +36,10 @@ final class RoughController extends AbstractController
         $case = null === $tank || [] === $question->seen
             ? null
             : $tank->case($catalogue, $question->seen, $question->told, $keeper->kit(), $keeper->units());
-        $five = array_intersect_key($request->query->all(), array_flip(['litres', 'weeks', 'hours', 'sun', 'plants', 'animals']));
+        $five = array_filter(
+            array_intersect_key($request->query->all(), array_flip(['litres', 'weeks', 'hours', 'sun', 'plants', 'animals'])),
+            is_string(...),
+        );
 
         return $this->render('read/rough.html.twig', [
             'question' => $question,

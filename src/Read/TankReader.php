@@ -12,6 +12,7 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Sign\TankCase;
 use Olvek\Editing\TankEditor;
 use Olvek\Log\Logbook;
+use Olvek\Log\TankState;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 
@@ -55,6 +56,18 @@ final readonly class TankReader
     public function state(Tank $tank, Keeper $keeper): string
     {
         return hash('xxh128', implode(' ', [$tank->planHash(), $this->logbook->mark($tank), $this->day($tank, $keeper) ?? 0]));
+    }
+
+    /**
+     * A filled tank as it stands now, as data.
+     *
+     * @throws \LogicException before it was filled
+     */
+    public function stateOf(Tank $tank, Keeper $keeper): TankState
+    {
+        $filled = $this->book->filledOn($tank) ?? throw new \LogicException('A tank that was not filled has not lived.');
+
+        return $this->logbook->state($tank, $this->tanks->head($tank)->plan, $filled, $this->day($tank, $keeper) ?? 0);
     }
 
     public function log(Tank $tank, Keeper $keeper): Log

@@ -6,6 +6,7 @@ namespace Olvek\Tests\Estimate;
 
 use Olvek\Core\Log\Log;
 use Olvek\Estimate\Life;
+use Olvek\Log\TankState;
 use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
@@ -55,8 +56,7 @@ final class TodayTest extends BenchTestCase
             $day,
             $head,
             $this->plan(),
-            new Log(),
-            '',
+            TankState::of($head->plan, new \DateTimeImmutable(), $day, new Log(), ''),
         );
         self::assertSame([true, false], [$life(1094)->isRun(), $life(1095)->isRun()]);
         $this->fill(1095);
@@ -103,7 +103,7 @@ final class TodayTest extends BenchTestCase
         $this->browser->request('GET', "/tanks/$this->tank/log/charts.csv");
         $lines = explode("\n", trim((string) $this->browser->getResponse()->getContent()));
         self::assertCount(4, $lines);
-        self::assertMatchesRegularExpression('/^10,'.$this->day(-30).',nitrate,,2\.259\d*(,[\d.]+){6}$/', $lines[1]);
+        self::assertMatchesRegularExpression('/^10,'.$this->day(-30).',nitrate,,2\.259\d*,"mg\/L as N"(,[\d.]+){6}\r$/', $lines[1]);
     }
 
     /** @param non-empty-string $where */
