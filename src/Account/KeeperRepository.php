@@ -51,26 +51,48 @@ final class KeeperRepository extends ServiceEntityRepository implements Password
     /** @throws \InvalidArgumentException with a message for the person who asked */
     public function enrol(string $signInName, string $displayName, #[\SensitiveParameter] string $password): Keeper
     {
+        $keeper = $this->prepare($signInName, $displayName, $password);
+        $this->add($keeper);
+
+        return $keeper;
+    }
+
+    /**
+     * A keeper who can be added; not in the database yet.
+     *
+     * @throws \InvalidArgumentException with a message for the person who asked
+     */
+    public function prepare(string $signInName, string $displayName, #[\SensitiveParameter] string $password): Keeper
+    {
         $name = SignInName::read($signInName) ?? throw new \InvalidArgumentException(SignInName::RULE);
         $display = trim('' === trim($displayName) ? $signInName : $displayName);
         $fault = PlainText::fault($display, Keeper::LONGEST_NAME, 'A display name') ?? $this->rule->fault($password);
         if (null !== $fault) {
             throw new \InvalidArgumentException($fault);
         }
-        $taken = new \InvalidArgumentException(\sprintf('There is a keeper “%s” already.', $name));
         if (null !== $this->named($name)) {
-            throw $taken;
+            throw self::taken($name);
         }
         $keeper = new Keeper($name, $display);
         $keeper->takePassword($this->hasher->hashPassword($keeper, $password));
+
+        return $keeper;
+    }
+
+    /** @throws \InvalidArgumentException with a message for the person who asked */
+    public function add(Keeper $keeper): void
+    {
         $this->getEntityManager()->persist($keeper);
         try {
             $this->getEntityManager()->flush();
         } catch (UniqueConstraintViolationException) {
-            throw $taken;
+            throw self::taken($keeper->signInName);
         }
+    }
 
-        return $keeper;
+    private static function taken(string $name): \InvalidArgumentException
+    {
+        return new \InvalidArgumentException(\sprintf('There is a keeper “%s” already.', $name));
     }
 
     /** @throws \InvalidArgumentException with a message for the person who asked */

@@ -58,24 +58,25 @@ final class RegisterController extends AbstractController
                 'This form did not come from this site as your browser tells it. Send it again from this page.',
             );
         }
-        if (!$this->often->create((string) $request->getClientIp())->consume()->isAccepted()) {
-            return $this->form(
-                $typed,
-                $code,
-                'From where you are, many accounts were made in the last hour. Try again later.',
-                Response::HTTP_TOO_MANY_REQUESTS,
-            );
-        }
         if ($request->request->getString('password') !== $request->request->getString('again')) {
             return $this->form($typed, $code, 'The two passwords are not the same. Type both again.');
         }
         try {
-            $keeper = $this->entities->wrapInTransaction(function () use ($typed, $request, $invitation): Keeper {
+            // Typing errors are found, and the password hashed, before anything is counted or locked.
+            $keeper = $this->keepers->prepare($typed['name'], $typed['display'], $request->request->getString('password'));
+            if (!$this->often->create((string) $request->getClientIp())->consume()->isAccepted()) {
+                return $this->form(
+                    $typed,
+                    $code,
+                    'From where you are, many accounts were made in the last hour. Try again later.',
+                    Response::HTTP_TOO_MANY_REQUESTS,
+                );
+            }
+            $this->entities->wrapInTransaction(function () use ($keeper, $invitation): void {
                 if (null !== $invitation && !$this->invitations->take($invitation)) {
                     throw new \InvalidArgumentException('This invitation has just been used. Ask for another.');
                 }
-
-                return $this->keepers->enrol($typed['name'], $typed['display'], $request->request->getString('password'));
+                $this->keepers->add($keeper);
             });
         } catch (\InvalidArgumentException $refused) {
             return $this->form($typed, $code, $refused->getMessage());

@@ -12,6 +12,7 @@ use Olvek\Core\Buying\ShoppingList;
 use Olvek\Core\Buying\Want;
 use Olvek\Core\Care\LightPlan;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Steps\Arrivals;
 use Olvek\Core\Steps\Step;
 use Olvek\Core\Steps\Steps;
 use Olvek\Editing\TankEditor;
@@ -42,6 +43,7 @@ final class BuildController extends AbstractController
         private readonly BuildRecords $book,
         private readonly Catalogue $catalogue,
         private readonly Tasks $tasks,
+        private readonly LastTest $lastTest,
     ) {
     }
 
@@ -152,6 +154,16 @@ final class BuildController extends AbstractController
             'skipped' => false,
             default => null,
         };
+        $poison = $this->poison($tank, $step);
+        if (true === $done && null !== $poison && !$request->request->getBoolean('anyway')) {
+            return $this->page(
+                $request,
+                $tank,
+                $keeper,
+                errors: ["step.$step" => "$poison Tick “let them in all the same” if you want to go on."],
+                typed: ['note' => [$step => $note]],
+            );
+        }
         try {
             $refused = $this->book->mark($tank, $step, $done, $request->request->getString('day'), $note);
         } catch (ConcurrentChange) {
@@ -169,6 +181,12 @@ final class BuildController extends AbstractController
         return null === $refused
             ? $this->redirectToRoute('build', ['tank' => $tank->id(), '_fragment' => "step-$step"], Response::HTTP_SEE_OTHER)
             : $this->page($request, $tank, $keeper, errors: ["step.$step" => $refused], typed: ['note' => [$step => $note]]);
+    }
+
+    /** What the last test says to a step by which animals come; null where it has nothing to say. */
+    private function poison(Tank $tank, string $step): ?string
+    {
+        return str_starts_with($step, Arrivals::LET_IN) ? $this->lastTest->warning($tank) : null;
     }
 
     /** @return list<string> ids of the plan's steps, in order */
@@ -235,6 +253,7 @@ final class BuildController extends AbstractController
                 'typed' => $typed,
                 'errors' => $errors,
                 'notice' => $notice,
+                'poison' => null === $this->lastTest->warning($tank) ? '' : Arrivals::LET_IN,
                 'sums' => Calculators::asked($request, $plan->netWater(), ShoppingList::waterToPrepare($plan), $units),
             ],
             new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : $status),

@@ -18,14 +18,19 @@ use Olvek\Site\ConcurrentChange;
 use Olvek\Site\PlainText;
 use Olvek\Site\Saver;
 use Olvek\Tank\Tank;
+use Psr\EventDispatcher\EventDispatcherInterface;
 
 /** Keeps what is ticked and typed while a tank is being built. */
 final readonly class BuildRecords
 {
     private const MOST_TICKS = 400;
 
-    public function __construct(private EntityManagerInterface $entities, private Today $today, private Saver $saver)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Today $today,
+        private Saver $saver,
+        private EventDispatcherInterface $events,
+    ) {
     }
 
     public function progress(Tank $tank): Progress
@@ -199,6 +204,7 @@ final readonly class BuildRecords
         foreach ($steps as $step) {
             if (!isset($marks[$step])) {
                 $this->entities->persist(new StepMark($tank, $step, true, $on, ''));
+                $this->events->dispatch(new StepMarked($tank, $step, true, $on));
             }
         }
         $this->saver->flush();
@@ -219,6 +225,7 @@ final readonly class BuildRecords
         if (null === $done) {
             if (null !== $mark) {
                 $this->entities->remove($mark);
+                $this->events->dispatch(new StepMarked($tank, $step, null, $mark->on));
                 $this->entities->flush();
             }
 
@@ -240,6 +247,7 @@ final readonly class BuildRecords
             $mark->on = $on;
             $mark->note = $note;
         }
+        $this->events->dispatch(new StepMarked($tank, $step, $done, $on));
         $this->saver->flush();
 
         return null;

@@ -182,7 +182,8 @@ final class CompareCommand extends Command
             $lines[] = self::row($margin->name, array_map(static fn (Side $s): string => $s->margins[$i]->shown, $sides)).$told;
         }
         $lines[] = self::row('Cost, about', array_map(static fn (Side $s): string => Decimal::significant($s->cost, 2), $sides));
-        $lines[] = self::row('Weight', array_map(static fn (Side $s): string => $units->show(Dimension::Mass, $s->kilograms, 2), $sides));
+        $weight = static fn (Side $s): string => $units->show(Dimension::Mass, 1000.0 * $s->kilograms, 1);
+        $lines[] = self::row('Weight', array_map($weight, $sides));
         $lines[] = self::row('Work a week', array_map(static fn (Side $s): string => Decimal::trimmed($s->minutes, 0).' min', $sides));
         $kit = TestKit::of();
         foreach (Curves::all() as $quantity) {

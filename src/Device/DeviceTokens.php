@@ -24,14 +24,19 @@ final readonly class DeviceTokens
     {
     }
 
-    /** @return string the token, which nobody can be shown again */
-    public function make(Keeper $keeper, string $name): string
+    /** @return string|null the token, which nobody can be shown again; null where there are as many as there may be */
+    public function make(Keeper $keeper, string $name): ?string
     {
-        $token = self::PREFIX.bin2hex(random_bytes(self::BYTES));
-        $this->entities->persist(new DeviceToken($keeper, $name, hash('sha256', $token), $this->clock->now()));
-        $this->entities->flush();
+        // Counted and added under one right to write: of two at the same moment the second is counted too.
+        return $this->entities->wrapInTransaction(function () use ($keeper, $name): ?string {
+            if (\count($this->of($keeper)) >= self::MOST) {
+                return null;
+            }
+            $token = self::PREFIX.bin2hex(random_bytes(self::BYTES));
+            $this->entities->persist(new DeviceToken($keeper, $name, hash('sha256', $token), $this->clock->now()));
 
-        return $token;
+            return $token;
+        });
     }
 
     /** @return list<DeviceToken> oldest first */

@@ -35,18 +35,17 @@ final class TokenController extends AbstractController
         $fault = match (true) {
             !$this->isCsrfTokenValid('account', $request->request->getString('_token')) => self::EXPIRED,
             '' === $name => 'Say which device it is for.',
-            \count($this->tokens->of($keeper)) >= DeviceTokens::MOST => \sprintf(
-                'There are %d already: take one back first.',
-                DeviceTokens::MOST,
-            ),
             default => PlainText::fault($name, DeviceToken::LONGEST_NAME, 'A name'),
         };
-        if (null !== $fault) {
+        $made = null === $fault ? $this->tokens->make($keeper, $name) : null;
+        if (null === $made) {
+            $fault ??= \sprintf('There are %d already: take one back first.', DeviceTokens::MOST);
+
             return $this->page($keeper, ['fault' => $fault, 'typed' => $name], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
 
         // Shown on the answer itself, and never again.
-        return $this->page($keeper, ['made' => $this->tokens->make($keeper, $name)]);
+        return $this->page($keeper, ['made' => $made]);
     }
 
     #[Route('/{token}/remove', name: 'token_remove', requirements: ['token' => '[0-9a-f-]{36}'], methods: ['POST'])]

@@ -121,7 +121,7 @@ final readonly class ImportColumn
     }
 
     /** @return array<int|string, string> words by id, of the ions or units in which a measure may be given */
-    private static function ways(Measure $measure): array
+    public static function ways(Measure $measure): array
     {
         $ways = [];
         foreach ($measure->isElement() ? TestKit::choices($measure) : [] as $ion) {

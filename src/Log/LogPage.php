@@ -7,6 +7,7 @@ namespace Olvek\Log;
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
+use Olvek\Build\LastTest;
 use Olvek\Core\Log\Cause;
 use Olvek\Core\Log\LogAction;
 use Olvek\Core\Log\Sign;
@@ -30,6 +31,7 @@ final readonly class LogPage
         private Today $today,
         private TankRepository $tanks,
         private TankEditor $road,
+        private LastTest $lastTest,
     ) {
     }
 
@@ -72,6 +74,7 @@ final readonly class LogPage
             'toRead' => self::toRead($plan, $keeper),
             'sections' => $sections,
             'causes' => Cause::cases(),
+            'poison' => $this->lastTest->warning($tank),
             'signs' => $signs,
             'rows' => self::rows($this->logbook->newest($tank, self::LINES, $from)),
             'older' => $from + self::LINES < $count ? $from + self::LINES : null,

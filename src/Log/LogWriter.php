@@ -8,6 +8,7 @@ use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
+use Olvek\Build\LastTest;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\Cause;
 use Olvek\Core\Log\LogAction;
@@ -43,6 +44,7 @@ final readonly class LogWriter
         private TankRepository $tanks,
         private TankEditor $road,
         private Bounds $bounds,
+        private LastTest $lastTest,
     ) {
     }
 
@@ -155,6 +157,10 @@ final readonly class LogWriter
         }
         if (null === $amount && null !== $action->number) {
             return [$field => 'Say how much first.'];
+        }
+        $poison = EventKind::Stock === $action->kind && !$sent->getBoolean('anyway') ? $this->lastTest->warning($tank) : null;
+        if (null !== $poison) {
+            return [$field => "$poison Tick “they came all the same” if that is so."];
         }
         $cause = EventKind::Lost === $action->kind ? Cause::tryFrom($sent->getString('cause', Cause::Unknown->value)) : null;
         if (EventKind::Lost === $action->kind && null === $cause) {

@@ -45,19 +45,35 @@ final readonly class Moving
     }
 
     /**
-     * @return array<string, int> how many animals there are of each group, by its id: as planned, or as many as there are by the logbook
+     * @return array<string, int> how many animals of each group can be given, by its id: as many as there are by the logbook, or as
+     *                            planned, less those that are planned to go out already
      */
     public function heads(Tank $tank, Plan $plan, Keeper $keeper): array
     {
         $filled = $this->book->filledOn($tank);
-        $day = null === $filled ? 0 : max(0, Today::between($filled, $this->today->of($keeper)));
+        $day = null === $filled ? -1 : max(0, Today::between($filled, $this->today->of($keeper)));
         $stock = null === $filled ? null : new Stock($plan, $this->logbook->since($tank, $filled, $day), $day);
         $heads = [];
         foreach ($plan->groups as $group) {
-            $heads[$group->id] = max($group->count, $stock?->heads($group) ?? 0);
+            $promised = 0;
+            foreach ($plan->events as $planned) {
+                // What has gone by its day is gone by the logbook.
+                if (EventKind::TakeOut === $planned->kind && $planned->of === $group->id && $planned->day > $day) {
+                    $promised += (int) ($planned->values['count'] ?? 0);
+                }
+            }
+            $heads[$group->id] = max(0, ($stock?->heads($group) ?? $group->count) - $promised);
         }
 
         return $heads;
+    }
+
+    /** Days after the filling of a tank; null where it is not filled. */
+    public function day(Tank $tank, Keeper $keeper): ?int
+    {
+        $filled = $this->book->filledOn($tank);
+
+        return null === $filled ? null : max(0, min(Plan::LAST_DAY, Today::between($filled, $this->today->of($keeper))));
     }
 
     /**

@@ -6,11 +6,13 @@ namespace Olvek\Shelf;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
+use Olvek\Build\LastTest;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Change\Giving;
 use Olvek\Core\Change\Rescape;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
+use Olvek\Editing\SentChange;
 use Olvek\Editing\StaleEdit;
 use Olvek\Editing\TankEditor;
 use Olvek\Site\Saver;
@@ -29,6 +31,7 @@ final class ThingsController extends AbstractController
 {
     private const EXPIRED = 'This page has expired. Nothing is lost: send it again.';
     private const MOST_DAYS = Plan::LAST_DAY;
+    private const MOVED_ON = 'One of the tanks was changed in another window meanwhile, so nothing went over. Look, and send it again.';
 
     public function __construct(
         private readonly TankRepository $tanks,
@@ -37,6 +40,8 @@ final class ThingsController extends AbstractController
         private readonly Saver $saver,
         private readonly EntityManagerInterface $entities,
         private readonly Moving $moving,
+        private readonly SentChange $sent,
+        private readonly LastTest $lastTest,
     ) {
     }
 
@@ -68,8 +73,16 @@ final class ThingsController extends AbstractController
             $request->request->getBoolean('bed'),
             $request->request->getBoolean('water'),
         );
-        $fault ??= $other ?? match (true) {
+        if (null !== $to && $this->isDone($to)) {
+            // The same form, sent twice: it went over the first time.
+            return $this->given($tank, $to, $giving);
+        }
+        $poison = null === $to || null === $today || 0 === array_sum($heads) ? null : $this->lastTest->warning($to);
+        $moved = $request->request->getInt('base') !== $tank->head()
+            || (null !== $to && ($request->request->all('bases')[$to->id()->toRfc4122()] ?? '') !== (string) $to->head());
+        $fault = $moved ? self::MOVED_ON : $fault ?? $other ?? match (true) {
             null === $to || $to === $tank => 'Choose the tank that it goes into.',
+            null !== $poison && !$request->request->getBoolean('anyway') => "$poison Tick “give all the same” if you want to go on.",
             $request->request->getBoolean('done') && null === $today => 'One of the two is not filled yet, so its days '
                 .'are not counted: give the days instead.',
             null === $out || null === $first => 'Give each day as a number from 0 to '.self::MOST_DAYS.'.',
@@ -77,7 +90,7 @@ final class ThingsController extends AbstractController
             default => null,
         };
         if (null !== $fault || null === $to || null === $out || null === $first) {
-            return $this->page($tank, $keeper, $request, (string) $fault);
+            return $this->page($tank, $keeper, $request, (string) $fault, null !== $poison);
         }
         try {
             // Both are tried before either is saved.
@@ -96,16 +109,23 @@ final class ThingsController extends AbstractController
         } catch (InvalidPlan $refused) {
             return $this->page($tank, $keeper, $request, implode(' ', $refused->messages($keeper->units())));
         } catch (StaleEdit) {
-            $this->addFlash('shelf', [
-                'tank' => '',
-                'name' => '',
-                'words' => '',
-                'undo' => '',
-                'fault' => 'One of the tanks was changed in another window meanwhile, so nothing went over. Look, and send it again.',
-            ]);
+            $this->addFlash('shelf', ['tank' => '', 'name' => '', 'words' => '', 'undo' => '', 'fault' => self::MOVED_ON]);
 
             return $this->redirectToRoute('things', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
         }
+
+        return $this->given($tank, $to, $giving);
+    }
+
+    private function isDone(Tank $to): bool
+    {
+        $id = $this->sent->id();
+
+        return null !== $id && null !== $this->tanks->madeBy($to, $id);
+    }
+
+    private function given(Tank $tank, Tank $to, Giving $giving): Response
+    {
         $this->addFlash('shelf', [
             'tank' => $to->id()->toRfc4122(),
             'name' => $to->name(),
@@ -175,7 +195,8 @@ final class ThingsController extends AbstractController
         return false === $day ? null : $day;
     }
 
-    private function page(Tank $tank, Keeper $keeper, ?Request $request = null, string $fault = ''): Response
+    /** @param bool $asks whether it is asked if animals are to go into water that the last test found poisonous */
+    private function page(Tank $tank, Keeper $keeper, ?Request $request = null, string $fault = '', bool $asks = false): Response
     {
         return $this->render(
             'shelf/things.html.twig',
@@ -187,6 +208,8 @@ final class ThingsController extends AbstractController
                 'others' => array_filter($this->tanks->active($keeper), static fn (Tank $t): bool => $t !== $tank),
                 'sent' => $request?->request->all() ?? [],
                 'fault' => $fault,
+                'asks' => $asks,
+                'day' => $this->moving->day($tank, $keeper),
                 'most' => self::MOST_DAYS,
             ],
             new Response(status: '' === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),

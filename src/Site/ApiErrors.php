@@ -11,7 +11,7 @@ use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** Programs that ask under /api are answered as its description says, whatever goes wrong: {"message": why}. */
-#[AsEventListener(priority: -50)]
+#[AsEventListener(priority: 15)]
 final class ApiErrors
 {
     private const WORDS = [

@@ -13,22 +13,29 @@ use Olvek\Core\Change\AddClump;
 use Olvek\Core\Change\AddGroup;
 use Olvek\Core\Change\Change;
 use Olvek\Core\Change\Editor;
+use Olvek\Core\Change\Remove;
 use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Change\TakeMethod;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\LoggedEvent;
+use Olvek\Core\Log\TestKit;
 use Olvek\Core\Log\ToRead;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\Plan\Problem;
 use Olvek\Core\Plan\UsualAmount;
+use Olvek\Core\Steps\Step;
 use Olvek\Core\Steps\Steps;
+use Olvek\Core\Unit\QuantityReader;
+use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Core\Unit\Words;
 use Olvek\Core\Water\Measure;
 use Olvek\Editing\TankEditor;
+use Olvek\Log\ImportColumn;
 use Olvek\Log\Logbook;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
@@ -92,10 +99,16 @@ final class RunningController extends AbstractController
         }
         $readings = array_filter(\is_array($sent['reading'] ?? null) ? $sent['reading'] : [], is_string(...));
         $tank = null;
+        try {
+            $readings = self::inUnits($readings, \is_array($sent['unit'] ?? null) ? $sent['unit'] : [], $keeper);
+        } catch (InvalidPlan $refused) {
+            return $this->form($keeper, $sent, $refused->messages($keeper->units()));
+        }
         $errors = $this->atOnce(function () use ($keeper, $plan, $filled, $readings, $lives, &$tank): array {
             $tank = $this->road->begin($keeper, $plan, 'taken over as it runs');
 
-            return $this->noted($tank, $keeper, $filled, $readings, $lives);
+            // The same form, sent twice, has begun it already.
+            return null !== $this->book->filledOn($tank) ? [] : $this->noted($tank, $keeper, $filled, $readings, $lives);
         });
 
         return [] === $errors && $tank instanceof Tank
@@ -140,6 +153,10 @@ final class RunningController extends AbstractController
                 $texts[(string) $measure] = trim($text);
             }
         }
+        $this->entities->flush();
+        // It stands and runs: nothing of its building is still to be done.
+        $steps = array_map(static fn (Step $s): string => $s->id, Steps::of($plan, $keeper->units()));
+        $this->book->markDone($tank, $steps, $filled->format('Y-m-d'));
         if ([] === array_filter($texts, static fn (string $text): bool => '' !== $text)) {
             return [];
         }
@@ -156,6 +173,44 @@ final class RunningController extends AbstractController
         }
 
         return $errors;
+    }
+
+    /**
+     * Readings in the units that the keeper has chosen for them: none is taken for granted where there are several.
+     *
+     * @param array<mixed> $readings typed, by measure
+     * @param array<mixed> $units    chosen, by measure
+     *
+     * @return array<string, string> as they are typed in the keeper's own units
+     *
+     * @throws InvalidPlan
+     */
+    private static function inUnits(array $readings, array $units, Keeper $keeper): array
+    {
+        $texts = $problems = [];
+        foreach ($readings as $name => $typed) {
+            $measure = Measure::tryFrom((string) $name);
+            $text = \is_string($typed) ? trim($typed) : '';
+            if (null === $measure || '' === $text) {
+                continue;
+            }
+            $ways = array_keys(ImportColumn::ways($measure));
+            $chosen = $units[$name] ?? '';
+            $column = ImportColumn::named($measure->value.':'.(1 === \count($ways) ? $ways[0] : (\is_string($chosen) ? $chosen : '')));
+            if (null === $column) {
+                $problems[] = new Problem("reading.$name", 'Choose the unit beside it.');
+                continue;
+            }
+            try {
+                $base = TestKit::of($column->kit)->toBase($measure, QuantityReader::read($text, $column->unit));
+                $unit = $keeper->units()->unitFor($measure->dimension());
+                $texts[$measure->value] = \sprintf('%.6F', $unit->fromBase($keeper->kit()->fromBase($measure, $base)));
+            } catch (UnreadableQuantity $unreadable) {
+                $problems[] = new Problem("reading.$name", $unreadable->getMessage());
+            }
+        }
+
+        return [] === $problems ? $texts : throw new InvalidPlan($problems);
     }
 
     /**
@@ -210,6 +265,10 @@ final class RunningController extends AbstractController
             new SetNumber('site.filledOn', $dayOfYear),
         ];
         $plan = $this->editor->make($plan, $changes, $keeper->units())->plan;
+        // What the method does to begin a tank lies behind this one.
+        $doses = array_filter($plan->events, static fn (PlannedEvent $planned): bool => EventKind::Dose === $planned->kind);
+        $changes = array_map(static fn (PlannedEvent $planned): Change => new Remove('events', $planned->id), array_values($doses));
+        $plan = [] === $changes ? $plan : $this->editor->make($plan, $changes, $keeper->units())->plan;
         if ([] === $plan->groups || $plan->site->sealed) {
             return $plan;
         }
@@ -303,7 +362,11 @@ final class RunningController extends AbstractController
                     'animals' => $this->page->animalNames(),
                 ],
                 'measures' => array_map(
-                    static fn (Measure $m): array => ['id' => $m->value, 'label' => Words::capital($m->label())],
+                    static fn (Measure $m): array => [
+                        'id' => $m->value,
+                        'label' => Words::capital($m->label()),
+                        'units' => ImportColumn::ways($m),
+                    ],
                     [
                         Measure::Ammonia,
                         Measure::Nitrite,

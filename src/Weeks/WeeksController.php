@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
+use Olvek\Build\LastTest;
 use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\LoggedEvent;
@@ -53,6 +54,7 @@ final class WeeksController extends AbstractController
         private readonly WorkQueue $desk,
         private readonly PlanDocument $document,
         #[Autowire('%env(float:OLVEK_PATIENCE)%')] private readonly float $patience,
+        private readonly LastTest $lastTest,
     ) {
     }
 
@@ -113,6 +115,12 @@ final class WeeksController extends AbstractController
                 [],
                 'That could not be understood, so nothing was logged. Try again from this page.',
             );
+        }
+        $poison = EventKind::Stock === $kind ? $this->lastTest->warning($tank) : null;
+        if (null !== $poison) {
+            $words = "$poison If they came all the same, say so on the Log page.";
+
+            return $this->refused($tank, $keeper, ['done-day' => $day], ['done-day' => $words]);
         }
         $refused = $this->logbook->done(
             $tank,

@@ -8,11 +8,14 @@ use Olvek\Account\Keeper;
 use Olvek\Account\KeeperRepository;
 use Olvek\Device\DeviceTokens;
 use Olvek\Log\Entry;
+use Olvek\Log\EntryKind;
+use Olvek\Log\EntryRows;
 use Olvek\Log\ReadingsController;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\Uid\Uuid;
 
 /** Readings that devices post: by a token alone, once each, refused line by line. */
 final class ReadingsTest extends BenchTestCase
@@ -34,7 +37,7 @@ final class ReadingsTest extends BenchTestCase
 
     private function deviceToken(): string
     {
-        return $this->service(DeviceTokens::class)->make($this->me(), 'probe');
+        return $this->service(DeviceTokens::class)->make($this->me(), 'probe') ?? self::fail('no token');
     }
 
     /** The keeper, as this moment's database has them. */
@@ -137,6 +140,130 @@ final class ReadingsTest extends BenchTestCase
         self::assertCount(0, $this->entries());
     }
 
+    /** RFC 3339 (2002), sections 5.6 and 5.7: fractions, either case of T and Z, offsets and clocks within their range. */
+    #[TestWith(['T10:00:00.123Z', true])]
+    #[TestWith(['T10:00:00.123456+00:00', true])]
+    #[TestWith(['t10:00:00z', true])]
+    #[TestWith(['T10:00:00-11:30', true])]
+    #[TestWith(['T23:59:60Z', true])]
+    #[TestWith(['T10:00:00', false])]
+    #[TestWith(['T10:00Z', false])]
+    #[TestWith(['T24:00:00Z', false])]
+    #[TestWith(['T10:60:00Z', false])]
+    #[TestWith(['T10:00:61Z', false])]
+    #[TestWith(['T10:00:00+99:99', false])]
+    #[TestWith(['T10:00:00+24:00', false])]
+    #[TestWith(['T10:00:00.Z', false])]
+    public function testAnyTimeOfTheStandardIsTakenAndNoOther(string $time, bool $taken): void
+    {
+        $this->fill(10);
+        $line = \sprintf('{"tank": "%s", "at": "%s%s", "readings": {"ph": 7}}', $this->tank, $this->day(-3), $time);
+        $this->send_($line, $this->deviceToken());
+        self::assertResponseStatusCodeSame($taken ? 200 : 422);
+    }
+
+    public function testTwoReadingsInOneSecondAreTwo(): void
+    {
+        $this->fill(10);
+        $token = $this->deviceToken();
+        $line = fn (string $time): string => \sprintf(
+            '{"tank": "%s", "at": "%sT%s", "readings": {"ph": 7}}',
+            $this->tank,
+            $this->day(-3),
+            $time,
+        );
+        self::assertSame(2, $this->send_($line('10:00:00.1Z')."\n".$line('10:00:00.2Z'), $token)['kept']);
+        self::assertSame(2, $this->send_($line('10:00:00.100Z')."\n".$line('11:00:00.2+01:00'), $token)['known'], 'the same moments');
+    }
+
+    /** A device that gives up waiting sends again while the first is still written: both are answered 200, and each is kept once. */
+    public function testTheSameAtTheSameMomentIsKeptOnce(): void
+    {
+        $this->fill(10);
+        $body = $this->line('-1', '{"ph": 7, "temperature": 23}');
+        $tank = $this->stored();
+        $entries = [];
+        foreach (['ph', 'temperature'] as $what) {
+            $id = Uuid::v5($tank->id(), $this->day(-1)."T07:30:00+00:00 $what");
+            $entries[] = new Entry($tank, new \DateTimeImmutable($this->day(-1)), EntryKind::Reading, $what, 7.0, null, 'first', id: $id);
+        }
+        self::assertSame(2, $this->service(EntryRows::class)->add($tank, $entries));
+        self::assertSame(0, $this->service(EntryRows::class)->add($tank, $entries), 'no error, and nothing twice');
+        self::assertSame(['kept' => 0, 'known' => 2, 'refused' => []], $this->send_($body, $this->deviceToken()));
+        self::assertResponseStatusCodeSame(200);
+        self::assertSame(2, $this->stored()->logLines());
+    }
+
+    /** Beside the limits of one post: 20,000 values. Time is measured by bench/posts.php; memory here. */
+    public function testAsManyValuesAsAPostHoldsTakeLittleMemory(): void
+    {
+        $this->fill(400);
+        $body = '';
+        for ($n = 0; $n < ReadingsController::MOST; ++$n) {
+            $body .= \sprintf(
+                '{"tank": "%s", "at": "%sT%02d:%02d:00Z", "readings": {"ammonia": 0, "nitrite": 0, "nitrate": 2, "phosphate": 0.1, '
+                    .'"iron": 0.1, "ph": 7, "ph-dawn": 6.9, "ph-dusk": 7.2, "kh": 5, "gh": 8, "temperature": 23, '
+                    .'"conductivity": 300, "level": 0, "cover": 0.3}}'."\n",
+                $this->tank,
+                $this->day(-2 - intdiv($n, 1440)),
+                intdiv($n, 60) % 24,
+                $n % 60,
+            );
+        }
+        $token = $this->deviceToken();
+        gc_collect_cycles();
+        memory_reset_peak_usage();
+        $before = memory_get_usage();
+        self::assertSame(14 * ReadingsController::MOST, $this->send_($body, $token)['kept']);
+        self::assertLessThan(64e6, memory_get_peak_usage() - $before);
+        self::assertSame(14 * ReadingsController::MOST, $this->stored()->logLines());
+    }
+
+    public function testProgramsAreAnsweredInJsonWhateverGoesWrong(): void
+    {
+        $this->fill(10);
+        $token = $this->deviceToken();
+        $this->browser->request('GET', '/api/readings', server: ['HTTP_AUTHORIZATION' => "Bearer $token"]);
+        self::assertResponseStatusCodeSame(405);
+        self::assertResponseHeaderSame('Allow', 'POST');
+        self::assertTrue($this->isOf('Message', json_decode((string) $this->browser->getResponse()->getContent(), true)));
+        $this->send_(str_repeat('x', 1_000_001), $token);
+        self::assertResponseStatusCodeSame(413);
+        $this->browser->request('GET', '/api/nothing', server: ['HTTP_AUTHORIZATION' => "Bearer $token"]);
+        self::assertResponseStatusCodeSame(404);
+        self::assertJson((string) $this->browser->getResponse()->getContent());
+        self::assertStringContainsString('isn’t a JSON object', $this->send_('[1, 2]', $token)['refused'][0]['why']);
+    }
+
+    /** RFC 9110, 11.1: the name of a scheme is told in any case. */
+    public function testTheWordBearerIsReadInAnyCase(): void
+    {
+        $this->fill(10);
+        $token = $this->deviceToken();
+        foreach (['bearer', 'BEARER', 'Bearer'] as $word) {
+            $line = $this->line('-1', '{"ph": 7}');
+            $this->browser->request('POST', '/api/readings', server: ['HTTP_AUTHORIZATION' => "$word $token"], content: $line);
+            self::assertResponseStatusCodeSame(200, $word);
+        }
+    }
+
+    public function testTheDescriptionIsServedToAnybody(): void
+    {
+        $this->browser->getCookieJar()->clear();
+        foreach (['/api', '/api/readings.openapi.json'] as $address) {
+            $this->browser->request('GET', $address);
+            self::assertResponseIsSuccessful();
+            $api = json_decode((string) $this->browser->getResponse()->getContent(), true);
+            self::assertIsArray($api);
+            self::assertSame('http://localhost', $api['servers'][0]['url']);
+            self::assertSame('postReadings', $api['paths']['/api/readings']['post']['operationId']);
+            self::assertSame(
+                '#/components/schemas/Line',
+                $api['paths']['/api/readings']['post']['requestBody']['content']['application/x-ndjson']['schema']['$ref'],
+            );
+        }
+    }
+
     public function testTokensAreShownOnceAndTakenBack(): void
     {
         $page = $this->browser->request('GET', '/account/tokens');
@@ -179,7 +306,8 @@ final class ReadingsTest extends BenchTestCase
     {
         $this->fill(10);
         $tokens = $this->service(DeviceTokens::class);
-        for ($n = 1; $n < DeviceTokens::MOST; ++$n) {
+        $token = $this->deviceToken();
+        for ($n = 2; $n < DeviceTokens::MOST; ++$n) {
             $tokens->make($this->me(), "probe $n");
         }
         foreach ([200, 422] as $status) {
@@ -187,7 +315,6 @@ final class ReadingsTest extends BenchTestCase
             $this->browser->submit($page->selectButton('Make a token')->form(['name' => 'one more']));
             self::assertResponseStatusCodeSame($status);
         }
-        $token = $this->deviceToken();
         $this->send_(str_repeat($this->line('-1', '{"ph": 7}'), ReadingsController::MOST), $token);
         self::assertResponseStatusCodeSame(200);
         $this->send_(str_repeat($this->line('-1', '{"ph": 7}'), ReadingsController::MOST + 1), $token);

@@ -233,9 +233,48 @@ final class PlaceTest extends BenchTestCase
     private function give(array $sent): void
     {
         $page = $this->browser->request('GET', "/tanks/$this->tank/things");
+        // As the form sends it: with the state of both tanks that it was made from.
+        $heads = $page->filter('#give [name^=base]');
+        $hidden = array_map(static fn (array $pair): string => "$pair[0]=$pair[1]", $heads->extract(['name', 'value']));
+        parse_str(implode('&', $hidden), $bases);
         $this->browser->request('POST', "/tanks/$this->tank/things/give", [
             '_token' => $page->filter('#give [name=_token]')->attr('value'),
+            '_change' => $page->filter('#give [name=_change]')->attr('value'),
+            ...$bases,
             ...$sent,
         ]);
+    }
+
+    /** The same press twice, and two windows, each gave eight of ten. */
+    public function testNothingIsGivenTwice(): void
+    {
+        $other = $this->newTank($this->keeper);
+        $sent = ['to' => $other, 'heads' => ['a2' => '8'], 'out' => '60', 'in' => '0'];
+        $page = $this->browser->request('GET', "/tanks/$this->tank/things");
+        $form = $page->selectButton('Give')->form();
+        $values = [...$form->getPhpValues(), ...$sent];
+        foreach ([1, 2] as $press) {
+            $this->browser->request('POST', "/tanks/$this->tank/things/give", $values);
+            self::assertResponseRedirects(message: "press $press");
+        }
+        self::assertSame([10, 8], [$this->plan()->groups[1]->count, $this->givenTo($other)]);
+        // Another window, opened before.
+        $this->browser->request('POST', "/tanks/$this->tank/things/give", [...$values, '_change' => Uuid::v4()->toRfc4122()]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('changed in another window', $this->text('main [role=alert]'));
+        // And what is planned to go out cannot go out again.
+        $this->give([...$sent, 'heads' => ['a2' => '3']]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('Of this there are 2', $this->text('main [role=alert]'));
+        $this->give([...$sent, 'heads' => ['a2' => '2']]);
+        self::assertResponseRedirects();
+        self::assertSame(10, $this->givenTo($other));
+    }
+
+    private function givenTo(string $tank): int
+    {
+        $plan = $this->service(TankEditor::class)->plan($this->service(TankRepository::class)->head($this->stored($tank)));
+
+        return array_sum(array_map(static fn ($group): int => $group->count, \array_slice($plan->groups, \count($this->plan()->groups))));
     }
 }

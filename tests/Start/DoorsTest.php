@@ -102,7 +102,12 @@ final class DoorsTest extends BenchTestCase
             'animals[0][now]' => '23',
             'plants[0][now]' => '55',
             'reading[nitrite]' => '0',
+            'unit[nitrite]' => 'NO2',
             'reading[nitrate]' => '5',
+            'unit[nitrate]' => 'NO3',
+            'reading[kh]' => '100',
+            'unit[kh]' => 'ppmCaCO3',
+            'method' => 'thin-soil',
         ]);
         self::assertResponseRedirects();
         $this->browser->followRedirect();
@@ -119,11 +124,58 @@ final class DoorsTest extends BenchTestCase
         self::assertContains('heads 23 '.$today->format('Y-m-d'), $lines);
         self::assertContains('pieces 55 '.$today->format('Y-m-d'), $lines);
         self::assertContains('nitrite 0 '.$today->format('Y-m-d'), $lines);
+        self::assertNotEmpty(preg_grep('/^kh 5\.6/', $lines), '100 ppm of CaCO3 are 5.6 °dH');
+        self::assertCount(1, array_filter($lines, static fn (string $line): bool => str_starts_with($line, 'stock')), 'they came once');
         $this->browser->request('GET', '/tanks/'.$tank->id()->toRfc4122().'/plan.json');
         $plan = json_decode((string) $this->browser->getResponse()->getContent(), true);
         self::assertIsArray($plan);
         self::assertSame([30, 8], [$plan['plants'][0]['pieces'], $plan['animals'][0]['count']]);
         self::assertGreaterThan(0, $plan['feeding']['grams']);
+        // It stands and runs: nothing of its beginning is asked for any more.
+        self::assertSame([], array_filter($plan['events'], static fn (array $event): bool => 'dose' === $event['kind']));
+        $at = '/tanks/'.$tank->id()->toRfc4122();
+        $build = $this->browser->request('GET', "$at/build")->filter('main')->text();
+        self::assertStringNotContainsString('still open', $build);
+        self::assertStringNotContainsString('Next', $build);
+        $weeks = $this->browser->request('GET', "$at/weeks")->filter('main')->text();
+        foreach (['ammonium chloride', 'first dose', 'Before its turn', 'Next step', 'Feeding begins'] as $words) {
+            self::assertStringNotContainsString($words, $weeks);
+        }
+    }
+
+    public function testTwoPressesAreOneTank(): void
+    {
+        $page = $this->browser->request('GET', '/tanks/new/running?vessel=box-60&edits[name]=Old');
+        $form = $page->selectButton('Take it over')->form(['filled' => '2026-01-05']);
+        foreach ([1, 2] as $press) {
+            $this->browser->submit($form);
+            self::assertResponseRedirects();
+        }
+        self::assertCount(2, $this->service(TankRepository::class)->active($this->keeper));
+        $form = $this->browser->request('GET', '/tanks/new')->filter('form[action="/tanks/import"]')->form([
+            'plan' => (string) file_get_contents(\dirname(__DIR__, 2).'/demo/galley.plan.json'),
+        ]);
+        $there = [];
+        foreach ([1, 2] as $press) {
+            $this->browser->submit($form);
+            $there[] = $this->browser->getResponse()->headers->get('Location');
+        }
+        self::assertSame($there[0], $there[1]);
+        // Another form, or other contents, is another tank.
+        $this->browser->submit($form, ['plan' => (string) file_get_contents(\dirname(__DIR__, 2).'/demo/terrace.plan.json')]);
+        self::assertNotSame($there[0], $this->browser->getResponse()->headers->get('Location'));
+        self::assertCount(4, $this->service(TankRepository::class)->active($this->keeper));
+    }
+
+    public function testTheUnitOfEveryReadingIsAsked(): void
+    {
+        $page = $this->browser->request('GET', '/tanks/new/running?vessel=box-60');
+        $typed = ['filled' => '2026-01-05', 'reading[kh]' => '5', 'reading[ph]' => '7'];
+        $this->browser->submit($page->selectButton('Take it over')->form(), $typed);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('Choose the unit', $this->text('#r-kh-error'));
+        self::assertSelectorNotExists('#r-ph-error');
+        self::assertCount(1, $this->service(TankRepository::class)->active($this->keeper));
     }
 
     public function testWhoIsInIsInNoLongerThanTheTank(): void
@@ -144,7 +196,11 @@ final class DoorsTest extends BenchTestCase
     public function testARefusedReadingLeavesNoTankBehind(): void
     {
         $page = $this->browser->request('GET', '/tanks/new/running?vessel=box-60');
-        $this->browser->submit($page->selectButton('Take it over')->form(), ['filled' => '2026-01-05', 'reading[nitrite]' => 'some']);
+        $this->browser->submit($page->selectButton('Take it over')->form(), [
+            'filled' => '2026-01-05',
+            'reading[nitrite]' => 'some',
+            'unit[nitrite]' => 'NO2',
+        ]);
         self::assertResponseStatusCodeSame(422);
         self::assertSame('some', $this->browser->getCrawler()->filter('#r-nitrite')->attr('value'));
         self::assertCount(1, $this->service(TankRepository::class)->active($this->keeper));

@@ -9,6 +9,7 @@ use Olvek\Core\Hardscape\Fixing;
 use Olvek\Core\Plan\Background;
 use Olvek\Core\Plan\Device;
 use Olvek\Core\Plan\Filling;
+use Olvek\Core\Plan\FirstDose;
 use Olvek\Core\Plan\Heating;
 use Olvek\Core\Plan\HeatLoss;
 use Olvek\Core\Plan\Inoculum;
@@ -443,7 +444,7 @@ final readonly class ShoppingList
                     Aisle::Start,
                     \sprintf(
                         'ammonium chloride, pure: %s g a dose, for four of them',
-                        Decimal::significant(Ammonium::grams(StartWay::DOSE, $plan->netWater()), 2),
+                        Decimal::significant(Ammonium::grams(FirstDose::of($plan)->milligrams, $plan->netWater()), 2),
                     ),
                 )
                 : null,

@@ -75,6 +75,11 @@ final readonly class Number extends Description
     /** The stored value as a number in the shown unit, a time of day as its hours: for what is dragged or stepped. */
     public function bare(float $stored, UnitSystem $units): string
     {
+        // 0 that stands for "as usual" is 0 on every scale.
+        if ($this->orZero && 0.0 === $stored) {
+            return '0';
+        }
+
         return str_replace("\u{2212}", '-', Decimal::trimmed($this->unit($units)->fromBase($this->base($stored)), $this->decimals($units)));
     }
 
@@ -83,6 +88,7 @@ final readonly class Number extends Description
     {
         return match (true) {
             !is_finite($stored) => 'no number at all',
+            $this->orZero && 0.0 === $stored => 'not given',
             $this->clock => self::time($stored),
             default => UnitSystem::in($this->unit($units), $this->base($stored), $this->decimals($units)),
         };
@@ -91,7 +97,7 @@ final readonly class Number extends Description
     /** The same with as many more digits as it takes to be true: a bound of 5 mL is not 0.01 L. */
     public function sayExactly(float $stored, UnitSystem $units): string
     {
-        if ($this->clock || !is_finite($stored)) {
+        if ($this->clock || !is_finite($stored) || ($this->orZero && 0.0 === $stored)) {
             return $this->say($stored, $units);
         }
         $unit = $this->unit($units);
@@ -107,6 +113,9 @@ final readonly class Number extends Description
     /** The stored value as it is typed to mean just this, read alike in every system of units. */
     public function exactly(float $stored): string
     {
+        if ($this->orZero && 0.0 === $stored) {
+            return '0';
+        }
         $unit = $this->unit(UnitSystem::Metric);
 
         return rtrim(\sprintf('%s %s', round($unit->fromBase($this->base($stored)), self::EXACT), $unit->symbol()));
@@ -137,6 +146,9 @@ final readonly class Number extends Description
      */
     public function read(string $typed, UnitSystem $units): float
     {
+        if ($this->orZero && 1 === preg_match('/^\s*0+\s*$/D', $typed)) {
+            return 0.0;
+        }
         $clock = $this->clock ? QuantityReader::clock($typed) : null;
 
         return $clock ?? QuantityReader::read($typed, $this->unit($units)) * $this->stored(1.0);

@@ -43,8 +43,9 @@ final class Losses implements Criterion
             $on = $group->day;
             foreach ($trace->heads as $n => $heads) {
                 $peak = max($peak, $heads[$i]);
-                // Young that come and go count for nothing; falling below what was put in does.
-                $lost = $group->count - min($group->count, $heads[$i]);
+                // Young that come and go count for nothing; falling below what was put in, and not given away, does.
+                $expected = max(0.0, $group->count - $trace->givenAway[$n][$i]);
+                $lost = $expected - min($expected, $heads[$i]);
                 if ($n >= $group->day && $lost / $group->count > $fall) {
                     $fall = $lost / $group->count;
                     $on = $n;

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Core\Margin;
 
 use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\Unit;
 
 /**
  * How far the tank stays from one limit.
@@ -125,8 +127,14 @@ final readonly class Margin
         return new self($id, self::PLENTY, 1.0, 2.0, null, self::PLENTY, '', $shown, '', $sentence, []);
     }
 
+    /** @param Spread $spread as the band of a plan is judged: in metric units */
     public function withSpread(Spread $spread): self
     {
+        $unit = Unit::named($this->unit);
+        if (Dimension::Hardness === $unit?->dimension()) {
+            $spread = new Spread($unit->fromBase($spread->low), $unit->fromBase($spread->high), $spread->holds, $spread->of);
+        }
+
         /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
         return new self(...[...array_diff_key(get_object_vars($this), ['name' => 0, 'state' => 0, 'voice' => 0]), 'spread' => $spread]);
     }

@@ -119,7 +119,17 @@ final readonly class Site
             orZero: true,
         ),]
         public float $carbonDioxide = 0.0,
-        #[Number('altitude, m', Dimension::Count, -400.0, 5000.0, 'm above the sea', decimals: 0)] public float $altitude = 0.0,
+        #[Number(
+            'altitude',
+            Dimension::Length,
+            -400.0,
+            5000.0,
+            'm above the sea',
+            decimals: 0,
+            metric: Unit::Metre,
+            us: Unit::Foot,
+        ),]
+        public float $altitude = 0.0,
         #[Number(
             'rain, mm a year',
             Dimension::Count,

@@ -121,6 +121,7 @@ final class Runner
         $trace->clumps[] = $state->biomass;
         $trace->groups[] = $state->animals;
         $trace->heads[] = $state->heads;
+        $trace->givenAway[] = $state->givenAway;
         $trace->lit[] = $day->lit;
         $quotas = [];
         foreach ($state->biomass as $i => $grams) {

@@ -124,7 +124,9 @@ final readonly class RunningTank implements Tank
         $i = $this->facts->group($group);
         $grams = max($count * $this->facts->plan->groups[$i]->kind->grams->value, -$this->state->animals[$i]);
         $this->state->animals[$i] += $grams;
-        $this->state->heads[$i] = max(0.0, $this->state->heads[$i] + $grams / $this->facts->plan->groups[$i]->kind->grams->value);
+        $before = $this->state->heads[$i];
+        $this->state->heads[$i] = max(0.0, $before + $grams / $this->facts->plan->groups[$i]->kind->grams->value);
+        $this->state->givenAway[$i] += max(0.0, $before - $this->state->heads[$i]);
         $this->books->in(Matter::animal($grams));
     }
 

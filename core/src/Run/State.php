@@ -99,6 +99,8 @@ final class State
     public array $animals = [];
     /** @var array<int, float> numbers by group, as a mean: parts of an animal are chances */
     public array $heads = [];
+    /** @var array<int, float> heads of each group that were given away so far */
+    public array $givenAway = [];
 
     /** Day's mean pH, for what is computed by the day. */
     public float $pH;
@@ -161,7 +163,7 @@ final class State
             $this->plantedOn[] = (float) $clump->day;
             $this->plantedMass[] = $mass;
         }
-        $this->animals = $this->heads = array_fill(0, \count($facts->plan->groups), 0.0);
+        $this->animals = $this->heads = $this->givenAway = array_fill(0, \count($facts->plan->groups), 0.0);
         $film = self::FIRST_FILM * $facts->litSurface;
         $this->algae = [$film, (self::FIRST_GREEN / 1000) * $this->volume, $film];
         $this->algaeNitrogen = array_map(static fn (float $g): float => $g * $parameters->leafNitrogenPlanted, $this->algae);

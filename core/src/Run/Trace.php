@@ -86,6 +86,8 @@ final class Trace
 
     /** @var list<array<int, float>> heads of each group, by day */
     public array $heads = [];
+    /** @var list<array<int, float>> heads of each group that were given away so far, by day */
+    public array $givenAway = [];
 
     /** @var list<array<int, float>> mg N per g of each clump, by day */
     public array $quotas = [];

@@ -18,6 +18,9 @@ final readonly class FirstWeeks
     private const NEWCOMERS = 3;
     /** Days between tests once all is settled. C. */
     private const LATER_TESTS = 30;
+    /** Days after filling from which a tank is grown in, and for which animals have been in by then. C: eight weeks, four of them. */
+    private const GROWN_IN = 56;
+    private const LIVED_IN = 28;
     /** Days between tests of nitrate. C. */
     private const NITRATE_EVERY = 7;
 
@@ -40,6 +43,11 @@ final readonly class FirstWeeks
     public static function of(TankToday $situation): self
     {
         $protocol = self::protocol($situation->plan->preparation->way);
+        if (self::isGrownIn($situation)) {
+            $next = self::nextTest($situation, $protocol, true);
+
+            return new self($situation, [], $next, self::measures($situation), Adviser::on($situation), true);
+        }
         $course = new GateSequence($situation);
         $stocking = new Stocking($situation);
         $protocol->lay($course, $situation, $stocking);
@@ -68,6 +76,14 @@ final readonly class FirstWeeks
             // Whoever has not decided waits: that is the careful way.
             StartWay::Waiting, StartWay::Undecided => new PlantsAndWait(),
         };
+    }
+
+    /** Whether its start lies behind it: nobody asks a tank of months, with animals in for weeks, to wait for anything. */
+    private static function isGrownIn(TankToday $situation): bool
+    {
+        $stocked = $situation->stockedOn();
+
+        return $situation->today >= self::GROWN_IN && null !== $stocked && $situation->today - $stocked >= self::LIVED_IN;
     }
 
     /** The gate whose turn it is; null when all are passed. */

@@ -6,8 +6,7 @@ namespace Olvek\Core\Start;
 
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Margin\Nitrate;
-use Olvek\Core\Plan\PlannedEvent;
-use Olvek\Core\Plan\StartWay;
+use Olvek\Core\Plan\FirstDose;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Ion;
@@ -19,7 +18,12 @@ final readonly class FishlessCycle implements Protocol
 {
     public function lay(GateSequence $course, TankToday $situation, Stocking $stocking): void
     {
-        [$day, $dose] = self::planned($situation);
+        if (null !== $situation->stockedOn()) {
+            // Animals are in: nobody doses ammonia any more, whatever the plan once said.
+            return;
+        }
+        $first = FirstDose::of($situation->plan);
+        [$day, $dose] = [$first->day, $first->milligrams];
         $course->gate(
             'dose',
             'The first dose',
@@ -100,15 +104,6 @@ final readonly class FishlessCycle implements Protocol
     {
         // The dose that is gone, and a day for the one that proves it.
         return null === self::lastDose($situation) ? null : $quietFrom + 1;
-    }
-
-    /** @return array{int, float} day and mg N/L of the dose that the plan has written into its days; the method's where it has none */
-    private static function planned(TankToday $situation): array
-    {
-        $doses = array_filter($situation->plan->events, static fn (PlannedEvent $o): bool => EventKind::Dose === $o->kind);
-        $first = [] === $doses ? null : reset($doses);
-
-        return null === $first ? [StartWay::DOSED_ON, StartWay::DOSE] : [$first->day, (float) $first->values['milligramsPerLitre']];
     }
 
     private static function lastDose(TankToday $situation): ?int

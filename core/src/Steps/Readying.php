@@ -18,6 +18,9 @@ use Olvek\Core\Unit\Words;
  */
 final readonly class Readying extends Chapter
 {
+    /** kg above which a floor or a stand is a structural professional's question. C. */
+    public const HEAVY = 200.0;
+
     public function steps(): array
     {
         return [...$this->vessel(), ...$this->materials(), ...$this->place()];
@@ -142,7 +145,10 @@ final readonly class Readying extends Chapter
                 ),
                 'A level shows no tilt either way; nothing rocks; no grain lies under the base.',
                 'It is levelled when it is full.',
-                'Above about 200 kg, or in doubt, ask a structural professional. Lift it empty, by two.',
+                \sprintf(
+                    'Above about %s, or in doubt, ask a structural professional. Lift it empty, by two.',
+                    $this->units->about(Dimension::Mass, 1000 * self::HEAVY),
+                ),
                 15,
             ),
             Background::None === $stand->background

@@ -14,6 +14,8 @@ use Olvek\Core\Event\Spell;
 use Olvek\Core\Event\TrimOvergrown;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\UsualCare;
+use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Unit\UnitSystem;
 
 /** What goes wrong in tanks, sooner or later. All C; how bad each is here, J. */
 enum Mishap: string
@@ -37,13 +39,17 @@ enum Mishap: string
     /** Days before from which nobody has thinned the floaters. */
     private const LEFT_ALONE = 45;
 
-    public function words(): string
+    public function words(UnitSystem $units = UnitSystem::Metric): string
     {
         return match ($this) {
             self::Overfed => 'Overfed: weeks of food at once',
             self::DeadFish => 'The largest animal dies unseen',
             self::LampOut => 'Lamp out for a week',
-            self::HeatWave => 'Heat wave, 6 °C for 5 days',
+            self::HeatWave => \sprintf(
+                'Heat wave, %s warmer for %d days',
+                $units->show(Dimension::TemperatureDifference, self::HOTTER, 0),
+                self::HOT,
+            ),
             self::ClosedMat => 'Floaters left to close',
             self::Away => 'A fortnight away',
         };
