@@ -22,6 +22,7 @@ use Olvek\Judging\StressJob;
 use Olvek\Judging\Verdict;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
+use Olvek\Work\SlowPool;
 use Olvek\Work\Ticket;
 use Olvek\Work\WorkQueue;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -33,6 +34,7 @@ use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** What takes longer than a look: which changes would help a margin, and how sure the margins are. */
+#[SlowPool]
 #[Route('/tanks/{tank}', requirements: ['tank' => Requirement::UUID])]
 final class WhyController extends AbstractController
 {

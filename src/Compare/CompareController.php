@@ -15,6 +15,7 @@ use Olvek\Drawing\Elevation;
 use Olvek\Editing\StaleEdit;
 use Olvek\Editing\TankEditor;
 use Olvek\Tank\Tank;
+use Olvek\Work\SlowPool;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -39,6 +40,7 @@ final class CompareController extends AbstractController
     ) {
     }
 
+    #[SlowPool]
     #[Route('/compare', name: 'compare', methods: ['GET'])]
     public function show(Request $request, #[CurrentUser] Keeper $keeper): Response
     {

@@ -20,6 +20,7 @@ use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Core\Unit\Words;
 use Olvek\Tank\Tank;
+use Olvek\Work\SlowPool;
 use Olvek\Work\Ticket;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -29,6 +30,7 @@ use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** A question put to a tank as it is: the days ahead with it, against going on as now. */
+#[SlowPool]
 #[Route('/tanks/{tank}/today/ask', name: 'ask', requirements: ['tank' => Requirement::UUID], methods: ['GET'])]
 final class AskController extends AbstractController
 {

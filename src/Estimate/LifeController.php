@@ -17,6 +17,7 @@ use Olvek\Site\Attachment;
 use Olvek\Site\Csv;
 use Olvek\Site\ResultCache;
 use Olvek\Tank\Tank;
+use Olvek\Work\SlowPool;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -40,6 +41,7 @@ final class LifeController extends AbstractController
     ) {
     }
 
+    #[SlowPool]
     #[Route('', name: 'log_charts', methods: ['GET'])]
     public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {

@@ -17,6 +17,7 @@ use Olvek\Photo\Photos;
 use Olvek\Tank\Revision;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
+use Olvek\Work\SlowPool;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -25,6 +26,7 @@ use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** A month of a tank, or a year, on a page that can be printed: pictures, readings, what was done and seen, and what went round. */
+#[SlowPool]
 #[Route('/tanks/{tank}/report', name: 'report', requirements: ['tank' => Requirement::UUID], methods: ['GET'])]
 final class ReportController extends AbstractController
 {

@@ -21,6 +21,7 @@ use Olvek\Editing\StaleEdit;
 use Olvek\Editing\TankEditor;
 use Olvek\Log\Logbook;
 use Olvek\Tank\Tank;
+use Olvek\Work\SlowPool;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -71,6 +72,7 @@ final class TodayController extends AbstractController
     ) {
     }
 
+    #[SlowPool]
     #[Route('', name: 'today', methods: ['GET'])]
     public function show(Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {

@@ -11,6 +11,7 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Sign\Knowledge;
 use Olvek\Editing\StaleEdit;
 use Olvek\Tank\Tank;
+use Olvek\Work\SlowPool;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -33,6 +34,7 @@ final class ReadController extends AbstractController
     ) {
     }
 
+    #[SlowPool]
     #[Route('', name: 'read', methods: ['GET'])]
     public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {

@@ -13,6 +13,7 @@ use Olvek\Core\Sign\RoughTank;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Work\SlowPool;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -22,6 +23,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** A tank that has no plan here is read by five things about it. */
 final class RoughController extends AbstractController
 {
+    #[SlowPool]
     #[Route('/read', name: 'read_any', methods: ['GET'])]
     public function show(
         Request $request,

@@ -7,6 +7,7 @@ namespace Olvek\Start;
 use Olvek\Account\Keeper;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
+use Olvek\Work\SlowPool;
 use Olvek\Work\WorkQueue;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
@@ -15,6 +16,7 @@ use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** All methods in this vessel, side by side. */
+#[SlowPool]
 final class MethodsController extends AbstractController
 {
     #[Route('/tanks/{tank}/methods', name: 'methods', requirements: ['tank' => Requirement::UUID], methods: ['GET'])]

@@ -11,6 +11,7 @@ use Olvek\Core\Solve\Compose\Wish;
 use Olvek\Core\Solve\Compose\WishDocument;
 use Olvek\Drawing\Elevation;
 use Olvek\Editing\TankEditor;
+use Olvek\Work\SlowPool;
 use Olvek\Work\Ticket;
 use Olvek\Work\WorkQueue;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -52,6 +53,7 @@ final class WishController extends AbstractController
     }
 
     /** One of the three: as a fragment where a script asks, else as a page. */
+    #[SlowPool]
     #[Route('/plans/{n}', name: 'wish_plan', requirements: ['n' => '[0-2]'], methods: ['GET'])]
     public function plan(Request $request, int $n, #[CurrentUser] Keeper $keeper): Response
     {
@@ -77,6 +79,7 @@ final class WishController extends AbstractController
         );
     }
 
+    #[SlowPool]
     #[Route('/plans/{n}', name: 'wish_take', requirements: ['n' => '[0-2]'], methods: ['POST'])]
     public function take(Request $request, int $n, #[CurrentUser] Keeper $keeper, TankEditor $road): Response
     {

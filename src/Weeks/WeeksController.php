@@ -27,6 +27,7 @@ use Olvek\Site\ConcurrentChange;
 use Olvek\Site\Csv;
 use Olvek\Tank\Tank;
 use Olvek\Work\Deadline;
+use Olvek\Work\SlowPool;
 use Olvek\Work\Ticket;
 use Olvek\Work\WorkQueue;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -58,6 +59,7 @@ final class WeeksController extends AbstractController
     ) {
     }
 
+    #[SlowPool(query: 'ahead')]
     #[Route('', name: 'weeks', methods: ['GET'])]
     public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
@@ -179,6 +181,7 @@ final class WeeksController extends AbstractController
     }
 
     /** Computes one part of what lies ahead. */
+    #[SlowPool]
     #[Route('/ahead/{part}', name: 'weeks_calculate', requirements: ['part' => '\d{1,2}'], methods: ['POST'])]
     public function compute(Request $request, Tank $tank, int $part, #[CurrentUser] Keeper $keeper): Response
     {
@@ -196,6 +199,7 @@ final class WeeksController extends AbstractController
     }
 
     /** What lies ahead, once it is known, as a fragment of the page. */
+    #[SlowPool]
     #[Route('/ahead', name: 'weeks_ahead', methods: ['GET'])]
     public function ahead(Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {

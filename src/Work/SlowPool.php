@@ -9,6 +9,10 @@ namespace Olvek\Work;
  * asks for a page waits behind them. deploy/nginx.conf.in has the addresses (`bin/formats` writes them there).
  */
 #[\Attribute(\Attribute::TARGET_CLASS | \Attribute::TARGET_METHOD)]
-final class SlowPool
+final readonly class SlowPool
 {
+    /** @param string $query whether only with this word in the query; '' for always */
+    public function __construct(public string $query = '')
+    {
+    }
 }

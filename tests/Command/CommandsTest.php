@@ -38,6 +38,22 @@ final class CommandsTest extends TestCase
         return [proc_close($process), $out, $err];
     }
 
+    /** A slip is answered in one plain line and ends with 2; it is no event of the server's. */
+    #[TestWith(['olvek:judge'])]
+    #[TestWith(['olvek:judge demo/galley.plan.json --formt=x'])]
+    #[TestWith(['olvek:solve demo/galley.plan.json --for=stock'])]
+    #[TestWith(['olvek:solve demo/galley.plan.json --for=luck'])]
+    #[TestWith(['olvek:judge demo/galley.plan.json --format=xml'])]
+    #[TestWith(['olvek:nothing'])]
+    #[TestWith(['olvek:convert 29 usgal'])]
+    public function testASlipIsOneLine(string $call): void
+    {
+        [$code, $out, $err] = self::run_($call);
+        self::assertSame([2, ''], [$code, $out]);
+        self::assertMatchesRegularExpression('/^[^\n]{10,200}\.\n$/D', $err);
+        self::assertStringNotContainsString('CRITICAL', $err);
+    }
+
     public function testJudgesAPlanForPeople(): void
     {
         [$code, $out, $err] = self::run_('olvek:judge demo/waiting-hall.plan.json');
