@@ -8,6 +8,10 @@ namespace Olvek\Core\Field;
 #[\Attribute(\Attribute::TARGET_PROPERTY)]
 final readonly class KindOf extends Description
 {
+    /** Marks in a schema that is being made, in whose place the ids of a table's rows come. */
+    public const TABLE = '@table';
+    public const ONLY = '@only';
+
     /**
      * @param string $table the catalogue's property
      * @param string $what  one row of it, with its article, for refusals
@@ -29,6 +33,7 @@ final readonly class KindOf extends Description
 
     public function schema(bool $whole): array
     {
-        return ['type' => ['string', 'null']];
+        // The ids are the catalogue's to name (Plan\PlanSchema).
+        return ['type' => ['string', 'null'], self::TABLE => $this->table, self::ONLY => $this->only];
     }
 }

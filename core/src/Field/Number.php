@@ -188,10 +188,11 @@ final readonly class Number extends Description
     {
         $bound = static fn (float $value): float|int => floor($value) === $value ? (int) $value : $value;
 
+        $range = ['minimum' => $bound($this->from), 'maximum' => $bound($this->to)];
+
         return [
             'type' => $whole ? 'integer' : 'number',
-            'minimum' => $bound($this->orZero ? min(0.0, $this->from) : $this->from),
-            'maximum' => $bound($this->to),
+            ...$this->orZero && $this->from > 0 ? ['anyOf' => [['const' => 0], $range]] : $range,
         ];
     }
 }

@@ -12,6 +12,9 @@ namespace Olvek\Core\Plan;
  */
 final class DocumentReader
 {
+    /** Above it not every whole number is a float. */
+    private const MOST_WHOLE = 9e15;
+
     /** @var array<string, true> keys asked for */
     private array $known = [];
 
@@ -21,22 +24,28 @@ final class DocumentReader
     /**
      * @param array<mixed>              $data
      * @param \ArrayObject<int, Problem> $problems shared by all readers of a document
+     * @param array<string, string>     $empty    as EmptyParts tells them
      */
     private function __construct(
         private readonly array $data,
         private readonly string $path,
         private readonly \ArrayObject $problems,
+        private readonly array $empty,
     ) {
     }
 
-    /** @throws InvalidPlan when the document is not an object */
-    public static function root(mixed $data): self
+    /**
+     * @param array<string, string> $empty as EmptyParts tells them; none where the document was never a text
+     *
+     * @throws InvalidPlan when the document is not an object
+     */
+    public static function root(mixed $data, array $empty = []): self
     {
         if (!\is_array($data) || array_is_list($data)) {
             throw new InvalidPlan([new Problem('', 'A plan is a JSON object.')]);
         }
 
-        return new self($data, '', new \ArrayObject());
+        return new self($data, '', new \ArrayObject(), $empty);
     }
 
     public function number(string $key): float
@@ -53,8 +62,9 @@ final class DocumentReader
     public function whole(string $key): int
     {
         $value = $this->take($key);
-        if (\is_int($value)) {
-            return $value;
+        // Other programs write 4 as 4.0, which is the same number in JSON.
+        if (\is_int($value) || (\is_float($value) && floor($value) === $value && abs($value) < self::MOST_WHOLE)) {
+            return (int) $value;
         }
         $this->wrong($key, $value, 'a whole number');
 
@@ -77,9 +87,9 @@ final class DocumentReader
         return $this->has($key) ? $this->text($key) : $default;
     }
 
-    public function truthOr(string $key, bool $default): bool
+    public function truth(string $key): bool
     {
-        $value = $this->take($key) ?? $default;
+        $value = $this->take($key);
         if (!\is_bool($value)) {
             $this->wrong($key, $value, 'true or false');
         }
@@ -98,7 +108,7 @@ final class DocumentReader
      */
     public function choice(string $key, string $enum, ?string $default = null): \BackedEnum
     {
-        $word = null === $default ? $this->text($key) : $this->textOr($key, $default);
+        $word = null !== $default && $this->lacks($key) ? $default : $this->text($key);
         $case = $enum::tryFrom($word);
         if (null === $case) {
             $this->refuse($key, 'Name one of: '.implode(', ', array_column($enum::cases(), 'value')).'.');
@@ -110,7 +120,7 @@ final class DocumentReader
     /** @return list<self> */
     public function itemsOrNone(string $key): array
     {
-        return $this->has($key) ? $this->items($key) : [];
+        return $this->lacks($key) ? [] : $this->items($key);
     }
 
     public function child(string $key): self
@@ -118,13 +128,20 @@ final class DocumentReader
         return $this->optionalChild($key) ?? $this->missing($key);
     }
 
+    /** An object that may be left out, but is never null. */
+    public function childOrNone(string $key): ?self
+    {
+        return $this->lacks($key) ? null : $this->child($key);
+    }
+
+    /** An object that may be left out, or null. */
     public function optionalChild(string $key): ?self
     {
         $value = $this->take($key);
         if (null === $value) {
             return null;
         }
-        if (!\is_array($value) || ([] !== $value && array_is_list($value))) {
+        if (!$this->isObject($key, $value)) {
             $this->wrong($key, $value, 'an object');
 
             return $this->adopt([], $this->at($key));
@@ -140,8 +157,8 @@ final class DocumentReader
      */
     public function raw(string $key): array
     {
-        $value = $this->take($key) ?? [];
-        if (!\is_array($value) || ([] !== $value && array_is_list($value))) {
+        $value = $this->lacks($key) ? [] : $this->take($key);
+        if (!$this->isObject($key, $value)) {
             $this->wrong($key, $value, 'an object');
 
             return [];
@@ -162,7 +179,7 @@ final class DocumentReader
     public function items(string $key): array
     {
         $value = $this->take($key);
-        if (!\is_array($value) || !array_is_list($value)) {
+        if (!\is_array($value) || !array_is_list($value) || EmptyParts::OBJECT === ($this->empty[$this->at($key)] ?? null)) {
             $this->wrong($key, $value, 'a list');
 
             return [];
@@ -173,21 +190,34 @@ final class DocumentReader
                 $this->problems->append(new Problem($this->at($key).'.'.$index, 'This must be an object.'));
                 continue;
             }
-            $name = $item['id'] ?? $index;
-            $items[] = $this->adopt($item, $this->at($key).'.'.(\is_string($name) ? mb_substr($name, 0, 40) : $index));
+            $items[] = $this->adopt($item, $this->at($key).'.'.self::itemName($item['id'] ?? null, $index));
         }
 
         return $items;
     }
 
-    public function refuse(string $key, string $why): void
+    /** What an item of a list is called in paths: its id, where it has one, else its place. */
+    public static function itemName(mixed $id, int|string $index): string
+    {
+        return \is_string($id) ? mb_substr($id, 0, 40) : (string) $index;
+    }
+
+    /** @phpstan-assert-if-true array<mixed> $value */
+    private function isObject(string $key, mixed $value): bool
+    {
+        return \is_array($value)
+            && ([] === $value ? EmptyParts::LIST !== ($this->empty[$this->at($key)] ?? null) : !array_is_list($value));
+    }
+
+    /** @param PlanRule|null $rule that was broken; null where the value by itself, or its form, is wrong */
+    public function refuse(string $key, string $why, ?PlanRule $rule = null): void
     {
         foreach ($this->problems as $problem) {
             if ($problem->path === $this->at($key)) {
                 return;
             }
         }
-        $this->problems->append(new Problem($this->at($key), $why));
+        $this->problems->append(new Problem($this->at($key), $why, $rule));
     }
 
     /** @throws InvalidPlan when anything was wrong */
@@ -215,7 +245,7 @@ final class DocumentReader
     /** @param array<mixed> $data */
     private function adopt(array $data, string $path): self
     {
-        return $this->children[] = new self($data, $path, $this->problems);
+        return $this->children[] = new self($data, $path, $this->problems, $this->empty);
     }
 
     private function missing(string $key): self
@@ -230,6 +260,14 @@ final class DocumentReader
         return null !== $this->take($key);
     }
 
+    /** Whether it is left out: null is something, and must be allowed. */
+    public function lacks(string $key): bool
+    {
+        $this->known[$key] = true;
+
+        return !\array_key_exists($key, $this->data);
+    }
+
     private function take(string $key): mixed
     {
         $this->known[$key] = true;
@@ -239,7 +277,11 @@ final class DocumentReader
 
     private function wrong(string $key, mixed $value, string $wanted): void
     {
-        $this->refuse($key, null === $value ? "This is missing: it must be $wanted." : "This must be $wanted.");
+        $this->refuse($key, match (true) {
+            $this->lacks($key) => "This is missing: it must be $wanted.",
+            null === $value => "This must be $wanted, not null.",
+            default => "This must be $wanted.",
+        });
     }
 
     private function at(string $key): string

@@ -37,6 +37,17 @@ final class FormatTables
         return "| place | on its control | value | meaning |\n|---|---|---|---|\n".implode("\n", $rows);
     }
 
+    /** Rules between values, a line each. */
+    public static function rules(): string
+    {
+        $lines = ['| rule | what it asks |', '|---|---|'];
+        foreach (PlanRule::cases() as $rule) {
+            $lines[] = "| `$rule->value` | {$rule->words()} |";
+        }
+
+        return implode("\n", $lines);
+    }
+
     /** Every kind of event, and what tells one. */
     public static function events(): string
     {

@@ -47,7 +47,7 @@ final readonly class PlanDocument
             throw new InvalidPlan([new Problem('', 'This is not JSON: '.$broken->getMessage().'.')]);
         }
 
-        return $this->fromArray($data);
+        return $this->read(DocumentReader::root($data, EmptyParts::of($json)));
     }
 
     /**
@@ -87,7 +87,12 @@ final readonly class PlanDocument
      */
     public function fromArray(mixed $data): Plan
     {
-        $root = DocumentReader::root($data);
+        return $this->read(DocumentReader::root($data));
+    }
+
+    /** @throws InvalidPlan */
+    private function read(DocumentReader $root): Plan
+    {
         if (self::FORMAT !== $root->text('format') || self::VERSION !== $root->whole('version')) {
             $root->refuse(
                 'format',
@@ -121,8 +126,8 @@ final readonly class PlanDocument
             'preparation' => $this->preparation($root, $start),
             'events' => $this->events($root),
             ...array_filter([
-                'stand' => $this->optional(Stand::class, $root->optionalChild('stand')),
-                'equipment' => $this->optional(Equipment::class, $root->optionalChild('equipment')),
+                'stand' => $this->optional(Stand::class, $root->childOrNone('stand')),
+                'equipment' => $this->optional(Equipment::class, $root->childOrNone('equipment')),
             ]),
         ];
         $root->finish();
@@ -234,7 +239,7 @@ final readonly class PlanDocument
             'method' => '' === $root->textOr($method, '') ? null : $root->choice($method, Method::class),
             'way' => $start->choice('way', StartWay::class, StartWay::Undecided->value),
         ];
-        $reader = $root->optionalChild('preparation');
+        $reader = $root->childOrNone('preparation');
 
         return null === $reader ? new Preparation(...$given) : $this->sections->read(Preparation::class, $reader, $given);
     }
@@ -262,7 +267,12 @@ final readonly class PlanDocument
             }
             $values = [];
             foreach (Fields::of($kind->type()) as $name => $property) {
-                $values[$name] = $property->isWhole() ? $item->whole($name) : $item->number($name);
+                $default = $property->default;
+                $values[$name] = match (true) {
+                    !$property->isRequired() && $item->lacks($name) && (\is_int($default) || \is_float($default)) => $default,
+                    $property->isWhole() => $item->whole($name),
+                    default => $item->number($name),
+                };
             }
             $of = $kind->of();
             $events[] = new PlannedEvent($item->text('id'), $kind, $item->whole('day'), $values, null === $of ? null : $item->text($of));

@@ -8,9 +8,13 @@ use Olvek\Core\Animal\Feed;
 use Olvek\Core\Bed\Bed;
 use Olvek\Core\Bed\Dose;
 use Olvek\Core\Bed\Layer;
+use Olvek\Core\Bed\Material;
+use Olvek\Core\Bed\Role;
 use Olvek\Core\Bed\Zone;
+use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Field\Fields;
+use Olvek\Core\Field\KindOf;
 use Olvek\Core\Field\Schema;
 use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Lamp;
@@ -35,6 +39,41 @@ final class PlanSchema
 
     /** @return array<string, mixed> */
     public static function make(): array
+    {
+        /** @var array<string, mixed> */
+        return self::withKinds(self::frame());
+    }
+
+    /**
+     * A schema in which each kind is one of the catalogue's.
+     *
+     * @template K of array-key
+     *
+     * @param array<K, mixed> $schema
+     *
+     * @return array<K|string, mixed>
+     */
+    public static function withKinds(array $schema): array
+    {
+        if (isset($schema[KindOf::TABLE]) && \is_string($schema[KindOf::TABLE])) {
+            $only = Role::tryFrom(\is_string($schema[KindOf::ONLY] ?? null) ? $schema[KindOf::ONLY] : '');
+            $ids = [];
+            foreach (Catalogue::shipped()->table($schema[KindOf::TABLE]) as $id => $row) {
+                // Gravel may lie in a soil, soil in no cap.
+                if (Role::Cap !== $only || ($row instanceof Material && Role::Cap === $row->role)) {
+                    $ids[] = (string) $id;
+                }
+            }
+            $none = \is_array($schema['type'] ?? null) ? [null, ''] : [];
+
+            return [...array_diff_key($schema, [KindOf::TABLE => 0, KindOf::ONLY => 0]), 'enum' => [...$none, ...$ids]];
+        }
+
+        return array_map(static fn (mixed $part): mixed => \is_array($part) ? self::withKinds($part) : $part, $schema);
+    }
+
+    /** @return array<string, mixed> */
+    private static function frame(): array
     {
         return [
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
@@ -61,9 +100,11 @@ final class PlanSchema
                 'start',
             ],
             'properties' => self::properties(),
+            'not' => ['required' => ['method', 'school']],
             '$defs' => [
                 'id' => ['type' => 'string', 'pattern' => '^[a-z0-9][a-z0-9-]{0,30}$'],
-                'layer' => self::layer(),
+                'layer' => self::layer('soil'),
+                'capLayer' => self::layer('cap'),
                 'water' => Schema::object(SourceWater::class),
             ],
         ];
@@ -90,8 +131,8 @@ final class PlanSchema
                     'base' => ['description' => 'below the soil', '$ref' => '#/$defs/layer'],
                     'soil' => ['$ref' => '#/$defs/layer'],
                     'leaves' => ['description' => 'between soil and cap', '$ref' => '#/$defs/layer'],
-                    'cap' => ['$ref' => '#/$defs/layer'],
-                    'dressing' => ['description' => 'on the cap', '$ref' => '#/$defs/layer'],
+                    'cap' => ['$ref' => '#/$defs/capLayer'],
+                    'dressing' => ['description' => 'on the cap', '$ref' => '#/$defs/capLayer'],
                 ],
                 after: [
                     'doses' => [
@@ -116,7 +157,7 @@ final class PlanSchema
                 'maxItems' => Zone::MOST,
                 'items' => Schema::object(Zone::class, ['id' => self::ID], ['id']),
             ],
-            'hardscape' => self::items(Piece::class, Piece::MOST, 'stones and woods', 'stones and wood'),
+            'hardscape' => self::items(Piece::class, Piece::MOST, 'hardscape', 'stones and wood'),
             'plants' => self::items(Clump::class, Clump::MOST_CLUMPS, 'plants'),
             'water' => ['description' => 'of filling, and of changes', '$ref' => '#/$defs/water'],
             'topUp' => [
@@ -190,7 +231,7 @@ final class PlanSchema
     }
 
     /** @return array<string, mixed> */
-    private static function layer(): array
+    private static function layer(string $role): array
     {
         $layer = Schema::object(
             Layer::class,
@@ -203,7 +244,7 @@ final class PlanSchema
                         'additionalProperties' => false,
                         'required' => ['material', 'parts'],
                         'properties' => [
-                            'material' => self::kind('bed materials'),
+                            'material' => self::kind('materials', 'bed materials', $role),
                             'parts' => ['description' => 'by volume', 'type' => 'number', 'exclusiveMinimum' => 0, 'maximum' => 1000],
                         ],
                     ],
@@ -216,8 +257,13 @@ final class PlanSchema
     }
 
     /** @return array<string, mixed> */
-    private static function kind(string $table): array
+    public static function kind(string $table, string $words = '', ?string $only = null): array
     {
-        return ['description' => "id in the catalogue of $table", 'type' => 'string'];
+        return [
+            'description' => 'id in the catalogue of '.('' === $words ? $table : $words),
+            'type' => 'string',
+            KindOf::TABLE => $table,
+            KindOf::ONLY => $only,
+        ];
     }
 }

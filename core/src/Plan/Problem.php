@@ -12,8 +12,9 @@ final readonly class Problem
     /**
      * @param string                         $path  place in the plan's document, e.g. "bed.soil.front" or "plants.c2.pieces"
      * @param string|\Closure(UnitSystem): string $words
+     * @param PlanRule|null                  $rule  that binds several values; null where one value alone, or the document's form, is wrong
      */
-    public function __construct(public string $path, private string|\Closure $words)
+    public function __construct(public string $path, private string|\Closure $words, public ?PlanRule $rule = null)
     {
     }
 

@@ -88,7 +88,7 @@ final class Rules
             || !mb_check_encoding($this->plan->name, 'UTF-8')
             || 1 === preg_match('/[\x00-\x1F\x7F]/', $this->plan->name)
         ) {
-            $this->add('name', \sprintf('Give the tank a name of 1 to %d characters that can be read.', Plan::LONGEST_NAME));
+            $this->add(PlanRule::Name, 'name', \sprintf('Give the tank a name of 1 to %d characters that can be read.', Plan::LONGEST_NAME));
         }
     }
 
@@ -97,7 +97,7 @@ final class Rules
         $sound = $this->sound('vessel');
         $broken = $sound ? $this->plan->vessel->broken() : null;
         if (null !== $broken) {
-            $this->add('vessel.'.$broken[0], $broken[1]);
+            $this->add(PlanRule::Vessel, 'vessel.'.$broken[0], $broken[1]);
         }
 
         return $sound && null === $broken;
@@ -109,6 +109,7 @@ final class Rules
         $width = $this->plan->vessel->width();
         if ($bed->setback > $width && $this->sound('bed.setback')) {
             $this->add(
+                PlanRule::Setback,
                 'bed.setback',
                 static fn (UnitSystem $u): string => \sprintf(
                     'The strip without soil is %s wide, but from front to back there are only %s.',
@@ -121,6 +122,7 @@ final class Rules
         $line = $this->plan->waterLine;
         if (!is_finite($line) || $line <= 0 || $line > $rim + 1e-9) {
             $this->add(
+                PlanRule::WaterLine,
                 'waterLine',
                 static fn (UnitSystem $u): string => \sprintf(
                     'The water line is at %s, but it must lie above the bottom and at or below the rim, which is %s above the inside of '
@@ -141,6 +143,7 @@ final class Rules
             $path = $this->deeperLayer($side).'.'.$where;
             if ($depth > $rim + 1e-9) {
                 $this->add(
+                    PlanRule::Rim,
                     $path,
                     static fn (UnitSystem $u): string => \sprintf(
                         'Soil and cap together reach %1$s at the %3$s, above the rim at %2$s. Make a layer thinner.',
@@ -149,6 +152,7 @@ final class Rules
                 );
             } elseif ($depth + self::LEAST_WATER > $line) {
                 $this->add(
+                    PlanRule::Water,
                     $path,
                     static fn (UnitSystem $u): string => \sprintf(
                         'Soil and cap together reach %1$s at the %4$s; the water line at %2$s must stand at least %3$s above them. Raise '
@@ -162,6 +166,7 @@ final class Rules
         $soil = $bed->soilRoom($this->plan->vessel);
         if ($faults === \count($this->problems) && $bed->core > 0 && $bed->core > self::MOST_CORE * $soil) {
             $this->add(
+                PlanRule::Bags,
                 'bed.core',
                 static fn (UnitSystem $u): string => \sprintf(
                     'The bags fill %s of the %s that soil and bags have together: at most four fifths of it can be bags.',
@@ -183,18 +188,19 @@ final class Rules
             return;
         }
         if ($bed->plate > 0 && $bed->plateFrom >= $bed->plateTo) {
-            $this->add('bed.plateTo', 'The plate must end to the right of where it begins.');
+            $this->add(PlanRule::Plate, 'bed.plateTo', 'The plate must end to the right of where it begins.');
         }
         $line = $this->plan->waterLine;
         foreach ($bed->zones as $n => $zone) {
             $at = "zones.$zone->id";
             if ($zone->left >= $zone->right || $zone->front >= $zone->back) {
-                $this->add($zone->left >= $zone->right ? "$at.right" : "$at.back", 'The zone must end beyond where it begins.');
+                $this->add(PlanRule::ZoneEnds, $zone->left >= $zone->right ? "$at.right" : "$at.back", 'The zone must end beyond where it begins.');
                 continue;
             }
             foreach (\array_slice($bed->zones, 0, $n) as $other) {
                 if ($zone->overlaps($other)) {
                     $this->add(
+                        PlanRule::ZonesApart,
                         "$at.left",
                         \sprintf('The %s lies over the %s: move one of them aside.', $zone->purpose->words(), $other->purpose->words()),
                     );
@@ -202,22 +208,24 @@ final class Rules
             }
             if ($bed->setback > 0 && null !== $bed->soil && $zone->front * $this->plan->vessel->width() < $bed->setback) {
                 $this->add(
+                    PlanRule::ZoneSetback,
                     "$at.front",
                     'The strip without soil at the front lies under this zone: set that to 0, or begin the zone behind it.',
                 );
             }
             if ($zone->soil > 0 && null === $zone->soilKind && null === $bed->soil) {
-                $this->add("$at.soilKind", 'The bed has no soil to lay here: choose one for this zone, or lay none.');
+                $this->add(PlanRule::ZoneLayer, "$at.soilKind", 'The bed has no soil to lay here: choose one for this zone, or lay none.');
             }
             if ($zone->cap > 0 && null === $zone->capKind && null === $bed->cap) {
-                $this->add("$at.capKind", 'The bed has no cap to lay here: choose one for this zone, or lay none.');
+                $this->add(PlanRule::ZoneLayer, "$at.capKind", 'The bed has no cap to lay here: choose one for this zone, or lay none.');
             }
             if (null !== $zone->capKind && Role::Cap !== $zone->capKind->role) {
-                $this->add("$at.capKind", \sprintf('%s is a soil: it holds nothing down. Choose sand or gravel.', $zone->capKind->name));
+                $this->add(PlanRule::ZoneLayer, "$at.capKind", \sprintf('%s is a soil: it holds nothing down. Choose sand or gravel.', $zone->capKind->name));
             }
             $top = $bed->top($zone);
             if ($top + self::LEAST_WATER > $line) {
                 $this->add(
+                    PlanRule::Water,
                     $zone->soil > $zone->cap ? "$at.soil" : "$at.cap",
                     static fn (UnitSystem $u): string => \sprintf(
                         'This zone reaches %1$s; the water line at %2$s must stand at least %3$s above it. Raise the water or make '
@@ -228,7 +236,7 @@ final class Rules
             }
         }
         if ($bed->pots > 0 && null === $bed->soil && [] === $this->problems) {
-            $this->add('bed.pots', 'The bed has no soil to fill pots with: choose a soil, or no pots.');
+            $this->add(PlanRule::Pots, 'bed.pots', 'The bed has no soil to fill pots with: choose a soil, or no pots.');
         }
     }
 
@@ -243,6 +251,7 @@ final class Rules
         $room = $plan->vessel->volumeBelow($plan->waterLine) - $plan->bed->volume($plan->vessel) - $plan->bed->potted();
         if ($plan->displaced() > self::MOST_DISPLACED * $room) {
             $this->add(
+                PlanRule::Hardscape,
                 'hardscape.'.$plan->pieces[\count($plan->pieces) - 1]->id.'.litres',
                 static fn (UnitSystem $u): string => \sprintf(
                     'Stones and wood fill %s, more than half of the %s above the bed. Take some out.',
@@ -272,6 +281,7 @@ final class Rules
         $lamp = $this->plan->lamp;
         if ($this->sound('light') && $lamp->hours > 0 && 2 * $lamp->programme->dawn > $lamp->hours + 1e-9) {
             $this->add(
+                PlanRule::Dawn,
                 'light.dawn',
                 static fn (UnitSystem $u): string => \sprintf(
                     'Dawn and dusk take %s each, but the lamp is on for only %s. Make them shorter or its day longer.',
@@ -281,6 +291,7 @@ final class Rules
         }
         if ($this->sound('light') && $lamp->programme->pause > 24.0 - $lamp->hours + 1e-9) {
             $this->add(
+                PlanRule::Pause,
                 'light.pause',
                 static fn (UnitSystem $u): string => \sprintf(
                     'The lamp is on for %1$s a day, which leaves %2$s for a break; this says %3$s.',
@@ -304,6 +315,7 @@ final class Rules
             && ($site->temperature - $site->swing < self::COLDEST || $site->temperature + $site->swing > self::WARMEST)
         ) {
             $this->add(
+                PlanRule::Seasons,
                 'site.swing',
                 static fn (UnitSystem $u): string => \sprintf(
                     'With this swing the water would go from %s to %s through the year; Olvek knows open water up to %s.',
@@ -315,10 +327,10 @@ final class Rules
         }
         $care = $this->plan->care;
         if ($site->sealed && ($this->plan->equipment->hasHeater() || $this->plan->equipment->moves())) {
-            $this->add('site.sealed', 'A sealed vessel has no cable or hose in it. Leave it open, or take heater and device out.');
+            $this->add(PlanRule::Sealed, 'site.sealed', 'A sealed vessel has no cable or hose in it. Leave it open, or take heater and device out.');
         }
         if ($site->sealed && ($care->gas > 0 || $care->trickle > 0 || $care->fertilises())) {
-            $this->add('site.sealed', 'A sealed vessel takes no gas and no fertiliser. Leave it open, or give none.');
+            $this->add(PlanRule::Sealed, 'site.sealed', 'A sealed vessel takes no gas and no fertiliser. Leave it open, or give none.');
         }
     }
 
@@ -329,9 +341,9 @@ final class Rules
             return;
         }
         if ($feed->grams > 0 && $this->plan->site->sealed) {
-            $this->add('feeding.grams', 'A sealed vessel is never opened to feed. Feed 0, or leave it open.');
+            $this->add(PlanRule::Food, 'feeding.grams', 'A sealed vessel is never opened to feed. Feed 0, or leave it open.');
         } elseif ($feed->grams > 0 && [] === $this->plan->groups) {
-            $this->add('feeding.grams', 'There are no animals to eat this food. Add animals first, or feed 0.');
+            $this->add(PlanRule::Food, 'feeding.grams', 'There are no animals to eat this food. Add animals first, or feed 0.');
         }
     }
 
@@ -353,7 +365,7 @@ final class Rules
             }
             $of = $event->kind->of();
             if (null !== $of && !\in_array($event->of, $ids[$of], true)) {
-                $this->add("events.$event->id.$of", "The plan has no such $of.");
+                $this->add(PlanRule::Subject, "events.$event->id.$of", "The plan has no such $of.");
             }
         }
     }
@@ -362,11 +374,12 @@ final class Rules
     private function ids(string $path, array $ids, int $most, string $words): void
     {
         if (\count($ids) > $most) {
-            $this->add($path, \sprintf('%d %s are too many; keep to %d.', \count($ids), $words, $most));
+            $this->add(PlanRule::Ids, $path, \sprintf('%d %s are too many; keep to %d.', \count($ids), $words, $most));
         }
         foreach (array_count_values($ids) as $id => $times) {
             if ($times > 1 || 1 !== preg_match('/^[a-z0-9][a-z0-9-]{0,30}$/', (string) $id)) {
                 $this->add(
+                    PlanRule::Ids,
                     $path,
                     \sprintf('“%s” must be an id of its own: small letters, digits and hyphens.', mb_substr((string) $id, 0, 40)),
                 );
@@ -375,8 +388,8 @@ final class Rules
     }
 
     /** @param string|\Closure(UnitSystem): string $words */
-    private function add(string $path, string|\Closure $words): void
+    private function add(PlanRule $rule, string $path, string|\Closure $words): void
     {
-        $this->problems[] = new Problem($path, $words);
+        $this->problems[] = new Problem($path, $words, $rule);
     }
 }

@@ -99,7 +99,7 @@ final readonly class SectionReader
     private function value(Property $property, DocumentReader $reader, bool $optional, mixed $default): mixed
     {
         $key = $property->key();
-        $absent = ($optional || !$property->isRequired()) && !$reader->has($key);
+        $absent = ($optional || !$property->isRequired()) && $reader->lacks($key);
         if ($property->told instanceof KindOf) {
             return $this->kind($property->told, $reader, $key);
         }
@@ -108,7 +108,7 @@ final readonly class SectionReader
         }
 
         return match (true) {
-            $property->told instanceof YesNo => $reader->truthOr($key, false),
+            $property->told instanceof YesNo => $reader->truth($key),
             $property->told instanceof OneOf => $reader->choice($key, $property->enum()),
             $property->isWhole() => $reader->whole($key),
             default => $reader->number($key),

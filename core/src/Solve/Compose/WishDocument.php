@@ -9,11 +9,13 @@ use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Light\Aspect;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\DocumentReader;
+use Olvek\Core\Plan\EmptyParts;
 use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Plan\PlanRule;
 use Olvek\Core\Plan\Problem;
 use Olvek\Core\Plan\SectionReader;
 use Olvek\Core\Plan\Treatment;
@@ -42,34 +44,41 @@ final readonly class WishDocument
     public function fromJson(string $json): Wish
     {
         try {
-            return $this->fromArray(json_decode($json, true, 32, \JSON_THROW_ON_ERROR));
+            $data = json_decode($json, true, 32, \JSON_THROW_ON_ERROR);
         } catch (\JsonException $broken) {
             throw new InvalidPlan([new Problem('', 'This is not JSON: '.$broken->getMessage().'.')]);
         }
+
+        return $this->read($data, DocumentReader::root($data, EmptyParts::of($json)));
     }
 
     /** @throws InvalidPlan with every fault by its place */
     public function fromArray(mixed $data): Wish
     {
-        $root = DocumentReader::root($data);
+        return $this->read($data, DocumentReader::root($data));
+    }
+
+    /** @throws InvalidPlan */
+    private function read(mixed $data, DocumentReader $root): Wish
+    {
         if (self::FORMAT !== $root->text('format') || self::VERSION !== $root->whole('version')) {
             $root->refuse('format', \sprintf('A wish begins with "format": "%s", "version": %d.', self::FORMAT, self::VERSION));
             $root->finish();
         }
         $own = \is_array($data) && \is_array($data['light'] ?? null) ? $root->raw('light') : null;
         $lamp = null === $own ? self::lamp($root) : LampWish::Mine;
-        $plants = $root->optionalChild('plants');
+        $plants = $root->childOrNone('plants');
         $animals = array_values(array_filter(array_map($this->animal(...), self::few($root, 'animals'))));
         $taste = '' === $root->textOr('taste', '') ? null : $root->choice('taste', Taste::class);
         $method = '' === $root->textOr('method', '') ? null : $root->choice('method', Method::class);
-        $cleaners = $root->truthOr('cleaners', true);
-        $hasVessel = $root->truthOr('hasVessel', false);
+        $cleaners = $root->lacks('cleaners') || $root->truth('cleaners');
+        $hasVessel = !$root->lacks('hasVessel') && $root->truth('hasVessel');
         $wanted = null === $plants ? [] : $this->kinds($plants, 'wanted');
         $unwanted = null === $plants ? [] : $this->kinds($plants, 'unwanted');
         $onHand = null === $plants ? [] : array_values(array_filter(array_map($this->pieces(...), self::few($plants, 'onHand'))));
         foreach ($wanted as $kind) {
             if (\in_array($kind, $unwanted, true)) {
-                $plants?->refuse('wanted', "$kind->common is wanted and unwanted at once: take it out of one of the two.");
+                $plants?->refuse('wanted', "$kind->common is wanted and unwanted at once: take it out of one of the two.", PlanRule::Wanted);
             }
         }
         $tank = $this->tank($root, $own);
@@ -122,7 +131,7 @@ final readonly class WishDocument
 
     private static function lamp(DocumentReader $root): LampWish
     {
-        $lamp = LampWish::tryFrom($root->textOr('light', LampWish::Suggest->value));
+        $lamp = LampWish::tryFrom($root->lacks('light') ? LampWish::Suggest->value : $root->text('light'));
         if (null === $lamp || LampWish::Mine === $lamp) {
             $root->refuse('light', 'Say "none", "suggest", or what the lamp is: {"lumens": …, "hours": …}.');
         }
@@ -145,9 +154,9 @@ final readonly class WishDocument
         // What is left out of a site outdoors is what is usual there, which a plan's reader knows.
         $plan['site'] = [...array_diff_key(SectionReader::write($usual->site), $outdoors ? ['humidity' => 0, 'rain' => 0] : []), ...$site];
         $plan['stand'] = [...SectionReader::write($usual->stand), ...$root->raw('stand')];
-        $plan['name'] = $root->textOr('name', $usual->name);
+        $plan['name'] = $root->lacks('name') ? $usual->name : $root->text('name');
         $plan['vessel'] = $vessel;
-        $plan['waterLine'] = $root->has('waterLine') ? $root->number('waterLine') : self::usualLine($vessel);
+        $plan['waterLine'] = $root->lacks('waterLine') ? self::usualLine($vessel) : $root->number('waterLine');
         [$plan['water'], $treatment] = $this->water($root, SectionReader::write($usual->water));
         if (null !== $treatment) {
             $plan['preparation'] = [...SectionReader::write($usual->preparation), 'treatment' => $treatment->value];
@@ -159,7 +168,7 @@ final readonly class WishDocument
             return $this->plans->fromArray($plan);
         } catch (InvalidPlan $refused) {
             foreach ($refused->problems as $problem) {
-                $root->refuse($problem->path, $problem->message());
+                $root->refuse($problem->path, $problem->message(), $problem->rule);
             }
 
             return null;
@@ -176,7 +185,7 @@ final readonly class WishDocument
     private function water(DocumentReader $root, array $usual): array
     {
         $told = $root->raw('water');
-        if (!isset($told['kind'])) {
+        if (!\array_key_exists('kind', $told)) {
             return [[...$usual, ...$told], null];
         }
         $kind = \is_string($told['kind']) ? $this->catalogue->waters[$told['kind']] ?? null : null;
@@ -215,7 +224,7 @@ final readonly class WishDocument
         if (null === $kind) {
             $item->refuse('kind', \sprintf('“%s” is not an animal Olvek knows.', mb_substr($id, 0, 60)));
         }
-        $count = $item->has('count') ? $item->whole('count') : null;
+        $count = $item->lacks('count') ? null : $item->whole('count');
         if (null !== $count && ($count < 1 || $count > Group::MOST)) {
             $item->refuse('count', \sprintf('From 1 to %d.', Group::MOST));
         }

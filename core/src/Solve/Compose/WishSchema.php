@@ -29,11 +29,11 @@ final class WishSchema
     /** @return array<string, mixed> */
     public static function make(): array
     {
-        $kind = ['description' => 'id in the catalogue', 'type' => 'string'];
+        $kind = PlanSchema::kind('plants');
         $water = self::optional(SourceWater::class);
         \assert(\is_array($water['properties']));
 
-        return [
+        return PlanSchema::withKinds([
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
             '$id' => 'urn:olvek:schema:wish:'.WishDocument::VERSION,
             'title' => 'Olvek wish, version '.WishDocument::VERSION,
@@ -55,8 +55,8 @@ final class WishSchema
                     ...$water,
                     'properties' => [
                         'kind' => [
+                            ...PlanSchema::kind('waters'),
                             'description' => 'id in the catalogue of waters; numbers beside it count instead of its own',
-                            'type' => 'string',
                         ],
                         ...$water['properties'],
                     ],
@@ -66,7 +66,7 @@ final class WishSchema
                     'oneOf' => [['enum' => [LampWish::None->value, LampWish::Suggest->value]], self::optional(Lamp::class)],
                 ],
                 'animals' => self::kinds(
-                    ['kind' => $kind, 'count' => ['type' => 'integer', 'minimum' => 1, 'maximum' => Group::MOST]],
+                    ['kind' => PlanSchema::kind('animals'), 'count' => ['type' => 'integer', 'minimum' => 1, 'maximum' => Group::MOST]],
                     ['kind'],
                 ),
                 'cleaners' => ['description' => 'snails and shrimp may be added', 'type' => 'boolean', 'default' => true],
@@ -85,7 +85,7 @@ final class WishSchema
                 ],
                 'method' => ['description' => 'null: whatever suits', 'enum' => [null, ...array_column(Method::cases(), 'value')]],
             ],
-        ];
+        ]);
     }
 
     /**
