@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Event;
 
+use Olvek\Core\Field\InvalidValue;
 use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
@@ -17,6 +18,7 @@ final readonly class ThinFloaters implements Event
         #[Number('to', Dimension::Share, 0.0, 1.0, 'of the surface', decimals: 0)]
         public float $to,
     ) {
+        InvalidValue::unlessSound($this);
     }
 
     public function due(int $day, Tank $tank): bool

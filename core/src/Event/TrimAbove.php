@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Event;
 
+use Olvek\Core\Field\InvalidValue;
 use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
@@ -17,6 +18,7 @@ final readonly class TrimAbove implements Event
         #[Number('to', Dimension::Count, 0.0, 2000.0, 'g dry per m² of floor')]
         public float $to,
     ) {
+        InvalidValue::unlessSound($this);
     }
 
     public function due(int $day, Tank $tank): bool

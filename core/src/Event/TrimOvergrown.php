@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Event;
 
+use Olvek\Core\Field\InvalidValue;
 use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
@@ -17,6 +18,7 @@ final readonly class TrimOvergrown implements Event
         #[Number('to', Dimension::Count, 0.1, 100.0, 'times the planted mass')]
         public float $to,
     ) {
+        InvalidValue::unlessSound($this);
     }
 
     public function due(int $day, Tank $tank): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Log;
 
 use Olvek\Core\Event\EventKind;
+use Olvek\Core\Field\InvalidValue;
 use Olvek\Core\Water\Measure;
 
 /** Makes a log of lines as they are kept and written to files: a kind of line, what it is of, an amount, whom it concerns. */
@@ -51,11 +52,24 @@ final class LogBuilder
     {
         $measure = self::READING === $kind ? Measure::tryFrom($what) : null;
         $event = self::DONE === $kind ? EventKind::named($what) : null;
-        if (null !== $measure && null !== $amount) {
-            $this->readings["$day $measure->value $of"][] = new Reading($day, $measure, $amount, $of);
-        } elseif (null !== $event) {
-            $this->events[] = new LoggedEvent($day, $event, $amount ?? 0.0, $of);
-        } elseif (self::SIGHTING === $kind && self::ALGAE === $what) {
+        try {
+            if (null !== $measure && null !== $amount) {
+                $this->readings["$day $measure->value $of"][] = new Reading($day, $measure, $amount, $of);
+
+                return true;
+            }
+            if (null !== $event) {
+                $logged = new LoggedEvent($day, $event, $amount ?? 0.0, $of);
+                // Made once, so that one that cannot be is left out here, and nowhere met later.
+                $logged->event();
+                $this->events[] = $logged;
+
+                return true;
+            }
+        } catch (InvalidValue) {
+            return false;
+        }
+        if (self::SIGHTING === $kind && self::ALGAE === $what) {
             $this->algae[$day] = $amount > 0;
         } elseif (self::SIGHTING === $kind && null !== Sign::tryFrom($what)) {
             $this->seen($day, Sign::from($what), $of);

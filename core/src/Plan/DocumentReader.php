@@ -196,6 +196,17 @@ final class DocumentReader
         return $items;
     }
 
+    /** Notes a number that its field does not allow. */
+    public function outOfRange(string $key, float $value): void
+    {
+        $problem = Field::at($this->at($key))?->problem($value);
+        if (null !== $problem) {
+            $this->problems->append($problem);
+        } else {
+            $this->refuse($key, 'This number is not possible here.');
+        }
+    }
+
     /** What an item of a list is called in paths: its id, where it has one, else its place. */
     public static function itemName(mixed $id, int|string $index): string
     {

@@ -7,6 +7,7 @@ namespace Olvek\Core\Plan;
 use Olvek\Core\Event\Event;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Field\Fields;
+use Olvek\Core\Field\InvalidValue;
 use Olvek\Core\Field\Number;
 
 /**
@@ -65,7 +66,12 @@ final readonly class EventDocument
             $item->refuse('to', 'This must not be above what it begins from.');
         }
 
-        return $kind->make($values);
+        try {
+            return $kind->make($values);
+        } catch (InvalidValue) {
+            // Its values were refused above, each at its place.
+            return null;
+        }
     }
 
     /**

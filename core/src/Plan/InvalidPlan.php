@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\CoreException;
 use Olvek\Core\Unit\UnitSystem;
 
 /** A plan that breaks its rules, with every problem found. */
-final class InvalidPlan extends \InvalidArgumentException
+final class InvalidPlan extends \InvalidArgumentException implements CoreException
 {
     /** @param non-empty-list<Problem> $problems */
     public function __construct(public readonly array $problems)

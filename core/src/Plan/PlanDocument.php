@@ -14,9 +14,11 @@ use Olvek\Core\Bed\Zone;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Field\Fields;
+use Olvek\Core\Field\InvalidValue;
 use Olvek\Core\Hardscape\Piece;
 use Olvek\Core\Light\Aspect;
 use Olvek\Core\Light\Lamp;
+use Olvek\Core\Vessel\GlassBox;
 use Olvek\Core\Vessel\Shape;
 use Olvek\Core\Vessel\Vessel;
 use Olvek\Core\Water\SourceWater;
@@ -197,8 +199,16 @@ final readonly class PlanDocument
         foreach ($shape->measures() as $name) {
             $measures[$name] = $reader->number($name);
         }
+        try {
+            return $shape->make($measures);
+        } catch (InvalidValue $wrong) {
+            foreach ($wrong->names as $name) {
+                $reader->outOfRange($name, $measures[$name]);
+            }
 
-        return $shape->make($measures);
+            // Any vessel, so that the rest of the document is read too: it is refused anyway.
+            return new GlassBox(0.6, 0.3, 0.36, 0.006);
+        }
     }
 
     private function site(DocumentReader $reader): Site

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\CoreException;
+
 /** An edit that names something the plan or the catalogue does not have; the message says what to do. */
-final class RefusedEdit extends \InvalidArgumentException
+final class RefusedEdit extends \InvalidArgumentException implements CoreException
 {
 }

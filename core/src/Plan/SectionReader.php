@@ -6,7 +6,9 @@ namespace Olvek\Core\Plan;
 
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Field\Fields;
+use Olvek\Core\Field\InvalidValue;
 use Olvek\Core\Field\KindOf;
+use Olvek\Core\Field\Number;
 use Olvek\Core\Field\OneOf;
 use Olvek\Core\Field\Property;
 use Olvek\Core\Field\YesNo;
@@ -51,6 +53,36 @@ final readonly class SectionReader
                     '' === $nested->section->path ? $reader : $reader->child($nested->section->path),
                 );
             }
+        }
+
+        try {
+            return Fields::make($class, $values);
+        } catch (InvalidValue $wrong) {
+            return $this->sound($class, $reader, $values, $wrong);
+        }
+    }
+
+    /**
+     * Notes which values cannot be, and goes on with such as can, so that the rest of the document is read too: it is refused anyway.
+     *
+     * @template T of object
+     *
+     * @param class-string<T>      $class
+     * @param array<string, mixed> $values
+     *
+     * @return T
+     */
+    private function sound(string $class, DocumentReader $reader, array $values, InvalidValue $wrong): object
+    {
+        $fields = Fields::of($class);
+        foreach ($wrong->names as $name) {
+            $property = $fields[$name] ?? null;
+            $value = $values[$name] ?? null;
+            if (!$property?->told instanceof Number || (!\is_int($value) && !\is_float($value))) {
+                throw $wrong;
+            }
+            $reader->outOfRange($property->key(), (float) $value);
+            $values[$name] = $property->isWhole() ? (int) $property->told->from : $property->told->from;
         }
 
         return Fields::make($class, $values);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Plan;
 
 use Olvek\Core\Field\Fields;
+use Olvek\Core\Field\InvalidValue;
 use Olvek\Core\Field\Number;
 use Olvek\Core\Field\OneOf;
 use Olvek\Core\Field\YesNo;
@@ -141,6 +142,7 @@ final readonly class Site
         ),]
         public float $rain = 0.0,
     ) {
+        InvalidValue::unlessSound($this);
     }
 
     public function withTemperature(float $celsius): self

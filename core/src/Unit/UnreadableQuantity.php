@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Unit;
 
+use Olvek\Core\CoreException;
+
 /** A typed quantity that cannot be read; the message tells the keeper what to type instead. */
-final class UnreadableQuantity extends \InvalidArgumentException
+final class UnreadableQuantity extends \InvalidArgumentException implements CoreException
 {
     public static function empty(Unit $example): self
     {

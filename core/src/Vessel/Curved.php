@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Vessel;
 
+use Olvek\Core\Field\InvalidValue;
 use Olvek\Core\Unit\UnitSystem;
 
 /**
@@ -26,9 +27,14 @@ abstract readonly class Curved implements Vessel
         [0.973906528517172, 0.066671344308688],
     ];
 
-    /** @param float $thickness m of wall and bottom */
+    /**
+     * @param float $thickness m of wall and bottom
+     *
+     * @throws InvalidValue
+     */
     public function __construct(public float $thickness)
     {
+        Measure::check($this);
     }
 
     /** kg per L of wall. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Vessel;
 
+use Olvek\Core\Field\Fields;
+use Olvek\Core\Field\InvalidValue;
 use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Unit;
@@ -32,4 +34,23 @@ enum Measure: string
     case Glass = 'glass';
     #[Number('wall thickness', Dimension::Length, 0.001, 0.06, 'of the wall', decimals: 2, metric: Unit::Millimetre, us: Unit::Inch)]
     case Wall = 'wall';
+
+    /**
+     * Checks each measure of a vessel by itself, at the end of its construction; how they go together is Vessel::broken().
+     *
+     * @throws InvalidValue
+     */
+    public static function check(Vessel $vessel): void
+    {
+        $wrong = [];
+        foreach ($vessel->measures() as $name => $metres) {
+            $told = Fields::of(self::class)[$name]->told ?? null;
+            if ($told instanceof Number && !$told->allows($metres)) {
+                $wrong[] = $name;
+            }
+        }
+        if ([] !== $wrong) {
+            throw new InvalidValue($vessel::class, $wrong);
+        }
+    }
 }

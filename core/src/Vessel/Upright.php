@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Vessel;
 
+use Olvek\Core\Field\InvalidValue;
+
 /** A vessel with straight walls on a flat bottom: its level sections are all alike. What differs is the outline. */
 abstract readonly class Upright implements Vessel
 {
@@ -13,9 +15,12 @@ abstract readonly class Upright implements Vessel
     /**
      * @param float $outerHeight m
      * @param float $glass       m, thickness of walls and bottom
+     *
+     * @throws InvalidValue
      */
     public function __construct(public float $outerHeight, public float $glass)
     {
+        Measure::check($this);
     }
 
     /** m around the inside of a level section. */

@@ -6,6 +6,7 @@ namespace Olvek\Core\Solve\Compose;
 
 use Olvek\Core\Bed\Bed;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Field\InvalidValue;
 use Olvek\Core\Light\Aspect;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\DocumentReader;
@@ -212,9 +213,13 @@ final readonly class WishDocument
         $shape = \is_string($vessel['shape'] ?? null) ? Shape::tryFrom($vessel['shape']) : null;
         $measures = array_map(floatval(...), array_filter($vessel, is_numeric(...)));
 
-        return null === $shape || [] !== array_diff($shape->measures(), array_keys($measures))
-            ? 0.1
-            : round(self::FILLED * $shape->make($measures)->height(), 3);
+        try {
+            return null === $shape || [] !== array_diff($shape->measures(), array_keys($measures))
+                ? 0.1
+                : round(self::FILLED * $shape->make($measures)->height(), 3);
+        } catch (InvalidValue) {
+            return 0.1;
+        }
     }
 
     private function animal(DocumentReader $item): ?WishedAnimal
