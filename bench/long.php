@@ -7,18 +7,15 @@
 
 declare(strict_types=1);
 
+use Symfony\Component\Uid\Uuid;
+
+require __DIR__.'/../vendor/autoload.php';
+
 const READINGS = 50_000;
 const PHOTOS = 2_000;
 const DAYS = 240;
 
 $db = new PDO('sqlite:' . $argv[1], options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
-$id = static function (): string {
-    $bytes = random_bytes(16);
-    $bytes[6] = chr((ord($bytes[6]) & 0x0f) | 0x70);
-    $bytes[8] = chr((ord($bytes[8]) & 0x3f) | 0x80);
-
-    return implode('-', sscanf(bin2hex($bytes), '%8s%4s%4s%4s%12s'));
-};
 $tank = $db->query("SELECT id FROM tank WHERE name = 'Waiting hall' LIMIT 1")->fetchColumn();
 $reading = $db->prepare(
     'INSERT INTO log_entry (id, tank_id, on_day, kind, what, amount, of_id, words, made_up, written)'
@@ -32,13 +29,18 @@ $db->beginTransaction();
 for ($n = 0; $n < READINGS; ++$n) {
     $what = ['temperature', 'ph', 'conductivity'][$n % 3];
     $value = ['temperature' => 23.1, 'ph' => 7.2, 'conductivity' => 300.0][$what] * (1 + 0.02 * sin($n));
-    $reading->execute([$id(), $tank, $day($n, READINGS), 'reading', $what, $value, $what, sprintf('%.6F', microtime(true))]);
+    $written = sprintf('%.6F', microtime(true));
+    $reading->execute([Uuid::v7()->toRfc4122(), $tank, $day($n, READINGS), 'reading', $what, $value, $what, $written]);
 }
 for ($n = 0; $n < PHOTOS; ++$n) {
-    $one = $id();
+    $one = Uuid::v7()->toRfc4122();
     $photo->execute([$one, $tank, $day($n, PHOTOS), "Photo $n"]);
     foreach (['large', 'page', 'strip'] as $size) {
         $file->execute([$one, $size, $picture]);
     }
 }
+$db->prepare(
+    'UPDATE tank SET log_lines = log_lines + ?, photo_count = photo_count + ?, kept_bytes = kept_bytes + ?, log_mark = ? WHERE id = ?',
+)
+    ->execute([READINGS, PHOTOS, 3 * PHOTOS * strlen($picture), bin2hex(random_bytes(8)), $tank]);
 $db->commit();

@@ -8,7 +8,7 @@ use Olvek\Work\SlowPool;
 use Symfony\Component\Routing\Route;
 use Symfony\Component\Routing\RouterInterface;
 
-/** The addresses whose answers may take long, as nginx's map names them: read off the routes, so that none is ever renamed behind its back. */
+/** The addresses whose answers may take long, as nginx's map names them: read off the routes, so that none is renamed behind its back. */
 final readonly class SlowAddresses
 {
     public const POOL = '@RUN@/php-slow.sock';
@@ -52,7 +52,8 @@ final readonly class SlowAddresses
         if (!method_exists($class, $method)) {
             return null;
         }
-        foreach ([new \ReflectionMethod($class, $method), new \ReflectionClass($class)] as $place) {
+        $action = new \ReflectionMethod($class, $method);
+        foreach ([$action, $action->getDeclaringClass()] as $place) {
             foreach ($place->getAttributes(SlowPool::class) as $attribute) {
                 return $attribute->newInstance();
             }

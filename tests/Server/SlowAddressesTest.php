@@ -63,7 +63,9 @@ final class SlowAddressesTest extends KernelTestCase
     {
         $root = \dirname(__DIR__, 2).'/src/';
         $asks = 0;
-        foreach (glob("$root*/*Controller.php") ?: [] as $file) {
+        $files = glob("$root*/*Controller.php");
+        self::assertIsArray($files);
+        foreach ($files as $file) {
             $class = 'Olvek\\'.strtr(substr($file, \strlen($root), -4), '/', '\\');
             self::assertTrue(class_exists($class));
             $reflected = new \ReflectionClass($class);

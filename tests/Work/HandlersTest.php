@@ -27,7 +27,9 @@ final class HandlersTest extends BenchTestCase
     /** @return iterable<string, array{class-string}> */
     public static function handlers(): iterable
     {
-        foreach (glob(\dirname(__DIR__, 2).'/src/*/*Handler.php') ?: [] as $file) {
+        $files = glob(\dirname(__DIR__, 2).'/src/*/*Handler.php');
+        self::assertIsArray($files);
+        foreach ($files as $file) {
             $class = 'Olvek\\'.strtr(substr($file, \strlen(\dirname(__DIR__, 2).'/src/'), -4), '/', '\\');
             if (class_exists($class) && is_subclass_of($class, JobHandler::class)) {
                 yield basename($file, '.php') => [$class];

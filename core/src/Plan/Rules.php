@@ -88,7 +88,11 @@ final class Rules
             || !mb_check_encoding($this->plan->name, 'UTF-8')
             || 1 === preg_match('/[\x00-\x1F\x7F]/', $this->plan->name)
         ) {
-            $this->add(PlanRule::Name, 'name', \sprintf('Give the tank a name of 1 to %d characters that can be read.', Plan::LONGEST_NAME));
+            $this->add(
+                PlanRule::Name,
+                'name',
+                \sprintf('Give the tank a name of 1 to %d characters that can be read.', Plan::LONGEST_NAME),
+            );
         }
     }
 
@@ -194,7 +198,11 @@ final class Rules
         foreach ($bed->zones as $n => $zone) {
             $at = "zones.$zone->id";
             if ($zone->left >= $zone->right || $zone->front >= $zone->back) {
-                $this->add(PlanRule::ZoneEnds, $zone->left >= $zone->right ? "$at.right" : "$at.back", 'The zone must end beyond where it begins.');
+                $this->add(
+                    PlanRule::ZoneEnds,
+                    $zone->left >= $zone->right ? "$at.right" : "$at.back",
+                    'The zone must end beyond where it begins.',
+                );
                 continue;
             }
             foreach (\array_slice($bed->zones, 0, $n) as $other) {
@@ -220,7 +228,11 @@ final class Rules
                 $this->add(PlanRule::ZoneLayer, "$at.capKind", 'The bed has no cap to lay here: choose one for this zone, or lay none.');
             }
             if (null !== $zone->capKind && Role::Cap !== $zone->capKind->role) {
-                $this->add(PlanRule::ZoneLayer, "$at.capKind", \sprintf('%s is a soil: it holds nothing down. Choose sand or gravel.', $zone->capKind->name));
+                $this->add(
+                    PlanRule::ZoneLayer,
+                    "$at.capKind",
+                    \sprintf('%s is a soil: it holds nothing down. Choose sand or gravel.', $zone->capKind->name),
+                );
             }
             $top = $bed->top($zone);
             if ($top + self::LEAST_WATER > $line) {
@@ -327,7 +339,11 @@ final class Rules
         }
         $care = $this->plan->care;
         if ($site->sealed && ($this->plan->equipment->hasHeater() || $this->plan->equipment->moves())) {
-            $this->add(PlanRule::Sealed, 'site.sealed', 'A sealed vessel has no cable or hose in it. Leave it open, or take heater and device out.');
+            $this->add(
+                PlanRule::Sealed,
+                'site.sealed',
+                'A sealed vessel has no cable or hose in it. Leave it open, or take heater and device out.',
+            );
         }
         if ($site->sealed && ($care->gas > 0 || $care->trickle > 0 || $care->fertilises())) {
             $this->add(PlanRule::Sealed, 'site.sealed', 'A sealed vessel takes no gas and no fertiliser. Leave it open, or give none.');

@@ -79,7 +79,11 @@ final readonly class WishDocument
         $onHand = null === $plants ? [] : array_values(array_filter(array_map($this->pieces(...), self::few($plants, 'onHand'))));
         foreach ($wanted as $kind) {
             if (\in_array($kind, $unwanted, true)) {
-                $plants?->refuse('wanted', "$kind->common is wanted and unwanted at once: take it out of one of the two.", PlanRule::Wanted);
+                $plants?->refuse(
+                    'wanted',
+                    "$kind->common is wanted and unwanted at once: take it out of one of the two.",
+                    PlanRule::Wanted,
+                );
             }
         }
         $tank = $this->tank($root, $own);
