@@ -10,5 +10,6 @@ return [
     'remind' => ['path' => './assets/scripts/remind.js', 'entrypoint' => true],
     'photos' => ['path' => './assets/scripts/photos.js', 'entrypoint' => true],
     'compare' => ['path' => './assets/scripts/compare.js', 'entrypoint' => true],
+    'refresh' => ['path' => './assets/scripts/refresh.js', 'entrypoint' => true],
     'weeks' => ['path' => './assets/scripts/weeks.js', 'entrypoint' => true],
 ];

@@ -7,7 +7,7 @@ namespace Olvek\Almanac;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
-use Olvek\Build\StepMark;
+use Olvek\Build\BuildRecords;
 use Olvek\Core\Care\Task;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\Log;
@@ -15,7 +15,7 @@ use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Sign\Knowledge;
 use Olvek\Core\Start\FirstWeeks;
 use Olvek\Core\Start\GateState;
-use Olvek\Core\Steps\Steps;
+use Olvek\Core\TimeLimit\TimeLimit;
 use Olvek\Core\Unit\Words;
 use Olvek\Log\Entry;
 use Olvek\Log\Logbook;
@@ -29,7 +29,7 @@ use Olvek\Task\Calendar;
 use Olvek\Task\TaskMark;
 use Olvek\Task\Tasks;
 use Olvek\Weeks\WeeksPage;
-use Symfony\Component\Uid\Uuid;
+use Olvek\Work\Deadline;
 
 /**
  * All that is due over a keeper's tanks: late, today and ahead.
@@ -49,10 +49,15 @@ final readonly class Almanac
     /** How tasks are called that Olvek's own reading brings, and days for which one that was noted is not told again. J. */
     public const NOTICE = 'read-';
     private const NOTED = 28;
+    /** Seconds that a page gives to tanks that were last gone through on an earlier day. J. */
+    private const PATIENCE = 0.02;
+    /** Days for which what a tank asked for then is shown rather than nothing. J. */
+    private const STALE = 3;
 
     public function __construct(
         private EntityManagerInterface $entities,
         private TankRepository $tanks,
+        private BuildRecords $book,
         private Tasks $tasks,
         private WeeksPage $weeks,
         private Notices $notices,
@@ -70,18 +75,20 @@ final readonly class Almanac
      * @param int|null          $most of each part that is wanted; null for all
      *
      * @return array{late: list<Due>, now: list<Due>, coming: list<Due>, more: array{late: int, now: int, coming: int},
-     *     unfilled: list<Tank>} by day; how many more there are of each part
+     *     unfilled: list<Tank>, waiting: int} by day; how many more there are of each part; how many tanks are shown as they were on an
+     *     earlier day
      */
     public function of(Keeper $keeper, ?array $only = null, ?int $most = null): array
     {
         $today = $this->today->of($keeper);
         $date = $today->format('Y-m-d');
-        $filled = $this->filled($keeper);
+        $filled = $this->book->filledDays($keeper);
         $all = $this->tanks->active($keeper);
         $tanks = null === $only ? $all : array_intersect_key($all, array_flip($only));
         $parts = ['late' => [], 'now' => [], 'coming' => []];
         $more = ['late' => 0, 'now' => 0, 'coming' => 0];
-        foreach ($this->rows($keeper, $today, $filled, $tanks) as $row) {
+        [$rows, $waiting] = $this->rows($keeper, $today, $filled, $tanks);
+        foreach ($rows as $row) {
             $part = $row[4] < $date ? 'late' : ($row[4] === $date ? 'now' : 'coming');
             if (null !== $most && \count($parts[$part]) >= $most) {
                 ++$more[$part];
@@ -103,49 +110,112 @@ final readonly class Almanac
             );
         }
 
-        return [...$parts, 'more' => $more, 'unfilled' => array_values(array_diff_key($tanks, $filled))];
+        $unfilled = array_values(array_diff_key($tanks, $filled));
+
+        return [...$parts, 'more' => $more, 'unfilled' => $unfilled, 'waiting' => $waiting];
     }
 
     /**
-     * All that is due, as bare values in the order of days. What a tank asks for is kept until its plan, its logbook, its marks or the day
-     * change: two hundred tanks are not gone through anew at every visit.
+     * All that is due, as bare values in the order of days. What a tank asks for is kept until its plan, its logbook or its marks change:
+     * two hundred tanks are not gone through anew at every visit.
      *
      * @param array<string, \DateTimeImmutable> $filled day of filling by tank
      * @param array<string, Tank>               $tanks  by id
      *
-     * @return list<DueRow> tank, task, words, day by itself, day on which it
-     *     is asked for, whether moved, route, days between, what that route is asked
+     * @return array{list<DueRow>, int} tank, task, words, day by itself, day on which it is asked for, whether moved, route, days between,
+     *     what that route is asked; how many tanks are shown as they were on an earlier day
      */
     private function rows(Keeper $keeper, \DateTimeImmutable $today, array $filled, array $tanks): array
     {
         $marks = $this->marks($keeper);
-        $lines = $this->lines($keeper);
-        $name = 'almanac.'.$keeper->id()->toBase58();
-        /** @var array<string, array{stamp: string, rows: list<DueRow>}> $known */
-        $known = $this->kept->known($name) ?? [];
         $rows = $order = [];
-        $changed = false;
-        foreach (array_intersect_key($tanks, $filled) as $id => $tank) {
-            $stamp = $this->stamp($keeper, $today, $filled[$id], $tank, $lines[$id] ?? [0, ''], $marks[$id] ?? []);
-            if (($known[$id]['stamp'] ?? '') !== $stamp) {
-                $known[$id] = ['stamp' => $stamp, 'rows' => $this->asked($tank, $keeper, $filled[$id], $today, $marks[$id] ?? [])];
-                $changed = true;
-            }
-            foreach ($known[$id]['rows'] as $row) {
+        [$all, $waiting] = $this->known($keeper, $today, $filled, $tanks, $marks, new Deadline(self::PATIENCE));
+        foreach ($all as $known) {
+            foreach ($known as $row) {
                 $rows[] = $row;
-                $order[] = "$row[4] {$tank->name()} $row[1]";
             }
         }
-        if ($changed) {
-            $this->kept->put($name, $known);
-        }
-        foreach ($this->noticed($keeper, $today, $filled, $tanks, $lines, $marks) as $row) {
-            $rows[] = $row;
+        [$noticed, $unread] = $this->noticed($keeper, $today, $filled, $tanks, $marks);
+        array_push($rows, ...$noticed);
+        foreach ($rows as $row) {
             $order[] = "$row[4] {$tanks[$row[0]]->name()} $row[1]";
         }
         array_multisort($order, \SORT_STRING, $rows);
 
-        return $rows;
+        return [$rows, max($waiting, $unread)];
+    }
+
+    /**
+     * What each tank asks for. On a new day the days of tasks stay what they were, and only what comes in sight at the far end is new: a
+     * tank that was gone through a day or two ago waits for its turn once patience is spent.
+     *
+     * @param array<string, \DateTimeImmutable>      $filled
+     * @param array<string, Tank>                    $tanks
+     * @param array<string, array<string, TaskMark>> $marks
+     *
+     * @return array{array<string, list<DueRow>>, int} by tank; how many are still waiting
+     */
+    private function known(
+        Keeper $keeper,
+        \DateTimeImmutable $today,
+        array $filled,
+        array $tanks,
+        array $marks,
+        TimeLimit $patience,
+    ): array {
+        $name = 'almanac.'.$keeper->id()->toBase58();
+        $date = $today->format('Y-m-d');
+        /** @var array<string, array{stamp: string, on: string, rows: list<DueRow>}> $known */
+        $known = $this->kept->known($name) ?? [];
+        $oldest = $today->modify('-'.self::STALE.' days')->format('Y-m-d');
+        $late = $today->modify('-'.self::LATE.' days')->format('Y-m-d');
+        $all = [];
+        $waiting = 0;
+        $changed = false;
+        foreach (array_intersect_key($tanks, $filled) as $id => $tank) {
+            $stamp = $this->stamp($keeper, $filled[$id], $tank, $marks[$id] ?? []);
+            $has = $known[$id] ?? ['stamp' => '', 'on' => '', 'rows' => []];
+            $isUsable = $has['stamp'] === $stamp && $has['on'] >= $oldest && $has['on'] <= $date;
+            if (!$isUsable || ($has['on'] !== $date && !$patience->isSpent())) {
+                $known[$id] = [
+                    'stamp' => $stamp,
+                    'on' => $date,
+                    'rows' => $this->asked($tank, $keeper, $filled[$id], $today, $marks[$id] ?? []),
+                ];
+                $changed = true;
+            } elseif ($has['on'] !== $date) {
+                ++$waiting;
+            }
+            $all[$id] = [];
+            foreach ($known[$id]['rows'] as $row) {
+                // A gate that stands open is open today, on whatever day that was seen.
+                $isStart = 'weeks' === $row[6];
+                $row[4] = $isStart && 'weeks-test' !== $row[1] ? $date : $row[4];
+                if ($isStart || $row[4] >= $late) {
+                    $all[$id][] = $row;
+                }
+            }
+        }
+        if ($changed) {
+            $this->kept->put($name, $known, self::STALE * ResultCache::DAY);
+        }
+
+        return [$all, $waiting];
+    }
+
+    /**
+     * Goes through tanks that were not gone through today, beside the page that has shown them as they were.
+     *
+     * @return int how many are still waiting when patience is spent
+     */
+    public function refresh(Keeper $keeper, TimeLimit $patience): int
+    {
+        $today = $this->today->of($keeper);
+        $filled = $this->book->filledDays($keeper);
+        $tanks = $this->tanks->active($keeper);
+        $waiting = $this->known($keeper, $today, $filled, $tanks, $this->marks($keeper), $patience)[1];
+
+        return max($waiting, $this->notices->refresh($keeper, $tanks, $filled, array_map($this->logbook->mark(...), $tanks), $patience));
     }
 
     /**
@@ -211,22 +281,21 @@ final readonly class Almanac
      *
      * @param array<string, \DateTimeImmutable>       $filled
      * @param array<string, Tank>                     $tanks
-     * @param array<string, array{int, string}>       $lines
      * @param array<string, array<string, TaskMark>>  $marks
      *
-     * @return list<DueRow>
+     * @return array{list<DueRow>, int} how many tanks are still to be read today
      */
     private function noticed(
         Keeper $keeper,
         \DateTimeImmutable $today,
         array $filled,
         array $tanks,
-        array $lines,
         array $marks,
     ): array {
-        $states = array_map(static fn (array $of): string => implode(' ', $of), $lines);
+        $states = array_map($this->logbook->mark(...), $tanks);
         $rows = [];
-        foreach ($this->notices->of($keeper, $tanks, $filled, $states) as $id => $notices) {
+        [$read, $unread] = $this->notices->of($keeper, $tanks, $filled, $states);
+        foreach ($read as $id => $notices) {
             foreach ($notices as $notice) {
                 $task = self::NOTICE.$notice->id;
                 $began = $filled[$id]->modify("+$notice->day days");
@@ -243,7 +312,7 @@ final readonly class Almanac
             }
         }
 
-        return $rows;
+        return [$rows, $unread];
     }
 
     /** @param array<string, TaskMark> $marks of a tank */
@@ -260,29 +329,25 @@ final readonly class Almanac
     }
 
     /**
-     * Changes whenever anything changes of which the almanac speaks for a tank.
+     * Changes whenever anything but the day changes of which the almanac speaks for a tank.
      *
-     * @param array{int, string}      $lines
      * @param array<string, TaskMark> $marks
      */
     private function stamp(
         Keeper $keeper,
-        \DateTimeImmutable $today,
         \DateTimeImmutable $filled,
         Tank $tank,
-        array $lines,
         array $marks,
     ): string {
         return hash(
             'xxh128',
             implode("\n", [
-                $today->format('Y-m-d'),
                 $filled->format('Y-m-d'),
                 $keeper->units()->value,
                 $keeper->kit()->code(),
                 $tank->planHash(),
                 $tank->name(),
-                ...$lines,
+                $this->logbook->mark($tank),
                 ...array_map(
                     static fn (string $key, TaskMark $m): string => "$key {$m->moved?->format('Y-m-d')} ".($m->settled ? 'settled' : ''),
                     array_keys($marks),
@@ -299,7 +364,7 @@ final readonly class Almanac
      */
     private function feed(Keeper $keeper): array
     {
-        $filled = $this->filled($keeper);
+        $filled = $this->book->filledDays($keeper);
         $all = [];
         foreach ($this->tanks->shelf($keeper) as $revision) {
             $day = $filled[$revision->tank->id()->toRfc4122()] ?? null;
@@ -333,21 +398,24 @@ final readonly class Almanac
     /** All that is due, as one calendar; kept like the page, since programs fetch it again and again. */
     public function calendarText(Keeper $keeper): string
     {
+        return $this->kept->get(
+            'almanac.ics.'.$keeper->id()->toBase58().'.'.$this->calendarMark($keeper),
+            fn (): string => $this->writer->shelf($this->feed($keeper), $this->marks($keeper)),
+        );
+    }
+
+    /** Tells one state of the calendar from another: a program that has the same one already is not sent it again. */
+    public function calendarMark(Keeper $keeper): string
+    {
         $marks = $this->marks($keeper);
-        $filled = $this->filled($keeper);
-        $lines = $this->lines($keeper);
-        $stamp = '';
+        $filled = $this->book->filledDays($keeper);
+        // Its events bear the day on which they were written.
+        $stamps = [$this->today->of($keeper)->format('Y-m-d')];
         foreach (array_intersect_key($this->tanks->active($keeper), $filled) as $id => $tank) {
-            $stamp = hash(
-                'xxh128',
-                $stamp.$this->stamp($keeper, $this->today->of($keeper), $filled[$id], $tank, $lines[$id] ?? [0, ''], $marks[$id] ?? []),
-            );
+            $stamps[] = $this->stamp($keeper, $filled[$id], $tank, $marks[$id] ?? []);
         }
 
-        return $this->kept->get(
-            'almanac.ics.'.$keeper->id()->toBase58().'.'.$stamp,
-            fn (): string => $this->writer->shelf($this->feed($keeper), $marks),
-        );
+        return hash('xxh128', implode("\n", $stamps));
     }
 
     /** The open time of a task that falls on a day; null where the tank does not ask for it then. */
@@ -382,7 +450,7 @@ final readonly class Almanac
     /** What a task that is done counts as in the logbook. */
     private function does(Due $due): ?LoggedEvent
     {
-        $filled = $this->filled($due->tank->keeper)[$due->tank->id()->toRfc4122()] ?? null;
+        $filled = $this->book->filledDays($due->tank->keeper)[$due->tank->id()->toRfc4122()] ?? null;
         foreach ($this->tasks->of($this->tanks->head($due->tank), $due->tank->keeper->units(), $filled) as $task) {
             if ($task->id === $due->task) {
                 return $task->does;
@@ -493,59 +561,5 @@ final readonly class Almanac
         }
 
         return $due;
-    }
-
-    /** @return array<string, array{int, string}> lines in the logbook by tank, and when the newest was written */
-    private function lines(Keeper $keeper): array
-    {
-        $lines = [];
-        // Asked tank by tank of the index: grouping fifty thousand lines takes ten times as long.
-        $of = static fn (string $what, string $e): string => \sprintf(
-            '(SELECT %s(%s.written) FROM %s %s WHERE %s.tank = t)',
-            $what,
-            $e,
-            Entry::class,
-            $e,
-            $e,
-        );
-        /** @var list<array{tank: Uuid, lines: int|string, newest: string|null}> $rows */
-        $rows = $this->entities
-            ->createQuery(
-                'SELECT t.id AS tank, '.
-                    $of('COUNT', 'c').
-                    ' AS lines, '.
-                    $of('MAX', 'm').
-                    ' AS newest FROM '.
-                    Tank::class.
-                    ' t WHERE t.keeper = :keeper',
-            )
-            ->setParameter('keeper', $keeper->id(), 'uuid')
-            ->getResult();
-        foreach ($rows as $row) {
-            $lines[$row['tank']->toRfc4122()] = [(int) $row['lines'], $row['newest'] ?? ''];
-        }
-
-        return $lines;
-    }
-
-    /** @return array<string, \DateTimeImmutable> day of filling by tank */
-    private function filled(Keeper $keeper): array
-    {
-        $filled = [];
-        /** @var list<array{tank: Uuid, day: \DateTimeImmutable}> $rows */
-        $rows = $this->entities
-            ->createQuery(
-                'SELECT t.id AS tank, m.on AS day FROM '.
-                    StepMark::class.
-                    ' m JOIN m.tank t WHERE t.keeper = :keeper AND m.step = :step AND m.done = true',
-            )
-            ->setParameter('keeper', $keeper->id(), 'uuid')
-            ->setParameter('step', Steps::FILL)
-            ->getResult();
-        foreach ($rows as $row) {
-            $filled[$row['tank']->toRfc4122()] = $row['day'];
-        }
-
-        return $filled;
     }
 }

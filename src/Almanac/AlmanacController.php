@@ -11,6 +11,8 @@ use Olvek\Site\Attachment;
 use Olvek\Site\Saver;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
+use Olvek\Work\Deadline;
+use Olvek\Work\SlowPool;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -26,6 +28,8 @@ final class AlmanacController extends AbstractController
     private const FARTHEST = 366;
     /** More than these in a part of the page are not read; one tank's can be asked for alone. */
     private const MOST = 25;
+    /** Seconds for which one request goes through tanks. J. */
+    private const PATIENCE = 1.5;
 
     public function __construct(
         private readonly Almanac $almanac,
@@ -40,6 +44,23 @@ final class AlmanacController extends AbstractController
     public function show(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
         return $this->page($keeper, which: $request->query->getString('tank'));
+    }
+
+    /** Goes through the tanks that the page has shown as they were on an earlier day: its script asks until none is left. */
+    #[Route('/almanac/refresh', name: 'almanac_refresh', methods: ['GET'])]
+    #[SlowPool]
+    public function refresh(Request $request, #[CurrentUser] Keeper $keeper): Response
+    {
+        $waiting = $this->almanac->refresh($keeper, new Deadline(self::PATIENCE));
+        if ('json' !== $request->getPreferredFormat()) {
+            return $this->redirectToRoute('almanac', [], Response::HTTP_SEE_OTHER);
+        }
+
+        return $this->json(
+            ['waiting' => $waiting],
+            0 === $waiting ? Response::HTTP_OK : Response::HTTP_ACCEPTED,
+            0 === $waiting ? [] : ['Retry-After' => '0'],
+        );
     }
 
     /** A task is done, left out, or put off. */
@@ -87,11 +108,12 @@ final class AlmanacController extends AbstractController
 
     /** All of it as one file. */
     #[Route('/almanac.ics', name: 'almanac_file', methods: ['GET'])]
-    public function leave(#[CurrentUser] Keeper $keeper): Response
+    public function leave(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
-        return new Response(
-            $this->almanac->calendarText($keeper),
-            headers: Attachment::headers('text/calendar; charset=utf-8', $keeper->displayName().'.ics', 'almanac.ics'),
+        return $this->calendar(
+            $request,
+            $keeper,
+            Attachment::headers('text/calendar; charset=utf-8', $keeper->displayName().'.ics', 'almanac.ics'),
         );
     }
 
@@ -127,22 +149,37 @@ final class AlmanacController extends AbstractController
 
     /** What calendar programs fetch: whoever knows the address, and nobody else. */
     #[Route('/feed/{address}.ics', name: 'almanac_feed', requirements: ['address' => '[A-Za-z0-9_-]{43}'], methods: ['GET'])]
-    public function feed(string $address): Response
+    public function feed(Request $request, string $address): Response
     {
         $keeper = $this->entities->getRepository(Keeper::class)->findOneBy(['feed' => $address]);
         if (null === $keeper || $keeper->isAway()) {
             throw $this->createNotFoundException('There is no such calendar.');
         }
 
-        return new Response(
-            $this->almanac->calendarText($keeper),
-            headers: [
+        return $this->calendar(
+            $request,
+            $keeper,
+            [
                 'Content-Type' => 'text/calendar; charset=utf-8',
                 'Cache-Control' => 'private, max-age=900',
                 'X-Robots-Tag' => 'noindex',
                 'Referrer-Policy' => 'no-referrer',
             ],
         );
+    }
+
+    /**
+     * To a program that has this calendar already only that nothing has changed is said.
+     *
+     * @param array<string, string> $headers
+     */
+    private function calendar(Request $request, Keeper $keeper, array $headers): Response
+    {
+        $response = new Response($this->almanac->calendarText($keeper), headers: $headers);
+        $response->setEtag(hash('xxh128', (string) $response->getContent()));
+        $response->isNotModified($request);
+
+        return $response;
     }
 
     private function page(
@@ -167,6 +204,7 @@ final class AlmanacController extends AbstractController
                 'more' => [...$almanac['more'], 'unfilled' => max(0, \count($almanac['unfilled']) - self::MOST)],
                 'unfilled' => \array_slice($almanac['unfilled'], 0, self::MOST),
                 'today' => $today,
+                'waiting' => $almanac['waiting'],
                 'notice' => $notice,
                 'keeper' => $keeper,
                 'zones' => \DateTimeZone::listIdentifiers(),

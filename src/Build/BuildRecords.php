@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Build;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Olvek\Account\Keeper;
 use Olvek\Account\Today;
 use Olvek\Core\Bed\Material;
 use Olvek\Core\Buying\Shop;
@@ -19,6 +20,7 @@ use Olvek\Site\PlainText;
 use Olvek\Site\Saver;
 use Olvek\Tank\Tank;
 use Psr\EventDispatcher\EventDispatcherInterface;
+use Symfony\Component\Uid\Uuid;
 
 /** Keeps what is ticked and typed while a tank is being built. */
 final readonly class BuildRecords
@@ -172,6 +174,27 @@ final readonly class BuildRecords
         $mark = $this->marks($tank)[Steps::FILL] ?? null;
 
         return true === $mark?->done ? $mark->on : null;
+    }
+
+    /** @return array<string, \DateTimeImmutable> day of filling by tank, of all of a keeper's that are filled */
+    public function filledDays(Keeper $keeper): array
+    {
+        $filled = [];
+        /** @var list<array{tank: Uuid, day: \DateTimeImmutable}> $rows */
+        $rows = $this->entities
+            ->createQuery(
+                'SELECT t.id AS tank, m.on AS day FROM '.
+                    StepMark::class.
+                    ' m JOIN m.tank t WHERE t.keeper = :keeper AND m.step = :step AND m.done = true',
+            )
+            ->setParameter('keeper', $keeper->id(), 'uuid')
+            ->setParameter('step', Steps::FILL)
+            ->getResult();
+        foreach ($rows as $row) {
+            $filled[$row['tank']->toRfc4122()] = $row['day'];
+        }
+
+        return $filled;
     }
 
     /** @return array<string, StepMark> by step */

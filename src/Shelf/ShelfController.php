@@ -20,7 +20,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class ShelfController extends AbstractController
 {
     /** Tanks that stand on one page of the shelf. */
-    private const BOARD = 24;
+    private const BOARD = 12;
 
     #[Route('/', name: 'shelf', methods: ['GET'])]
     public function shelf(
@@ -46,6 +46,7 @@ final class ShelfController extends AbstractController
 
         return $this->render('shelf/shelf.html.twig', [
             'board' => $board,
+            'waiting' => $asks['waiting'],
             'boards' => $boards,
             'archived' => $tanks->archived($keeper),
             'rooms' => $tanks->rooms($keeper),

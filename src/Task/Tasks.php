@@ -35,6 +35,7 @@ final readonly class Tasks
             $plan = null === $filled ? $plan : $plan->filledOn($filled);
 
             return Care::of($plan, (new Runner($plan))->run(Judge::FIRST_YEAR, UsualCare::events()), $units);
-        });
+            // They follow from the plan alone: no new day makes them others.
+        }, 60 * ResultCache::DAY);
     }
 }

@@ -117,7 +117,7 @@ final class Rooms
         'Bench' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Judging'],
         'Palette' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Judging'],
         'Command' => ['Site', 'Account', 'Judging'],
-        'Server' => ['Site', 'Account', 'Tank', 'Settings'],
+        'Server' => ['Site', 'Account', 'Tank', 'Work', 'Settings'],
         'Task' => ['Site', 'Tank', 'Editing'],
         'Build' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Task'],
         'Photo' => ['Site', 'Account', 'Tank', 'Work', 'Build'],
@@ -128,7 +128,7 @@ final class Rooms
         'Start' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Build', 'Log'],
         'Demo' => ['Account', 'Tank', 'Device', 'Editing', 'Build', 'Photo', 'Log'],
         'Weeks' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Device', 'Editing', 'Build', 'Log'],
-        'Almanac' => ['Site', 'Account', 'Tank', 'Task', 'Build', 'Log', 'Read', 'Weeks'],
+        'Almanac' => ['Site', 'Account', 'Tank', 'Work', 'Task', 'Build', 'Log', 'Read', 'Weeks'],
         'Transfer' => ['Site', 'Account', 'Tank', 'Work', 'Device', 'Bench', 'Task', 'Build', 'Photo', 'Log', 'Almanac'],
         'Shelf' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Judging', 'Build', 'Log', 'Almanac'],
     ];

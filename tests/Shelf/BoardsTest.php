@@ -13,16 +13,16 @@ final class BoardsTest extends BenchTestCase
 {
     use FilledTank;
 
-    public function testTwentyFourTanksStandOnABoard(): void
+    public function testTwelveTanksStandOnABoard(): void
     {
-        for ($n = 2; $n <= 26; ++$n) {
+        for ($n = 2; $n <= 14; ++$n) {
             $this->service(TankEditor::class)->begin($this->keeper, $this->demoPlan()->withName("Tank $n"), 'created');
         }
         $this->browser->request('GET', '/');
-        self::assertSelectorCount(24, '.shelf-tank');
+        self::assertSelectorCount(12, '.shelf-tank');
         self::assertSame(['1', '2'], $this->browser->getCrawler()->filter('.boards a')->extract(['_text']));
         $this->browser->click($this->browser->getCrawler()->filter('.boards a')->last()->link());
-        self::assertSame(['Tank 25', 'Tank 26'], $this->browser->getCrawler()->filter('.shelf-tank h2')->extract(['_text']));
+        self::assertSame(['Tank 13', 'Tank 14'], $this->browser->getCrawler()->filter('.shelf-tank h2')->extract(['_text']));
         foreach (['3', '0', 'last'] as $none) {
             $this->browser->request('GET', "/?board=$none");
             self::assertResponseStatusCodeSame(404);
