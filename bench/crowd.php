@@ -7,17 +7,14 @@
 
 declare(strict_types=1);
 
+use Symfony\Component\Uid\Uuid;
+
+require __DIR__.'/../vendor/autoload.php';
+
 const TANKS = 200;
 const READINGS = 50_000;
 
 $db = new PDO('sqlite:' . $argv[1], options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
-$id = static function (): string {
-    $bytes = random_bytes(16);
-    $bytes[6] = chr((ord($bytes[6]) & 0x0f) | 0x70);
-    $bytes[8] = chr((ord($bytes[8]) & 0x3f) | 0x80);
-
-    return $bytes;
-};
 $keeper = $db->query('SELECT id FROM keeper LIMIT 1')->fetchColumn();
 $plans = $db->query('SELECT r.plan FROM revision r JOIN tank t ON t.id = r.tank_id AND t.head = r.number')->fetchAll(PDO::FETCH_COLUMN);
 $add = static fn(string $table, array $row) => $db
@@ -27,10 +24,12 @@ $add = static fn(string $table, array $row) => $db
     ->execute(array_values($row));
 $db->beginTransaction();
 for ($n = count($plans); $n < TANKS; ++$n) {
-    $tank = $id();
+    $tank = Uuid::v7()->toRfc4122();
     $plan = json_decode($plans[$n % count($plans)], true, flags: \JSON_THROW_ON_ERROR);
     $plan['name'] = "Made-up tank $n";
     $plan['site']['temperature'] = 21.0 + $n / 100;
+    $text = json_encode($plan, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
+    // Its counters among it, as Tank and Holdings keep them.
     $add('tank', [
         'id' => $tank,
         'keeper_id' => $keeper,
@@ -39,12 +38,16 @@ for ($n = count($plans); $n < TANKS; ++$n) {
         'head' => 1,
         'latest' => 1,
         'version' => 1,
+        'plan_hash' => hash('xxh128', $text),
+        'log_lines' => intdiv(READINGS, TANKS),
+        'log_mark' => bin2hex(random_bytes(8)),
+        'kept_bytes' => strlen($text),
     ]);
     $add('revision', [
         'tank_id' => $tank,
         'number' => 1,
         'parent' => null,
-        'plan' => json_encode($plan, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+        'plan' => $text,
         'words' => 'begun',
         'at' => date('Y-m-d H:i:s'),
     ]);
@@ -54,7 +57,7 @@ for ($n = count($plans); $n < TANKS; ++$n) {
     for ($k = 0; $k < READINGS / TANKS; ++$k) {
         $what = ['ammonia', 'nitrite', 'nitrate', 'ph'][$k % 4];
         $add('log_entry', [
-            'id' => $id(),
+            'id' => Uuid::v7()->toRfc4122(),
             'tank_id' => $tank,
             'on_day' => date('Y-m-d', time() - 86400 * intdiv($k * $age, intdiv(READINGS, TANKS))),
             'kind' => 'reading',

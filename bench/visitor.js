@@ -12,7 +12,7 @@ export async function ask(path, options = {}) {
         jar.set(name, value);
     }
     const body = Buffer.from(await response.arrayBuffer());
-    return { status: response.status, location: response.headers.get('location'), type: response.headers.get('content-type') ?? '', body, text: body.toString() };
+    return { status: response.status, location: response.headers.get('location'), type: response.headers.get('content-type') ?? '', etag: response.headers.get('etag'), body, text: body.toString() };
 }
 
 /** Asks for an answer in lines: the time until the first has come, and all of them. */

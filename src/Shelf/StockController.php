@@ -5,91 +5,75 @@ declare(strict_types=1);
 namespace Olvek\Shelf;
 
 use Olvek\Account\Keeper;
-use Olvek\Account\Today;
-use Olvek\Build\BuildRecords;
 use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Log\Stock;
-use Olvek\Editing\TankEditor;
-use Olvek\Log\Logbook;
-use Olvek\Tank\TankRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** All plants and animals of a keeper, over all tanks that are filled, and what was spent on each. */
+/**
+ * All plants and animals of a keeper, over all tanks that are filled, and what was spent on each; or one kind of them, with every tank.
+ *
+ * @phpstan-type StockKind array{id: string, name: string, sum: int, in: array<string, array{name: string, count: int}>}
+ */
 final class StockController extends AbstractController
 {
-    /** Tanks that are looked through. J: beyond it a page would be a book. */
-    private const MOST = 100;
+    /** Tanks that are named beside a kind; its own page names all. J: as many as a line or two hold. */
+    private const NAMED = 8;
 
-    public function __construct(
-        private readonly TankRepository $tanks,
-        private readonly TankEditor $road,
-        private readonly BuildRecords $book,
-        private readonly Logbook $logbook,
-        private readonly Today $today,
-        private readonly Catalogue $catalogue,
-    ) {
+    public function __construct(private readonly TankStocks $stocks, private readonly Catalogue $catalogue)
+    {
     }
 
     #[Route('/stock', name: 'stock', methods: ['GET'])]
-    public function __invoke(#[CurrentUser] Keeper $keeper): Response
+    public function __invoke(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
-        $today = $this->today->of($keeper);
+        $only = $request->query->getString('kind');
         $animals = $plants = $spent = [];
-        foreach ($this->tanks->shelf($keeper, self::MOST) as $revision) {
-            $tank = $revision->tank;
-            $filled = $this->book->filledOn($tank);
-            if (null === $filled) {
-                continue;
+        foreach ($this->stocks->of($keeper) as [$tank, $stock]) {
+            $id = $tank->id()->toRfc4122();
+            foreach ($stock['kinds'] as [$isAnimal, $kind, $name, $count]) {
+                if ('' !== $only && $only !== $kind) {
+                    continue;
+                }
+                if ($isAnimal) {
+                    $animals = self::put($animals, $kind, $name, $id, $tank->name(), $count);
+                } else {
+                    $plants = self::put($plants, $kind, $name, $id, $tank->name(), $count);
+                }
             }
-            $day = max(0, Today::between($filled, $today));
-            $stock = new Stock($this->road->plan($revision), $this->logbook->since($tank, $filled, $day), $day);
-            foreach ($stock->groups() as $group) {
-                $animals = self::put(
-                    $animals,
-                    $group->kind->id,
-                    $group->kind->common,
-                    $tank->id()->toRfc4122(),
-                    $tank->name(),
-                    $stock->heads($group),
-                );
-            }
-            foreach ($stock->clumps() as $clump) {
-                $plants = self::put(
-                    $plants,
-                    $clump->kind->id,
-                    $clump->kind->common,
-                    $tank->id()->toRfc4122(),
-                    $tank->name(),
-                    $stock->pieces($clump),
-                );
-            }
-            if ($stock->spent() > 0) {
-                $spent[] = ['tank' => $tank, 'money' => $stock->spent()];
+            if ($stock['spent'] > 0) {
+                $spent[] = ['tank' => $tank, 'money' => $stock['spent']];
             }
         }
         foreach ($keeper->stock() as $kind => $pieces) {
-            $plants = self::put($plants, $kind, $this->catalogue->plants[$kind]->common ?? $kind, '', 'on hand', $pieces);
+            if ('' === $only || $only === $kind) {
+                $plants = self::put($plants, $kind, $this->catalogue->plants[$kind]->common ?? $kind, '', 'on hand', $pieces);
+            }
+        }
+        if ('' !== $only && [] === $animals && [] === $plants) {
+            throw $this->createNotFoundException('None of that kind is in any of your tanks.');
         }
 
         return $this->render('shelf/stock.html.twig', [
             'animals' => self::sorted($animals),
             'plants' => self::sorted($plants),
-            'spent' => $spent,
+            'spent' => '' === $only ? $spent : [],
+            'only' => $only,
+            'named' => '' === $only ? self::NAMED : null,
         ]);
     }
 
     /**
-     * @param array<string, array{name: string, sum: int, in: array<string, array{name: string, count: int}>}> $all
+     * @param array<string, StockKind> $all
      *
-     * @return array<string, array{name: string, sum: int, in: array<string, array{name: string, count: int}>}>
+     * @return array<string, StockKind>
      */
-    private static function put(array $all, string $kind, string $name, string $tank, string $where, ?int $count): array
+    private static function put(array $all, string $kind, string $name, string $tank, string $where, int $count): array
     {
-        if (null !== $count && $count > 0) {
-            $all[$kind] ??= ['name' => $name, 'sum' => 0, 'in' => []];
+        if ($count > 0) {
+            $all[$kind] ??= ['id' => $kind, 'name' => $name, 'sum' => 0, 'in' => []];
             $all[$kind]['sum'] += $count;
             $all[$kind]['in'][$tank] = ['name' => $where, 'count' => ($all[$kind]['in'][$tank]['count'] ?? 0) + $count];
         }
@@ -98,9 +82,9 @@ final class StockController extends AbstractController
     }
 
     /**
-     * @param array<string, array{name: string, sum: int, in: array<string, array{name: string, count: int}>}> $all
+     * @param array<string, StockKind> $all
      *
-     * @return list<array{name: string, sum: int, in: array<string, array{name: string, count: int}>}>
+     * @return list<StockKind>
      */
     private static function sorted(array $all): array
     {
