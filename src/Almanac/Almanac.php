@@ -360,7 +360,7 @@ final readonly class Almanac
     /**
      * What a calendar program should know: open and coming tasks of all filled tanks, each with its day of filling.
      *
-     * @return list<array{Tank, Task, \DateTimeImmutable}>
+     * @return list<array{Tank, Task, \DateTimeImmutable, \DateTimeImmutable}> and when its plan was last changed
      */
     private function feed(Keeper $keeper): array
     {
@@ -372,7 +372,7 @@ final readonly class Almanac
                 continue;
             }
             foreach ($this->tasks->of($revision, $keeper->units(), $day) as $task) {
-                $all[] = [$revision->tank, $task, $day];
+                $all[] = [$revision->tank, $task, $day, $revision->at];
             }
         }
 
@@ -409,8 +409,7 @@ final readonly class Almanac
     {
         $marks = $this->marks($keeper);
         $filled = $this->book->filledDays($keeper);
-        // Its events bear the day on which they were written.
-        $stamps = [$this->today->of($keeper)->format('Y-m-d')];
+        $stamps = [];
         foreach (array_intersect_key($this->tanks->active($keeper), $filled) as $id => $tank) {
             $stamps[] = $this->stamp($keeper, $filled[$id], $tank, $marks[$id] ?? []);
         }

@@ -27,7 +27,7 @@ final class AlmanacController extends AbstractController
     /** Days ahead to which something can be put off. */
     private const FARTHEST = 366;
     /** More than these in a part of the page are not read; one tank's can be asked for alone. */
-    private const MOST = 25;
+    private const MOST = 15;
     /** Seconds for which one request goes through tanks. J. */
     private const PATIENCE = 1.5;
 

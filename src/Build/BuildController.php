@@ -62,8 +62,10 @@ final class BuildController extends AbstractController
             return $this->page($request, $tank, $keeper, errors: ['filled' => 'Give the day of filling as year-month-day.']);
         }
 
+        $head = $this->tanks->head($tank);
+
         return new Response(
-            $calendar->write($tank, $this->tasks->of($this->tanks->head($tank), $keeper->units()), $filled),
+            $calendar->write($tank, $this->tasks->of($head, $keeper->units()), $filled, $head->at),
             headers: Attachment::headers('text/calendar; charset=utf-8', $tank->name().'.ics', 'care.ics'),
         );
     }

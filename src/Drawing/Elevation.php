@@ -35,6 +35,8 @@ final class Elevation
     /** Most figures drawn of one clump or group; more would only blur. */
     private const MOST_FIGURES = 16;
     private const FEW_FIGURES = 6;
+    /** On the shelf, where a drawing is a hand's width and twelve of them are sent. */
+    private const SHELF_FIGURES = 5;
     private const ALL_FIGURES = 90;
     /** Tannin (mg C/L) and green water (mg dry/L) at which the water is painted half over. */
     private const BROWN_WATER = 15.0;
@@ -445,9 +447,11 @@ final class Elevation
         $pen = new Pen($clump->id.$clump->kind->id.($this->side ? 's' : ''));
         $line = $this->plan->waterLine;
         $most =
-            $this->small || $this->side
-                ? self::FEW_FIGURES
-                : max(self::FEW_FIGURES, min(self::MOST_FIGURES, intdiv(self::ALL_FIGURES, \count($this->plan->clumps))));
+            match (true) {
+                $this->small => self::SHELF_FIGURES,
+                $this->side => self::FEW_FIGURES,
+                default => max(self::FEW_FIGURES, min(self::MOST_FIGURES, intdiv(self::ALL_FIGURES, \count($this->plan->clumps)))),
+            };
         $count = $role->coversSurface() ? max(1, min($most, (int) round(($span * $this->frame->scale) / 22))) : min($most, $clump->pieces);
         $tall = $this->day->height($this->plan, $index);
         for ($n = 0; $n < $count; ++$n) {

@@ -481,7 +481,7 @@ final readonly class Logbook
     /** Tells one state of a tank's logbook from another. */
     public function mark(Tank $tank): string
     {
-        return $tank->id()->toBase58().'.'.$tank->logMark().$tank->logLines();
+        return $tank->id()->toRfc4122().'.'.$tank->logMark().$tank->logLines();
     }
 
     private function readLines(Tank $tank, \DateTimeImmutable $filled, int $upTo): Log

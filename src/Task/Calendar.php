@@ -6,28 +6,24 @@ namespace Olvek\Task;
 
 use Olvek\Core\Care\Task;
 use Olvek\Tank\Tank;
-use Psr\Clock\ClockInterface;
 use Sabre\VObject\Component;
 use Sabre\VObject\Component\VCalendar;
 
 /** What tanks ask for, as iCalendar (RFC 5545). */
 final readonly class Calendar
 {
-    public function __construct(private ClockInterface $clock)
-    {
-    }
-
     /**
      * One tank's, as planned.
      *
      * @param list<Task>         $tasks
-     * @param \DateTimeImmutable $filled day of filling
+     * @param \DateTimeImmutable $filled  day of filling
+     * @param \DateTimeImmutable $changed when the plan was last changed
      */
-    public function write(Tank $tank, array $tasks, \DateTimeImmutable $filled): string
+    public function write(Tank $tank, array $tasks, \DateTimeImmutable $filled, \DateTimeImmutable $changed): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Olvek//care//EN', 'X-WR-CALNAME' => $tank->name()]);
         foreach ($tasks as $task) {
-            $this->add($calendar, $tank, $task, $filled, []);
+            $this->add($calendar, $tank, $task, $filled, $changed, []);
         }
 
         return $calendar->serialize();
@@ -36,23 +32,30 @@ final readonly class Calendar
     /**
      * A whole shelf's: what was done or left out is gone from it, what was put off stands where it was put.
      *
-     * @param list<array{Tank, Task, \DateTimeImmutable}> $all   each with its tank and that one's day of filling
-     * @param array<string, array<string, TaskMark>>      $marks by tank, and by task and day
+     * @param list<array{Tank, Task, \DateTimeImmutable, \DateTimeImmutable}> $all   each with its tank, that one's day of filling, and when
+     *                                                                            its plan was last changed
+     * @param array<string, array<string, TaskMark>>                           $marks by tank, and by task and day
      */
     public function shelf(array $all, array $marks): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Olvek//almanac//EN', 'X-WR-CALNAME' => 'Olvek']);
-        foreach ($all as [$tank, $task, $filled]) {
+        foreach ($all as [$tank, $task, $filled, $changed]) {
             $own = array_filter($marks[$tank->id()->toRfc4122()] ?? [], static fn (TaskMark $m): bool => $m->task === $task->id);
-            $this->add($calendar, $tank, $task, $filled, array_values($own));
+            $this->add($calendar, $tank, $task, $filled, $changed, array_values($own));
         }
 
         return $calendar->serialize();
     }
 
     /** @param list<TaskMark> $marks of this task */
-    private function add(VCalendar $calendar, Tank $tank, Task $task, \DateTimeImmutable $filled, array $marks): void
-    {
+    private function add(
+        VCalendar $calendar,
+        Tank $tank,
+        Task $task,
+        \DateTimeImmutable $filled,
+        \DateTimeImmutable $changed,
+        array $marks,
+    ): void {
         $first = $filled->modify("+$task->day days");
         $uid = $tank->id()->toRfc4122().'.'.$task->id.'@olvek';
         $words = $tank->name().': '.$task->words;
@@ -64,7 +67,7 @@ final readonly class Calendar
                 $first = $mark->moved ?? $first;
             }
         }
-        $event = $this->event($calendar, $uid, $words, $first);
+        $event = self::event($calendar, $uid, $words, $first, $changed);
         if ($task->every > 0) {
             $event->add(
                 'RRULE',
@@ -74,19 +77,25 @@ final readonly class Calendar
             foreach ($marks as $mark) {
                 $event->add('EXDATE', str_replace('-', '', $mark->due), ['VALUE' => 'DATE']);
                 if (!$mark->settled && null !== $mark->moved) {
-                    $calendar->add($this->event($calendar, $tank->id()->toRfc4122().".$task->id.$mark->due@olvek", $words, $mark->moved));
+                    $uid = $tank->id()->toRfc4122().".$task->id.$mark->due@olvek";
+                    $calendar->add(self::event($calendar, $uid, $words, $mark->moved, $changed));
                 }
             }
         }
         $calendar->add($event);
     }
 
-    private function event(VCalendar $calendar, string $uid, string $words, \DateTimeImmutable $on): Component
-    {
+    private static function event(
+        VCalendar $calendar,
+        string $uid,
+        string $words,
+        \DateTimeImmutable $on,
+        \DateTimeImmutable $changed,
+    ): Component {
         $event = $calendar->createComponent('VEVENT', ['UID' => $uid, 'SUMMARY' => $words, 'TRANSP' => 'TRANSPARENT']);
         $event->remove('DTSTAMP');
-        // The day, not the second: whoever asks again on the same day is told that nothing has changed.
-        $event->add('DTSTAMP', $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->setTime(0, 0));
+        // When it was last revised (RFC 5545, 3.8.7.2), not when it was sent: what has not changed is the same text tomorrow.
+        $event->add('DTSTAMP', $changed->setTimezone(new \DateTimeZone('UTC')));
         $event->add('DTSTART', $on->format('Ymd'), ['VALUE' => 'DATE']);
 
         return $event;

@@ -258,6 +258,43 @@ final class AlmanacTest extends BenchTestCase
         self::assertResponseStatusCodeSame(422);
     }
 
+    /** A program that fetches the calendar again is told that it has it already, until something is settled. */
+    public function testACalendarThatHasNotChangedIsNotSentAgain(): void
+    {
+        $this->fill(16);
+        $this->browser->request('GET', '/almanac.ics');
+        $etag = $this->browser->getResponse()->getEtag();
+        self::assertNotNull($etag);
+        $this->browser->request('GET', '/almanac.ics', server: ['HTTP_IF_NONE_MATCH' => $etag]);
+        self::assertResponseStatusCodeSame(304);
+        self::assertSame('', $this->browser->getResponse()->getContent());
+        $this->open();
+        $this->browser->submit($this->browser->getCrawler()->filter('.due-late .due-do button[value=done]')->form());
+        $this->browser->request('GET', '/almanac.ics', server: ['HTTP_IF_NONE_MATCH' => $etag]);
+        self::assertResponseStatusCodeSame(200);
+    }
+
+    /** Whoever comes by without a script is led back; a script is told how many tanks are left. */
+    public function testTanksAreReadBesideThePage(): void
+    {
+        $this->fill(16);
+        $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token('almanac'), 'zone' => 'Pacific/Niue']);
+        $this->open();
+        self::assertSelectorNotExists('[data-refresh]');
+        // The next day: Kiritimati's date is always ahead of Niue's.
+        $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token('almanac'), 'zone' => 'Pacific/Kiritimati']);
+        $this->open();
+        self::assertSelectorTextContains('[data-refresh]', 'One tank is shown as read on an earlier day.');
+        self::assertStringContainsString(self::LOOK, $this->text('.almanac'));
+        $this->browser->clickLink('Read it now');
+        self::assertResponseRedirects('/almanac');
+        $this->browser->request('GET', '/almanac/refresh', server: ['HTTP_ACCEPT' => 'application/json']);
+        self::assertResponseStatusCodeSame(200);
+        self::assertSame('{"waiting":0}', $this->browser->getResponse()->getContent());
+        $this->open();
+        self::assertSelectorNotExists('[data-refresh]');
+    }
+
     /** The cookie by which browser tests move the clock means nothing to anybody else. */
     public function testNobodyMovesTheClock(): void
     {

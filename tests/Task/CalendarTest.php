@@ -15,7 +15,6 @@ use PHPUnit\Framework\TestCase;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Reader;
-use Symfony\Component\Clock\MockClock;
 
 /** Days, repeats and odd names in the calendar; times in words on the steps. */
 final class CalendarTest extends TestCase
@@ -25,10 +24,11 @@ final class CalendarTest extends TestCase
     {
         $tank = new Tank(new Keeper('Runa', 'Runa'), $name, new \DateTimeImmutable('2026-05-01'));
         $calendar = Reader::read(
-            (new Calendar(new MockClock('2026-05-01 10:00', 'Asia/Tokyo')))->write(
+            (new Calendar())->write(
                 $tank,
                 array_values($tasks),
                 new \DateTimeImmutable('2026-12-30'),
+                new \DateTimeImmutable('2026-05-01 10:00', new \DateTimeZone('Asia/Tokyo')),
             ),
         );
         self::assertInstanceOf(VCalendar::class, $calendar);
