@@ -446,12 +446,11 @@ final class Elevation
         $start = max(0.0, min($width - $span, $middle - $span / 2));
         $pen = new Pen($clump->id.$clump->kind->id.($this->side ? 's' : ''));
         $line = $this->plan->waterLine;
-        $most =
-            match (true) {
-                $this->small => self::SHELF_FIGURES,
-                $this->side => self::FEW_FIGURES,
-                default => max(self::FEW_FIGURES, min(self::MOST_FIGURES, intdiv(self::ALL_FIGURES, \count($this->plan->clumps)))),
-            };
+        $most = match (true) {
+            $this->small => self::SHELF_FIGURES,
+            $this->side => self::FEW_FIGURES,
+            default => max(self::FEW_FIGURES, min(self::MOST_FIGURES, intdiv(self::ALL_FIGURES, \count($this->plan->clumps)))),
+        };
         $count = $role->coversSurface() ? max(1, min($most, (int) round(($span * $this->frame->scale) / 22))) : min($most, $clump->pieces);
         $tall = $this->day->height($this->plan, $index);
         for ($n = 0; $n < $count; ++$n) {
