@@ -194,7 +194,7 @@ final class ReadingsTest extends BenchTestCase
         self::assertSame(2, $this->stored()->logLines());
     }
 
-    /** Beside the limits of one post: 20,000 values. Time is measured by bench/posts.php; memory here. */
+    /** Beside the limits of one post: 20,000 values. It must stay within the memory of a request. */
     public function testAsManyValuesAsAPostHoldsTakeLittleMemory(): void
     {
         $this->fill(400);
