@@ -36,13 +36,10 @@ final readonly class Bounds
     {
         $now = $this->holdings->all($keeper);
         $over = match (true) {
-            $more->tanks > 0 && $now->tanks + $more->tanks > $this->most->tanks => \sprintf('%d tanks', $this->most->tanks),
-            $more->lines > 0 && $now->lines + $more->lines > $this->most->lines => \sprintf('%d log entries', $this->most->lines),
-            $more->photos > 0 && $now->photos + $more->photos > $this->most->photos => \sprintf('%d photos', $this->most->photos),
-            $more->bytes > 0 && $now->bytes + $more->bytes > $this->most->bytes => \sprintf(
-                '%d MB of plans and photos',
-                intdiv($this->most->bytes, 1_000_000),
-            ),
+            $more->tanks > 0 && $now->tanks + $more->tanks > $this->most->tanks => number_format($this->most->tanks).' tanks',
+            $more->lines > 0 && $now->lines + $more->lines > $this->most->lines => number_format($this->most->lines).' log entries',
+            $more->photos > 0 && $now->photos + $more->photos > $this->most->photos => number_format($this->most->photos).' photos',
+            $more->bytes > 0 && $now->bytes + $more->bytes > $this->most->bytes => number_format(intdiv($this->most->bytes, 1_000_000)).' MB of plans and photos',
             default => null,
         };
 
