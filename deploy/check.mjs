@@ -348,6 +348,125 @@ const checks = {
         say(`${whole} of 20 backups whole while 8 keepers saved ${saved} changes; the last one restored under the running server`);
     },
 
+    /** Twelve keepers send five photos each, while others plan; each is served, and not sent again to who has it. */
+    async photos() {
+        const all = await keepers(12, 'photos');
+        const picture = readFileSync(`${work}/srv/demo/photos/042.jpg`);
+        const spans = [];
+        const pages = [];
+        const sending = all.map(async (keeper) => {
+            const page = (await keeper.ask(`${keeper.tank}/photos`)).text;
+            const token = page.slice(page.indexOf(`action="${keeper.tank}/photos"`)).match(/name="_token" value="([^"]+)"/)[1];
+            for (let n = 0; n < 5; n += 1) {
+                const form = new Request(origin, { method: 'POST', body: Object.entries({ _token: token, day: '', words: `Photo ${n}`, photo: new File([picture], 'photo.jpg', { type: 'image/jpeg' }) })
+                    .reduce((data, [name, value]) => (data.append(name, value), data), new FormData()) });
+                const body = Buffer.from(await form.arrayBuffer());
+                const from = performance.now();
+                const answer = await keeper.ask(`${keeper.tank}/photos`, { method: 'POST', body, headers: { 'Content-Type': form.headers.get('content-type'), 'Content-Length': body.length, Accept: 'application/json' } });
+                assert.equal(answer.status, 200, answer.text.slice(0, 200));
+                spans.push(performance.now() - from);
+            }
+        });
+        let stop = false;
+        const planning = all.slice(0, 4).map(async (keeper) => {
+            while (!stop) {
+                const from = performance.now();
+                assert.equal((await keeper.ask('/')).status, 200);
+                pages.push(performance.now() - from);
+            }
+        });
+        await Promise.all(sending);
+        stop = true;
+        await Promise.all(planning);
+        for (const keeper of all) {
+            const [path] = (await keeper.ask(`${keeper.tank}/photos`)).text.match(new RegExp(`${keeper.tank}/photos/[0-9a-f-]{36}/strip\\.jpg`));
+            const first = await keeper.ask(path);
+            assert.equal(first.status, 200);
+            assert.equal((await keeper.ask(path, { headers: { 'If-None-Match': first.headers.etag } })).status, 304);
+            assert.equal((await all[(all.indexOf(keeper) + 1) % all.length].ask(path)).status, 404, 'nobody else sees it');
+        }
+        [spans, pages].forEach((list) => list.sort((a, b) => a - b));
+        say(`${spans.length} photos of 12 keepers: p50 ${at(spans, 0.5).toFixed(0)}, p95 ${at(spans, 0.95).toFixed(0)} ms each; ${pages.length} shelves beside them, p50 ${at(pages, 0.5).toFixed(0)}, p95 ${at(pages, 0.95).toFixed(0)} ms`);
+    },
+
+    /** One keeper imports 100,000 lines, while twelve others go on planning. */
+    async import() {
+        const [one, ...others] = await keepers(13, 'import');
+        const build = (await one.ask(`${one.tank}/build`)).text;
+        const filled = await one.ask(`${one.tank}/build/steps/fill`, { method: 'POST', body: new URLSearchParams({ _token: build.slice(build.indexOf('<main')).match(/name="_token" value="([^"]+)"/)[1], state: 'done', note: '', day: '2020-01-01' }) });
+        assert.equal(filled.status, 303);
+        let stop = false;
+        const spans = [];
+        const planning = others.map(async (keeper) => {
+            while (!stop) {
+                const from = performance.now();
+                assert.equal((await keeper.edit()).status, 303);
+                spans.push(performance.now() - from);
+                // Nobody thinks faster.
+                await pause(300);
+            }
+        });
+        const address = `${one.tank}/log/import`;
+        const page = (await one.ask(address)).text;
+        const token = page.slice(page.indexOf('class="import-form"')).match(/name="_token" value="([^"]+)"/)[1];
+        const from = performance.now();
+        const count = () => Number(query(`SELECT COUNT(*) FROM log_entry WHERE tank_id = '${one.tank.split('/').at(-1)}'`));
+        try {
+            for (let table = 1; table <= 10; table += 1) {
+                const lines = Array.from({ length: 10_000 }, (_, n) => `${new Date(Date.UTC(2020, 0, 1 + (n % 2000))).toISOString().slice(0, 10)},${(10 + 1.5 * table + Math.floor(n / 2000) / 10).toFixed(1)}`);
+                const sent = { _token: token, text: `day,temperature\n${lines.join('\n')}\n`, 'map[0]': 'day', 'map[1]': 'temperature:degC', dates: 'ymd' };
+                let answer = await one.ask(address, { method: 'POST', body: new URLSearchParams(sent) });
+                for (let tries = 0; count() < 10_000 * table && tries < 10; tries += 1) {
+                    const seen = answer.text.match(/name="seen" value="([^"]+)"/)?.[1];
+                    assert.ok(seen, `${answer.status} ${answer.text.match(/field-error[^]{0,200}/)?.[0]}`);
+                    answer = await one.ask(address, { method: 'POST', body: new URLSearchParams({ ...sent, seen, write: 'yes' }) });
+                }
+                assert.equal(count(), 10_000 * table);
+            }
+        } finally {
+            stop = true;
+        }
+        const seconds = (performance.now() - from) / 1000;
+        await Promise.all(planning);
+        spans.sort((a, b) => a - b);
+        say(`100,000 lines imported in ${seconds.toFixed(0)} s beside 12 keepers, who saved ${spans.length} changes: p50 ${at(spans, 0.5).toFixed(0)}, p95 ${at(spans, 0.95).toFixed(0)}, most ${at(spans, 1).toFixed(0)} ms, 0 errors`);
+    },
+
+    /** A backup is restored while twelve keepers save: nobody sees an error, and what stands afterwards is whole. */
+    async restore() {
+        const all = await keepers(12, 'restore');
+        const file = `${work}/data/under-load.backup`;
+        olvek('olvek:backup', file);
+        let stop = false;
+        const seen = new Map();
+        const working = all.map(async (keeper) => {
+            while (!stop) {
+                const { status } = await keeper.edit();
+                seen.set(status, (seen.get(status) ?? 0) + 1);
+                if (status === 409) {
+                    keeper.base = Number((await keeper.ask(keeper.tank)).text.match(/name="base" value="(\d+)"/)[1]);
+                }
+            }
+        });
+        await pause(1500);
+        const from = performance.now();
+        await new Promise((done, failed) => spawn(`${work}/etc/olvek`, ['olvek:restore', file, '--yes'], { stdio: 'ignore' }).on('exit', (code) => (code === 0 ? done() : failed(new Error(`restore failed with ${code}`)))));
+        const seconds = (performance.now() - from) / 1000;
+        await pause(1500);
+        stop = true;
+        await Promise.all(working);
+        // Saved; overtaken, since the tank stands at an earlier version again; or for a moment not to be written to.
+        assert.deepEqual([...seen.keys()].filter((status) => ![303, 409, 503].includes(status)), []);
+        assert.equal(query('PRAGMA integrity_check'), 'ok');
+        assert.equal(query('PRAGMA foreign_key_check'), '');
+        assert.equal(query('SELECT COUNT(*) FROM tank t WHERE NOT EXISTS (SELECT 1 FROM revision r WHERE r.tank_id = t.id AND r.number = t.head)'), '0');
+        for (const keeper of all) {
+            keeper.base = Number((await keeper.ask(keeper.tank)).text.match(/name="base" value="(\d+)"/)[1]);
+            assert.equal((await keeper.edit()).status, 303, 'everybody goes on');
+        }
+        say(`restored in ${seconds.toFixed(1)} s while 12 keepers saved: ${[...seen].map(([status, times]) => `${times} × ${status}`).join(', ')}`);
+    },
+
     /** A disk that is really full: told in words and in the log, nothing lost, and it goes on once there is room. */
     async full() {
         try {

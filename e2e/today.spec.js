@@ -65,14 +65,24 @@ test('a table comes into the logbook, columns told by hand', async ({ page }, in
     await page.getByLabel('or its text').fill(`Day,NO3,KH\n${today},10,5\n1999-01-01,3,4\n`);
     await sends(page, () => page.getByRole('button', { name: 'Look at it' }).click());
     await expectAccessible(page);
+    await page.getByLabel('What “NO3” holds').selectOption('nitrate:NO3');
     await page.getByLabel('What “KH” holds').selectOption('');
-    await sends(page, () => page.getByRole('button', { name: 'Take these columns' }).click());
-    await expect(page.getByRole('status')).toContainText('1 line taken, 1 not taken');
+    await sends(page, () => page.getByRole('button', { name: 'Show what will be written' }).click());
+    await expect(page.locator('.import-preview')).toContainText('1 entry');
     await expect(page.locator('.import-faults')).toContainText('line 3: The tank was filled on');
+    await expectAccessible(page);
+    await sends(page, () => page.getByRole('button', { name: 'Write 1 entry' }).click());
+    await expect(page.getByRole('status')).toContainText('1 entry written');
     await expectAccessible(page);
     await page.getByRole('link', { name: 'Back to the log' }).click();
     await expect(page.locator('[data-log-lines]')).toContainText('Nitrate 10');
     await expect(page.locator('[data-log-lines]')).not.toContainText('KH');
+    // And back again, as a whole.
+    await page.getByRole('link', { name: 'Import a table' }).click();
+    await sends(page, () => page.getByRole('button', { name: 'Undo', exact: true }).click());
+    await expect(page.getByRole('status')).toContainText('Undone: 1 entry is gone');
+    await page.getByRole('link', { name: 'Back to the log' }).click();
+    await expect(page.locator('[data-log-lines]')).not.toContainText('Nitrate 10');
 });
 
 test('a month on a page, the stock of all tanks, and tokens', async ({ page }, info) => {
