@@ -9,6 +9,8 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Symfony\Component\Security\Core\Exception\AccessDeniedException;
+use Symfony\Component\Security\Core\Exception\AuthenticationException;
 
 /** Programs that ask under /api are answered as its description says, whatever goes wrong: {"message": why}. */
 #[AsEventListener(priority: 15)]
@@ -25,6 +27,10 @@ final class ApiErrors
             return;
         }
         $thrown = $event->getThrowable();
+        if ($thrown instanceof AuthenticationException || $thrown instanceof AccessDeniedException) {
+            // The firewall asks for a token, in the same form.
+            return;
+        }
         $told = $thrown instanceof HttpExceptionInterface;
         $status = $told ? $thrown->getStatusCode() : Response::HTTP_INTERNAL_SERVER_ERROR;
         $words = self::WORDS[$status] ?? ($told ? $thrown->getMessage() : 'Olvek failed at this. Readings that were taken are kept once.');
