@@ -6,34 +6,36 @@ namespace Olvek\Site;
 
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
-use Symfony\Component\Security\Core\Exception\AccessDeniedException;
-use Symfony\Component\Security\Core\Exception\AuthenticationException;
 
 /** Programs that ask under /api are answered as its description says, whatever goes wrong: {"message": why}. */
-#[AsEventListener(priority: 15)]
+// Below the framework's own, which writes what failed into the log, and the firewall, which asks for a token.
+#[AsEventListener(priority: -50)]
 final class ApiErrors
 {
+    private const FAILED = 'Something went wrong in Olvek. Send the same readings again later: none is kept twice.';
     private const WORDS = [
         Response::HTTP_NOT_FOUND => 'There is nothing at this address.',
         Response::HTTP_METHOD_NOT_ALLOWED => 'This address does not take this method.',
     ];
 
+    public static function isOfPrograms(Request $request): bool
+    {
+        return 1 === preg_match('~^/api(/|$)~', $request->getPathInfo());
+    }
+
     public function __invoke(ExceptionEvent $event): void
     {
-        if (1 !== preg_match('~^/api(/|$)~', $event->getRequest()->getPathInfo()) || $event->hasResponse()) {
+        if (!self::isOfPrograms($event->getRequest()) || $event->hasResponse()) {
             return;
         }
         $thrown = $event->getThrowable();
-        if ($thrown instanceof AuthenticationException || $thrown instanceof AccessDeniedException) {
-            // The firewall asks for a token, in the same form.
-            return;
-        }
-        $told = $thrown instanceof HttpExceptionInterface;
-        $status = $told ? $thrown->getStatusCode() : Response::HTTP_INTERNAL_SERVER_ERROR;
-        $words = self::WORDS[$status] ?? ($told ? $thrown->getMessage() : 'Olvek failed at this. Readings that were taken are kept once.');
-        $event->setResponse(new JsonResponse(['message' => $words], $status, $told ? $thrown->getHeaders() : []));
+        $isMeant = $thrown instanceof HttpExceptionInterface;
+        $status = $isMeant ? $thrown->getStatusCode() : Response::HTTP_INTERNAL_SERVER_ERROR;
+        $words = self::WORDS[$status] ?? ($isMeant ? $thrown->getMessage() : self::FAILED);
+        $event->setResponse(new JsonResponse(['message' => $words], $status, $isMeant ? $thrown->getHeaders() : []));
     }
 }

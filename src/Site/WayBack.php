@@ -14,6 +14,7 @@ use Symfony\Component\Routing\RouterInterface;
 
 /**
  * An address that only takes forms, opened by hand or by a reload, leads to the page that the form stands on: the nearest one above it.
+ * Programs are told which method an address takes (ApiErrors).
  */
 #[AsEventListener(priority: 10)]
 final readonly class WayBack
@@ -25,6 +26,9 @@ final readonly class WayBack
     public function __invoke(ExceptionEvent $event): void
     {
         if (!$event->getThrowable() instanceof MethodNotAllowedHttpException || !$event->getRequest()->isMethod('GET')) {
+            return;
+        }
+        if (ApiErrors::isOfPrograms($event->getRequest())) {
             return;
         }
         for ($path = \dirname($event->getRequest()->getPathInfo()); '/' !== $path && '.' !== $path; $path = \dirname($path)) {
