@@ -24,15 +24,19 @@ final readonly class ChartRows
             $on = $choice->days?->read($row['date']);
             $measure = Measure::tryFrom($row['measure']);
             $value = TextTable::number($row['value']);
-            [$least, $most] = $measure?->bounds() ?? [0.0, 0.0];
             if (null === $on || null === $measure || null === $value) {
                 yield $line => match (true) {
                     null === $on => "“{$row['date']}” isn’t a day.",
-                    null === $measure => "“{$row['measure']}” isn’t something that is read of a tank.",
+                    null === $measure => "Olvek doesn’t know the reading “{$row['measure']}”.",
                     default => "“{$row['value']}” isn’t a number.",
                 };
-            } elseif ($value < $least || $value > $most || 1 !== preg_match('/^[a-z0-9-]{0,80}$/Di', $row['of'])) {
-                yield $line => "{$row['measure']} {$row['value']} lies outside of what is possible.";
+                continue;
+            }
+            $outside = ReadingRange::fault($measure, $value, $tank->keeper->kit(), $tank->keeper->units());
+            if (null !== $outside) {
+                yield $line => $outside;
+            } elseif (1 !== preg_match('/^[a-z0-9-]{0,80}$/Di', $row['of'])) {
+                yield $line => 'The column “of” may hold only letters, digits and hyphens.';
             } else {
                 $key = Logbook::readingKey($on, $measure->value, $row['of'], $value);
                 yield $line => new Entry(

@@ -23,7 +23,7 @@ final class ForeignRows
             $typed = false === $day ? '' : trim($row[$day] ?? '');
             $on = $choice->days?->read($typed);
             if (null === $on) {
-                yield $line => '' === $typed ? 'The day is missing.' : "“{$typed}” isn’t a day that is written so.";
+                yield $line => '' === $typed ? 'The day is missing.' : "“{$typed}” doesn’t match the date format you chose.";
                 continue;
             }
             foreach ($choice->map as $n => $holds) {
@@ -44,7 +44,7 @@ final class ForeignRows
         }
         $column = ImportColumn::named($holds);
         if (null === $column) {
-            return 'What this column holds is not known.';
+            return 'Olvek doesn’t know what this column holds: choose it again.';
         }
         $kit = TestKit::of($column->kit);
         try {
@@ -53,10 +53,10 @@ final class ForeignRows
         } catch (UnreadableQuantity $unreadable) {
             return $column->measure->label().': '.$unreadable->getMessage();
         }
-        [$least, $most] = $column->measure->bounds();
+        $outside = ReadingRange::fault($column->measure, $value, $kit, $tank->keeper->units());
 
-        return $value < $least || $value > $most
-            ? \sprintf('%s: %s lies outside of what is possible.', $column->measure->label(), $cell)
+        return null !== $outside
+            ? "$cell: $outside"
             : new Entry(
                 $tank,
                 $on,

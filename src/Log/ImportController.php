@@ -105,13 +105,13 @@ final class ImportController extends AbstractController
     #[Route('/{batch}/undo', name: 'log_import_undo', requirements: ['batch' => Requirement::UUID], methods: ['POST'])]
     public function undo(Request $request, Tank $tank, string $batch): Response
     {
-        $found = $this->batches->find($tank, $batch) ?? throw $this->createNotFoundException('This logbook has no such import.');
+        $found = $this->batches->find($tank, $batch) ?? throw $this->createNotFoundException('This import isn’t in the logbook any more.');
         if (!$this->isCsrfTokenValid('log', $request->request->getString('_token'))) {
             return $this->page($tank, ['fault' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         $undone = $this->batches->undo($found, new Deadline(self::PATIENCE));
         if (null === $undone) {
-            return $this->page($tank, ['fault' => 'There was not time to undo all of it in one go: press Undo once more for the rest.']);
+            return $this->page($tank, ['fault' => 'There wasn’t time to undo all of it: press Undo again for the rest.']);
         }
 
         return $this->redirectToRoute('log_import', ['tank' => $tank->id(), 'undone' => $undone], Response::HTTP_SEE_OTHER);

@@ -35,7 +35,7 @@ final readonly class LogWriter
 {
     /** Animals that can be seen at once: as many as can come at once (Event\Stock). */
     private const MOST_SEEN = 5000;
-    private const ELSEWHERE = 'This entry was not saved: its id stands in another logbook. Enter it once more.';
+    private const ELSEWHERE = 'This entry wasn’t saved: its id belongs to another logbook. Enter it again.';
 
     public function __construct(
         private Logbook $logbook,

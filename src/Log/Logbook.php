@@ -32,7 +32,7 @@ final readonly class Logbook
 {
     /** Times what counts as nothing, up to which "less than" is still the palest colour of a test. J. */
     private const PALEST = 4.0;
-    private const UNFINISHED = 'There was not time for all of it in one go. Send it again: it goes on from here, and nothing is doubled.';
+    private const UNFINISHED = 'There wasn’t time for all of it. Send it again: it continues from here, and nothing is duplicated.';
     /** Lines that are looked up and written at once. */
     private const AT_ONCE = 200;
 
@@ -74,14 +74,9 @@ final readonly class Logbook
             }
             try {
                 $value = self::typed($measure, $text, $kit, $units);
-                [$least, $most] = $measure->bounds();
-                if ($value < $least || $value > $most) {
-                    $errors[$name] = \sprintf(
-                        'Outside the possible range: %s lies from %s to %s.',
-                        $measure->label(),
-                        $kit->show($measure, $least, $units),
-                        $kit->show($measure, $most, $units),
-                    );
+                $outside = ReadingRange::fault($measure, $value, $kit, $units);
+                if (null !== $outside) {
+                    $errors[$name] = $outside;
                 }
                 $values[$name] = $value;
             } catch (UnreadableQuantity $unreadable) {

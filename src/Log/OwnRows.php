@@ -69,14 +69,16 @@ final readonly class OwnRows
         $kind = EntryKind::tryFrom($row['kind']);
         $amount = '' === $row['amount'] ? null : TextTable::number($row['amount']);
         $measure = EntryKind::Reading === $kind ? Measure::tryFrom($row['what']) : null;
-        [$least, $most] = $measure?->bounds() ?? [-\INF, \INF];
+        $outside = null === $measure || null === $amount
+            ? null
+            : ReadingRange::fault($measure, $amount, $tank->keeper->kit(), $tank->keeper->units());
         $fault = match (true) {
             null === $on => "“{$row['day']}” isn’t a day.",
-            null === $kind || !$this->isKnown($kind, $row['what']) => 'What was read, done or seen is not known.',
+            null === $kind || !$this->isKnown($kind, $row['what']) => 'Olvek doesn’t know this reading, action or sign.',
             '' !== $row['amount'] && null === $amount => "“{$row['amount']}” isn’t a number.",
-            null !== $measure && null === $amount => 'A reading without its amount.',
-            null !== $amount && ($amount < $least || $amount > $most) => "{$row['amount']} lies outside of what is possible.",
-            1 !== preg_match('/^[a-z0-9:-]{0,80}$/Di', $row['of']) => 'What it concerns is not known.',
+            null !== $measure && null === $amount => 'This reading has no amount.',
+            null !== $outside => $outside,
+            1 !== preg_match('/^[a-z0-9:-]{0,80}$/Di', $row['of']) => 'The column “of” may hold only letters, digits and hyphens.',
             default => PlainText::fault($row['words'], Entry::LONGEST_WORDS, 'The text')
                 ?? PlainText::faultOfLines($row['note'], Entry::LONGEST_NOTE, 'The note'),
         };

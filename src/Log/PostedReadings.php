@@ -87,7 +87,7 @@ final readonly class PostedReadings
     {
         $measure = Measure::tryFrom($name);
         if (null === $measure || !\in_array($measure, [...Measure::ofWater(), Measure::Cover], true)) {
-            return "“{$name}” isn’t something that is read of a tank.";
+            return "“{$name}” isn’t a reading that a device can send.";
         }
         [$least, $most] = $measure->bounds();
         if ((!\is_int($value) && !\is_float($value)) || $value < $least || $value > $most) {

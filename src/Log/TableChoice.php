@@ -22,8 +22,8 @@ final readonly class TableChoice
         return match (true) {
             '' !== $fault => $fault,
             null === $this->days => [] === $look->days
-                ? 'Choose how the days are written: no way of reading them fits all lines.'
-                : 'Choose how the days are written: they can be read in more than one way.',
+                ? 'Choose the date format: none fits all the lines.'
+                : 'Choose the date format: these dates can be read in more than one way.',
             default => '',
         };
     }
@@ -44,9 +44,9 @@ final readonly class TableChoice
         $days = \count(array_keys($this->map, ImportColumn::DAY, true));
 
         return match (true) {
-            1 !== $days => 'Choose the one column that holds the day.',
-            [] === $measures && !$hasNotes => 'Choose what at least one column holds, besides the day.',
-            \count($measures) > \count(array_unique($measures)) => 'Two columns are chosen for the same: leave one of them out.',
+            1 !== $days => 'Choose the column that holds the date, and only one.',
+            [] === $measures && !$hasNotes => 'Choose what at least one column holds besides the date.',
+            \count($measures) > \count(array_unique($measures)) => 'Two columns hold the same reading: leave one of them out.',
             [] !== $open => 'Choose the unit of '.implode(', ', $open).'.',
             default => '',
         };

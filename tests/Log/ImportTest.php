@@ -86,7 +86,7 @@ final class ImportTest extends BenchTestCase
         self::assertContains("$one kh 0.28", $this->lines());
         self::assertContains("$one temperature 23.5", $this->lines());
         $page = $this->write(['text' => $text, 'map' => $map]);
-        self::assertStringContainsString('0 entries written, 8 more stood here already', $this->said($page));
+        self::assertStringContainsString('0 entries written, 8 more were already here', $this->said($page));
         self::assertCount(8, $this->entries());
     }
 
@@ -145,9 +145,9 @@ final class ImportTest extends BenchTestCase
         self::assertCount(5, $faults);
         self::assertStringStartsWith('line 2: The tank was filled on', $faults[0]);
         self::assertStringStartsWith('line 3: This day lies ahead', $faults[1]);
-        self::assertStringStartsWith('line 4: “soon” isn’t a day', $faults[2]);
+        self::assertStringStartsWith('line 4: “soon” doesn’t match the date format', $faults[2]);
         self::assertStringContainsString('line 5: pH: “seven” is not a number', $faults[3]);
-        self::assertStringContainsString('line 6: pH: 2 lies outside', $faults[4]);
+        self::assertStringContainsString('line 6: 2: Outside the possible range: pH is between 3', $faults[4]);
         self::assertSame(["$good kh 5", "$good ph 7"], array_values(array_unique((static function (array $l): array {
             sort($l);
 
@@ -164,19 +164,19 @@ final class ImportTest extends BenchTestCase
         $before = $this->lines();
         $text = $this->download('weeks/log.csv');
         $page = $this->write(['text' => $text]);
-        self::assertStringContainsString('0 entries written, 2 more stood here already', $this->said($page));
+        self::assertStringContainsString('0 entries written, 2 more were already here', $this->said($page));
         self::assertSame($before, $this->lines());
         // Another tank's logbook is lines of its own, once.
         $first = $this->tank;
         $this->tank = $other;
         $this->fill(30);
         self::assertStringContainsString('2 entries written', $this->said($this->write(['text' => $text])));
-        self::assertStringContainsString('2 more stood here already', $this->said($this->write(['text' => $text])));
+        self::assertStringContainsString('2 more were already here', $this->said($this->write(['text' => $text])));
         self::assertSame($before, $this->lines());
         $this->tank = $first;
         self::assertSame($before, $this->lines());
         $page = $this->import(['text' => "day,kind,what,amount,of,words\n".$this->day(-1).",reading,luck,1,,\n"]);
-        self::assertStringContainsString('is not known', $page->filter('.import-faults')->text());
+        self::assertStringContainsString('doesn’t know this reading', $page->filter('.import-faults')->text());
     }
 
     private function download(string $path): string
@@ -209,7 +209,7 @@ final class ImportTest extends BenchTestCase
         $before = $this->lines();
         self::assertCount(26, $before);
         $bytes = self::saved($this->download($table), $as);
-        self::assertStringContainsString('26 more stood here already', $this->said($this->write(['text' => $bytes])));
+        self::assertStringContainsString('26 more were already here', $this->said($this->write(['text' => $bytes])));
         $this->tank = $other;
         $this->fill(40);
         self::assertStringContainsString('26 entries written', $this->said($this->write(['text' => $bytes])));
@@ -251,10 +251,10 @@ final class ImportTest extends BenchTestCase
 
     /** @param array<string, mixed> $sent */
     #[TestWith([['text' => ' '], 'Choose a file'])]
-    #[TestWith([['text' => "day,ph\n2026-01-01,7\n", 'map' => ['', 'ph:pH']], 'one column that holds the day'])]
-    #[TestWith([['text' => "day,ph\n2026-01-01,7\n", 'map' => ['day', '']], 'besides the day'])]
-    #[TestWith([['text' => "day,ph,ph\n2026-01-01,7,7\n", 'map' => ['day', 'ph:pH', 'ph:pH']], 'chosen for the same'])]
-    #[TestWith([['text' => "day,ph\nsoon,7\n", 'map' => ['day', 'ph:pH']], 'how the days are written'])]
+    #[TestWith([['text' => "day,ph\n2026-01-01,7\n", 'map' => ['', 'ph:pH']], 'column that holds the date, and only one'])]
+    #[TestWith([['text' => "day,ph\n2026-01-01,7\n", 'map' => ['day', '']], 'besides the date'])]
+    #[TestWith([['text' => "day,ph,ph\n2026-01-01,7,7\n", 'map' => ['day', 'ph:pH', 'ph:pH']], 'Two columns hold the same reading'])]
+    #[TestWith([['text' => "day,ph\nsoon,7\n", 'map' => ['day', 'ph:pH']], 'Choose the date format'])]
     #[TestWith([['_token' => 'stale', 'text' => "day,ph\n"], 'has expired'])]
     public function testWhatCannotBeReadIsSaid(array $sent, string $why): void
     {

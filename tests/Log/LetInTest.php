@@ -103,16 +103,4 @@ final class LetInTest extends BenchTestCase
         $this->browser->submit($form, ['anyway' => '1']);
         self::assertResponseRedirects();
     }
-
-    /** @param array<string, string> $sent */
-    private function log(array $sent): void
-    {
-        $token = $this->browser->request('GET', "/tanks/$this->tank/log")->filter('.log-ways input[name="_token"]')->first()->attr('value');
-        $this->browser->request(
-            'POST',
-            "/tanks/$this->tank/log",
-            ['_token' => $token, ...$sent],
-            server: ['HTTP_ACCEPT' => 'application/json'],
-        );
-    }
 }

@@ -90,8 +90,8 @@ final class ReadingsTest extends BenchTestCase
     #[TestWith(['{"ph": 11.01}', 'from 3 to 11'])]
     #[TestWith(['{"ph": "7"}', 'from 3 to 11'])]
     #[TestWith(['{"level": -0.001}', 'from 0 to 1'])]
-    #[TestWith(['{"luck": 7}', 'something that is read'])]
-    #[TestWith(['{"heads": 7}', 'something that is read'])]
+    #[TestWith(['{"luck": 7}', 'isn’t a reading that a device can send'])]
+    #[TestWith(['{"heads": 7}', 'isn’t a reading that a device can send'])]
     #[TestWith(['{}', 'holds nothing'])]
     #[TestWith(['7', 'holds nothing'])]
     public function testALineIsAsTheSchemaSays(string $readings, string $why): void
