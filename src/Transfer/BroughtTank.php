@@ -31,12 +31,12 @@ final class BroughtTank
 
         return match (true) {
             $this->isNew => "is on the shelf, with $all.",
-            $this->isElsewhere => 'stands here already and has gone on differently since; its plans were left as they are here'.
+            $this->isElsewhere => 'is already here and has changed since; its plans were left as they are here'.
                 ('' === $all ? '.' : ", and $were."),
             $this->wasRemoved => 'had been removed and is back'.('' === $all ? '.' : "; $were."),
-            '' === $all && 0 === $this->marks => 'stands here already, with all that is in the file.',
-            '' === $all => 'stands here already; what had been ticked while it was built was added.',
-            default => "stands here already; $were.",
+            '' === $all && 0 === $this->marks => 'is already here, with everything in the file.',
+            '' === $all => 'is already here; its ticked build steps were added.',
+            default => "is already here; $were.",
         };
     }
 

@@ -11,7 +11,7 @@ use Olvek\Core\Unit\UnitSystem;
 use Olvek\Site\PlainText;
 
 /** How a keeper likes it, as the manifest of a file tells it; null for what it does not tell, or tells wrongly. */
-final readonly class ToldSettings
+final readonly class ManifestSettings
 {
     /** Kinds of plants on hand. J: more than any shop has. */
     private const MOST_KINDS = 500;
@@ -26,14 +26,14 @@ final readonly class ToldSettings
     ) {
     }
 
-    /** @param array<mixed> $told */
-    public static function read(array $told): self
+    /** @param array<mixed> $settings */
+    public static function read(array $settings): self
     {
-        $text = static fn (string $name): ?string => \is_string($told[$name] ?? null) ? $told[$name] : null;
+        $text = static fn (string $name): ?string => \is_string($settings[$name] ?? null) ? $settings[$name] : null;
         $display = trim($text('display') ?? '');
         $zone = $text('zone');
         $stock = [];
-        foreach (\is_array($told['stock'] ?? null) ? $told['stock'] : [] as $kind => $pieces) {
+        foreach (\is_array($settings['stock'] ?? null) ? $settings['stock'] : [] as $kind => $pieces) {
             $isKind = 1 === preg_match('/^[a-z0-9-]{1,60}$/D', (string) $kind);
             if ($isKind && \is_int($pieces) && $pieces > 0 && $pieces <= Clump::MOST_PIECES) {
                 $stock[(string) $kind] = $pieces;

@@ -7,7 +7,7 @@ namespace Olvek\Transfer;
 use Symfony\Component\Uid\Uuid;
 
 /** A tank as the manifest of a file names it. */
-final readonly class ToldTank
+final readonly class ManifestTank
 {
     public function __construct(
         public string $folder,

@@ -61,16 +61,16 @@ final readonly class ShelfImport
             $this->entities->flush();
             $report->settings = true;
         }
-        foreach ($manifest->tanks as $n => $told) {
+        foreach ($manifest->tanks as $n => $source) {
             if ($n > 0 && $patience->isSpent()) {
                 $report->left = \count($manifest->tanks) - $n;
                 break;
             }
             $keeper = $this->entities->getReference(Keeper::class, $keeper->id()) ?? $keeper;
             try {
-                $whole = $this->tank($keeper, $told, new TankFiles($zip, $told->folder, $report, $this->document), $report, $patience);
+                $whole = $this->tank($keeper, $source, new TankFiles($zip, $source->folder, $report, $this->document), $report, $patience);
             } catch (OverBound $full) {
-                $report->tank($told->name, 'was not taken as a whole: '.$full->getMessage());
+                $report->tank($source->name, 'was not imported completely: '.$full->getMessage());
                 break;
             }
             $this->entities->clear();
@@ -84,51 +84,51 @@ final readonly class ShelfImport
     }
 
     /** @return bool whether all of it was looked at */
-    private function tank(Keeper $keeper, ToldTank $told, TankFiles $files, ImportResult $report, TimeLimit $patience): bool
+    private function tank(Keeper $keeper, ManifestTank $source, TankFiles $files, ImportResult $report, TimeLimit $patience): bool
     {
-        $head = isset($files->revisions[$told->head]) ? $files->plan($told->head) : null;
+        $head = isset($files->revisions[$source->head]) ? $files->plan($source->head) : null;
         if (null === $head) {
-            $report->tank($told->name, 'was not taken: the plan that stands could not be read.');
+            $report->tank($source->name, 'was not imported: its current plan can’t be read.');
 
             return true;
         }
         // Another's tank of the same id is nobody's business: this one gets an id of its own, the same each time it is brought.
-        $own = Uuid::v5($keeper->id(), $told->id->toRfc4122());
-        $tank = $this->mine($told->id, $keeper) ?? $this->mine($own, $keeper);
+        $own = Uuid::v5($keeper->id(), $source->id->toRfc4122());
+        $tank = $this->mine($source->id, $keeper) ?? $this->mine($own, $keeper);
         $came = new BroughtTank(null === $tank, null !== $tank?->removedAt());
         if (null === $tank) {
             $this->bounds->ask($keeper, new Holding(tanks: 1));
-            $tank = $this->begin($keeper, $told, null === $this->tanks->find($told->id) ? $told->id : $own, $head, $files);
+            $tank = $this->begin($keeper, $source, null === $this->tanks->find($source->id) ? $source->id : $own, $head, $files);
             $came->plans = 1;
         } elseif ($came->wasRemoved) {
             $this->tanks->bringBack($tank);
         }
         $came->marks = $this->entities->wrapInTransaction(fn (): int => $this->marks($tank, $files));
-        $whole = $this->plans($tank, $told->head, $head, $files, $came, $patience)
+        $whole = $this->plans($tank, $source->head, $head, $files, $came, $patience)
             && $this->lines($tank, $files, $came, $patience)
             && $this->pictures($tank, $files, $came, $patience);
-        $report->tank($told->name, $came->words().($whole ? '' : ' There was not time for all of it yet.'));
+        $report->tank($source->name, $came->words().($whole ? '' : ' There wasn’t time for all of it yet.'));
 
         return $whole;
     }
 
-    private function begin(Keeper $keeper, ToldTank $told, Uuid $id, StoredPlan $head, TankFiles $files): Tank
+    private function begin(Keeper $keeper, ManifestTank $source, Uuid $id, StoredPlan $head, TankFiles $files): Tank
     {
         $zone = new \DateTimeZone(date_default_timezone_get());
-        $tank = new Tank($keeper, $head->name, $told->created->setTimezone($zone), $id);
-        $tank->standIn($told->room);
-        if (null !== $told->archived) {
-            $tank->archive($told->archived->setTimezone($zone));
+        $tank = new Tank($keeper, $head->name, $source->created->setTimezone($zone), $id);
+        $tank->standIn($source->room);
+        if (null !== $source->archived) {
+            $tank->archive($source->archived->setTimezone($zone));
         }
-        $followed = null === $told->follows
+        $followed = null === $source->follows
             ? null
-            : $this->mine($told->follows, $keeper) ?? $this->mine(Uuid::v5($keeper->id(), $told->follows->toRfc4122()), $keeper);
+            : $this->mine($source->follows, $keeper) ?? $this->mine(Uuid::v5($keeper->id(), $source->follows->toRfc4122()), $keeper);
         if (null !== $followed) {
             $tank->follow($followed);
         }
-        $this->entities->wrapInTransaction(function () use ($tank, $told, $head, $files): void {
+        $this->entities->wrapInTransaction(function () use ($tank, $source, $head, $files): void {
             $this->entities->persist($tank);
-            $stands = self::revision($tank, $told->head, $files, $head);
+            $stands = self::revision($tank, $source->head, $files, $head);
             $this->entities->persist($stands);
             $tank->hold($stands, max([0, ...array_keys($files->revisions)]), $head->name);
             foreach ($files->devices as $kind => $device) {
@@ -147,9 +147,9 @@ final readonly class ShelfImport
 
     private static function revision(Tank $tank, int $number, TankFiles $files, StoredPlan $plan): Revision
     {
-        $told = $files->revisions[$number];
-        $revision = new Revision($tank, $number, $told['parent'], $plan->json, $told['words'], $told['at']);
-        $revision->call($told['label']);
+        $row = $files->revisions[$number];
+        $revision = new Revision($tank, $number, $row['parent'], $plan->json, $row['words'], $row['at']);
+        $revision->call($row['label']);
 
         return $revision;
     }
@@ -217,8 +217,8 @@ final readonly class ShelfImport
     private function lines(Tank $tank, TankFiles $files, BroughtTank $came, TimeLimit $patience): bool
     {
         $chunk = [];
-        foreach ($files->lines() as $id => $told) {
-            $chunk[$id] = $told;
+        foreach ($files->lines() as $id => $line) {
+            $chunk[$id] = $line;
             if (\count($chunk) >= EntryRows::AT_ONCE) {
                 $came->lines += $this->someLines($tank, $chunk);
                 $chunk = [];
@@ -241,24 +241,24 @@ final readonly class ShelfImport
     {
         $there = $this->owners(array_keys($chunk), $tank);
         $entries = [];
-        foreach ($chunk as $id => $told) {
+        foreach ($chunk as $id => $line) {
             $isMine = $there[$id] ?? null;
             if (true === $isMine) {
                 continue;
             }
             $entries[] = new Entry(
                 $tank,
-                $told['on'],
-                $told['kind'],
-                $told['what'],
-                $told['amount'],
-                $told['of'],
-                $told['words'],
-                $told['madeUp'],
+                $line['on'],
+                $line['kind'],
+                $line['what'],
+                $line['amount'],
+                $line['of'],
+                $line['words'],
+                $line['madeUp'],
                 null === $isMine ? Uuid::fromString($id) : self::own($tank, $id),
-                $told['written'],
-                $told['note'],
-                $told['cause'],
+                $line['written'],
+                $line['note'],
+                $line['cause'],
             );
         }
         if ([] !== $entries) {
@@ -271,7 +271,7 @@ final readonly class ShelfImport
     /** Photos that the shelf lacks. */
     private function pictures(Tank $tank, TankFiles $files, BroughtTank $came, TimeLimit $patience): bool
     {
-        foreach ($files->photos() as $id => $told) {
+        foreach ($files->photos() as $id => $row) {
             $uuid = Uuid::fromString($id);
             $other = $this->photos->tankOf($uuid);
             if (null !== $other && $other !== $tank) {
@@ -284,19 +284,19 @@ final readonly class ShelfImport
             if ($came->plans + $came->lines + $came->photos > 0 && $patience->isSpent()) {
                 return false;
             }
-            $path = $files->picture($told['file']);
+            $path = $files->picture($row['file']);
             if (null === $path) {
                 continue;
             }
             try {
-                $fault = $this->photos->bring($tank, $uuid, $told['on'], $told['words'], $path);
+                $fault = $this->photos->bring($tank, $uuid, $row['on'], $row['words'], $path);
             } finally {
                 unlink($path);
             }
             if (null === $fault) {
                 ++$came->photos;
             } else {
-                $files->fault($told['file'], $fault);
+                $files->fault($row['file'], $fault);
             }
         }
 
@@ -331,16 +331,16 @@ final readonly class ShelfImport
         foreach (array_chunk($entries, EntryRows::AT_ONCE) as $some) {
             $there += $this->owners($some, $tank);
         }
-        foreach ($files->tasks as $told) {
-            if (null === $this->entities->find(TaskMark::class, ['tank' => $tank->id(), 'task' => $told['task'], 'due' => $told['due']])) {
-                $entry = $told['entry'];
+        foreach ($files->tasks as $row) {
+            if (null === $this->entities->find(TaskMark::class, ['tank' => $tank->id(), 'task' => $row['task'], 'due' => $row['due']])) {
+                $entry = $row['entry'];
                 $this->entities->persist(
                     new TaskMark(
                         $tank,
-                        $told['task'],
-                        $told['due'],
-                        $told['moved'],
-                        $told['settled'],
+                        $row['task'],
+                        $row['due'],
+                        $row['moved'],
+                        $row['settled'],
                         // Its line comes under an id of its own where another tank has that one.
                         null === $entry ? null : (false === ($there[$entry] ?? null) ? self::own($tank, $entry) : Uuid::fromString($entry)),
                     ),
@@ -348,9 +348,9 @@ final readonly class ShelfImport
                 ++$added;
             }
         }
-        foreach ($files->steps as $told) {
-            if (null === $this->entities->find(StepMark::class, ['tank' => $tank->id(), 'step' => $told['step']])) {
-                $this->entities->persist(new StepMark($tank, $told['step'], $told['done'], $told['on'], $told['note']));
+        foreach ($files->steps as $row) {
+            if (null === $this->entities->find(StepMark::class, ['tank' => $tank->id(), 'step' => $row['step']])) {
+                $this->entities->persist(new StepMark($tank, $row['step'], $row['done'], $row['on'], $row['note']));
                 ++$added;
             }
         }

@@ -14,8 +14,8 @@ final readonly class ShelfManifest
 {
     private const MOST_TANKS = 2000;
 
-    /** @param list<ToldTank> $tanks */
-    private function __construct(public array $tanks, public ?ToldSettings $settings)
+    /** @param list<ManifestTank> $tanks */
+    private function __construct(public array $tanks, public ?ManifestSettings $settings)
     {
     }
 
@@ -32,12 +32,12 @@ final readonly class ShelfManifest
 
         return new self(
             array_map(self::tank(...), \array_slice(array_values($data['tanks']), 0, self::MOST_TANKS)),
-            \is_array($data['keeper'] ?? null) ? ToldSettings::read($data['keeper']) : null,
+            \is_array($data['keeper'] ?? null) ? ManifestSettings::read($data['keeper']) : null,
         );
     }
 
     /** @throws UnreadableFile */
-    private static function tank(mixed $tank): ToldTank
+    private static function tank(mixed $tank): ManifestTank
     {
         $tank = \is_array($tank) ? $tank : [];
         $text = static fn (string $name): string => \is_string($tank[$name] ?? null) ? $tank[$name] : '';
@@ -49,10 +49,10 @@ final readonly class ShelfManifest
             || 1 !== preg_match('~^tanks/[a-z0-9-]{1,60}$~D', $text('folder'))
             || !Uuid::isValid($text('id'))
         ) {
-            throw new UnreadableFile('The manifest of this file has been changed: a tank in it cannot be understood.');
+            throw new UnreadableFile('A tank in this file’s manifest can’t be read. Download the file again from Olvek.');
         }
 
-        return new ToldTank(
+        return new ManifestTank(
             $text('folder'),
             Uuid::fromString($text('id')),
             mb_substr(mb_scrub($text('name')), 0, 80),

@@ -92,7 +92,7 @@ final readonly class TankFiles
                 '' !== $row['parent'] && (null === $parent || $parent >= $number) => 'The number of a version, or of the one it is based '
                     .'on, is not possible.',
                 null === $at => 'The time isn’t one.',
-                \count($revisions) >= self::MOST_REVISIONS => 'There are more versions than Olvek reads.',
+                \count($revisions) >= self::MOST_REVISIONS => 'This tank has more versions than Olvek can read.',
                 default => PlainText::fault($row['label'], Revision::LONGEST_LABEL, 'The name') ??
                     PlainText::fault($row['words'], 500, 'What changed'),
             };
@@ -126,7 +126,7 @@ final readonly class TankFiles
                 1 !== preg_match('/^[a-z0-9-]{1,40}$/Di', $row['what']) => 'What was read, done or seen is not known.',
                 1 !== preg_match('/^[a-z0-9:-]{0,80}$/Di', $row['of']) => 'What it concerns is not known.',
                 !Uuid::isValid($row['id']) => 'The id isn’t one.',
-                1 !== preg_match('/^\d{1,12}\.\d{6}$/D', $row['written']) => 'When it was written isn’t a time.',
+                1 !== preg_match('/^\d{1,12}\.\d{6}$/D', $row['written']) => '“written” isn’t a valid time.',
                 default => PlainText::fault($row['words'], Entry::LONGEST_WORDS, 'The text') ??
                     PlainText::faultOfLines($row['note'], Entry::LONGEST_NOTE, 'The note'),
             };
@@ -161,7 +161,7 @@ final readonly class TankFiles
             $fault = match (true) {
                 null === $on => 'The day isn’t one.',
                 !Uuid::isValid($row['id']) => 'The id isn’t one.',
-                1 !== preg_match('~^photos/[a-z0-9-]{1,60}\.jpg$~D', $row['file']) => 'The name of its file is not possible.',
+                1 !== preg_match('~^photos/[a-z0-9-]{1,60}\.jpg$~D', $row['file']) => 'The photo’s file name isn’t valid.',
                 default => PlainText::fault($row['words'], Photo::LONGEST_WORDS, 'The caption'),
             };
             if (null === $on || null !== $fault) {
@@ -204,7 +204,7 @@ final readonly class TankFiles
                 || ('' !== $row['moved_to'] && null === $moved)
                 || ('' !== $row['entry'] && !Uuid::isValid($row['entry']))
             ) {
-                $this->report->fault("$this->folder/tasks.csv", $line, 'A task, a day or an id in this line isn’t one.');
+                $this->report->fault("$this->folder/tasks.csv", $line, 'The task, day or id in this line isn’t valid.');
                 continue;
             }
             $tasks["$row[task] $row[due]"] = [
@@ -226,7 +226,7 @@ final readonly class TankFiles
         foreach ($this->rows('steps.csv', ShelfExport::STEPS) as $line => $row) {
             $on = Today::read($row['day']);
             $fault = match (true) {
-                1 !== preg_match(StepMark::ID, $row['step']), null === $on => 'The step is not known, or its day isn’t one.',
+                1 !== preg_match(StepMark::ID, $row['step']), null === $on => 'This isn’t a known step, or its day isn’t a date.',
                 default => PlainText::fault($row['note'], StepMark::LONGEST_NOTE, 'The note'),
             };
             if (null === $on || null !== $fault) {

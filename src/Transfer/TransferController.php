@@ -46,7 +46,7 @@ final class TransferController extends AbstractController
             return $this->told(
                 '',
                 null,
-                'This was asked for many times in a short while. Try again in ten minutes.',
+                'This was requested too often. Try again in ten minutes.',
                 Response::HTTP_TOO_MANY_REQUESTS,
             );
         }
@@ -91,7 +91,7 @@ final class TransferController extends AbstractController
             : $this->told(
                 '',
                 null,
-                'This page has expired. What was taken so far is kept: send it again.',
+                'This page has expired. What was imported so far is kept: send the form again.',
                 Response::HTTP_UNPROCESSABLE_ENTITY,
             );
     }
@@ -103,7 +103,7 @@ final class TransferController extends AbstractController
             return $this->told(
                 $name,
                 null,
-                'The file is not on the server any more. Upload it once more: it goes on where it stopped, and nothing is doubled.',
+                'The file is no longer on the server. Upload it again: it continues where it stopped, and nothing is duplicated.',
                 Response::HTTP_UNPROCESSABLE_ENTITY,
             );
         }
@@ -112,7 +112,7 @@ final class TransferController extends AbstractController
             return $this->told(
                 $name,
                 null,
-                'A file of yours is being read just now. Try again in a moment.',
+                'Another file of yours is being imported right now. Try again in a moment.',
                 Response::HTTP_TOO_MANY_REQUESTS,
             );
         }

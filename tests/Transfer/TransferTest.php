@@ -193,7 +193,7 @@ final class TransferTest extends BenchTestCase
         self::assertSame(self::alike($away, true), self::alike($this->carried($this->keeper), true), 'the original is as it was');
         // Once more: nothing is doubled.
         foreach ($this->bring($other, $away)->tanks as $told) {
-            self::assertStringContainsString('with all that is in the file', $told['words']);
+            self::assertStringContainsString('with everything in the file', $told['words']);
         }
         self::assertSame(self::alike($away, false), self::alike($this->carried($other), false));
         // Where the original is gone, ids are the same too.
@@ -217,7 +217,7 @@ final class TransferTest extends BenchTestCase
         $this->service(TankEditor::class)->edit($tank, 1, ['light.hours' => '11'], UnitSystem::Metric);
         $words = array_column($this->bring($this->keeper, $away)->tanks, 'words', 'tank');
         self::assertStringContainsString(
-            'with all that is in the file',
+            'with everything in the file',
             $words['Waiting hall'],
             'the waiting hall knows more than the file',
         );
@@ -230,7 +230,7 @@ final class TransferTest extends BenchTestCase
         $changed = str_replace('"hours": 11.0', '"hours": 10.0', $away);
         self::assertNotSame($away, $changed);
         $words = array_column($this->bring($this->keeper, $changed)->tanks, 'words', 'tank');
-        self::assertStringContainsString('gone on differently', $words['Waiting hall']);
+        self::assertStringContainsString('has changed since', $words['Waiting hall']);
         self::assertSame(1, $this->stored()->head());
     }
 
@@ -304,7 +304,7 @@ final class TransferTest extends BenchTestCase
         $this->service(EntityManagerInterface::class)->remove($this->stored());
         $this->service(EntityManagerInterface::class)->flush();
         $report = $this->bring($this->keeper, $away);
-        self::assertStringContainsString('could not be read', $report->tanks[0]['words']);
+        self::assertStringContainsString('its current plan can’t be read', $report->tanks[0]['words']);
         self::assertSame([null], array_column($report->faults, 'line'));
         self::assertNull($this->service(EntityManagerInterface::class)->find(Tank::class, $this->tank));
     }
@@ -471,7 +471,7 @@ final class TransferTest extends BenchTestCase
         $this->choose($form, $path);
         $this->browser->submit($form);
         self::assertResponseIsSuccessful();
-        self::assertStringContainsString('stands here already, with all that is in the file', $this->text('.brought'));
+        self::assertStringContainsString('is already here, with everything in the file', $this->text('.brought'));
         $this->browser->request('POST', '/account/bring', ['_token' => 'stolen']);
         self::assertResponseStatusCodeSame(422);
         $form = $this->browser->request('GET', '/account')->selectButton('Upload it')->form();

@@ -44,8 +44,8 @@ enum Measure: string
     {
         $wrong = [];
         foreach ($vessel->measures() as $name => $metres) {
-            $told = Fields::of(self::class)[$name]->told ?? null;
-            if ($told instanceof Number && !$told->allows($metres)) {
+            $field = Fields::of(self::class)[$name]->told ?? null;
+            if ($field instanceof Number && !$field->allows($metres)) {
                 $wrong[] = $name;
             }
         }
