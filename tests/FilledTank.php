@@ -35,6 +35,22 @@ trait FilledTank
         $this->browser->request('POST', "/tanks/$this->tank/weeks/$where", ['_token' => $this->token('weeks'), ...$sent]);
     }
 
+    /**
+     * Sends an entry as the log page does.
+     *
+     * @param array<string, mixed> $sent
+     */
+    protected function log(array $sent): void
+    {
+        $token = $this->browser->request('GET', "/tanks/$this->tank/log")->filter('.log-ways input[name="_token"]')->first()->attr('value');
+        $this->browser->request(
+            'POST',
+            "/tanks/$this->tank/log",
+            ['_token' => $token, ...$sent],
+            server: ['HTTP_ACCEPT' => 'application/json'],
+        );
+    }
+
     /** @return list<Entry> */
     protected function entries(): array
     {

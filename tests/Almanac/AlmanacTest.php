@@ -5,18 +5,22 @@ declare(strict_types=1);
 namespace Olvek\Tests\Almanac;
 
 use Olvek\Account\KeeperRepository;
+use Olvek\Almanac\Almanac;
 use Olvek\Log\Entry;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
+use Olvek\Work\Deadline;
 use PHPUnit\Framework\Attributes\TestWith;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Reader;
 use Symfony\Component\BrowserKit\Cookie;
+use Symfony\Component\Clock\Test\ClockSensitiveTrait;
 
 /** What is due over all tanks: done, put off, left out; and the calendar that leaves from it. */
 final class AlmanacTest extends BenchTestCase
 {
+    use ClockSensitiveTrait;
     use FilledTank;
 
     private const LOOK = 'Check: headcount';
@@ -293,6 +297,23 @@ final class AlmanacTest extends BenchTestCase
         self::assertSame('{"waiting":0}', $this->browser->getResponse()->getContent());
         $this->open();
         self::assertSelectorNotExists('[data-refresh]');
+    }
+
+    /** Three days old it is still shown, and said to be so; on the fourth the page reads the tank itself. */
+    #[TestWith([0, 0])]
+    #[TestWith([1, 1])]
+    #[TestWith([3, 1])]
+    #[TestWith([4, 0])]
+    public function testHowOldATankMayBeShown(int $days, int $waiting): void
+    {
+        $this->fill(16);
+        $clock = self::mockTime();
+        $almanac = $this->service(Almanac::class);
+        self::assertSame(0, $almanac->of($this->keeper)['waiting']);
+        $clock->sleep(86400 * $days);
+        self::assertSame($waiting, $almanac->of($this->keeper)['waiting']);
+        self::assertSame(0, $almanac->refresh($this->keeper, new Deadline(5)));
+        self::assertSame(0, $almanac->of($this->keeper)['waiting']);
     }
 
     /** The cookie by which browser tests move the clock means nothing to anybody else. */

@@ -18,18 +18,14 @@ use Symfony\Component\DomCrawler\Crawler;
 #[Group('any-database')]
 final class TodayTest extends BenchTestCase
 {
-    use FilledTank;
+    use FilledTank {
+        log as send_;
+    }
 
     /** @param array<string, mixed> $sent */
-    private function log(array $sent): void
+    protected function log(array $sent): void
     {
-        $token = $this->browser->request('GET', "/tanks/$this->tank/log")->filter('.log-ways input[name="_token"]')->first()->attr('value');
-        $this->browser->request(
-            'POST',
-            "/tanks/$this->tank/log",
-            ['_token' => $token, ...$sent],
-            server: ['HTTP_ACCEPT' => 'application/json'],
-        );
+        $this->send_($sent);
         self::assertResponseIsSuccessful();
     }
 

@@ -57,7 +57,10 @@ final class BoundsTest extends BenchTestCase
     public function testTheAccountPageShowsWhatIsHeld(): void
     {
         $this->browser->request('GET', '/account');
-        self::assertMatchesRegularExpression('/tanks ?1 of 400 log entries ?0 of 1,000,000 photos ?0 of 5,000/', $this->text('.account-room'));
+        self::assertMatchesRegularExpression(
+            '/tanks ?1 of 400 log entries ?0 of 1,000,000 photos ?0 of 5,000/',
+            $this->text('.account-room'),
+        );
     }
 
     /** As after a cut connection: the same form comes again, though the tank has moved on by it. */
