@@ -44,7 +44,7 @@ test('everything is downloaded as one file, and uploaded again without doubling'
     await page.getByLabel('a file that you downloaded here').setInputFiles(await file.path());
     await page.getByRole('button', { name: 'Upload it' }).click();
     await expect(page.locator('.brought')).toContainText('Waiting hall');
-    await expect(page.locator('.brought')).toContainText('stands here already');
+    await expect(page.locator('.brought')).toContainText('is already here');
     await expectAccessible(page);
     await page.goto('/account/remove');
     await expectAccessible(page);

@@ -210,7 +210,7 @@ test('what could not be sent is sent by Enter once the connection is back', asyn
     await page.route('**/edit', (route) => route.fulfill({ status: 200, contentType: 'text/plain', body: 'no' }));
     await page.locator('#f-light-hours').fill('7');
     await page.locator('#f-light-hours').press('Enter');
-    await expect(page.getByText('Olvek cannot be reached')).toBeVisible();
+    await expect(page.getByText('Olvek can’t be reached')).toBeVisible();
     await page.unroute('**/edit');
     await page.locator('#f-light-hours').press('Enter');
     await expect(page.locator('.last-change')).toContainText('hours of light 8 h → 7 h');

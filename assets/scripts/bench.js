@@ -65,8 +65,8 @@ async function sendNow(url, options, sent = new Set(), again = false) {
         say(saved
             ? 'This is saved, but the rest of the page did not come: reload it.'
             : options.method === 'POST'
-                ? 'Olvek cannot be reached. What you typed still stands here, but whether it was saved is not known: send it again, or reload the page to see.'
-                : 'Olvek cannot be reached. Reload the page to go on.');
+                ? 'Olvek can’t be reached, so it isn’t known whether this was saved. What you typed is still here: send it again, or reload the page to check.'
+                : 'Olvek can’t be reached. Check your connection and reload the page.');
     } finally {
         document.body.removeAttribute('aria-busy');
     }

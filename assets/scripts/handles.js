@@ -88,7 +88,7 @@ export function handles(bench) {
                 say(answer.message);
             }
         } catch {
-            say('Olvek cannot be reached; what you move is not judged.');
+            say('Olvek can’t be reached, so what you move isn’t judged.');
         } finally {
             clearTimeout(late);
             document.querySelector('.verdict-sentence')?.classList.remove('verdict-late');

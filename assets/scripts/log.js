@@ -109,7 +109,7 @@ function flush() {
         ended = true;
         return refused;
     })().catch(() => {
-        say('This device has no room to keep what waits in order. What is listed here is still kept: make room, then reload the page.');
+        say('This device is out of storage, so the list of waiting entries could not be updated. All of them are kept: free some storage, then reload the page.');
         return [];
     }).finally(() => {
         sending = null;

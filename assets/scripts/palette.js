@@ -86,7 +86,7 @@ document.addEventListener('change', async (event) => {
     }
     const stock = event.target.closest('[data-stock]');
     if (stock && open) {
-        await fill(open.box, stock.action, { method: 'POST', body: new FormData(stock) }).catch(() => say('This was not kept: Olvek cannot be reached.'));
+        await fill(open.box, stock.action, { method: 'POST', body: new FormData(stock) }).catch(() => say('This was not saved: Olvek can’t be reached.'));
     }
 });
 document.addEventListener('submit', (event) => {

@@ -68,7 +68,7 @@ final class RegisterController extends AbstractController
                 return $this->form(
                     $typed,
                     $code,
-                    'From where you are, many accounts were made in the last hour. Try again later.',
+                    'Many accounts were created from your network in the last hour. Try again later.',
                     Response::HTTP_TOO_MANY_REQUESTS,
                 );
             }

@@ -39,7 +39,7 @@ final class TokenController extends AbstractController
         };
         $made = null === $fault ? $this->tokens->make($keeper, $name) : null;
         if (null === $made) {
-            $fault ??= \sprintf('There are %d already: take one back first.', DeviceTokens::MOST);
+            $fault ??= \sprintf('There are %d already: revoke one first.', DeviceTokens::MOST);
 
             return $this->page($keeper, ['fault' => $fault, 'typed' => $name], Response::HTTP_UNPROCESSABLE_ENTITY);
         }

@@ -55,8 +55,8 @@ final class Darkroom
                 intdiv(self::MOST_PIXELS, 1_000_000),
                 self::MOST_SIDE,
             ),
-            $width * $height > self::MOST_PIXELS_A_BYTE * $bytes => 'This file is too short for the picture that it says it '
-                .'holds: it breaks off, or isn’t a photo. Send it again, or another.',
+            $width * $height > self::MOST_PIXELS_A_BYTE * $bytes => 'This file is too small for the picture that it says it '
+                .'holds: it is incomplete, or isn’t a photo. Send it again, or another.',
             default => null,
         };
     }

@@ -71,7 +71,7 @@ final class PhotoController extends AbstractController
                 : $this->page($tank, $keeper, $sent, ['' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         $file = $request->files->get('photo');
-        $errors = ['photo' => 'No photo came. Choose a JPEG, PNG or WebP of at most 15 MB.'];
+        $errors = ['photo' => 'No photo arrived. Choose a JPEG, PNG or WebP of at most 15 MB.'];
         if ($file instanceof UploadedFile && $file->isValid()) {
             $wait = $this->turn($keeper);
             if ($wait > 0) {
@@ -127,7 +127,7 @@ final class PhotoController extends AbstractController
         #[Autowire(service: 'limiter.carry')] RateLimiterFactory $carry,
     ): Response {
         if (!$carry->create($keeper->id()->toBase58())->consume()->isAccepted()) {
-            throw new TooManyRequestsHttpException(600, 'This was asked for many times in a short while. Try again in ten minutes.');
+            throw new TooManyRequestsHttpException(600, 'This was requested too often. Try again in ten minutes.');
         }
         $file = new BinaryFileResponse(
             Zip::of($this->photos->album($tank)),
@@ -201,7 +201,7 @@ final class PhotoController extends AbstractController
     /** @param array<string, string> $sent */
     private function busy(Request $request, Tank $tank, Keeper $keeper, array $sent, int $wait): Response
     {
-        $words = 'Another photo of yours is still being worked on, or many came in a short while. '.
+        $words = 'Another photo of yours is still being processed, or many arrived at once. '.
             "Send this one again in $wait s.";
         $answer = 'json' === $request->getPreferredFormat()
             ? new JsonResponse(['message' => $words], Response::HTTP_TOO_MANY_REQUESTS)

@@ -21,7 +21,7 @@ final readonly class Photos
 {
     /** Of a photo's three pictures together, before they are made. J. */
     private const USUAL_BYTES = 500_000;
-    private const ELSEWHERE = 'This photo was not saved: its id is that of another tank’s photo. Send it again from this page.';
+    private const ELSEWHERE = 'This photo wasn’t saved: its id belongs to a photo of another tank. Send it again from this page.';
     public const COLUMNS = ['file', 'day', 'words', 'width', 'height', 'id'];
 
     public function __construct(
@@ -61,7 +61,7 @@ final readonly class Photos
         }
         $made = Darkroom::develop($path);
         if (null === $made) {
-            return ['photo' => 'This picture breaks off, or is not what it says it is. Send it again, or another.'];
+            return ['photo' => 'This picture is incomplete, or isn’t the type it claims to be. Send it again, or another.'];
         }
         $this->keep($uuid, $tank, $on, $words, $made);
 
@@ -94,7 +94,7 @@ final readonly class Photos
         $fault = Darkroom::fault($path) ?? $this->bounds->fault($tank->keeper, new Holding(photos: 1, bytes: self::USUAL_BYTES));
         $made = null === $fault ? Darkroom::develop($path, keepsLargest: true) : null;
         if (null === $made) {
-            return $fault ?? 'This picture breaks off, or isn’t what it says it is.';
+            return $fault ?? 'This picture is incomplete, or isn’t the type it claims to be.';
         }
         $this->keep($id, $tank, $on, $words, $made);
 

@@ -50,7 +50,7 @@ final class MigrationGuard
         }
         $broken = $connection->fetchAllAssociative('PRAGMA foreign_key_check');
         if ([] !== $broken) {
-            $lost[] = \sprintf('%d rows would refer to something that is gone', \count($broken));
+            $lost[] = \sprintf('%d rows would refer to rows that no longer exist', \count($broken));
         }
         if ([] !== $lost) {
             $connection->rollBack();

@@ -66,7 +66,7 @@ final readonly class PostgresVault implements Vault
             ]),
         );
         if (str_contains($said, 'not kept')) {
-            throw new Trouble('What is there could not be copied first, so nothing was changed.');
+            throw new Trouble('The current data could not be copied first, so nothing was changed.');
         }
         chmod($keep, 0o600);
         $this->check($keep);

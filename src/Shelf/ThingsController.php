@@ -31,7 +31,8 @@ final class ThingsController extends AbstractController
 {
     private const EXPIRED = 'This page has expired. Nothing is lost: send it again.';
     private const MOST_DAYS = Plan::LAST_DAY;
-    private const MOVED_ON = 'One of the tanks was changed in another window meanwhile, so nothing went over. Look, and send it again.';
+    private const MOVED_ON = 'One of the tanks was changed in another window meanwhile, so nothing was moved. Check both, and send '
+        .'it again.';
 
     public function __construct(
         private readonly TankRepository $tanks,

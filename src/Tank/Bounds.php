@@ -39,7 +39,8 @@ final readonly class Bounds
             $more->tanks > 0 && $now->tanks + $more->tanks > $this->most->tanks => number_format($this->most->tanks).' tanks',
             $more->lines > 0 && $now->lines + $more->lines > $this->most->lines => number_format($this->most->lines).' log entries',
             $more->photos > 0 && $now->photos + $more->photos > $this->most->photos => number_format($this->most->photos).' photos',
-            $more->bytes > 0 && $now->bytes + $more->bytes > $this->most->bytes => number_format(intdiv($this->most->bytes, 1_000_000)).' MB of plans and photos',
+            $more->bytes > 0 && $now->bytes + $more->bytes > $this->most->bytes => number_format(intdiv($this->most->bytes, 1_000_000))
+                .' MB of plans and photos',
             default => null,
         };
 

@@ -175,7 +175,7 @@ final class PhotoTest extends BenchTestCase
     #[TestWith(['<?php phpinfo();', 'no picture that Olvek can read'])]
     #[TestWith(['', 'no picture that Olvek can read'])]
     #[TestWith(['gif', 'no picture that Olvek can read'])]
-    #[TestWith(['cut', 'breaks off'])]
+    #[TestWith(['cut', 'is incomplete'])]
     #[TestWith(['bomb', '20000 × 20000 pixels'])]
     #[TestWith(['side', '12001 × 10 pixels'])]
     public function testWhatIsNoPhotoIsRefusedWithAReason(string $bytes, string $why): void
@@ -198,7 +198,7 @@ final class PhotoTest extends BenchTestCase
     {
         $this->upload(str_pad(self::head(4800, 4800), 715, "\0"), ['day' => $this->day(0)]);
         self::assertResponseStatusCodeSame(422);
-        self::assertStringContainsString('too short for the picture', $this->text('#error-photo'));
+        self::assertStringContainsString('too small for the picture', $this->text('#error-photo'));
     }
 
     public function testOnePhotoAtATimeAndNotWithoutEnd(): void
@@ -246,7 +246,7 @@ final class PhotoTest extends BenchTestCase
         $this->tank = $this->newTank($this->service(KeeperRepository::class)->find($this->keeper->id()) ?? $this->keeper);
         $this->upload(self::drawn(20, 20, 'jpeg'), ['day' => $this->day(0), 'id' => $id]);
         self::assertResponseStatusCodeSame(409);
-        self::assertStringContainsString('was not saved', $this->text('main'));
+        self::assertStringContainsString('wasn’t saved', $this->text('main'));
     }
 
     public function testWhatAJpegHoldsBesideItsPicture(): void
@@ -280,7 +280,7 @@ final class PhotoTest extends BenchTestCase
         self::assertNotNull($fault(6000, 4001));
         // Fewer bytes than any picture of that size has: it is not even opened.
         self::assertNull($fault(4000, 1000, 10_000));
-        self::assertStringContainsString('too short', (string) $fault(4000, 1000, 9_999));
+        self::assertStringContainsString('too small', (string) $fault(4000, 1000, 9_999));
         $jpeg = self::drawn(10, 10, 'jpeg');
         self::assertNull(Darkroom::fault($this->written(str_pad($jpeg, Darkroom::MOST_BYTES, "\0"))));
         $larger = $this->written(str_pad($jpeg, Darkroom::MOST_BYTES + 1, "\0"));

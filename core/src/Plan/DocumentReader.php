@@ -203,7 +203,7 @@ final class DocumentReader
         if (null !== $problem) {
             $this->problems->append($problem);
         } else {
-            $this->refuse($key, 'This number is not possible here.');
+            $this->refuse($key, 'This number is out of range here.');
         }
     }
 
