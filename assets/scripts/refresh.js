@@ -10,8 +10,8 @@ try {
     if (response.status === 200) {
         const again = document.createElement('a');
         again.href = location.href;
-        again.textContent = 'Show what they say';
-        place.replaceChildren('Olvek has read your tanks for today. ', again);
+        again.textContent = 'Show the page again';
+        place.replaceChildren('Olvek has read all tanks for today. ', again);
     }
 } catch {
     // Without a connection the link stays, and says the same.

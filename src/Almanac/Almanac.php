@@ -75,8 +75,7 @@ final readonly class Almanac
      * @param int|null          $most of each part that is wanted; null for all
      *
      * @return array{late: list<Due>, now: list<Due>, coming: list<Due>, more: array{late: int, now: int, coming: int},
-     *     unfilled: list<Tank>, waiting: int} by day; how many more there are of each part; how many tanks are shown as they were on an
-     *     earlier day
+     *     unfilled: list<Tank>, waiting: int} by day; how many more there are of each part; how many tanks are still to be read today
      */
     public function of(Keeper $keeper, ?array $only = null, ?int $most = null): array
     {
@@ -123,7 +122,7 @@ final readonly class Almanac
      * @param array<string, Tank>               $tanks  by id
      *
      * @return array{list<DueRow>, int} tank, task, words, day by itself, day on which it is asked for, whether moved, route, days between,
-     *     what that route is asked; how many tanks are shown as they were on an earlier day
+     *     what that route is asked; how many tanks are still to be read today
      */
     private function rows(Keeper $keeper, \DateTimeImmutable $today, array $filled, array $tanks): array
     {
