@@ -404,7 +404,7 @@ final readonly class Almanac
     }
 
     /** Tells one state of the calendar from another: a program that has the same one already is not sent it again. */
-    public function calendarMark(Keeper $keeper): string
+    private function calendarMark(Keeper $keeper): string
     {
         $marks = $this->marks($keeper);
         $filled = $this->book->filledDays($keeper);
