@@ -113,14 +113,14 @@ test('a running tank is taken over with what is in it and was read', async ({ pa
     await page.locator('#filled').fill(new Date(Date.now() - 40 * 86_400_000).toISOString().slice(0, 10));
     await page.getByLabel('plant 1').selectOption('vallisneria-spiralis');
     await page.getByLabel('how many, 1').first().fill('twelve');
-    await page.getByLabel('Nitrite').fill('much');
+    await page.getByLabel('Nitrite', { exact: true }).fill('much');
     await page.getByRole('button', { name: 'Take it over' }).click();
     await expect(page.getByRole('alert')).toContainText('How many?');
     await page.getByLabel('how many, 1').first().fill('12');
     await page.getByRole('button', { name: 'Take it over' }).click();
     await expect(page.locator('#r-nitrite-error')).toBeVisible();
     await expect(page.getByLabel('plant 1')).toHaveValue('vallisneria-spiralis');
-    await page.getByLabel('Nitrite').fill('0');
+    await page.getByLabel('Nitrite', { exact: true }).fill('0');
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Take it over' }).click();
     await expect(page).toHaveURL(/\/today/);
