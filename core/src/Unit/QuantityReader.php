@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Core\Unit;
 
 /**
- * Reads quantities as keepers type them: "2.5 cm", "2,5cm", "1 in", "1 1/2″", "2 ft 6 in", "20 gal", "78 °F", "8".
+ * Reads quantities as keepers type them: "2.5 cm", "2,5cm", "1 in", "1 1/2″", "1½ in", "2 ft 6 in", "8:30" (of hours), "20 gal", "78 °F", "8";
+ * digits of any script.
  *
  * A bare number is taken in the unit that the field shows. Results are on the dimension's base scale. A number that may be grouped
  * ("1,500") is asked about, not guessed.
@@ -18,18 +19,21 @@ final class QuantityReader
     /** @throws UnreadableQuantity when the text is no number or carries a unit of another dimension */
     public static function read(string $typed, Unit $bare): float
     {
-        $text = trim(str_replace("\u{00A0}", ' ', $typed));
+        $text = self::plain($typed);
         if ('' === $text) {
             throw UnreadableQuantity::empty($bare);
         }
         self::askAboutGroups($text);
+        if (Dimension::Duration === $bare->dimension() && 1 === preg_match('/^(\d{1,2}):([0-5]\d)$/D', $text, $match)) {
+            return Unit::Hour->toBase((int) $match[1] + (int) $match[2] / 60);
+        }
         $both = self::compound($text, $bare);
         if (null !== $both) {
             return $both;
         }
         if (
             mb_strlen($text) > 60
-            || 1 !== preg_match('/^'.self::NUMBER.'\s*(?<unit>\D.*)?$/u', $text, $match, \PREG_UNMATCHED_AS_NULL)
+            || 1 !== preg_match('/^'.self::NUMBER.'\s*(?<unit>[^\d.,:].*)?$/u', $text, $match, \PREG_UNMATCHED_AS_NULL)
         ) {
             throw UnreadableQuantity::notANumber($text, $bare);
         }
@@ -61,7 +65,7 @@ final class QuantityReader
     /** The unit that a text ends in; null where it has none that is known. */
     public static function unitOf(string $typed): ?Unit
     {
-        return 1 === preg_match('/^'.self::NUMBER.'\s*(?<unit>\D.*)$/u', trim(str_replace("\u{00A0}", ' ', $typed)), $match)
+        return 1 === preg_match('/^'.self::NUMBER.'\s*(?<unit>[^\d.,:].*)$/u', self::plain($typed), $match)
             ? Unit::named(trim($match['unit']))
             : null;
     }
@@ -87,6 +91,20 @@ final class QuantityReader
         };
 
         return $hour + (int) ($match[2] ?? 0) / 60;
+    }
+
+    /** The text with digits, decimal signs and fractions of any script as those that are reckoned with: "٨٫٥" is "8.5", "1½" is "1 1/2". */
+    private static function plain(string $typed): string
+    {
+        $text = str_replace(["\u{00A0}", '٫', '．'], [' ', '.', '.'], $typed);
+        $text = preg_replace_callback('/(\d)?([¼-¾⅐-⅞])/u', static function (array $match): string {
+            // U+2044, the fraction slash, is what such a character is made of by its definition (Unicode, compatibility decomposition).
+            $fraction = str_replace('⁄', '/', (string) \Normalizer::normalize($match[2], \Normalizer::FORM_KC));
+
+            return '' === $match[1] ? $fraction : $match[1].' '.$fraction;
+        }, $text) ?? $text;
+
+        return trim(preg_replace_callback('/\p{Nd}/u', static fn (array $match): string => (string) \IntlChar::charDigitValue($match[0]), $text) ?? $text);
     }
 
     /** @throws UnreadableQuantity where digits are grouped, or may be */

@@ -42,6 +42,11 @@ final class QuantityReaderTest extends TestCase
         yield 'a comma and three digits after a nought' => ['0,125 m', Unit::Metre, 0.125];
         yield 'parts per million of what is dissolved' => ['0.25 ppm', Unit::MilligramPerLitre, 0.25];
         yield 'parts per million of hardness' => ['178.48 ppm', Unit::GermanDegree, 10.0];
+        yield 'a fraction of one sign' => ['½ in', Unit::Centimetre, 0.0127];
+        yield 'a number and a fraction of one sign' => ['1½"', Unit::Centimetre, 0.0381];
+        yield 'Arabic digits' => ['٨٫٥', Unit::Hour, 8.5];
+        yield 'full-width digits' => ['１２', Unit::Centimetre, 0.12];
+        yield 'hours and minutes by a colon' => ['08:30', Unit::Hour, 8.5];
         yield 'no-break space' => ["3\u{00A0}cm", Unit::Inch, 0.03];
     }
 
@@ -92,6 +97,9 @@ final class QuantityReaderTest extends TestCase
                 '  ',
                 'deep',
                 '1..2',
+                '7.2.1',
+                '08:30',
+                '½½',
                 '1/0',
                 '3 cm 4',
                 '2 gal',
