@@ -26,8 +26,12 @@ async function within(mode, work) {
     }
 }
 
-/** @param {{id: string, tank: string, day: string, words: string, blob: Blob, refused?: string}} photo */
-export const keepPhoto = (photo) => within('readwrite', (store) => store.put(photo));
+/**
+ * Under the name of whoever is signed in, if it has none yet.
+ *
+ * @param {{id: string, tank: string, day: string, words: string, blob: Blob, keeper?: string, refused?: string}} photo
+ */
+export const keepPhoto = (photo) => within('readwrite', (store) => store.put({ keeper: document.body.dataset.keeper, ...photo }));
 export const dropPhoto = (id) => within('readwrite', (store) => store.delete(id));
 
 /** Of one tank, in the order in which they were taken; none where the browser keeps nothing. */

@@ -10,9 +10,12 @@ async function forget(all) {
     await Promise.all(names.filter((name) => name.startsWith('olvek-log') && (all || name !== PREFIX + keeper)).map((name) => caches.delete(name)));
 }
 
+/** What another keeper has left here is not this one's to decide. */
+const isOurs = (kept) => kept.keeper === undefined || kept.keeper === keeper;
+
 const entries = () => Object.keys(localStorage)
     .filter((name) => name.startsWith('olvek.outbox.'))
-    .reduce((count, name) => count + JSON.parse(localStorage.getItem(name)).length, 0);
+    .reduce((count, name) => count + JSON.parse(localStorage.getItem(name)).filter(isOurs).length, 0);
 
 const photos = () => new Promise((resolve) => {
     const request = indexedDB.open('olvek-photos', 1);
@@ -20,12 +23,12 @@ const photos = () => new Promise((resolve) => {
     request.onerror = () => resolve(0);
     request.onsuccess = () => {
         const database = request.result;
-        const count = database.transaction('waiting').objectStore('waiting').count();
-        count.onsuccess = () => {
+        const all = database.transaction('waiting').objectStore('waiting').getAll();
+        all.onsuccess = () => {
             database.close();
-            resolve(count.result);
+            resolve(all.result.filter(isOurs).length);
         };
-        count.onerror = () => resolve(0);
+        all.onerror = () => resolve(0);
     };
 });
 

@@ -5,7 +5,7 @@
 
 const key = (tank) => `olvek.outbox.${tank}`;
 
-/** @returns {{fields: [string, string][], words: string, refused?: string}[]} oldest first */
+/** @returns {{fields: [string, string][], words: string, keeper?: string, refused?: string}[]} oldest first */
 export function waiting(tank) {
     try {
         return JSON.parse(localStorage.getItem(key(tank))) ?? [];
@@ -22,9 +22,13 @@ function keep(tank, entries) {
     }
 }
 
-/** @throws where the device keeps nothing, or has no room */
+/**
+ * Keeps an entry under the name of whoever is signed in.
+ *
+ * @throws where the device keeps nothing, or has no room
+ */
 export function put(tank, entry) {
-    keep(tank, [...waiting(tank), entry]);
+    keep(tank, [...waiting(tank), { ...entry, keeper: document.body.dataset.keeper }]);
 }
 
 /** A random UUID (RFC 9562, version 4); randomUUID() itself is there only where the page came over https. */

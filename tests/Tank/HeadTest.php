@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Tank;
+
+use Doctrine\DBAL\Connection;
+use Olvek\Site\ConcurrentChange;
+use Olvek\Tank\TankRepository;
+use Olvek\Tests\BenchTestCase;
+use PHPUnit\Framework\Attributes\TestWith;
+
+/** A backup is put in place while a request holds a tank: what it reads then is either what stands now, or told to be loaded again. */
+final class HeadTest extends BenchTestCase
+{
+    private function tanks(): TankRepository
+    {
+        return $this->service(TankRepository::class);
+    }
+
+    /** The tank as a request holds it that began before the backup came. */
+    private function restored(string $sql): void
+    {
+        $this->service(Connection::class)->executeStatement($sql);
+    }
+
+    public function testTheRevisionThatStandsNowIsRead(): void
+    {
+        $this->send(['light.hours' => '7']);
+        $held = $this->stored();
+        $number = $held->head();
+        $this->restored('DELETE FROM revision WHERE number = '.$number);
+        $this->restored('UPDATE tank SET head = '.($number - 1));
+        self::assertSame($number - 1, $this->tanks()->head($held)->number);
+    }
+
+    #[TestWith(['DELETE FROM revision'])]
+    #[TestWith(['DELETE FROM tank'])]
+    public function testWhatIsGoneIsToldToBeLoadedAgain(string $sql): void
+    {
+        $held = $this->stored();
+        $this->restored('DELETE FROM revision');
+        $this->restored($sql);
+        $this->expectException(ConcurrentChange::class);
+        $this->expectExceptionMessage('Load the page again');
+        $this->tanks()->head($held);
+    }
+}
