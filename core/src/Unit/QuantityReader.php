@@ -99,7 +99,8 @@ final class QuantityReader
         $text = str_replace(["\u{00A0}", '٫', '．'], [' ', '.', '.'], $typed);
         $text = preg_replace_callback('/(\d)?([¼-¾⅐-⅞])/u', static function (array $match): string {
             // U+2044, the fraction slash, is what such a character is made of by its definition (Unicode, compatibility decomposition).
-            $fraction = str_replace('⁄', '/', (string) \Normalizer::normalize($match[2], \Normalizer::FORM_KC));
+            $fraction = \Normalizer::normalize($match[2], \Normalizer::FORM_KC);
+            $fraction = \is_string($fraction) ? str_replace('⁄', '/', $fraction) : $match[2];
 
             return '' === $match[1] ? $fraction : $match[1].' '.$fraction;
         }, $text) ?? $text;
