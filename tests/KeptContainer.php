@@ -11,7 +11,8 @@ use Symfony\Component\HttpKernel\KernelInterface;
 /**
  * What the framework compiled for the last run of the tests, kept as long as nothing that it was made from has changed.
  *
- * Results of computations, sessions, and what depends on the core's data or on assets are thrown away at each start: nothing watches their sources.
+ * Results of computations, sessions, and what depends on the core's data or on assets are thrown away at each start: nothing watches their
+ * sources.
  */
 final class KeptContainer
 {

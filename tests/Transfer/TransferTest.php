@@ -393,8 +393,8 @@ final class TransferTest extends BenchTestCase
     /** @return iterable<string, array{\Closure(): string}> files that no Olvek has written, each made only when it is tried */
     public static function strange(): iterable
     {
-        $tank = '{"folder": "../../etc", "id": "01890000-0000-7000-8000-000000000001", "name": "x", "created": "2026-01-01T00:00:00+00:00", '
-            .'"head": 1}';
+        $tank = '{"folder": "../../etc", "id": "01890000-0000-7000-8000-000000000001", "name": "x", "head": 1, '
+            .'"created": "2026-01-01T00:00:00+00:00"}';
         yield 'no ZIP' => [static fn (): string => 'no zip at all'];
         yield 'half a ZIP' => [static fn (): string => substr(self::zipped(['manifest.json' => '{}']), 0, 60)];
         yield 'no manifest' => [static fn (): string => self::zipped(['x' => 'y'])];

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Core\Unit;
 
 /**
- * Reads quantities as keepers type them: "2.5 cm", "2,5cm", "1 in", "1 1/2″", "1½ in", "2 ft 6 in", "8:30" (of hours), "20 gal", "78 °F", "8";
- * digits of any script.
+ * Reads quantities as keepers type them: "2.5 cm", "2,5cm", "1 in", "1 1/2″", "1½ in", "2 ft 6 in", "8:30" (of hours), "20 gal", "78 °F",
+ * "8"; digits of any script.
  *
  * A bare number is taken in the unit that the field shows. Results are on the dimension's base scale. A number that may be grouped
  * ("1,500") is asked about, not guessed.
@@ -105,7 +105,13 @@ final class QuantityReader
             return '' === $match[1] ? $fraction : $match[1].' '.$fraction;
         }, $text) ?? $text;
 
-        return trim(preg_replace_callback('/\p{Nd}/u', static fn (array $match): string => (string) \IntlChar::charDigitValue($match[0]), $text) ?? $text);
+        return trim(preg_replace_callback('/\p{Nd}/u', self::digit(...), $text) ?? $text);
+    }
+
+    /** @param array<string> $match a decimal digit of any script */
+    private static function digit(array $match): string
+    {
+        return (string) \IntlChar::charDigitValue($match[0]);
     }
 
     /** @throws UnreadableQuantity where digits are grouped, or may be */
