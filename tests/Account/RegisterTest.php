@@ -82,6 +82,24 @@ final class RegisterTest extends WebTestCase
         self::assertSame($wrong['name'] ?? 'Ny', $this->browser->getCrawler()->filter('#name')->attr('value'));
     }
 
+    /** Ten accounts an hour from one network: typing errors are none, and the eleventh account is told to wait. */
+    public function testOnlyAccountsAreCounted(): void
+    {
+        $this->where('open');
+        // A network of its own: what is counted outlives a test.
+        $this->browser->setServerParameter('REMOTE_ADDR', '192.0.2.7');
+        for ($n = 0; $n < 11; ++$n) {
+            $this->register('/register', ['again' => 'mistyped']);
+            self::assertResponseStatusCodeSame(422);
+        }
+        for ($n = 1; $n <= 11; ++$n) {
+            $this->register('/register', ['name' => "ny-$n"]);
+            self::assertResponseStatusCodeSame($n <= 10 ? 303 : 429, "account $n");
+            $this->browser->getCookieJar()->clear();
+        }
+        self::assertSelectorTextContains('.field-error', 'Try again later');
+    }
+
     public function testAnInvitationIsGoodForOne(): void
     {
         $this->where('invite');
