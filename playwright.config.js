@@ -23,8 +23,9 @@ export default defineConfig({
         launchOptions: { executablePath: chromium, args: quiet },
     },
     projects: [
-        { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
-        { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } },
+        // Each journey is walked once, where its work is done: at a desk, or tagged for a phone. What depends on the screen is walked on both.
+        { name: 'desk', grepInvert: /@phone/, use: { viewport: { width: 1280, height: 800 } } },
+        { name: 'phone', grep: /@phone|@both/, use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } },
     ],
     webServer: {
         command: 'rm -f var/e2e.db var/e2e.db-wal var/e2e.db-shm "var/standins/lamp-$((PORT + 1)).json"* && exec bin/demo',

@@ -13,7 +13,7 @@ async function filledLongAgo(page, name, baseURL) {
     await page.getByRole('link', { name: 'Almanac' }).click();
 }
 
-test('tasks are done and put off, and the logbook says so', async ({ page, baseURL }, info) => {
+test('tasks are done and put off, and the logbook says so', { tag: '@phone' }, async ({ page, baseURL }, info) => {
     const name = `Kept ${info.project.name}`;
     await filledLongAgo(page, name, baseURL);
     const look = page.locator('.due', { hasText: name }).filter({ hasText: 'Check: headcount' });
@@ -34,8 +34,7 @@ test('tasks are done and put off, and the logbook says so', async ({ page, baseU
     await expect(page.locator('.log')).toContainText('Put off to');
 });
 
-test('the private address is read by another’s parser without signing in, and dies when renewed', async ({ page, playwright, baseURL }, info) => {
-    test.skip(info.project.name === 'phone', 'one keeper has one address');
+test('the private address is read by another’s parser without signing in, and dies when renewed', async ({ page, playwright, baseURL }) => {
     await filledLongAgo(page, 'Fed', baseURL);
     await page.getByRole('button', { name: 'Make a private address' }).click();
     const address = await page.getByLabel('private address').inputValue();
@@ -53,8 +52,7 @@ test('the private address is read by another’s parser without signing in, and 
     await stranger.dispose();
 });
 
-test('a device that is killed, slow or talks nonsense is told of, and the page goes on', async ({ page, baseURL }, info) => {
-    test.skip(info.project.name === 'phone', 'there is one lamp');
+test('a device that is killed, slow or talks nonsense is told of, and the page goes on', async ({ page, baseURL }) => {
     const port = Number(new URL(baseURL).port) + 1;
     const lamp = `http://127.0.0.1:${port}`;
     await openShelf(page);
@@ -96,8 +94,7 @@ test('a device that is killed, slow or talks nonsense is told of, and the page g
     }
 });
 
-test('this browser reminds once a day, where it is allowed to', async ({ page, context, baseURL }, info) => {
-    test.skip(info.project.name === 'phone', 'the same on a phone');
+test('this browser reminds once a day, where it is allowed to', async ({ page, context, baseURL }) => {
     await context.grantPermissions(['notifications'], { origin: baseURL });
     // What a browser shows is its own; that it is asked for is what is tested.
     await page.addInitScript(() => {

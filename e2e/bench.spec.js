@@ -148,8 +148,7 @@ test('a method is looked at, taken, changed and undone', async ({ page }, info) 
     await expect(page.locator('#f-bed-soil-material')).toHaveValue('bagged-topsoil');
 });
 
-test('single keys move about the Bench, and can be switched off', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'a phone has no keys');
+test('single keys move about the Bench, and can be switched off', async ({ page }) => {
     await startTank(page, 'Keys');
     await ready(page);
     await page.locator('h1').click();
@@ -352,8 +351,7 @@ test('an answer that breaks off after the judgement is told of, and what was sav
     await expect(page.locator('#f-light-hours')).toHaveValue('7');
 });
 
-test('by keyboard alone', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'a phone has no keyboard');
+test('by keyboard alone', async ({ page }) => {
     await page.goto('/sign-in');
     const tabTo = async (match) => {
         for (let n = 0; n < 160; n += 1) {
@@ -430,7 +428,7 @@ test.describe('without scripts', () => {
     });
 });
 
-test('fits its screen', async ({ page }, info) => {
+test('fits its screen', { tag: '@both' }, async ({ page }, info) => {
     await openShelf(page);
     await page.getByRole('heading', { name: 'Waiting hall' }).click();
     // On a phone the drawing comes first, and stages are opened from the rail at its foot.
@@ -446,8 +444,7 @@ test('fits its screen', async ({ page }, info) => {
 for (const colorScheme of ['light', 'dark']) {
     test.describe(`${colorScheme}`, () => {
         test.use({ colorScheme });
-        test.skip(({ isMobile }) => isMobile && colorScheme === 'dark', 'the dark has the same colours on a phone');
-        test('nothing for axe to find on the Bench, at any stage', async ({ page }) => {
+        test('nothing for axe to find on the Bench, at any stage', { tag: colorScheme === 'light' ? '@both' : '@desk' }, async ({ page }) => {
             await openShelf(page);
             await page.getByRole('heading', { name: 'Waiting hall' }).click();
             for (const stage of ['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals', 'start']) {

@@ -24,7 +24,7 @@ test('from the plan to the sheet: bags, costs, ticks', async ({ page }, info) =>
     await expect(page.getByLabel('bag size of coarse sand')).toHaveValue('none');
 });
 
-test('steps are done, left out, asked about and undone', async ({ page }, info) => {
+test('steps are done, left out, asked about and undone', { tag: '@phone' }, async ({ page }, info) => {
     await planned(page, `Steps ${info.project.name}`);
     await page.locator('#step-soil summary').click();
     await page.locator('#step-soil').getByLabel('note').fill('level to a finger');
@@ -92,8 +92,7 @@ test('sums by the tank', async ({ page }, info) => {
 for (const colorScheme of ['light', 'dark']) {
     test.describe(colorScheme, () => {
         test.use({ colorScheme });
-        test.skip(({ isMobile }) => isMobile && colorScheme === 'dark', 'the dark has the same colours on a phone');
-        test('nothing for axe to find on the build sheet', async ({ page }, info) => {
+        test('nothing for axe to find on the build sheet', { tag: colorScheme === 'light' ? '@both' : '@desk' }, async ({ page }, info) => {
             await planned(page, `Axe ${colorScheme} ${info.project.name}`);
             await expectAccessible(page);
             expect(await page.evaluate(() => document.documentElement.scrollWidth), 'nothing scrolls sideways').toBeLessThanOrEqual(page.viewportSize().width);
@@ -101,8 +100,7 @@ for (const colorScheme of ['light', 'dark']) {
     });
 }
 
-test('the sheet prints on A4 and Letter, without the interface', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'printed from a desk');
+test('the sheet prints on A4 and Letter, without the interface', async ({ page }) => {
     await planned(page, 'Print');
     await page.emulateMedia({ media: 'print' });
     for (const gone of ['.masthead form', '.step-do button', '.sums']) {

@@ -1,7 +1,6 @@
 import { test, expect, sends, startTank, openStage, change, expectAccessible } from './keeper.js';
 
-test('two versions side by side, one cursor, and a part taken over', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'compared at a desk; on a phone its parts lie below each other');
+test('two versions side by side, one cursor, and a part taken over', async ({ page }) => {
     test.slow();
     await startTank(page, 'Compared');
     await openStage(page, 'light');

@@ -59,8 +59,7 @@ const HANDLES = [
 ];
 
 for (const [way, drag] of [['mouse', dragByMouse], ['finger', dragByFinger]]) {
-    test(`every handle is moved by ${way}, judged on the way, and saved once`, async ({ page }, info) => {
-        test.skip((way === 'finger') !== (info.project.name === 'phone'), 'each screen with its own pointer');
+    test(`every handle is moved by ${way}, judged on the way, and saved once`, { tag: way === 'finger' ? '@phone' : '@desk' }, async ({ page }) => {
         test.slow();
         await furnish(page, `Hand ${way}`);
         for (const [id, dx, dy, sign] of HANDLES) {
@@ -76,8 +75,7 @@ for (const [way, drag] of [['mouse', dragByMouse], ['finger', dragByFinger]]) {
     });
 }
 
-test('every handle is moved by keys, one step at a time', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'a phone has no keys');
+test('every handle is moved by keys, one step at a time', async ({ page }) => {
     test.slow();
     await furnish(page, 'Hand keys');
     for (const [id] of HANDLES) {
@@ -110,8 +108,7 @@ test('every handle is moved by keys, one step at a time', async ({ page }, info)
     await expect(page.locator('.last-change')).not.toContainText('Not saved yet');
 });
 
-test('while a handle is held the tank is judged and nothing is saved', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'held by mouse');
+test('while a handle is held the tank is judged and nothing is saved', async ({ page }) => {
     await furnish(page, 'Held');
     const said = await page.locator('.last-change').textContent();
     const from = await middle(page, 'h-waterLine');
@@ -177,8 +174,7 @@ test.describe('at rest', () => {
     });
 });
 
-test('the drawing follows the cursor while it is still being dragged', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'dragged by mouse');
+test('the drawing follows the cursor while it is still being dragged', async ({ page }) => {
     await furnish(page, 'Follows');
     const from = await middle(page, 'h-day');
     const drawing = () => page.locator('.view-front svg').innerHTML();
@@ -220,8 +216,7 @@ test('a plan is brought in on the Bench, its faults told by line; drawings leave
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
 });
 
-test('two windows: a handle moved in the one that is behind is told, and nothing is lost', async ({ page, context }, info) => {
-    test.skip(info.project.name === 'phone', 'moved by keys');
+test('two windows: a handle moved in the one that is behind is told, and nothing is lost', async ({ page, context }) => {
     await furnish(page, 'Behind');
     const second = await context.newPage();
     await second.goto(page.url());
@@ -306,8 +301,7 @@ test('history: a version is named, restored, duplicated', async ({ page }, info)
     await expect(page.locator('#f-light-hours')).toHaveValue('11');
 });
 
-test('at twice the size nothing is lost and nothing scrolls sideways', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'a desk’s page at 200 %');
+test('at twice the size nothing is lost and nothing scrolls sideways', async ({ page }) => {
     await furnish(page, 'Zoom');
     await page.setViewportSize({ width: 640, height: 400 });
     const { wide, width } = await page.evaluate(() => ({ wide: document.documentElement.scrollWidth, width: innerWidth }));

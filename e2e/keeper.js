@@ -28,9 +28,23 @@ export const test = base.extend({
 });
 export { expect };
 
+/** The session of the ferry landing, signed in once for all tests of a worker: none of them signs it out. */
+let session = null;
+
+/** Is the ferry landing, wherever the test goes next. */
+async function signedIn(page) {
+    if (session === null) {
+        await page.goto('/sign-in');
+        await page.getByRole('button', { name: 'Open the ferry landing’s shelf' }).click();
+        await expect(page.getByRole('heading', { level: 1 })).toHaveText('The ferry landing’s shelf');
+        session = await page.context().cookies();
+    }
+    await page.context().addCookies(session);
+}
+
 export async function openShelf(page) {
-    await page.goto('/sign-in');
-    await page.getByRole('button', { name: 'Open the ferry landing’s shelf' }).click();
+    await signedIn(page);
+    await page.goto('/');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('The ferry landing’s shelf');
 }
 
@@ -51,9 +65,8 @@ export const sends = (page, action) => Promise.all([page.waitForEvent('load'), a
 
 /** A tank of the test's own, so that tests do not meet on one. */
 export async function startTank(page, name) {
-    await openShelf(page);
-    await page.getByRole('link', { name: 'Start a tank' }).click();
-    await named(page, name);
+    await signedIn(page);
+    await newTank(page, name);
 }
 
 /** A planted tank with shrimp and food, filled today; on the ferry landing's shelf, or on that of whoever is signed in. */

@@ -1,4 +1,4 @@
-import { test, expect, filledTank, expectAccessible } from './keeper.js';
+import { test, expect, openShelf, filledTank, expectAccessible } from './keeper.js';
 
 /** A planted, filled tank with shrimp, and its log. */
 async function filledLog(page, name) {
@@ -11,7 +11,7 @@ const ready = (page) => expect(page.locator('html[data-log="ready"]')).toBeAttac
 const lines = (page) => page.locator('[data-log-lines]');
 const way = (page, name) => page.locator(`#${name} > summary`).click();
 
-test('two taps for what is usual: read, did, saw, a note; each undone', async ({ page }) => {
+test('two taps for what is usual: read, did, saw, a note; each undone', { tag: '@phone' }, async ({ page }) => {
     await filledLog(page, 'At the tank');
     await way(page, 'did');
     await page.getByRole('button', { name: /^Water changed/ }).click();
@@ -59,7 +59,7 @@ test('two taps for what is usual: read, did, saw, a note; each undone', async ({
     await expect(lines(page)).not.toContainText('died');
 });
 
-test('what cannot be is told and stays typed', async ({ page }) => {
+test('what cannot be is told and stays typed', { tag: '@phone' }, async ({ page }) => {
     await filledLog(page, 'Refused lines');
     await way(page, 'read');
     await page.locator('#test-ph').fill('74');
@@ -76,8 +76,7 @@ test('what cannot be is told and stays typed', async ({ page }) => {
     await expect(page.locator('[data-notice]')).toContainText('at least one reading');
 });
 
-test('with the signal gone, every kind of entry waits on the device, the page opens, and each is kept once', async ({ page, context }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('with the signal gone, every kind of entry waits on the device, the page opens, and each is kept once', { tag: '@phone' }, async ({ page, context }) => {
     // What the browser says of a connection that is gone is what is tested here.
     page.removeAllListeners('console');
     await filledLog(page, 'No signal');
@@ -127,8 +126,7 @@ test('with the signal gone, every kind of entry waits on the device, the page op
     await expect(page.locator('#lines-title')).toHaveText('5 lines, newest first');
 });
 
-test('signed out at the tank, nothing is lost', async ({ page, context }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('signed out at the tank, nothing is lost', { tag: '@phone' }, async ({ page, context }) => {
     await filledLog(page, 'Signed out');
     const address = page.url();
     await way(page, 'did');
@@ -148,8 +146,7 @@ test('signed out at the tank, nothing is lost', async ({ page, context }, info) 
     await expect(page.locator('.log-waits')).toHaveCount(0);
 });
 
-test('over plain http, where a browser makes no ids of its own, an entry is sent all the same', async ({ page }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('over plain http, where a browser makes no ids of its own, an entry is sent all the same', { tag: '@phone' }, async ({ page }) => {
     await page.addInitScript(() => {
         delete Crypto.prototype.randomUUID;
         delete Navigator.prototype.serviceWorker;
@@ -162,9 +159,8 @@ test('over plain http, where a browser makes no ids of its own, an entry is sent
 
 test.describe('without scripts', () => {
     test.use({ javaScriptEnabled: false });
-    test('the same forms work', async ({ page }) => {
-        await page.goto('/sign-in');
-        await page.getByRole('button', { name: 'Open the ferry landing’s shelf' }).click();
+    test('the same forms work', { tag: '@phone' }, async ({ page }) => {
+        await openShelf(page);
         await page.getByRole('link', { name: /Waiting hall/ }).first().click();
         await page.getByRole('link', { name: 'Log', exact: true }).click();
         await way(page, 'note');
@@ -179,10 +175,8 @@ test.describe('without scripts', () => {
 for (const colorScheme of ['light', 'dark']) {
     test.describe(colorScheme, () => {
         test.use({ colorScheme });
-        test.skip(({ isMobile }) => isMobile && colorScheme === 'dark', 'the dark has the same colours on a phone');
-        test('nothing for axe to find on the log', async ({ page }) => {
-            await page.goto('/sign-in');
-            await page.getByRole('button', { name: 'Open the ferry landing’s shelf' }).click();
+        test('nothing for axe to find on the log', { tag: colorScheme === 'light' ? '@both' : '@desk' }, async ({ page }) => {
+            await openShelf(page);
             await page.getByRole('link', { name: /Waiting hall/ }).first().click();
             await page.getByRole('link', { name: 'Log', exact: true }).click();
             await ready(page);

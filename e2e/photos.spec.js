@@ -20,7 +20,7 @@ async function add(page, colour, caption) {
     await expect(page.getByAltText(new RegExp(caption))).toBeVisible();
 }
 
-test('photos are added, seen week by week, laid under one slider, and removed', async ({ page }) => {
+test('photos are added, seen week by week, laid under one slider, and removed', { tag: '@phone' }, async ({ page }) => {
     await startTank(page, 'In pictures');
     await page.getByRole('link', { name: 'Log', exact: true }).click();
     await page.getByRole('link', { name: 'Photos' }).click();
@@ -48,7 +48,7 @@ test('photos are added, seen week by week, laid under one slider, and removed', 
     await expect(page.locator('.photo-strip li')).toHaveCount(1);
 });
 
-test('what is no photo is refused with a reason, and the caption stays', async ({ page }) => {
+test('what is no photo is refused with a reason, and the caption stays', { tag: '@phone' }, async ({ page }) => {
     await startTank(page, 'No picture');
     await page.goto(`${page.url().split('?')[0]}/photos`);
     await page.getByLabel('Take or choose a photo').setInputFiles({ name: 'tank.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('<script>alert(1)</script>') });
@@ -59,8 +59,7 @@ test('what is no photo is refused with a reason, and the caption stays', async (
     await expectAccessible(page);
 });
 
-test('without a signal a photo waits on the device, the page opens, and it is kept once', async ({ page, context }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('without a signal a photo waits on the device, the page opens, and it is kept once', { tag: '@phone' }, async ({ page, context }) => {
     page.removeAllListeners('console');
     await startTank(page, 'No signal, a picture');
     await page.goto(`${page.url().split('?')[0]}/photos`);
@@ -81,8 +80,7 @@ test('without a signal a photo waits on the device, the page opens, and it is ke
     await expect(page.locator('.photo-strip li')).toHaveCount(1);
 });
 
-test('the camera shows the last picture as a ghost, and what it takes is in the form', async ({ page, context }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('the camera shows the last picture as a ghost, and what it takes is in the form', { tag: '@phone' }, async ({ page, context }) => {
     // The browser's own made-up camera.
     await context.grantPermissions(['camera']);
     await startTank(page, 'The same spot');

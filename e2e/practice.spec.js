@@ -1,4 +1,4 @@
-/** What a plan can say of technique, zones, sizes, seats and sexes: each control by mouse and keyboard on a desk, by touch on a phone. */
+/** What a plan can say of technique, zones, sizes, seats and sexes: each control by keyboard on a desk, by touch on a phone. */
 import { test, expect, startTank, signInAlone, newTank, openStage, choose, expectAccessible } from './keeper.js';
 
 /** Stage, place and value of each, in an order in which one brings the next. */
@@ -36,13 +36,8 @@ async function furnished(page, name) {
 
 const field = (page, place) => page.locator(`#f-${place.replaceAll('.', '-')}`);
 
-/** Reaches a control and gives it a value as a hand would: by mouse, by touch, or by keys alone. */
+/** Reaches a control and gives it a value as a hand would: by touch, or by keys alone; every handle, and what the other walks change, is moved by mouse. */
 const WAYS = {
-    async mouse(control, value) {
-        await control.click();
-        await (await isList(control) ? control.selectOption(value) : control.fill(value));
-        await control.blur();
-    },
     async touch(control, value) {
         await control.tap();
         await (await isList(control) ? control.selectOption(value) : control.fill(value));
@@ -65,8 +60,7 @@ const WAYS = {
 const isList = (control) => control.evaluate((element) => element.tagName === 'SELECT');
 
 for (const way of Object.keys(WAYS)) {
-    test(`each new control by ${way}`, async ({ page }, info) => {
-        test.skip((way === 'touch') !== (info.project.name === 'phone'), 'hands touch phones; desks have a mouse and keys');
+    test(`each new control by ${way}`, { tag: way === 'touch' ? '@phone' : '@desk' }, async ({ page }) => {
         test.setTimeout(240_000);
         await furnished(page, `Practice ${way}`);
         for (const [stage, place, value] of CONTROLS) {

@@ -2,8 +2,7 @@ import { test, expect, sends, startTank, newTank, signInAlone, filledTank, expec
 
 const tab = (page, name) => page.locator('.bar-nav').getByRole('link', { name, exact: true }).click();
 
-test('a sign is seen, read, tried and remembered', async ({ page }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('a sign is seen, read, tried and remembered', { tag: '@phone' }, async ({ page }) => {
     // The almanac of a keeper with one tank: the ferry landing's is every other test's too.
     await signInAlone(page, 'reader');
     await filledTank(page, 'Read', newTank);
@@ -43,8 +42,7 @@ test('a sign is seen, read, tried and remembered', async ({ page }, info) => {
     await expect(page.locator('#tried')).toContainText('better');
 });
 
-test('one press plans what helps; ammonia is noticed by itself', async ({ page }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('one press plans what helps; ammonia is noticed by itself', { tag: '@phone' }, async ({ page }) => {
     await signInAlone(page, 'noticer');
     await filledTank(page, 'Noticed', newTank);
     await tab(page, 'Log');
@@ -70,8 +68,7 @@ test('one press plans what helps; ammonia is noticed by itself', async ({ page }
     await expect(notice).toHaveCount(0);
 });
 
-test('a tank without a plan is read by five things', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'the same on a phone');
+test('a tank without a plan is read by five things', async ({ page }) => {
     await startTank(page, 'Not asked');
     await page.goto('/read');
     await page.locator('[name="weeks"]').fill('many');

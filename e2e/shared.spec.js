@@ -13,8 +13,7 @@ const signIn = async (page, name) => {
     await expect(page.getByRole('heading', { level: 1 })).toContainText('shelf');
 };
 
-test('on a device of two keepers, neither is shown what the other has kept on it', async ({ page, context }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('on a device of two keepers, neither is shown what the other has kept on it', { tag: '@phone' }, async ({ page, context }) => {
     // What the browser says of a connection that is gone is what is tested here.
     page.removeAllListeners('console');
     await signInAlone(page, 'first-of-two');
@@ -64,8 +63,7 @@ test('on a device of two keepers, neither is shown what the other has kept on it
     await expect(page.locator('.log-waits')).toHaveCount(0);
 });
 
-test('a logbook without forms still answers while an entry waits', async ({ page, context }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('a logbook without forms still answers while an entry waits', { tag: '@phone' }, async ({ page, context }) => {
     page.removeAllListeners('console');
     await signInAlone(page, 'not-filled-any-more');
     await filledTank(page, 'Filled and emptied', newTank);
@@ -93,8 +91,7 @@ test('a logbook without forms still answers while an entry waits', async ({ page
     await expect(page.locator('.log-waits'), 'and thrown away').toHaveCount(0);
 });
 
-test('a cut connection is told as what it is, and a change sent again is one change', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'walked at a desk');
+test('a cut connection is told as what it is, and a change sent again is one change', async ({ page }) => {
     page.removeAllListeners('console');
     await signInAlone(page, 'cut-off');
     await newTank(page, 'Cut off');

@@ -13,8 +13,7 @@ async function running(page, name) {
 /** The page looks again by itself until it is worked out. */
 const known = (page, what) => expect(page.locator(what).first()).toBeVisible({ timeout: 100_000 });
 
-test('a tank as it is, asked, and the answer planned', async ({ page }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('a tank as it is, asked, and the answer planned', { tag: '@phone' }, async ({ page }) => {
     test.slow();
     await running(page, 'Asked');
     await page.locator('#read > summary').click();
@@ -45,8 +44,7 @@ test('a tank as it is, asked, and the answer planned', async ({ page }, info) =>
     await expect(page.locator('#f-events-e1-days')).toHaveValue('21');
 });
 
-test('an amount that is none is told beside it', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'the same on a phone');
+test('an amount that is none is told beside it', async ({ page }) => {
     await running(page, 'Asked badly');
     await page.locator('.bar-nav').getByRole('link', { name: 'As it is' }).click();
     await known(page, '.ask-topic');
@@ -57,8 +55,7 @@ test('an amount that is none is told beside it', async ({ page }, info) => {
     await expectAccessible(page);
 });
 
-test('a table comes into the logbook, columns told by hand', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'tables are brought at a desk');
+test('a table comes into the logbook, columns told by hand', async ({ page }) => {
     await running(page, 'Tables');
     await page.getByRole('link', { name: 'Import a table' }).click();
     const today = await page.evaluate(() => new Intl.DateTimeFormat('en-CA', { timeZone: 'UTC' }).format());
@@ -85,8 +82,7 @@ test('a table comes into the logbook, columns told by hand', async ({ page }, in
     await expect(page.locator('[data-log-lines]')).not.toContainText('Nitrate 10');
 });
 
-test('a month on a page, the stock of all tanks, and tokens', async ({ page }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('a month on a page, the stock of all tanks, and tokens', { tag: '@phone' }, async ({ page }) => {
     await openShelf(page);
     await page.getByRole('link', { name: 'Stock' }).click();
     await expect(page.locator('.stock').first()).toContainText('Dwarf shrimp');

@@ -50,8 +50,7 @@ async function fishCome(page) {
 
 const NOTHING = { ammonia: '0', nitrite: '0' };
 
-test('plant-led: a few fish on day 2, unfed for a week', async ({ page, baseURL }, info) => {
-    test.skip(info.project.name === 'phone', 'walked at the desk');
+test('plant-led: a few fish on day 2, unfed for a week', async ({ page, baseURL }) => {
     await filled(page, 'By plants', 'plants');
     await gate(page, 'group-a1', 'later');
     await onDay(page, 1, baseURL);
@@ -65,8 +64,7 @@ test('plant-led: a few fish on day 2, unfed for a week', async ({ page, baseURL 
     await expect(page.locator('#today-title')).toContainText('Next test on day 3');
 });
 
-test('bottled bacteria: a bad week in which nitrite stays up, and a day missed', async ({ page, baseURL }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('bottled bacteria: a bad week in which nitrite stays up, and a day missed', { tag: '@phone' }, async ({ page, baseURL }) => {
     await filled(page, 'By the bottle', 'bottled');
     await press(page, 'bacteria');
     await gate(page, 'bacteria', 'passed');
@@ -103,8 +101,7 @@ test('bottled bacteria: a bad week in which nitrite stays up, and a day missed',
     await expectAccessible(page);
 });
 
-test('fishless, by a dose that must go in a day', async ({ page, baseURL }, info) => {
-    test.skip(info.project.name === 'phone', 'walked at the desk');
+test('fishless, by a dose that must go in a day', async ({ page, baseURL }) => {
     await filled(page, 'By doses', 'dosing');
     await onDay(page, 14, baseURL);
     await gate(page, 'dose', 'ready');
@@ -128,8 +125,7 @@ test('fishless, by a dose that must go in a day', async ({ page, baseURL }, info
     await fishCome(page);
 });
 
-test('a seeded filter: nearly at once', async ({ page, baseURL }, info) => {
-    test.skip(info.project.name === 'desk', 'walked on a phone');
+test('a seeded filter: nearly at once', { tag: '@phone' }, async ({ page, baseURL }) => {
     await filled(page, 'By a sponge', 'borrowed');
     await press(page, 'seed');
     await onDay(page, 1, baseURL);
@@ -145,8 +141,7 @@ test('a seeded filter: nearly at once', async ({ page, baseURL }, info) => {
     await fishCome(page);
 });
 
-test('waiting: three weeks of plants only; the forecast re-plans, and the plan takes it', async ({ page, baseURL }, info) => {
-    test.skip(info.project.name === 'phone', 'walked at the desk');
+test('waiting: three weeks of plants only; the forecast re-plans, and the plan takes it', async ({ page, baseURL }) => {
     await filled(page, 'By waiting', 'waiting');
     for (const [day, ammonia, nitrite] of [[3, '1', '0'], [10, '2', '1']]) {
         await onDay(page, day, baseURL);
@@ -171,8 +166,7 @@ test('waiting: three weeks of plants only; the forecast re-plans, and the plan t
     await fishCome(page);
 });
 
-test('a forecast is stopped, and can be had without it', async ({ page }, info) => {
-    test.skip(info.project.name === 'phone', 'the same script');
+test('a forecast is stopped, and can be had without it', async ({ page }) => {
     await page.route('**/ahead/0', async (route) => {
         await new Promise((resolve) => setTimeout(resolve, 1500));
         await route.continue().catch(() => null);
@@ -182,7 +176,7 @@ test('a forecast is stopped, and can be had without it', async ({ page }, info) 
     await expect(page.locator('#ahead')).toContainText('Stopped');
 });
 
-test('what cannot be read is told beside it and keeps what was typed', async ({ page }, info) => {
+test('what cannot be read is told beside it and keeps what was typed', { tag: '@phone' }, async ({ page }, info) => {
     await filled(page, `Refused ${info.project.name}`, 'waiting');
     await page.locator('#test-ammonia').fill('0.25');
     await page.locator('#test-nitrite').fill('pink');
@@ -199,8 +193,7 @@ test('what cannot be read is told beside it and keeps what was typed', async ({ 
 for (const colorScheme of ['light', 'dark']) {
     test.describe(colorScheme, () => {
         test.use({ colorScheme });
-        test.skip(({ isMobile }) => isMobile && colorScheme === 'dark', 'the dark has the same colours on a phone');
-        test('nothing for axe to find on the galley’s first weeks and in the almanac', async ({ page }) => {
+        test('nothing for axe to find on the galley’s first weeks and in the almanac', { tag: colorScheme === 'light' ? '@both' : '@desk' }, async ({ page }) => {
             await openShelf(page);
             await page.getByRole('link', { name: /Galley/ }).first().click();
             await page.getByRole('link', { name: 'First weeks' }).click();
