@@ -101,7 +101,7 @@ final class LifeController extends AbstractController
                 $reading->measure->value,
                 $reading->of,
                 $reading->value,
-                $reading->measure->baseUnit(),
+                $reading->measure->measured()->unit,
                 ...null === $of || null === $estimate ? [null, null, null, null, null, null] : [
                     ...array_values($estimate->wasExpected($of, $reading->day)),
                     ...array_values($estimate->on($of, $reading->day)),

@@ -11,6 +11,7 @@ use Olvek\Core\Change\Remove;
 use Olvek\Core\Estimation\Breath;
 use Olvek\Core\Estimation\Estimate;
 use Olvek\Core\Estimation\Quantity;
+use Olvek\Core\Estimation\QuantityGroup;
 use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Plan\Clump;
@@ -34,37 +35,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class TodayController extends AbstractController
 {
     private const EXPIRED = 'This page has expired, so nothing was saved. Answer again.';
-    /** What the page shows, in groups. */
-    private const GROUPS = [
-        'Waste and food' => [
-            Quantity::Ammonia,
-            Quantity::Nitrite,
-            Quantity::Nitrate,
-            Quantity::Phosphate,
-            Quantity::Potassium,
-            Quantity::Iron,
-        ],
-        'Air, minerals, warmth' => [
-            Quantity::Oxygen,
-            Quantity::CarbonDioxide,
-            Quantity::AcidityAtDawn,
-            Quantity::AcidityAtDusk,
-            Quantity::CarbonateHardness,
-            Quantity::GeneralHardness,
-            Quantity::Conductivity,
-            Quantity::Temperature,
-        ],
-        'Life' => [
-            Quantity::Plants,
-            Quantity::Cover,
-            Quantity::Animals,
-            Quantity::Bacteria,
-            Quantity::Mulm,
-            Quantity::Soil,
-            Quantity::Film,
-        ],
-    ];
 
+    /** What the page shows, in groups. */
     public function __construct(
         private readonly Estimates $estimates,
         private readonly Logbook $logbook,
@@ -154,10 +126,10 @@ final class TodayController extends AbstractController
             return $this->render('estimate/today.html.twig', [...$common, 'estimate' => null], $response);
         }
         $groups = [];
-        foreach (self::GROUPS as $name => $quantities) {
-            $groups[$name] = array_map(
+        foreach (QuantityGroup::cases() as $group) {
+            $groups[$group->value] = array_map(
                 static fn (Quantity $q): Gauge => Gauge::of($q, $estimate, $life->log, $keeper->kit(), $keeper->units()),
-                $quantities,
+                $group->quantities(),
             );
         }
         $topics = [];

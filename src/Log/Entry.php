@@ -81,7 +81,7 @@ class Entry
     {
         return match (true) {
             null === $this->amount => '',
-            EntryKind::Reading === $this->kind => Measure::tryFrom($this->what)?->baseUnit() ?? '',
+            EntryKind::Reading === $this->kind => Measure::tryFrom($this->what)?->measured()->unit ?? '',
             EntryKind::Done === $this->kind && LogAction::TOPPED === $this->of => 'L',
             EntryKind::Done === $this->kind => EventKind::named($this->what)?->amountUnit() ?? '',
             default => '',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Log;
 
 use Olvek\Core\Log\TestKit;
+use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Water\Measure;
@@ -16,21 +17,8 @@ final readonly class ImportColumn
     public const NOTE = 'note';
     /** Behind a measure whose unit nobody has told yet. */
     public const OPEN = ':?';
-    /** Words by which columns are guessed, for measures whose own name is not the usual one on a table. */
-    private const OTHERWISE = [
-        'nh3' => 'ammonia',
-        'nh4' => 'ammonia',
-        'ammonium' => 'ammonia',
-        'no2' => 'nitrite',
-        'no3' => 'nitrate',
-        'po4' => 'phosphate',
-        'fe' => 'iron',
-        'temp' => 'temperature',
-        '°c' => 'temperature',
-        'ec' => 'conductivity',
-        'tds' => '',
-        'dkh' => 'kh',
-        'dgh' => 'gh',
+    /** Words by which the columns of the day and of a note are guessed. */
+    private const HEADINGS = [
         'date' => self::DAY,
         'time' => self::DAY,
         'day' => self::DAY,
@@ -89,11 +77,10 @@ final readonly class ImportColumn
         if (!$measure->isElement()) {
             return new self($measure, '', Unit::from($in));
         }
-        $counted = [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate, Measure::Phosphate];
 
         return new self(
             $measure,
-            implode(',', array_map(static fn (Measure $m): string => $m === $measure ? $in : '', $counted)),
+            implode(',', array_map(static fn (Measure $m): string => $m === $measure ? $in : '', Measure::asIons())),
             Unit::MilligramPerLitre,
         );
     }
@@ -107,11 +94,11 @@ final readonly class ImportColumn
         $heading = mb_strtolower($heading);
         $words = preg_split('/[^a-z0-9°]+/u', $heading, -1, \PREG_SPLIT_NO_EMPTY);
         foreach (false === $words ? [] : $words as $word) {
-            $word = self::OTHERWISE[$word] ?? self::OTHERWISE[rtrim($word, 's')] ?? $word;
-            $measure = Measure::tryFrom($word);
-            if (self::DAY === $word || self::NOTE === $word) {
-                return $word;
+            $plain = self::HEADINGS[$word] ?? self::HEADINGS[rtrim($word, 's')] ?? null;
+            if (null !== $plain) {
+                return $plain;
             }
+            $measure = Measure::byWord($word) ?? Measure::byWord(rtrim($word, 's'));
             if (null !== $measure && \in_array($measure, Measure::ofWater(), true)) {
                 return $measure->value.self::way($measure, $heading);
             }
@@ -153,7 +140,7 @@ final readonly class ImportColumn
     private static function units(Measure $measure): array
     {
         $units = array_map(static fn (UnitSystem $s): Unit => $s->unitFor($measure->dimension()), UnitSystem::cases());
-        if (\in_array($measure, [Measure::CarbonateHardness, Measure::GeneralHardness], true)) {
+        if (Dimension::Hardness === $measure->dimension()) {
             $units[] = Unit::MilliequivalentPerLitre;
         }
 

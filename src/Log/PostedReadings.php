@@ -86,7 +86,7 @@ final readonly class PostedReadings
     private static function entry(Tank $tank, \DateTimeImmutable $at, string $name, mixed $value, Keeper $keeper): Entry|string
     {
         $measure = Measure::tryFrom($name);
-        if (null === $measure || !\in_array($measure, [...Measure::ofWater(), Measure::Cover], true)) {
+        if (null === $measure || null !== $measure->measured()->of) {
             return "“{$name}” isn’t a reading that a device can send.";
         }
         [$least, $most] = $measure->bounds();

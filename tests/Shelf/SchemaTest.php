@@ -7,6 +7,7 @@ namespace Olvek\Tests\Shelf;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Event\EventKind;
+use Olvek\Core\Log\ReadingsSchema;
 use Olvek\Core\Plan\FormatTables;
 use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
@@ -73,6 +74,9 @@ final class SchemaTest extends TestCase
         $page = (string) file_get_contents(__DIR__.'/../../docs/formats.md');
         self::assertStringContainsString("\n".FormatTables::fields()."\n<!-- /fields -->", $page, 'run bin/formats');
         self::assertStringContainsString("\n".FormatTables::events()."\n<!-- /events -->", $page, 'run bin/formats');
+        self::assertStringContainsString("\n".ReadingsSchema::table()."\n<!-- /readings -->", $page, 'run bin/formats');
+        $api = (string) file_get_contents(__DIR__.'/../../schema/readings.openapi.json');
+        self::assertStringContainsString("{\n".ReadingsSchema::properties()."\n", $api, 'run bin/formats');
     }
 
     public function testEveryKindOfEventThatAPlanMayHoldFollowsTheSchema(): void

@@ -50,15 +50,10 @@ final readonly class Observation
                 $plan->clumps[(int) $this->clump]->kind->dryPerPiece->value,
             ),
             Measure::Cover => min(1.0, $trace->columns['cover'][$day]),
-            default => $trace->columns[self::column($this->measure)][$day],
+            default => $trace->columns[$this->measure->measured()->column][$day],
         };
         $predicted = Scale::of($this->measure)->from($base);
 
         return $this->nothing ? max($this->value, $predicted) : $predicted;
-    }
-
-    private static function column(Measure $measure): string
-    {
-        return Quantity::of($measure)->value ?? throw new \LogicException('nothing of a run is read so');
     }
 }

@@ -56,8 +56,8 @@ final class Observations
         ));
         $found = [];
         foreach ($log->readings as $reading) {
-            $counted = \in_array($reading->measure, [Measure::Heads, Measure::Males, Measure::Females, Measure::Young], true);
-            if ($reading->day > $today || $counted || ('clump' === $reading->measure->of() && !isset($clumps[$reading->of]))) {
+            $counted = 'group' === $reading->measure->measured()->of;
+            if ($reading->day > $today || $counted || ('clump' === $reading->measure->measured()->of && !isset($clumps[$reading->of]))) {
                 // Animals that were counted are put into the run as many; what left the plan is of no account.
                 continue;
             }

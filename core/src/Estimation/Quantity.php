@@ -13,79 +13,84 @@ use Olvek\Core\Water\Measure;
 /** What is estimated of a tank, whether or not it can be read: by the run's column of it. */
 enum Quantity: string
 {
+    #[Shown(QuantityGroup::Nutrients)]
     case Ammonia = 'ammonia';
+    #[Shown(QuantityGroup::Nutrients)]
     case Nitrite = 'nitrite';
+    #[Shown(QuantityGroup::Nutrients)]
     case Nitrate = 'nitrate';
+    #[Shown(QuantityGroup::Nutrients)]
     case Phosphate = 'phosphate';
+    #[Shown(QuantityGroup::Nutrients, 'potassium')]
     case Potassium = 'potassium';
+    #[Shown(QuantityGroup::Nutrients)]
     case Iron = 'iron';
-    case Acidity = 'pH';
-    case AcidityAtDawn = 'pHLeast';
-    case AcidityAtDusk = 'pHMost';
-    case CarbonateHardness = 'carbonateHardness';
-    case GeneralHardness = 'generalHardness';
-    case Conductivity = 'conductivity';
-    case Temperature = 'temperature';
+    #[Shown(QuantityGroup::Chemistry, 'oxygen before dawn')]
     case Oxygen = 'oxygen';
+    #[Shown(QuantityGroup::Chemistry, 'CO₂ by day')]
     case CarbonDioxide = 'carbonDioxide';
+    case Acidity = 'pH';
+    #[Shown(QuantityGroup::Chemistry)]
+    case AcidityAtDawn = 'pHLeast';
+    #[Shown(QuantityGroup::Chemistry)]
+    case AcidityAtDusk = 'pHMost';
+    #[Shown(QuantityGroup::Chemistry)]
+    case CarbonateHardness = 'carbonateHardness';
+    #[Shown(QuantityGroup::Chemistry)]
+    case GeneralHardness = 'generalHardness';
+    #[Shown(QuantityGroup::Chemistry)]
+    case Conductivity = 'conductivity';
+    #[Shown(QuantityGroup::Chemistry)]
+    case Temperature = 'temperature';
+    #[Shown(QuantityGroup::Life, 'plants, dry')]
     case Plants = 'plants';
+    #[Shown(QuantityGroup::Life)]
     case Cover = 'cover';
-    case Film = 'algae';
-    case GreenWater = 'greenWater';
-    case Mulm = 'mulm';
-    case Soil = 'soilReady';
-    case Bacteria = 'ammoniaOxidisers';
+    #[Shown(QuantityGroup::Life, 'animals')]
     case Animals = 'heads';
+    #[Shown(QuantityGroup::Life, 'bacteria that take ammonia')]
+    case Bacteria = 'ammoniaOxidisers';
+    #[Shown(QuantityGroup::Life, 'mulm, as carbon')]
+    case Mulm = 'mulm';
+    #[Shown(QuantityGroup::Life, 'nitrogen that the soil still frees')]
+    case Soil = 'soilReady';
+    #[Shown(QuantityGroup::Life, 'film of algae, dry')]
+    case Film = 'algae';
+    #[Shown(label: 'green in the water, dry')]
+    case GreenWater = 'greenWater';
+    #[Shown(label: 'what dries up a day')]
     case Evaporation = 'evaporated';
+
+    private function shown(): Shown
+    {
+        /** @var array<string, Shown> $read */
+        static $read = [];
+        $case = static fn (string $name): \ReflectionEnumBackedCase => new \ReflectionEnumBackedCase(self::class, $name);
+
+        return $read[$this->value] ??= ($case($this->name)->getAttributes(Shown::class)[0] ?? null)?->newInstance() ?? new Shown();
+    }
+
+    public function group(): ?QuantityGroup
+    {
+        return $this->shown()->group;
+    }
 
     public function label(): string
     {
-        return match ($this) {
-            self::Potassium => 'potassium',
-            self::Oxygen => 'oxygen before dawn',
-            self::CarbonDioxide => 'CO₂ by day',
-            self::Plants => 'plants, dry',
-            self::Film => 'film of algae, dry',
-            self::GreenWater => 'green in the water, dry',
-            self::Mulm => 'mulm, as carbon',
-            self::Soil => 'nitrogen that the soil still frees',
-            self::Bacteria => 'bacteria that take ammonia',
-            self::Animals => 'animals',
-            self::Evaporation => 'what dries up a day',
-            default => ($this->measure() ?? throw new \LogicException("$this->value has no words"))->label(),
-        };
+        $label = $this->shown()->label;
+
+        return '' !== $label ? $label : ($this->measure() ?? throw new \LogicException("$this->value has no words"))->label();
     }
 
     /** By which it is read; null where nobody reads it at home. */
     public function measure(): ?Measure
     {
-        return match ($this) {
-            self::Ammonia => Measure::Ammonia,
-            self::Nitrite => Measure::Nitrite,
-            self::Nitrate => Measure::Nitrate,
-            self::Phosphate => Measure::Phosphate,
-            self::Iron => Measure::Iron,
-            self::Acidity => Measure::Acidity,
-            self::AcidityAtDawn => Measure::AcidityAtDawn,
-            self::AcidityAtDusk => Measure::AcidityAtDusk,
-            self::CarbonateHardness => Measure::CarbonateHardness,
-            self::GeneralHardness => Measure::GeneralHardness,
-            self::Conductivity => Measure::Conductivity,
-            self::Temperature => Measure::Temperature,
-            self::Cover => Measure::Cover,
-            default => null,
-        };
+        return Measure::ofColumn($this->value);
     }
 
     public static function of(Measure $measure): ?self
     {
-        foreach (self::cases() as $quantity) {
-            if ($quantity->measure() === $measure) {
-                return $quantity;
-            }
-        }
-
-        return null;
+        return self::tryFrom($measure->measured()->column);
     }
 
     /** Two values in words, their unit once; '' where they read alike. */

@@ -6,16 +6,12 @@ namespace Olvek\Core\Log;
 
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Ion;
-use Olvek\Core\Unit\Unit;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Water\Measure;
 
 /** What a keeper's tests count: the ion, or nitrogen itself. Every threshold is told as that kit would show it. */
 final readonly class TestKit
 {
-    /** What is counted in one way or another. */
-    private const COUNTED = [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate, Measure::Phosphate];
-
     /** @param array<string, Ion|null> $ions by measure; null where the kit says mg/L of N */
     private function __construct(private array $ions)
     {
@@ -26,10 +22,11 @@ final readonly class TestKit
     {
         $named = explode(',', $code);
         $ions = [];
-        foreach (self::COUNTED as $n => $measure) {
+        foreach (Measure::asIons() as $n => $measure) {
             $ion = Ion::tryFrom($named[$n] ?? '');
-            $counted = \in_array($ion, $measure->ions(), true) ? $ion : $measure->ions()[0];
-            $ions[$measure->value] = self::element($measure) === ($named[$n] ?? '') ? null : $counted;
+            $measured = $measure->measured();
+            $counted = \in_array($ion, $measured->ions, true) ? $ion : $measured->ions[0];
+            $ions[$measure->value] = $measured->element === ($named[$n] ?? '') ? null : $counted;
         }
 
         return new self($ions);
@@ -38,19 +35,19 @@ final readonly class TestKit
     /** "NH4,NO2,NO3,PO4": what is counted of ammonia, nitrite, nitrate and phosphate. */
     public function code(): string
     {
-        return implode(',', array_map($this->counts(...), self::COUNTED));
+        return implode(',', array_map($this->counts(...), Measure::asIons()));
     }
 
     /** @return list<string> what this kit may count a measure as */
     public static function choices(Measure $measure): array
     {
-        return [...array_map(static fn (Ion $ion): string => $ion->value, $measure->ions()), self::element($measure)];
+        return [...array_map(static fn (Ion $ion): string => $ion->value, $measure->measured()->ions), $measure->measured()->element];
     }
 
     /** "NH4", "N", "P"; "" where there is nothing to choose. */
     public function counts(Measure $measure): string
     {
-        return $measure->isElement() ? $this->ions[$measure->value]->value ?? self::element($measure) : '';
+        return $measure->isElement() ? $this->ions[$measure->value]->value ?? $measure->measured()->element : '';
     }
 
     /** The base value of what the kit shows: mg N/L of mg/L of its ion; all else as it is. */
@@ -69,7 +66,7 @@ final readonly class TestKit
     public function show(Measure $measure, float $value, UnitSystem $units = UnitSystem::Metric): string
     {
         if (!$measure->isElement()) {
-            return $units->show($measure->dimension(), $value, self::decimals($measure));
+            return $units->show($measure->dimension(), $value, $measure->measured()->decimals);
         }
 
         return $this->figure($measure, $value)."\u{00A0}".$this->unit($measure);
@@ -98,36 +95,10 @@ final readonly class TestKit
      */
     public function steps(Measure $measure, UnitSystem $units = UnitSystem::Metric): array
     {
-        $asNitrogen = 'N' === $this->counts($measure);
+        $steps = $measure->measured()->steps;
+        $way = $measure->isElement() ? $this->counts($measure) : $units->unitFor($measure->dimension())->value;
 
-        return match ($measure) {
-            Measure::Ammonia => $asNitrogen ? [0.0, 0.2, 0.4, 0.8, 1.5, 3.0] : [0.0, 0.25, 0.5, 1.0, 2.0, 4.0],
-            Measure::Nitrite => $asNitrogen ? [0.0, 0.05, 0.1, 0.3, 0.6, 1.5] : [0.0, 0.25, 0.5, 1.0, 2.0, 5.0],
-            Measure::Nitrate => $asNitrogen ? [0.0, 1.0, 2.0, 5.0, 10.0, 20.0] : [0.0, 5.0, 10.0, 20.0, 40.0, 80.0],
-            Measure::Phosphate => 'P' === $this->counts($measure) ? [0.0, 0.03, 0.1, 0.2, 0.3, 0.6] : [0.0, 0.1, 0.25, 0.5, 1.0, 2.0],
-            Measure::Acidity, Measure::AcidityAtDawn, Measure::AcidityAtDusk => [6.0, 6.5, 7.0, 7.5, 8.0, 8.5],
-            Measure::CarbonateHardness, Measure::GeneralHardness => Unit::GermanDegree === $units->unitFor($measure->dimension())
-                ? [2.0, 4.0, 6.0, 8.0, 12.0, 16.0]
-                : [40.0, 80.0, 120.0, 160.0, 220.0, 300.0],
-            Measure::Iron => [0.0, 0.05, 0.1, 0.25, 0.5, 1.0],
-            default => [],
-        };
-    }
-
-    /** Digits after the point in which what is no concentration of an ion is told. */
-    private static function decimals(Measure $measure): int
-    {
-        return match ($measure) {
-            Measure::Iron => 2,
-            Measure::Conductivity, Measure::Cover => 0,
-            default => 1,
-        };
-    }
-
-    /** The element that an ion is counted as where a kit does not count the ion. */
-    private static function element(Measure $measure): string
-    {
-        return Measure::Phosphate === $measure ? 'P' : 'N';
+        return $steps[$way] ?? $steps[''] ?? [];
     }
 
     /** An ion as people write it: "NH₄". */

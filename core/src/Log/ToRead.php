@@ -10,17 +10,6 @@ use Olvek\Core\Water\Measure;
 /** Something that may be read of a tank: a test of its water, or a clump or a group by ruler and by counting. */
 final readonly class ToRead
 {
-    /** What is tested week by week. C. */
-    private const USUAL = [
-        Measure::Ammonia,
-        Measure::Nitrite,
-        Measure::Nitrate,
-        Measure::Acidity,
-        Measure::CarbonateHardness,
-        Measure::GeneralHardness,
-        Measure::Temperature,
-    ];
-
     /**
      * @param string|null $of      clump or group that it is read of
      * @param string      $whom    what that is called
@@ -35,7 +24,7 @@ final readonly class ToRead
     {
         $all = [];
         foreach (Measure::ofWater() as $measure) {
-            $all[$measure->value] = new self($measure, null, '', \in_array($measure, self::USUAL, true) ? 'usual' : 'more');
+            $all[$measure->value] = new self($measure, null, '', $measure->measured()->isUsual ? 'usual' : 'more');
         }
 
         return $all;
@@ -62,7 +51,7 @@ final readonly class ToRead
             }
         }
         foreach ($plan->groups as $group) {
-            foreach ([Measure::Heads, Measure::Males, Measure::Females, Measure::Young] as $measure) {
+            foreach (Measure::ofGroups() as $measure) {
                 $all[] = new self($measure, $group->id, $group->kind->common, 'animals');
             }
         }

@@ -32,7 +32,7 @@ final class LeastReadingTest extends TestCase
         $plan = Sample::edit(Sample::planted(), ['plants.add.salvinia-natans' => '12', 'animals.a1.day' => '5']);
         $readings = [];
         foreach (Measure::cases() as $measure) {
-            $group = \in_array($measure, [Measure::Heads, Measure::Males, Measure::Females, Measure::Young], true) ? 'a1' : null;
+            $group = 'group' === $measure->measured()->of ? 'a1' : null;
             $readings[] = new Reading(20, $measure, $measure->bounds()[0], $group);
         }
         $estimate = (new Estimator($plan, new Log($readings), 24))->estimate();
