@@ -10,14 +10,15 @@ use Olvek\Core\Unit\Provenance;
 use Olvek\Core\Unit\Words;
 
 /** Algae: film on glass and leaves, and green water; diatoms of the first weeks go by themselves and are only named. */
-#[Judges('Algae', Subject::Plants, [
-    Remedy::ShorterLight,
-    Remedy::WeakerLamp,
-    Remedy::FastStems,
-    Remedy::Floaters,
-    Remedy::Grazers,
-    Remedy::LessFood,
-]),]
+#[Judges(
+    'Algae',
+    Subject::Plants,
+    remedies: [
+        Remedy::ShorterLight, Remedy::WeakerLamp, Remedy::FastStems, Remedy::Floaters, Remedy::Grazers,
+        Remedy::LessFood,
+    ],
+    questions: [Asked::LeastPlants, Asked::LightHours, Asked::MostFood],
+)]
 final class Algae implements Criterion
 {
     /** g dry of film per m² that one sees, and that covers leaves. J. */

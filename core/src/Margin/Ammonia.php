@@ -13,16 +13,18 @@ use Olvek\Core\Water\AmmoniaCriterion;
  * Ammonia while animals are in: un-ionised against what harms fish, total against the published criterion and against what a drop test
  * shows.
  */
-#[Judges('Ammonia', Subject::Water, [
-    Remedy::FastStems,
-    Remedy::MoreStems,
-    Remedy::Floaters,
-    Remedy::LaterAnimals,
-    Remedy::Sponge,
-    Remedy::LessFood,
-    Remedy::FewerAnimals,
-    Remedy::DeeperCap,
-]),]
+#[Judges(
+    'Ammonia',
+    Subject::Water,
+    remedies: [
+        Remedy::FastStems, Remedy::MoreStems, Remedy::Floaters, Remedy::LaterAnimals, Remedy::Sponge,
+        Remedy::LessFood, Remedy::FewerAnimals, Remedy::DeeperCap,
+    ],
+    questions: [
+        Asked::MostStock, Asked::LeastPlants, Asked::BedDepth, Asked::EarliestStart, Asked::MostFood,
+        Asked::WishedAnimals,
+    ],
+)]
 final class Ammonia implements Criterion
 {
     /** mg NH3/L. P: EIFAC (1970), Report on ammonia and inland fisheries, Technical Paper 11. */

@@ -9,7 +9,12 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether the bed may turn foul: too deep, too rich, no roots. */
-#[Judges('Bed health', Subject::Bed, [Remedy::ThinnerSoil, Remedy::MoreStems, Remedy::FastStems])]
+#[Judges(
+    'Bed health',
+    Subject::Bed,
+    remedies: [Remedy::ThinnerSoil, Remedy::MoreStems, Remedy::FastStems],
+    questions: [Asked::BedDepth],
+)]
 final class BedHealth implements Criterion
 {
     /** Of the sulphide index (BedDay), 1 being a bed to worry about. J. */

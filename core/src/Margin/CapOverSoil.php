@@ -13,7 +13,13 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether the cap holds the soil back: at least as deep as the soil, front and back. C; better twice as deep. */
-#[Judges('Cap over soil', Subject::Practice, [Remedy::DeeperCap, Remedy::ThinnerSoil], Voice::Practice)]
+#[Judges(
+    'Cap over soil',
+    Subject::Practice,
+    remedies: [Remedy::DeeperCap, Remedy::ThinnerSoil],
+    questions: [Asked::BedDepth],
+    voice: Voice::Practice,
+)]
 final class CapOverSoil implements Criterion
 {
     /** Cap over soil, as depths: what may just do (J), and as deep as the soil (C). */

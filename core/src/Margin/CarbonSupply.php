@@ -14,7 +14,12 @@ use Olvek\Core\Water\Carbonate;
  * Carbon dioxide in the water: what plants find while the lamp is on, over the leanest four weeks; and, where animals are in, that there
  * is not too much of it by night. Want of carbon slows plants and shows in their mass; it fails no tank by itself.
  */
-#[Judges('Carbon', Subject::Water, [Remedy::ShorterLight, Remedy::MoreSoil, Remedy::WeakerLamp, Remedy::MoreFood, Remedy::Floaters])]
+#[Judges(
+    'Carbon',
+    Subject::Water,
+    remedies: [Remedy::ShorterLight, Remedy::MoreSoil, Remedy::WeakerLamp, Remedy::MoreFood, Remedy::Floaters],
+    questions: [Asked::LightHours],
+)]
 final class CarbonSupply implements Criterion
 {
     /** mg CO2/L by day below which plants hardly grow. J. */

@@ -11,15 +11,18 @@ use Olvek\Core\Unit\Provenance;
 use Olvek\Core\Water\Oxygen;
 
 /** The day's lowest oxygen, at the end of the night. */
-#[Judges('Dawn oxygen', Subject::Water, [
-    Remedy::NoFloaters,
-    Remedy::LessFood,
-    Remedy::FewerAnimals,
-    Remedy::ThinnerSoil,
-    Remedy::Cooler,
-    Remedy::LongerLight,
-    Remedy::DeeperCap,
-]),]
+#[Judges(
+    'Dawn oxygen',
+    Subject::Water,
+    remedies: [
+        Remedy::NoFloaters, Remedy::LessFood, Remedy::FewerAnimals, Remedy::ThinnerSoil, Remedy::Cooler,
+        Remedy::LongerLight, Remedy::DeeperCap,
+    ],
+    questions: [
+        Asked::MostStock, Asked::LeastPlants, Asked::LightHours, Asked::BedDepth, Asked::EarliestStart,
+        Asked::MostFood, Asked::WishedAnimals,
+    ],
+)]
 final class DawnOxygen implements Criterion
 {
     /** mg/L that most fish need, for tanks without any yet. M. */

@@ -9,14 +9,15 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether plants find the nitrogen, phosphorus, potassium and iron that they grow with. */
-#[Judges('Plants fed', Subject::Plants, [
-    Remedy::MoreFood,
-    Remedy::MoreSoil,
-    Remedy::RootTabs,
-    Remedy::WaterChanges,
-    Remedy::ShorterLight,
-    Remedy::NoFloaters,
-]),]
+#[Judges(
+    'Plants fed',
+    Subject::Plants,
+    remedies: [
+        Remedy::MoreFood, Remedy::MoreSoil, Remedy::RootTabs, Remedy::WaterChanges, Remedy::ShorterLight,
+        Remedy::NoFloaters,
+    ],
+    questions: [Asked::LeastPlants, Asked::LightHours],
+)]
 final class FedPlants implements Criterion
 {
     /**

@@ -8,14 +8,15 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether what is rooted keeps its mass: the least that any kind in the floor comes down to once the first weeks are over. */
-#[Judges('Plant mass', Subject::Plants, [
-    Remedy::StrongerLamp,
-    Remedy::LongerLight,
-    Remedy::NoFloaters,
-    Remedy::MoreSoil,
-    Remedy::RootTabs,
-    Remedy::MoreFood,
-]),]
+#[Judges(
+    'Plant mass',
+    Subject::Plants,
+    remedies: [
+        Remedy::StrongerLamp, Remedy::LongerLight, Remedy::NoFloaters, Remedy::MoreSoil, Remedy::RootTabs,
+        Remedy::MoreFood,
+    ],
+    questions: [Asked::LeastPlants],
+)]
 final class KeptMass implements Criterion
 {
     /**

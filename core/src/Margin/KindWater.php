@@ -11,7 +11,13 @@ use Olvek\Core\Unit\Provenance;
 use Olvek\Core\Unit\UnitSystem;
 
 /** Whether the water suits every kind of animal through its days in it: pH and general hardness of the run against the kind's own range. */
-#[Judges('Water fit', Subject::Animals, [Remedy::SoftTopUp, Remedy::WaterChanges, Remedy::Limestone], Voice::Welfare)]
+#[Judges(
+    'Water fit',
+    Subject::Animals,
+    remedies: [Remedy::SoftTopUp, Remedy::WaterChanges, Remedy::Limestone],
+    questions: [Asked::WishedAnimals],
+    voice: Voice::Welfare,
+)]
 final class KindWater implements Criterion
 {
     /** How far beyond its range, in units of the steps below, a kind is still kept by many, and from where it is wrong for it. J. */

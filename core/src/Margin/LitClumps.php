@@ -9,7 +9,12 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether each clump gets the light it needs: the share of its greatest growth that light and hours allow. */
-#[Judges('Light for plants', Subject::Plants, [Remedy::StrongerLamp, Remedy::LongerLight, Remedy::NoFloaters, Remedy::ShorterLight])]
+#[Judges(
+    'Light for plants',
+    Subject::Plants,
+    remedies: [Remedy::StrongerLamp, Remedy::LongerLight, Remedy::NoFloaters, Remedy::ShorterLight],
+    questions: [Asked::LeastPlants, Asked::LightHours],
+)]
 final class LitClumps implements Criterion
 {
     /**

@@ -12,9 +12,13 @@ use Olvek\Core\Unit\Provenance;
 #[Judges(
     'Losses',
     Subject::Animals,
-    [Remedy::LaterAnimals, Remedy::MoreFood, Remedy::FewerAnimals, Remedy::LessFood, Remedy::Sponge, Remedy::Cooler, Remedy::Warmer],
-    Voice::Welfare,
-),]
+    remedies: [
+        Remedy::LaterAnimals, Remedy::MoreFood, Remedy::FewerAnimals, Remedy::LessFood, Remedy::Sponge,
+        Remedy::Cooler, Remedy::Warmer,
+    ],
+    questions: [Asked::MostStock, Asked::LeastPlants, Asked::EarliestStart, Asked::WishedAnimals],
+    voice: Voice::Welfare,
+)]
 final class Losses implements Criterion
 {
     /** Share of the animals lost in the year. J; the odd death of age is C. */

@@ -12,7 +12,12 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Months until what top-up water leaves behind makes the water too hard for one of the plan's own kinds. */
-#[Judges('Mineral creep', Subject::Water, [Remedy::SoftTopUp, Remedy::Lid, Remedy::WaterChanges])]
+#[Judges(
+    'Mineral creep',
+    Subject::Water,
+    remedies: [Remedy::SoftTopUp, Remedy::Lid, Remedy::WaterChanges],
+    questions: [],
+)]
 final class MineralCreep implements Criterion
 {
     /** Months within which that is a fault, and from which a change now and then holds it. J. */

@@ -9,16 +9,15 @@ use Olvek\Core\Unit\Ion;
 use Olvek\Core\Unit\Provenance;
 
 /** Nitrate after half a year and a year: whether waste builds up faster than plants and changes take it away. */
-#[Judges('Nitrate', Subject::Water, [
-    Remedy::Floaters,
-    Remedy::HousePlants,
-    Remedy::MoreStems,
-    Remedy::FastStems,
-    Remedy::LessFood,
-    Remedy::FewerAnimals,
-    Remedy::WaterChanges,
-    Remedy::LongerLight,
-]),]
+#[Judges(
+    'Nitrate',
+    Subject::Water,
+    remedies: [
+        Remedy::Floaters, Remedy::HousePlants, Remedy::MoreStems, Remedy::FastStems, Remedy::LessFood,
+        Remedy::FewerAnimals, Remedy::WaterChanges, Remedy::LongerLight,
+    ],
+    questions: [Asked::MostStock, Asked::LeastPlants, Asked::MostFood, Asked::WishedAnimals],
+)]
 final class Nitrate implements Criterion
 {
     /** mg/L as NO₃. C: at most 30 for a start, 50 a worry. */

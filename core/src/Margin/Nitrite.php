@@ -9,16 +9,18 @@ use Olvek\Core\Unit\Ion;
 use Olvek\Core\Unit\Provenance;
 
 /** Nitrite while animals are in. */
-#[Judges('Nitrite', Subject::Water, [
-    Remedy::LaterAnimals,
-    Remedy::Sponge,
-    Remedy::LaterFood,
-    Remedy::FastStems,
-    Remedy::Floaters,
-    Remedy::LessFood,
-    Remedy::DeeperCap,
-    Remedy::FewerAnimals,
-]),]
+#[Judges(
+    'Nitrite',
+    Subject::Water,
+    remedies: [
+        Remedy::LaterAnimals, Remedy::Sponge, Remedy::LaterFood, Remedy::FastStems, Remedy::Floaters,
+        Remedy::LessFood, Remedy::DeeperCap, Remedy::FewerAnimals,
+    ],
+    questions: [
+        Asked::MostStock, Asked::LeastPlants, Asked::BedDepth, Asked::EarliestStart, Asked::MostFood,
+        Asked::WishedAnimals,
+    ],
+)]
 final class Nitrite implements Criterion
 {
     /** mg N/L. M (chloride in the water makes fish bear more). */

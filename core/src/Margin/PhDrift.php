@@ -11,15 +11,15 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether pH and carbonate hardness stay where animals and bacteria can live. */
-#[Judges('pH and KH', Subject::Water, [
-    Remedy::SoftTopUp,
-    Remedy::ShorterLight,
-    Remedy::WaterChanges,
-    Remedy::Limestone,
-    Remedy::Lid,
-    Remedy::MoreSoil,
-    Remedy::Floaters,
-]),]
+#[Judges(
+    'pH and KH',
+    Subject::Water,
+    remedies: [
+        Remedy::SoftTopUp, Remedy::ShorterLight, Remedy::WaterChanges, Remedy::Limestone, Remedy::Lid,
+        Remedy::MoreSoil, Remedy::Floaters,
+    ],
+    questions: [Asked::MostStock, Asked::MostFood, Asked::WishedAnimals],
+)]
 final class PhDrift implements Criterion
 {
     /**

@@ -10,7 +10,13 @@ use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Provenance;
 
 /** How much of the floor is planted on day one. C: 50–75 %. */
-#[Judges('Planted floor', Subject::Practice, [Remedy::MoreStems, Remedy::FastStems], Voice::Practice)]
+#[Judges(
+    'Planted floor',
+    Subject::Practice,
+    remedies: [Remedy::MoreStems, Remedy::FastStems],
+    questions: [],
+    voice: Voice::Practice,
+)]
 final class PlantedShare implements Criterion
 {
     private const LEAST = 0.4;

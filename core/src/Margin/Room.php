@@ -13,7 +13,13 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Room and company for the animals. All C: welfare minima as the trade states them, in litres of the vessel. */
-#[Judges('Room', Subject::Animals, [Remedy::FewerAnimals, Remedy::LargerGroup], Voice::Welfare)]
+#[Judges(
+    'Room',
+    Subject::Animals,
+    remedies: [Remedy::FewerAnimals, Remedy::LargerGroup],
+    questions: [Asked::MostStock, Asked::WishedAnimals],
+    voice: Voice::Welfare,
+)]
 final class Room implements Criterion
 {
     private const LEAST = 1.0;

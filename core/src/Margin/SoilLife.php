@@ -13,7 +13,12 @@ use Olvek\Core\Unit\UnitSystem;
 /**
  * Years until the soil gives roots less than a tenth of what they could use: nitrogen as microbes free it; or half of its iron has gone.
  */
-#[Judges('Soil life', Subject::Bed, [Remedy::RootTabs, Remedy::MoreSoil, Remedy::MoreFood])]
+#[Judges(
+    'Soil life',
+    Subject::Bed,
+    remedies: [Remedy::RootTabs, Remedy::MoreSoil, Remedy::MoreFood],
+    questions: [],
+)]
 final class SoilLife implements Criterion
 {
     /**

@@ -18,16 +18,15 @@ use Olvek\Core\Unit\Provenance;
  * Read off the run of the plan as it is; Solve\MostFood finds the same number by trying, run by run; this is a third to one and a half
  * times that, mostly less.
  */
-#[Judges('Stock balance', Subject::Water, [
-    Remedy::Floaters,
-    Remedy::HousePlants,
-    Remedy::MoreStems,
-    Remedy::FastStems,
-    Remedy::LessFood,
-    Remedy::FewerAnimals,
-    Remedy::WaterChanges,
-    Remedy::LongerLight,
-]),]
+#[Judges(
+    'Stock balance',
+    Subject::Water,
+    remedies: [
+        Remedy::Floaters, Remedy::HousePlants, Remedy::MoreStems, Remedy::FastStems, Remedy::LessFood,
+        Remedy::FewerAnimals, Remedy::WaterChanges, Remedy::LongerLight,
+    ],
+    questions: [Asked::MostStock, Asked::LeastPlants, Asked::WishedAnimals],
+)]
 final class StockBalance implements Criterion
 {
     /** Times what is fed below which waste piles up, and from which there is room to spare. J. */

@@ -9,7 +9,13 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Provenance;
 
 /** Whether the water's warmth through the run suits all that lives in it. */
-#[Judges('Temperature', Subject::Animals, [Remedy::Warmer, Remedy::Cooler], Voice::Welfare)]
+#[Judges(
+    'Temperature',
+    Subject::Animals,
+    remedies: [Remedy::Warmer, Remedy::Cooler],
+    questions: [Asked::MostStock, Asked::WishedAnimals],
+    voice: Voice::Welfare,
+)]
 final class Warmth implements Criterion
 {
     /** °C beyond a kind's range from which it is wrong for it, and within which it is at ease. J: a day or two at the edge is borne. */

@@ -6,6 +6,7 @@ namespace Olvek\Core\Solve;
 
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Change\SetNumber;
+use Olvek\Core\Margin\Asked;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
@@ -19,7 +20,6 @@ use Olvek\Core\Unit\Words;
 /** The thinnest soil and cap that feed roots for a wanted time without leaking into the water or turning foul. */
 final readonly class BedDepth implements Question
 {
-    private const OF = [MarginId::Ammonia, MarginId::Nitrite, MarginId::Oxygen, MarginId::Bed, MarginId::Cap];
     /** m: soils tried, thin to thick, and the thinnest cap. C (soil 2–5 cm under a cap at least as deep); beyond it J. */
     private const THINNEST = 0.01;
     private const STEP = 0.005;
@@ -69,7 +69,7 @@ final readonly class BedDepth implements Question
                     );
                 }
                 $life = $judgement->margin(MarginId::Soil);
-                $failing = Trial::failing($judgement, self::OF);
+                $failing = Trial::failing($judgement, Asked::BedDepth->margins());
                 $thick = Decimal::trimmed(100 * $soil, 1);
                 $over = Decimal::trimmed(100 * $cap, 1);
                 $name = "$thick cm under $over cm";

@@ -7,6 +7,7 @@ namespace Olvek\Core\Solve;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Event\EventKind;
+use Olvek\Core\Margin\Asked;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
@@ -21,7 +22,6 @@ use Olvek\Core\Unit\Words;
 /** The earliest day on which each group may come, in the order of the trade: snails, shrimp, fish. */
 final readonly class EarliestStart implements Question
 {
-    private const OF = [MarginId::Ammonia, MarginId::Nitrite, MarginId::Oxygen, MarginId::Losses];
     /** Last day tried, and days between tries. J. */
     private const LATEST = 182;
     private const WEEK = 7;
@@ -45,7 +45,7 @@ final readonly class EarliestStart implements Question
             $forbids = null;
             $holds = static function (int $day) use ($trial, $plan, $settled, $group, &$forbids): bool {
                 $judgement = $trial->judged(self::stocked($plan, [...$settled, $group->with($group->count, $day)]));
-                foreach (self::OF as $id) {
+                foreach (Asked::EarliestStart->margins() as $id) {
                     // Tight is not safe: nobody should stock into water that a test would find fault with.
                     if (
                         State::Holds !== $judgement->margin($id)->state

@@ -10,7 +10,7 @@ use Olvek\Core\Change\Change;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Change\Remove;
 use Olvek\Core\Change\SetNumber;
-use Olvek\Core\Margin\MarginId;
+use Olvek\Core\Margin\Asked;
 use Olvek\Core\Margin\PlantedShare;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Plan\Clump;
@@ -23,18 +23,6 @@ use Olvek\Core\Unit\Decimal;
 /** The least plant mass that keeps the water fit, and which roles it should come from. */
 final readonly class LeastPlants implements Question
 {
-    private const OF = [
-        MarginId::Ammonia,
-        MarginId::Nitrite,
-        MarginId::Nitrate,
-        MarginId::Oxygen,
-        MarginId::Stock,
-        MarginId::Algae,
-        MarginId::Losses,
-        MarginId::Fed,
-        MarginId::Light,
-        MarginId::Mass,
-    ];
     /** Pieces of one kind beyond which nobody plants. J. */
     private const MOST = 400;
     /**
@@ -75,7 +63,7 @@ final readonly class LeastPlants implements Question
 
                     return false;
                 }
-                $failing = Trial::failing($trial->judged($planted), self::OF);
+                $failing = Trial::failing($trial->judged($planted), Asked::LeastPlants->margins());
                 $why = null === $failing ? $why : Trial::reason($failing);
 
                 return null === $failing;

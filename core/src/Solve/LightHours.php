@@ -6,6 +6,7 @@ namespace Olvek\Core\Solve;
 
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Change\SetNumber;
+use Olvek\Core\Margin\Asked;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\State;
 use Olvek\Core\Margin\Term;
@@ -19,7 +20,6 @@ use Olvek\Core\Unit\Words;
 /** The hours of lamp light that feed the plants and hold the algae. */
 final readonly class LightHours implements Question
 {
-    private const OF = [MarginId::Light, MarginId::Fed, MarginId::Algae, MarginId::Oxygen, MarginId::Carbon];
     /** Hours tried. J. */
     private const SHORTEST = 4;
     private const LONGEST = 16;
@@ -49,7 +49,7 @@ final readonly class LightHours implements Question
             } catch (OutOfTime) {
                 break;
             }
-            $failing = Trial::failing($judgement, self::OF);
+            $failing = Trial::failing($judgement, Asked::LightHours->margins());
             // What plants would grow, over the year.
             $growth = $judgement->trace->mean('exportable', 0, $judgement->trace->days());
             $terms[] = new Term(

@@ -6,8 +6,8 @@ namespace Olvek\Core\Solve;
 
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Change\SetNumber;
+use Olvek\Core\Margin\Asked;
 use Olvek\Core\Margin\Margin;
-use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\TimeLimit\NoTimeLimit;
@@ -18,8 +18,6 @@ use Olvek\Core\Unit\Words;
 /** How many times what is fed the tank carries, all else held: by trying it run by run, where the stock margin reads it off one run. */
 final readonly class MostFood implements Question
 {
-    /** Margins that food moves; what fails without more of it is not its to answer for. */
-    private const OF = [MarginId::Ammonia, MarginId::Nitrite, MarginId::Nitrate, MarginId::Oxygen, MarginId::PH, MarginId::Algae];
     /** Steps in one portion, and portions beyond which nothing is tried. J. */
     private const STEPS = 10;
     private const MOST = 20;
@@ -35,7 +33,7 @@ final readonly class MostFood implements Question
             return Answer::none('nothing is fed yet: say what you feed a day, and to whom.', [], 0);
         }
         $trial = new Trial($this->editor, $patience);
-        $before = Trial::failing($trial->judged($plan), self::OF);
+        $before = Trial::failing($trial->judged($plan), Asked::MostFood->margins());
         if (null !== $before) {
             return Answer::none(
                 'what is fed is too much as it is, or something else is amiss: '.Trial::reason($before),
@@ -52,7 +50,7 @@ final readonly class MostFood implements Question
             &$limit,
         ): bool {
             $changed = $trial->changed($plan, $changes($steps));
-            $failing = null === $changed ? null : Trial::failing($trial->judged($changed), self::OF);
+            $failing = null === $changed ? null : Trial::failing($trial->judged($changed), Asked::MostFood->margins());
             $limit = $failing ?? $limit;
 
             return null !== $changed && null === $failing;

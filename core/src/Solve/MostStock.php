@@ -10,8 +10,8 @@ use Olvek\Core\Change\AddGroup;
 use Olvek\Core\Change\Change;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Change\SetNumber;
+use Olvek\Core\Margin\Asked;
 use Olvek\Core\Margin\Margin;
-use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Term;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\UsualAmount;
@@ -25,18 +25,6 @@ final readonly class MostStock implements Question
 {
     /** Head beyond which nothing is tried. J. */
     private const MOST = 2000;
-    /** Margins that animals move; what fails without them is not theirs to answer for. */
-    private const OF = [
-        MarginId::Ammonia,
-        MarginId::Nitrite,
-        MarginId::Nitrate,
-        MarginId::Oxygen,
-        MarginId::PH,
-        MarginId::Room,
-        MarginId::Stock,
-        MarginId::Losses,
-        MarginId::Temperature,
-    ];
 
     public function __construct(private Editor $editor, private Kind $kind)
     {
@@ -53,7 +41,7 @@ final readonly class MostStock implements Question
         if (null === $first) {
             return Answer::none(Words::small($trial->refusal), [], 0);
         }
-        $forbids = Trial::failing($trial->judged($first), self::OF);
+        $forbids = Trial::failing($trial->judged($first), Asked::MostStock->margins());
         if (null !== $forbids) {
             return Answer::none(
                 \sprintf('even %d of %s are too many: %s', $one, $this->kind->common, Trial::reason($forbids)),
@@ -64,7 +52,7 @@ final readonly class MostStock implements Question
         $limit = null;
         $most = $trial->largest($one, self::MOST, function (int $count) use ($trial, $plan, &$limit): bool {
             [$changed] = $this->with($trial, $plan, $count);
-            $failing = null === $changed ? null : Trial::failing($trial->judged($changed), self::OF);
+            $failing = null === $changed ? null : Trial::failing($trial->judged($changed), Asked::MostStock->margins());
             if (null !== $failing) {
                 $limit = $failing;
             }

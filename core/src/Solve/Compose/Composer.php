@@ -16,6 +16,7 @@ use Olvek\Core\Change\SetLamp;
 use Olvek\Core\Change\SetNumber;
 use Olvek\Core\Change\TakeMethod;
 use Olvek\Core\Field\Fields;
+use Olvek\Core\Margin\Asked;
 use Olvek\Core\Margin\Margin;
 use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Outlook;
@@ -72,19 +73,6 @@ final readonly class Composer
     private const LONGEST = 10.0;
     /** Share of what was planted below which a clump is no gain. J. */
     private const DWINDLED = 0.5;
-    /** What animals move: only where one of these fails are any of them left out. */
-    private const OF_ANIMALS = [
-        MarginId::Ammonia,
-        MarginId::Nitrite,
-        MarginId::Nitrate,
-        MarginId::Oxygen,
-        MarginId::PH,
-        MarginId::Stock,
-        MarginId::Room,
-        MarginId::Waters,
-        MarginId::Temperature,
-        MarginId::Losses,
-    ];
     /** Faults of place or stand that no plan can mend, and that must not be built. */
     private const UNSAFE = ['support', 'stand-length', 'stand-width', 'pane'];
 
@@ -461,7 +449,9 @@ final readonly class Composer
     {
         $unmet = [];
         while ([] !== $score->plan->groups) {
-            $theirs = array_values(array_filter($score->failing, static fn (Margin $m): bool => \in_array($m->id, self::OF_ANIMALS, true)));
+            // Only where one of these fails are any of them left out.
+            $moved = Asked::WishedAnimals->margins();
+            $theirs = array_values(array_filter($score->failing, static fn (Margin $m): bool => \in_array($m->id, $moved, true)));
             if ([] === $theirs) {
                 break;
             }
