@@ -39,14 +39,7 @@ final class Observations
         $disturbed = array_fill_keys(
             array_map(
                 static fn (LoggedEvent $d): int => $d->day,
-                array_filter(
-                    $log->events,
-                    static fn (LoggedEvent $d): bool => \in_array(
-                        $d->kind,
-                        [EventKind::Dose, EventKind::Change, EventKind::Fertilise],
-                        true,
-                    ),
-                ),
+                array_filter($log->events, static fn (LoggedEvent $d): bool => $d->kind->happens()->disturbsWater),
             ),
             true,
         );

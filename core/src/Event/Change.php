@@ -8,7 +8,8 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** A share of the water is changed. */
-#[Happens('water change', About::Water, done: '%s of the water changed')]
+#[Happens('water change', About::Water, done: '%s of the water changed', disturbsWater: true)]
+#[LogButton('Water changed', 'water', 1)]
 final readonly class Change extends Dated
 {
     public function __construct(

@@ -8,7 +8,8 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** Ammonium (as chloride) is dosed, as much as makes so many mg N/L in the free water. */
-#[Happens('ammonia dosed', About::Water, done: 'Ammonia dosed, %s')]
+#[Happens('ammonia dosed', About::Water, done: 'Ammonia dosed, %s', disturbsWater: true)]
+#[LogButton('Ammonia dosed', 'water', 4)]
 final readonly class Dose extends Dated
 {
     public function __construct(

@@ -93,6 +93,24 @@ enum EventKind: string
         return $told[$this->value] ??= (new \ReflectionClass($this->type()))->getAttributes(Happens::class)[0]->newInstance();
     }
 
+    /** The button by which it is logged; null where it has none. */
+    public function logButton(): ?LogButton
+    {
+        /** @var array<string, LogButton|null> $read */
+        static $read = [];
+
+        return $read[$this->value] ??= ((new \ReflectionClass($this->type()))->getAttributes(LogButton::class)[0] ?? null)?->newInstance();
+    }
+
+    /** @return list<self> kinds that are logged by a button of a section, the usual first */
+    public static function buttonsOf(string $section): array
+    {
+        $kinds = array_values(array_filter(self::cases(), static fn (self $kind): bool => $section === $kind->logButton()?->section));
+        usort($kinds, static fn (self $a, self $b): int => ($a->logButton()->order ?? 0) <=> ($b->logButton()->order ?? 0));
+
+        return $kinds;
+    }
+
     /** What it is called as something that will happen. */
     public function words(): string
     {

@@ -9,7 +9,14 @@ use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Unit;
 
 /** From now on another amount of food is given. */
-#[Happens('other amount of food', About::Animal, done: 'Fed from now on, %s a day', none: 'Feeding stopped')]
+#[Happens(
+    'other amount of food',
+    About::Animal,
+    done: 'Fed from now on, %s a day',
+    none: 'Feeding stopped',
+    asPlanned: true,
+)]
+#[LogButton('Food a day from now on', 'animals', 1)]
 final readonly class Feed extends Dated
 {
     public function __construct(

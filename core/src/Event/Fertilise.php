@@ -8,7 +8,14 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** Liquid fertiliser is given, nitrogen as nitrate. Usual amounts, C: a lean week’s dose. */
-#[Happens('liquid fertiliser given', About::Water, done: 'Liquid fertiliser given, nitrogen %s')]
+#[Happens(
+    'liquid fertiliser given',
+    About::Water,
+    done: 'Liquid fertiliser given, nitrogen %s',
+    asPlanned: true,
+    disturbsWater: true,
+)]
+#[LogButton('Liquid fertiliser', 'water', 3)]
 final readonly class Fertilise extends Dated
 {
     public function __construct(

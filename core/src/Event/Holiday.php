@@ -8,7 +8,7 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** Nobody feeds, tops up, thins or trims for some days. */
-#[Happens('holiday, nobody there', About::Stretch)]
+#[Happens('holiday, nobody there', About::Stretch, asPlanned: true)]
 final readonly class Holiday extends Dated
 {
     public function __construct(int $day, #[Number('for days', Dimension::Count, 1, 1095, decimals: 0, usual: 14)] public int $days)

@@ -10,6 +10,7 @@ use Olvek\Core\Unit\Unit;
 
 /** Dead leaves are laid in. */
 #[Happens('dead leaves laid in', About::Plant, done: 'Dead leaves laid in, %s')]
+#[LogButton('Dead leaves laid in', 'plants', 4)]
 final readonly class Leaves extends Dated
 {
     public function __construct(

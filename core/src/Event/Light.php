@@ -8,7 +8,8 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** From now on the lamp is on for other hours and at another share of its strength. */
-#[Happens('other light', About::Light, done: 'Lamp from now on %s a day')]
+#[Happens('other light', About::Light, done: 'Lamp from now on %s a day', asPlanned: true)]
+#[LogButton('Lamp from now on', 'tank', 1)]
 final readonly class Light extends Dated
 {
     public function __construct(

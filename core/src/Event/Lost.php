@@ -8,7 +8,8 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** Animals of a group were found dead and taken out, as a keeper counts them; what is not found stays in the tank (Deaths). */
-#[Happens('dead animals taken out', About::Animal, planned: false, task: false, done: '%s died')]
+#[Happens('dead animals taken out', About::Animal, planned: false, task: false, done: '%s died', asPlanned: true)]
+#[LogButton('Died: %s', 'animals', 4)]
 final readonly class Lost extends Dated
 {
     public function __construct(

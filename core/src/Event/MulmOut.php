@@ -8,7 +8,8 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** A share of what lies on the bed, melted leaves and left food among it, is taken out. */
-#[Happens('mulm and dying leaves removed', About::Water, done: 'Mulm and dying leaves removed')]
+#[Happens('mulm and dying leaves removed', About::Water, done: 'Mulm and dying leaves removed', asPlanned: true)]
+#[LogButton('Mulm siphoned', 'water', 2)]
 final readonly class MulmOut extends Dated
 {
     public function __construct(

@@ -8,7 +8,8 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** More of a clump is planted. */
-#[Happens('more of a plant', About::Plant, done: '%s more of %s planted')]
+#[Happens('more of a plant', About::Plant, done: '%s more of %s planted', asPlanned: true)]
+#[LogButton('Added: %s', 'plants', 2)]
 final readonly class Plant extends Dated
 {
     public function __construct(

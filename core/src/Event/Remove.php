@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Core\Event;
 
 /** A clump is taken out, roots and all. */
-#[Happens('plant removed', About::Plant, done: '%2$s taken out')]
+#[Happens('plant removed', About::Plant, done: '%2$s taken out', asPlanned: true)]
+#[LogButton('Taken out or given away: %s', 'plants', 3)]
 final readonly class Remove extends Dated
 {
     public function __construct(int $day, public string $clump)

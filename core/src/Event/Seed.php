@@ -6,6 +6,7 @@ namespace Olvek\Core\Event;
 
 /** A sponge or gravel of a running tank is laid in. The run has its bacteria from the day of filling. */
 #[Happens('borrowed bacteria', About::Water, planned: false, done: 'Sponge or gravel of a running tank laid in')]
+#[LogButton('Sponge or gravel laid in', 'water', 6)]
 final readonly class Seed extends Dated
 {
     public function happen(int $day, Tank $tank): void

@@ -8,7 +8,8 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** More animals of a group come. */
-#[Happens('more animals', About::Animal, done: '%s came')]
+#[Happens('more animals', About::Animal, done: '%s came', asPlanned: true)]
+#[LogButton('Came: %s', 'animals', 2)]
 final readonly class Stock extends Dated
 {
     public function __construct(

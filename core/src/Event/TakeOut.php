@@ -8,7 +8,8 @@ use Olvek\Core\Field\Number;
 use Olvek\Core\Unit\Dimension;
 
 /** Animals of a group are given away, never more than there are. */
-#[Happens('animals given away', About::Animal, done: '%s given away')]
+#[Happens('animals given away', About::Animal, done: '%s given away', asPlanned: true)]
+#[LogButton('Given away: %s', 'animals', 3)]
 final readonly class TakeOut extends Dated
 {
     public function __construct(

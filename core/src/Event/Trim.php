@@ -9,6 +9,7 @@ use Olvek\Core\Unit\Dimension;
 
 /** A share of a clump is cut and taken out. */
 #[Happens('trim', About::Plant, done: '%s of %s cut back')]
+#[LogButton('Cut: %s', 'plants', 1, 'Thinned: %s')]
 final readonly class Trim extends Dated
 {
     public function __construct(

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Fit;
 
-use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\Log;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Reading;
@@ -26,7 +25,7 @@ final readonly class Misfit
         $this->readings = array_values(array_filter($log->readings, static fn (Reading $r): bool => $r->measure->isNitrogen()));
         $days = array_map(
             static fn (LoggedEvent $d): int => $d->day,
-            array_filter($log->events, static fn (LoggedEvent $d): bool => \in_array($d->kind, [EventKind::Dose, EventKind::Change], true)),
+            array_filter($log->events, static fn (LoggedEvent $d): bool => $d->kind->happens()->disturbsWater),
         );
         $this->disturbed = array_fill_keys($days, true);
     }

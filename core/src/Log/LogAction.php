@@ -53,41 +53,33 @@ final readonly class LogAction
     {
         $actions = [
             new self(EventKind::Task, 'Topped up', 'water', $plan->netWater() * self::TOPPED_UP, self::litres(), self::TOPPED),
-            self::event(EventKind::Change, 'Water changed', 'water'),
-            self::event(EventKind::MulmOut, 'Mulm siphoned', 'water'),
-            self::event(EventKind::Fertilise, 'Liquid fertiliser', 'water'),
-            self::event(EventKind::Dose, 'Ammonia dosed', 'water'),
-            new self(EventKind::Bacteria, 'Bottled bacteria', 'water'),
-            new self(EventKind::Seed, 'Sponge or gravel laid in', 'water'),
+            ...self::ofSection($plan, 'water'),
+            ...self::ofSection($plan, 'plants'),
+            ...self::ofSection($plan, 'animals'),
+            ...self::ofSection($plan, 'tank'),
+            new self(EventKind::Task, 'Money spent', 'tank', null, self::money(), self::SPENT),
         ];
-        foreach ($plan->clumps as $clump) {
-            $floats = $clump->kind->role->coversSurface();
-            $actions[] = self::event(
-                EventKind::Trim,
-                ($floats ? 'Thinned: ' : 'Cut: ').$clump->kind->common,
-                'plants',
-                $floats ? self::THINNED : null,
-                $clump->id,
-            );
-        }
-        foreach ($plan->clumps as $clump) {
-            $actions[] = self::event(EventKind::Plant, 'Added: '.$clump->kind->common, 'plants', null, $clump->id);
-        }
-        foreach ($plan->clumps as $clump) {
-            $actions[] = self::event(EventKind::Remove, 'Taken out or given away: '.$clump->kind->common, 'plants', null, $clump->id);
-        }
-        $actions[] = self::event(EventKind::Leaves, 'Dead leaves laid in', 'plants');
-        $actions[] = self::event(EventKind::Feed, 'Food a day from now on', 'animals', $plan->feed->grams);
-        foreach ($plan->groups as $group) {
-            $name = $group->kind->common;
-            $actions[] = self::event(EventKind::Stock, "Came: $name", 'animals', (float) $group->count, $group->id);
-            $actions[] = self::event(EventKind::TakeOut, "Given away: $name", 'animals', of: $group->id);
-            $actions[] = self::event(EventKind::Lost, "Died: $name", 'animals', of: $group->id);
-        }
-        $actions[] = self::event(EventKind::Light, 'Lamp from now on', 'tank', $plan->lamp->hours);
-        $actions[] = new self(EventKind::Task, 'Money spent', 'tank', null, self::money(), self::SPENT);
         foreach (self::TASKS as $task => $words) {
             $actions[] = new self(EventKind::Task, $words, 'tank', of: $task);
+        }
+
+        return $actions;
+    }
+
+    /** @return list<self> each plant by each kind of deed, then each group of animals with all that may befall it */
+    private static function ofSection(Plan $plan, string $section): array
+    {
+        $actions = [];
+        $kinds = EventKind::buttonsOf($section);
+        foreach ($kinds as $kind) {
+            foreach (['clump' => $plan->clumps, 'group' => [], '' => [null]][$kind->of() ?? ''] as $clump) {
+                $actions[] = self::event($plan, $kind, $clump);
+            }
+        }
+        foreach ($plan->groups as $group) {
+            foreach (array_filter($kinds, static fn (EventKind $kind): bool => 'group' === $kind->of()) as $kind) {
+                $actions[] = self::event($plan, $kind, $group);
+            }
         }
 
         return $actions;
@@ -111,11 +103,32 @@ final readonly class LogAction
         return null === $this->of ? $this->kind->value : "{$this->kind->value}-$this->of";
     }
 
-    private static function event(EventKind $kind, string $button, string $section, ?float $amount = null, ?string $of = null): self
+    private static function event(Plan $plan, EventKind $kind, Clump|Group|null $concerned): self
     {
+        $button = $kind->logButton() ?? throw new \LogicException("$kind->value has no button");
+        $floats = $concerned instanceof Clump && $concerned->kind->role->coversSurface();
         $number = $kind->amount();
 
-        return new self($kind, $button, $section, $amount ?? $number?->usual, $number, $of);
+        return new self(
+            $kind,
+            \sprintf($floats && '' !== $button->afloat ? $button->afloat : $button->words, $concerned?->kind->common),
+            $button->section,
+            self::usualHere($plan, $kind, $concerned) ?? $number?->usual,
+            $number,
+            $concerned?->id,
+        );
+    }
+
+    /** The amount that this plan makes likeliest; null where the kind's own is. */
+    private static function usualHere(Plan $plan, EventKind $kind, Clump|Group|null $concerned): ?float
+    {
+        return match (true) {
+            EventKind::Trim === $kind && $concerned instanceof Clump && $concerned->kind->role->coversSurface() => self::THINNED,
+            EventKind::Feed === $kind => $plan->feed->grams,
+            EventKind::Light === $kind => $plan->lamp->hours,
+            EventKind::Stock === $kind && $concerned instanceof Group => (float) $concerned->count,
+            default => null,
+        };
     }
 
     /** Least and most that is topped up at once, L. J: beyond them a digit was slipped. */

@@ -69,7 +69,7 @@ final readonly class TankCase
             $plan,
             $log,
             $day,
-            static fn (PlannedEvent $e): bool => !\in_array($e->kind, self::AS_PLANNED, true),
+            static fn (PlannedEvent $e): bool => !$e->kind->happens()->asPlanned,
         );
 
         return new self(
@@ -86,29 +86,12 @@ final readonly class TankCase
         );
     }
 
-    /**
-     * Kinds that count as done on their planned day where the logbook is silent of them; cuts and changes of water are the run's usual
-     * care.
-     */
-    private const AS_PLANNED = [
-        EventKind::Feed,
-        EventKind::Light,
-        EventKind::Plant,
-        EventKind::Remove,
-        EventKind::Stock,
-        EventKind::Lost,
-        EventKind::TakeOut,
-        EventKind::Fertilise,
-        EventKind::MulmOut,
-        EventKind::Holiday,
-    ];
-
     /** The logbook with what the plan says in its place: whoever never logs who comes has them in as planned. */
     private static function asPlanned(Plan $plan, Log $log, int $day): Log
     {
         $more = [];
         foreach (ActualPlan::unlogged($plan, $log, $day) as $planned) {
-            if (\in_array($planned->kind, self::AS_PLANNED, true)) {
+            if ($planned->kind->happens()->asPlanned) {
                 $more[] = new LoggedEvent($planned->day, $planned->kind, (float) (array_values($planned->values)[0] ?? 0.0), $planned->of);
             }
         }
