@@ -39,7 +39,7 @@ await page.locator('.plan-card').nth(2).getByRole('button', { name: 'Take this o
 await page.locator('[data-plans-progress]').waitFor({ state: 'hidden', timeout: 120_000 });
 await take('plans');
 await page.goto(`${hall}/methods`);
-await page.locator('.method-card').nth(12).waitFor({ timeout: 120_000 });
+await page.locator('.method-card').first().waitFor({ timeout: 120_000 });
 await take('methods');
 await page.goto(`${hall}/palette/plants`);
 await page.locator('.pick-card, [data-card]').first().waitFor();

@@ -223,8 +223,10 @@ test('all methods stand side by side in this tank, and one is taken', async ({ p
     await newTank(page, 'Methods');
     await openStage(page, 'bed');
     await page.locator('#methods > summary').click();
-    await page.getByRole('link', { name: 'All thirteen in this tank' }).click();
-    await expect(page.locator('.method-card')).toHaveCount(13, { timeout: PLANS });
+    const methods = await page.locator('#methods .ask').count();
+    expect(methods).toBeGreaterThan(1);
+    await page.getByRole('link', { name: 'All of them in this tank' }).click();
+    await expect(page.locator('.method-card')).toHaveCount(methods, { timeout: PLANS });
     await expect(page.locator('.disagree')).toContainText('Soil: from 0 cm');
     await expectAccessible(page);
     await page.getByRole('button', { name: /^Use it.*Bagged soil$/ }).click();

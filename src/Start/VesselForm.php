@@ -62,11 +62,12 @@ final readonly class VesselForm
                 && ('name' === $place || 'waterLine' === $place || str_starts_with((string) $place, 'vessel.')),
             \ARRAY_FILTER_USE_BOTH,
         );
-        $picked = $sent['vessel'] ?? self::OWN;
+        $text = static fn (string $name, string $default): string => \is_string($sent[$name] ?? null) ? $sent[$name] : $default;
+        $picked = $text('vessel', self::OWN);
 
         return [
             'vessel' => $picked,
-            ...self::LITRES === $picked ? ['litres' => $sent['litres'] ?? ''] : [],
+            ...self::LITRES === $picked ? ['litres' => $text('litres', '')] : [],
             'edits' => self::OWN === $picked ? $edits : array_intersect_key($edits, ['name' => '']),
         ];
     }

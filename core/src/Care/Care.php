@@ -12,7 +12,6 @@ use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Emersion;
 use Olvek\Core\Plan\FloaterKeeping;
-use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\Plan\StartWay;
@@ -33,8 +32,7 @@ final class Care
     private const CUT = 0.15;
     /** Cuts in a year beyond which they are told as one task that comes again. J. */
     private const OFTEN = 3;
-    /** Ways whose litter is fed on, and days for which it lasts. C. */
-    private const LITTERED = [Method::SunnySill, Method::SlowSwamp, Method::VoidPlate];
+    /** Days for which the litter lasts that is fed on. C. */
     private const LEAF_DAYS = 60;
     /** Days after which a sponge is looked at; for which what stands in the air is misted; for which root tabs last. C. */
     private const CLOGS = 60;
@@ -238,7 +236,7 @@ final class Care
             );
         }
         if (
-            \in_array($plan->preparation->method, self::LITTERED, true)
+            true === $plan->preparation->method?->isLittered()
             || [] !== array_filter($plan->events, static fn ($o): bool => EventKind::Leaves === $o->kind)
         ) {
             $tasks[] = new Task(
