@@ -16,6 +16,8 @@ use Symfony\Component\Uid\Uuid;
 /** A person who keeps tanks. */
 #[ORM\Entity(repositoryClass: KeeperRepository::class)]
 #[ORM\Table(name: 'keeper')]
+#[ORM\UniqueConstraint('keeper_sign_in_name', ['sign_in_name'])]
+#[ORM\UniqueConstraint('keeper_feed', ['feed'])]
 class Keeper implements UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface
 {
     public const LONGEST_NAME = 80;
@@ -42,7 +44,7 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface, Equat
     private string $stock = '';
 
     /** What the private address of the calendar ends in; null until one is wanted. */
-    #[ORM\Column(type: 'string', length: 64, unique: true, nullable: true)]
+    #[ORM\Column(type: 'string', length: 64, nullable: true)]
     private ?string $feed = null;
 
     /** Changed whenever all that are signed in are to be signed out. */
@@ -59,7 +61,7 @@ class Keeper implements UserInterface, PasswordAuthenticatedUserInterface, Equat
 
     /** @param string $signInName without case, as SignInName::fold() gives it */
     public function __construct(
-        #[ORM\Column(type: 'string', length: 80, unique: true)] public readonly string $signInName,
+        #[ORM\Column(type: 'string', length: 80)] public readonly string $signInName,
         #[ORM\Column(type: 'string', length: self::LONGEST_NAME)] private string $displayName,
     ) {
         $this->id = Uuid::v7();
