@@ -27,6 +27,7 @@ use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Olvek\Task\Calendar;
 use Olvek\Task\TaskMark;
+use Olvek\Task\TaskMarkRepository;
 use Olvek\Task\Tasks;
 use Olvek\Weeks\WeeksPage;
 use Olvek\Work\Deadline;
@@ -58,6 +59,7 @@ final readonly class Almanac
         private EntityManagerInterface $entities,
         private TankRepository $tanks,
         private BuildRecords $book,
+        private TaskMarkRepository $taskMarks,
         private Tasks $tasks,
         private WeeksPage $weeks,
         private Notices $notices,
@@ -126,7 +128,7 @@ final readonly class Almanac
      */
     private function rows(Keeper $keeper, \DateTimeImmutable $today, array $filled, array $tanks): array
     {
-        $marks = $this->marks($keeper);
+        $marks = $this->taskMarks->ofKeeper($keeper);
         $rows = $order = [];
         [$all, $waiting] = $this->known($keeper, $today, $filled, $tanks, $marks, new Deadline(self::PATIENCE));
         foreach ($all as $known) {
@@ -212,7 +214,7 @@ final readonly class Almanac
         $today = $this->today->of($keeper);
         $filled = $this->book->filledDays($keeper);
         $tanks = $this->tanks->active($keeper);
-        $waiting = $this->known($keeper, $today, $filled, $tanks, $this->marks($keeper), $patience)[1];
+        $waiting = $this->known($keeper, $today, $filled, $tanks, $this->taskMarks->ofKeeper($keeper), $patience)[1];
 
         return max($waiting, $this->notices->refresh($keeper, $tanks, $filled, array_map($this->logbook->mark(...), $tanks), $patience));
     }
@@ -378,35 +380,19 @@ final readonly class Almanac
         return $all;
     }
 
-    /** @return array<string, array<string, TaskMark>> by tank, and by task and day */
-    private function marks(Keeper $keeper): array
-    {
-        $marks = [];
-        /** @var list<TaskMark> $found */
-        $found = $this->entities
-            ->createQuery('SELECT m, t FROM '.TaskMark::class.' m JOIN m.tank t WHERE t.keeper = :keeper')
-            ->setParameter('keeper', $keeper->id(), 'uuid')
-            ->getResult();
-        foreach ($found as $mark) {
-            $marks[$mark->tank->id()->toRfc4122()]["$mark->task $mark->due"] = $mark;
-        }
-
-        return $marks;
-    }
-
     /** All that is due, as one calendar; kept like the page, since programs fetch it again and again. */
     public function calendarText(Keeper $keeper): string
     {
         return $this->kept->get(
             'almanac.ics.'.$keeper->id()->toBase58().'.'.$this->calendarMark($keeper),
-            fn (): string => $this->writer->shelf($this->feed($keeper), $this->marks($keeper)),
+            fn (): string => $this->writer->shelf($this->feed($keeper), $this->taskMarks->ofKeeper($keeper)),
         );
     }
 
     /** Tells one state of the calendar from another: a program that has the same one already is not sent it again. */
     private function calendarMark(Keeper $keeper): string
     {
-        $marks = $this->marks($keeper);
+        $marks = $this->taskMarks->ofKeeper($keeper);
         $filled = $this->book->filledDays($keeper);
         $stamps = [];
         foreach (array_intersect_key($this->tanks->active($keeper), $filled) as $id => $tank) {

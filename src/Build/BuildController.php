@@ -12,7 +12,6 @@ use Olvek\Core\Buying\ShoppingList;
 use Olvek\Core\Buying\Want;
 use Olvek\Core\Care\LightPlan;
 use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Steps\Arrivals;
 use Olvek\Core\Steps\Step;
 use Olvek\Core\Steps\Steps;
 use Olvek\Editing\TankEditor;
@@ -188,7 +187,7 @@ final class BuildController extends AbstractController
     /** What the last test says to a step by which animals come; null where it has nothing to say. */
     private function poison(Tank $tank, string $step): ?string
     {
-        return str_starts_with($step, Arrivals::LET_IN) ? $this->lastTest->warning($tank) : null;
+        return str_starts_with($step, Step::LET_IN) ? $this->lastTest->warning($tank) : null;
     }
 
     /** @return list<string> ids of the plan's steps, in order */
@@ -255,7 +254,7 @@ final class BuildController extends AbstractController
                 'typed' => $typed,
                 'errors' => $errors,
                 'notice' => $notice,
-                'poison' => null === $this->lastTest->warning($tank) ? '' : Arrivals::LET_IN,
+                'poison' => null === $this->lastTest->warning($tank) ? '' : Step::LET_IN,
                 'sums' => Calculators::asked($request, $plan->netWater(), ShoppingList::waterToPrepare($plan), $units),
             ],
             new Response(status: [] === $errors && '' === $notice ? Response::HTTP_OK : $status),

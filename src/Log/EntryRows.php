@@ -24,6 +24,25 @@ final readonly class EntryRows
     }
 
     /**
+     * @param list<string> $ids
+     *
+     * @return array<string, bool> of the lines that there are, whether they are this tank's
+     */
+    public function owners(array $ids, Tank $tank): array
+    {
+        if ([] === $ids) {
+            return [];
+        }
+        /** @var list<array{id: string, tank_id: string}> $rows */
+        $rows = $this->connection->fetchAllAssociative(
+            'SELECT id, tank_id FROM log_entry WHERE id IN ('.implode(', ', array_fill(0, \count($ids), '?')).')',
+            $ids,
+        );
+
+        return array_map(static fn (string $of): bool => $of === $tank->id()->toRfc4122(), array_column($rows, 'tank_id', 'id'));
+    }
+
+    /**
      * Adds those whose id is in no logbook yet; the rest stand already, also where another request has just added them.
      *
      * @param list<Entry> $entries of one tank, at most AT_ONCE

@@ -10,7 +10,7 @@ use Olvek\Build\StepMarked;
 use Olvek\Core\Event\EventKind;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Plan\Group;
-use Olvek\Core\Steps\Arrivals;
+use Olvek\Core\Steps\Step;
 use Olvek\Editing\TankEditor;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
@@ -32,7 +32,7 @@ final readonly class LetIn
 
     public function __invoke(StepMarked $marked): void
     {
-        if (!str_starts_with($marked->step, Arrivals::LET_IN)) {
+        if (!str_starts_with($marked->step, Step::LET_IN)) {
             return;
         }
         $id = Uuid::v5($marked->tank->id(), "step $marked->step");
@@ -42,7 +42,7 @@ final readonly class LetIn
             $this->entities->flush();
             $entry = null;
         }
-        $group = $this->group($marked->tank, substr($marked->step, \strlen(Arrivals::LET_IN)));
+        $group = $this->group($marked->tank, substr($marked->step, \strlen(Step::LET_IN)));
         if (null !== $entry || true !== $marked->done || null === $group || $this->hasCome($marked->tank, $group)) {
             return;
         }

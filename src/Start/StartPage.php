@@ -11,7 +11,7 @@ use Olvek\Core\Plan\Field;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Snapshot;
-use Olvek\Core\Steps\Readying;
+use Olvek\Core\Steps\Step;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Vessel\Measure;
@@ -72,7 +72,7 @@ final readonly class StartPage
             'picked' => \is_string($sent['vessel'] ?? null) ? $sent['vessel'] : (
                 [] === $edits ? VesselForm::usual($keeper->units()) : VesselForm::OWN
             ),
-            'heavy' => $keeper->units()->about(Dimension::Mass, 1000 * Readying::HEAVY),
+            'heavy' => $keeper->units()->about(Dimension::Mass, 1000 * Step::HEAVY),
             'vessels' => $this->vessels($keeper->units()),
             'name' => new FieldView('name', 'name of the tank', $edits['name'] ?? '', '', $errors['name'] ?? null, [], true),
             'litres' => \is_string($sent['litres'] ?? null) ? $sent['litres'] : '',

@@ -6,6 +6,7 @@ namespace Olvek\Tank;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\AbstractQuery;
 use Doctrine\ORM\EntityNotFoundException;
 use Doctrine\Persistence\ManagerRegistry;
 use Olvek\Account\Keeper;
@@ -170,6 +171,33 @@ final class TankRepository extends ServiceEntityRepository
             ->setParameter('tank', $tank->id(), 'uuid')
             ->execute();
         $this->getEntityManager()->refresh($tank);
+    }
+
+    /** @return iterable<Revision> all of a tank's, the first first; one by one, since there may be thousands */
+    public function history(Tank $tank): iterable
+    {
+        $found = $this->getEntityManager()
+            ->createQuery('SELECT r FROM '.Revision::class.' r WHERE r.tank = :tank ORDER BY r.number')
+            ->setParameter('tank', $tank->id(), 'uuid')
+            ->toIterable();
+        foreach ($found as $revision) {
+            \assert($revision instanceof Revision);
+            yield $revision;
+            $this->getEntityManager()->detach($revision);
+        }
+    }
+
+    /** @return iterable<int, string> the plans of a tank as they are stored, by number; one by one */
+    public function plans(Tank $tank): iterable
+    {
+        /** @var iterable<array{number: int, plan: string}> $rows */
+        $rows = $this->getEntityManager()
+            ->createQuery('SELECT r.number AS number, r.plan AS plan FROM '.Revision::class.' r WHERE r.tank = :tank ORDER BY r.number')
+            ->setParameter('tank', $tank->id(), 'uuid')
+            ->toIterable([], AbstractQuery::HYDRATE_SCALAR);
+        foreach ($rows as $row) {
+            yield (int) $row['number'] => $row['plan'];
+        }
     }
 
     public function revision(Tank $tank, int $number): ?Revision

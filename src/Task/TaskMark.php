@@ -10,7 +10,7 @@ use Symfony\Bridge\Doctrine\Types\UuidType;
 use Symfony\Component\Uid\Uuid;
 
 /** What became of a task that was due on a day: done, left out, or moved to another day. */
-#[ORM\Entity]
+#[ORM\Entity(repositoryClass: TaskMarkRepository::class)]
 #[ORM\Table(name: 'task_mark')]
 class TaskMark
 {

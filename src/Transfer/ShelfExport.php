@@ -15,7 +15,6 @@ use Olvek\Device\DeviceAssignment;
 use Olvek\Log\Logbook;
 use Olvek\Photo\Photos;
 use Olvek\Site\Csv;
-use Olvek\Tank\Revision;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Olvek\Task\TaskMark;
@@ -95,16 +94,9 @@ final readonly class ShelfExport
     private function tank(Tank $tank, Keeper $keeper, string $folder): iterable
     {
         $rows = [];
-        foreach (
-            $this->entities
-                ->createQuery('SELECT r FROM '.Revision::class.' r WHERE r.tank = :tank ORDER BY r.number')
-                ->setParameter('tank', $tank->id(), 'uuid')
-                ->toIterable() as $revision
-        ) {
-            \assert($revision instanceof Revision);
+        foreach ($this->tanks->history($tank) as $revision) {
             $rows[] = [$revision->number, $revision->parent, $revision->at->format(\DATE_ATOM), $revision->label(), $revision->words];
             yield \sprintf('%s/plans/%06d.plan.json', $folder, $revision->number) => $revision->plan;
-            $this->entities->detach($revision);
         }
         yield "$folder/revisions.csv" => Csv::write(self::REVISIONS, $rows);
         yield "$folder/log.csv" => Csv::write(self::LOG, $this->lines($tank));

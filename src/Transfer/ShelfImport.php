@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Transfer;
 
-use Doctrine\ORM\AbstractQuery;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
 use Olvek\Build\BuildRecords;
@@ -201,13 +200,8 @@ final readonly class ShelfImport
     private function numbers(Tank $tank): array
     {
         $hashes = [];
-        /** @var iterable<array{number: int, plan: string}> $rows */
-        $rows = $this->entities
-            ->createQuery('SELECT r.number AS number, r.plan AS plan FROM '.Revision::class.' r WHERE r.tank = :tank ORDER BY r.number')
-            ->setParameter('tank', $tank->id(), 'uuid')
-            ->toIterable([], AbstractQuery::HYDRATE_SCALAR);
-        foreach ($rows as $row) {
-            $hashes[(int) $row['number']] = hash('xxh128', $row['plan']);
+        foreach ($this->tanks->plans($tank) as $number => $plan) {
+            $hashes[$number] = hash('xxh128', $plan);
         }
 
         return $hashes;
@@ -239,7 +233,7 @@ final readonly class ShelfImport
      */
     private function someLines(Tank $tank, array $chunk): int
     {
-        $there = $this->owners(array_keys($chunk), $tank);
+        $there = $this->rows->owners(array_keys($chunk), $tank);
         $entries = [];
         foreach ($chunk as $id => $line) {
             $isMine = $there[$id] ?? null;
@@ -303,25 +297,6 @@ final readonly class ShelfImport
         return true;
     }
 
-    /**
-     * @param list<string> $ids
-     *
-     * @return array<string, bool> of the lines that there are, whether they are this tank's
-     */
-    private function owners(array $ids, Tank $tank): array
-    {
-        if ([] === $ids) {
-            return [];
-        }
-        /** @var list<array{id: string, tank_id: string}> $rows */
-        $rows = $this->entities->getConnection()->fetchAllAssociative(
-            'SELECT id, tank_id FROM log_entry WHERE id IN ('.implode(', ', array_fill(0, \count($ids), '?')).')',
-            $ids,
-        );
-
-        return array_map(static fn (string $of): bool => $of === $tank->id()->toRfc4122(), array_column($rows, 'tank_id', 'id'));
-    }
-
     /** @return int how many were added of tasks, steps and the sheet */
     private function marks(Tank $tank, TankFiles $files): int
     {
@@ -329,7 +304,7 @@ final readonly class ShelfImport
         $entries = array_values(array_filter(array_column($files->tasks, 'entry'), is_string(...)));
         $there = [];
         foreach (array_chunk($entries, EntryRows::AT_ONCE) as $some) {
-            $there += $this->owners($some, $tank);
+            $there += $this->rows->owners($some, $tank);
         }
         foreach ($files->tasks as $row) {
             if (null === $this->entities->find(TaskMark::class, ['tank' => $tank->id(), 'task' => $row['task'], 'due' => $row['due']])) {

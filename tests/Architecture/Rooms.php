@@ -118,7 +118,7 @@ final class Rooms
         'Palette' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Judging'],
         'Command' => ['Site', 'Account', 'Judging'],
         'Server' => ['Site', 'Account', 'Tank', 'Work', 'Settings'],
-        'Task' => ['Site', 'Tank', 'Editing'],
+        'Task' => ['Site', 'Account', 'Tank', 'Editing'],
         'Build' => ['Drawing', 'Site', 'Account', 'Tank', 'Editing', 'Task'],
         'Photo' => ['Site', 'Account', 'Tank', 'Work', 'Build'],
         'Log' => ['Drawing', 'Site', 'Account', 'Tank', 'Work', 'Editing', 'Task', 'Build'],

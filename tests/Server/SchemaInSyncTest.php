@@ -9,7 +9,7 @@ use Doctrine\ORM\Tools\SchemaValidator;
 use Olvek\Tests\Services;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 
-/** What the migrations make is what the entities say, on SQLite and on PostgreSQL: a column that is only in one of the two is found here. */
+/** What the migrations make is what the entities say, on SQLite and PostgreSQL: a column that is only in one of the two is found here. */
 final class SchemaInSyncTest extends KernelTestCase
 {
     use Services;

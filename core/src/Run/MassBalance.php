@@ -8,8 +8,6 @@ use Olvek\Core\Run\Hours\Lime;
 
 /**
  * What entered the tank less what left it, by element, mg; closed against the stores every day of a test run.
- *
- * @internal
  */
 final class MassBalance
 {

@@ -10,9 +10,7 @@ use Olvek\Core\Water\Oxygen;
  * Everything that changes in a running tank. Amounts, not concentrations: mg for elements, meq for alkalinity, g dry for plants
  * and algae, g wet for animals; so that evaporation and water changes cannot lose anything.
  *
- * Mutable on purpose: the run's inner loop writes here some ten thousand times a simulated year.
- *
- * @internal
+ * Mutable on purpose: the run's inner loop writes here some ten thousand times a simulated year. Whoever watches a run (Runner) only reads.
  */
 final class State
 {

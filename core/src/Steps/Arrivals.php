@@ -14,8 +14,6 @@ use Olvek\Core\Plan\Group;
  */
 final readonly class Arrivals extends Chapter
 {
-    /** Before the id of a group, the step by which it is let in. */
-    public const LET_IN = 'arrive-';
     /** °dH and pH by which a dealer's water differs from the tank's, where nobody measured; °C. J. */
     private const USUAL = [3.0, 0.5, 2.0];
 
@@ -59,7 +57,7 @@ final readonly class Arrivals extends Chapter
                 )
                 : null,
             new Step(
-                self::LET_IN.$group->id,
+                Step::LET_IN.$group->id,
                 "Let in: $name",
                 \sprintf(
                     '%d × %s on day %d, lamp off: %s. Measure both waters: it takes longer the more they differ',

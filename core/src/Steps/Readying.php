@@ -18,9 +18,6 @@ use Olvek\Core\Unit\Words;
  */
 final readonly class Readying extends Chapter
 {
-    /** kg above which a floor or a stand is a structural professional's question. C. */
-    public const HEAVY = 200.0;
-
     public function steps(): array
     {
         return [...$this->vessel(), ...$this->materials(), ...$this->place()];
@@ -147,7 +144,7 @@ final readonly class Readying extends Chapter
                 'It is levelled when it is full.',
                 \sprintf(
                     'Above about %s, or in doubt, ask a structural professional. Lift it empty, by two.',
-                    $this->units->about(Dimension::Mass, 1000 * self::HEAVY),
+                    $this->units->about(Dimension::Mass, 1000 * Step::HEAVY),
                 ),
                 15,
             ),

@@ -7,6 +7,11 @@ namespace Olvek\Core\Steps;
 /** One step of building, in the order of the trade. */
 final readonly class Step
 {
+    /** How the ids of steps begin in which a group of animals is let in; the group's own follows. */
+    public const LET_IN = 'arrive-';
+    /** kg above which a floor or a stand is a structural professional's question. C. */
+    public const HEAVY = 200.0;
+
     /**
      * @param string  $id      names it for good: ticks are kept by it
      * @param string  $amount  how much of what
