@@ -1,7 +1,12 @@
-/** Photos that have not reached the server yet: kept in the browser's own database, since they are too large for anything else. */
+/**
+ * Photos that have not reached the server yet: kept in the browser's own database, since they are too large for anything else.
+ *
+ * @typedef {{id: string, tank: string, day: string, words: string, blob: Blob, keeper?: string, refused?: string}} WaitingPhoto
+ */
 const NAME = 'olvek-photos';
 const STORE = 'waiting';
 
+/** @returns {Promise<IDBDatabase>} */
 function opened() {
     return new Promise((resolve, reject) => {
         const request = indexedDB.open(NAME, 1);
@@ -11,6 +16,12 @@ function opened() {
     });
 }
 
+/**
+ * @template T
+ * @param {IDBTransactionMode} mode
+ * @param {(store: IDBObjectStore) => IDBRequest<T>} work
+ * @returns {Promise<T>}
+ */
 async function within(mode, work) {
     const database = await opened();
     try {
@@ -29,12 +40,18 @@ async function within(mode, work) {
 /**
  * Under the name of whoever is signed in, if it has none yet.
  *
- * @param {{id: string, tank: string, day: string, words: string, blob: Blob, keeper?: string, refused?: string}} photo
+ * @param {WaitingPhoto} photo
  */
 export const keepPhoto = (photo) => within('readwrite', (store) => store.put({ keeper: document.body.dataset.keeper, ...photo }));
+/** @param {string} id */
 export const dropPhoto = (id) => within('readwrite', (store) => store.delete(id));
 
-/** Of one tank, in the order in which they were taken; none where the browser keeps nothing. */
+/**
+ * Of one tank, in the order in which they were taken; none where the browser keeps nothing.
+ *
+ * @param {string} tank
+ * @returns {Promise<WaitingPhoto[]>}
+ */
 export async function waitingPhotos(tank) {
     try {
         const all = await within('readonly', (store) => store.getAll());

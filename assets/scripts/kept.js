@@ -6,6 +6,10 @@
  */
 const PREFIX = 'olvek-log.';
 
+/**
+ * @param {string} address of the page
+ * @param {string} keeper whose page it is
+ */
 export async function keepPage(address, keeper) {
     if (!('serviceWorker' in navigator)) {
         return;

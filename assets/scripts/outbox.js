@@ -3,17 +3,30 @@
  * one that is sent twice is kept once. What the server refuses stays here too, with the reason, until the keeper throws it away.
  */
 
+/**
+ * @typedef {{fields: [string, string][], words: string, keeper?: string, refused?: string}} Entry
+ * @typedef {{saved: number, refused: {entry: Entry, errors: Record<string, string>}[], why: '' | 'offline' | 'signed-out' | 'busy'}} Outcome
+ */
+
+/** @param {string} tank */
 const key = (tank) => `olvek.outbox.${tank}`;
 
-/** @returns {{fields: [string, string][], words: string, keeper?: string, refused?: string}[]} oldest first */
+/**
+ * @param {string} tank
+ * @returns {Entry[]} oldest first
+ */
 export function waiting(tank) {
     try {
-        return JSON.parse(localStorage.getItem(key(tank))) ?? [];
+        return JSON.parse(localStorage.getItem(key(tank)) ?? '[]') ?? [];
     } catch {
         return [];
     }
 }
 
+/**
+ * @param {string} tank
+ * @param {Entry[]} entries
+ */
 function keep(tank, entries) {
     if (entries.length === 0) {
         localStorage.removeItem(key(tank));
@@ -25,6 +38,8 @@ function keep(tank, entries) {
 /**
  * Keeps an entry under the name of whoever is signed in.
  *
+ * @param {string} tank
+ * @param {Entry} entry
  * @throws where the device keeps nothing, or has no room
  */
 export function put(tank, entry) {
@@ -40,22 +55,40 @@ export function newId() {
     return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
 }
 
-export const idOf = (entry) => entry.fields.find(([name]) => name === 'id')[1];
+/** @param {Entry} entry */
+export const idOf = (entry) => entry.fields.find(([name]) => name === 'id')?.[1] ?? '';
 
+/**
+ * @param {string} tank
+ * @param {string} id
+ */
 export function drop(tank, id) {
     keep(tank, waiting(tank).filter((entry) => idOf(entry) !== id));
 }
 
+/**
+ * @param {string} tank
+ * @param {string} id
+ * @param {string} refused why
+ */
 function mark(tank, id, refused) {
     keep(tank, waiting(tank).map((entry) => (idOf(entry) === id ? { ...entry, refused } : entry)));
 }
 
-/** @returns {Promise<{saved: number, refused: {entry, errors}[], why: ''|'offline'|'signed-out'|'busy'}>} what came of sending all that waits */
+/**
+ * Sends all that waits, the oldest first.
+ *
+ * @param {string} tank
+ * @param {string} address of its logbook
+ * @param {string} token of the page's form; '' where it has none, and the first answer brings one
+ * @returns {Promise<Outcome>}
+ */
 export async function send(tank, address, token) {
     let trusted = token;
     let saved = 0;
+    /** @type {Outcome['refused']} */
     const refused = [];
-    const post = async (entry) => {
+    const post = async (/** @type {Entry} */ entry) => {
         const body = new URLSearchParams(entry.fields);
         body.set('_token', trusted);
         const response = await fetch(address, { method: 'POST', body, headers: { Accept: 'application/json' }, credentials: 'same-origin' });

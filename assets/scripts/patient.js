@@ -4,11 +4,11 @@ const MOST = 120;
 
 /**
  * @param {string} url
- * @param {RequestInit} options as for fetch; its signal ends the waiting too
- * @param {(words: string) => void} tell what the server says while it is at it
+ * @param {RequestInit} [options] as for fetch; its signal ends the waiting too
+ * @param {(words: string) => void} [tell] what the server says while it is at it
  * @returns {Promise<Response>} the first answer that is no "not yet"
  */
-export async function patiently(url, options, tell = () => {}) {
+export async function patiently(url, options = {}, tell = () => {}) {
     for (let tries = 0; ; tries += 1) {
         const response = await fetch(url, { credentials: 'same-origin', ...options });
         if ((response.status !== 202 && response.status !== 429) || tries === MOST) {
@@ -21,6 +21,10 @@ export async function patiently(url, options, tell = () => {}) {
     }
 }
 
+/**
+ * @param {number} milliseconds
+ * @param {AbortSignal | null | undefined} signal
+ */
 function wait(milliseconds, signal) {
     return new Promise((done, stopped) => {
         const timer = setTimeout(done, milliseconds);

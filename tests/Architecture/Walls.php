@@ -15,8 +15,9 @@ final class Walls
 {
     /** Functions by which code reaches a file, the network, a clock, chance or the page. */
     private const REACHES_OUT = '/^(fopen|fwrite|fread|fgets|fputs|fsockopen|file|filemtime|file_.*|readfile|unlink|mkdir|rename|copy|glob'
-        .'|scandir|is_file|is_dir|curl_.*|stream_.*|socket_.*|mail|header|setcookie|print_r|printf|vprintf|var_dump|error_log|time|microtime'
-        .'|hrtime|date|localtime|getdate|s?rand|mt_s?rand|random_.*|uniqid|getenv|putenv|exec|shell_exec|system|passthru|proc_open|u?sleep)$/';
+        .'|scandir|is_file|is_dir|curl_.*|stream_.*|socket_.*|mail|header|setcookie|print_r|printf|vprintf|var_dump|error_log|time'
+        .'|microtime|hrtime|date|localtime|getdate|s?rand|mt_s?rand|random_.*|uniqid|getenv|putenv|exec|shell_exec|system'
+        .'|passthru|proc_open|u?sleep)$/';
     /** Rooms and classes whose work it is to ask the database. */
     private const STORES = '/^Olvek\\\\(Server\\\\.*|.*Repository|Account\\\\Invitations|Build\\\\BuildRecords'
         .'|Log\\\\(EntryRows|ImportBatches|Logbook)|Photo\\\\Photos|Tank\\\\Holdings|Site\\\\Sqlite.*)$/';
