@@ -90,8 +90,8 @@ final readonly class Parameters
      * @param float $mulmDecay d⁻¹ of fallen leaves; M Enríquez, Duarte & Sand-Jensen (1993), Oecologia 94: freshwater plants 0.01–0.04
      * @param float $droppingDecay d⁻¹ of droppings
      * @param float $scrapDecay d⁻¹ of left food and the dead
-     * @param float $reaeration           m/d through a surface that nothing ripples but fish and warm water rising: still water
-     *     0.3–0.6, rippled 1–2
+     * @param float $reaeration           m/d through a surface that fish and rising warm water stir: between what is told of
+     *     still water (0.3–0.6) and of rippled water (1–2), and fitted there to dawn oxygen of usual tanks
      * @param float $animalBasal share of its body that an unfed fish of half a gram burns a day
      * @param float $animalBreath mg O2 per g and hour of a resting fish of 30 g at 25 °C, mass to the −0.2; P Clarke & Johnston (1999),
      *     J. Anim. Ecol. 68
