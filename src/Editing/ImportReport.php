@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Editing;
 
-use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\JsonLines;
+use Olvek\Core\Plan\Refused;
 use Olvek\Core\Unit\UnitSystem;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
@@ -22,7 +22,7 @@ final class ImportReport
     }
 
     /** @return list<array{line: ?int, place: string, message: string}> in the order of the lines */
-    public static function of(string $json, InvalidPlan $refused, UnitSystem $units): array
+    public static function of(string $json, Refused $refused, UnitSystem $units): array
     {
         $lines = JsonLines::of($json);
         $report = [];

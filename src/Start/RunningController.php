@@ -22,11 +22,11 @@ use Olvek\Core\Log\TestKit;
 use Olvek\Core\Log\ToRead;
 use Olvek\Core\Plan\Clump;
 use Olvek\Core\Plan\Group;
-use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\Plan\Problem;
+use Olvek\Core\Plan\Refused;
 use Olvek\Core\Plan\UsualAmount;
 use Olvek\Core\Steps\Step;
 use Olvek\Core\Steps\Steps;
@@ -82,26 +82,26 @@ final class RunningController extends AbstractController
         $day = $request->request->getString('filled');
         try {
             if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
-                throw new InvalidPlan([new Problem('', self::EXPIRED)]);
+                throw FormRefused::at('', self::EXPIRED);
             }
             if ('' === $day) {
-                throw new InvalidPlan([new Problem('filled', 'Say on which day it was filled, or about.')]);
+                throw FormRefused::at('filled', 'Say on which day it was filled, or about.');
             }
-            $filled = $this->today->orEarlier($keeper, $day) ?? throw new InvalidPlan([new Problem('filled', Today::REFUSED)]);
+            $filled = $this->today->orEarlier($keeper, $day) ?? throw FormRefused::at('filled', Today::REFUSED);
             $age = Today::between($filled, $this->today->of($keeper));
             if ($age >= Plan::LAST_DAY) {
-                throw new InvalidPlan([new Problem('filled', self::TOO_OLD)]);
+                throw FormRefused::at('filled', self::TOO_OLD);
             }
             $plan = $this->standing($sent, $keeper, 1 + min(364, (int) $filled->format('z')), $age);
             $lives = $this->lives($sent, $age);
-        } catch (InvalidPlan $refused) {
+        } catch (Refused $refused) {
             return $this->form($keeper, $sent, $refused->messages($keeper->units()));
         }
         $readings = array_filter(\is_array($sent['reading'] ?? null) ? $sent['reading'] : [], is_string(...));
         $tank = null;
         try {
             $readings = self::inUnits($readings, \is_array($sent['unit'] ?? null) ? $sent['unit'] : [], $keeper);
-        } catch (InvalidPlan $refused) {
+        } catch (Refused $refused) {
             return $this->form($keeper, $sent, $refused->messages($keeper->units()));
         }
         $errors = $this->atOnce(function () use ($keeper, $plan, $filled, $readings, $lives, &$tank): array {
@@ -183,7 +183,7 @@ final class RunningController extends AbstractController
      *
      * @return array<string, string> as they are typed in the keeper's own units
      *
-     * @throws InvalidPlan
+     * @throws Refused
      */
     private static function inUnits(array $readings, array $units, Keeper $keeper): array
     {
@@ -210,7 +210,7 @@ final class RunningController extends AbstractController
             }
         }
 
-        return [] === $problems ? $texts : throw new InvalidPlan($problems);
+        return [] === $problems ? $texts : throw FormRefused::all($problems);
     }
 
     /**
@@ -246,7 +246,7 @@ final class RunningController extends AbstractController
      * @param int          $dayOfYear on which it was filled
      * @param int          $age       days since
      *
-     * @throws InvalidPlan
+     * @throws Refused
      */
     private function standing(array $sent, Keeper $keeper, int $dayOfYear, int $age): Plan
     {
@@ -283,7 +283,7 @@ final class RunningController extends AbstractController
      *
      * @return array{plants: list<array{int, int, int|null}>, animals: list<array{int, int, int|null}>}
      *
-     * @throws InvalidPlan
+     * @throws Refused
      */
     private function lives(array $sent, int $age): array
     {
@@ -306,7 +306,7 @@ final class RunningController extends AbstractController
      *
      * @return list<array{string, int, int, int|null}> kind, how many, on which day after filling, and how many there are now
      *
-     * @throws InvalidPlan
+     * @throws Refused
      */
     private function things(array $sent, string $list, int $most, int $age): array
     {
@@ -332,7 +332,7 @@ final class RunningController extends AbstractController
                 default => null,
             };
             if (null !== $fault) {
-                throw new InvalidPlan([new Problem("$list.$n", $fault)]);
+                throw FormRefused::at("$list.$n", $fault);
             }
             $usual = 'plants' === $list ? 0 : min($age, AddGroup::USUAL_DAY);
             $things[] = [

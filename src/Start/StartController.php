@@ -8,11 +8,10 @@ use Olvek\Account\Keeper;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Change\QuarantineTank;
 use Olvek\Core\Change\TakeMethod;
-use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Plan\Problem;
+use Olvek\Core\Plan\Refused;
 use Olvek\Editing\ImportReport;
 use Olvek\Editing\TankEditor;
 use Olvek\Site\Saver;
@@ -60,7 +59,7 @@ final class StartController extends AbstractController
                 default => [],
             };
             $plan = [] === $changes ? $plan : $this->editor->make($plan, $changes, $keeper->units())->plan;
-        } catch (InvalidPlan $refused) {
+        } catch (Refused $refused) {
             return $this->form($keeper, $sent, $refused->messages($keeper->units()));
         }
         if ('wish' === $door || 'running' === $door) {
@@ -83,7 +82,7 @@ final class StartController extends AbstractController
         $from = $this->tanks->active($keeper)[$request->request->getString('from')] ?? null;
         try {
             $this->mayBegin($request);
-        } catch (InvalidPlan $refused) {
+        } catch (Refused $refused) {
             return $this->form($keeper, [], $refused->messages($keeper->units()));
         }
         if (null === $from) {
@@ -112,18 +111,18 @@ final class StartController extends AbstractController
         }
         try {
             $tank = $this->road->begin($keeper, $document->fromForeignJson($json), 'imported from a file');
-        } catch (InvalidPlan $refused) {
+        } catch (Refused $refused) {
             return $this->form($keeper, [], json: $json, problems: ImportReport::of($json, $refused, $keeper->units()));
         }
 
         return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
     }
 
-    /** @throws InvalidPlan where the page has expired */
+    /** @throws Refused where the page has expired */
     private function mayBegin(Request $request): void
     {
         if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
-            throw new InvalidPlan([new Problem('', self::EXPIRED)]);
+            throw FormRefused::at('', self::EXPIRED);
         }
     }
 
@@ -141,9 +140,9 @@ final class StartController extends AbstractController
         );
     }
 
-    /** @throws InvalidPlan */
+    /** @throws Refused */
     private function method(string $id): Method
     {
-        return Method::tryFrom($id) ?? throw new InvalidPlan([new Problem('method', 'Choose a method, or begin from nothing.')]);
+        return Method::tryFrom($id) ?? throw FormRefused::at('method', 'Choose a method, or begin from nothing.');
     }
 }

@@ -8,9 +8,8 @@ use Olvek\Core\Bed\Bed;
 use Olvek\Core\Bed\Side;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Core\Change\Editor;
-use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\Problem;
+use Olvek\Core\Plan\Refused;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\QuantityReader;
 use Olvek\Core\Unit\UnitSystem;
@@ -77,7 +76,7 @@ final readonly class VesselForm
      *
      * @param array<mixed> $sent "vessel", "litres" and "edits" as a form sends them
      *
-     * @throws InvalidPlan with the places as paths, "litres" among them
+     * @throws Refused with the places as paths, "litres" among them
      */
     public function read(array $sent, UnitSystem $units): Plan
     {
@@ -107,13 +106,14 @@ final readonly class VesselForm
      * @param array<string, string> $edits
      * @param array<string, string> $name
      *
-     * @throws InvalidPlan
+     * @throws Refused
      */
     private function measured(Plan $plan, array $edits, array $name, UnitSystem $units): Plan
     {
-        $shape = Shape::tryFrom($edits['vessel.shape'] ?? Shape::GlassBox->value) ?? throw new InvalidPlan([
-            new Problem('vessel.shape', 'Choose a shape from the list.'),
-        ]);
+        $shape = Shape::tryFrom($edits['vessel.shape'] ?? Shape::GlassBox->value) ?? throw FormRefused::at(
+            'vessel.shape',
+            'Choose a shape from the list.',
+        );
         $plan = $plan->withBed(new Bed(null, null));
         $plan = $this->editor->apply($plan, ['vessel.shape' => $shape->value], $units)->plan;
         $wanted = array_map(static fn (string $m): string => "vessel.$m", $shape->measures());
@@ -128,20 +128,20 @@ final readonly class VesselForm
         return $this->editor->apply($whole, [...'' === $line ? [] : ['waterLine' => $line], ...$name], $units)->plan;
     }
 
-    /** @throws InvalidPlan */
+    /** @throws Refused */
     private function box(Plan $plan, string $typed, UnitSystem $units): Plan
     {
         try {
             $litres = QuantityReader::read($typed, $units->volume());
         } catch (UnreadableQuantity $unreadable) {
-            throw new InvalidPlan([new Problem('litres', $unreadable->getMessage())]);
+            throw FormRefused::at('litres', $unreadable->getMessage());
         }
         if ($litres < self::LEAST_LITRES || $litres > self::MOST_LITRES) {
-            throw new InvalidPlan([new Problem('litres', static fn (UnitSystem $u): string => \sprintf(
+            throw FormRefused::at('litres', static fn (UnitSystem $u): string => \sprintf(
                 'Say how much it holds, from %s to %s.',
                 $u->show(Dimension::Volume, self::LEAST_LITRES, 0),
                 $u->show(Dimension::Volume, self::MOST_LITRES, 0),
-            ))]);
+            ));
         }
         $glass = $litres < 30 ? 0.004 : ($litres < 120 ? 0.006 : 0.01);
         // Within the glass it holds what was said; the sides follow.

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Start;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Plan\Refused;
 use Olvek\Core\Solve\Compose\Wish;
 use Olvek\Core\Solve\Compose\WishDocument;
 use Olvek\Drawing\Elevation;
@@ -45,7 +45,7 @@ final class WishController extends AbstractController
     {
         try {
             $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
-        } catch (InvalidPlan $refused) {
+        } catch (Refused $refused) {
             return $this->asked($request, $keeper, $refused->messages($keeper->units()));
         }
 
@@ -59,7 +59,7 @@ final class WishController extends AbstractController
     {
         try {
             $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
-        } catch (InvalidPlan $refused) {
+        } catch (Refused $refused) {
             return $this->asked($request, $keeper, $refused->messages($keeper->units()));
         }
         $ticket = $this->ticket($wish, $n, $keeper);
@@ -85,7 +85,7 @@ final class WishController extends AbstractController
     {
         try {
             $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
-        } catch (InvalidPlan $refused) {
+        } catch (Refused $refused) {
             return $this->asked($request, $keeper, $refused->messages($keeper->units()));
         }
         $ticket = $this->ticket($wish, $n, $keeper);

@@ -9,10 +9,9 @@ use Olvek\Core\Change\Editor;
 use Olvek\Core\Field\Fields;
 use Olvek\Core\Light\Aspect;
 use Olvek\Core\Plan\Group;
-use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\Problem;
+use Olvek\Core\Plan\Refused;
 use Olvek\Core\Plan\Site;
 use Olvek\Core\Plant\Kind as Plant;
 use Olvek\Core\Solve\Compose\LampWish;
@@ -46,7 +45,7 @@ final readonly class WishForm
      * @param array<mixed>       $sent
      * @param array<string, int> $stock pieces of plants on hand
      *
-     * @throws InvalidPlan with the places as paths
+     * @throws Refused with the places as paths
      */
     public function read(array $sent, UnitSystem $units, array $stock): Wish
     {
@@ -71,7 +70,7 @@ final readonly class WishForm
     /**
      * @param array<mixed> $sent
      *
-     * @throws InvalidPlan
+     * @throws Refused
      */
     private function tank(array $sent, UnitSystem $units, LampWish $lamp, bool $sealed): Plan
     {
@@ -84,7 +83,7 @@ final readonly class WishForm
         $plan = $this->vessels->read($sent, $units);
         $plan = $this->editor->apply($plan, [...$water, ...$edits, ...$sealed ? ['site.sealed' => 'yes'] : []], $units)->plan;
         if (LampWish::Mine === $lamp && (!isset($edits['light.lumens']) || $plan->lamp->lumens <= 0)) {
-            throw new InvalidPlan([new Problem('light.lumens', 'Say how strong it is: "18 W" or "1800 lm".')]);
+            throw FormRefused::at('light.lumens', 'Say how strong it is: "18 W" or "1800 lm".');
         }
         // A room's warmth is the water's, less what evaporation takes.
         $site = $plan->site->room > 0 && !isset($edits['site.temperature']) && Aspect::Open !== $plan->site->aspect
@@ -99,7 +98,7 @@ final readonly class WishForm
      *
      * @return list<WishedAnimal>
      *
-     * @throws InvalidPlan
+     * @throws Refused
      */
     private function animals(array $sent): array
     {
@@ -108,12 +107,13 @@ final readonly class WishForm
         foreach (\is_array($sent['animals'] ?? null) ? \array_slice($sent['animals'], 0, Wish::MOST_KINDS) : [] as $id) {
             $kind = \is_string($id) ? $this->catalogue->animals[$id] ?? null : null;
             if (null === $kind) {
-                throw new InvalidPlan([new Problem('animals', 'Olvek knows no such animal.')]);
+                throw FormRefused::at('animals', 'Olvek knows no such animal.');
             }
             $count = \is_string($counts[$kind->id] ?? null) ? trim($counts[$kind->id]) : '';
             if ('' !== $count && (!ctype_digit($count) || (int) $count < 1 || (int) $count > Group::MOST)) {
-                throw new InvalidPlan(
-                    [new Problem('animals', \sprintf('How many of %s? From 1 to %d, or leave it empty.', $kind->common, Group::MOST))],
+                throw FormRefused::at(
+                    'animals',
+                    \sprintf('How many of %s? From 1 to %d, or leave it empty.', $kind->common, Group::MOST),
                 );
             }
             $wished[] = new WishedAnimal($kind, '' === $count ? null : (int) $count);
@@ -127,7 +127,7 @@ final readonly class WishForm
      *
      * @return list<Plant>
      *
-     * @throws InvalidPlan
+     * @throws Refused
      */
     private function plants(array $sent, string $name): array
     {
@@ -137,7 +137,7 @@ final readonly class WishForm
 
         return array_map(
             fn (string $id): Plant => $this->catalogue->plants[$id]
-                ?? throw new InvalidPlan([new Problem($name, 'Olvek knows no such plant.')]),
+                ?? throw FormRefused::at($name, 'Olvek knows no such plant.'),
             array_values(array_unique($ids)),
         );
     }
@@ -151,12 +151,12 @@ final readonly class WishForm
      *
      * @return T|null
      *
-     * @throws InvalidPlan where it is none of them
+     * @throws Refused where it is none of them
      */
     private static function choice(string $enum, string $text, string $place): ?\BackedEnum
     {
         return '' === $text ? null : $enum::tryFrom($text)
-            ?? throw new InvalidPlan([new Problem($place, \sprintf('Olvek knows no %s of this name; choose one of those shown.', $place))]);
+            ?? throw FormRefused::at($place, \sprintf('Olvek knows no %s of this name; choose one of those shown.', $place));
     }
 
     /**

@@ -13,9 +13,9 @@ use Olvek\Core\Light\Lamp;
 use Olvek\Core\Margin\Room;
 use Olvek\Core\Plan\Choice;
 use Olvek\Core\Plan\Field;
-use Olvek\Core\Plan\InvalidPlan;
 use Olvek\Core\Plan\Method;
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Plan\Refused;
 use Olvek\Core\Plant\Role;
 use Olvek\Core\Run\Snapshot;
 use Olvek\Core\Solve\Compose\LampWish;
@@ -48,7 +48,7 @@ final readonly class WishPage
         $units = $keeper->units();
         try {
             $plan = $this->vessels->read($sent, $units);
-        } catch (InvalidPlan $refused) {
+        } catch (Refused $refused) {
             $errors += $refused->messages($units);
             $plan = Plan::starting('A new tank', $this->catalogue, $units);
         }

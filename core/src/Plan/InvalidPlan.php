@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
-use Olvek\Core\CoreException;
 use Olvek\Core\Unit\UnitSystem;
 
 /** A plan that breaks its rules, with every problem found. */
-final class InvalidPlan extends \InvalidArgumentException implements CoreException
+final class InvalidPlan extends \InvalidArgumentException implements Refused
 {
     /** @param non-empty-list<Problem> $problems */
     public function __construct(public readonly array $problems)
@@ -16,7 +15,6 @@ final class InvalidPlan extends \InvalidArgumentException implements CoreExcepti
         parent::__construct(implode("\n", array_map(static fn (Problem $p): string => $p->path.': '.$p->message(), $problems)));
     }
 
-    /** @return array<string, string> message by path; the first where a path has several */
     public function messages(UnitSystem $units): array
     {
         $messages = [];

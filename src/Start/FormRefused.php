@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Start;
+
+use Olvek\Core\Plan\Problem;
+use Olvek\Core\Plan\Refused;
+use Olvek\Core\Unit\UnitSystem;
+
+/** A form by which a tank begins was filled in so that no plan can be made of it yet. */
+final class FormRefused extends \InvalidArgumentException implements Refused
+{
+    /** @param non-empty-list<Problem> $problems by the names of the form's fields */
+    private function __construct(private readonly array $problems)
+    {
+        parent::__construct(implode("\n", array_map(static fn (Problem $problem): string => $problem->message(), $problems)));
+    }
+
+    /** @param string|\Closure(UnitSystem): string $why */
+    public static function at(string $field, string|\Closure $why): self
+    {
+        return new self([new Problem($field, $why)]);
+    }
+
+    /** @param non-empty-list<Problem> $problems */
+    public static function all(array $problems): self
+    {
+        return new self($problems);
+    }
+
+    public function messages(UnitSystem $units): array
+    {
+        $messages = [];
+        foreach ($this->problems as $problem) {
+            $messages[$problem->path] ??= $problem->message($units);
+        }
+
+        return $messages;
+    }
+}
