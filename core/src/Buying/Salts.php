@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Buying;
 
 use Olvek\Core\Plan\Care;
+use Olvek\Core\Unit\MolarMass;
 
 /**
  * The salts that make up a week's liquid fertiliser: nitrogen as potassium nitrate, phosphorus as potassium dihydrogen phosphate, the
@@ -12,13 +13,6 @@ use Olvek\Core\Plan\Care;
  */
 final readonly class Salts
 {
-    private const NITROGEN = 14.007;
-    private const PHOSPHORUS = 30.974;
-    private const POTASSIUM = 39.098;
-    /** g/mol. */
-    private const NITRATE = 101.10;
-    private const PHOSPHATE = 136.09;
-    private const SULPHATE = 174.26;
     /** Share of iron in the chelate that is sold. C (6–13 %). */
     private const CHELATED = 0.1;
 
@@ -43,13 +37,14 @@ final readonly class Salts
     {
         $grams = ($litres * $weeks) / 1000;
         $brought =
-            ($care->nitrogen / self::NITROGEN) * self::POTASSIUM + ($care->phosphorus / self::PHOSPHORUS) * self::POTASSIUM;
+            ($care->nitrogen / MolarMass::NITROGEN) * MolarMass::POTASSIUM
+            + ($care->phosphorus / MolarMass::PHOSPHORUS) * MolarMass::POTASSIUM;
         $missing = max(0.0, $care->potassium - $brought);
 
         return new self(
-            (($grams * $care->nitrogen) / self::NITROGEN) * self::NITRATE,
-            (($grams * $care->phosphorus) / self::PHOSPHORUS) * self::PHOSPHATE,
-            (($grams * $missing) / (2 * self::POTASSIUM)) * self::SULPHATE,
+            (($grams * $care->nitrogen) / MolarMass::NITROGEN) * MolarMass::POTASSIUM_NITRATE,
+            (($grams * $care->phosphorus) / MolarMass::PHOSPHORUS) * MolarMass::POTASSIUM_DIHYDROGEN_PHOSPHATE,
+            (($grams * $missing) / (2 * MolarMass::POTASSIUM)) * MolarMass::POTASSIUM_SULPHATE,
             ($grams * $care->iron) / self::CHELATED,
             max(0.0, $brought - $care->potassium),
         );

@@ -14,7 +14,7 @@ final readonly class Counted extends Dated
     public function __construct(
         int $day,
         public string $group,
-        #[Number('number', Dimension::Count, 0, 5000, 'of animals', decimals: 0)] public int $count,
+        #[Number('number', Dimension::Count, 0, self::MOST_ANIMALS, 'of animals', decimals: 0)] public int $count,
     ) {
         parent::__construct($day);
     }

@@ -11,8 +11,10 @@ use Olvek\Core\Unit\Dimension;
 #[Happens('holiday, nobody there', About::Stretch, asPlanned: true)]
 final readonly class Holiday extends Dated
 {
-    public function __construct(int $day, #[Number('for days', Dimension::Count, 1, 1095, decimals: 0, usual: 14)] public int $days)
-    {
+    public function __construct(
+        int $day,
+        #[Number('for days', Dimension::Count, 1, self::LAST_DAY, decimals: 0, usual: 14)] public int $days,
+    ) {
         parent::__construct($day);
     }
 

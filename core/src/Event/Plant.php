@@ -15,7 +15,7 @@ final readonly class Plant extends Dated
     public function __construct(
         int $day,
         public string $clump,
-        #[Number('pieces', Dimension::Count, 1, 5000, decimals: 0, usual: 5)] public int $pieces,
+        #[Number('pieces', Dimension::Count, 1, self::MOST_PIECES, decimals: 0, usual: 5)] public int $pieces,
     ) {
         parent::__construct($day);
     }

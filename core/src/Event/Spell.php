@@ -13,7 +13,7 @@ final readonly class Spell extends Dated
 {
     public function __construct(
         int $day,
-        #[Number('for days', Dimension::Count, 1, 1095, decimals: 0, usual: 5)]
+        #[Number('for days', Dimension::Count, 1, self::LAST_DAY, decimals: 0, usual: 5)]
         public int $days,
         #[Number('warmer by', Dimension::TemperatureDifference, -20.0, 20.0, '+ warmer, − colder', usual: 4.0)]
         public float $degrees,

@@ -15,7 +15,7 @@ final readonly class Stock extends Dated
     public function __construct(
         int $day,
         public string $group,
-        #[Number('number', Dimension::Count, 1, 5000, 'of animals', decimals: 0, usual: 5)] public int $count,
+        #[Number('number', Dimension::Count, 1, self::MOST_ANIMALS, 'of animals', decimals: 0, usual: 5)] public int $count,
     ) {
         parent::__construct($day);
     }

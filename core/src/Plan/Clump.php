@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\Event\Dated;
 use Olvek\Core\Field\Fields;
 use Olvek\Core\Field\Item;
 use Olvek\Core\Field\Number;
@@ -19,7 +20,7 @@ final readonly class Clump implements Item
     /** In one plan. */
     public const MOST_CLUMPS = 60;
     /** Of one clump. */
-    public const MOST_PIECES = 5000;
+    public const MOST_PIECES = Dated::MOST_PIECES;
 
     /**
      * @param string $id    unique among the plan's clumps

@@ -6,6 +6,7 @@ namespace Olvek\Core\Plan;
 
 use Olvek\Core\Animal\Kind;
 use Olvek\Core\Animal\Sexes;
+use Olvek\Core\Event\Dated;
 use Olvek\Core\Field\Fields;
 use Olvek\Core\Field\Item;
 use Olvek\Core\Field\Number;
@@ -17,7 +18,7 @@ use Olvek\Core\Unit\Dimension;
 final readonly class Group implements Item
 {
     /** Animals of one group that Olvek counts on. */
-    public const MOST = 5000;
+    public const MOST = Dated::MOST_ANIMALS;
     /** In one plan. */
     public const MOST_GROUPS = 30;
 
@@ -30,7 +31,7 @@ final readonly class Group implements Item
         public Kind $kind,
         #[Number('number', Dimension::Count, 1, self::MOST, decimals: 0)]
         public int $count,
-        #[Number('stocking day', Dimension::Count, 0, 1095, 'days after filling on which they come', decimals: 0)]
+        #[Number('stocking day', Dimension::Count, 0, Dated::LAST_DAY, 'days after filling on which they come', decimals: 0)]
         public int $day,
         #[OneOf('sexes', 'of which sex they are')] public Sexes $sexes = Sexes::Mixed,
         #[Number('quarantine before, days', Dimension::Count, 0, 120, 'in a vessel of their own; 0 for none', decimals: 0)]

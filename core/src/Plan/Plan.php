@@ -11,6 +11,7 @@ use Olvek\Core\Bed\Bed;
 use Olvek\Core\Bed\Layer;
 use Olvek\Core\Bed\Mix;
 use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Event\Dated;
 use Olvek\Core\Field\Fields;
 use Olvek\Core\Field\Number;
 use Olvek\Core\Field\OneOf;
@@ -37,7 +38,7 @@ final readonly class Plan
     /** Characters. */
     public const LONGEST_NAME = 80;
     /** Last day after filling on which anything can be planned: three years. */
-    public const LAST_DAY = 1095;
+    public const LAST_DAY = Dated::LAST_DAY;
     /** m. P: NIST Special Publication 811 (2008), exactly. */
     private const INCH = 0.0254;
     /** Share of the tank within which a plant is on a stone, not beside it. J. */

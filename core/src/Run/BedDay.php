@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
+use Olvek\Core\Unit\MolarMass;
 use Olvek\Core\Water\Oxygen;
 use Olvek\Core\Water\SourceWater;
 
@@ -25,7 +26,7 @@ final readonly class BedDay
     /** mg N/L of pore water at which roots feed at half speed. M (0.2–2). */
     private const HALF_PORE = 0.5;
     /** mL of gas (methane and carbon dioxide) per mg C. P: molar volume 24.5 L at 25 °C. */
-    private const GAS_PER_CARBON = 24.5 / 12.011;
+    private const GAS_PER_CARBON = 24.5 / MolarMass::CARBON;
     /** g C/m²/d rotting, m of bed, and mg N/m²/d of roots' appetite that the sulphide index is measured by. J. */
     private const FOUL_CARBON = 6.0;
     private const DEEP = 0.1;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Run;
 
 use Olvek\Core\Run\Hours\Lime;
+use Olvek\Core\Unit\MolarMass;
 
 /**
  * What entered the tank less what left it, by element, mg; closed against the stores every day of a test run.
@@ -27,8 +28,6 @@ final class MassBalance
     public float $cutPhosphorus = 0.0;
     public float $changedNitrogen = 0.0;
     public float $fertilised = 0.0;
-    /** mg N of a meq. P: atomic mass. */
-    private const NITROGEN = 14.007;
 
     /** mg per g wet of animals: N and C of small fish. M (N 22–30, C 100–140). */
     public const ANIMAL_NITROGEN = 25.0;
@@ -109,13 +108,13 @@ final class MassBalance
     /** meq that the water's nitrogen takes from its alkalinity. */
     public static function nitrogenCharge(State $s): float
     {
-        return ($s->nitrite + $s->nitrate - $s->ammonia) / self::NITROGEN;
+        return ($s->nitrite + $s->nitrate - $s->ammonia) / MolarMass::NITROGEN;
     }
 
     /** Books nitrogen that came in as nitrate, with the other ions that its charge goes with; ammonium as a negative amount. */
     public function salt(float $nitrogen): void
     {
-        $this->charge += $nitrogen / self::NITROGEN;
+        $this->charge += $nitrogen / MolarMass::NITROGEN;
     }
 
     /** Matter taken out of the tank is booked negative, matter put in positive. */

@@ -10,6 +10,7 @@ use Olvek\Core\Light\Daylight;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\PlannedEvent;
 use Olvek\Core\Plant\Growth;
+use Olvek\Core\Unit\MolarMass;
 use Olvek\Core\Water\CarbonSpeciation;
 use Olvek\Core\Water\Conductivity;
 
@@ -387,12 +388,12 @@ final class Runner
         return Conductivity::of(
             $s->calcium * Conductivity::MILLIMOL_PER_DEGREE / $s->volume,
             ($s->hardness - $s->calcium) * Conductivity::MILLIMOL_PER_DEGREE / $s->volume,
-            $s->sodium / Conductivity::SODIUM / $s->volume,
-            $s->potassium / Conductivity::POTASSIUM / $s->volume,
+            $s->sodium / MolarMass::SODIUM / $s->volume,
+            $s->potassium / MolarMass::POTASSIUM / $s->volume,
             max(0.0, $s->alkalinity) / $s->volume,
-            $s->chloride / Conductivity::CHLORIDE / $s->volume,
-            $s->sulphate / Conductivity::SULPHUR / $s->volume,
-            $s->nitrate / Conductivity::NITROGEN / $s->volume,
+            $s->chloride / MolarMass::CHLORIDE / $s->volume,
+            $s->sulphate / MolarMass::SULPHUR / $s->volume,
+            $s->nitrate / MolarMass::NITROGEN / $s->volume,
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Run;
 
+use Olvek\Core\Unit\MolarMass;
 use Olvek\Core\Water\Oxygen;
 
 /**
@@ -133,7 +134,7 @@ final class State
         $this->silicon = self::SOURCE_SILICON * $this->volume;
         $this->lime = $facts->lime;
         // Bicarbonate dosed brings a mol of carbon for each equivalent.
-        $this->carbon = $facts->sourceCarbon * $this->volume + 12.011 * $facts->dosedAlkalinity;
+        $this->carbon = $facts->sourceCarbon * $this->volume + MolarMass::CARBON * $facts->dosedAlkalinity;
         $this->oxygen = Oxygen::saturation($celsius, $facts->pressure) * $this->volume;
         $this->hardness = $water->gh * $this->volume + $facts->dosedHardness;
         $this->sodium = $water->sodium * $this->volume;

@@ -6,9 +6,6 @@ namespace Olvek\Core\Unit;
 
 /**
  * The ions that test kits report, and the element that the computation counts.
- *
- * Atomic masses: P, Prohaska and others (2022), Standard atomic weights of the elements 2021 (IUPAC Technical Report),
- * abridged values: H 1.008, N 14.007, O 15.999, P 30.974, S 32.06.
  */
 enum Ion: string
 {
@@ -19,11 +16,11 @@ enum Ion: string
     case Phosphate = 'PO4';
     case Sulphate = 'SO4';
 
-    private const H = 1.008;
-    private const N = 14.007;
-    private const O = 15.999;
-    private const P = 30.974;
-    private const S = 32.06;
+    private const H = MolarMass::HYDROGEN;
+    private const N = MolarMass::NITROGEN;
+    private const O = MolarMass::OXYGEN;
+    private const P = MolarMass::PHOSPHORUS;
+    private const S = MolarMass::SULPHUR;
 
     /** Milligrams of the ion that hold one milligram of its element (N, P or S). */
     public function perElement(): float

@@ -320,7 +320,7 @@ enum Unit: string
             self::Pound => self::GRAMS_PER_POUND,
             self::Ounce => self::GRAMS_PER_POUND / 16,
             self::Fahrenheit, self::FahrenheitStep => 5 / 9,
-            self::MilligramPerLitreCalciumCarbonate => 1 / 17.848,
+            self::MilligramPerLitreCalciumCarbonate => 1 / MolarMass::CARBONATE_PER_DEGREE,
             self::MilliequivalentPerLitre => 1 / 0.3566,
             self::Minute => 1 / 60,
             self::Day => 24.0,

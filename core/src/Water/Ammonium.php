@@ -4,19 +4,18 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Water;
 
+use Olvek\Core\Unit\MolarMass;
+
 /** How much ammonium chloride brings a tank to so much ammonia. */
 final class Ammonium
 {
-    /** g/mol. P: IUPAC (2021), Standard atomic weights: N 14.007, H 1.008, Cl 35.45; NH4Cl 53.489. */
-    public const SALT = 53.489;
-    public const NITROGEN = 14.007;
     /** mL in a drop of a usual dropper. C: 20 drops to the millilitre. */
     public const DROP = 0.05;
 
     /** g of the salt that raise a water by so many mg N/L. */
     public static function grams(float $milligramsPerLitre, float $litres): float
     {
-        return $milligramsPerLitre * $litres / 1000 * self::SALT / self::NITROGEN;
+        return $milligramsPerLitre * $litres / 1000 * MolarMass::AMMONIUM_CHLORIDE / MolarMass::NITROGEN;
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Water;
 
+use Olvek\Core\Unit\MolarMass;
+
 /**
  * [H⁺] and dissolved CO2 of water that holds so much inorganic carbon and so much alkalinity, from the whole charge balance at one
  * temperature:
@@ -21,7 +23,7 @@ final readonly class CarbonSpeciation
 {
     /** mg C per mol. */
     private const MOLAR = 12011.0;
-    public const CO2_PER_CARBON = 44.009 / 12.011;
+    public const CO2_PER_CARBON = MolarMass::CARBON_DIOXIDE / MolarMass::CARBON;
     /** Where nothing is known yet, mol/L. */
     private const NEUTRAL = 1e-7;
     /** A step in ln [H⁺] after which the next would move the pH by some 2e-5 at most, and the longest taken at once. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Water;
 
+use Olvek\Core\Unit\MolarMass;
+
 /**
  * The carbonate system of fresh water, ideal solution (ionic strength of tap water is ignored; J: < 0.1 pH).
  *
@@ -12,8 +14,6 @@ namespace Olvek\Core\Water;
  */
 final class Carbonate
 {
-    private const CO2_MOLAR_MASS = 44.009;
-
     /** log10 of Henry's constant, mol L⁻¹ atm⁻¹. */
     public static function logHenry(float $celsius): float
     {
@@ -49,7 +49,7 @@ final class Carbonate
     /** mg/L of CO2 in water at rest with air of a given CO2 content (default 420 ppm, M). */
     public static function co2AtEquilibrium(float $celsius, float $partsPerMillion = 420.0): float
     {
-        return 10 ** self::logHenry($celsius) * $partsPerMillion * 1e-6 * self::CO2_MOLAR_MASS * 1000;
+        return 10 ** self::logHenry($celsius) * $partsPerMillion * 1e-6 * MolarMass::CARBON_DIOXIDE * 1000;
     }
 
     /**
@@ -58,7 +58,7 @@ final class Carbonate
      */
     public static function pH(float $co2, float $alkalinity, float $celsius): float
     {
-        $dissolved = $co2 / self::CO2_MOLAR_MASS / 1000;
+        $dissolved = $co2 / MolarMass::CARBON_DIOXIDE / 1000;
         $target = $alkalinity / 1000;
         $low = 2.0;
         $high = 13.0;
@@ -82,7 +82,7 @@ final class Carbonate
         $k2 = 10 ** self::logK2($celsius);
         $carbonate = $alkalinity / 1000 - self::ionProduct($celsius) / $h + $h;
 
-        return max(0.0, $carbonate / ($k1 / $h + 2 * $k1 * $k2 / $h ** 2)) * self::CO2_MOLAR_MASS * 1000;
+        return max(0.0, $carbonate / ($k1 / $h + 2 * $k1 * $k2 / $h ** 2)) * MolarMass::CARBON_DIOXIDE * 1000;
     }
 
     private static function alkalinityAt(float $pH, float $dissolved, float $celsius): float

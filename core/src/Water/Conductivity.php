@@ -12,12 +12,6 @@ namespace Olvek\Core\Water;
  */
 final class Conductivity
 {
-    /** Atomic masses, g/mol: IUPAC 2021, abridged. */
-    public const SODIUM = 22.990;
-    public const POTASSIUM = 39.098;
-    public const CHLORIDE = 35.45;
-    public const SULPHUR = 32.06;
-    public const NITROGEN = 14.007;
     /** mmol/L of calcium or magnesium in a degree. P: DIN 38409-6:1986, 0.3566 meq/L. */
     public const MILLIMOL_PER_DEGREE = 0.3566 / 2;
 

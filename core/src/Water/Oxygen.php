@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Water;
 
+use Olvek\Core\Unit\MolarMass;
+
 /**
  * Oxygen that fresh water holds against air.
  *
@@ -13,7 +15,7 @@ namespace Olvek\Core\Water;
 final class Oxygen
 {
     /** mg O2 per mg C fixed or breathed, one mol for one. */
-    public const PER_CARBON = 31.998 / 12.011;
+    public const PER_CARBON = MolarMass::OXYGEN_GAS / MolarMass::CARBON;
 
     /**
      * Saturation in mg/L.

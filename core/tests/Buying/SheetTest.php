@@ -11,6 +11,7 @@ use Olvek\Core\Buying\ShoppingList;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Plan\Quantities;
 use Olvek\Core\Tests\Sample;
+use Olvek\Core\Unit\MolarMass;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Water\Ammonium;
 use Olvek\Core\Water\WaterChange;
@@ -135,7 +136,7 @@ final class SheetTest extends TestCase
         self::assertEqualsWithDelta(0.3513, Ammonium::grams(2.0, 46.0), 1e-4);
         self::assertEqualsWithDelta(35.13, Ammonium::millilitres(2.0, 46.0, 10.0), 1e-2);
         // Published check: ammonium chloride is 26.19 % nitrogen (CRC Handbook of Chemistry and Physics; M for the page).
-        self::assertEqualsWithDelta(0.2619, Ammonium::NITROGEN / Ammonium::SALT, 1e-4);
+        self::assertEqualsWithDelta(0.2619, MolarMass::NITROGEN / MolarMass::AMMONIUM_CHLORIDE, 1e-4);
         $this->expectException(\InvalidArgumentException::class);
         Ammonium::millilitres(2.0, 46.0, 0.0);
     }

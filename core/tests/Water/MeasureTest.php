@@ -7,6 +7,7 @@ namespace Olvek\Core\Tests\Water;
 use Olvek\Core\Estimation\Observation;
 use Olvek\Core\Estimation\Scale;
 use Olvek\Core\Log\TestKit;
+use Olvek\Core\Plan\Group;
 use Olvek\Core\Run\Runner;
 use Olvek\Core\Run\Trace;
 use Olvek\Core\Tests\Sample;
@@ -91,6 +92,14 @@ final class MeasureTest extends TestCase
     {
         foreach ([$measure->value, ...$measure->measured()->aliases] as $word) {
             self::assertSame($measure, Measure::byWord($word), $word);
+        }
+    }
+
+    /** As many can be counted as can be kept. */
+    public function testAsManyAreCountedAsThereMayBe(): void
+    {
+        foreach (Measure::ofGroups() as $measure) {
+            self::assertSame((float) Group::MOST, $measure->bounds()[1], $measure->value);
         }
     }
 

@@ -8,6 +8,7 @@ use Olvek\Core\Run\Day;
 use Olvek\Core\Run\MassBalance;
 use Olvek\Core\Run\RunConstants;
 use Olvek\Core\Run\State;
+use Olvek\Core\Unit\MolarMass;
 use Olvek\Core\Water\Calcite;
 
 /**
@@ -28,7 +29,7 @@ final class Lime
     private const MOLAR = 100.087;
     public const CARBON_PER_GRAM = 12011.0 / self::MOLAR;
     public const ALKALINITY_PER_GRAM = 2000.0 / self::MOLAR;
-    public const HARDNESS_PER_GRAM = 1000.0 / 17.848;
+    public const HARDNESS_PER_GRAM = 1000.0 / MolarMass::CARBONATE_PER_DEGREE;
     /**
      * Saturation from which calcite falls on leaves and glass, and share of what could that does so in a day. M: House (1987), 5–20, by
      * activities; without them 1.5 times as much; J (0.01–0.1).

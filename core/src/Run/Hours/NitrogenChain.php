@@ -8,6 +8,7 @@ use Olvek\Core\Plant\Growth;
 use Olvek\Core\Run\Day;
 use Olvek\Core\Run\RunConstants;
 use Olvek\Core\Run\State;
+use Olvek\Core\Unit\MolarMass;
 use Olvek\Core\Water\Ammonia;
 
 /**
@@ -22,7 +23,6 @@ final class NitrogenChain
 {
     /** mg N/L of ammonia, mean of a fortnight, at which the guild that goes all the way is half as common. J (0.1–2). */
     private const COMAMMOX_HALF = 0.5;
-    private const NITROGEN = 14.007;
 
     /** mg N in the water. */
     public float $ammonia = 0.0;
@@ -166,7 +166,7 @@ final class NitrogenChain
 
         // Charges: +1 NH4 set free, −1 NH4 taken, −2 NH4 oxidised, +1 NO3 taken or denitrified.
         $takenOxidised = $this->takenOxidised = $plantOxidised + $algaeOxidised;
-        $this->charge = ($freed - $plantAmmonium - $algaeAmmonium - 2 * $first + $takenOxidised + $gone) / self::NITROGEN;
+        $this->charge = ($freed - $plantAmmonium - $algaeAmmonium - 2 * $first + $takenOxidised + $gone) / MolarMass::NITROGEN;
         $this->oxidisedFirst = $first;
         $this->oxidisedSecond = $in;
         $this->plants += $plantAmmonium + $plantOxidised;
