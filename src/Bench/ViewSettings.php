@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
+use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\UnitSystem;
 use Symfony\Component\HttpFoundation\Request;
 
 /** What of a tank the keeper looks at; never part of the plan. */
 final readonly class ViewSettings
 {
-    private const LAST_DAY = 1095;
-
     /**
      * @param int|null $day day whose ledger is shown; the hardest where null
      * @param string   $bag size of a bag to buy, as typed
@@ -42,7 +41,7 @@ final readonly class ViewSettings
     public static function asked(Request $request, UnitSystem $units): self
     {
         $asked = $request->isMethod('POST') ? $request->request : $request->query;
-        $day = filter_var($asked->getString('day'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => self::LAST_DAY]]);
+        $day = filter_var($asked->getString('day'), \FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => Plan::LAST_DAY]]);
         $bag = mb_substr($asked->getString('bag'), 0, 40);
 
         return new self(

@@ -16,6 +16,7 @@ use Olvek\Core\Margin\Term;
 use Olvek\Core\Margin\Tornado;
 use Olvek\Core\Margin\TriedRemedy;
 use Olvek\Core\Plan\MaterialNeed;
+use Olvek\Core\Plan\Plan;
 use Olvek\Core\Run\Flow;
 use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Unit\Words;
@@ -63,8 +64,8 @@ final class JudgeCommand extends Command
         $format = FormatOption::read($input);
         $units = UnitSystem::tryFrom(FormatOption::text($input, 'units')) ?? throw FormatOption::wrong('--units is metric or us');
         $day = FormatOption::text($input, 'day');
-        if ('' !== $day && (!ctype_digit($day) || (int) $day > 1094 || \strlen($day) > 4)) {
-            throw FormatOption::wrong('--day is a whole number from 0 to 1094');
+        if ('' !== $day && (!ctype_digit($day) || (int) $day >= Plan::LAST_DAY || \strlen($day) > 4)) {
+            throw FormatOption::wrong('--day is a whole number from 0 to '.(Plan::LAST_DAY - 1));
         }
         $errors = PlanArgument::errors($output);
         $plan = $this->plans->plan($input, $errors, $units);

@@ -31,7 +31,7 @@ final class RunCommand extends Command
     protected function configure(): void
     {
         PlanArgument::add($this);
-        $this->addOption('days', null, InputOption::VALUE_REQUIRED, '1–1095', '365')
+        $this->addOption('days', null, InputOption::VALUE_REQUIRED, '1–'.Plan::LAST_DAY, '365')
             ->addOption('every', null, InputOption::VALUE_REQUIRED, 'A row each day or each hour', 'day')
             ->addOption(
                 'band',
@@ -55,7 +55,7 @@ final class RunCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $days = (int) FormatOption::needed($input, 'days', 1, 1095);
+        $days = (int) FormatOption::needed($input, 'days', 1, Plan::LAST_DAY);
         $format = FormatOption::text($input, 'format');
         if (!\in_array($format, ['csv', 'json'], true)) {
             throw FormatOption::wrong('--format is csv or json');

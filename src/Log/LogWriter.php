@@ -15,6 +15,7 @@ use Olvek\Core\Log\LogAction;
 use Olvek\Core\Log\LoggedEvent;
 use Olvek\Core\Log\Sign;
 use Olvek\Core\Log\ToRead;
+use Olvek\Core\Plan\Group;
 use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\UnreadableQuantity;
 use Olvek\Editing\TankEditor;
@@ -33,8 +34,6 @@ use Symfony\Component\Uid\Uuid;
  */
 final readonly class LogWriter
 {
-    /** Animals that can be seen at once: as many as can come at once (Event\Stock). */
-    private const MOST_SEEN = 5000;
     private const ELSEWHERE = 'This entry wasn’t saved: its id belongs to another logbook. Enter it again.';
 
     public function __construct(
@@ -219,9 +218,9 @@ final readonly class LogWriter
         }
         $count = '' === $typed
             ? null
-            : filter_var($typed, \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => self::MOST_SEEN]]);
+            : filter_var($typed, \FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => Group::MOST]]);
         if (false === $count) {
-            return ['count' => \sprintf('A whole number from 1 to %d, or nothing.', self::MOST_SEEN)];
+            return ['count' => \sprintf('A whole number from 1 to %d, or nothing.', Group::MOST)];
         }
         $words = (null === $count ? '' : "$count × ").$sign->words().(null === $whom ? '' : ": $whom");
         $fault = $this->fault($sent);
