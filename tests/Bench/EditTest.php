@@ -12,7 +12,9 @@ use Olvek\Editing\TankEditor;
 use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 
+#[Group('any-database')]
 final class EditTest extends BenchTestCase
 {
     public function testAChangeIsKeptAsARevisionAndJudged(): void
