@@ -33,6 +33,8 @@ final class AlmanacController extends AbstractController
 
     public function __construct(
         private readonly Almanac $almanac,
+        private readonly AlmanacCalendar $calendar,
+        private readonly Settling $settling,
         private readonly Today $today,
         private readonly TankRepository $tanks,
         private readonly EntityManagerInterface $entities,
@@ -92,9 +94,9 @@ final class AlmanacController extends AbstractController
                     \sprintf('“%s” stays where it is: put it off to a day from tomorrow to a year ahead, as year-month-day.', $time->words),
                 );
             }
-            $kept = $this->almanac->move($time, $to);
+            $kept = $this->settling->move($time, $to);
         } else {
-            $kept = $this->almanac->settle($time, 'done' === $request->request->getString('state'));
+            $kept = $this->settling->settle($time, 'done' === $request->request->getString('state'));
         }
 
         return $kept
@@ -175,7 +177,7 @@ final class AlmanacController extends AbstractController
      */
     private function calendar(Request $request, Keeper $keeper, array $headers): Response
     {
-        $response = new Response($this->almanac->calendarText($keeper), headers: $headers);
+        $response = new Response($this->calendar->text($keeper), headers: $headers);
         $response->setEtag(hash('xxh128', (string) $response->getContent()));
         $response->isNotModified($request);
 

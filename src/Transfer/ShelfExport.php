@@ -6,7 +6,7 @@ namespace Olvek\Transfer;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
-use Olvek\Almanac\Almanac;
+use Olvek\Almanac\AlmanacCalendar;
 use Olvek\Bench\DrawingFile;
 use Olvek\Bench\ViewSettings;
 use Olvek\Build\BuildRecords;
@@ -38,7 +38,7 @@ final readonly class ShelfExport
         private Logbook $logbook,
         private BuildRecords $book,
         private Photos $photos,
-        private Almanac $almanac,
+        private AlmanacCalendar $calendar,
         private DrawingFile $drawings,
         private ClockInterface $clock,
     ) {
@@ -65,7 +65,7 @@ final readonly class ShelfExport
             yield from $this->tank($tank, $keeper, $folder);
             $this->entities->clear();
         }
-        yield 'calendar.ics' => $this->almanac->calendarText($keeper);
+        yield 'calendar.ics' => $this->calendar->text($keeper);
         yield 'manifest.json' => json_encode(
             [
                 'format' => self::FORMAT,

@@ -9,6 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Events;
 use Olvek\Almanac\Almanac;
 use Olvek\Almanac\Due;
+use Olvek\Almanac\Settling;
 use Olvek\Device\DeviceKind;
 use Olvek\Task\TaskMark;
 use Olvek\Tests\BenchTestCase;
@@ -119,7 +120,7 @@ final class RacesTest extends BenchTestCase
             'settled' => 1,
             'version' => 1,
         ]);
-        self::assertFalse($this->service(Almanac::class)->settle($due, true));
+        self::assertFalse($this->service(Settling::class)->settle($due, true));
         self::assertCount($before, $this->entries());
     }
 
@@ -128,12 +129,12 @@ final class RacesTest extends BenchTestCase
     {
         $this->browser->disableReboot();
         $due = $this->due();
-        $almanac = $this->service(Almanac::class);
-        self::assertTrue($almanac->settle($due, true));
+        $settling = $this->service(Settling::class);
+        self::assertTrue($settling->settle($due, true));
         $lines = \count($this->entries());
         $due = new Due($this->stored(), $due->task, $due->words, $due->due, $due->on, $due->late, $due->moved);
-        self::assertFalse($almanac->settle($due, false));
-        self::assertFalse($almanac->move($due, new \DateTimeImmutable('2027-01-01')));
+        self::assertFalse($settling->settle($due, false));
+        self::assertFalse($settling->move($due, new \DateTimeImmutable('2027-01-01')));
         $this->service(EntityManagerInterface::class)->flush();
         self::assertCount($lines, $this->entries());
     }
@@ -142,8 +143,8 @@ final class RacesTest extends BenchTestCase
     {
         $this->browser->disableReboot();
         $due = $this->due();
-        $almanac = $this->service(Almanac::class);
-        self::assertTrue($almanac->move($due, new \DateTimeImmutable('2027-01-01')));
+        $settling = $this->service(Settling::class);
+        self::assertTrue($settling->move($due, new \DateTimeImmutable('2027-01-01')));
         $lines = \count($this->entries());
         $entities = $this->service(EntityManagerInterface::class);
         $mark = $entities->find(TaskMark::class, ['tank' => $due->tank->id(), 'task' => $due->task, 'due' => $due->due->format('Y-m-d')]);
@@ -151,7 +152,7 @@ final class RacesTest extends BenchTestCase
         // Another window's change, of which this one has not heard.
         $this->service(Connection::class)->executeStatement('UPDATE task_mark SET version = version + 1');
         self::assertFalse(
-            $almanac->move(
+            $settling->move(
                 new Due($mark->tank, $due->task, $due->words, $due->due, $due->on, $due->late, true),
                 new \DateTimeImmutable('2027-02-01'),
             ),
