@@ -31,7 +31,7 @@ final class BenchController extends AbstractController
 
     public function __construct(
         private readonly BenchPage $page,
-        private readonly TankEditor $road,
+        private readonly TankEditor $editor,
         private readonly TankRepository $tanks,
         private readonly FormToken $token,
     ) {
@@ -69,7 +69,7 @@ final class BenchController extends AbstractController
             $tank,
             $keeper,
             $edits,
-            fn (Tank $tank, int $base) => $this->road->edit($tank, $base, $edits, $keeper->units()),
+            fn (Tank $tank, int $base) => $this->editor->edit($tank, $base, $edits, $keeper->units()),
         );
     }
 
@@ -90,7 +90,7 @@ final class BenchController extends AbstractController
             return new JsonResponse(['message' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         try {
-            $plan = $this->road->tried($tank, self::texts($request->request->all('edits')), $keeper->units());
+            $plan = $this->editor->tried($tank, self::texts($request->request->all('edits')), $keeper->units());
         } catch (InvalidPlan $refused) {
             return new JsonResponse(['message' => implode(' ', $refused->messages($keeper->units()))], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
@@ -105,13 +105,13 @@ final class BenchController extends AbstractController
     #[Route('/undo', name: 'bench_undo', methods: ['POST'])]
     public function undo(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        return $this->travel($request, $tank, $keeper, [], $this->road->undo(...));
+        return $this->travel($request, $tank, $keeper, [], $this->editor->undo(...));
     }
 
     #[Route('/redo', name: 'bench_redo', methods: ['POST'])]
     public function redo(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        return $this->travel($request, $tank, $keeper, [], $this->road->redo(...));
+        return $this->travel($request, $tank, $keeper, [], $this->editor->redo(...));
     }
 
     #[Route('/plan.json', name: 'bench_export', methods: ['GET'])]

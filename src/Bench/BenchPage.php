@@ -47,7 +47,7 @@ final readonly class BenchPage
     public function __construct(
         private Environment $twig,
         private TankRepository $tanks,
-        private TankEditor $road,
+        private TankEditor $editor,
         private Stages $stages,
         private Outcomes $outcomes,
         private Catalogue $catalogue,
@@ -77,7 +77,7 @@ final readonly class BenchPage
     public function inTurn(Tank $tank, UnitSystem $units, ViewSettings $view, array $typed, array $errors, array $drawn): \Generator
     {
         $revision = $this->tanks->head($tank);
-        $plan = $this->road->plan($revision);
+        $plan = $this->editor->plan($revision);
         $verdict = $this->outcomes->verdict($revision, $plan, $units);
         yield $this->made(['verdict', 'margins'], [
             'tank' => $tank,
@@ -119,7 +119,7 @@ final readonly class BenchPage
     public function glance(Tank $tank, UnitSystem $units, ViewSettings $view, ?Plan $tried = null): array
     {
         $revision = $this->tanks->head($tank);
-        $plan = $this->road->plan($revision);
+        $plan = $this->editor->plan($revision);
         $saved = $this->outcomes->of($revision, $plan, $units);
         $day = $view->day ?? $saved->hardestDay;
         if (null === $tried) {
@@ -204,7 +204,7 @@ final readonly class BenchPage
     public function drawn(Tank $tank, UnitSystem $units, ViewSettings $view): array
     {
         $revision = $this->tanks->head($tank);
-        $plan = $this->road->plan($revision);
+        $plan = $this->editor->plan($revision);
         $outcome = $this->outcomes->of($revision, $plan, $units);
 
         return $this->seen($tank, $plan, $outcome, $units, $view->day ?? $outcome->hardestDay, $view, self::DRAWN);
@@ -269,7 +269,7 @@ final readonly class BenchPage
         if (null === $revision) {
             return $edits;
         }
-        $shown = $this->shown($this->road->plan($revision), $units);
+        $shown = $this->shown($this->editor->plan($revision), $units);
 
         return array_filter(
             $edits,
@@ -306,7 +306,7 @@ final readonly class BenchPage
             return [];
         }
 
-        return $now->differences($this->outcomes->of($parent, $this->road->plan($parent), $units));
+        return $now->differences($this->outcomes->of($parent, $this->editor->plan($parent), $units));
     }
 
     /**

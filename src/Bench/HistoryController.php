@@ -28,7 +28,7 @@ final class HistoryController extends AbstractController
     private const LAST_PAGE = 100_000;
     private const EXPIRED = 'This page has expired, so nothing was done. Send it again.';
 
-    public function __construct(private readonly TankRepository $tanks, private readonly TankEditor $road)
+    public function __construct(private readonly TankRepository $tanks, private readonly TankEditor $editor)
     {
     }
 
@@ -44,7 +44,7 @@ final class HistoryController extends AbstractController
         $revision = $this->revision($tank, $number);
 
         return $this->done($request, $tank, function () use ($request, $tank, $revision): Response {
-            $this->road->restore($tank, $request->request->getInt('base'), $revision);
+            $this->editor->restore($tank, $request->request->getInt('base'), $revision);
 
             return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
         });
@@ -61,7 +61,7 @@ final class HistoryController extends AbstractController
             if (null !== $fault) {
                 return $this->shown($tank, 1, $fault, [$revision->number => mb_scrub($label)]);
             }
-            $this->road->label($revision, $label);
+            $this->editor->label($revision, $label);
 
             return $this->redirectToRoute(
                 'bench_history',
@@ -77,7 +77,7 @@ final class HistoryController extends AbstractController
         $revision = $this->revision($tank, $number);
 
         return $this->done($request, $tank, function () use ($keeper, $revision): Response {
-            $variant = $this->road->branch($keeper, $revision);
+            $variant = $this->editor->branch($keeper, $revision);
 
             return $this->redirectToRoute('bench', ['tank' => $variant->id()], Response::HTTP_SEE_OTHER);
         });
@@ -96,7 +96,7 @@ final class HistoryController extends AbstractController
                 if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
                     $notice = self::EXPIRED;
                 } else {
-                    $this->road->bring($tank, $request->request->getInt('base'), $json);
+                    $this->editor->bring($tank, $request->request->getInt('base'), $json);
 
                     return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
                 }

@@ -40,9 +40,9 @@ final class WhyController extends AbstractController
 {
     public function __construct(
         private readonly TankRepository $tanks,
-        private readonly TankEditor $road,
+        private readonly TankEditor $tankEditor,
         private readonly Outcomes $outcomes,
-        private readonly WorkQueue $desk,
+        private readonly WorkQueue $queue,
         private readonly Questions $questions,
         private readonly Editor $editor,
     ) {
@@ -53,14 +53,14 @@ final class WhyController extends AbstractController
     public function helps(Request $request, Tank $tank, string $margin, #[CurrentUser] Keeper $keeper): Response
     {
         $revision = $this->tanks->head($tank);
-        $plan = $this->road->plan($revision);
+        $plan = $this->tankEditor->plan($revision);
         $known =
             $this->outcomes
                 ->of($revision, $plan, $keeper->units())
                 ->margin(MarginId::tryFrom($margin) ?? throw $this->createNotFoundException('There is no such margin.')) ??
             throw $this->createNotFoundException('There is no such margin.');
 
-        $ticket = $this->desk->ask(new RemedyJob($revision->plan, $known->id, $keeper->units()), $keeper);
+        $ticket = $this->queue->ask(new RemedyJob($revision->plan, $known->id, $keeper->units()), $keeper);
 
         return $this->told($request, $ticket, $tank, 'helps', ['margin' => $known, 'helps' => $ticket->value]);
     }
@@ -78,7 +78,7 @@ final class WhyController extends AbstractController
         if (null === $this->questions->named($question, $kind)) {
             throw $this->createNotFoundException('Olvek has no such question.');
         }
-        $ticket = $this->desk->ask(new AnswerJob($this->tanks->head($tank)->plan, $question, $kind), $keeper);
+        $ticket = $this->queue->ask(new AnswerJob($this->tanks->head($tank)->plan, $question, $kind), $keeper);
 
         return $this->told($request, $ticket, $tank, 'answer', ['answer' => $ticket->value]);
     }
@@ -87,7 +87,7 @@ final class WhyController extends AbstractController
     #[Route('/stress', name: 'bench_stress', methods: ['GET'])]
     public function stress(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        $ticket = $this->desk->ask(new StressJob($this->tanks->head($tank)->plan), $keeper);
+        $ticket = $this->queue->ask(new StressJob($this->tanks->head($tank)->plan), $keeper);
 
         return $this->told($request, $ticket, $tank, 'stress', ['rehearsals' => $ticket->value]);
     }
@@ -96,7 +96,7 @@ final class WhyController extends AbstractController
     #[Route('/deciding', name: 'bench_deciding', methods: ['GET'])]
     public function deciding(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        $ticket = $this->desk->ask(new DecidingJob($this->tanks->head($tank)->plan, $keeper->units()), $keeper);
+        $ticket = $this->queue->ask(new DecidingJob($this->tanks->head($tank)->plan, $keeper->units()), $keeper);
 
         return $this->told($request, $ticket, $tank, 'deciding', ['tornado' => $ticket->value]);
     }
@@ -107,7 +107,7 @@ final class WhyController extends AbstractController
     {
         $recipe = Method::tryFrom($method) ?? throw $this->createNotFoundException('There is no such method.');
         $revision = $this->tanks->head($tank);
-        $plan = $this->road->plan($revision);
+        $plan = $this->tankEditor->plan($revision);
         $words = [];
         $then = $refused = null;
         try {
@@ -167,7 +167,7 @@ final class WhyController extends AbstractController
             throw $this->createNotFoundException('There are only so many parts.');
         }
         $revision = $this->tanks->head($tank);
-        $ticket = $this->desk->ask(new BandJob($revision->plan, $part), $keeper);
+        $ticket = $this->queue->ask(new BandJob($revision->plan, $part), $keeper);
 
         return new JsonResponse(
             ['base' => $tank->head(), 'done' => $ticket->isDone() && $this->outcomes->gather($revision), 'of' => Outcomes::PARTS],

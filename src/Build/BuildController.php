@@ -38,8 +38,8 @@ final class BuildController extends AbstractController
 
     public function __construct(
         private readonly TankRepository $tanks,
-        private readonly TankEditor $road,
-        private readonly BuildRecords $book,
+        private readonly TankEditor $editor,
+        private readonly BuildRecords $buildRecords,
         private readonly Catalogue $catalogue,
         private readonly Tasks $tasks,
         private readonly LastTest $lastTest,
@@ -56,7 +56,7 @@ final class BuildController extends AbstractController
     #[Route('/care.ics', name: 'build_care', methods: ['GET'])]
     public function care(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, Calendar $calendar): Response
     {
-        $filled = $this->book->filled($tank, $request->query->getString('filled'));
+        $filled = $this->buildRecords->filled($tank, $request->query->getString('filled'));
         if (null === $filled) {
             return $this->page($request, $tank, $keeper, errors: ['filled' => 'Give the day of filling as year-month-day.']);
         }
@@ -74,7 +74,7 @@ final class BuildController extends AbstractController
     public function light(Tank $tank): Response
     {
         return new JsonResponse(
-            LightPlan::document($this->road->plan($this->tanks->head($tank))),
+            LightPlan::document($this->editor->plan($this->tanks->head($tank))),
             headers: Attachment::headers('application/json', $tank->name().'.light.json', 'light.json'),
         );
     }
@@ -91,7 +91,7 @@ final class BuildController extends AbstractController
         if (!$this->isCsrfTokenValid('build', $request->request->getString('_token'))) {
             return $this->page($request, $tank, $keeper, typed: $typed, notice: self::EXPIRED);
         }
-        $progress = $this->book->progress($tank);
+        $progress = $this->buildRecords->progress($tank);
         if ($progress->version() !== $request->request->getInt('base')) {
             return $this->page(
                 $request,
@@ -103,11 +103,11 @@ final class BuildController extends AbstractController
                 status: Response::HTTP_CONFLICT,
             );
         }
-        $plan = $this->road->plan($this->tanks->head($tank));
+        $plan = $this->editor->plan($this->tanks->head($tank));
         $materials = array_map(static fn (BuyLine $l): Material => $l->material, Sheet::of($plan, $this->catalogue)->materials);
         try {
             $lines = array_map(static fn (Want $w): string => $w->id, ShoppingList::of($plan, $keeper->units()));
-            $errors = $this->book->keepSheet($progress, $typed, $ticks, $materials, $lines, $keeper->units());
+            $errors = $this->buildRecords->keepSheet($progress, $typed, $ticks, $materials, $lines, $keeper->units());
         } catch (ConcurrentChange $meanwhile) {
             return $this->page($request, $tank, $keeper, typed: $typed, notice: $meanwhile->getMessage(), status: Response::HTTP_CONFLICT);
         }
@@ -130,7 +130,7 @@ final class BuildController extends AbstractController
             return $this->page($request, $tank, $keeper, errors: ["step.$step" => self::EXPIRED]);
         }
         try {
-            $refused = $this->book->markDone($tank, \array_slice($ids, 0, $at), $request->request->getString('day'));
+            $refused = $this->buildRecords->markDone($tank, \array_slice($ids, 0, $at), $request->request->getString('day'));
         } catch (ConcurrentChange $meanwhile) {
             return $this->page($request, $tank, $keeper, notice: $meanwhile->getMessage(), status: Response::HTTP_CONFLICT);
         }
@@ -166,7 +166,7 @@ final class BuildController extends AbstractController
             );
         }
         try {
-            $refused = $this->book->mark($tank, $step, $done, $request->request->getString('day'), $note);
+            $refused = $this->buildRecords->mark($tank, $step, $done, $request->request->getString('day'), $note);
         } catch (ConcurrentChange) {
             return $this->page(
                 $request,
@@ -193,7 +193,7 @@ final class BuildController extends AbstractController
     /** @return list<string> ids of the plan's steps, in order */
     private function stepIds(Tank $tank, Keeper $keeper): array
     {
-        $plan = $this->road->plan($this->tanks->head($tank));
+        $plan = $this->editor->plan($this->tanks->head($tank));
 
         return array_map(static fn (Step $s): string => $s->id, Steps::of($plan, $keeper->units()));
     }
@@ -211,10 +211,10 @@ final class BuildController extends AbstractController
         string $notice = '',
         int $status = Response::HTTP_UNPROCESSABLE_ENTITY,
     ): Response {
-        $plan = $this->road->plan($this->tanks->head($tank));
+        $plan = $this->editor->plan($this->tanks->head($tank));
         $units = $keeper->units();
-        $progress = $this->book->progress($tank);
-        $marks = $this->book->marks($tank);
+        $progress = $this->buildRecords->progress($tank);
+        $marks = $this->buildRecords->marks($tank);
         $steps = [];
         $later = false;
         foreach (array_reverse(Steps::of($plan, $units)) as $step) {
@@ -230,7 +230,7 @@ final class BuildController extends AbstractController
             $later = $later || true === $mark?->done;
         }
         $steps = array_reverse($steps);
-        $shop = $this->book->shop($progress);
+        $shop = $this->buildRecords->shop($progress);
         $sheet = Sheet::of($plan, $this->catalogue, $shop);
         $wants = ShoppingList::of($plan, $units, $shop);
 
@@ -250,7 +250,7 @@ final class BuildController extends AbstractController
                 'next' => self::next($steps),
                 'light' => LightPlan::of($plan),
                 'tasks' => $this->tasks->of($this->tanks->head($tank), $units),
-                'filled' => $this->book->filled($tank, ''),
+                'filled' => $this->buildRecords->filled($tank, ''),
                 'typed' => $typed,
                 'errors' => $errors,
                 'notice' => $notice,

@@ -41,12 +41,12 @@ final readonly class Comparables
 
     public function __construct(
         private TankRepository $tanks,
-        private TankEditor $road,
+        private TankEditor $tankEditor,
         private TankReader $reader,
         private Editor $editor,
         private PlanDocument $document,
-        private ResultCache $kept,
-        private WorkQueue $desk,
+        private ResultCache $cache,
+        private WorkQueue $queue,
         #[Autowire('%env(float:OLVEK_PATIENCE)%')] private float $patience,
     ) {
     }
@@ -63,7 +63,7 @@ final readonly class Comparables
         if (null === $revision || ($thing->lived && null === $this->reader->filled($tank))) {
             throw new NotFoundHttpException('There is no such version of this tank.');
         }
-        $drawn = $this->road->plan($revision);
+        $drawn = $this->tankEditor->plan($revision);
         if (null !== $thing->method) {
             $drawn = $this->editor->make($drawn, [new TakeMethod($thing->method)], $keeper->units())->plan;
         }
@@ -87,7 +87,7 @@ final readonly class Comparables
     {
         $units = $keeper->units();
         $key = $thing->lived ? $this->reader->state($tank, $keeper) : hash('xxh128', $this->document->toJson($plan));
-        $compared = $this->kept->get(
+        $compared = $this->cache->get(
             implode('.', ['compared', $units->value, $thing->lived ? 'lived' : 'plan', $key]),
             fn (): Compared => $thing->lived
                 ? Compared::of(Side::lived($this->reader->plan($tank), $log, $day, $units), $log)
@@ -123,7 +123,7 @@ final readonly class Comparables
         foreach ($columns as $column) {
             $members = [];
             for ($part = 0; $part < self::PARTS; ++$part) {
-                $ticket = $patience->isSpent() ? null : $this->desk->ask($this->job($column, $part, $keeper), $keeper);
+                $ticket = $patience->isSpent() ? null : $this->queue->ask($this->job($column, $part, $keeper), $keeper);
                 if (null === $ticket || !$ticket->isDone()) {
                     return null;
                 }

@@ -36,7 +36,7 @@ final class CompareController extends AbstractController
     public function __construct(
         private readonly Comparables $comparables,
         private readonly Catalogue $catalogue,
-        private readonly TankEditor $road,
+        private readonly TankEditor $editor,
     ) {
     }
 
@@ -66,7 +66,7 @@ final class CompareController extends AbstractController
         $part = Part::tryFrom($request->request->getString('part')) ?? throw $this->createNotFoundException('A plan has no such part.');
         try {
             $from = $this->comparables->column($request->request->getString('from'), $keeper);
-            $this->road->change(
+            $this->editor->change(
                 $tank,
                 $request->request->getInt('base'),
                 [new TakePart($from->drawn->withName(mb_substr($from->name, 0, 80)), $part->words(), $part->keys())],

@@ -29,7 +29,7 @@ final class LoadCommand extends Command
 
     public function __construct(
         private readonly KeeperRepository $keepers,
-        private readonly TankEditor $road,
+        private readonly TankEditor $editor,
         private readonly PlanDocument $document,
         private readonly Diary $diary,
         private readonly EightMonths $months,
@@ -54,7 +54,7 @@ final class LoadCommand extends Command
             $json = file_get_contents("$this->folder/$name.plan.json");
             \assert(\is_string($json));
             $plan = $this->document->fromJson($json);
-            $tank = $this->road->begin($keeper, $plan, 'created');
+            $tank = $this->editor->begin($keeper, $plan, 'created');
             if ('waiting-hall' === $name) {
                 $lived = $this->diary->write(
                     $tank,

@@ -25,7 +25,7 @@ final readonly class EstimateParts
     public const AT_ONCE = Estimator::MEMBERS / self::TANKS;
     public const PARTS = (Smoother::STEPS + 1) * self::AT_ONCE;
 
-    public function __construct(private ResultCache $kept, private PlanDocument $document, private Editor $editor)
+    public function __construct(private ResultCache $cache, private PlanDocument $document, private Editor $editor)
     {
     }
 
@@ -67,7 +67,7 @@ final readonly class EstimateParts
         if (0 === $step) {
             return $estimator->prior();
         }
-        $scores = $this->kept->get(
+        $scores = $this->cache->get(
             self::name($state)."scores$step",
             fn (): array => $estimator->step(
                 $this->scores($state, $estimator, $step - 1),
@@ -84,7 +84,7 @@ final readonly class EstimateParts
     /** @return list<Member> of a step whose parts are all known */
     public function members(TankState $state, int $step): array
     {
-        $parts = $this->kept->all(array_map(
+        $parts = $this->cache->all(array_map(
             static fn (int $n): string => WorkQueue::name(new EstimateJob($state, $step * self::AT_ONCE + $n)),
             range(0, self::AT_ONCE - 1),
         )) ?? throw new \RuntimeException('A part of the step before is missing.');

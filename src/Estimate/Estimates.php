@@ -34,12 +34,12 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 final readonly class Estimates
 {
     public function __construct(
-        private ResultCache $kept,
+        private ResultCache $cache,
         private WorkQueue $queue,
         private EstimateParts $parts,
         private TankRepository $tanks,
         private TankEditor $editor,
-        private BuildRecords $book,
+        private BuildRecords $buildRecords,
         private Logbook $logbook,
         private Today $today,
         private Catalogue $catalogue,
@@ -50,7 +50,7 @@ final readonly class Estimates
     /** Null before it was filled. */
     public function life(Tank $tank, Keeper $keeper): ?Life
     {
-        $filled = $this->book->filledOn($tank);
+        $filled = $this->buildRecords->filledOn($tank);
         if (null === $filled) {
             return null;
         }
@@ -69,7 +69,7 @@ final readonly class Estimates
     /** What has been worked out of a tank; null where some is missing. */
     public function known(Life $life): ?Estimate
     {
-        $estimate = $this->kept->known(EstimateParts::name($life->state));
+        $estimate = $this->cache->known(EstimateParts::name($life->state));
 
         return $estimate instanceof Estimate ? $estimate : null;
     }
@@ -132,7 +132,7 @@ final readonly class Estimates
             return null;
         }
         $known = $this->known($life);
-        $books = $this->kept->get(
+        $books = $this->cache->get(
             implode('.', ['books', EstimateParts::name($life->state), $from, $to, null === $known ? 'plain' : 'read']),
             fn (): Books => $this->parts->estimator($life->state)->books($known->scores ?? [[]], $from, $to),
         );
@@ -148,7 +148,7 @@ final readonly class Estimates
      */
     public function proposals(Life $life, Estimate $estimate, UnitSystem $units): array
     {
-        $proposals = $this->kept->get(
+        $proposals = $this->cache->get(
             implode('.', ['proposals', EstimateParts::name($life->state), $units->value]),
             fn (): array => Proposals::of(
                 Now::of($life->plan, $life->log, $life->day, $estimate),
@@ -164,7 +164,7 @@ final readonly class Estimates
 
     private function gathered(TankState $state): Estimate
     {
-        $estimate = $this->kept->get(EstimateParts::name($state), function () use ($state): Estimate {
+        $estimate = $this->cache->get(EstimateParts::name($state), function () use ($state): Estimate {
             $estimator = $this->parts->estimator($state);
             $last = [] === $estimator->observations ? 0 : Smoother::STEPS;
 

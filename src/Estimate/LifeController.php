@@ -37,7 +37,7 @@ final class LifeController extends AbstractController
     public function __construct(
         private readonly Estimates $estimates,
         private readonly Logbook $logbook,
-        private readonly ResultCache $kept,
+        private readonly ResultCache $cache,
     ) {
     }
 
@@ -131,7 +131,7 @@ final class LifeController extends AbstractController
         $shown = [$from, $to, $keeper->kit()->code(), $keeper->units()->value];
 
         /** @var list<LifeChart> $charts */
-        $charts = $this->kept->get(
+        $charts = $this->cache->get(
             'charts.'.hash('xxh128', implode(' ', [...$state, ...$shown])),
             fn (): array => $this->drawn($tank, $keeper, $life, $estimate, $from, $to),
         );

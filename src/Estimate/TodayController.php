@@ -40,7 +40,7 @@ final class TodayController extends AbstractController
     public function __construct(
         private readonly Estimates $estimates,
         private readonly Logbook $logbook,
-        private readonly TankEditor $road,
+        private readonly TankEditor $editor,
     ) {
     }
 
@@ -70,7 +70,7 @@ final class TodayController extends AbstractController
             if ('yes' === $request->request->getString('did')) {
                 $this->logged($tank, $life, $asked, $keeper);
             } else {
-                $this->road->change($tank, $request->request->getInt('base'), [new Remove('events', $event)], $keeper->units());
+                $this->editor->change($tank, $request->request->getInt('base'), [new Remove('events', $event)], $keeper->units());
             }
         } catch (StaleEdit|InvalidPlan $refused) {
             return $this->page(

@@ -20,7 +20,7 @@ final readonly class DecidingHandler implements JobHandler
     /** Tanks that tell which numbers are worth trying, where the whole band has not been run yet. J. */
     private const FEW = 12;
 
-    public function __construct(private PlanDocument $document, private ResultCache $kept)
+    public function __construct(private PlanDocument $document, private ResultCache $cache)
     {
     }
 
@@ -42,7 +42,7 @@ final readonly class DecidingHandler implements JobHandler
     /** @return array<int, array<string, array{float, bool}>>|null the band as it was run while the page stood open */
     private function whole(string $plan): ?array
     {
-        $parts = $this->kept->all(
+        $parts = $this->cache->all(
             array_map(static fn (int $n): string => WorkQueue::name(new BandJob($plan, $n)), range(0, Outcomes::PARTS - 1)),
         );
 

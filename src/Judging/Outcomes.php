@@ -30,7 +30,7 @@ final readonly class Outcomes
     /** @var \WeakMap<Revision, Judgement> what this process has judged and not kept yet */
     private \WeakMap $judged;
 
-    public function __construct(private ResultCache $kept)
+    public function __construct(private ResultCache $cache)
     {
         $this->judged = new \WeakMap();
     }
@@ -38,7 +38,7 @@ final readonly class Outcomes
     /** What a plan comes to in words and margins, before anything is drawn or kept of it. */
     public function verdict(Revision $revision, Plan $plan, UnitSystem $units): Verdict
     {
-        $kept = $this->kept->known(self::outcome($revision, $units));
+        $kept = $this->cache->known(self::outcome($revision, $units));
         $verdict = $kept instanceof Outcome ? $kept : Verdict::of($this->judged[$revision] = Judge::judge($plan, $units));
         $sureness = $this->sureness($revision);
 
@@ -47,7 +47,7 @@ final readonly class Outcomes
 
     public function of(Revision $revision, Plan $plan, UnitSystem $units): Outcome
     {
-        $outcome = $this->kept->get(
+        $outcome = $this->cache->get(
             self::outcome($revision, $units),
             fn (): Outcome => Outcome::drawn($this->judged[$revision] ?? Judge::judge($plan, $units), $plan),
         );
@@ -59,7 +59,7 @@ final readonly class Outcomes
     /** How sure a plan's margins are; null while that is not known. */
     private function sureness(Revision $revision): ?Uncertainty
     {
-        $sureness = $this->kept->known(self::key('sureness', $revision));
+        $sureness = $this->cache->known(self::key('sureness', $revision));
 
         return $sureness instanceof Uncertainty ? $sureness : null;
     }
@@ -67,14 +67,14 @@ final readonly class Outcomes
     /** Puts together how sure a plan is, once every part of the ensemble has been judged; false where some are missing. */
     public function gather(Revision $revision): bool
     {
-        $parts = $this->kept->all(
+        $parts = $this->cache->all(
             array_map(static fn (int $n): string => WorkQueue::name(new BandJob($revision->plan, $n)), range(0, self::PARTS - 1)),
         );
         if (null === $parts) {
             return false;
         }
         /** @var list<array{array<int, array<string, array{float, bool}>>}> $parts */
-        $this->kept->get(
+        $this->cache->get(
             self::key('sureness', $revision),
             static fn (): Uncertainty => Band::sureness(array_replace(...array_column($parts, 0))),
         );

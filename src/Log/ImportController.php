@@ -34,7 +34,7 @@ final class ImportController extends AbstractController
     public function __construct(
         private readonly LogImport $import,
         private readonly ImportBatches $batches,
-        private readonly BuildRecords $book,
+        private readonly BuildRecords $buildRecords,
     ) {
     }
 
@@ -57,7 +57,7 @@ final class ImportController extends AbstractController
         $name = mb_scrub($file?->getClientOriginalName() ?? $request->request->getString('name'));
         $fault = match (true) {
             !$this->isCsrfTokenValid('log', $request->request->getString('_token')) => self::EXPIRED,
-            null === $this->book->filledOn($tank) => 'The tank has not been filled yet: its days are counted from then on.',
+            null === $this->buildRecords->filledOn($tank) => 'The tank has not been filled yet: its days are counted from then on.',
             '' === trim($text) => 'Choose a file, or paste its text.',
             substr_count($text, "\n") > LogImport::MOST_LINES => \sprintf(
                 'This has more than %d lines: import it in parts.',
@@ -124,7 +124,7 @@ final class ImportController extends AbstractController
             'log/import.html.twig',
             [
                 'tank' => $tank,
-                'filled' => $this->book->filledOn($tank),
+                'filled' => $this->buildRecords->filledOn($tank),
                 'fault' => '',
                 'look' => null,
                 'preview' => null,

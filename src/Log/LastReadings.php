@@ -15,13 +15,13 @@ use Symfony\Component\DependencyInjection\Attribute\AsAlias;
 #[AsAlias(LastTest::class)]
 final readonly class LastReadings implements LastTest
 {
-    public function __construct(private Logbook $logbook, private BuildRecords $book, private Today $today)
+    public function __construct(private Logbook $logbook, private BuildRecords $buildRecords, private Today $today)
     {
     }
 
     public function warning(Tank $tank): ?string
     {
-        $filled = $this->book->filledOn($tank);
+        $filled = $this->buildRecords->filledOn($tank);
         $day = null === $filled ? -1 : Today::between($filled, $this->today->of($tank->keeper));
         if (null === $filled || $day < 0) {
             return null;

@@ -24,7 +24,7 @@ final readonly class LetIn
     public function __construct(
         private EntityManagerInterface $entities,
         private Logbook $logbook,
-        private BuildRecords $book,
+        private BuildRecords $buildRecords,
         private TankRepository $tanks,
         private TankEditor $editor,
     ) {
@@ -72,7 +72,7 @@ final readonly class LetIn
     /** Whether the logbook has it already, or counts no days yet. */
     private function hasCome(Tank $tank, Group $group): bool
     {
-        $filled = $this->book->filledOn($tank);
+        $filled = $this->buildRecords->filledOn($tank);
 
         return null === $filled || [] !== $this->logbook->since($tank, $filled)->of(EventKind::Stock, $group->id);
     }

@@ -27,10 +27,10 @@ final readonly class LogPage
 
     public function __construct(
         private Logbook $logbook,
-        private BuildRecords $book,
+        private BuildRecords $buildRecords,
         private Today $today,
         private TankRepository $tanks,
-        private TankEditor $road,
+        private TankEditor $editor,
         private LastTest $lastTest,
     ) {
     }
@@ -44,8 +44,8 @@ final readonly class LogPage
      */
     public function all(Tank $tank, Keeper $keeper, int $from, array $sent = [], array $errors = []): array
     {
-        $plan = $this->road->plan($this->tanks->head($tank));
-        $filled = $this->book->filledOn($tank);
+        $plan = $this->editor->plan($this->tanks->head($tank));
+        $filled = $this->buildRecords->filledOn($tank);
         $today = $this->today->of($keeper);
         $sections = [];
         foreach (LogAction::of($plan) as $action) {

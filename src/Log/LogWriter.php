@@ -39,9 +39,9 @@ final readonly class LogWriter
     public function __construct(
         private Logbook $logbook,
         private Today $today,
-        private BuildRecords $book,
+        private BuildRecords $buildRecords,
         private TankRepository $tanks,
-        private TankEditor $road,
+        private TankEditor $editor,
         private Bounds $bounds,
         private LastTest $lastTest,
     ) {
@@ -70,9 +70,9 @@ final readonly class LogWriter
             return ['' => $full];
         }
         $day = $sent->getString('day');
-        $refused = null === $this->book->filledOn($tank)
+        $refused = null === $this->buildRecords->filledOn($tank)
             ? 'The tank has not been filled yet: tick “Fill slowly” on its Build page first, and the days are counted.'
-            : $this->book->dayFault($tank, $day);
+            : $this->buildRecords->dayFault($tank, $day);
         if (null !== $refused) {
             return ['day' => $refused];
         }
@@ -108,7 +108,7 @@ final readonly class LogWriter
         $errors = $this->logbook->test(
             $tank,
             $typed,
-            ToRead::of($this->road->plan($this->tanks->head($tank))),
+            ToRead::of($this->editor->plan($this->tanks->head($tank))),
             $day,
             $tank->keeper->kit(),
             $tank->keeper->units(),
@@ -129,7 +129,7 @@ final readonly class LogWriter
      */
     private function did(Tank $tank, InputBag $sent, string $day, ?Uuid $id): array
     {
-        $plan = $this->road->plan($this->tanks->head($tank));
+        $plan = $this->editor->plan($this->tanks->head($tank));
         $kind = EventKind::named($sent->getString('what'));
         $of = $sent->getString('of');
         $action = null === $kind ? null : LogAction::find($plan, $kind, '' === $of ? null : $of);
@@ -201,7 +201,7 @@ final readonly class LogWriter
         if (null === $sign) {
             return ['' => 'Choose what you saw.'];
         }
-        $plan = $this->road->plan($this->tanks->head($tank));
+        $plan = $this->editor->plan($this->tanks->head($tank));
         $of = $sent->getString('of');
         $whom = $sign->places($plan)[$of] ?? null;
         if ('' !== $of && null === $whom) {

@@ -39,7 +39,7 @@ final readonly class Logbook
     public function __construct(
         private EntityManagerInterface $entities,
         private Today $today,
-        private ResultCache $kept,
+        private ResultCache $cache,
         private EntryRows $rows,
         private Bounds $bounds,
     ) {
@@ -446,7 +446,7 @@ final readonly class Logbook
      */
     public function since(Tank $tank, \DateTimeImmutable $filled, int $upTo = Plan::LAST_DAY, ?string $mark = null): Log
     {
-        $log = $this->kept->get(
+        $log = $this->cache->get(
             implode('.', ['log', $mark ?? $this->mark($tank), $filled->format('Ymd'), $upTo]),
             fn (): Log => $this->readLines($tank, $filled, $upTo),
         );
@@ -464,7 +464,7 @@ final readonly class Logbook
     {
         $mark = $this->mark($tank);
         $log = $this->since($tank, $filled, $day, $mark);
-        $print = $this->kept->get(
+        $print = $this->cache->get(
             implode('.', ['print', $mark, $filled->format('Ymd'), $day]),
             static fn (): string => hash('xxh128', serialize($log)),
         );

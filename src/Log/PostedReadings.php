@@ -20,7 +20,7 @@ final readonly class PostedReadings
     public function __construct(
         private Logbook $logbook,
         private TankRepository $tanks,
-        private BuildRecords $book,
+        private BuildRecords $buildRecords,
         private Today $today,
     ) {
     }
@@ -52,7 +52,7 @@ final readonly class PostedReadings
             $read = \is_array($line['readings'] ?? null) ? $line['readings'] : [];
             $on = $at?->setTimezone($keeper->zone());
             if (null !== $tank && !\array_key_exists($id, $filled)) {
-                $filled[$id] = $this->book->filledOn($tank);
+                $filled[$id] = $this->buildRecords->filledOn($tank);
             }
             $fault = match (true) {
                 null === $line => 'This isn’t a JSON object.',

@@ -25,7 +25,7 @@ final class PaletteController extends AbstractController
 {
     public function __construct(
         private readonly TankRepository $tanks,
-        private readonly TankEditor $road,
+        private readonly TankEditor $editor,
         private readonly Outcomes $outcomes,
         private readonly Palette $palette,
         private readonly Catalogue $catalogue,
@@ -77,7 +77,7 @@ final class PaletteController extends AbstractController
         int $status = Response::HTTP_OK,
     ): Response {
         $revision = $this->tanks->head($tank);
-        $plan = $this->road->plan($revision);
+        $plan = $this->editor->plan($revision);
         $search = mb_substr(mb_scrub($request->query->getString('q')), 0, 60);
         $fitting = $request->query->getBoolean('fits');
 

@@ -43,7 +43,7 @@ final class PhotoController extends AbstractController
 
     public function __construct(
         private readonly Photos $photos,
-        private readonly BuildRecords $book,
+        private readonly BuildRecords $buildRecords,
         private readonly Today $today,
         private readonly Turns $turns,
         #[Autowire(service: 'limiter.photos')] private readonly RateLimiterFactory $often,
@@ -228,7 +228,7 @@ final class PhotoController extends AbstractController
         int $status = Response::HTTP_OK,
         int $from = 0,
     ): Response {
-        $filled = $this->book->filledOn($tank);
+        $filled = $this->buildRecords->filledOn($tank);
         $weeks = [];
         // One more than is shown tells whether there are older ones.
         $photos = $this->photos->newest($tank, self::SHOWN + 1, $from);

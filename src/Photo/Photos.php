@@ -27,7 +27,7 @@ final readonly class Photos
     public function __construct(
         private EntityManagerInterface $entities,
         private Today $today,
-        private BuildRecords $book,
+        private BuildRecords $buildRecords,
         private Bounds $bounds,
     ) {
     }
@@ -51,7 +51,7 @@ final readonly class Photos
             return $there->tank === $tank ? [] : throw new ConcurrentChange(self::ELSEWHERE);
         }
         $errors = array_filter([
-            'day' => $this->book->dayFault($tank, $day),
+            'day' => $this->buildRecords->dayFault($tank, $day),
             'words' => PlainText::fault($words, Photo::LONGEST_WORDS, 'The caption'),
             'photo' => Darkroom::fault($path) ?? $this->bounds->fault($tank->keeper, new Holding(photos: 1, bytes: self::USUAL_BYTES)),
         ], is_string(...));

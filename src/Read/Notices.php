@@ -26,7 +26,7 @@ final readonly class Notices
     /** Days for which what was read of a tank that has not changed is still said. J. */
     private const STALE = 3;
 
-    public function __construct(private ResultCache $kept, private TankReader $reader, private Today $today)
+    public function __construct(private ResultCache $cache, private TankReader $reader, private Today $today)
     {
     }
 
@@ -69,7 +69,7 @@ final readonly class Notices
     {
         $name = 'notices.'.$keeper->id()->toBase58();
         /** @var array<string, array{string, int, list<Notice>}> $known by tank: state, day, and what it showed then */
-        $known = $this->kept->known($name) ?? [];
+        $known = $this->cache->known($name) ?? [];
         $notices = [];
         $waiting = 0;
         $changed = false;
@@ -99,7 +99,7 @@ final readonly class Notices
             }
         }
         if ($changed) {
-            $this->kept->put($name, $known, self::STALE * ResultCache::DAY);
+            $this->cache->put($name, $known, self::STALE * ResultCache::DAY);
         }
 
         return [$notices, $waiting];

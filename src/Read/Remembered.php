@@ -26,7 +26,7 @@ final readonly class Remembered
 {
     public function __construct(
         private EntityManagerInterface $entities,
-        private TankEditor $road,
+        private TankEditor $editor,
         private Today $today,
         private TankReader $reader,
     ) {
@@ -47,7 +47,7 @@ final readonly class Remembered
         $day = $this->today->of($keeper);
         $this->entities->wrapInTransaction(function () use ($tank, $keeper, $base, $cause, $seen, $trial, $plan, $day): void {
             if (null !== $trial) {
-                $this->road->change($tank, $base, $trial->changes, $keeper->units());
+                $this->editor->change($tank, $base, $trial->changes, $keeper->units());
             }
             foreach ($seen as $one) {
                 $sign = $one->sign;

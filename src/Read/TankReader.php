@@ -24,8 +24,8 @@ final readonly class TankReader
 
     public function __construct(
         private TankRepository $tanks,
-        private TankEditor $road,
-        private BuildRecords $book,
+        private TankEditor $editor,
+        private BuildRecords $buildRecords,
         private Logbook $logbook,
         private Today $today,
     ) {
@@ -33,21 +33,21 @@ final readonly class TankReader
 
     public function plan(Tank $tank): Plan
     {
-        $plan = $this->road->plan($this->tanks->head($tank));
-        $filled = $this->book->filledOn($tank);
+        $plan = $this->editor->plan($this->tanks->head($tank));
+        $filled = $this->buildRecords->filledOn($tank);
 
         return null === $filled ? $plan : $plan->filledOn($filled);
     }
 
     public function filled(Tank $tank): ?\DateTimeImmutable
     {
-        return $this->book->filledOn($tank);
+        return $this->buildRecords->filledOn($tank);
     }
 
     /** Days after filling of today; null before it was filled. */
     public function day(Tank $tank, Keeper $keeper): ?int
     {
-        $filled = $this->book->filledOn($tank);
+        $filled = $this->buildRecords->filledOn($tank);
 
         return null === $filled ? null : max(0, Today::between($filled, $this->today->of($keeper)));
     }
@@ -65,14 +65,14 @@ final readonly class TankReader
      */
     public function stateOf(Tank $tank, Keeper $keeper): TankState
     {
-        $filled = $this->book->filledOn($tank) ?? throw new \LogicException('A tank that was not filled has not lived.');
+        $filled = $this->buildRecords->filledOn($tank) ?? throw new \LogicException('A tank that was not filled has not lived.');
 
         return $this->logbook->state($tank, $this->tanks->head($tank)->plan, $filled, $this->day($tank, $keeper) ?? 0);
     }
 
     public function log(Tank $tank, Keeper $keeper): Log
     {
-        $filled = $this->book->filledOn($tank);
+        $filled = $this->buildRecords->filledOn($tank);
 
         return null === $filled ? new Log() : $this->logbook->since($tank, $filled, $this->day($tank, $keeper) ?? 0);
     }

@@ -20,11 +20,11 @@ use Olvek\Tank\TankRepository;
 final readonly class Moving
 {
     public function __construct(
-        private BuildRecords $book,
+        private BuildRecords $buildRecords,
         private Logbook $logbook,
         private Today $today,
         private TankRepository $tanks,
-        private TankEditor $road,
+        private TankEditor $editor,
     ) {
     }
 
@@ -33,7 +33,7 @@ final readonly class Moving
     {
         $days = [];
         foreach ([$from, $to] as $tank) {
-            $filled = null === $tank ? null : $this->book->filledOn($tank);
+            $filled = null === $tank ? null : $this->buildRecords->filledOn($tank);
             if (null === $filled) {
                 return null;
             }
@@ -50,7 +50,7 @@ final readonly class Moving
      */
     public function heads(Tank $tank, Plan $plan, Keeper $keeper): array
     {
-        $filled = $this->book->filledOn($tank);
+        $filled = $this->buildRecords->filledOn($tank);
         $day = null === $filled ? -1 : max(0, Today::between($filled, $this->today->of($keeper)));
         $stock = null === $filled ? null : new Stock($plan, $this->logbook->since($tank, $filled, $day), $day);
         $heads = [];
@@ -71,7 +71,7 @@ final readonly class Moving
     /** Days after the filling of a tank; null where it is not filled. */
     public function day(Tank $tank, Keeper $keeper): ?int
     {
-        $filled = $this->book->filledOn($tank);
+        $filled = $this->buildRecords->filledOn($tank);
 
         return null === $filled ? null : max(0, min(Plan::LAST_DAY, Today::between($filled, $this->today->of($keeper))));
     }
@@ -84,7 +84,7 @@ final readonly class Moving
     public function log(Tank $from, Tank $to, Giving $giving, Plan $before, Keeper $keeper): void
     {
         $on = $this->today->of($keeper);
-        $after = $this->road->plan($this->tanks->head($to));
+        $after = $this->editor->plan($this->tanks->head($to));
         $newGroups = \array_slice($after->groups, \count($before->groups));
         $newClumps = \array_slice($after->clumps, \count($before->clumps));
         foreach ($giving->groups() as $n => [$group, $count]) {

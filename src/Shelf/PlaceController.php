@@ -26,7 +26,7 @@ final class PlaceController extends AbstractController
 
     public function __construct(
         private readonly TankRepository $tanks,
-        private readonly TankEditor $road,
+        private readonly TankEditor $editor,
         private readonly Saver $saver,
         private readonly ClockInterface $clock,
     ) {
@@ -68,7 +68,7 @@ final class PlaceController extends AbstractController
         if (!$this->trusted($request)) {
             return $this->back($tank, fault: self::EXPIRED);
         }
-        $copy = $this->road->branch($keeper, $this->tanks->head($tank));
+        $copy = $this->editor->branch($keeper, $this->tanks->head($tank));
         $copy->standIn($tank->room());
         $this->saver->flush();
 

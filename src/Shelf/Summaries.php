@@ -22,8 +22,8 @@ final readonly class Summaries
     private const GROWN = 60;
 
     public function __construct(
-        private ResultCache $kept,
-        private TankEditor $road,
+        private ResultCache $cache,
+        private TankEditor $editor,
         private Outcomes $outcomes,
         private Environment $twig,
     ) {
@@ -31,10 +31,10 @@ final readonly class Summaries
 
     public function of(Revision $revision, UnitSystem $units): Summary
     {
-        return $this->kept->get(
+        return $this->cache->get(
             implode('.', ['summary', $revision->tank->id()->toBase58(), $revision->tank->planHash(), $units->value]),
             function () use ($revision, $units): Summary {
-                $plan = $this->road->plan($revision);
+                $plan = $this->editor->plan($revision);
                 $outcome = $this->outcomes->of($revision, $plan, $units);
                 $drawing = $this->twig->render('shelf/_thumbnail.html.twig', [
                     'section' => Elevation::thumbnail($plan, $outcome->album->on(self::GROWN)),

@@ -31,7 +31,7 @@ final readonly class TankStocks
         private BuildRecords $records,
         private Logbook $logbook,
         private Today $today,
-        private ResultCache $kept,
+        private ResultCache $cache,
     ) {
     }
 
@@ -40,7 +40,7 @@ final readonly class TankStocks
     {
         $name = 'stock.'.$keeper->id()->toBase58();
         /** @var array<string, TankStock> $known */
-        $known = $this->kept->known($name) ?? [];
+        $known = $this->cache->known($name) ?? [];
         $today = $this->today->of($keeper);
         $tanks = $this->tanks->active($keeper);
         $filled = array_intersect_key($this->records->filledDays($keeper), $tanks);
@@ -55,7 +55,7 @@ final readonly class TankStocks
             $all[] = [$tank, $stocks[$id]];
         }
         if ($stocks !== $known) {
-            $this->kept->put($name, $stocks, self::DAYS * ResultCache::DAY);
+            $this->cache->put($name, $stocks, self::DAYS * ResultCache::DAY);
         }
 
         return $all;

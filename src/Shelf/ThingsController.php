@@ -36,7 +36,7 @@ final class ThingsController extends AbstractController
 
     public function __construct(
         private readonly TankRepository $tanks,
-        private readonly TankEditor $road,
+        private readonly TankEditor $tankEditor,
         private readonly Editor $editor,
         private readonly Saver $saver,
         private readonly EntityManagerInterface $entities,
@@ -59,7 +59,7 @@ final class ThingsController extends AbstractController
         if (!$this->isCsrfTokenValid('things', $request->request->getString('_token'))) {
             return $this->page($tank, $keeper, $request, self::EXPIRED);
         }
-        $plan = $this->road->plan($this->tanks->head($tank));
+        $plan = $this->tankEditor->plan($this->tanks->head($tank));
         $to = $this->tanks->active($keeper)[$request->request->getString('to')] ?? null;
         [$pieces, $fault] = self::amounts($request, 'pieces', array_column($plan->clumps, 'pieces', 'id'));
         $there = $this->moving->heads($tank, $plan, $keeper);
@@ -95,13 +95,13 @@ final class ThingsController extends AbstractController
         }
         try {
             // Both are tried before either is saved.
-            $taker = $this->road->plan($this->tanks->head($to));
+            $taker = $this->tankEditor->plan($this->tanks->head($to));
             $this->editor->make($taker, $giving->taken($first), $keeper->units());
             $this->editor->make($plan, $giving->given($out), $keeper->units());
             $this->entities->wrapInTransaction(function () use ($to, $tank, $giving, $first, $out, $keeper, $today, $taker): void {
-                $this->road->change($to, $to->head(), $giving->taken($first), $keeper->units());
+                $this->tankEditor->change($to, $to->head(), $giving->taken($first), $keeper->units());
                 if ([] !== $giving->given($out)) {
-                    $this->road->change($tank, $tank->head(), $giving->given($out), $keeper->units());
+                    $this->tankEditor->change($tank, $tank->head(), $giving->given($out), $keeper->units());
                 }
                 if (null !== $today) {
                     $this->moving->log($tank, $to, $giving, $taker, $keeper);
@@ -149,7 +149,7 @@ final class ThingsController extends AbstractController
         if (null === $day) {
             return $this->page($tank, $keeper, $request, 'Give each day as a number from 0 to '.self::MOST_DAYS.'.');
         }
-        $plan = $this->road->plan($this->tanks->head($tank));
+        $plan = $this->tankEditor->plan($this->tanks->head($tank));
         $kept = array_values(array_filter($request->request->all('kept'), is_string(...)));
         $changes = Rescape::of($plan, $kept, $request->request->getBoolean('bed'), $request->request->getBoolean('water'), $day);
         try {
@@ -157,7 +157,7 @@ final class ThingsController extends AbstractController
         } catch (InvalidPlan $refused) {
             return $this->page($tank, $keeper, $request, implode(' ', $refused->messages($keeper->units())));
         }
-        $next = $this->road->begin($keeper, $edited->plan, \sprintf('re-scape of %s, version %d', $tank->name(), $tank->head()));
+        $next = $this->tankEditor->begin($keeper, $edited->plan, \sprintf('re-scape of %s, version %d', $tank->name(), $tank->head()));
         $next->follow($tank);
         $next->standIn($tank->room());
         $this->saver->flush();
@@ -203,9 +203,9 @@ final class ThingsController extends AbstractController
             'shelf/things.html.twig',
             [
                 'tank' => $tank,
-                'plan' => $this->road->plan($this->tanks->head($tank)),
+                'plan' => $this->tankEditor->plan($this->tanks->head($tank)),
                 'units' => $keeper->units(),
-                'heads' => $this->moving->heads($tank, $this->road->plan($this->tanks->head($tank)), $keeper),
+                'heads' => $this->moving->heads($tank, $this->tankEditor->plan($this->tanks->head($tank)), $keeper),
                 'others' => array_filter($this->tanks->active($keeper), static fn (Tank $t): bool => $t !== $tank),
                 'sent' => $request?->request->all() ?? [],
                 'fault' => $fault,

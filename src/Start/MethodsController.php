@@ -20,9 +20,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class MethodsController extends AbstractController
 {
     #[Route('/tanks/{tank}/methods', name: 'methods', requirements: ['tank' => Requirement::UUID], methods: ['GET'])]
-    public function show(Tank $tank, #[CurrentUser] Keeper $keeper, TankRepository $tanks, WorkQueue $desk): Response
+    public function show(Tank $tank, #[CurrentUser] Keeper $keeper, TankRepository $tanks, WorkQueue $queue): Response
     {
-        $ticket = $desk->ask(new MethodsJob($tanks->head($tank)->plan, $keeper->units()), $keeper);
+        $ticket = $queue->ask(new MethodsJob($tanks->head($tank)->plan, $keeper->units()), $keeper);
 
         return $this->render(
             'start/methods.html.twig',

@@ -60,9 +60,9 @@ final class RunningController extends AbstractController
         private readonly WishPage $page,
         private readonly Editor $editor,
         private readonly Catalogue $catalogue,
-        private readonly TankEditor $road,
+        private readonly TankEditor $tankEditor,
         private readonly TankRepository $tanks,
-        private readonly BuildRecords $book,
+        private readonly BuildRecords $buildRecords,
         private readonly Logbook $logbook,
         private readonly Today $today,
         private readonly EntityManagerInterface $entities,
@@ -105,10 +105,10 @@ final class RunningController extends AbstractController
             return $this->form($keeper, $sent, $refused->messages($keeper->units()));
         }
         $errors = $this->atOnce(function () use ($keeper, $plan, $filled, $readings, $lives, &$tank): array {
-            $tank = $this->road->begin($keeper, $plan, 'taken over as it runs');
+            $tank = $this->tankEditor->begin($keeper, $plan, 'taken over as it runs');
 
             // The same form, sent twice, has begun it already.
-            return null !== $this->book->filledOn($tank) ? [] : $this->noted($tank, $keeper, $filled, $readings, $lives);
+            return null !== $this->buildRecords->filledOn($tank) ? [] : $this->noted($tank, $keeper, $filled, $readings, $lives);
         });
 
         return [] === $errors && $tank instanceof Tank
@@ -126,11 +126,11 @@ final class RunningController extends AbstractController
      */
     private function noted(Tank $tank, Keeper $keeper, \DateTimeImmutable $filled, array $readings, array $lives): array
     {
-        $refused = $this->book->mark($tank, Steps::FILL, true, $filled->format('Y-m-d'), '');
+        $refused = $this->buildRecords->mark($tank, Steps::FILL, true, $filled->format('Y-m-d'), '');
         if (null !== $refused) {
             return ['filled' => $refused];
         }
-        $plan = $this->road->plan($this->tanks->head($tank));
+        $plan = $this->tankEditor->plan($this->tanks->head($tank));
         $may = ToRead::of($plan);
         $texts = [];
         foreach (\array_slice($plan->groups, -\count($lives['animals']), \count($lives['animals'])) as $n => $group) {
@@ -156,7 +156,7 @@ final class RunningController extends AbstractController
         $this->entities->flush();
         // It stands and runs: nothing of its building is still to be done.
         $steps = array_map(static fn (Step $s): string => $s->id, Steps::of($plan, $keeper->units()));
-        $this->book->markDone($tank, $steps, $filled->format('Y-m-d'));
+        $this->buildRecords->markDone($tank, $steps, $filled->format('Y-m-d'));
         if ([] === array_filter($texts, static fn (string $text): bool => '' !== $text)) {
             return [];
         }

@@ -31,7 +31,7 @@ final class StartController extends AbstractController
     public function __construct(
         private readonly VesselForm $vessels,
         private readonly StartPage $page,
-        private readonly TankEditor $road,
+        private readonly TankEditor $tankEditor,
         private readonly Editor $editor,
         private readonly TankRepository $tanks,
     ) {
@@ -66,7 +66,7 @@ final class StartController extends AbstractController
             // On to the next page with what was picked, by an address that can be kept.
             return $this->redirectToRoute('wish' === $door ? 'wish' : 'running', VesselForm::query($sent), Response::HTTP_SEE_OTHER);
         }
-        $tank = $this->road->begin($keeper, $plan, match (true) {
+        $tank = $this->tankEditor->begin($keeper, $plan, match (true) {
             null !== $method => 'created by '.$method->words(),
             'quarantine' === $door => 'created as a quarantine tank',
             default => 'created',
@@ -91,12 +91,12 @@ final class StartController extends AbstractController
         if ('rescape' === $request->request->getString('how')) {
             return $this->redirectToRoute('things', ['tank' => $from->id(), '_fragment' => 'rescape'], Response::HTTP_SEE_OTHER);
         }
-        $copy = $this->road->branch($keeper, $this->tanks->head($from));
+        $copy = $this->tankEditor->branch($keeper, $this->tanks->head($from));
         $copy->standIn($from->room());
         $saver->flush();
         if ('twin' === $request->request->getString('how')) {
             $name = mb_substr($from->name(), 0, Plan::LONGEST_NAME - 6).', twin';
-            $this->road->edit($copy, $copy->head(), ['name' => $name], $keeper->units());
+            $this->tankEditor->edit($copy, $copy->head(), ['name' => $name], $keeper->units());
         }
 
         return $this->redirectToRoute('bench', ['tank' => $copy->id()], Response::HTTP_SEE_OTHER);
@@ -110,7 +110,7 @@ final class StartController extends AbstractController
             return $this->form($keeper, [], json: $json, problems: [['line' => null, 'place' => '', 'message' => self::EXPIRED]]);
         }
         try {
-            $tank = $this->road->begin($keeper, $document->fromForeignJson($json), 'imported from a file');
+            $tank = $this->tankEditor->begin($keeper, $document->fromForeignJson($json), 'imported from a file');
         } catch (Refused $refused) {
             return $this->form($keeper, [], json: $json, problems: ImportReport::of($json, $refused, $keeper->units()));
         }

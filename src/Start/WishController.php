@@ -29,7 +29,7 @@ final class WishController extends AbstractController
         private readonly WishPage $page,
         private readonly WishDocument $wishes,
         private readonly PlanDocument $plans,
-        private readonly WorkQueue $desk,
+        private readonly WorkQueue $queue,
     ) {
     }
 
@@ -81,7 +81,7 @@ final class WishController extends AbstractController
 
     #[SlowPool]
     #[Route('/plans/{n}', name: 'wish_take', requirements: ['n' => '[0-2]'], methods: ['POST'])]
-    public function take(Request $request, int $n, #[CurrentUser] Keeper $keeper, TankEditor $road): Response
+    public function take(Request $request, int $n, #[CurrentUser] Keeper $keeper, TankEditor $editor): Response
     {
         try {
             $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
@@ -94,7 +94,7 @@ final class WishController extends AbstractController
         }
         $composed = $ticket->value;
         \assert($composed instanceof Composed);
-        $tank = $road->begin(
+        $tank = $editor->begin(
             $keeper,
             $this->plans->fromJson($composed->plan),
             'made for a wish: '.mb_strtolower($composed->taste->words()),
@@ -105,7 +105,7 @@ final class WishController extends AbstractController
 
     private function ticket(Wish $wish, int $n, Keeper $keeper): Ticket
     {
-        return $this->desk->ask(new ComposeJob($this->wishes->toJson($wish), $wish->tastes()[$n], $keeper->units()), $keeper);
+        return $this->queue->ask(new ComposeJob($this->wishes->toJson($wish), $wish->tastes()[$n], $keeper->units()), $keeper);
     }
 
     /** @param array<string, string> $errors why the wish was refused, by place */

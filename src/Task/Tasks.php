@@ -17,7 +17,7 @@ use Olvek\Tank\Revision;
 /** What plans ask of their keepers; kept, since it takes a run of the year to know. */
 final readonly class Tasks
 {
-    public function __construct(private TankEditor $road, private ResultCache $kept)
+    public function __construct(private TankEditor $editor, private ResultCache $cache)
     {
     }
 
@@ -30,8 +30,8 @@ final readonly class Tasks
     {
         $name = implode('.', ['care', $units->value, hash('xxh128', $revision->plan), $filled?->format('z')]);
 
-        return $this->kept->get($name, function () use ($revision, $units, $filled): array {
-            $plan = $this->road->plan($revision);
+        return $this->cache->get($name, function () use ($revision, $units, $filled): array {
+            $plan = $this->editor->plan($revision);
             $plan = null === $filled ? $plan : $plan->filledOn($filled);
 
             return Care::of($plan, (new Runner($plan))->run(Judge::FIRST_YEAR, UsualCare::events()), $units);

@@ -36,7 +36,7 @@ final readonly class ShelfExport
         private EntityManagerInterface $entities,
         private TankRepository $tanks,
         private Logbook $logbook,
-        private BuildRecords $book,
+        private BuildRecords $buildRecords,
         private Photos $photos,
         private AlmanacCalendar $calendar,
         private DrawingFile $drawings,
@@ -107,14 +107,14 @@ final readonly class ShelfExport
                 $this->entities->getRepository(TaskMark::class)->findBy(['tank' => $tank->id()], ['due' => 'ASC', 'task' => 'ASC']),
             ),
         );
-        $marks = $this->book->marks($tank);
+        $marks = $this->buildRecords->marks($tank);
         ksort($marks);
         yield "$folder/steps.csv" => Csv::write(
             self::STEPS,
             array_map(static fn ($m): array => [$m->step, $m->done, $m->on->format('Y-m-d'), $m->note], array_values($marks)),
         );
         yield "$folder/sheet.json" => json_encode(
-            $this->book->progress($tank)->sheet(),
+            $this->buildRecords->progress($tank)->sheet(),
             \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_PRESERVE_ZERO_FRACTION,
         )."\n";
         yield from $this->photos->album($tank, "$folder/");

@@ -41,7 +41,7 @@ final readonly class ShelfImport
         private EntityManagerInterface $entities,
         private TankRepository $tanks,
         private PlanDocument $document,
-        private BuildRecords $book,
+        private BuildRecords $buildRecords,
         private EntryRows $rows,
         private Photos $photos,
         private Bounds $bounds,
@@ -329,7 +329,7 @@ final readonly class ShelfImport
                 ++$added;
             }
         }
-        $progress = $this->book->progress($tank);
+        $progress = $this->buildRecords->progress($tank);
         if (0 === $progress->version() && [] !== array_filter($files->sheet)) {
             $progress->keep($files->sheet);
             $this->entities->persist($progress);

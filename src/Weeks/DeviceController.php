@@ -35,7 +35,7 @@ final class DeviceController extends AbstractController
     public function __construct(
         private readonly Devices $devices,
         private readonly WeeksPage $weeks,
-        private readonly BuildRecords $book,
+        private readonly BuildRecords $buildRecords,
     ) {
     }
 
@@ -237,7 +237,7 @@ final class DeviceController extends AbstractController
     {
         $programme = [
             ...LightPlan::document($situation->plan, $situation->log),
-            'filled' => $this->book->filledOn($tank)?->format('Y-m-d'),
+            'filled' => $this->buildRecords->filledOn($tank)?->format('Y-m-d'),
         ];
 
         return [...$programme, 'id' => hash('xxh128', json_encode($programme, \JSON_THROW_ON_ERROR))];

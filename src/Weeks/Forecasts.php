@@ -27,7 +27,7 @@ final readonly class Forecasts
     /** Last day on which one is made: by then nothing of the start is left to learn. J. */
     public const LAST_DAY = 150;
 
-    public function __construct(private ResultCache $kept)
+    public function __construct(private ResultCache $cache)
     {
     }
 
@@ -38,7 +38,7 @@ final readonly class Forecasts
         $lived = ActualPlan::of($plan, $log);
         $fit = $this->fit($key, $lived, $log, $patience);
         if ($part > 0) {
-            $this->kept->get("$key.$part", static function () use ($lived, $log, $fit, $today, $part): array {
+            $this->cache->get("$key.$part", static function () use ($lived, $log, $fit, $today, $part): array {
                 $members = [];
                 for ($n = ($part - 1) * self::TANKS; $n < $part * self::TANKS; ++$n) {
                     $members[] = [
@@ -58,14 +58,14 @@ final readonly class Forecasts
     public function known(Plan $plan, Log $log, int $today): ?ForecastView
     {
         $key = self::key($plan, $log, $today);
-        $ahead = $this->kept->known("$key.whole") ?? $this->gathered($key);
+        $ahead = $this->cache->known("$key.whole") ?? $this->gathered($key);
 
         return $ahead instanceof ForecastView ? $ahead : null;
     }
 
     private function gathered(string $key): ?ForecastView
     {
-        $parts = $this->kept->all(array_map(static fn (int $part): string => "$key.$part", range(0, self::PARTS - 1)));
+        $parts = $this->cache->all(array_map(static fn (int $part): string => "$key.$part", range(0, self::PARTS - 1)));
         if (null === $parts) {
             return null;
         }
@@ -82,14 +82,14 @@ final readonly class Forecasts
             $fit instanceof Fit ? $fit : null,
             [] === $learned ? null : Forecast::of($learned, true),
         );
-        $this->kept->put("$key.whole", $ahead);
+        $this->cache->put("$key.whole", $ahead);
 
         return $ahead;
     }
 
     private function fit(string $key, ActualPlan $lived, Log $log, TimeLimit $patience): ?Fit
     {
-        $fit = $this->kept->get("$key.0", static fn (): Fit|false => Fit::of($lived, $log, $patience) ?? false);
+        $fit = $this->cache->get("$key.0", static fn (): Fit|false => Fit::of($lived, $log, $patience) ?? false);
 
         return $fit instanceof Fit ? $fit : null;
     }

@@ -52,7 +52,7 @@ final class WeeksController extends AbstractController
         private readonly WeeksPage $page,
         private readonly Logbook $logbook,
         private readonly Forecasts $prospect,
-        private readonly WorkQueue $desk,
+        private readonly WorkQueue $queue,
         private readonly PlanDocument $document,
         #[Autowire('%env(float:OLVEK_PATIENCE)%')] private readonly float $patience,
         private readonly LastTest $lastTest,
@@ -150,11 +150,11 @@ final class WeeksController extends AbstractController
 
     /** The day on which it was filled: the days are counted from it. */
     #[Route('/filled', name: 'weeks_filled', methods: ['POST'])]
-    public function filled(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, BuildRecords $book): Response
+    public function filled(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, BuildRecords $buildRecords): Response
     {
         $day = $request->request->getString('day');
         try {
-            $refused = $this->trusted($request) ? $book->mark($tank, Steps::FILL, true, $day, '') : self::EXPIRED;
+            $refused = $this->trusted($request) ? $buildRecords->mark($tank, Steps::FILL, true, $day, '') : self::EXPIRED;
         } catch (ConcurrentChange $meanwhile) {
             return $this->refused(
                 $tank,
@@ -193,7 +193,7 @@ final class WeeksController extends AbstractController
             throw $this->createNotFoundException('There are only so many parts.');
         }
 
-        $ticket = $this->desk->ask($this->job($situation, $part), $keeper);
+        $ticket = $this->queue->ask($this->job($situation, $part), $keeper);
 
         return new JsonResponse(['done' => true === $ticket->value, 'of' => Forecasts::PARTS], $ticket->status(), $ticket->headers());
     }
@@ -216,7 +216,7 @@ final class WeeksController extends AbstractController
 
     /** Puts the days on which animals may be expected into the plan. */
     #[Route('/replan', name: 'weeks_replan', methods: ['POST'])]
-    public function replan(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, TankEditor $road): Response
+    public function replan(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, TankEditor $editor): Response
     {
         $situation = $this->counted($tank, $keeper);
         $ahead = $this->prospect->known($situation->plan, $situation->log, $situation->today);
@@ -236,7 +236,7 @@ final class WeeksController extends AbstractController
             }
         }
         try {
-            $road->change($tank, $request->request->getInt('base'), $changes, $keeper->units());
+            $editor->change($tank, $request->request->getInt('base'), $changes, $keeper->units());
         } catch (StaleEdit|InvalidPlan $refused) {
             return $this->refused(
                 $tank,
@@ -295,7 +295,7 @@ final class WeeksController extends AbstractController
         $patience = new Deadline($this->patience / 2);
         $ticket = Ticket::done(true);
         for ($part = 0; $part < Forecasts::PARTS && $situation->today <= Forecasts::LAST_DAY; ++$part) {
-            $ticket = $this->desk->ask($this->job($situation, $part), $keeper);
+            $ticket = $this->queue->ask($this->job($situation, $part), $keeper);
             if (!$ticket->isDone() || ($patience->isSpent() && $part < Forecasts::PARTS - 1)) {
                 return $ticket->isDone() ? Ticket::underway() : $ticket;
             }

@@ -33,8 +33,8 @@ final readonly class WeeksPage
 
     public function __construct(
         private TankRepository $tanks,
-        private TankEditor $road,
-        private BuildRecords $book,
+        private TankEditor $editor,
+        private BuildRecords $buildRecords,
         private Logbook $logbook,
         private Forecasts $prospect,
         private Today $today,
@@ -45,14 +45,14 @@ final readonly class WeeksPage
     /** Where the tank stands today; null before it is filled. */
     public function situation(Tank $tank, Keeper $keeper): ?TankToday
     {
-        $filled = $this->book->filledOn($tank);
+        $filled = $this->buildRecords->filledOn($tank);
         if (null === $filled) {
             return null;
         }
         $today = max(0, Today::between($filled, $this->today->of($keeper)));
 
         return new TankToday(
-            $this->road->plan($this->tanks->head($tank))->filledOn($filled),
+            $this->editor->plan($this->tanks->head($tank))->filledOn($filled),
             $this->logbook->since($tank, $filled, $today),
             $today,
             $keeper->kit(),
@@ -62,7 +62,7 @@ final readonly class WeeksPage
 
     public function filled(Tank $tank): ?\DateTimeImmutable
     {
-        return $this->book->filledOn($tank);
+        return $this->buildRecords->filledOn($tank);
     }
 
     /**
@@ -76,7 +76,7 @@ final readonly class WeeksPage
         $situation = $this->situation($tank, $keeper);
         $common = [
             'tank' => $tank,
-            'plan' => $this->road->plan($this->tanks->head($tank)),
+            'plan' => $this->editor->plan($this->tanks->head($tank)),
             'units' => $keeper->units(),
             'kit' => $keeper->kit(),
             'typed' => $typed,
@@ -109,7 +109,7 @@ final readonly class WeeksPage
         }
         $light = LightPlan::of($situation->plan, $situation->log);
         $weeks = FirstWeeks::of($situation);
-        $filled = $this->book->filledOn($tank);
+        $filled = $this->buildRecords->filledOn($tank);
 
         return [
             ...$common,

@@ -20,7 +20,7 @@ final readonly class JobMessageHandler
     /** @param ServiceLocator<JobHandler> $doers by the job that they do */
     public function __construct(
         #[AutowireLocator('olvek.job_handler', defaultIndexMethod: 'of')] private ServiceLocator $doers,
-        private ResultCache $kept,
+        private ResultCache $cache,
         private Turns $turns,
         #[Autowire('%env(float:OLVEK_PATIENCE)%')] private float $patience,
     ) {
@@ -30,9 +30,9 @@ final readonly class JobMessageHandler
     {
         $name = WorkQueue::name($piece->job);
         try {
-            if (null === $this->kept->known($name)) {
+            if (null === $this->cache->known($name)) {
                 $result = $this->doers->get($piece->job::class)->do($piece->job, new Deadline($this->patience));
-                $this->kept->put($name, [$result->value], $result->seconds);
+                $this->cache->put($name, [$result->value], $result->seconds);
             }
         } finally {
             $this->turns->give($piece->keeper, $name);

@@ -23,7 +23,7 @@ final readonly class WorkQueue
     /** @param float $waits seconds for which a request waits for the keeper's other work to end, and for a worker that is quick */
     public function __construct(
         private MessageBusInterface $bus,
-        private ResultCache $kept,
+        private ResultCache $cache,
         private Turns $turns,
         #[Autowire(service: 'limiter.questions')] private RateLimiterFactory $allowance,
         private float $waits = 1.5,
@@ -34,7 +34,7 @@ final readonly class WorkQueue
     {
         $name = self::name($job);
         $whose = $keeper->id()->toBase58();
-        $known = $this->kept->known($name);
+        $known = $this->cache->known($name);
         if (\is_array($known)) {
             return Ticket::done($known[0]);
         }
@@ -58,7 +58,7 @@ final readonly class WorkQueue
         }
         $known = null;
         $this->wait(function () use ($name, &$known): bool {
-            $known = $this->kept->known($name);
+            $known = $this->cache->known($name);
 
             return \is_array($known);
         });

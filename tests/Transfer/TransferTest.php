@@ -95,11 +95,11 @@ final class TransferTest extends BenchTestCase
         $clock = new MockClock('2026-01-01 12:00');
         Clock::set($clock);
         $entities = $this->service(EntityManagerInterface::class);
-        $road = $this->service(TankEditor::class);
+        $editor = $this->service(TankEditor::class);
         for ($t = mt_rand(1, 2); $t > 0; --$t) {
             $clock->sleep(1);
             $before = $tank ?? null;
-            $tank = $road->begin($this->keeper('runa'), $this->demoPlan()->withName("Tank $t of $seed, “ä”, \"quoted\""), 'created');
+            $tank = $editor->begin($this->keeper('runa'), $this->demoPlan()->withName("Tank $t of $seed, “ä”, \"quoted\""), 'created');
             $tank->standIn(0 === $seed % 2 ? 'Stairs, “ä”' : '');
             if (0 === $seed % 3) {
                 $tank->archive($clock->now());
@@ -109,9 +109,9 @@ final class TransferTest extends BenchTestCase
             }
             for ($n = mt_rand(0, 5); $n > 0; --$n) {
                 match (mt_rand(0, 3)) {
-                    0 => $road->undo($tank, $tank->head()),
-                    1 => $road->label($this->service(TankRepository::class)->head($tank), "named, $n"),
-                    default => $road->edit(
+                    0 => $editor->undo($tank, $tank->head()),
+                    1 => $editor->label($this->service(TankRepository::class)->head($tank), "named, $n"),
+                    default => $editor->edit(
                         $tank,
                         $tank->head(),
                         ['light.hours' => (string) mt_rand(5, 12), 'waterLine' => mt_rand(250, 300).' mm'],

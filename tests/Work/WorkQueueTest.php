@@ -26,9 +26,9 @@ use Symfony\Component\RateLimiter\RateLimiterFactory;
 use Symfony\Component\RateLimiter\Storage\InMemoryStorage;
 
 /** What is asked that takes long: worked out once, one piece at a time for each keeper, by the request or by a worker. */
-final class DeskTest extends TestCase
+final class WorkQueueTest extends TestCase
 {
-    private ResultCache $kept;
+    private ResultCache $cache;
     private Turns $turns;
     private JobMessageHandler $handler;
     /** @var list<JobMessage> that wait for a worker */
@@ -38,7 +38,7 @@ final class DeskTest extends TestCase
 
     protected function setUp(): void
     {
-        $this->kept = new ResultCache(new ArrayAdapter(storeSerialized: false), 'build');
+        $this->cache = new ResultCache(new ArrayAdapter(storeSerialized: false), 'build');
         $this->turns = new Turns(new ArrayAdapter(), new LockFactory(new InMemoryStore()), 4.0);
         $this->keeper = new Keeper('runa', 'Runa');
         $doer = new class(function (): void {
@@ -66,13 +66,13 @@ final class DeskTest extends TestCase
         };
         $this->handler = new JobMessageHandler(
             new ServiceLocator([SumJob::class => static fn (): JobHandler => $doer]),
-            $this->kept,
+            $this->cache,
             $this->turns,
             4.0,
         );
     }
 
-    private function desk(bool $workers = false, int $allowance = 100): WorkQueue
+    private function workQueue(bool $workers = false, int $allowance = 100): WorkQueue
     {
         $bus = new class(function (JobMessage $piece) use ($workers): void {
             $workers ? ($this->queue[] = $piece) : ($this->handler)($piece);
@@ -94,14 +94,14 @@ final class DeskTest extends TestCase
             new InMemoryStorage(),
         );
 
-        return new WorkQueue($bus, $this->kept, $this->turns, $questions, 0.1);
+        return new WorkQueue($bus, $this->cache, $this->turns, $questions, 0.1);
     }
 
     public function testTheRequestItselfWorksItOutOnce(): void
     {
-        $desk = $this->desk();
+        $workQueue = $this->workQueue();
         foreach ([1, 2] as $time) {
-            $ticket = $desk->ask(new SumJob(21), $this->keeper);
+            $ticket = $workQueue->ask(new SumJob(21), $this->keeper);
             self::assertSame(
                 [TicketState::Done, 42, 200, []],
                 [$ticket->state, $ticket->value, $ticket->status(), $ticket->headers()],
@@ -113,9 +113,9 @@ final class DeskTest extends TestCase
 
     public function testAWorkerWorksItOutMeanwhile(): void
     {
-        $desk = $this->desk(workers: true);
+        $workQueue = $this->workQueue(workers: true);
         foreach ([1, 2] as $time) {
-            $ticket = $desk->ask(new SumJob(21), $this->keeper);
+            $ticket = $workQueue->ask(new SumJob(21), $this->keeper);
             self::assertSame(
                 [TicketState::Underway, 202, ['Retry-After' => '1']],
                 [$ticket->state, $ticket->status(), $ticket->headers()],
@@ -124,7 +124,7 @@ final class DeskTest extends TestCase
         }
         self::assertCount(1, $this->queue, 'asked twice, sent once');
         ($this->handler)($this->queue[0]);
-        self::assertSame(42, $desk->ask(new SumJob(21), $this->keeper)->value);
+        self::assertSame(42, $workQueue->ask(new SumJob(21), $this->keeper)->value);
         // The message comes again, since whoever did it died before saying so.
         ($this->handler)($this->queue[0]);
         self::assertSame(1, $this->done);
@@ -149,43 +149,43 @@ final class DeskTest extends TestCase
             }
         };
         $questions = new RateLimiterFactory(['id' => 'questions', 'policy' => 'no_limit'], new InMemoryStorage());
-        $desk = new WorkQueue($bus, $this->kept, $this->turns, $questions, 5.0);
-        self::assertSame(42, $desk->ask(new SumJob(21), $this->keeper)->value);
+        $workQueue = new WorkQueue($bus, $this->cache, $this->turns, $questions, 5.0);
+        self::assertSame(42, $workQueue->ask(new SumJob(21), $this->keeper)->value);
     }
 
     public function testOneAtATimeForEachKeeper(): void
     {
-        $desk = $this->desk(workers: true);
-        $desk->ask(new SumJob(1), $this->keeper);
-        $ticket = $desk->ask(new SumJob(2), $this->keeper);
+        $workQueue = $this->workQueue(workers: true);
+        $workQueue->ask(new SumJob(1), $this->keeper);
+        $ticket = $workQueue->ask(new SumJob(2), $this->keeper);
         self::assertSame([TicketState::Busy, 429, ['Retry-After' => '2']], [$ticket->state, $ticket->status(), $ticket->headers()]);
-        self::assertSame(TicketState::Underway, $desk->ask(new SumJob(2), new Keeper('odd', 'Odd'))->state, 'others do not wait');
+        self::assertSame(TicketState::Underway, $workQueue->ask(new SumJob(2), new Keeper('odd', 'Odd'))->state, 'others do not wait');
         ($this->handler)($this->queue[0]);
-        self::assertSame(TicketState::Underway, $desk->ask(new SumJob(2), $this->keeper)->state, 'the turn is free again');
+        self::assertSame(TicketState::Underway, $workQueue->ask(new SumJob(2), $this->keeper)->state, 'the turn is free again');
     }
 
     /** Just within, and just beyond what one may ask in a while; what is known costs nothing. */
     public function testAnAllowance(): void
     {
-        $desk = $this->desk(allowance: 2 * SumJob::COST);
-        self::assertTrue($desk->ask(new SumJob(1), $this->keeper)->isDone());
-        self::assertTrue($desk->ask(new SumJob(2), $this->keeper)->isDone());
-        $ticket = $desk->ask(new SumJob(3), $this->keeper);
+        $workQueue = $this->workQueue(allowance: 2 * SumJob::COST);
+        self::assertTrue($workQueue->ask(new SumJob(1), $this->keeper)->isDone());
+        self::assertTrue($workQueue->ask(new SumJob(2), $this->keeper)->isDone());
+        $ticket = $workQueue->ask(new SumJob(3), $this->keeper);
         self::assertSame([TicketState::TooOften, 429], [$ticket->state, $ticket->status()]);
         self::assertGreaterThan(0, (int) $ticket->headers()['Retry-After']);
-        self::assertTrue($desk->ask(new SumJob(1), $this->keeper)->isDone());
-        self::assertTrue($desk->ask(new SumJob(3), new Keeper('odd', 'Odd'))->isDone());
+        self::assertTrue($workQueue->ask(new SumJob(1), $this->keeper)->isDone());
+        self::assertTrue($workQueue->ask(new SumJob(3), new Keeper('odd', 'Odd'))->isDone());
     }
 
     public function testWhatFailsEndsItsTurn(): void
     {
-        $desk = $this->desk();
+        $workQueue = $this->workQueue();
         try {
-            $desk->ask(new SumJob(13), $this->keeper);
+            $workQueue->ask(new SumJob(13), $this->keeper);
             self::fail('taken');
         } catch (\DomainException) {
         }
-        self::assertTrue($desk->ask(new SumJob(1), $this->keeper)->isDone());
+        self::assertTrue($workQueue->ask(new SumJob(1), $this->keeper)->isDone());
     }
 
     public function testATurnIsNotTakenFromAnother(): void
