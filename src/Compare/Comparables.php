@@ -8,7 +8,7 @@ use Olvek\Account\Keeper;
 use Olvek\Core\Change\Editor;
 use Olvek\Core\Change\TakeMethod;
 use Olvek\Core\Compare\Doubt;
-use Olvek\Core\Compare\Gone;
+use Olvek\Core\Compare\LogDeviation;
 use Olvek\Core\Compare\Side;
 use Olvek\Core\Log\ActualPlan;
 use Olvek\Core\Log\Log;
@@ -78,7 +78,7 @@ final readonly class Comparables
         $plan = $thing->lived ? ActualPlan::upTo($plan, $log, $day, static fn (PlannedEvent $e): bool => true)->plan : $plan;
 
         $compared = $this->compared($thing, $tank, $plan, $log, $day, $keeper);
-        $gone = $thing->lived ? Gone::beside($drawn, $log, $day) : [];
+        $gone = $thing->lived ? LogDeviation::beside($drawn, $log, $day) : [];
 
         return new Column($thing, $tank, $this->name($thing, $tank), $plan, $drawn, $compared, $gone);
     }

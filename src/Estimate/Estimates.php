@@ -48,7 +48,7 @@ final readonly class Estimates
     }
 
     /** Null before it was filled. */
-    public function life(Tank $tank, Keeper $keeper): ?Life
+    public function life(Tank $tank, Keeper $keeper): ?TankHistory
     {
         $filled = $this->buildRecords->filledOn($tank);
         if (null === $filled) {
@@ -57,7 +57,7 @@ final readonly class Estimates
         $head = $this->tanks->head($tank);
         $day = max(0, Today::between($filled, $this->today->of($keeper)));
 
-        return new Life(
+        return new TankHistory(
             $filled,
             $day,
             $head,
@@ -67,7 +67,7 @@ final readonly class Estimates
     }
 
     /** What has been worked out of a tank; null where some is missing. */
-    public function known(Life $life): ?Estimate
+    public function known(TankHistory $life): ?Estimate
     {
         $estimate = $this->cache->known(EstimateParts::name($life->state));
 
@@ -79,7 +79,7 @@ final readonly class Estimates
      *
      * @return array{Ticket, float}
      */
-    public function ask(Life $life, Keeper $keeper): array
+    public function ask(TankHistory $life, Keeper $keeper): array
     {
         $known = $this->known($life);
         if (null !== $known) {
@@ -104,7 +104,7 @@ final readonly class Estimates
      *
      * @param array<string, string> $edits of the plan, as typed; of days to come alone (FutureOnly)
      */
-    public function compare(Life $life, Estimate $estimate, Plan $then, array $edits, Keeper $keeper): Ticket
+    public function compare(TankHistory $life, Estimate $estimate, Plan $then, array $edits, Keeper $keeper): Ticket
     {
         $members = [];
         $patience = new Deadline($this->patience / 2);
@@ -126,7 +126,7 @@ final readonly class Estimates
     }
 
     /** Where nitrogen came from and went in a stretch of days; kept, since it takes a run. Null of what no run reaches. */
-    public function books(Life $life, int $from, int $to): ?Books
+    public function books(TankHistory $life, int $from, int $to): ?Books
     {
         if ($to >= Plan::LAST_DAY) {
             return null;
@@ -146,7 +146,7 @@ final readonly class Estimates
      *
      * @return list<Proposal>
      */
-    public function proposals(Life $life, Estimate $estimate, UnitSystem $units): array
+    public function proposals(TankHistory $life, Estimate $estimate, UnitSystem $units): array
     {
         $proposals = $this->cache->get(
             implode('.', ['proposals', EstimateParts::name($life->state), $units->value]),

@@ -125,7 +125,7 @@ final class LifeController extends AbstractController
     }
 
     /** @return list<LifeChart> of all that was read, the water first; kept, since they are long and change but with the logbook */
-    private function charts(Tank $tank, Keeper $keeper, Life $life, ?Estimate $estimate, int $from, int $to): array
+    private function charts(Tank $tank, Keeper $keeper, TankHistory $life, ?Estimate $estimate, int $from, int $to): array
     {
         $state = [$tank->id()->toBase58(), $life->state->key, null === $estimate ? 'plain' : 'read'];
         $shown = [$from, $to, $keeper->kit()->code(), $keeper->units()->value];
@@ -140,7 +140,7 @@ final class LifeController extends AbstractController
     }
 
     /** @return list<LifeChart> */
-    private function drawn(Tank $tank, Keeper $keeper, Life $life, ?Estimate $estimate, int $from, int $to): array
+    private function drawn(Tank $tank, Keeper $keeper, TankHistory $life, ?Estimate $estimate, int $from, int $to): array
     {
         $read = [];
         foreach ($life->log->readings as $reading) {

@@ -97,7 +97,7 @@ final class ReportController extends AbstractController
     }
 
     /** @return list<array{name: string, count: int, first: string, last: string, least: string, most: string}> */
-    private static function readings(Life $life, Keeper $keeper, int $from, int $to): array
+    private static function readings(TankHistory $life, Keeper $keeper, int $from, int $to): array
     {
         $all = [];
         foreach ($life->log->readings as $reading) {

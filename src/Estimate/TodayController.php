@@ -84,7 +84,7 @@ final class TodayController extends AbstractController
         return $this->redirectToRoute('today', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
     }
 
-    private function logged(Tank $tank, Life $life, PlannedEvent $event, Keeper $keeper): void
+    private function logged(Tank $tank, TankHistory $life, PlannedEvent $event, Keeper $keeper): void
     {
         $values = array_values($event->values);
         $amount = (float) ($values[0] ?? 0.0);
@@ -105,12 +105,12 @@ final class TodayController extends AbstractController
         );
     }
 
-    private function group(Life $life, PlannedEvent $event): ?Group
+    private function group(TankHistory $life, PlannedEvent $event): ?Group
     {
         return array_column($life->plan->groups, null, 'id')[$event->of ?? ''] ?? null;
     }
 
-    private function clump(Life $life, PlannedEvent $event): ?Clump
+    private function clump(TankHistory $life, PlannedEvent $event): ?Clump
     {
         return array_column($life->plan->clumps, null, 'id')[$event->of ?? ''] ?? null;
     }

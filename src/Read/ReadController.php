@@ -29,7 +29,7 @@ final class ReadController extends AbstractController
     public function __construct(
         private readonly TankReader $reader,
         private readonly ReadPage $page,
-        private readonly Remembered $remembered,
+        private readonly AttemptLog $attempts,
         private readonly Knowledge $knowledge,
     ) {
     }
@@ -57,7 +57,7 @@ final class ReadController extends AbstractController
         }
         $trial = 'plan' === $request->request->getString('do') ? $this->page->trial($case, $cause) : null;
         try {
-            $this->remembered->try($tank, $keeper, $request->request->getInt('base'), $cause, $question->seen, $trial);
+            $this->attempts->try($tank, $keeper, $request->request->getInt('base'), $cause, $question->seen, $trial);
         } catch (StaleEdit|InvalidPlan $refused) {
             return $this->all(
                 $request,
@@ -86,7 +86,7 @@ final class ReadController extends AbstractController
                 && null === $one['attempt']->came
                 && $one['attempt']->isOf($request->request->getString('cause'), $request->request->getString('seen'))
             ) {
-                $this->remembered->came($tank, $keeper, $one['attempt'], $one['cause'], $came);
+                $this->attempts->came($tank, $keeper, $one['attempt'], $one['cause'], $came);
 
                 return $this->redirectToRoute('read', ['tank' => $tank->id(), '_fragment' => 'tried'], Response::HTTP_SEE_OTHER);
             }

@@ -123,7 +123,7 @@ final readonly class ReadPage
                 $attempts[] = [
                     'attempt' => $attempt,
                     'cause' => $cause,
-                    'on' => Remembered::on($plan, new Seen($attempt->sign, $attempt->of)),
+                    'on' => AttemptLog::on($plan, new Seen($attempt->sign, $attempt->of)),
                     'due' => null === $attempt->came && $attempt->look <= $day,
                 ];
             }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Tests\Estimate;
 
 use Olvek\Core\Log\Log;
-use Olvek\Estimate\Life;
+use Olvek\Estimate\TankHistory;
 use Olvek\Log\TankState;
 use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
@@ -47,7 +47,7 @@ final class TodayTest extends BenchTestCase
     {
         $ends = 'Olvek runs the first three years';
         $head = $this->service(TankRepository::class)->head($this->stored());
-        $life = fn (int $day): Life => new Life(
+        $life = fn (int $day): TankHistory => new TankHistory(
             new \DateTimeImmutable(),
             $day,
             $head,

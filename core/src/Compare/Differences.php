@@ -22,7 +22,7 @@ final readonly class Differences
 
     public static function between(Plan $one, Plan $other, Catalogue $catalogue, UnitSystem $units = UnitSystem::Metric): self
     {
-        $leaves = new Leaves($catalogue, $units);
+        $leaves = new PlanFlattener($catalogue, $units);
         [$here, $there] = [$leaves->of($one), $leaves->of($other)];
         $there = Matching::renamed($here, $there);
         $all = [];
@@ -50,9 +50,9 @@ final readonly class Differences
         return new self($all);
     }
 
-    private static function at(string $place, Told $here, Told $there, Leaves $leaves): ?Difference
+    private static function at(string $place, FlattenedPlan $here, FlattenedPlan $there, PlanFlattener $leaves): ?Difference
     {
-        $item = Told::item($place);
+        $item = FlattenedPlan::item($place);
         if (null !== $item && (!isset($here->items($item[0])[$item[1]]) || !isset($there->items($item[0])[$item[1]]))) {
             return null;
         }

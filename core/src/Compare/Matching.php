@@ -10,7 +10,7 @@ namespace Olvek\Core\Compare;
  */
 final class Matching
 {
-    public static function renamed(Told $here, Told $there): Told
+    public static function renamed(FlattenedPlan $here, FlattenedPlan $there): FlattenedPlan
     {
         foreach ($there->lists() as $list) {
             $ids = self::ids($here->items($list), $there->items($list));

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Compare;
 
 /** What a plan says, laid out flat: values by place, and the items of its lists. */
-final readonly class Told
+final readonly class FlattenedPlan
 {
     private const ITEM = '/^(plants|animals|hardscape|zones|events|doses)\.([^.]+)(?:\.|$)/';
 

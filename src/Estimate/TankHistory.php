@@ -10,7 +10,7 @@ use Olvek\Log\TankState;
 use Olvek\Tank\Revision;
 
 /** A tank that was filled, as it stands in its plan and its logbook today. */
-final readonly class Life
+final readonly class TankHistory
 {
     public Log $log;
 

@@ -22,7 +22,7 @@ use Olvek\Log\EntryKind;
 use Olvek\Tank\Tank;
 
 /** What is tried against a sign, and what came of it: in one press in the plan, the logbook and, from there, the almanac. */
-final readonly class Remembered
+final readonly class AttemptLog
 {
     public function __construct(
         private EntityManagerInterface $entities,

@@ -10,7 +10,7 @@ use Olvek\Core\Plan\Plan;
 use Olvek\Core\Unit\Words;
 
 /** What was done to a tank by its logbook, held against what its plan has for those days. */
-final class Gone
+final class LogDeviation
 {
     /** @return list<Difference> by kind of event and whom it concerns, where the logbook has another number of times */
     public static function beside(Plan $plan, Log $log, int $today): array

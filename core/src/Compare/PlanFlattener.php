@@ -19,7 +19,7 @@ use Olvek\Core\Unit\UnitSystem;
 use Olvek\Core\Vessel\Shape;
 
 /** Reads a plan's document place by place, and says its values as a keeper would. */
-final readonly class Leaves
+final readonly class PlanFlattener
 {
     private const LISTS = ['plants', 'animals', 'hardscape', 'zones', 'events'];
     private const NONE = 'none';
@@ -31,7 +31,7 @@ final readonly class Leaves
         $this->document = new PlanDocument($catalogue);
     }
 
-    public function of(Plan $plan): Told
+    public function of(Plan $plan): FlattenedPlan
     {
         $data = $this->document->toArray($plan);
         unset($data['format'], $data['version'], $data['name']);
@@ -57,7 +57,7 @@ final readonly class Leaves
         }
         self::dormant($plan, '', $dormant);
 
-        return new Told(array_filter($leaves, static fn (mixed $v): bool => null !== $v), $lists, $dormant);
+        return new FlattenedPlan(array_filter($leaves, static fn (mixed $v): bool => null !== $v), $lists, $dormant);
     }
 
     /** @return list<array<string, mixed>> */
@@ -127,7 +127,7 @@ final readonly class Leaves
         }
     }
 
-    public function label(string $place, Told $here, Told $there): string
+    public function label(string $place, FlattenedPlan $here, FlattenedPlan $there): string
     {
         $kind = self::kindOf($place, $here) ?? self::kindOf($place, $there);
         $label = match (true) {
@@ -155,15 +155,15 @@ final readonly class Leaves
     }
 
     /** Kind of the item in which a place lies. */
-    private static function kindOf(string $place, Told $told): ?string
+    private static function kindOf(string $place, FlattenedPlan $told): ?string
     {
-        $item = Told::item($place);
+        $item = FlattenedPlan::item($place);
 
         return null === $item ? null : $told->items($item[0])[$item[1]]['kind'] ?? null;
     }
 
     /** @return array{string, string} two values at a place, which look different where they are */
-    public function sayBoth(string $place, mixed $one, mixed $other, Told $here, Told $there): array
+    public function sayBoth(string $place, mixed $one, mixed $other, FlattenedPlan $here, FlattenedPlan $there): array
     {
         $kind = self::kindOf($place, $here);
         $field = null !== $kind && str_starts_with($place, 'events.')
