@@ -708,35 +708,17 @@ final class Elevation
         $scale = $frame->scale;
         $rim = $plan->vessel->height();
         $half = UnitSystem::Us === $this->units ? 0.25 : 0.5;
-        $this->view->handles[] = Handle::on(
-            'waterLine',
-            'water line',
-            'grip',
-            'y',
-            $frame->x($plan->vessel->length() / 2 + $this->profile->at($plan->waterLine) / 2),
-            $frame->y($plan->waterLine),
-            $plan->waterLine,
-            $plan->bed->meanDepth() + 0.02,
-            $rim,
-            -$scale,
-            $half,
-            $this->units,
-        );
+        $this->view->handles[] = Handle::of('waterLine', 'water line', 'grip')
+            ->at($frame->x($plan->vessel->length() / 2 + $this->profile->at($plan->waterLine) / 2), $frame->y($plan->waterLine))
+            ->along(Axis::Up, per: -$scale, step: $half)
+            ->from($plan->waterLine, $plan->bed->meanDepth() + 0.02, $rim)
+            ->in($this->units);
         if ($this->hasLamp()) {
-            $this->view->handles[] = Handle::on(
-                'light.height',
-                'lamp over the rim',
-                'grip',
-                'y',
-                $frame->x($plan->vessel->length() * 0.88) + 12,
-                $frame->y($rim + $plan->lamp->height) - 3,
-                $plan->lamp->height,
-                0.0,
-                $this->headroom() - 0.005,
-                -$scale,
-                2 * $half,
-                $this->units,
-            );
+            $this->view->handles[] = Handle::of('light.height', 'lamp over the rim', 'grip')
+                ->at($frame->x($plan->vessel->length() * 0.88) + 12, $frame->y($rim + $plan->lamp->height) - 3)
+                ->along(Axis::Up, per: -$scale, step: 2 * $half)
+                ->from($plan->lamp->height, 0.0, $this->headroom() - 0.005)
+                ->in($this->units);
         }
         foreach ($plan->clumps as $clump) {
             $this->peg("plants.$clump->id.place", $clump->kind->common, $clump->place, 'peg');
@@ -762,20 +744,11 @@ final class Elevation
         ) {
             $y -= self::PEG;
         }
-        $this->view->handles[] = Handle::on(
-            $place,
-            "$name, along the front",
-            $form,
-            'x',
-            $x,
-            $y,
-            $at,
-            0.0,
-            1.0,
-            $this->profile->width * $this->frame->scale,
-            1.0,
-            $this->units,
-        );
+        $this->view->handles[] = Handle::of($place, "$name, along the front", $form)
+            ->at($x, $y)
+            ->along(Axis::Across, per: $this->profile->width * $this->frame->scale, step: 1.0)
+            ->from($at, 0.0, 1.0)
+            ->in($this->units);
     }
 
     private function sideHandles(): void
@@ -795,20 +768,11 @@ final class Elevation
                     Pen::line($frame->x($edge), $frame->y($top), $frame->x($edge) + $sign * $out, $frame->y($top)),
                     'dim-line',
                 );
-                $this->view->handles[] = Handle::on(
-                    "bed.$name.$side->value",
-                    "$name at the $side->value",
-                    'soil' === $name ? 'knob knob-soil' : 'knob knob-cap',
-                    'y',
-                    $frame->x($edge) + $sign * $out,
-                    $frame->y($top),
-                    $value,
-                    0.0,
-                    max(0.0, $value + $most - $bed->depth($side)),
-                    -$frame->scale,
-                    $half,
-                    $this->units,
-                );
+                $this->view->handles[] = Handle::of("bed.$name.$side->value", "$name at the $side->value", "knob knob-$name")
+                    ->at($frame->x($edge) + $sign * $out, $frame->y($top))
+                    ->along(Axis::Up, per: -$frame->scale, step: $half)
+                    ->from($value, 0.0, max(0.0, $value + $most - $bed->depth($side)))
+                    ->in($this->units);
             }
         }
     }

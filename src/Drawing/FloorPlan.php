@@ -171,21 +171,11 @@ final class FloorPlan
         // Its rim is as far out as so many pieces reach: pieces by distance, at the size that they have now.
         $each = $clump->kind->spread->value / 1e4;
         $perPiece = ($each * $frame->scale ** 2) / (2 * \M_PI * max(4.0, $planted));
-        $this->view->handles[] = Handle::on(
-            "plants.$clump->id.pieces",
-            $clump->kind->common.', pieces',
-            'edge',
-            'x',
-            min(self::WIDTH - self::EDGE, $x + max(9.0, $planted)),
-            $y,
-            (float) $clump->pieces,
-            1.0,
-            (float) max(2 * $clump->pieces, 40),
-            $perPiece,
-            1.0,
-            $this->units,
-            'floor-',
-        );
+        $this->view->handles[] = Handle::of("plants.$clump->id.pieces", $clump->kind->common.', pieces', 'edge')
+            ->at(min(self::WIDTH - self::EDGE, $x + max(9.0, $planted)), $y)
+            ->along(Axis::Across, per: $perPiece, step: 1.0)
+            ->from((float) $clump->pieces, 1.0, (float) max(2 * $clump->pieces, 40))
+            ->in($this->units, 'floor-');
     }
 
     /** Where in the tank a clump stands, in the trade's words. */
@@ -257,59 +247,34 @@ final class FloorPlan
         $wide = $vessel->length() * $this->frame->scale;
         $deep = -$vessel->width() * $this->frame->scale;
 
-        return Handle::on(
-            "$at.$along",
-            $name,
-            'knob knob-zone',
-            'x',
-            $x,
-            $y,
-            $of[$along],
-            0.0,
-            1.0,
-            $wide,
-            1.0,
-            $this->units,
-            'floor-',
-        )->with(
-            Handle::on("$at.$across", $name, 'knob', 'y', $x, $y, $of[$across], 0.0, 1.0, $deep, 1.0, $this->units),
-        );
+        return Handle::of("$at.$along", $name, 'knob knob-zone')
+            ->at($x, $y)
+            ->along(Axis::Across, per: $wide, step: 1.0)
+            ->from($of[$along], 0.0, 1.0)
+            ->in($this->units, 'floor-')->with(
+                Handle::of("$at.$across", $name, 'knob')
+                    ->at($x, $y)
+                    ->along(Axis::Up, per: $deep, step: 1.0)
+                    ->from($of[$across], 0.0, 1.0)
+                    ->in($this->units),
+            );
     }
 
     private function mover(string $place, string $name, float $x, float $y, float $along, float $across): Handle
     {
         $scale = $this->frame->scale;
 
-        return Handle::on(
-            "$place.place",
-            $name,
-            'knob knob-clump',
-            'x',
-            $x,
-            $y,
-            $along,
-            0.0,
-            1.0,
-            $this->plan->vessel->length() * $scale,
-            1.0,
-            $this->units,
-            'floor-',
-        )->with(
-            Handle::on(
-                "$place.row",
-                $name,
-                'knob',
-                'y',
-                $x,
-                $y,
-                $across,
-                0.0,
-                1.0,
-                -$this->plan->vessel->width() * $scale,
-                1.0,
-                $this->units,
-            ),
-        );
+        return Handle::of("$place.place", $name, 'knob knob-clump')
+            ->at($x, $y)
+            ->along(Axis::Across, per: $this->plan->vessel->length() * $scale, step: 1.0)
+            ->from($along, 0.0, 1.0)
+            ->in($this->units, 'floor-')->with(
+                Handle::of("$place.row", $name, 'knob')
+                    ->at($x, $y)
+                    ->along(Axis::Up, per: -$this->plan->vessel->width() * $scale, step: 1.0)
+                    ->from($across, 0.0, 1.0)
+                    ->in($this->units),
+            );
     }
 
     private function zones(): void

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Plan\Field;
-use Olvek\Core\Unit\UnitSystem;
-
 /**
  * Something in a drawing that can be taken hold of: a slider, for mouse, touch, keys and screen readers alike. Its value is the number
  * that stands in the typed field of the same place, in the keeper's units (hours for a time of day); a second one
@@ -17,17 +14,16 @@ final readonly class Handle
     /**
      * @param string                    $id     unique in the page
      * @param string                    $form   how it is drawn: grip, peg, knob, edge, mark, cursor, and classes of its paint
-     * @param 'x'|'y'                   $axis   along which the first value moves
      * @param string                    $shown  the value as the typed field shows it, a time of day as 9:30
      * @param bool                      $clock  whether it is a time of day
      * @param array<string, int|float|string>|null $second place, value, least, most, step, per of the other axis
      */
-    private function __construct(
+    public function __construct(
         public string $id,
         public string $place,
         public string $label,
         public string $form,
-        public string $axis,
+        public Axis $axis,
         public float $x,
         public float $y,
         public string $value,
@@ -42,50 +38,10 @@ final readonly class Handle
     ) {
     }
 
-    /**
-     * @param float $stored the value in the plan's units
-     * @param float $least  and the least and most that it may be moved to
-     * @param float $per    drawing units per plan's unit along the axis (negative where it rises up the page)
-     * @param float $step   in shown units
-     */
-    public static function on(
-        string $place,
-        string $label,
-        string $form,
-        string $axis,
-        float $x,
-        float $y,
-        float $stored,
-        float $least,
-        float $most,
-        float $per,
-        float $step,
-        UnitSystem $units,
-        string $prefix = '',
-    ): self {
-        $field = Field::at($place);
-        \assert(null !== $field && ('x' === $axis || 'y' === $axis));
-        $shown = static fn (float $value): float => (float) $field->bare($value, $units);
-        // Shown units are straight lines through those of the plan.
-        $slope = ($shown($stored + 1000.0) - $shown($stored - 1000.0)) / 2000;
-
-        return new self(
-            "h-$prefix".str_replace('.', '-', $place),
-            $place,
-            $label,
-            $form,
-            $axis,
-            $x,
-            $y,
-            $field->bare($stored, $units),
-            $shown($least),
-            $shown($most),
-            $step,
-            $per / $slope,
-            $field->isClock() ? '' : $field->unit($units)->symbol(),
-            $field->show($stored, $units),
-            $field->isClock(),
-        );
+    /** @param string $form how it is drawn */
+    public static function of(string $place, string $label, string $form): HandleBuilder
+    {
+        return new HandleBuilder($place, $label, $form);
     }
 
     /** The same handle, movable along the other axis too. */
@@ -128,7 +84,7 @@ final readonly class Handle
             '@day',
             'day shown',
             'cursor',
-            'x',
+            Axis::Across,
             $year->x($day),
             $year->foot + 8,
             (string) $day,

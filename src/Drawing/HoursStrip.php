@@ -57,50 +57,23 @@ final class HoursStrip
             return $view;
         }
         $y = self::TOP + self::BAR / 2;
-        $view->handles[] = Handle::on(
-            'light.on',
-            'lamp goes on',
-            'edge edge-tall',
-            'x',
-            $x($programme->on),
-            $y,
-            $programme->on,
-            0.0,
-            24.0,
-            $hour,
-            0.5,
-            $units,
-        );
+        $view->handles[] = Handle::of('light.on', 'lamp goes on', 'edge edge-tall')
+            ->at($x($programme->on), $y)
+            ->along(Axis::Across, per: $hour, step: 0.5)
+            ->from($programme->on, 0.0, 24.0)
+            ->in($units);
         $end = fmod($programme->on + $lamp->hours + $programme->pause, 24.0001);
-        $view->handles[] = Handle::on(
-            'light.hours',
-            'hours of light',
-            'edge edge-tall',
-            'x',
-            $x($end),
-            $y,
-            $lamp->hours,
-            0.0,
-            24.0 - $programme->pause,
-            $hour,
-            0.5,
-            $units,
-        );
+        $view->handles[] = Handle::of('light.hours', 'hours of light', 'edge edge-tall')
+            ->at($x($end), $y)
+            ->along(Axis::Across, per: $hour, step: 0.5)
+            ->from($lamp->hours, 0.0, 24.0 - $programme->pause)
+            ->in($units);
         if ($programme->pause > 0) {
-            $view->handles[] = Handle::on(
-                'light.pause',
-                'pause',
-                'edge edge-tall',
-                'x',
-                $x(fmod($programme->on + $lamp->hours / 2 + $programme->pause, 24.0001)),
-                $y,
-                $programme->pause,
-                0.0,
-                24.0 - $lamp->hours,
-                $hour,
-                0.5,
-                $units,
-            );
+            $view->handles[] = Handle::of('light.pause', 'pause', 'edge edge-tall')
+                ->at($x(fmod($programme->on + $lamp->hours / 2 + $programme->pause, 24.0001)), $y)
+                ->along(Axis::Across, per: $hour, step: 0.5)
+                ->from($programme->pause, 0.0, 24.0 - $lamp->hours)
+                ->in($units);
         }
 
         return $view;

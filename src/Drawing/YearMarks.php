@@ -18,20 +18,11 @@ final class YearMarks
         $marks = [];
         $mark = static function (string $place, string $label, string $form, int $day) use (&$marks, $chart, $units): void {
             if ($day < $chart->days) {
-                $marks[] = Handle::on(
-                    $place,
-                    $label,
-                    "mark mark-$form",
-                    'x',
-                    $chart->x($day),
-                    self::Y,
-                    (float) $day,
-                    0.0,
-                    (float) ($chart->days - 1),
-                    $chart->perDay(),
-                    1.0,
-                    $units,
-                );
+                $marks[] = Handle::of($place, $label, "mark mark-$form")
+                    ->at($chart->x($day), self::Y)
+                    ->along(Axis::Across, per: $chart->perDay(), step: 1.0)
+                    ->from((float) $day, 0.0, (float) ($chart->days - 1))
+                    ->in($units);
             }
         };
         foreach ($plan->clumps as $clump) {
