@@ -711,7 +711,7 @@ final class Elevation
         $this->view->handles[] = Handle::of('waterLine', 'water line', 'grip')
             ->at($frame->x($plan->vessel->length() / 2 + $this->profile->at($plan->waterLine) / 2), $frame->y($plan->waterLine))
             ->along(Axis::Up, per: -$scale, step: $half)
-            ->from($plan->waterLine, $plan->bed->meanDepth() + 0.02, $rim)
+            ->from($plan->waterLine, $plan->bed->meanDepth() + Plan::LEAST_WATER, $rim)
             ->in($this->units);
         if ($this->hasLamp()) {
             $this->view->handles[] = Handle::of('light.height', 'lamp over the rim', 'grip')
@@ -755,7 +755,7 @@ final class Elevation
     {
         $bed = $this->plan->bed;
         $frame = $this->frame;
-        $most = $this->plan->waterLine - 0.02;
+        $most = $this->plan->waterLine - Plan::LEAST_WATER;
         $half = UnitSystem::Us === $this->units ? 0.25 : 0.5;
         foreach ([[Side::Front, -1, 0.0], [Side::Back, 1, $this->profile->width]] as [$side, $sign, $edge]) {
             $shown = ['soil' => [$bed->soil, $bed->soilTop($side), 28], 'cap' => [$bed->cap, $bed->depth($side), 10]];

@@ -39,6 +39,8 @@ final readonly class Plan
     public const LONGEST_NAME = 80;
     /** Last day after filling on which anything can be planned: three years. */
     public const LAST_DAY = Dated::LAST_DAY;
+    /** Free water needed above the highest point of the bed, m. */
+    public const LEAST_WATER = 0.02;
     /** m. P: NIST Special Publication 811 (2008), exactly. */
     private const INCH = 0.0254;
     /** Share of the tank within which a plant is on a stone, not beside it. J. */

@@ -22,8 +22,6 @@ final class Rules
     /** °C between which the water may go through the year. */
     private const COLDEST = 0.5;
     public const WARMEST = 38.0;
-    /** Free water needed above the highest point of the bed, m. */
-    private const LEAST_WATER = 0.02;
     /** Share of the room above the bed that stones and wood may fill. */
     private const MOST_DISPLACED = 0.5;
     /** Share of a soil layer's room that bags may take up. */
@@ -154,14 +152,14 @@ final class Rules
                         ...[...$u->apart(Dimension::Length, [$depth, $rim]), $where],
                     ),
                 );
-            } elseif ($depth + self::LEAST_WATER > $line) {
+            } elseif ($depth + Plan::LEAST_WATER > $line) {
                 $this->add(
                     PlanRule::Water,
                     $path,
                     static fn (UnitSystem $u): string => \sprintf(
                         'Soil and cap together reach %1$s at the %4$s; the water line at %2$s must stand at least %3$s above them. Raise '
                             .'the water or make a layer thinner.',
-                        ...[...$u->apart(Dimension::Length, [$depth, $line]), $u->show(Dimension::Length, self::LEAST_WATER), $where],
+                        ...[...$u->apart(Dimension::Length, [$depth, $line]), $u->show(Dimension::Length, Plan::LEAST_WATER), $where],
                     ),
                 );
             }
@@ -235,14 +233,14 @@ final class Rules
                 );
             }
             $top = $bed->top($zone);
-            if ($top + self::LEAST_WATER > $line) {
+            if ($top + Plan::LEAST_WATER > $line) {
                 $this->add(
                     PlanRule::Water,
                     $zone->soil > $zone->cap ? "$at.soil" : "$at.cap",
                     static fn (UnitSystem $u): string => \sprintf(
                         'This zone reaches %1$s; the water line at %2$s must stand at least %3$s above it. Raise the water or make '
                             .'it thinner.',
-                        ...[...$u->apart(Dimension::Length, [$top, $line]), $u->show(Dimension::Length, self::LEAST_WATER)],
+                        ...[...$u->apart(Dimension::Length, [$top, $line]), $u->show(Dimension::Length, Plan::LEAST_WATER)],
                     ),
                 );
             }
