@@ -31,11 +31,6 @@ final class FormRefused extends \InvalidArgumentException implements Refused
 
     public function messages(UnitSystem $units): array
     {
-        $messages = [];
-        foreach ($this->problems as $problem) {
-            $messages[$problem->path] ??= $problem->message($units);
-        }
-
-        return $messages;
+        return Problem::byPlace($this->problems, $units);
     }
 }

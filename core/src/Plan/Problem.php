@@ -22,4 +22,19 @@ final readonly class Problem
     {
         return \is_string($this->words) ? $this->words : ($this->words)($units);
     }
+
+    /**
+     * @param list<self> $problems
+     *
+     * @return array<string, string> message by place; the first where a place has several
+     */
+    public static function byPlace(array $problems, UnitSystem $units): array
+    {
+        $messages = [];
+        foreach ($problems as $problem) {
+            $messages[$problem->path] ??= $problem->message($units);
+        }
+
+        return $messages;
+    }
 }
