@@ -14,6 +14,8 @@ use Olvek\Task\TaskMark;
 /**
  * What each tank asks for, kept until its plan, its logbook or its marks change: two hundred tanks are not gone through anew at every
  * visit.
+ *
+ * @phpstan-import-type PackedDue from KeptDue
  */
 final readonly class KnownDues
 {
@@ -42,9 +44,9 @@ final readonly class KnownDues
         array $marks,
         TimeLimit $patience,
     ): array {
-        $name = 'dues.'.$keeper->id()->toBase58();
+        $name = 'packed-dues.'.$keeper->id()->toBase58();
         $date = $today->format('Y-m-d');
-        /** @var array<string, array{stamp: string, on: string, rows: list<KeptDue>}> $known */
+        /** @var array<string, array{stamp: string, on: string, rows: list<PackedDue>}> $known */
         $known = $this->cache->known($name) ?? [];
         $oldest = $today->modify('-'.self::STALE.' days')->format('Y-m-d');
         $late = $today->modify('-'.TankDues::LATE.' days')->format('Y-m-d');
@@ -59,14 +61,18 @@ final readonly class KnownDues
                 $known[$id] = [
                     'stamp' => $stamp,
                     'on' => $date,
-                    'rows' => array_map(KeptDue::of(...), $this->dues->of($tank, $keeper, $filled[$id], $today, $marks[$id] ?? [])),
+                    'rows' => array_map(
+                        static fn (Due $due): array => KeptDue::of($due)->packed(),
+                        $this->dues->of($tank, $keeper, $filled[$id], $today, $marks[$id] ?? []),
+                    ),
                 ];
                 $changed = true;
             } elseif ($has['on'] !== $date) {
                 ++$waiting;
             }
             $all[$id] = [];
-            foreach ($known[$id]['rows'] as $row) {
+            foreach ($known[$id]['rows'] as $packed) {
+                $row = KeptDue::unpacked($packed);
                 // A gate that stands open is open today, on whatever day that was seen.
                 $isStart = TankDues::START === $row->way;
                 $row = $isStart && TankDues::TEST !== $row->task ? $row->askedOn($date) : $row;
