@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Estimation;
 
 use Olvek\Core\Log\TestKit;
+use Olvek\Core\Unit\CaseAttribute;
 use Olvek\Core\Unit\Decimal;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\UnitSystem;
@@ -63,11 +64,7 @@ enum Quantity: string
 
     private function shown(): Shown
     {
-        /** @var array<string, Shown> $read */
-        static $read = [];
-        $case = static fn (string $name): \ReflectionEnumBackedCase => new \ReflectionEnumBackedCase(self::class, $name);
-
-        return $read[$this->value] ??= ($case($this->name)->getAttributes(Shown::class)[0] ?? null)?->newInstance() ?? new Shown();
+        return CaseAttribute::of($this, Shown::class) ?? new Shown();
     }
 
     public function group(): ?QuantityGroup

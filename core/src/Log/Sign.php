@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Log;
 
 use Olvek\Core\Plan\Plan;
+use Olvek\Core\Unit\CaseAttribute;
 
 /** What a keeper may see in a tank and log: signs, guests, births. In plain words; what they mean stands in the room Sign. */
 enum Sign: string
@@ -201,11 +202,6 @@ enum Sign: string
 
     public function shows(): Shows
     {
-        /** @var array<string, Shows> $told */
-        static $told = [];
-
-        $case = new \ReflectionClassConstant(self::class, $this->name);
-
-        return $told[$this->value] ??= $case->getAttributes(Shows::class)[0]->newInstance();
+        return CaseAttribute::of($this, Shows::class) ?? throw new \LogicException("$this->value is not described");
     }
 }

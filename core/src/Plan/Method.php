@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Plan;
 
+use Olvek\Core\Unit\CaseAttribute;
+
 /**
  * A method of setting up a tank, as the trade teaches it: a recipe for bed, light and start (Change\Recipe), scaled to a vessel. All C,
  * common practice; where methods disagree, the model says of each what it comes to in this tank.
@@ -112,11 +114,7 @@ enum Method: string
 
     private function lays(): Lays
     {
-        /** @var array<string, Lays> $read */
-        static $read = [];
-        $case = static fn (string $name): \ReflectionEnumBackedCase => new \ReflectionEnumBackedCase(self::class, $name);
-
-        return $read[$this->value] ??= $case($this->name)->getAttributes(Lays::class)[0]->newInstance();
+        return CaseAttribute::of($this, Lays::class) ?? throw new \LogicException("$this->value is not described");
     }
 
     public function words(): string

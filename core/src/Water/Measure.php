@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Water;
 
+use Olvek\Core\Unit\CaseAttribute;
 use Olvek\Core\Unit\Dimension;
 use Olvek\Core\Unit\Ion;
 
@@ -162,12 +163,7 @@ enum Measure: string
 
     public function measured(): Measured
     {
-        /** @var array<string, Measured> $read */
-        static $read = [];
-
-        $case = static fn (string $name): \ReflectionEnumBackedCase => new \ReflectionEnumBackedCase(self::class, $name);
-
-        return $read[$this->value] ??= $case($this->name)->getAttributes(Measured::class)[0]->newInstance();
+        return CaseAttribute::of($this, Measured::class) ?? throw new \LogicException("$this->value is not described");
     }
 
     public function label(): string
