@@ -17,7 +17,7 @@ use Olvek\Tank\TankRepository;
 use Olvek\Task\TaskMark;
 use Olvek\Task\Tasks;
 
-/** Ticks off what is due, or puts it off; the logbook tells both. */
+/** Marks what is due as done or left out, or puts it off, and writes that into the logbook. */
 final readonly class Settling
 {
     public function __construct(
@@ -60,7 +60,7 @@ final readonly class Settling
         return null;
     }
 
-    /** Put off to another day, which the logbook tells. */
+    /** Puts it off to another day and logs that. False where another window was faster. */
     public function move(Due $due, \DateTimeImmutable $to): bool
     {
         $entry = $this->logbook->write(

@@ -8,7 +8,7 @@ use Olvek\Core\Plan\Problem;
 use Olvek\Core\Plan\Refused;
 use Olvek\Core\Unit\UnitSystem;
 
-/** A form by which a tank begins was filled in so that no plan can be made of it yet. */
+/** A form that starts a tank has entries from which no plan can be made yet. */
 final class FormRefused extends \InvalidArgumentException implements Refused
 {
     /** @param non-empty-list<Problem> $problems by the names of the form's fields */

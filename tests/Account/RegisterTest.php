@@ -82,7 +82,7 @@ final class RegisterTest extends WebTestCase
         self::assertSame($wrong['name'] ?? 'Ny', $this->browser->getCrawler()->filter('#name')->attr('value'));
     }
 
-    /** Ten accounts an hour from one network: typing errors are none, and the eleventh account is told to wait. */
+    /** Ten accounts an hour from one network: failed attempts don't count, and the eleventh account has to wait. */
     public function testOnlyAccountsAreCounted(): void
     {
         $this->where('open');

@@ -27,7 +27,7 @@ final class Walls
     ];
 
     /**
-     * The core computes: it reads no file but its catalogue, and no clock, and says nothing by itself.
+     * The core only computes: it reads no file but its catalogue, no clock, and writes no output.
      *
      * @param list<string> $allowed functions that this file may call all the same
      *
@@ -82,7 +82,7 @@ final class Walls
     }
 
     /**
-     * @param array<string, true> $internal classes of the core that are nobody else's
+     * @param array<string, true> $internal classes that only the core may use
      *
      * @return list<string>
      */

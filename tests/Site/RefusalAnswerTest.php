@@ -53,7 +53,7 @@ final class RefusalAnswerTest extends TestCase
         }
     }
 
-    /** A commit that failed names no entity: a full disk is no other window. */
+    /** A failed commit names no entity: a full disk is not a conflict. */
     public function testAFailedCommitStaysWhatItIs(): void
     {
         $full = new OptimisticLockException('Cannot commit', null);

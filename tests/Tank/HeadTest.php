@@ -10,7 +10,7 @@ use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** A backup is put in place while a request holds a tank: what it reads then is either what stands now, or told to be loaded again. */
+/** A backup is restored while a request holds a tank: it then reads the current revision, or asks for the page to be reloaded. */
 final class HeadTest extends BenchTestCase
 {
     private function tanks(): TankRepository

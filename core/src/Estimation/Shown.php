@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Estimation;
 
-/** Where a quantity is shown, at its case; one without is estimated only for what is worked out of it. */
+/** Where a quantity is shown, at its case. One without this is estimated but not shown: others are derived from it. */
 #[\Attribute(\Attribute::TARGET_CLASS_CONSTANT)]
 final readonly class Shown
 {

@@ -93,7 +93,7 @@ enum EventKind: string
         return $told[$this->value] ??= (new \ReflectionClass($this->type()))->getAttributes(Happens::class)[0]->newInstance();
     }
 
-    /** The button by which it is logged; null where it has none. */
+    /** The button by which a keeper logs it; null where it can't be logged by hand. */
     public function logButton(): ?LogButton
     {
         /** @var array<string, LogButton|null> $read */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Event;
 
-/** The button by which a kind of event is logged, on its class; a kind without one is logged by nobody. */
+/** The button by which a keeper logs a kind of event, on its class; kinds without one can't be logged by hand. */
 #[\Attribute(\Attribute::TARGET_CLASS)]
 final readonly class LogButton
 {

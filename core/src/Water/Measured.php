@@ -53,7 +53,7 @@ final readonly class Measured
         public string $remark = '',
     ) {
         if ($bounds[0] >= $bounds[1] || $noise <= 0 || (null !== $floor && $floor <= 0) || $nothingBelow < 0) {
-            throw new \InvalidArgumentException("\"$label\" is described by bounds, a noise or a floor that cannot be.");
+            throw new \InvalidArgumentException("\"$label\" has invalid bounds, noise or floor.");
         }
         if (([] === $ions) !== ('' === $element)) {
             throw new \InvalidArgumentException("\"$label\" needs ions and their element, or neither.");

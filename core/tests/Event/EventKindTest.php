@@ -11,7 +11,7 @@ use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** The registry of events is complete: whoever adds a case is told here what its class lacks. */
+/** The registry of events is complete: a new case fails here until its class says everything. */
 final class EventKindTest extends TestCase
 {
     /** @return iterable<string, array{EventKind}> */
@@ -54,7 +54,7 @@ final class EventKindTest extends TestCase
         }
     }
 
-    /** What counts as done where the logbook is silent is something that the logbook could say, or a stretch in which nobody was there. */
+    /** An event may count as done without a log entry only if it could be logged, or if it is a stretch of absence. */
     #[DataProvider('kinds')]
     public function testWhatCountsAsDoneCanBeLogged(EventKind $kind): void
     {

@@ -9,7 +9,7 @@ use Olvek\Core\Margin\MarginId;
 use Olvek\Core\Margin\Voice;
 use PHPUnit\Framework\TestCase;
 
-/** No question is answered by nothing, and no animals are stocked whose welfare nobody asked about. */
+/** Every question depends on some margin, and the animals' welfare always decides whether they may come. */
 final class AskedTest extends TestCase
 {
     public function testEachQuestionHasMarginsThatDecideIt(): void

@@ -12,7 +12,7 @@ use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** The registry of methods is complete: whoever adds one is told here what it lacks. */
+/** The registry of methods is complete: a new case fails here until it is described and laid. */
 final class MethodRegistryTest extends TestCase
 {
     /** @return iterable<string, array{Method}> */

@@ -18,7 +18,7 @@ use Olvek\Core\Water\Measured;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** The registry of readings is complete: whoever adds a case is told here what its description lacks. */
+/** The registry of readings is complete: a new case fails here until its description is. */
 final class MeasureTest extends TestCase
 {
     private static ?Trace $trace = null;
