@@ -12,9 +12,8 @@ use Olvek\Editing\TankEditor;
 use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
-use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\Attributes\TestWith;
 
-#[Group('any-database')]
 final class EditTest extends BenchTestCase
 {
     public function testAChangeIsKeptAsARevisionAndJudged(): void
@@ -306,5 +305,17 @@ final class EditTest extends BenchTestCase
             }
         }
         $this->plan();
+    }
+
+    /** What keepers type for eight and a half hours, in digits of whatever script. */
+    #[TestWith(['8.5'])]
+    #[TestWith(['8,5'])]
+    #[TestWith(['8½'])]
+    #[TestWith(['08:30'])]
+    #[TestWith(['٨٫٥'])]
+    public function testHoursAreTakenHoweverTheyAreTyped(string $typed): void
+    {
+        $this->send(['light.hours' => $typed]);
+        self::assertSame(8.5, $this->plan()->lamp->hours);
     }
 }
