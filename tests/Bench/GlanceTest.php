@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Tests\Bench;
 
 use Olvek\Tests\BenchTestCase;
-use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** The tank at a glance: a change that is only tried, another day, a drawing on its own. */
-#[Group('any-database')]
 final class GlanceTest extends BenchTestCase
 {
     /**

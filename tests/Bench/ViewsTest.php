@@ -23,12 +23,10 @@ use Olvek\Drawing\View;
 use Olvek\Drawing\YearChart;
 use Olvek\Drawing\YearMarks;
 use PHPUnit\Framework\Attributes\DataProvider;
-use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Laws of the four views: within their frames, to scale, handles where their numbers are, words for what is shown. */
-#[Group('any-database')]
 final class ViewsTest extends TestCase
 {
     /** @return iterable<string, array{Plan}> the demo's plans in every vessel of the catalogue that can hold them */

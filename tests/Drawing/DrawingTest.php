@@ -29,11 +29,9 @@ use Olvek\Drawing\PlantFigure;
 use Olvek\Drawing\Profile;
 use Olvek\Drawing\View;
 use Olvek\Drawing\YearChart;
-use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 
 /** Laws of the drawings: to scale, whole, steady from one page to the next. */
-#[Group('any-database')]
 final class DrawingTest extends TestCase
 {
     private static function demo(string $name): Plan

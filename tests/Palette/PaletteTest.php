@@ -7,12 +7,10 @@ namespace Olvek\Tests\Palette;
 use Olvek\Account\KeeperRepository;
 use Olvek\Core\Catalogue\Catalogue;
 use Olvek\Tests\BenchTestCase;
-use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\DomCrawler\Crawler;
 
 /** The catalogue as pictures beside a tank. */
-#[Group('any-database')]
 final class PaletteTest extends BenchTestCase
 {
     public function testEveryKindIsThereOnceWithItsPicture(): void

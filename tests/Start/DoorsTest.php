@@ -9,10 +9,8 @@ use Olvek\Build\BuildRecords;
 use Olvek\Core\Plan\Method;
 use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
-use PHPUnit\Framework\Attributes\Group;
 
 /** Every door of the start page. */
-#[Group('any-database')]
 final class DoorsTest extends BenchTestCase
 {
     public function testAVesselIsPickedByItsDrawing(): void

@@ -332,13 +332,12 @@ final class TransferTest extends BenchTestCase
     }
 
     /** What cannot all be read in one go is gone on with, and each time more of it is there; memory holds but a little. */
-    #[\PHPUnit\Framework\Attributes\Group('any-database')]
     public function testALongLogbookComesBackInPieces(): void
     {
         $away = $this->carried($this->keeper);
         $folder = substr((string) array_key_first($away), 0, (int) strpos((string) array_key_first($away), '/plans/'));
         $log = "day,kind,what,amount,of,words,made_up,id,written\n";
-        for ($n = 0; $n < 15_000; ++$n) {
+        for ($n = 0; $n < 30_000; ++$n) {
             $log .= \sprintf("2026-01-01,reading,ph,7.1,,pH 7.1,,01890000-0000-7000-8000-%012d,%d.000000\n", $n, $n);
         }
         $path = Zip::of([...$away, "$folder/log.csv" => $log]);
@@ -352,11 +351,11 @@ final class TransferTest extends BenchTestCase
             $counts[] = $this->stored()->logLines();
         } while ($left > 0 && \count($counts) < 100);
         unlink($path);
-        self::assertSame(15_000, end($counts));
+        self::assertSame(30_000, end($counts));
         self::assertGreaterThan(1, \count($counts), 'it was stopped on the way');
         array_pop($counts);
         self::assertSame($counts, array_values(array_unique($counts)), 'each went on');
-        self::assertLessThan(20e6, memory_get_peak_usage() - $before);
+        self::assertLessThan(40e6, memory_get_peak_usage() - $before);
     }
 
     public function testHowAKeeperLikesItComesToAnEmptyShelfAlone(): void

@@ -10,11 +10,9 @@ use Olvek\Site\Csv;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use Olvek\Weeks\Forecasts;
-use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** The first weeks' page: what is typed is read in the kit's own ion, kept whole or not at all, and moves what is shown. */
-#[Group('any-database')]
 final class WeeksTest extends BenchTestCase
 {
     use FilledTank;
