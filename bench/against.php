@@ -29,8 +29,13 @@ if (0 !== $failed) {
 }
 $year = <<<'PHP'
 require $argv[1].'/core/vendor/autoload.php';
-$plan = (new Olvek\Core\Plan\PlanDocument(Olvek\Core\Catalogue\Catalogue::shipped()))->fromJson(file_get_contents($argv[2]));
-$runner = new Olvek\Core\Run\Runner($plan);
+// Where a class stands in this tree, and where it stood before the core had wings.
+$class = static fn (string $now, string $once): string => class_exists("Olvek\\Core\\$now") ? "Olvek\\Core\\$now" : "Olvek\\Core\\$once";
+$document = $class('Planning\\Plan\\PlanDocument', 'Plan\\PlanDocument');
+$catalogue = $class('Nature\\Catalogue\\Catalogue', 'Catalogue\\Catalogue');
+$run = $class('Simulation\\Run\\Runner', 'Run\\Runner');
+$plan = (new $document($catalogue::shipped()))->fromJson(file_get_contents($argv[2]));
+$runner = new $run($plan);
 $spans = [];
 for ($n = 0; $n < 40; ++$n) {
     $from = hrtime(true);

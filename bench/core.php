@@ -6,17 +6,17 @@ declare(strict_types=1);
  * How long the core takes to judge one plan, and to read one from its document: medians of many, milliseconds.
  */
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Margin\RemedySearch;
-use Olvek\Core\Margin\Judge;
-use Olvek\Core\Margin\MarginId;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Judgement\Margin\RemedySearch;
+use Olvek\Core\Judgement\Margin\Judge;
+use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Command\BandPieces;
 use Olvek\Command\Processes;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Solve\MostStock;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Judgement\Solve\MostStock;
+use Olvek\Core\Basis\Unit\UnitSystem;
 
 require dirname(__DIR__) . '/vendor/autoload.php';
 require __DIR__ . '/full.php';

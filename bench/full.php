@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Basis\Unit\UnitSystem;
 
 /** A full tank: the demo's first, with twelve clumps and six groups. */
 function fullPlan(): Plan

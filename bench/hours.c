@@ -1,5 +1,5 @@
 /*
- * The hourly loop of the run (core/src/Run/Hours) once more in C, as an anchor for how fast it can be: the same arithmetic in the same
+ * The hourly loop of the run (core/src/Simulation/Run/Hours) once more in C, as an anchor for how fast it can be: the same arithmetic in the same
  * order, for an open tank without a bottle. bench/hours.php writes its days, compares what comes out, and prints how far apart both are.
  *
  * Reads, as text: the number of days, then of each day its constants in the order of struct day, the number of its steps, and each step's

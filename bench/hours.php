@@ -7,17 +7,17 @@ declare(strict_types=1);
  * same ones, what comes out is compared, and the medians of one run are printed with their ratio.
  */
 
-use Olvek\Core\Run\Conditions;
-use Olvek\Core\Run\Day;
-use Olvek\Core\Run\Hours\WaterHours;
-use Olvek\Core\Run\MassBalance;
-use Olvek\Core\Run\Processes;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\State;
-use Olvek\Core\Water\Calcite;
-use Olvek\Core\Water\CarbonSpeciation;
-use Olvek\Core\Water\Nitrification;
-use Olvek\Core\Water\Oxygen;
+use Olvek\Core\Simulation\Run\Conditions;
+use Olvek\Core\Simulation\Run\Day;
+use Olvek\Core\Simulation\Run\Hours\WaterHours;
+use Olvek\Core\Simulation\Run\MassBalance;
+use Olvek\Core\Simulation\Run\Processes;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\State;
+use Olvek\Core\Nature\Water\Calcite;
+use Olvek\Core\Nature\Water\CarbonSpeciation;
+use Olvek\Core\Nature\Water\Nitrification;
+use Olvek\Core\Nature\Water\Oxygen;
 
 require dirname(__DIR__) . '/vendor/autoload.php';
 require __DIR__ . '/full.php';

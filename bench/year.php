@@ -7,10 +7,10 @@ declare(strict_types=1);
  * served pages are held against, measured between them.
  */
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Margin\Judge;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Run\Runner;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Judgement\Margin\Judge;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Simulation\Run\Runner;
 
 require dirname(__DIR__) . '/vendor/autoload.php';
 

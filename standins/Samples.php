@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Standin;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\UsualCare;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\UsualCare;
 
 /** What a simulated probe reads: it hangs in a tank that Olvek's own core runs from a plan, and its noise is the same for the same hour. */
 final class Samples

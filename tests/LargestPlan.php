@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Tests;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\PlanDocument;
 
 /** A plan as large as the rules allow: sixty clumps, thirty groups, forty stones and sixty events. */
 final class LargestPlan

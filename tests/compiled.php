@@ -6,10 +6,10 @@ declare(strict_types=1);
  * Runs a plan three times and prints what came of each, for CompiledTest: php tests/compiled.php PLAN.json
  */
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\UsualCare;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\UsualCare;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\Plan;
 
 /** Plans for tests: a plain planted box, and random ones from a seed. */
 final class Sample

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Account;
 
-use Olvek\Core\Change\Reader;
+use Olvek\Core\Planning\Change\Reader;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Account;
 
 use Doctrine\ORM\Mapping as ORM;
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Keeping\Log\TestKit;
 use Symfony\Bridge\Doctrine\Types\UuidType;
 use Symfony\Component\Security\Core\User\EquatableInterface;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;

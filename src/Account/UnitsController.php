@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Account;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

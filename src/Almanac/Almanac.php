@@ -7,7 +7,7 @@ namespace Olvek\Almanac;
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Log\Logbook;
 use Olvek\Read\Notices;
 use Olvek\Tank\Tank;

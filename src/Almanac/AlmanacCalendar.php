@@ -6,7 +6,7 @@ namespace Olvek\Almanac;
 
 use Olvek\Account\Keeper;
 use Olvek\Build\BuildRecords;
-use Olvek\Core\Care\Task;
+use Olvek\Core\Keeping\Care\Task;
 use Olvek\Site\ResultCache;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Almanac;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Log\Logbook;
 use Olvek\Site\ResultCache;
 use Olvek\Tank\Tank;

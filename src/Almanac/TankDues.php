@@ -6,17 +6,17 @@ namespace Olvek\Almanac;
 
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
-use Olvek\Core\Care\Task;
-use Olvek\Core\Log\Log;
-use Olvek\Core\Sign\Knowledge;
-use Olvek\Core\Start\FirstWeeks;
-use Olvek\Core\Start\GateState;
-use Olvek\Core\Unit\Words;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Sign\Knowledge;
+use Olvek\Core\Judgement\Start\FirstWeeks;
+use Olvek\Core\Judgement\Start\GateState;
+use Olvek\Core\Keeping\Care\Task;
+use Olvek\Core\Keeping\Log\Log;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Olvek\Task\TaskMark;
 use Olvek\Task\Tasks;
-use Olvek\Weeks\WeeksPage;
+use Olvek\Weeks\Situations;
 
 /** What one tank asks for, by its plan's care, its start and what was tried. */
 final readonly class TankDues
@@ -39,7 +39,7 @@ final readonly class TankDues
     public function __construct(
         private TankRepository $tanks,
         private Tasks $tasks,
-        private WeeksPage $weeks,
+        private Situations $situations,
         private Knowledge $knowledge,
     ) {
     }
@@ -53,7 +53,7 @@ final readonly class TankDues
      */
     public function of(Tank $tank, Keeper $keeper, \DateTimeImmutable $filled, \DateTimeImmutable $today, array $marks): array
     {
-        $situation = $this->weeks->situation($tank, $keeper);
+        $situation = $this->situations->of($tank, $keeper);
         // Whoever tests is asked for the next test by the last one; whoever has never done so, by the calendar.
         $own = null !== $situation && ($situation->today <= self::STARTING || null !== $situation->lastTest());
         $due = $own ? $this->start($tank, FirstWeeks::of($situation), $filled, $today) : [];

@@ -6,7 +6,7 @@ namespace Olvek\Bench;
 
 use Olvek\Account\EntryPoint;
 use Olvek\Account\Keeper;
-use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Editing\StaleEdit;
 use Olvek\Editing\TankEditor;
 use Olvek\Site\Attachment;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Drawing\Standalone;
 use Olvek\Drawing\View;
 use Olvek\Drawing\YearChart;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Bench;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Editing\ImportReport;
 use Olvek\Editing\StaleEdit;
 use Olvek\Editing\TankEditor;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
-use Olvek\Core\Review\Mistake;
+use Olvek\Core\Judgement\Review\Mistake;
 use Olvek\Editing\FieldView;
 
 /** One stage of the rail, in working order. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Bench;
 
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Planning\Plan\Plan;
 use Symfony\Component\HttpFoundation\Request;
 
 /** What of a tank the keeper looks at; never part of the plan. */

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Olvek\Bench;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Change\Recipe;
-use Olvek\Core\Margin\Judge;
-use Olvek\Core\Margin\MarginId;
-use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Plan\Method;
+use Olvek\Core\Judgement\Margin\Judge;
+use Olvek\Core\Judgement\Margin\MarginId;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Change\Recipe;
+use Olvek\Core\Planning\Plan\InvalidPlan;
+use Olvek\Core\Planning\Plan\Method;
 use Olvek\Editing\TankEditor;
 use Olvek\Judging\AnswerJob;
 use Olvek\Judging\BandJob;

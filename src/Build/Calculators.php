@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Olvek\Build;
 
-use Olvek\Core\Animal\Shape;
-use Olvek\Core\Steps\Acclimatisation;
-use Olvek\Core\Unit\Dimension;
-use Olvek\Core\Unit\QuantityReader;
-use Olvek\Core\Unit\Unit;
-use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Unit\UnreadableQuantity;
-use Olvek\Core\Water\Ammonium;
-use Olvek\Core\Water\WaterChange;
+use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Unit\QuantityReader;
+use Olvek\Core\Basis\Unit\Unit;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnreadableQuantity;
+use Olvek\Core\Nature\Animal\Shape;
+use Olvek\Core\Nature\Water\Ammonium;
+use Olvek\Core\Nature\Water\WaterChange;
+use Olvek\Core\Planning\Steps\Acclimatisation;
 use Symfony\Component\HttpFoundation\Request;
 
 /** The sums by the tank, as asked for in an address: a dose of ammonia, a change of water. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Build;
 
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Snapshot;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Snapshot;
 use Olvek\Drawing\Elevation;
 use Olvek\Drawing\View;
 

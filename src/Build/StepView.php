@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Build;
 
-use Olvek\Core\Steps\Step;
+use Olvek\Core\Planning\Steps\Step;
 use Olvek\Drawing\View;
 
 /** A step as its page shows it. */

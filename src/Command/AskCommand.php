@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Ask\Comparison;
-use Olvek\Core\Ask\FutureOnly;
-use Olvek\Core\Ask\Line;
-use Olvek\Core\Ask\Outcome;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Estimation\Estimator;
-use Olvek\Core\Estimation\Member;
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Unit\Words;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Ask\Comparison;
+use Olvek\Core\Judgement\Ask\FutureOnly;
+use Olvek\Core\Judgement\Ask\Line;
+use Olvek\Core\Judgement\Ask\Outcome;
+use Olvek\Core\Keeping\Estimation\Estimator;
+use Olvek\Core\Keeping\Estimation\Member;
+use Olvek\Core\Keeping\Log\TestKit;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Margin\Band;
-use Olvek\Core\Plan\Plan;
+use Olvek\Core\Judgement\Margin\Band;
+use Olvek\Core\Planning\Plan\Plan;
 
 /** The tanks of a plan's band, each judged. */
 final readonly class BandPieces implements Pieces

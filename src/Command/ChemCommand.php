@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Unit\Unit;
-use Olvek\Core\Water\Ammonia;
-use Olvek\Core\Water\AmmoniaCriterion;
-use Olvek\Core\Water\Carbonate;
-use Olvek\Core\Water\Oxygen;
+use Olvek\Core\Basis\Unit\Unit;
+use Olvek\Core\Nature\Water\Ammonia;
+use Olvek\Core\Nature\Water\AmmoniaCriterion;
+use Olvek\Core\Nature\Water\Carbonate;
+use Olvek\Core\Nature\Water\Oxygen;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;

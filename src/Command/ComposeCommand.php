@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Margin\Band;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Solve\Compose\Composer;
-use Olvek\Core\Solve\Compose\Composition;
-use Olvek\Core\Solve\Compose\Unmet;
-use Olvek\Core\Solve\Compose\Wish;
-use Olvek\Core\Solve\Compose\WishDocument;
-use Olvek\Core\Unit\Decimal;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Margin\Band;
+use Olvek\Core\Judgement\Solve\Compose\Composer;
+use Olvek\Core\Judgement\Solve\Compose\Composition;
+use Olvek\Core\Judgement\Solve\Compose\Unmet;
+use Olvek\Core\Judgement\Solve\Compose\Wish;
+use Olvek\Core\Judgement\Solve\Compose\WishDocument;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;

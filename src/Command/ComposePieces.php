@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Solve\Compose\Composer;
-use Olvek\Core\Solve\Compose\Composition;
-use Olvek\Core\Solve\Compose\Wish;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Solve\Compose\Composer;
+use Olvek\Core\Judgement\Solve\Compose\Composition;
+use Olvek\Core\Judgement\Solve\Compose\Wish;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\Editor;
 
 /** The plans for a wish, one after each taste. */
 final readonly class ComposePieces implements Pieces

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Unit\Ion;
-use Olvek\Core\Unit\Unit;
-use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Core\Basis\Unit\Ion;
+use Olvek\Core\Basis\Unit\Unit;
+use Olvek\Core\Basis\Unit\UnreadableQuantity;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Estimation\Estimator;
-use Olvek\Core\Estimation\Member;
-use Olvek\Core\Log\Log;
-use Olvek\Core\Plan\Plan;
+use Olvek\Core\Keeping\Estimation\Estimator;
+use Olvek\Core\Keeping\Estimation\Member;
+use Olvek\Core\Keeping\Log\Log;
+use Olvek\Core\Planning\Plan\Plan;
 
 /** The tanks of an estimate, each run. */
 final readonly class EstimatePieces implements Pieces

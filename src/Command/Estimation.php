@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Estimation\Estimate;
-use Olvek\Core\Estimation\Estimator;
-use Olvek\Core\Estimation\Member;
-use Olvek\Core\Estimation\Smoother;
-use Olvek\Core\Plan\Plan;
+use Olvek\Core\Keeping\Estimation\Estimate;
+use Olvek\Core\Keeping\Estimation\Estimator;
+use Olvek\Core\Keeping\Estimation\Member;
+use Olvek\Core\Keeping\Estimation\Smoother;
+use Olvek\Core\Planning\Plan\Plan;
 
 /** Estimates made by several processes at once. */
 final readonly class Estimation

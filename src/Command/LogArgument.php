@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Command;
 
 use Olvek\Account\Today;
-use Olvek\Core\Log\Log;
-use Olvek\Core\Log\LogFile;
-use Olvek\Core\Plan\Plan;
+use Olvek\Core\Keeping\Log\Log;
+use Olvek\Core\Keeping\Log\LogFile;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Solve\Compose\MethodHere;
-use Olvek\Core\Solve\Compose\MethodsHere;
+use Olvek\Core\Judgement\Solve\Compose\MethodHere;
+use Olvek\Core\Judgement\Solve\Compose\MethodsHere;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\Editor;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\InvalidPlan;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Event\Event;
-use Olvek\Core\Margin\Band;
-use Olvek\Core\Plan\EventDocument;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\Trace;
+use Olvek\Core\Judgement\Margin\Band;
+use Olvek\Core\Planning\Event\Event;
+use Olvek\Core\Planning\Plan\EventDocument;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\Trace;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;

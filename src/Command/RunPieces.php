@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Event\Event;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Ensemble;
-use Olvek\Core\Run\Runner;
+use Olvek\Core\Planning\Event\Event;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Ensemble;
+use Olvek\Core\Simulation\Run\Runner;
 
 /** The tanks of a plan's ensemble, each run. */
 final readonly class RunPieces implements Pieces

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Log\Sign;
-use Olvek\Core\Sign\Cause;
-use Olvek\Core\Sign\FactKind;
-use Olvek\Core\Sign\Knowledge;
+use Olvek\Core\Judgement\Sign\Cause;
+use Olvek\Core\Judgement\Sign\FactKind;
+use Olvek\Core\Judgement\Sign\Knowledge;
+use Olvek\Core\Keeping\Log\Sign;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Margin\Term;
-use Olvek\Core\Solve\Question;
+use Olvek\Core\Judgement\Margin\Term;
+use Olvek\Core\Judgement\Solve\Question;
 use Olvek\Judging\Questions;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Attribute\AsCommand;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Command;
 
-use Olvek\Core\Stress\Drill;
-use Olvek\Core\Stress\Rehearsal;
+use Olvek\Core\Judgement\Stress\Drill;
+use Olvek\Core\Judgement\Stress\Rehearsal;
 use Olvek\Site\FormatOption;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;

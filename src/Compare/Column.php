@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Compare;
 
-use Olvek\Core\Compare\Difference;
-use Olvek\Core\Plan\Plan;
+use Olvek\Core\Judgement\Compare\Difference;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Tank\Tank;
 
 /** One of the things that are compared, with its plan and what it comes to. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Compare;
 
-use Olvek\Core\Estimation\Quantity;
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Unit\Words;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Keeping\Estimation\Quantity;
+use Olvek\Core\Keeping\Log\TestKit;
 
 /** One quantity of two or three tanks over each other. */
 final readonly class CompareChart

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Olvek\Compare;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\TakePart;
-use Olvek\Core\Compare\Curves;
-use Olvek\Core\Compare\Differences;
-use Olvek\Core\Compare\Part;
-use Olvek\Core\Plan\InvalidPlan;
+use Olvek\Core\Judgement\Compare\Curves;
+use Olvek\Core\Judgement\Compare\Differences;
+use Olvek\Core\Judgement\Compare\Part;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\TakePart;
+use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Drawing\Elevation;
 use Olvek\Editing\StaleEdit;
 use Olvek\Editing\TankEditor;

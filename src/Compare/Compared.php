@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Compare;
 
-use Olvek\Core\Compare\Curves;
-use Olvek\Core\Compare\Side;
-use Olvek\Core\Estimation\Quantity;
-use Olvek\Core\Log\Log;
-use Olvek\Core\Log\Reading;
-use Olvek\Core\Margin\Margin;
-use Olvek\Core\Margin\State;
+use Olvek\Core\Judgement\Compare\Curves;
+use Olvek\Core\Judgement\Compare\Side;
+use Olvek\Core\Judgement\Margin\Margin;
+use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Keeping\Estimation\Quantity;
+use Olvek\Core\Keeping\Log\Log;
+use Olvek\Core\Keeping\Log\Reading;
 use Olvek\Judging\PackedDays;
 
 /** One side of a comparison, small enough to be kept. */

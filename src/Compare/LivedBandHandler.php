@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Compare;
 
-use Olvek\Core\Log\ActualPlan;
-use Olvek\Core\Margin\Band;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Plan\PlannedEvent;
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
+use Olvek\Core\Judgement\Margin\Band;
+use Olvek\Core\Keeping\Log\ActualPlan;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Planning\Plan\PlannedEvent;
 use Olvek\Judging\Outcomes;
 use Olvek\Work\Job;
 use Olvek\Work\JobHandler;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Compare;
 
-use Olvek\Core\Plan\Method;
+use Olvek\Core\Planning\Plan\Method;
 use Symfony\Component\Uid\Uuid;
 
 /** What may be compared, as an address carries it: a tank's plan, a version of it, the plan by another method, the tank as it has gone. */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Olvek\Demo;
 
-use Olvek\Core\Event\Event;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\MassBalance;
-use Olvek\Core\Run\Parameters;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\State;
-use Olvek\Core\Run\Trace;
-use Olvek\Core\Run\UsualCare;
+use Olvek\Core\Planning\Event\Event;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\MassBalance;
+use Olvek\Core\Simulation\Run\Parameters;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\State;
+use Olvek\Core\Simulation\Run\Trace;
+use Olvek\Core\Simulation\Run\UsualCare;
 
 /** How an invented tank went: its days, and which of its plants were cut when, and by how much. */
 final readonly class Lived

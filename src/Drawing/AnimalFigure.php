@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Animal\Kind;
-use Olvek\Core\Animal\Shape as Form;
+use Olvek\Core\Nature\Animal\Kind;
+use Olvek\Core\Nature\Animal\Shape as Form;
 
 /** The silhouette of one animal, to scale. */
 final class AnimalFigure

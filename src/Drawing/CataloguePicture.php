@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Animal\Kind as Animal;
-use Olvek\Core\Bed\Material;
-use Olvek\Core\Bed\Role;
-use Olvek\Core\Hardscape\Kind as Stone;
-use Olvek\Core\Hardscape\Piece;
-use Olvek\Core\Plant\Kind as Plant;
-use Olvek\Core\Plant\Role as PlantRole;
+use Olvek\Core\Nature\Animal\Kind as Animal;
+use Olvek\Core\Nature\Bed\Material;
+use Olvek\Core\Nature\Bed\Role;
+use Olvek\Core\Nature\Hardscape\Kind as Stone;
+use Olvek\Core\Nature\Hardscape\Piece;
+use Olvek\Core\Nature\Plant\Kind as Plant;
+use Olvek\Core\Nature\Plant\Role as PlantRole;
 
 /** A small picture of a thing of the catalogue, from the same figures that tanks are drawn with. */
 final class CataloguePicture

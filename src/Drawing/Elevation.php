@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Animal\Level;
-use Olvek\Core\Animal\Shape as Form;
-use Olvek\Core\Bed\Bed;
-use Olvek\Core\Bed\Side;
-use Olvek\Core\Bed\Zone;
-use Olvek\Core\Light\Aspect;
-use Olvek\Core\Margin\ClumpLight;
-use Olvek\Core\Plan\Clump;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plant\Role;
-use Olvek\Core\Run\Alga;
-use Olvek\Core\Run\Snapshot;
-use Olvek\Core\Unit\Decimal;
-use Olvek\Core\Unit\Dimension;
-use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Unit\Words;
-use Olvek\Core\Vessel\TiltedFlask;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Margin\ClumpLight;
+use Olvek\Core\Nature\Animal\Level;
+use Olvek\Core\Nature\Animal\Shape as Form;
+use Olvek\Core\Nature\Bed\Bed;
+use Olvek\Core\Nature\Bed\Side;
+use Olvek\Core\Nature\Bed\Zone;
+use Olvek\Core\Nature\Light\Aspect;
+use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Vessel\TiltedFlask;
+use Olvek\Core\Planning\Plan\Clump;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Alga;
+use Olvek\Core\Simulation\Run\Snapshot;
 
 /**
  * The tank from the front, cut through the bed's middle, and its bed from front to back, cut across; each to its own scale, as a run has it

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Bed\Zone;
-use Olvek\Core\Margin\PlantedShare;
-use Olvek\Core\Margin\ShadeMap;
-use Olvek\Core\Plan\Clump;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plant\Role;
-use Olvek\Core\Run\Snapshot;
-use Olvek\Core\Unit\Decimal;
-use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Unit\Words;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Margin\PlantedShare;
+use Olvek\Core\Judgement\Margin\ShadeMap;
+use Olvek\Core\Nature\Bed\Zone;
+use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Planning\Plan\Clump;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Snapshot;
 
 /** The tank from above, front below: where clumps and stones stand, how far they reach, and how light lies between them. */
 final class FloorPlan

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Plan\Field;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Planning\Plan\Field;
 
 /** Makes a handle of a field of the plan, step by step: what it is, where it stands, how it moves, from what to what, in whose units. */
 final class HandleBuilder

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Hardscape\Piece;
+use Olvek\Core\Nature\Hardscape\Piece;
 
 /** A stone as a lump, a piece of wood as a leaning stump with a branch. */
 final class HardscapeFigure

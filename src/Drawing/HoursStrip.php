@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Snapshot;
-use Olvek\Core\Unit\Decimal;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Snapshot;
 
 /** The lamp's day on a strip of 24 hours. */
 final class HoursStrip

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Margin\Ledger;
-use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Judgement\Margin\Ledger;
 
 /** A day's nitrogen as two rows to one scale: what comes into the water, and where it goes. */
 final readonly class LedgerChart

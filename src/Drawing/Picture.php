@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Run\Snapshot;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Simulation\Run\Snapshot;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /** The tank that greets people: the demo's waiting hall, drawn from its plan like any other. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Plant\Role;
+use Olvek\Core\Nature\Plant\Role;
 
 /** The silhouette of one plant by its role. Lengths in drawing units; y grows downward. */
 final readonly class PlantFigure

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Vessel\Upright;
-use Olvek\Core\Vessel\Vessel;
+use Olvek\Core\Nature\Vessel\Upright;
+use Olvek\Core\Nature\Vessel\Vessel;
 
 /** The inside of a vessel as one view shows it: how wide it is at each height, and where its bottom and its closing walls lie. */
 final readonly class Profile

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Margin\Ammonia;
-use Olvek\Core\Margin\DawnOxygen;
-use Olvek\Core\Margin\Gate;
-use Olvek\Core\Margin\Nitrate;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Trace;
-use Olvek\Core\Unit\Decimal;
-use Olvek\Core\Unit\Ion;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\Ion;
+use Olvek\Core\Judgement\Margin\Ammonia;
+use Olvek\Core\Judgement\Margin\DawnOxygen;
+use Olvek\Core\Judgement\Margin\Gate;
+use Olvek\Core\Judgement\Margin\Nitrate;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Trace;
 
 /** The run's year in four strips over one line of days: ammonia and nitrite, nitrate, dawn oxygen, what grows. */
 final readonly class YearChart

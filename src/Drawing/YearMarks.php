@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Drawing;
 
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Planning\Plan\Plan;
 
 /** What the plan has written into its days, as marks that can be moved along the year. */
 final class YearMarks

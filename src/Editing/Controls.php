@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Editing;
 
-use Olvek\Core\Field\KindOf;
-use Olvek\Core\Field\Number;
-use Olvek\Core\Plan\Field;
-use Olvek\Core\Plan\PlanFields;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Field\KindOf;
+use Olvek\Core\Basis\Field\Number;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Planning\Plan\Field;
+use Olvek\Core\Planning\Plan\PlanFields;
 
 /** Makes the controls of a page for the parts of one plan's document, with whatever was typed and why it was refused. */
 final readonly class Controls

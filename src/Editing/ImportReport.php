@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Editing;
 
-use Olvek\Core\Plan\JsonLines;
-use Olvek\Core\Plan\Refused;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Planning\Plan\JsonLines;
+use Olvek\Core\Planning\Plan\Refused;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 

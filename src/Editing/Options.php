@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Editing;
 
-use Olvek\Core\Bed\Role as BedRole;
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Field\KindOf;
-use Olvek\Core\Plant\Role;
+use Olvek\Core\Basis\Field\KindOf;
+use Olvek\Core\Nature\Bed\Role as BedRole;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Nature\Plant\Role;
 
 /** What of the catalogue may be chosen, as lists for a page: label by value, or such lists by their heading. */
 final readonly class Options

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Estimate;
 
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Work\Job;
 use Olvek\Work\JobHandler;
 use Olvek\Work\Result;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Estimate;
 
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Estimation\Estimator;
-use Olvek\Core\Estimation\Member;
-use Olvek\Core\Estimation\Smoother;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Keeping\Estimation\Estimator;
+use Olvek\Core\Keeping\Estimation\Member;
+use Olvek\Core\Keeping\Estimation\Smoother;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Log\TankState;
 use Olvek\Site\ResultCache;
 use Olvek\Work\WorkQueue;

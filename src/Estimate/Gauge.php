@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Estimate;
 
-use Olvek\Core\Estimation\Estimate;
-use Olvek\Core\Estimation\Quantity;
-use Olvek\Core\Log\Log;
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Run\Alga;
-use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Unit\Words;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Keeping\Estimation\Estimate;
+use Olvek\Core\Keeping\Estimation\Quantity;
+use Olvek\Core\Keeping\Log\Log;
+use Olvek\Core\Keeping\Log\TestKit;
+use Olvek\Core\Simulation\Run\Alga;
 
 /** One quantity of a tank today, as a bar: where it was to be expected, where the readings have put it, and what was read last. */
 final readonly class Gauge

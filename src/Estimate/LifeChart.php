@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Olvek\Estimate;
 
-use Olvek\Core\Estimation\Estimate;
-use Olvek\Core\Estimation\Quantity;
-use Olvek\Core\Log\Reading;
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Unit\Decimal;
-use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Unit\Words;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Keeping\Estimation\Estimate;
+use Olvek\Core\Keeping\Estimation\Quantity;
+use Olvek\Core\Keeping\Log\Reading;
+use Olvek\Core\Keeping\Log\TestKit;
+use Olvek\Core\Nature\Water\Measure;
 use Olvek\Drawing\Pen;
 
 /**

@@ -6,11 +6,11 @@ namespace Olvek\Estimate;
 
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
-use Olvek\Core\Estimation\Estimate;
-use Olvek\Core\Estimation\Quantity;
-use Olvek\Core\Log\Reading;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Keeping\Estimation\Estimate;
+use Olvek\Core\Keeping\Estimation\Quantity;
+use Olvek\Core\Keeping\Log\Reading;
+use Olvek\Core\Nature\Water\Measure;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Drawing\Standalone;
 use Olvek\Log\Logbook;
 use Olvek\Site\Attachment;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Estimate;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Log\Cause;
-use Olvek\Core\Log\Sign;
-use Olvek\Core\Unit\Words;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Keeping\Log\Cause;
+use Olvek\Core\Keeping\Log\Sign;
+use Olvek\Core\Nature\Water\Measure;
 use Olvek\Log\Entry;
 use Olvek\Log\EntryKind;
 use Olvek\Log\Logbook;

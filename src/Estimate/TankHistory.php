@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Estimate;
 
-use Olvek\Core\Log\Log;
-use Olvek\Core\Plan\Plan;
+use Olvek\Core\Keeping\Log\Log;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Log\TankState;
 use Olvek\Tank\Revision;
 

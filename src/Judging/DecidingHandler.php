@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Judging;
 
-use Olvek\Core\Margin\Band;
-use Olvek\Core\Margin\Tornado;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
+use Olvek\Core\Judgement\Margin\Band;
+use Olvek\Core\Judgement\Margin\Tornado;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Site\ResultCache;
 use Olvek\Work\Job;
 use Olvek\Work\JobHandler;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Judging;
 
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Work\Job;
 
 /** Which of a plan's uncertain numbers decide it. */

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Judging;
 
-use Olvek\Core\Margin\Gate;
-use Olvek\Core\Margin\Judgement;
-use Olvek\Core\Margin\Margin;
-use Olvek\Core\Margin\State;
-use Olvek\Core\Margin\Uncertainty;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Suit\TankOffer;
+use Olvek\Core\Judgement\Margin\Gate;
+use Olvek\Core\Judgement\Margin\Judgement;
+use Olvek\Core\Judgement\Margin\Margin;
+use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\Uncertainty;
+use Olvek\Core\Judgement\Suitability\TankOffer;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Drawing\YearChart;
 
 /** What of a judgement the Bench shows, small enough to be kept. */

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Judging;
 
-use Olvek\Core\Margin\Band;
-use Olvek\Core\Margin\Judge;
-use Olvek\Core\Margin\Judgement;
-use Olvek\Core\Margin\Uncertainty;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Ensemble;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Margin\Band;
+use Olvek\Core\Judgement\Margin\Judge;
+use Olvek\Core\Judgement\Margin\Judgement;
+use Olvek\Core\Judgement\Margin\Uncertainty;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Ensemble;
 use Olvek\Site\ResultCache;
 use Olvek\Tank\Revision;
 use Olvek\Work\WorkQueue;

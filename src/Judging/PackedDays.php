@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Judging;
 
-use Olvek\Core\Run\Snapshot;
-use Olvek\Core\Run\Trace;
+use Olvek\Core\Simulation\Run\Snapshot;
+use Olvek\Core\Simulation\Run\Trace;
 
 /** What shows in a tank on each day of a run, packed small enough to be kept. */
 final readonly class PackedDays

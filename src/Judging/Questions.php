@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Olvek\Judging;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Solve\BedDepth;
-use Olvek\Core\Solve\EarliestStart;
-use Olvek\Core\Solve\LeastPlants;
-use Olvek\Core\Solve\LightHours;
-use Olvek\Core\Solve\LongestHoliday;
-use Olvek\Core\Solve\MostFood;
-use Olvek\Core\Solve\MostStock;
-use Olvek\Core\Solve\Question;
-use Olvek\Core\Solve\WeeklyTrim;
+use Olvek\Core\Judgement\Solve\BedDepth;
+use Olvek\Core\Judgement\Solve\EarliestStart;
+use Olvek\Core\Judgement\Solve\LeastPlants;
+use Olvek\Core\Judgement\Solve\LightHours;
+use Olvek\Core\Judgement\Solve\LongestHoliday;
+use Olvek\Core\Judgement\Solve\MostFood;
+use Olvek\Core\Judgement\Solve\MostStock;
+use Olvek\Core\Judgement\Solve\Question;
+use Olvek\Core\Judgement\Solve\WeeklyTrim;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\Editor;
 
 /** The inverse questions by the names that commands and addresses give them. */
 final readonly class Questions

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Judging;
 
-use Olvek\Core\Margin\MarginId;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Work\Job;
 
 /** What would help a margin of a plan most. */

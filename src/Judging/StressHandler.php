@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Judging;
 
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Stress\Drill;
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
+use Olvek\Core\Judgement\Stress\Drill;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Work\Job;
 use Olvek\Work\JobHandler;
 use Olvek\Work\Result;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Judging;
 
-use Olvek\Core\Margin\Judgement;
-use Olvek\Core\Margin\Margin;
-use Olvek\Core\Margin\MarginId;
-use Olvek\Core\Margin\State;
-use Olvek\Core\Margin\Uncertainty;
-use Olvek\Core\Margin\Voice;
-use Olvek\Core\Unit\Words;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Margin\Judgement;
+use Olvek\Core\Judgement\Margin\Margin;
+use Olvek\Core\Judgement\Margin\MarginId;
+use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\Uncertainty;
+use Olvek\Core\Judgement\Margin\Voice;
 
 /** What a judgement says: its state, its sentence, its margins. */
 readonly class Verdict

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Log;
 
-use Olvek\Core\Unit\TextTable;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Basis\Unit\TextTable;
+use Olvek\Core\Nature\Water\Measure;
 use Olvek\Tank\Tank;
 use Symfony\Component\Uid\Uuid;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Log;
 
 use Doctrine\ORM\Mapping as ORM;
-use Olvek\Core\Event\EventKind;
-use Olvek\Core\Log\LogAction;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Keeping\Log\LogAction;
+use Olvek\Core\Nature\Water\Measure;
+use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Tank\Tank;
 use Symfony\Bridge\Doctrine\Types\UuidType;
 use Symfony\Component\Uid\Uuid;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Log;
 
-use Olvek\Core\Log\LogBuilder;
+use Olvek\Core\Keeping\Log\LogBuilder;
 
 /** What a line of the logbook is. */
 enum EntryKind: string

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Log;
 
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Unit\QuantityReader;
-use Olvek\Core\Unit\TextTable;
-use Olvek\Core\Unit\UnreadableQuantity;
+use Olvek\Core\Basis\Unit\QuantityReader;
+use Olvek\Core\Basis\Unit\TextTable;
+use Olvek\Core\Basis\Unit\UnreadableQuantity;
+use Olvek\Core\Keeping\Log\TestKit;
 use Olvek\Site\PlainText;
 use Olvek\Tank\Tank;
 use Symfony\Component\Uid\Uuid;

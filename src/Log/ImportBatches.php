@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Log;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Tank\Holdings;
 use Olvek\Tank\Tank;
 use Psr\Clock\ClockInterface;

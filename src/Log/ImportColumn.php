@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Log;
 
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Unit\Dimension;
-use Olvek\Core\Unit\Unit;
-use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Unit\Unit;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Keeping\Log\TestKit;
+use Olvek\Core\Nature\Water\Measure;
 
 /** What a column of somebody's table may hold: the day, a note, or a measure in one of its units. */
 final readonly class ImportColumn

@@ -6,8 +6,8 @@ namespace Olvek\Log;
 
 use Olvek\Account\Keeper;
 use Olvek\Build\BuildRecords;
-use Olvek\Core\Unit\DayFormat;
-use Olvek\Core\Unit\TextTable;
+use Olvek\Core\Basis\Unit\DayFormat;
+use Olvek\Core\Basis\Unit\TextTable;
 use Olvek\Tank\Tank;
 use Olvek\Work\Deadline;
 use Olvek\Work\SlowPool;

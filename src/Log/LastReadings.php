@@ -7,7 +7,7 @@ namespace Olvek\Log;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
 use Olvek\Build\LastTest;
-use Olvek\Core\Log\Poison;
+use Olvek\Core\Keeping\Log\Poison;
 use Olvek\Tank\Tank;
 use Symfony\Component\DependencyInjection\Attribute\AsAlias;
 

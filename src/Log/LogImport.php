@@ -6,8 +6,8 @@ namespace Olvek\Log;
 
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
-use Olvek\Core\TimeLimit\TimeLimit;
-use Olvek\Core\Unit\TextTable;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\Unit\TextTable;
 use Olvek\Tank\Tank;
 use Symfony\Component\Uid\Uuid;
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Log;
 
-use Olvek\Core\Event\EventKind;
-use Olvek\Core\Log\Cause;
-use Olvek\Core\Log\LogBuilder;
-use Olvek\Core\Log\Sign;
-use Olvek\Core\Sign\Knowledge;
-use Olvek\Core\Unit\TextTable;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Basis\Unit\TextTable;
+use Olvek\Core\Judgement\Sign\Knowledge;
+use Olvek\Core\Keeping\Log\Cause;
+use Olvek\Core\Keeping\Log\LogBuilder;
+use Olvek\Core\Keeping\Log\Sign;
+use Olvek\Core\Nature\Water\Measure;
+use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Site\PlainText;
 use Olvek\Tank\Tank;
 use Symfony\Component\Uid\Uuid;

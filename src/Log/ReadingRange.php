@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Log;
 
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Keeping\Log\TestKit;
+use Olvek\Core\Nature\Water\Measure;
 
 /** Says of a reading that no tank can have which ones are possible. */
 final class ReadingRange

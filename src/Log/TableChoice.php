@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Log;
 
-use Olvek\Core\Unit\DayFormat;
+use Olvek\Core\Basis\Unit\DayFormat;
 
 /** How a keeper says that a table is to be read: what each column holds, and how its days are written. */
 final readonly class TableChoice

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Log;
 
-use Olvek\Core\Unit\DayFormat;
-use Olvek\Core\Unit\TextTable;
+use Olvek\Core\Basis\Unit\DayFormat;
+use Olvek\Core\Basis\Unit\TextTable;
 
 /** What a table looks like, all of its rows counted: whose it is, what its columns are likely to hold, how its days are written. */
 final readonly class TableLook

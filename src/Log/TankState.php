@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Log;
 
-use Olvek\Core\Log\Log;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Keeping\Log\Log;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\PlanDocument;
 
 /**
  * A filled tank as it stands at one moment, as data: all that long work about it needs. It travels with the work, so that a worker computes

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Palette;
 
-use Olvek\Core\Suit\Suitability;
+use Olvek\Core\Judgement\Suitability\Suitability;
 use Olvek\Drawing\View;
 
 /** One thing of a palette: its picture, what it is, whether it would live in this tank, and the change that brings it in. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Palette;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Plan\Clump;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Editing\TankEditor;
 use Olvek\Judging\Outcomes;
 use Olvek\Site\Saver;

@@ -6,11 +6,11 @@ namespace Olvek\Read;
 
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Sign\Foresight;
-use Olvek\Core\Sign\Notice;
-use Olvek\Core\Sign\TankCase;
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
+use Olvek\Core\Judgement\Sign\Foresight;
+use Olvek\Core\Judgement\Sign\Notice;
+use Olvek\Core\Judgement\Sign\TankCase;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Site\ResultCache;
 use Olvek\Tank\Tank;
 use Olvek\Work\Deadline;

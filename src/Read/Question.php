@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Read;
 
-use Olvek\Core\Log\Sign;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Sign\Knowledge;
-use Olvek\Core\Sign\Seen;
+use Olvek\Core\Judgement\Sign\Knowledge;
+use Olvek\Core\Judgement\Sign\Seen;
+use Olvek\Core\Keeping\Log\Sign;
+use Olvek\Core\Planning\Plan\Plan;
 use Symfony\Component\HttpFoundation\InputBag;
 
 /** What is asked about a tank: what is seen, on whom, since when, and what the keeper knows beside. As a page's address carries it. */

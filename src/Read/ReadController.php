@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Read;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Log\Improved;
-use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Sign\Knowledge;
+use Olvek\Core\Judgement\Sign\Knowledge;
+use Olvek\Core\Keeping\Log\Improved;
+use Olvek\Core\Planning\Plan\InvalidPlan;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Editing\StaleEdit;
 use Olvek\Tank\Tank;
 use Olvek\Work\SlowPool;

@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace Olvek\Read;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Log\Attempt;
-use Olvek\Core\Log\Sign;
-use Olvek\Core\Sign\Cause;
-use Olvek\Core\Sign\FactKind;
-use Olvek\Core\Sign\Knowledge;
-use Olvek\Core\Sign\NextLook;
-use Olvek\Core\Sign\RankedCause;
-use Olvek\Core\Sign\Reader;
-use Olvek\Core\Sign\Seen;
-use Olvek\Core\Sign\TankCase;
-use Olvek\Core\Sign\Trial;
+use Olvek\Core\Judgement\Sign\Cause;
+use Olvek\Core\Judgement\Sign\FactKind;
+use Olvek\Core\Judgement\Sign\Knowledge;
+use Olvek\Core\Judgement\Sign\NextLook;
+use Olvek\Core\Judgement\Sign\RankedCause;
+use Olvek\Core\Judgement\Sign\Reader;
+use Olvek\Core\Judgement\Sign\Seen;
+use Olvek\Core\Judgement\Sign\TankCase;
+use Olvek\Core\Judgement\Sign\Trial;
+use Olvek\Core\Keeping\Log\Attempt;
+use Olvek\Core\Keeping\Log\Sign;
+use Olvek\Core\Planning\Change\Editor;
 use Olvek\Tank\Tank;
 
 /** Gathers what the pages show that read a tank. */

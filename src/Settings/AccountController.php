@@ -7,7 +7,7 @@ namespace Olvek\Settings;
 use Olvek\Account\Keeper;
 use Olvek\Account\KeeperRepository;
 use Olvek\Account\PasswordRule;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Site\PlainText;
 use Olvek\Site\Saver;
 use Olvek\Tank\Bounds;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Shelf;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Nature\Catalogue\Catalogue;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

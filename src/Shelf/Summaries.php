@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Shelf;
 
-use Olvek\Core\Plan\Quantities;
-use Olvek\Core\Unit\Decimal;
-use Olvek\Core\Unit\Dimension;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Planning\Plan\Quantities;
 use Olvek\Drawing\Elevation;
 use Olvek\Editing\TankEditor;
 use Olvek\Judging\Outcomes;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Shelf;
 
-use Olvek\Core\Margin\State;
+use Olvek\Core\Judgement\Margin\State;
 
 /** A tank at a glance. */
 final readonly class Summary

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Site;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Catalogue\CompiledCatalogue;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Nature\Catalogue\CompiledCatalogue;
 use Symfony\Component\Config\ConfigCacheFactoryInterface;
 use Symfony\Component\Config\ConfigCacheInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;

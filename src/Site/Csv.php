@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Site;
 
-use Olvek\Core\Unit\TextTable;
+use Olvek\Core\Basis\Unit\TextTable;
 
 /** Tables as text, as RFC 4180 and spreadsheets expect them: lines that end with CRLF, a byte order mark, no cell that is a formula. */
 final class Csv

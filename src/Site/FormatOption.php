@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Site;
 
-use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Planning\Plan\InvalidPlan;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 use Symfony\Component\Console\Helper\Helper;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Site;
 
-use Olvek\Core\Unit\Decimal;
-use Olvek\Core\Unit\Dimension;
-use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Unit\Words;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Words;
 use Twig\Attribute\AsTwigFilter;
 use Twig\Attribute\AsTwigFunction;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Start;
 
-use Olvek\Core\Margin\Band;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Solve\Compose\Composer;
-use Olvek\Core\Solve\Compose\WishDocument;
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
+use Olvek\Core\Judgement\Margin\Band;
+use Olvek\Core\Judgement\Solve\Compose\Composer;
+use Olvek\Core\Judgement\Solve\Compose\WishDocument;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Work\Job;
 use Olvek\Work\JobHandler;
 use Olvek\Work\Result;

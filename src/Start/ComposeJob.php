@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Start;
 
-use Olvek\Core\Solve\Compose\Taste;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Solve\Compose\Taste;
 use Olvek\Work\Job;
 
 /** A plan for a wish, after one taste. */

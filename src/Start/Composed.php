@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Start;
 
-use Olvek\Core\Margin\State;
-use Olvek\Core\Run\Snapshot;
-use Olvek\Core\Solve\Compose\Composition;
-use Olvek\Core\Solve\Compose\Taste;
-use Olvek\Core\Solve\Compose\Unmet;
-use Olvek\Core\Unit\Decimal;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Solve\Compose\Composition;
+use Olvek\Core\Judgement\Solve\Compose\Taste;
+use Olvek\Core\Judgement\Solve\Compose\Unmet;
+use Olvek\Core\Simulation\Run\Snapshot;
 
 /** A composed plan as a page shows it: small enough to be kept. */
 final readonly class Composed

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Start;
 
-use Olvek\Core\Plan\Problem;
-use Olvek\Core\Plan\Refused;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Planning\Plan\Problem;
+use Olvek\Core\Planning\Plan\Refused;
 
 /** A form that starts a tank has entries from which no plan can be made yet. */
 final class FormRefused extends \InvalidArgumentException implements Refused

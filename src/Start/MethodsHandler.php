@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Start;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Solve\Compose\MethodHere;
-use Olvek\Core\Solve\Compose\MethodsHere;
-use Olvek\Core\TimeLimit\TimeLimit;
-use Olvek\Core\Unit\Dimension;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Judgement\Solve\Compose\MethodHere;
+use Olvek\Core\Judgement\Solve\Compose\MethodsHere;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Drawing\Elevation;
 use Olvek\Work\Job;
 use Olvek\Work\JobHandler;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Start;
 
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Work\Job;
 
 /** All methods in the vessel of a plan. */

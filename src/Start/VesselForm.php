@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Olvek\Start;
 
-use Olvek\Core\Bed\Bed;
-use Olvek\Core\Bed\Side;
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\Refused;
-use Olvek\Core\Unit\Dimension;
-use Olvek\Core\Unit\QuantityReader;
-use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Unit\UnreadableQuantity;
-use Olvek\Core\Vessel\GlassBox;
-use Olvek\Core\Vessel\Shape;
-use Olvek\Core\Vessel\Vessel;
+use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Unit\QuantityReader;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnreadableQuantity;
+use Olvek\Core\Nature\Bed\Bed;
+use Olvek\Core\Nature\Bed\Side;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Nature\Vessel\GlassBox;
+use Olvek\Core\Nature\Vessel\Shape;
+use Olvek\Core\Nature\Vessel\Vessel;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\Refused;
 
 /** The vessel that a keeper picks: a common size, one's own measures, or a box of so many litres. */
 final readonly class VesselForm

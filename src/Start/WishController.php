@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Start;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Plan\Refused;
-use Olvek\Core\Solve\Compose\Wish;
-use Olvek\Core\Solve\Compose\WishDocument;
+use Olvek\Core\Judgement\Solve\Compose\Wish;
+use Olvek\Core\Judgement\Solve\Compose\WishDocument;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Planning\Plan\Refused;
 use Olvek\Drawing\Elevation;
 use Olvek\Editing\TankEditor;
 use Olvek\Work\SlowPool;

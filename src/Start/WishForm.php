@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace Olvek\Start;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Field\Fields;
-use Olvek\Core\Light\Aspect;
-use Olvek\Core\Plan\Group;
-use Olvek\Core\Plan\Method;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\Refused;
-use Olvek\Core\Plan\Site;
-use Olvek\Core\Plant\Kind as Plant;
-use Olvek\Core\Solve\Compose\LampWish;
-use Olvek\Core\Solve\Compose\Taste;
-use Olvek\Core\Solve\Compose\Wish;
-use Olvek\Core\Solve\Compose\WishedAnimal;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Field\Fields;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Solve\Compose\LampWish;
+use Olvek\Core\Judgement\Solve\Compose\Taste;
+use Olvek\Core\Judgement\Solve\Compose\Wish;
+use Olvek\Core\Judgement\Solve\Compose\WishedAnimal;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Nature\Light\Aspect;
+use Olvek\Core\Nature\Plant\Kind as Plant;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\Group;
+use Olvek\Core\Planning\Plan\Method;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\Refused;
+use Olvek\Core\Planning\Plan\Site;
 
 /** A wish as its page sends it. */
 final readonly class WishForm

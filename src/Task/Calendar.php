@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Task;
 
-use Olvek\Core\Care\Task;
+use Olvek\Core\Keeping\Care\Task;
 use Olvek\Tank\Tank;
 use Sabre\VObject\Component;
 use Sabre\VObject\Component\VCalendar;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Task;
 
-use Olvek\Core\Care\Care;
-use Olvek\Core\Care\Task;
-use Olvek\Core\Margin\Judge;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\UsualCare;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Margin\Judge;
+use Olvek\Core\Keeping\Care\Care;
+use Olvek\Core\Keeping\Care\Task;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\UsualCare;
 use Olvek\Editing\TankEditor;
 use Olvek\Site\ResultCache;
 use Olvek\Tank\Revision;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Transfer;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Plan\Clump;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Keeping\Log\TestKit;
+use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Site\PlainText;
 
 /** How a keeper likes it, as the manifest of a file tells it; null for what it does not tell, or tells wrongly. */

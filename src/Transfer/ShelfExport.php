@@ -10,7 +10,7 @@ use Olvek\Almanac\AlmanacCalendar;
 use Olvek\Bench\DrawingFile;
 use Olvek\Bench\ViewSettings;
 use Olvek\Build\BuildRecords;
-use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Device\DeviceAssignment;
 use Olvek\Log\Logbook;
 use Olvek\Photo\Photos;
@@ -24,14 +24,6 @@ use Symfony\Component\String\Slugger\AsciiSlugger;
 /** Everything that a keeper has, as files in open formats (docs/formats.md, "A whole shelf"). */
 final readonly class ShelfExport
 {
-    public const FORMAT = 'olvek.shelf';
-    public const VERSION = 1;
-    public const REVISIONS = ['number', 'parent', 'at', 'label', 'words'];
-    public const LOG = ['day', 'kind', 'what', 'amount', 'unit', 'of', 'words', 'made_up', 'id', 'written', 'note', 'cause'];
-    public const TASKS = ['task', 'due', 'moved_to', 'settled', 'entry'];
-    public const STEPS = ['step', 'done', 'day', 'note'];
-    public const DEVICES = ['kind', 'device'];
-
     public function __construct(
         private EntityManagerInterface $entities,
         private TankRepository $tanks,
@@ -68,8 +60,8 @@ final readonly class ShelfExport
         yield 'calendar.ics' => $this->calendar->text($keeper);
         yield 'manifest.json' => json_encode(
             [
-                'format' => self::FORMAT,
-                'version' => self::VERSION,
+                'format' => ShelfFormat::FORMAT,
+                'version' => ShelfFormat::VERSION,
                 'plans' => [
                     'format' => PlanDocument::FORMAT,
                     'version' => PlanDocument::VERSION,
@@ -98,10 +90,10 @@ final readonly class ShelfExport
             $rows[] = [$revision->number, $revision->parent, $revision->at->format(\DATE_ATOM), $revision->label(), $revision->words];
             yield \sprintf('%s/plans/%06d.plan.json', $folder, $revision->number) => $revision->plan;
         }
-        yield "$folder/revisions.csv" => Csv::write(self::REVISIONS, $rows);
-        yield "$folder/log.csv" => Csv::write(self::LOG, $this->lines($tank));
+        yield "$folder/revisions.csv" => Csv::write(ShelfFormat::REVISIONS, $rows);
+        yield "$folder/log.csv" => Csv::write(ShelfFormat::LOG, $this->lines($tank));
         yield "$folder/tasks.csv" => Csv::write(
-            self::TASKS,
+            ShelfFormat::TASKS,
             array_map(
                 static fn (TaskMark $m): array => [$m->task, $m->due, $m->moved?->format('Y-m-d'), $m->settled, $m->entry?->toRfc4122()],
                 $this->entities->getRepository(TaskMark::class)->findBy(['tank' => $tank->id()], ['due' => 'ASC', 'task' => 'ASC']),
@@ -110,7 +102,7 @@ final readonly class ShelfExport
         $marks = $this->buildRecords->marks($tank);
         ksort($marks);
         yield "$folder/steps.csv" => Csv::write(
-            self::STEPS,
+            ShelfFormat::STEPS,
             array_map(static fn ($m): array => [$m->step, $m->done, $m->on->format('Y-m-d'), $m->note], array_values($marks)),
         );
         yield "$folder/sheet.json" => json_encode(
@@ -119,7 +111,7 @@ final readonly class ShelfExport
         )."\n";
         yield from $this->photos->album($tank, "$folder/");
         yield "$folder/devices.csv" => Csv::write(
-            self::DEVICES,
+            ShelfFormat::DEVICES,
             array_map(
                 static fn (DeviceAssignment $w): array => [$w->kind->value, $w->device],
                 $this->entities->getRepository(DeviceAssignment::class)->findBy(['tank' => $tank->id()], ['kind' => 'ASC']),

@@ -23,10 +23,10 @@ final readonly class ShelfManifest
     public static function read(Unzip $zip): self
     {
         $data = json_decode($zip->text('manifest.json', Unzip::MOST_MANIFEST) ?? '', true, 8);
-        if (!\is_array($data) || ShelfExport::FORMAT !== ($data['format'] ?? null) || !\is_array($data['tanks'] ?? null)) {
+        if (!\is_array($data) || ShelfFormat::FORMAT !== ($data['format'] ?? null) || !\is_array($data['tanks'] ?? null)) {
             throw new UnreadableFile('This ZIP file was not made by Olvek: it has no manifest that says so.');
         }
-        if (ShelfExport::VERSION !== ($data['version'] ?? null)) {
+        if (ShelfFormat::VERSION !== ($data['version'] ?? null)) {
             throw new UnreadableFile('This file was made by another version of Olvek, which this one does not read.');
         }
 

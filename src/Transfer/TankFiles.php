@@ -6,11 +6,11 @@ namespace Olvek\Transfer;
 
 use Olvek\Account\Today;
 use Olvek\Build\StepMark;
-use Olvek\Core\Log\Cause;
-use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Unit\TextTable;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\TextTable;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Keeping\Log\Cause;
+use Olvek\Core\Planning\Plan\InvalidPlan;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Device\DeviceKind;
 use Olvek\Log\Entry;
 use Olvek\Log\EntryKind;
@@ -83,7 +83,7 @@ final readonly class TankFiles
     private function readRevisions(): array
     {
         $revisions = [];
-        foreach ($this->rows('revisions.csv', ShelfExport::REVISIONS) as $line => $row) {
+        foreach ($this->rows('revisions.csv', ShelfFormat::REVISIONS) as $line => $row) {
             $number = self::whole($row['number'], 1, 999_999);
             $parent = '' === $row['parent'] ? null : self::whole($row['parent'], 1, 999_999);
             $at = self::moment($row['at']);
@@ -115,7 +115,7 @@ final readonly class TankFiles
      */
     public function lines(): \Generator
     {
-        foreach ($this->rows('log.csv', ShelfExport::LOG) as $line => $row) {
+        foreach ($this->rows('log.csv', ShelfFormat::LOG) as $line => $row) {
             $on = Today::read($row['day']);
             $kind = EntryKind::tryFrom($row['kind']);
             $amount = '' === $row['amount'] ? null : TextTable::number($row['amount']);
@@ -196,7 +196,7 @@ final readonly class TankFiles
     private function readTasks(): array
     {
         $tasks = [];
-        foreach ($this->rows('tasks.csv', ShelfExport::TASKS) as $line => $row) {
+        foreach ($this->rows('tasks.csv', ShelfFormat::TASKS) as $line => $row) {
             $moved = '' === $row['moved_to'] ? null : Today::read($row['moved_to']);
             if (
                 1 !== preg_match('/^[a-z0-9-]{1,80}$/D', $row['task'])
@@ -223,7 +223,7 @@ final readonly class TankFiles
     private function readSteps(): array
     {
         $steps = [];
-        foreach ($this->rows('steps.csv', ShelfExport::STEPS) as $line => $row) {
+        foreach ($this->rows('steps.csv', ShelfFormat::STEPS) as $line => $row) {
             $on = Today::read($row['day']);
             $fault = match (true) {
                 1 !== preg_match(StepMark::ID, $row['step']), null === $on => 'This isn’t a known step, or its day isn’t a date.',
@@ -280,7 +280,7 @@ final readonly class TankFiles
     private function readDevices(): array
     {
         $devices = [];
-        foreach ($this->rows('devices.csv', ShelfExport::DEVICES) as $line => $row) {
+        foreach ($this->rows('devices.csv', ShelfFormat::DEVICES) as $line => $row) {
             if (null === DeviceKind::tryFrom($row['kind']) || 1 !== preg_match('/^[a-z0-9-]{1,40}$/D', $row['device'])) {
                 $this->report->fault("$this->folder/devices.csv", $line, 'This device is not known.');
                 continue;

@@ -6,11 +6,11 @@ namespace Olvek\Weeks;
 
 use Olvek\Account\Keeper;
 use Olvek\Build\BuildRecords;
-use Olvek\Core\Care\LightPlan;
-use Olvek\Core\Log\ToRead;
-use Olvek\Core\Start\TankToday;
-use Olvek\Core\Unit\Dimension;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Judgement\Start\TankToday;
+use Olvek\Core\Keeping\Care\LightPlan;
+use Olvek\Core\Keeping\Log\ToRead;
+use Olvek\Core\Nature\Water\Measure;
 use Olvek\Device\DeviceKind;
 use Olvek\Device\Devices;
 use Olvek\Device\DeviceTrouble;
@@ -34,7 +34,7 @@ final class DeviceController extends AbstractController
 
     public function __construct(
         private readonly Devices $devices,
-        private readonly WeeksPage $weeks,
+        private readonly Situations $situations,
         private readonly BuildRecords $buildRecords,
     ) {
     }
@@ -177,7 +177,7 @@ final class DeviceController extends AbstractController
         } catch (DeviceTrouble $trouble) {
             $met['probe'] = $trouble;
         }
-        $situation = $this->weeks->situation($tank, $keeper);
+        $situation = $this->situations->of($tank, $keeper);
         $context = [
             'tank' => $tank,
             'wired' => $this->devices->wired($tank),
@@ -245,7 +245,7 @@ final class DeviceController extends AbstractController
 
     private function situation(Tank $tank, Keeper $keeper): TankToday
     {
-        return $this->weeks->situation($tank, $keeper) ??
+        return $this->situations->of($tank, $keeper) ??
             throw $this->createNotFoundException('This tank has not been filled yet: its days are not counted.');
     }
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Weeks;
 
-use Olvek\Core\Fit\Forecast;
-use Olvek\Core\Log\Log;
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Unit\Decimal;
-use Olvek\Core\Unit\Words;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Keeping\Fitting\Forecast;
+use Olvek\Core\Keeping\Log\Log;
+use Olvek\Core\Keeping\Log\TestKit;
+use Olvek\Core\Nature\Water\Measure;
 use Olvek\Drawing\Pen;
 
 /**

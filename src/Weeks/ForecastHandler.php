@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Weeks;
 
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Work\Job;
 use Olvek\Work\JobHandler;
 use Olvek\Work\Result;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Weeks;
 
-use Olvek\Core\Log\Log;
+use Olvek\Core\Keeping\Log\Log;
 use Olvek\Work\Job;
 
 /** A part of what lies ahead of a tank. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Weeks;
 
-use Olvek\Core\Fit\Fit;
-use Olvek\Core\Fit\Forecast;
+use Olvek\Core\Keeping\Fitting\Fit;
+use Olvek\Core\Keeping\Fitting\Forecast;
 
 /** What is known of the days ahead. */
 final readonly class ForecastView

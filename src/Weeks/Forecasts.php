@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Olvek\Weeks;
 
-use Olvek\Core\Fit\Fit;
-use Olvek\Core\Fit\Forecast;
-use Olvek\Core\Fit\Member;
-use Olvek\Core\Log\ActualPlan;
-use Olvek\Core\Log\Log;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\TimeLimit\NoTimeLimit;
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
+use Olvek\Core\Keeping\Fitting\Fit;
+use Olvek\Core\Keeping\Fitting\Forecast;
+use Olvek\Core\Keeping\Fitting\Member;
+use Olvek\Core\Keeping\Log\ActualPlan;
+use Olvek\Core\Keeping\Log\Log;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Site\ResultCache;
 
 /**

@@ -9,16 +9,16 @@ use Olvek\Account\Keeper;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
 use Olvek\Build\LastTest;
-use Olvek\Core\Change\SetNumber;
-use Olvek\Core\Event\EventKind;
-use Olvek\Core\Log\LoggedEvent;
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Log\ToRead;
-use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Start\Expected;
-use Olvek\Core\Start\TankToday;
-use Olvek\Core\Steps\Steps;
+use Olvek\Core\Judgement\Start\Expected;
+use Olvek\Core\Judgement\Start\TankToday;
+use Olvek\Core\Keeping\Log\LoggedEvent;
+use Olvek\Core\Keeping\Log\TestKit;
+use Olvek\Core\Keeping\Log\ToRead;
+use Olvek\Core\Planning\Change\SetNumber;
+use Olvek\Core\Planning\Event\EventKind;
+use Olvek\Core\Planning\Plan\InvalidPlan;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Planning\Steps\Steps;
 use Olvek\Editing\StaleEdit;
 use Olvek\Editing\TankEditor;
 use Olvek\Log\Logbook;
@@ -50,6 +50,7 @@ final class WeeksController extends AbstractController
 
     public function __construct(
         private readonly WeeksPage $page,
+        private readonly Situations $situations,
         private readonly Logbook $logbook,
         private readonly Forecasts $prospect,
         private readonly WorkQueue $queue,
@@ -102,7 +103,7 @@ final class WeeksController extends AbstractController
         }
         $kind = EventKind::named($request->request->getString('kind'));
         $kind = null === $kind || null === $kind->happens()->done || EventKind::Task === $kind || 'clump' === $kind->of() ? null : $kind;
-        $situation = $this->page->situation($tank, $keeper);
+        $situation = $this->situations->of($tank, $keeper);
         $number = $kind?->amount();
         $whole = 'group' === $kind?->of();
         $amount = filter_var($request->request->getString('amount', '0'), $whole ? \FILTER_VALIDATE_INT : \FILTER_VALIDATE_FLOAT, [
@@ -210,7 +211,7 @@ final class WeeksController extends AbstractController
             : $this->render('weeks/_ahead.html.twig', [
                 'ahead' => $ahead,
                 'tank' => $tank,
-                'situation' => $this->page->situation($tank, $keeper),
+                'situation' => $this->situations->of($tank, $keeper),
             ]);
     }
 
@@ -311,7 +312,7 @@ final class WeeksController extends AbstractController
 
     private function counted(Tank $tank, Keeper $keeper): TankToday
     {
-        return $this->page->situation($tank, $keeper) ?? throw $this->createNotFoundException('This tank has not been filled yet.');
+        return $this->situations->of($tank, $keeper) ?? throw $this->createNotFoundException('This tank has not been filled yet.');
     }
 
     private function trusted(Request $request): bool

@@ -7,16 +7,16 @@ namespace Olvek\Weeks;
 use Olvek\Account\Keeper;
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
-use Olvek\Core\Care\LightPlan;
-use Olvek\Core\Fit\Fit;
-use Olvek\Core\Fit\Tuned;
-use Olvek\Core\Log\Log;
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Start\Expected;
-use Olvek\Core\Start\FirstWeeks;
-use Olvek\Core\Start\TankToday;
-use Olvek\Core\Unit\Decimal;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Judgement\Start\Expected;
+use Olvek\Core\Judgement\Start\FirstWeeks;
+use Olvek\Core\Judgement\Start\TankToday;
+use Olvek\Core\Keeping\Care\LightPlan;
+use Olvek\Core\Keeping\Fitting\Fit;
+use Olvek\Core\Keeping\Fitting\Tuned;
+use Olvek\Core\Keeping\Log\Log;
+use Olvek\Core\Keeping\Log\TestKit;
+use Olvek\Core\Nature\Water\Measure;
 use Olvek\Device\Devices;
 use Olvek\Editing\TankEditor;
 use Olvek\Log\Logbook;
@@ -36,28 +36,11 @@ final readonly class WeeksPage
         private TankEditor $editor,
         private BuildRecords $buildRecords,
         private Logbook $logbook,
+        private Situations $situations,
         private Forecasts $prospect,
         private Today $today,
         private Devices $devices,
     ) {
-    }
-
-    /** Where the tank stands today; null before it is filled. */
-    public function situation(Tank $tank, Keeper $keeper): ?TankToday
-    {
-        $filled = $this->buildRecords->filledOn($tank);
-        if (null === $filled) {
-            return null;
-        }
-        $today = max(0, Today::between($filled, $this->today->of($keeper)));
-
-        return new TankToday(
-            $this->editor->plan($this->tanks->head($tank))->filledOn($filled),
-            $this->logbook->since($tank, $filled, $today),
-            $today,
-            $keeper->kit(),
-            $keeper->units(),
-        );
     }
 
     public function filled(Tank $tank): ?\DateTimeImmutable
@@ -73,7 +56,7 @@ final readonly class WeeksPage
      */
     public function all(Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], string $notice = ''): array
     {
-        $situation = $this->situation($tank, $keeper);
+        $situation = $this->situations->of($tank, $keeper);
         $common = [
             'tank' => $tank,
             'plan' => $this->editor->plan($this->tanks->head($tank)),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Work;
 
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
 
 /** Patience by the clock on the wall. */
 final readonly class Deadline implements TimeLimit

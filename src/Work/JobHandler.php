@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Work;
 
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 
 /** Does one kind of job. */

@@ -7,7 +7,7 @@ namespace Olvek\Tests\Account;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\Keeper;
 use Olvek\Account\KeeperRepository;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Tank\Tank;
 use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;

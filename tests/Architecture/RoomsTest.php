@@ -21,23 +21,50 @@ final class RoomsTest extends TestCase
         }
     }
 
-    /** @param array<string, list<string>> $rooms */
-    #[TestWith(['core/src', Rooms::CORE])]
-    #[TestWith(['src', Rooms::APPLICATION])]
-    public function testEveryFolderIsARoomThatIsDescribed(string $folder, array $rooms): void
+    /**
+     * @param list<string>                $wings
+     * @param array<string, list<string>> $rooms
+     */
+    #[TestWith([Rooms::CORE_WINGS, Rooms::CORE])]
+    public function testNoWingKnowsALaterOne(array $wings, array $rooms): void
+    {
+        $floor = static fn (string $room): int|false => array_search(strstr($room, '\\', true), $wings, true);
+        foreach ($rooms as $room => $knows) {
+            self::assertIsInt($floor($room), "$room stands in no wing");
+            foreach ($knows as $other) {
+                self::assertLessThanOrEqual($floor($room), $floor($other), "$room knows $other, of a later wing");
+            }
+        }
+    }
+
+    /**
+     * @param list<string>                $wings
+     * @param array<string, list<string>> $rooms
+     */
+    #[TestWith(['core/src', Rooms::CORE_WINGS, Rooms::CORE])]
+    public function testEveryFolderIsARoomThatIsDescribed(string $folder, array $wings, array $rooms): void
     {
         $root = \dirname(__DIR__, 2);
-        $found = glob("$root/$folder/*", \GLOB_ONLYDIR);
-        self::assertIsArray($found);
-        $folders = array_map(basename(...), $found);
-        self::assertEqualsCanonicalizing(array_keys($rooms), $folders);
+        self::assertEqualsCanonicalizing($wings, self::folders("$root/$folder", '*'));
+        $found = self::folders("$root/$folder", '*/*');
+        self::assertEqualsCanonicalizing(array_keys($rooms), str_replace('/', '\\', $found));
         $page = (string) file_get_contents("$root/docs/architecture.md");
-        foreach ($folders as $room) {
+        foreach ($found as $path) {
+            $room = basename($path);
             self::assertMatchesRegularExpression(
                 "/^\\| [^|]*`$room`[^|]*\\| [^|]+\\|$/m",
                 $page,
-                "docs/architecture.md does not say what $room is",
+                "docs/architecture.md does not say what $path is",
             );
         }
+    }
+
+    /** @return list<string> folders within a folder, by their paths from it */
+    private static function folders(string $root, string $depth): array
+    {
+        $found = glob("$root/$depth", \GLOB_ONLYDIR);
+        self::assertIsArray($found);
+
+        return array_map(static fn (string $path): string => substr($path, \strlen($root) + 1), $found);
     }
 }

@@ -6,7 +6,7 @@ namespace Olvek\Tests\Bench;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\KeeperRepository;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Editing\StaleEdit;
 use Olvek\Editing\TankEditor;
 use Olvek\Tank\TankRepository;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Bench;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Margin\ClumpLight;
-use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\Snapshot;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Margin\ClumpLight;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\InvalidPlan;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\Snapshot;
 use Olvek\Drawing\Elevation;
 use Olvek\Drawing\FloorPlan;
 use Olvek\Drawing\Handle;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Build;
 
-use Olvek\Core\Buying\ShoppingList;
+use Olvek\Core\Planning\Buying\ShoppingList;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 use Sabre\VObject\Component\VCalendar;

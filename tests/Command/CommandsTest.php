@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Command;
 
-use Olvek\Core\Margin\MarginId;
-use Olvek\Core\Plan\Method;
+use Olvek\Core\Judgement\Margin\MarginId;
+use Olvek\Core\Planning\Plan\Method;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;

@@ -6,8 +6,8 @@ namespace Olvek\Tests\Command;
 
 use Olvek\Command\BandPieces;
 use Olvek\Command\Processes;
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Plan\PlanDocument;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use PHPUnit\Framework\TestCase;
 
 final class ProcessesTest extends TestCase

@@ -7,7 +7,7 @@ namespace Olvek\Tests\Compare;
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Account\KeeperRepository;
 use Olvek\Compare\Thing;
-use Olvek\Core\Plan\Method;
+use Olvek\Core\Planning\Plan\Method;
 use Olvek\Log\Entry;
 use Olvek\Log\EntryKind;
 use Olvek\Tests\BenchTestCase;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Device;
 
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Nature\Water\Measure;
 use Olvek\Device\DeviceKind;
 use Olvek\Device\Devices;
 use Olvek\Tests\BenchTestCase;

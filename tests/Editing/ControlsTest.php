@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Editing;
 
-use Olvek\Core\Plan\PlanFields;
-use Olvek\Core\Tests\Field\Drained;
-use Olvek\Core\Tests\Field\Outlet;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Planning\Plan\PlanFields;
+use Olvek\Core\Tests\Basis\Field\Drained;
+use Olvek\Core\Tests\Basis\Field\Outlet;
 use Olvek\Editing\Controls;
 use Olvek\Editing\FieldView;
 use PHPUnit\Framework\TestCase;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Editing;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Plan\InvalidPlan;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Editing\ImportReport;
 use PHPUnit\Framework\TestCase;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Estimate;
 
-use Olvek\Core\Log\Reading;
-use Olvek\Core\Log\TestKit;
-use Olvek\Core\Unit\UnitSystem;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Keeping\Log\Reading;
+use Olvek\Core\Keeping\Log\TestKit;
+use Olvek\Core\Nature\Water\Measure;
 use Olvek\Estimate\LifeChart;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Estimate;
 
-use Olvek\Core\Log\Log;
+use Olvek\Core\Keeping\Log\Log;
 use Olvek\Estimate\TankHistory;
 use Olvek\Log\TankState;
 use Olvek\Tank\TankRepository;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Fuzz;
 
-use Olvek\Core\Plan\Method;
+use Olvek\Core\Planning\Plan\Method;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\ShortPatience;
 use Symfony\Component\Routing\Route;

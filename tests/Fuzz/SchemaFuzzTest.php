@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Fuzz;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Plan\Problem;
-use Olvek\Core\Solve\Compose\WishDocument;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Solve\Compose\WishDocument;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Plan\InvalidPlan;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Planning\Plan\Problem;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;

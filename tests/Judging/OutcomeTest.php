@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Judging;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Margin\Judge;
-use Olvek\Core\Margin\Margin;
-use Olvek\Core\Margin\MarginId;
-use Olvek\Core\Margin\Spread;
-use Olvek\Core\Margin\State;
-use Olvek\Core\Margin\Uncertainty;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Margin\Judge;
+use Olvek\Core\Judgement\Margin\Margin;
+use Olvek\Core\Judgement\Margin\MarginId;
+use Olvek\Core\Judgement\Margin\Spread;
+use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\Uncertainty;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Judging\Outcome;
 use Olvek\Judging\Questions;
 use PHPUnit\Framework\TestCase;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Judging;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\Snapshot;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\Snapshot;
 use Olvek\Drawing\Standalone;
 use Olvek\Judging\PackedDays;
 use PHPUnit\Framework\TestCase;

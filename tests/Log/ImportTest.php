@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Log;
 
-use Olvek\Core\Unit\TextTable;
+use Olvek\Core\Basis\Unit\TextTable;
 use Olvek\Log\Entry;
 use Olvek\Log\ImportColumn;
 use Olvek\Log\LogImport;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Log;
 
-use Olvek\Core\Event\EventKind;
-use Olvek\Core\Log\LogAction;
+use Olvek\Core\Keeping\Log\LogAction;
+use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Log\Entry;
 use Olvek\Log\EntryKind;
 use Olvek\Log\Logbook;

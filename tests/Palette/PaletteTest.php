@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Tests\Palette;
 
 use Olvek\Account\KeeperRepository;
-use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\DomCrawler\Crawler;

@@ -105,11 +105,17 @@ final readonly class NearestTests
         };
     }
 
-    /** The first folder below those of code, tests and templates: "bench" for src/Bench/Part.php and templates/bench/show.html.twig. */
+    /** "bench" for src/Page/Bench/Part.php, tests/Bench/EditTest.php and templates/bench/show.html.twig: rooms of code stand in wings. */
     private function roomOf(string $path): string
     {
-        foreach ([$this->tests, $this->sources, ...('tests' === $this->tests ? ['templates'] : [])] as $folder) {
-            if (1 === preg_match('#^'.$folder.'/([^/]+)/#', $path, $match)) {
+        $inWings = 'tests' === $this->tests ? [$this->sources] : [$this->sources, $this->tests];
+        foreach ($inWings as $folder) {
+            if (1 === preg_match("#^$folder/[^/]+/([^/]+)/#", $path, $match)) {
+                return strtolower($match[1]);
+            }
+        }
+        foreach ([$this->tests, ...('tests' === $this->tests ? ['templates'] : [])] as $folder) {
+            if (1 === preg_match("#^$folder/([^/]+)/#", $path, $match)) {
                 return strtolower($match[1]);
             }
         }

@@ -52,14 +52,14 @@ final class NearestTestsTest extends TestCase
     #[TestWith([0.0, ['tests/Lamp/DimmerTest.php'], ['tests/Room/WallTest.php', 'tests/Lamp/SwitchTest.php']])]
     public function testTheNearestComeFirstAndTheRestIsNamed(float $budget, array $run, array $left): void
     {
-        self::assertSame(['run' => $run, 'left' => $left], $this->tests()->of(['src/Lamp/Dimmer.php'], $budget));
+        self::assertSame(['run' => $run, 'left' => $left], $this->tests()->of(['src/Page/Lamp/Dimmer.php'], $budget));
     }
 
     /** @param list<string> $near */
     #[TestWith(['tests/Room/DoorTest.php', ['tests/Room/DoorTest.php', 'tests/Room/WallTest.php']])]
     #[TestWith(['templates/room/wall.html.twig', ['tests/Room/DoorTest.php', 'tests/Room/WallTest.php']])]
     #[TestWith(['docs/model.md', []])]
-    #[TestWith(['core/src/Room/Wall.php', []])]
+    #[TestWith(['core/src/Nature/Room/Wall.php', []])]
     public function testWhatIsNearToOtherFiles(string $changed, array $near): void
     {
         self::assertSame($near, $this->tests()->of([$changed], 60.0)['run']);

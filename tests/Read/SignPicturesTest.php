@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Read;
 
-use Olvek\Core\Log\Sign;
+use Olvek\Core\Keeping\Log\Sign;
 use Olvek\Tests\Services;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 use Twig\Environment;

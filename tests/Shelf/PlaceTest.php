@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Olvek\Tests\Shelf;
 
 use Olvek\Build\BuildRecords;
-use Olvek\Core\Event\EventKind;
-use Olvek\Core\Plan\Grown;
-use Olvek\Core\Plan\Inoculum;
-use Olvek\Core\Plan\PlannedEvent;
-use Olvek\Core\Steps\Steps;
-use Olvek\Core\Supply\Source;
+use Olvek\Core\Basis\Supply\Source;
+use Olvek\Core\Planning\Event\EventKind;
+use Olvek\Core\Planning\Plan\Grown;
+use Olvek\Core\Planning\Plan\Inoculum;
+use Olvek\Core\Planning\Plan\PlannedEvent;
+use Olvek\Core\Planning\Steps\Steps;
 use Olvek\Editing\TankEditor;
 use Olvek\Log\Entry;
 use Olvek\Log\Logbook;

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Shelf;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Change\Editor;
-use Olvek\Core\Event\EventKind;
-use Olvek\Core\Log\ReadingsSchema;
-use Olvek\Core\Plan\FormatTables;
-use Olvek\Core\Plan\InvalidPlan;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Plan\PlanSchema;
-use Olvek\Core\Solve\Compose\WishDocument;
-use Olvek\Core\Solve\Compose\WishSchema;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Solve\Compose\WishDocument;
+use Olvek\Core\Judgement\Solve\Compose\WishSchema;
+use Olvek\Core\Keeping\Log\ReadingsSchema;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Event\EventKind;
+use Olvek\Core\Planning\Plan\FormatTables;
+use Olvek\Core\Planning\Plan\InvalidPlan;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Planning\Plan\PlanSchema;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Site;
 
-use Olvek\Core\Catalogue\Catalogue;
+use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Site\CatalogueFile;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Site;
 
-use Olvek\Core\Margin\Judge;
+use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Editing\TankEditor;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;

@@ -197,13 +197,13 @@ final class SmallFaultsTest extends BenchTestCase
     #[Group('any-database')]
     public function testPagesStandWhateverThePlansDaysHold(): void
     {
-        foreach (\Olvek\Core\Event\EventKind::plannable() as $kind) {
+        foreach (\Olvek\Core\Planning\Event\EventKind::plannable() as $kind) {
             $this->send(['events.add' => $kind->value]);
         }
         self::assertSame(
             [],
             array_udiff(
-                \Olvek\Core\Event\EventKind::plannable(),
+                \Olvek\Core\Planning\Event\EventKind::plannable(),
                 array_column($this->plan()->events, 'kind'),
                 static fn ($a, $b): int => $a->value <=> $b->value,
             ),

@@ -6,7 +6,7 @@ namespace Olvek\Tests\Start;
 
 use Olvek\Account\Today;
 use Olvek\Build\BuildRecords;
-use Olvek\Core\Plan\Method;
+use Olvek\Core\Planning\Plan\Method;
 use Olvek\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Start;
 
-use Olvek\Core\Light\Aspect;
-use Olvek\Core\Plan\Method;
-use Olvek\Core\Solve\Compose\LampWish;
-use Olvek\Core\Solve\Compose\Taste;
-use Olvek\Core\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Solve\Compose\LampWish;
+use Olvek\Core\Judgement\Solve\Compose\Taste;
+use Olvek\Core\Nature\Light\Aspect;
+use Olvek\Core\Planning\Plan\Method;
 use Olvek\Start\WishForm;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\Group;

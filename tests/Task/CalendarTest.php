@@ -6,8 +6,8 @@ namespace Olvek\Tests\Task;
 
 use Olvek\Account\Keeper;
 use Olvek\Build\StepView;
-use Olvek\Core\Care\Task;
-use Olvek\Core\Steps\Step;
+use Olvek\Core\Keeping\Care\Task;
+use Olvek\Core\Planning\Steps\Step;
 use Olvek\Tank\Tank;
 use Olvek\Task\Calendar;
 use PHPUnit\Framework\Attributes\TestWith;

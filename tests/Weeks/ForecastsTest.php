@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Weeks;
 
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Log\Log;
-use Olvek\Core\Log\Reading;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Water\Measure;
+use Olvek\Core\Keeping\Log\Log;
+use Olvek\Core\Keeping\Log\Reading;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Nature\Water\Measure;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Site\ResultCache;
 use Olvek\Weeks\Forecasts;
 use Olvek\Weeks\ForecastView;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Weeks;
 
-use Olvek\Core\Unit\Ion;
+use Olvek\Core\Basis\Unit\Ion;
 use Olvek\Log\Entry;
 use Olvek\Site\Csv;
 use Olvek\Tests\BenchTestCase;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Tests\Work;
 
 use Olvek\Account\Keeper;
-use Olvek\Core\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Site\ResultCache;
 use Olvek\Work\Job;
 use Olvek\Work\JobHandler;
@@ -205,9 +205,9 @@ final class WorkQueueTest extends TestCase
         foreach (
             [
                 new \Olvek\Judging\AnswerJob('{}', 'stock', 'neocaridina-davidi'),
-                new \Olvek\Judging\RemedyJob('{}', \Olvek\Core\Margin\MarginId::Oxygen, \Olvek\Core\Unit\UnitSystem::Us),
+                new \Olvek\Judging\RemedyJob('{}', \Olvek\Core\Judgement\Margin\MarginId::Oxygen, \Olvek\Core\Basis\Unit\UnitSystem::Us),
                 new \Olvek\Judging\BandJob('{}', 3),
-                new \Olvek\Weeks\ForecastJob('{}', new \Olvek\Core\Log\Log(), 5, 2),
+                new \Olvek\Weeks\ForecastJob('{}', new \Olvek\Core\Keeping\Log\Log(), 5, 2),
             ] as $job
         ) {
             $back = unserialize(serialize(new JobMessage($job, 'k')));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Water\Ammonia;
+use Olvek\Core\Nature\Water\Ammonia;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

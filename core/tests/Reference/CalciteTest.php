@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Water\Calcite;
-use Olvek\Core\Water\Carbonate;
+use Olvek\Core\Nature\Water\Calcite;
+use Olvek\Core\Nature\Water\Carbonate;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Water\Carbonate;
+use Olvek\Core\Nature\Water\Carbonate;
 use PHPUnit\Framework\TestCase;
 
 /** Plummer & Busenberg (1982), Geochim. Cosmochim. Acta 46, 1011–1040: constants at 25 °C, abstract of the paper. */

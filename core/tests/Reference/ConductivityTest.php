@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Run\Runner;
+use Olvek\Core\Nature\Water\Conductivity;
+use Olvek\Core\Simulation\Run\Runner;
 use Olvek\Core\Tests\Sample;
-use Olvek\Core\Water\Conductivity;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

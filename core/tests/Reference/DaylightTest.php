@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Light\Aspect;
-use Olvek\Core\Light\Daylight;
+use Olvek\Core\Nature\Light\Aspect;
+use Olvek\Core\Nature\Light\Daylight;
 use PHPUnit\Framework\TestCase;
 
 /** The sun against an astronomical library, and against worked examples of the paper whose equations are used. */

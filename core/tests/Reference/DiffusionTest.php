@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Bed\Bed;
-use Olvek\Core\Bed\Layer;
-use Olvek\Core\Bed\Mix;
-use Olvek\Core\Bed\Release;
-use Olvek\Core\Catalogue\Catalogue;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Runner;
+use Olvek\Core\Nature\Bed\Bed;
+use Olvek\Core\Nature\Bed\Layer;
+use Olvek\Core\Nature\Bed\Mix;
+use Olvek\Core\Nature\Bed\Release;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Runner;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 

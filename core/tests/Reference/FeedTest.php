@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Animal\Feed;
+use Olvek\Core\Nature\Animal\Feed;
 use PHPUnit\Framework\TestCase;
 
 /**

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Animal\Shape;
-use Olvek\Core\Run\GroupConstants;
-use Olvek\Core\Run\Parameters;
-use Olvek\Core\Run\Runner;
+use Olvek\Core\Nature\Animal\Shape;
+use Olvek\Core\Simulation\Run\GroupConstants;
+use Olvek\Core\Simulation\Run\Parameters;
+use Olvek\Core\Simulation\Run\Runner;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Bed\Bed;
-use Olvek\Core\Bed\Layer;
-use Olvek\Core\Bed\Mix;
-use Olvek\Core\Event\Dose;
-use Olvek\Core\Light\Lamp;
-use Olvek\Core\Light\Shade;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Runner;
+use Olvek\Core\Basis\Unit\Estimate;
+use Olvek\Core\Basis\Unit\Provenance;
+use Olvek\Core\Nature\Bed\Bed;
+use Olvek\Core\Nature\Bed\Layer;
+use Olvek\Core\Nature\Bed\Mix;
+use Olvek\Core\Nature\Light\Lamp;
+use Olvek\Core\Nature\Light\Shade;
+use Olvek\Core\Planning\Event\Dose;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Runner;
 use Olvek\Core\Tests\Sample;
-use Olvek\Core\Unit\Estimate;
-use Olvek\Core\Unit\Provenance;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

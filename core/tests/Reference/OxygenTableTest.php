@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Water\Oxygen;
+use Olvek\Core\Nature\Water\Oxygen;
 use PHPUnit\Framework\TestCase;
 
 /**

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Event\Event;
-use Olvek\Core\Event\ThinFloaters;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\Trace;
+use Olvek\Core\Nature\Water\Nitrification;
+use Olvek\Core\Planning\Event\Event;
+use Olvek\Core\Planning\Event\ThinFloaters;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\Trace;
 use Olvek\Core\Tests\Sample;
-use Olvek\Core\Water\Nitrification;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

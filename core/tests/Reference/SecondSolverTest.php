@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Event\Dose;
-use Olvek\Core\Plan\PlanDocument;
-use Olvek\Core\Run\Alga;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\State;
+use Olvek\Core\Planning\Event\Dose;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Simulation\Run\Alga;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\State;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;

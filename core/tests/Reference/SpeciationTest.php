@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Water\Carbonate;
-use Olvek\Core\Water\CarbonResponse;
-use Olvek\Core\Water\CarbonSpeciation;
+use Olvek\Core\Nature\Water\Carbonate;
+use Olvek\Core\Nature\Water\CarbonResponse;
+use Olvek\Core\Nature\Water\CarbonSpeciation;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

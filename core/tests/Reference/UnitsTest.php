@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Unit\Ion;
-use Olvek\Core\Unit\Unit;
+use Olvek\Core\Basis\Unit\Ion;
+use Olvek\Core\Basis\Unit\Unit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

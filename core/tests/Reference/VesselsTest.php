@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
+use Olvek\Core\Nature\Vessel\Barrel;
+use Olvek\Core\Nature\Vessel\Bowl;
+use Olvek\Core\Nature\Vessel\JarLying;
+use Olvek\Core\Nature\Vessel\Shape;
+use Olvek\Core\Nature\Vessel\TiltedFlask;
+use Olvek\Core\Nature\Vessel\Tub;
+use Olvek\Core\Nature\Vessel\Vessel;
 use Olvek\Core\Tests\Sample;
-use Olvek\Core\Vessel\Barrel;
-use Olvek\Core\Vessel\Bowl;
-use Olvek\Core\Vessel\JarLying;
-use Olvek\Core\Vessel\Shape;
-use Olvek\Core\Vessel\TiltedFlask;
-use Olvek\Core\Vessel\Tub;
-use Olvek\Core\Vessel\Vessel;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Replay;
 
-use Olvek\Core\Event\Dose;
-use Olvek\Core\Event\Event;
-use Olvek\Core\Event\Holiday;
-use Olvek\Core\Event\ThinFloaters;
-use Olvek\Core\Event\Trim;
-use Olvek\Core\Margin\Judge;
-use Olvek\Core\Margin\State;
-use Olvek\Core\Plan\Method;
-use Olvek\Core\Plan\Plan;
-use Olvek\Core\Run\Runner;
-use Olvek\Core\Run\Trace;
-use Olvek\Core\Run\UsualCare;
+use Olvek\Core\Judgement\Margin\Judge;
+use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Planning\Event\Dose;
+use Olvek\Core\Planning\Event\Event;
+use Olvek\Core\Planning\Event\Holiday;
+use Olvek\Core\Planning\Event\ThinFloaters;
+use Olvek\Core\Planning\Event\Trim;
+use Olvek\Core\Planning\Plan\Method;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\Trace;
+use Olvek\Core\Simulation\Run\UsualCare;
 use Olvek\Core\Tests\Sample;
 
 /**

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Replay;
 
-use Olvek\Core\Change\Changes;
-use Olvek\Core\Change\Recipe;
-use Olvek\Core\Plan\Method;
-use Olvek\Core\Plan\Plan;
+use Olvek\Core\Nature\Vessel\Cylinder;
+use Olvek\Core\Nature\Vessel\GlassBox;
+use Olvek\Core\Nature\Vessel\Vessel;
+use Olvek\Core\Planning\Change\Changes;
+use Olvek\Core\Planning\Change\Recipe;
+use Olvek\Core\Planning\Plan\Method;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Tests\Sample;
-use Olvek\Core\Vessel\Cylinder;
-use Olvek\Core\Vessel\GlassBox;
-use Olvek\Core\Vessel\Vessel;
 
 /** Tanks of every method on several vessels, planted and stocked as the method teaches. All C: what keepers of each method do. */
 final class Tanks

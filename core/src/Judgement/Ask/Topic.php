@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Ask;
+
+/** What may be asked of a tank that runs: each is tried on it from today on. */
+enum Topic: string
+{
+    case More = 'more';
+    case Kind = 'kind';
+    case Light = 'light';
+    case Fertilise = 'fertilise';
+    case Thin = 'thin';
+    case Feed = 'feed';
+    case Changes = 'changes';
+    case Away = 'away';
+
+    /** Whether parts of one are no answer. */
+    public function isWhole(): bool
+    {
+        return \in_array($this, [self::More, self::Kind, self::Changes, self::Away], true);
+    }
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::More => 'More of those that are in',
+            self::Kind => 'Which may come',
+            self::Light => 'Lamp',
+            self::Fertilise => 'Fertilise or wait',
+            self::Thin => 'Thin to how much',
+            self::Feed => 'Food',
+            self::Changes => 'Water changes',
+            self::Away => 'Away',
+        };
+    }
+}

@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Margin;
+
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Unit\Provenance;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Nature\Animal\Kind as Animal;
+
+/** Whether the water suits every kind of animal through its days in it: pH and general hardness of the run against the kind's own range. */
+#[Judges(
+    'Water fit',
+    Subject::Animals,
+    remedies: [Remedy::SoftTopUp, Remedy::WaterChanges, Remedy::Limestone],
+    questions: [Asked::WishedAnimals],
+    voice: Voice::Welfare,
+)]
+final class KindWater implements Criterion
+{
+    /** How far beyond its range, in units of the steps below, a kind is still kept by many, and from where it is wrong for it. J. */
+    public const TIGHT = 0.4;
+    public const FAILS = 1.0;
+    /** Of pH, and share of the bound of hardness or °dH if that is more: what makes one step. J: kept ranges are wider than native ones. */
+    private const STEP_PH = 0.8;
+    private const STEP_SHARE = 0.4;
+    private const STEP_DEGREES = 3.0;
+    /** Share of days at either end that do not count. J: a bad week passes. */
+    private const OUTLIERS = 0.1;
+
+    public static function margin(Outlook $outlook): Margin
+    {
+        $plan = $outlook->plan;
+        $kinds = [];
+        foreach ($plan->groups as $group) {
+            $kinds[$group->kind->id] = [$group->kind, min($group->day, $kinds[$group->kind->id][1] ?? $group->day)];
+        }
+        if ([] === $kinds) {
+            return Margin::idle(MarginId::Waters, 'no animals', 'There are no animals yet for whom the water could be wrong.');
+        }
+        $worst = null;
+        $terms = $waters = [];
+        $hardness = static fn (float $degrees): string => $outlook->units->show(Dimension::Hardness, $degrees, 0);
+        $unit = $outlook->units->unitFor(Dimension::Hardness);
+        $bare = static fn (float $degrees): string => Decimal::trimmed($unit->fromBase($degrees), 0);
+        foreach ($kinds as [$kind, $from]) {
+            if ($from > $outlook->lastDay()) {
+                continue;
+            }
+            // Kinds that come on one day have the same water.
+            [$pH, $gh] = $waters[$from] ??= [
+                self::spread($outlook->trace->columns['pH'], $from),
+                self::spread($outlook->trace->columns['generalHardness'], $from),
+            ];
+            $terms[] = new Term(
+                $kind->common,
+                \sprintf(
+                    'pH %s–%s of %s–%s, %s–%s of %s–%s',
+                    Decimal::trimmed($pH[0], 1),
+                    Decimal::trimmed($pH[1], 1),
+                    Decimal::trimmed($kind->acidest->value, 1),
+                    Decimal::trimmed($kind->alkalinest->value, 1),
+                    $bare($gh[0]),
+                    $hardness($gh[1]),
+                    $bare($kind->softest->value),
+                    $hardness($kind->hardest->value),
+                ),
+                $kind->acidest->provenance,
+            );
+            foreach (self::steps($kind, $pH, $gh, $outlook->units) as [$steps, $words, $short]) {
+                if (null === $worst || $steps > $worst[0]) {
+                    $worst = [$steps, $kind, $words, $short];
+                }
+            }
+        }
+        if (null === $worst) {
+            return Margin::idle(MarginId::Waters, 'later', 'The animals come after the days that were run.');
+        }
+        [$steps, $kind, $words, $short] = $worst;
+        $measure = max(0.0, $steps);
+
+        return Margin::atMost(
+            MarginId::Waters,
+            $measure,
+            '',
+            self::TIGHT,
+            self::FAILS,
+            null,
+            match (true) {
+                $measure > self::FAILS => "$kind->common: $words. Another kind, or other water.",
+                $measure > self::TIGHT => "$kind->common is at the edge: $words.",
+                default => 'The water suits every kind through its days in it.',
+            },
+            [
+                ...\array_slice($terms, 0, 10),
+                new Term('days counted', 'from the day they come, the worst tenth at either end left out', Provenance::Judgement),
+            ],
+            shown: $measure <= self::TIGHT ? 'suits all' : $short,
+        );
+    }
+
+    /**
+     * @param list<float> $values by day
+     *
+     * @return array{float, float} 10th and 90th percentile from a day on
+     */
+    public static function spread(array $values, int $from): array
+    {
+        $days = \array_slice($values, $from);
+        sort($days);
+        \assert([] !== $days);
+
+        return [Band::percentile($days, self::OUTLIERS), Band::percentile($days, 1 - self::OUTLIERS)];
+    }
+
+    /**
+     * @param array{float, float} $pH
+     * @param array{float, float} $gh
+     *
+     * @return list<array{float, string, string}> how far beyond each bound, in steps, in words, and the reading alone
+     */
+    public static function steps(Animal $kind, array $pH, array $gh, UnitSystem $units): array
+    {
+        $degrees = static fn (float $bound): float => max(self::STEP_DEGREES, self::STEP_SHARE * $bound);
+        $acid = \sprintf('needs pH %s–%s', Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1));
+        $hard = \sprintf(
+            'needs hardness %s–%s',
+            Decimal::trimmed($units->unitFor(Dimension::Hardness)->fromBase($kind->softest->value), 0),
+            $units->show(Dimension::Hardness, $kind->hardest->value, 0),
+        );
+        [$soft, $much] = [$units->show(Dimension::Hardness, $gh[0], 0), $units->show(Dimension::Hardness, $gh[1], 0)];
+
+        return [
+            [
+                ($kind->acidest->value - $pH[0]) / self::STEP_PH,
+                $acid.', the water falls to '.Decimal::trimmed($pH[0], 1),
+                'pH '.Decimal::trimmed($pH[0], 1),
+            ],
+            [
+                ($pH[1] - $kind->alkalinest->value) / self::STEP_PH,
+                $acid.', the water rises to '.Decimal::trimmed($pH[1], 1),
+                'pH '.Decimal::trimmed($pH[1], 1),
+            ],
+            [($kind->softest->value - $gh[0]) / $degrees($kind->softest->value), "$hard, the water has $soft", $soft],
+            [($gh[1] - $kind->hardest->value) / $degrees($kind->hardest->value), "$hard, the water comes to $much", $much],
+        ];
+    }
+}

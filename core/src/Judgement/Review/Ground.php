@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Review;
+
+use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Nature\Bed\Edge;
+use Olvek\Core\Nature\Bed\Mix;
+use Olvek\Core\Nature\Bed\Zone;
+use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Planning\Change\Choose;
+use Olvek\Core\Planning\Plan\Plan;
+
+/** What lies beside what: zones that roll into one another, stones over roots, plants out of reach. C, where nothing else is said. */
+final readonly class Ground
+{
+    /** m that a zone may stand over its neighbours without a rim: sand lies at some 30°, and plants hold a little more. J. */
+    private const STEP = 0.025;
+    /** Times one grain is the other from which the coarser rolls on the finer and is seen there. J. */
+    private const COARSER = 3.0;
+    /** m from the rim's nearest edge that an arm with tongs reaches. J. */
+    private const REACH = 0.65;
+
+    private function __construct(private Plan $plan, private UnitSystem $units)
+    {
+    }
+
+    /** @return list<Mistake|null> */
+    public static function in(Plan $plan, UnitSystem $units): array
+    {
+        $look = new self($plan, $units);
+
+        return [
+            ...array_merge(...array_map($look->zone(...), $plan->bed->zones)),
+            ...$look->stones(),
+            ...$look->reach(),
+        ];
+    }
+
+    /** @return list<Mistake|null> */
+    private function zone(Zone $zone): array
+    {
+        $bed = $this->plan->bed;
+        $step = $bed->top($zone) - $bed->at($zone->row());
+        $name = $zone->purpose->words();
+        $loose = Edge::None === $zone->edge;
+        $hold = [new Choose("zones.$zone->id.edge", Edge::StonesAndWadding->value)];
+        $grains = array_map(
+            static fn (?Mix $mix): float => $mix?->grain() ?? 0.0,
+            [null === $zone->capKind ? $bed->cap?->mix : Mix::pure($zone->capKind), ($bed->dressing ?? $bed->cap ?? $bed->soil)?->mix],
+        );
+
+        return [
+            $loose && abs($step) > self::STEP
+                ? new Mistake(
+                    "step-$zone->id",
+                    'bed',
+                    \sprintf(
+                        '%s stands %s %s its neighbour with nothing to hold it: it will level out within weeks.',
+                        ucfirst($name),
+                        $this->units->show(Dimension::Length, abs($step)),
+                        $step > 0 ? 'over' : 'below',
+                    ),
+                    false,
+                    $hold,
+                    'A rim of stones and wadding',
+                )
+                : null,
+            $loose && min($grains) > 0 && max($grains) >= self::COARSER * min($grains)
+                ? new Mistake(
+                    "rolls-$zone->id",
+                    'bed',
+                    \sprintf('At the %s coarse grains roll into the fine, and are picked out by hand ever after.', $name),
+                    false,
+                    $hold,
+                    'A rim of stones and wadding',
+                )
+                : null,
+        ];
+    }
+
+    /** @return list<Mistake|null> */
+    private function stones(): array
+    {
+        $found = [];
+        foreach ($this->plan->clumps as $clump) {
+            $stone = $this->plan->stoneOver($clump);
+            $found[] = null === $stone
+                ? null
+                : new Mistake(
+                    "under-$clump->id",
+                    'plants',
+                    \sprintf(
+                        '%s stands where %s lies: its roots have no ground. Move one of them.',
+                        $clump->kind->common,
+                        $stone->kind->name,
+                    ),
+                );
+        }
+
+        return $found;
+    }
+
+    /** @return list<Mistake|null> fast plants that no hand gets at */
+    private function reach(): array
+    {
+        $plan = $this->plan;
+        $found = [];
+        foreach ($plan->clumps as $clump) {
+            $down = $plan->vessel->height() - $plan->bed->ground($clump->place, $clump->row);
+            $along = $clump->row * $plan->vessel->width();
+            $fast = \in_array($clump->kind->role, [Role::FastStem, Role::Runner], true);
+            $far = hypot($down, $along);
+            $found[] = $fast && $far > self::REACH && !$plan->vessel->shape()->isOutdoor()
+                ? new Mistake(
+                    "far-$clump->id",
+                    'plants',
+                    \sprintf(
+                        '%s grows fast, and stands %s from the front rim: too far to cut by hand. Plant it nearer.',
+                        $clump->kind->common,
+                        $this->units->show(Dimension::Length, $far),
+                    ),
+                    true,
+                )
+                : null;
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Solve\Compose;
+
+use Olvek\Core\Judgement\Margin\Judgement;
+use Olvek\Core\Planning\Plan\Method;
+use Olvek\Core\Planning\Plan\Plan;
+
+/** What a method would come to in one tank. */
+final readonly class MethodHere
+{
+    /**
+     * @param Plan|null      $plan      as the method would have it; null where it does not fit
+     * @param Judgement|null $judgement of its run
+     * @param list<string>   $refused   why it does not fit
+     * @param float          $score     how far from holding (Score): less is better
+     */
+    public function __construct(
+        public Method $method,
+        public ?Plan $plan,
+        public ?Judgement $judgement,
+        public array $refused,
+        public float $score,
+    ) {
+    }
+}

@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Solve\Compose;
+
+use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Margin\Judge;
+use Olvek\Core\Judgement\Margin\Margin;
+use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\Voice;
+use Olvek\Core\Judgement\Solve\EarliestStart;
+use Olvek\Core\Judgement\Suitability\PlantSuit;
+use Olvek\Core\Judgement\Suitability\TankOffer;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Change\TakeMethod;
+use Olvek\Core\Planning\Plan\InvalidPlan;
+use Olvek\Core\Planning\Plan\Method;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Pace;
+
+/** All methods in one tank, each run, those that hold best first; and where they disagree. */
+final readonly class MethodsHere
+{
+    /** Names told of those who say one thing. */
+    private const NAMES = 2;
+
+    /**
+     * @param list<MethodHere> $methods  the best first; those that do not fit last
+     * @param bool             $planted  false where the plan had no plants, so that each was planted as is usual
+     * @param list<string>     $disagree where methods differ, a sentence each
+     * @param bool             $complete false where nobody waited for all
+     */
+    private function __construct(public array $methods, public bool $planted, public array $disagree, public bool $complete)
+    {
+    }
+
+    public static function of(
+        Plan $plan,
+        Editor $editor,
+        Catalogue $catalogue,
+        UnitSystem $units = UnitSystem::Metric,
+        TimeLimit $patience = new NoTimeLimit(),
+    ): self {
+        $found = [];
+        $complete = true;
+        foreach (Method::cases() as $method) {
+            if ($patience->isSpent()) {
+                $complete = false;
+                break;
+            }
+            try {
+                $laid = self::stocked($editor->make($plan, [new TakeMethod($method)], $units)->plan);
+                $then = self::planted($laid, $catalogue, $units);
+                $judgement = Judge::judge($then, $units);
+                $found[] = new MethodHere($method, $then, $judgement, [], Score::of($then, $judgement)->sum);
+            } catch (InvalidPlan $refused) {
+                $found[] = new MethodHere($method, null, null, array_values($refused->messages($units)), \INF);
+            }
+        }
+        // What holds comes before what is tight, however much work it is; the score ranks those of one state.
+        $rank = static fn (MethodHere $m): array => [$m->judgement?->state->rank() ?? \PHP_INT_MAX, $m->score, $m->method->value];
+        usort($found, static fn (MethodHere $a, MethodHere $b): int => $rank($a) <=> $rank($b));
+
+        return new self($found, [] !== $plan->clumps, self::disagreements($found, $units), $complete);
+    }
+
+    /** The plan, its animals no sooner than the method has its first: they move together, and the food with them. */
+    private static function stocked(Plan $plan): Plan
+    {
+        $first = $plan->firstAnimals();
+        $wait = max($plan->preparation->method?->firstAnimals() ?? 0, EarliestStart::afterDoses($plan)) - ($first ?? 0);
+        if (null === $first || $wait <= 0) {
+            return $plan;
+        }
+        foreach ($plan->groups as $group) {
+            $plan = $plan->withGroup($group->with($group->count, $group->day + $wait));
+        }
+
+        return $plan->withFeed($plan->feed, min(Plan::LAST_DAY, $plan->feedFrom + $wait));
+    }
+
+    /** The plan, with the usual plants where it has none: without any, a run says nothing of a method. */
+    private static function planted(Plan $plan, Catalogue $catalogue, UnitSystem $units): Plan
+    {
+        return [] !== $plan->clumps
+            ? $plan
+            : (new Planter($catalogue, new Wish($plan), Taste::LeastWork))->plant(
+                $plan,
+                new PlantSuit($plan, TankOffer::of(Judge::judge($plan, $units, pace: Pace::Rough)->trace), $units),
+            )[0];
+    }
+
+    /**
+     * @param list<MethodHere> $found
+     *
+     * @return list<string>
+     */
+    private static function disagreements(array $found, UnitSystem $units): array
+    {
+        $fit = array_values(array_filter($found, static fn (MethodHere $m): bool => null !== $m->plan));
+        $length = static fn (float $m): string => $units->show(Dimension::Length, $m);
+
+        $ranges = [
+            self::range('Soil', $fit, static fn (Plan $p): float => $p->bed->soil?->meanDepth() ?? 0.0, $length),
+            self::range('Cap', $fit, static fn (Plan $p): float => $p->bed->cap?->meanDepth() ?? 0.0, $length),
+            self::range(
+                'The lamp',
+                $fit,
+                static fn (Plan $p): float => $p->lamp->lumens > 0 ? $p->lamp->hours : 0.0,
+                static fn (float $hours): string => Decimal::trimmed($hours, 1).' h',
+            ),
+            self::range(
+                'First animals',
+                array_values(array_filter($fit, static fn (MethodHere $m): bool => null !== $m->method->firstAnimals())),
+                static fn (Plan $p): float => (float) $p->preparation->method?->firstAnimals(),
+                static fn (float $day): string => 'day '.Decimal::trimmed($day, 0),
+            ),
+        ];
+
+        return [...array_values(array_filter($ranges, static fn (?string $r): bool => null !== $r)), ...self::verdicts($fit)];
+    }
+
+    /**
+     * The least and the most of a number, and who says so; null where all agree.
+     *
+     * @param list<MethodHere>        $fit
+     * @param \Closure(Plan): float   $of
+     * @param \Closure(float): string $show
+     */
+    private static function range(string $what, array $fit, \Closure $of, \Closure $show): ?string
+    {
+        $by = [];
+        foreach ($fit as $here) {
+            \assert(null !== $here->plan);
+            $by[$show($of($here->plan))][] = [$of($here->plan), $here->method];
+        }
+        if (\count($by) < 2) {
+            return null;
+        }
+        uasort($by, static fn (array $a, array $b): int => $a[0][0] <=> $b[0][0]);
+        $least = array_key_first($by);
+        $most = array_key_last($by);
+
+        $who = static fn (string $shown): string => self::names(array_column($by[$shown], 1));
+
+        return "$what: from $least ({$who($least)}) to $most ({$who($most)}).";
+    }
+
+    /**
+     * What the run says differently of them.
+     *
+     * @param list<MethodHere> $fit
+     *
+     * @return list<string>
+     */
+    private static function verdicts(array $fit): array
+    {
+        $sentences = [];
+        foreach ($fit[0]->judgement->margins ?? [] as $margin) {
+            if (Voice::Practice === $margin->voice) {
+                continue;
+            }
+            $fails = $holds = [];
+            foreach ($fit as $here) {
+                $state = $here->judgement?->margin($margin->id)->state;
+                $fails = State::Fails === $state ? [...$fails, $here->method] : $fails;
+                $holds = State::Holds === $state ? [...$holds, $here->method] : $holds;
+            }
+            if ([] !== $fails && [] !== $holds) {
+                $sentences[] = \sprintf('%s fails with %s, and holds with %s.', $margin->name, self::names($fails), self::names($holds));
+            }
+        }
+
+        return $sentences;
+    }
+
+    /** @param list<Method> $methods */
+    private static function names(array $methods): string
+    {
+        $names = array_map(static fn (Method $m): string => Words::small(explode(',', $m->words())[0]), $methods);
+        $more = \count($names) - self::NAMES;
+
+        return $more > 1
+            ? implode(', ', \array_slice($names, 0, self::NAMES))." and $more more"
+            : Words::list($names);
+    }
+
+    /** The margin that is nearest its limit in a method's run, for a line about it. */
+    public static function nearest(MethodHere $here): ?Margin
+    {
+        $margins = array_filter(
+            $here->judgement->margins ?? [],
+            static fn (Margin $m): bool => Voice::Practice !== $m->voice && State::Holds !== $m->state,
+        );
+        usort(
+            $margins,
+            static fn (Margin $a, Margin $b): int => [$b->state->rank(), $a->position()] <=> [$a->state->rank(), $b->position()],
+        );
+
+        return $margins[0] ?? null;
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Solve\Compose;
+
+use Olvek\Core\Judgement\Margin\Judgement;
+use Olvek\Core\Judgement\Margin\Margin;
+use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\Voice;
+use Olvek\Core\Judgement\Review\Mistake;
+use Olvek\Core\Judgement\Review\Mistakes;
+use Olvek\Core\Planning\Plan\Plan;
+
+/** How far a plan is from holding: what fails counts most, then what is to be mended, then what is tight. Less is better, 0 is all well. */
+final readonly class Score
+{
+    /** Weights. J: one failure is worse than all that can be tight. */
+    private const FAILS = 10.0;
+    private const MISTAKE = 3.0;
+    private const TIGHT = 0.3;
+    private const PRACTICE = 0.1;
+
+    /**
+     * @param list<Margin>  $failing of balance and welfare, the worst first
+     * @param list<Margin>  $tight   likewise
+     * @param list<Mistake> $toFix   what is not only undecided
+     */
+    private function __construct(
+        public Plan $plan,
+        public Judgement $judgement,
+        public array $failing,
+        public array $tight,
+        public array $toFix,
+        public float $sum,
+    ) {
+    }
+
+    public static function of(Plan $plan, Judgement $judgement): self
+    {
+        $failing = $tight = [];
+        $sum = 0.0;
+        foreach ($judgement->margins as $margin) {
+            if (State::Holds === $margin->state) {
+                continue;
+            }
+            if (Voice::Practice === $margin->voice) {
+                $sum += self::PRACTICE;
+            } elseif (State::Fails === $margin->state) {
+                $failing[] = $margin;
+                $sum += self::FAILS + 3 * (1 / 3 - $margin->position());
+            } else {
+                $tight[] = $margin;
+                $sum += self::TIGHT + (2 / 3 - $margin->position());
+            }
+        }
+        $worst = static fn (Margin $a, Margin $b): int => $a->position() <=> $b->position();
+        usort($failing, $worst);
+        usort($tight, $worst);
+        $toFix = array_values(array_filter(Mistakes::in($plan), static fn (Mistake $m): bool => !$m->lack));
+
+        return new self($plan, $judgement, $failing, $tight, $toFix, $sum + self::MISTAKE * \count($toFix));
+    }
+
+    /** Whether nothing fails and nothing is to be mended. */
+    public function holds(): bool
+    {
+        return State::Fails !== $this->judgement->state && [] === $this->failing && [] === $this->toFix;
+    }
+}

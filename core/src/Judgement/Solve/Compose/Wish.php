@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Solve\Compose;
+
+use Olvek\Core\Nature\Plant\Kind as Plant;
+use Olvek\Core\Planning\Plan\Method;
+use Olvek\Core\Planning\Plan\Plan;
+
+/** What a keeper has and dreams of, before there is a plan. */
+final readonly class Wish
+{
+    /** Animals, and plants wanted, unwanted or on hand, that one wish names. */
+    public const MOST_KINDS = 30;
+
+    /**
+     * @param Plan               $tank      its vessel, place, water and, where it is the keeper's own, its lamp; without plants and animals
+     * @param list<WishedAnimal> $animals
+     * @param bool               $cleaners  snails and shrimp may be added that nobody named
+     * @param Taste|null         $taste     whose plan comes first
+     * @param list<Plant>        $wanted
+     * @param list<Plant>        $unwanted
+     * @param list<array{Plant, int}> $onHand pieces that are there already
+     * @param Method|null        $method    null: whatever suits
+     * @param bool               $hasVessel the vessel is there already, so it costs nothing
+     */
+    public function __construct(
+        public Plan $tank,
+        public LampWish $lamp = LampWish::Suggest,
+        public array $animals = [],
+        public bool $cleaners = true,
+        public ?Taste $taste = null,
+        public array $wanted = [],
+        public array $unwanted = [],
+        public array $onHand = [],
+        public ?Method $method = null,
+        public bool $hasVessel = false,
+    ) {
+    }
+
+    public function isUnwanted(Plant $kind): bool
+    {
+        return \in_array($kind->id, array_map(static fn (Plant $p): string => $p->id, $this->unwanted), true);
+    }
+
+    public function isWanted(Plant $kind): bool
+    {
+        return \in_array($kind->id, array_map(static fn (Plant $p): string => $p->id, $this->wanted), true);
+    }
+
+    /** Pieces of a kind that are there already. */
+    public function has(Plant $kind): int
+    {
+        foreach ($this->onHand as [$had, $pieces]) {
+            if ($had->id === $kind->id) {
+                return $pieces;
+            }
+        }
+
+        return 0;
+    }
+
+    /** @return non-empty-list<Taste> the wished one first */
+    public function tastes(): array
+    {
+        $tastes = Taste::cases();
+        usort($tastes, fn (Taste $a, Taste $b): int => ($b === $this->taste) <=> ($a === $this->taste));
+
+        return $tastes;
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Solve\Compose;
+
+use Olvek\Core\Nature\Animal\Kind;
+
+/** An animal that a keeper dreams of. */
+final readonly class WishedAnimal
+{
+    /** @param int|null $count heads; null for as many as suit */
+    public function __construct(public Kind $kind, public ?int $count = null)
+    {
+    }
+}

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Solve;
+
+use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
+use Olvek\Core\Basis\TimeLimit\OutOfTime;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Margin\Asked;
+use Olvek\Core\Judgement\Margin\MarginId;
+use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\Term;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Change\SetNumber;
+use Olvek\Core\Planning\Event\EventKind;
+use Olvek\Core\Planning\Plan\Group;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\PlannedEvent;
+
+/** The earliest day on which each group may come, in the order of the trade: snails, shrimp, fish. */
+final readonly class EarliestStart implements Question
+{
+    /** Last day tried, and days between tries. J. */
+    private const LATEST = 182;
+    private const WEEK = 7;
+
+    public function __construct(private Editor $editor)
+    {
+    }
+
+    public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
+    {
+        if ([] === $plan->groups) {
+            return Answer::none('there are no animals in the plan.', [], 0);
+        }
+        $trial = new Trial($this->editor, $patience);
+        $order = $plan->groups;
+        usort($order, static fn (Group $a, Group $b): int => [$a->kind->shape->turn(), $a->day] <=> [$b->kind->shape->turn(), $b->day]);
+        $settled = [];
+        $changes = $terms = [];
+        $before = self::afterDoses($plan);
+        foreach ($order as $group) {
+            $forbids = null;
+            $holds = static function (int $day) use ($trial, $plan, $settled, $group, &$forbids): bool {
+                $judgement = $trial->judged(self::stocked($plan, [...$settled, $group->with($group->count, $day)]));
+                foreach (Asked::EarliestStart->margins() as $id) {
+                    // Tight is not safe: nobody should stock into water that a test would find fault with.
+                    if (
+                        State::Holds !== $judgement->margin($id)->state
+                        && !(MarginId::Oxygen === $id && State::Tight === $judgement->margin($id)->state)
+                    ) {
+                        $forbids = $judgement->margin($id);
+
+                        return false;
+                    }
+                }
+
+                return true;
+            };
+            try {
+                $day = self::earliest($before, $holds);
+            } catch (OutOfTime) {
+                return Answer::soFar(
+                    [] === $terms
+                        ? \sprintf('No day was found yet for %s; later ones were not tried.', $group->kind->common)
+                        : \sprintf('So far %s; the others were not tried.', self::listed($terms)),
+                    $changes,
+                    $terms,
+                    $trial->runs,
+                );
+            }
+            if (null === $day) {
+                return Answer::none(
+                    \sprintf(
+                        '%s could come on no day of the first half-year: %s',
+                        $group->kind->common,
+                        null === $forbids ? '' : Words::small($forbids->sentence),
+                    ),
+                    $terms,
+                    $trial->runs,
+                );
+            }
+            $changes[] = new SetNumber("animals.$group->id.day", $day);
+            $terms[] = new Term(
+                \sprintf('%d × %s', $group->count, $group->kind->common),
+                "from day $day".($group->day < $day ? ", not $group->day" : ''),
+            );
+            $settled[] = $group->with($group->count, $day);
+            // C: a week or more between groups.
+            $before = $day + self::WEEK;
+        }
+
+        $fed = self::fedFrom(self::stocked($plan, $settled));
+        if ($fed > $plan->feedFrom && $plan->feed->grams > 0) {
+            $changes[] = new SetNumber('feeding.fromDay', $fed);
+            $terms[] = new Term('food', "from day $fed");
+        }
+
+        return Answer::found(self::listed($terms).'.', $changes, $terms, $trial->runs);
+    }
+
+    /**
+     * The first day from one on for which something holds: weeks are tried, then the days before.
+     *
+     * @param \Closure(int): bool $holds
+     */
+    private static function earliest(int $from, \Closure $holds): ?int
+    {
+        $day = null;
+        for ($week = $from; $week <= self::LATEST && null === $day; $week += self::WEEK) {
+            $day = $holds($week) ? $week : null;
+        }
+        if (null === $day) {
+            return null;
+        }
+        for ($earlier = $day - 1; $earlier > max($from, $day - self::WEEK) && $holds($earlier); --$earlier) {
+            $day = $earlier;
+        }
+
+        return $day;
+    }
+
+    /** First day after the last ammonia that the plan doses: nobody doses onto animals. */
+    public static function afterDoses(Plan $plan): int
+    {
+        $days = array_map(
+            static fn (PlannedEvent $o): int => $o->day + 1,
+            array_filter($plan->events, static fn (PlannedEvent $o): bool => EventKind::Dose === $o->kind),
+        );
+
+        return [] === $days ? 0 : max($days);
+    }
+
+    /** Day from which there is somebody for all of the food: before, it would only rot. */
+    private static function fedFrom(Plan $plan): int
+    {
+        return max($plan->feedFrom, ...array_map(static fn (Group $g): int => $g->day, $plan->groups));
+    }
+
+    /** @param list<Term> $terms */
+    private static function listed(array $terms): string
+    {
+        return implode(', ', array_map(static fn (Term $t): string => "$t->label $t->value", $terms));
+    }
+
+    /**
+     * The plan with these groups and no others, fed their share.
+     *
+     * @param non-empty-list<Group> $groups
+     */
+    private static function stocked(Plan $plan, array $groups): Plan
+    {
+        $feed = $plan->feed;
+        $all = array_sum(array_map(static fn (Group $g): float => $g->biomass(), $plan->groups));
+        $here = array_sum(array_map(static fn (Group $g): float => $g->biomass(), $groups));
+        $plan = $plan->withFeed($feed->withGrams(0.0), $plan->feedFrom);
+        foreach ($plan->groups as $group) {
+            $plan = $plan->withoutGroup($group->id);
+        }
+        foreach ($groups as $group) {
+            $plan = $plan->withGroup($group);
+        }
+
+        return $plan->withFeed($feed->withGrams(($feed->grams * $here) / $all), self::fedFrom($plan));
+    }
+}

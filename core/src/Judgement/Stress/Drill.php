@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Stress;
+
+use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
+use Olvek\Core\Basis\TimeLimit\TimeLimit;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Margin\Ammonia;
+use Olvek\Core\Judgement\Margin\DawnOxygen;
+use Olvek\Core\Judgement\Margin\Nitrite;
+use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\UsualCare;
+
+/** Rehearses mishaps on a plan: each happens once to the grown tank, and is watched by the hour. */
+final readonly class Drill
+{
+    /** Day of the mishap where animals are in by then, and days after the last animals came. J: the tank has grown in. */
+    private const USUAL_DAY = 120;
+    private const SETTLED = 30;
+    private const LATEST = 365;
+    /** mg/L of O2, and mg N/L, by which a mishap must be worse than the day before to be blamed. J. */
+    private const WORSE_OXYGEN = 0.3;
+    private const WORSE = 0.02;
+
+    /**
+     * @param TimeLimit $patience when it is spent, what was rehearsed by then is given
+     *
+     * @return list<Rehearsal>
+     */
+    public static function run(Plan $plan, TimeLimit $patience = new NoTimeLimit()): array
+    {
+        $day = min(
+            self::LATEST,
+            max(self::USUAL_DAY, self::SETTLED + max([0, ...array_map(static fn ($g): int => $g->day, $plan->groups)])),
+        );
+        $found = [];
+        $usual = null;
+        foreach (Mishap::cases() as $mishap) {
+            if (!$mishap->concerns($plan)) {
+                continue;
+            }
+            if ($patience->isSpent()) {
+                break;
+            }
+            $usual ??= self::watch($plan, [], $day, 28);
+            $found[] = self::told($plan, $mishap, $day, self::watch($plan, $mishap->events($plan, $day), $day, $mishap->watched()), $usual);
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param list<\Olvek\Core\Planning\Event\Event> $events none for usual care
+     *
+     * @return array{oxygen: float, ammonia: float, nitrite: float, hours: float|null, lost: float} worst of the days watched; hours
+     *     until the first limit was passed
+     */
+    private static function watch(Plan $plan, array $events, int $day, int $days): array
+    {
+        [$least] = DawnOxygen::limits($plan);
+        $worst = ['oxygen' => \INF, 'ammonia' => 0.0, 'nitrite' => 0.0, 'hours' => null, 'lost' => 0.0];
+        $trace = (new Runner($plan))->run($day + $days, [] === $events ? UsualCare::events() : $events, 1, null, static function (
+            int $n,
+            int $hour,
+            array $water,
+        ) use (&$worst, $day, $least): void {
+            if ($n < $day) {
+                return;
+            }
+            $worst['oxygen'] = min($worst['oxygen'], $water['oxygen']);
+            $worst['ammonia'] = max($worst['ammonia'], $water['ammonia']);
+            $worst['nitrite'] = max($worst['nitrite'], $water['nitrite']);
+            if ($water['oxygen'] < $least || $water['ammonia'] > Ammonia::TEST_ACT || $water['nitrite'] > Nitrite::ACT) {
+                $worst['hours'] ??= 24.0 * ($n - $day) + $hour + 1;
+            }
+        });
+        foreach ($plan->groups as $i => $group) {
+            $before = $trace->heads[$day - 1][$i];
+            foreach (\array_slice($trace->heads, $day) as $heads) {
+                $worst['lost'] = max($worst['lost'], $before > 0 ? 1 - $heads[$i] / $before : 0.0);
+            }
+        }
+
+        return $worst;
+    }
+
+    /**
+     * @param array{oxygen: float, ammonia: float, nitrite: float, hours: float|null, lost: float} $worst
+     * @param array{oxygen: float, ammonia: float, nitrite: float, hours: float|null, lost: float} $usual
+     */
+    private static function told(Plan $plan, Mishap $mishap, int $day, array $worst, array $usual): Rehearsal
+    {
+        [$least, $good] = DawnOxygen::limits($plan);
+        $worse =
+            $worst['oxygen'] < $usual['oxygen'] - self::WORSE_OXYGEN
+            || $worst['ammonia'] > $usual['ammonia'] + self::WORSE
+            || $worst['nitrite'] > $usual['nitrite'] + self::WORSE;
+        $state = match (true) {
+            !$worse => State::Holds,
+            null !== $worst['hours'] => State::Fails,
+            $worst['oxygen'] < $good || $worst['ammonia'] > Ammonia::TEST_SHOWS || $worst['nitrite'] > Nitrite::WATCH => State::Tight,
+            default => State::Holds,
+        };
+        $what = array_values(
+            array_filter(
+                [
+                    $worst['oxygen'] < $good ? 'oxygen falls to '.Decimal::significant($worst['oxygen'], 2).' mg/L' : '',
+                    $worst['ammonia'] > Ammonia::TEST_SHOWS / 2
+                        ? 'ammonia rises to '.Decimal::significant($worst['ammonia'], 2).' mg N/L'
+                        : '',
+                    $worst['nitrite'] > Nitrite::WATCH / 2
+                        ? 'nitrite rises to '.Decimal::significant($worst['nitrite'], 2).' mg N/L'
+                        : '',
+                ],
+                static fn (string $s): bool => '' !== $s,
+            ),
+        );
+        $after = null !== $worst['hours'] && $worse ? ' The first limit is passed after '.self::span($worst['hours']).'.' : '';
+
+        return new Rehearsal(
+            $mishap,
+            $state,
+            $mishap->begins($day),
+            $worse ? $worst['hours'] : null,
+            $worst['ammonia'],
+            $worst['nitrite'],
+            $worst['oxygen'],
+            [] === $what || !$worse
+                ? 'The tank takes it: oxygen stays above '.
+                    Decimal::significant($worst['oxygen'], 2).
+                    ' mg/L and no test shows anything new.'
+                : Words::capital(implode(', ', $what)).'.'.$after,
+        );
+    }
+
+    private static function span(float $hours): string
+    {
+        return $hours < 48 ? Decimal::trimmed($hours, 0).' hours' : Decimal::trimmed($hours / 24, 0).' days';
+    }
+}

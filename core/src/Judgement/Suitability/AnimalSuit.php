@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Suitability;
+
+use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Margin\KindWater;
+use Olvek\Core\Judgement\Margin\Margin;
+use Olvek\Core\Judgement\Margin\Room;
+use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\StockBalance;
+use Olvek\Core\Judgement\Margin\Warmth;
+use Olvek\Core\Nature\Animal\Kind;
+use Olvek\Core\Nature\Animal\Shape;
+use Olvek\Core\Nature\Animal\Temper;
+use Olvek\Core\Planning\Plan\Group;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\UsualAmount;
+
+/**
+ * Whether an animal would live in a tank, by the margins' own limits and without a run of its own; how many; and with whom it is at odds.
+ */
+final readonly class AnimalSuit
+{
+    /** Heads beyond which nobody asks. J. */
+    private const MOST = 500;
+
+    /** @param Margin|null $balance the stock balance of the run; null where only room is to count */
+    public function __construct(
+        private Plan $plan,
+        private TankOffer $offer,
+        private ?Margin $balance = null,
+        private UnitSystem $units = UnitSystem::Metric,
+    ) {
+    }
+
+    public function of(Kind $kind): Suitability
+    {
+        $amount = UsualAmount::heads($kind, $this->plan);
+        $fights = $this->fights($kind);
+
+        return new Suitability(
+            array_values(
+                array_filter([
+                    $this->room($kind, $amount),
+                    $this->warmth($kind),
+                    ...$this->water($kind),
+                    ...$this->place($kind),
+                    ...array_map(static fn (string $words): Reason => new Reason(Need::Company, State::Fails, $words), $fights),
+                ]),
+            ),
+            $amount,
+            $this->most($kind),
+            $fights,
+        );
+    }
+
+    private function room(Kind $kind, int $amount): ?Reason
+    {
+        $litres = $this->plan->vessel->grossVolume();
+        $needs = max($kind->leastLitres(), $amount * $kind->litresEach->value);
+
+        return $needs > 0 && Room::ratio($litres, $needs) < 1
+            ? new Reason(
+                Need::Room,
+                State::Fails,
+                \sprintf('Wants a tank of %s; this one has %s.', ...$this->units->apart(Dimension::Volume, [$needs, $litres], 0)),
+            )
+            : null;
+    }
+
+    private function warmth(Kind $kind): ?Reason
+    {
+        $plan = $this->plan;
+        $show = fn (float $celsius): string => $this->units->show(Dimension::Temperature, $celsius, 0);
+        $cold = $this->offer->coldest - $kind->coolest->value;
+        $warm = $kind->warmest->value - $this->offer->warmest;
+        $heatable = !$plan->site->sealed && !$plan->site->isOutdoors();
+
+        return match (true) {
+            $warm < Warmth::LEAST => new Reason(
+                Need::Warmth,
+                State::Fails,
+                \sprintf('Too warm: it bears %s, the water comes to %s.', $show($kind->warmest->value), $show($this->offer->warmest)),
+            ),
+            $cold < Warmth::LEAST => new Reason(
+                Need::Warmth,
+                $heatable ? State::Tight : State::Fails,
+                \sprintf(
+                    $heatable ? 'Wants a heater: %s or more, the water falls to %s.' : 'Too cold: it wants %s, the water falls to %s.',
+                    $show($kind->coolest->value),
+                    $show($this->offer->coldest),
+                ),
+            ),
+            default => null,
+        };
+    }
+
+    /** @return list<Reason> */
+    private function water(Kind $kind): array
+    {
+        $worst = null;
+        // Two bounds of pH, then two of hardness.
+        foreach (KindWater::steps($kind, $this->offer->pH, $this->offer->gh, $this->units) as $n => [$steps, $words]) {
+            if ($steps > KindWater::TIGHT && (null === $worst || $steps > $worst[0])) {
+                $worst = [$steps, new Reason(
+                    $n < 2 ? Need::Acidity : Need::Hardness,
+                    $steps > KindWater::FAILS ? State::Fails : State::Tight,
+                    Words::capital($words).'.',
+                )];
+            }
+        }
+        $gasps = $this->offer->oxygen < $kind->oxygen->value && !$kind->breathesAir;
+        $oxygen = $this->units->show(Dimension::Concentration, $this->offer->oxygen);
+
+        return [
+            ...null === $worst ? [] : [$worst[1]],
+            ...$gasps ? [new Reason(Need::Oxygen, State::Tight, "Dawns fall to $oxygen of oxygen.")] : [],
+        ];
+    }
+
+    /** @return list<Reason|null> */
+    private function place(Kind $kind): array
+    {
+        $site = $this->plan->site;
+
+        return [
+            $site->sealed && Shape::Fish === $kind->shape ? new Reason(
+                Need::Place,
+                State::Fails,
+                'No fish in a sealed vessel, ever.',
+            ) : null,
+            $kind->jumper && !$site->lid && !$site->sealed ? new Reason(
+                Need::Place,
+                State::Tight,
+                'Jumps: a lid, or a lower water line.',
+            ) : null,
+            $kind->matureTank ? new Reason(Need::Age, State::Tight, 'For a grown tank: not in its first two months.') : null,
+        ];
+    }
+
+    /** @return list<string> */
+    private function fights(Kind $kind): array
+    {
+        $plan = $this->plan;
+        $found = [];
+        foreach ($plan->groups as $group) {
+            $other = $group->kind;
+            if ($other->id === $kind->id) {
+                continue;
+            }
+            if (Room::eats($other, $kind)) {
+                $found[] = "$other->common hunts it.";
+            }
+            if (Room::eats($kind, $other)) {
+                $found[] = "It hunts $other->common.";
+            }
+            if (
+                Temper::Quarrelsome === $kind->temper
+                && Temper::Quarrelsome === $other->temper
+                && Room::areTooClose($kind, $other, $this->plan->vessel->grossVolume())
+            ) {
+                $found[] = "It fights with $other->common.";
+            }
+        }
+
+        return array_values(array_unique($found));
+    }
+
+    /** Heads that have room beside what is there, and that plants carry as the run has it. */
+    private function most(Kind $kind): int
+    {
+        $plan = $this->plan;
+        if ($plan->site->sealed && Shape::Fish === $kind->shape) {
+            return 0;
+        }
+        $taken = array_sum(array_map(
+            static fn (Group $g): float => $g->kind->id === $kind->id ? 0.0 : $g->count * $g->kind->litresEach->value,
+            $plan->groups,
+        ));
+        $least = max(0.1, $kind->leastLitres());
+        if (Room::ratio($this->plan->vessel->grossVolume(), $least) < 1) {
+            return 0;
+        }
+        $most = max(0.0, $this->plan->vessel->grossVolume() / Room::GOOD - $taken) / max(0.001, $kind->litresEach->value);
+        $balance = $this->balance;
+        $each = UsualAmount::food($kind, 1);
+        // A share of the carrying is worth so many grams of food a day.
+        if (null !== $balance && '×' === $balance->unit && $plan->feed->grams > 0 && $each > 0) {
+            $here = array_sum(array_map(static fn (Group $g): int => $g->kind->id === $kind->id ? $g->count : 0, $plan->groups));
+            $most = min($most, $here + max(0.0, ($balance->measure / StockBalance::GOOD - 1) * $plan->feed->grams) / $each);
+        }
+
+        return (int) min(self::MOST, floor($most));
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Suitability;
+
+use Olvek\Core\Judgement\Margin\State;
+
+/** One thing that a kind finds wanting, in a short sentence. */
+final readonly class Reason
+{
+    public function __construct(public Need $need, public State $state, public string $words)
+    {
+    }
+}

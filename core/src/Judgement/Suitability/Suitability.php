@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Suitability;
+
+use Olvek\Core\Judgement\Margin\State;
+
+/** Whether a kind would live in a tank, why not, and how many of it. */
+final readonly class Suitability
+{
+    public State $state;
+
+    /**
+     * @param list<Reason>  $reasons what is tight or fails; none where it would do well
+     * @param int                        $amount  pieces or heads that are usual in such a tank
+     * @param int|null                   $most    heads that its room and what its plants carry allow beside what is there; null for plants
+     * @param list<string>               $fights  who of those planned harms it, or is harmed by it
+     * @param float|null $light share of its best growth that light and carbon allow at its place, of what light is asked of
+     */
+    public function __construct(
+        public array $reasons,
+        public int $amount,
+        public ?int $most = null,
+        public array $fights = [],
+        public ?float $light = null,
+    ) {
+        $this->state = array_reduce(
+            $reasons,
+            static fn (State $worst, Reason $reason): State => $worst->worse($reason->state),
+            State::Holds,
+        );
+    }
+
+    /** All reasons, the gravest first. */
+    public function words(): string
+    {
+        $reasons = $this->reasons;
+        usort($reasons, static fn (Reason $a, Reason $b): int => $b->state->rank() <=> $a->state->rank());
+
+        return implode(' ', array_map(static fn (Reason $r): string => $r->words, $reasons));
+    }
+
+    /**
+     * Why it would not live there; none where it would.
+     *
+     * @param list<Need> $but needs that are not asked about
+     *
+     * @return list<Reason>
+     */
+    public function fails(array $but = []): array
+    {
+        return array_values(array_filter(
+            $this->reasons,
+            static fn (Reason $r): bool => State::Fails === $r->state && !\in_array($r->need, $but, true),
+        ));
+    }
+}

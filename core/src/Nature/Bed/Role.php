@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Nature\Bed;
+
+/** What a bed material is for. */
+enum Role: string
+{
+    case Soil = 'soil';
+    case Cap = 'cap';
+}

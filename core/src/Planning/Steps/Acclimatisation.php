@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Planning\Steps;
+
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Nature\Animal\Shape;
+
+/**
+ * How long animals take from one water to another, by how much the two differ. C: warmth by floating the bag; hardness and pH by dripping;
+ * the numbers J.
+ */
+final readonly class Acclimatisation
+{
+    /** Minutes of floating, and minutes for each °C beyond. */
+    private const FLOAT = 15;
+    private const PER_DEGREE = 3;
+    /** Minutes of dripping for each °dH of general hardness, and for each unit of pH, by which the waters differ; and the least. */
+    private const PER_HARDNESS = 8;
+    private const PER_PH = 60;
+    private const LEAST = 20;
+    private const MOST = 240;
+    /** Times longer for what has a shell, and moults. */
+    private const SHELLED = 2;
+
+    /**
+     * @param int $floating minutes in the bag on the water
+     * @param int $dripping minutes in which its water is doubled, and doubled again
+     */
+    private function __construct(public int $floating, public int $dripping)
+    {
+    }
+
+    /**
+     * From water to water; differences in either direction.
+     *
+     * @param float $celsius  °C
+     * @param float $hardness °dH of general hardness
+     */
+    public static function by(float $celsius, float $hardness, float $pH, Shape $shape): self
+    {
+        $slow = Shape::Fish === $shape ? 1 : self::SHELLED;
+        $drip = $slow * max(self::LEAST, self::PER_HARDNESS * abs($hardness), self::PER_PH * abs($pH));
+
+        return new self(
+            (int) round(self::FLOAT + self::PER_DEGREE * max(0.0, abs($celsius) - 1)),
+            (int) round(min(self::MOST, 5 * ceil($drip / 5))),
+        );
+    }
+
+    public function words(): string
+    {
+        return \sprintf(
+            'float the bag for %d min, then drip tank water in for %s until there is four times as much',
+            $this->floating,
+            $this->dripping < 90 ? "$this->dripping min" : Decimal::trimmed($this->dripping / 60, 1).' h',
+        );
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests\Judgement\Solve;
+
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Margin\Judge;
+use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Solve\Compose\MethodHere;
+use Olvek\Core\Judgement\Solve\Compose\MethodsHere;
+use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\Method;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Tests\Sample;
+use PHPUnit\Framework\TestCase;
+
+/** All methods in one tank. */
+final class MethodsHereTest extends TestCase
+{
+    public function testAllAreJudgedAndThoseThatHoldBestComeFirst(): void
+    {
+        $here = MethodsHere::of(Sample::planted(), new Editor(Sample::catalogue()), Sample::catalogue());
+
+        self::assertCount(\count(Method::cases()), $here->methods);
+        self::assertTrue($here->complete);
+        self::assertTrue($here->planted);
+        $places = array_map(static fn (MethodHere $m): array => [$m->judgement?->state->rank(), $m->score], $here->methods);
+        $sorted = $places;
+        sort($sorted);
+        self::assertSame($sorted, $places, 'what holds comes before what is tight, and that before what fails');
+        self::assertGreaterThan(1, \count(array_unique(array_column($places, 0))), 'the methods differ in this tank');
+        foreach ($here->methods as $method) {
+            self::assertSame($method->method, $method->plan?->preparation->method);
+            self::assertSame(Judge::judge($method->plan)->verdict, $method->judgement?->verdict);
+            $first = $method->method->firstAnimals();
+            self::assertTrue(null === $first || $method->plan->firstAnimals() >= $first, 'no animals before the method has any');
+        }
+        self::assertMatchesRegularExpression('/^Soil: from 0.cm \(lean inert bed\) to /u', implode(' ', $here->disagree));
+        self::assertNull(MethodsHere::nearest(new MethodHere(Method::ThinSoil, null, null, ['no'], \INF)));
+    }
+
+    public function testABareTankIsPlantedFirst(): void
+    {
+        $here = MethodsHere::of(
+            Plan::starting('Bare', Sample::catalogue()),
+            new Editor(Sample::catalogue()),
+            Sample::catalogue(),
+            UnitSystem::Us,
+        );
+
+        self::assertFalse($here->planted);
+        foreach ($here->methods as $method) {
+            self::assertNotSame([], $method->plan->clumps ?? []);
+        }
+        self::assertNotSame(State::Fails, $here->methods[0]->judgement?->state);
+    }
+
+    public function testWhatDoesNotFitComesLastAndSaysWhy(): void
+    {
+        $low = Sample::edit(Sample::planted(), ['bed.soil.material' => 'none', 'bed.cap.front' => '1 cm', 'bed.cap.back' => '1 cm']);
+        $low = Sample::edit($low, ['vessel.height' => '10 cm', 'waterLine' => '8 cm']);
+        $here = MethodsHere::of($low, new Editor(Sample::catalogue()), Sample::catalogue());
+        $last = $here->methods[\count($here->methods) - 1];
+
+        self::assertNull($last->plan);
+        self::assertNotSame([], $last->refused);
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Tests\Judgement\Start;
+
+use Olvek\Core\Judgement\Start\Expected;
+use Olvek\Core\Judgement\Start\FirstWeeks;
+use Olvek\Core\Judgement\Start\Gate;
+use Olvek\Core\Judgement\Start\TankToday;
+use Olvek\Core\Keeping\Fitting\Forecast;
+use Olvek\Core\Keeping\Fitting\Member;
+use Olvek\Core\Keeping\Log\Log;
+use Olvek\Core\Keeping\Log\LoggedEvent;
+use Olvek\Core\Keeping\Log\Reading;
+use Olvek\Core\Keeping\Log\TestKit;
+use Olvek\Core\Nature\Water\Measure;
+use Olvek\Core\Planning\Event\EventKind;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Tests\Sample;
+use PHPUnit\Framework\TestCase;
+
+/** When groups may be expected: by the forecast where the water decides, by the gates' own days where it does not. */
+final class ExpectedTest extends TestCase
+{
+    private static function plan(string $way): Plan
+    {
+        return Sample::edit(Sample::planted(), [
+            'start.way' => $way,
+            'animals.a1.day' => '4',
+            'animals.add' => 'neocaridina-davidi',
+            'animals.a2.day' => '20',
+        ]);
+    }
+
+    /**
+     * Tanks whose water reads nothing from these days on; null for never.
+     *
+     * @param non-empty-list<int|null> $quietFrom
+     */
+    private static function forecast(array $quietFrom): Forecast
+    {
+        return Forecast::of(
+            array_map(
+                static fn (?int $from): Member => new Member(
+                    [
+                        Measure::Ammonia->value => array_map(
+                            static fn (int $day): float => null !== $from && $day >= $from ? 0.0 : 1.0,
+                            range(0, 59),
+                        ),
+                        Measure::Nitrite->value => array_fill(0, 60, 0.0),
+                        Measure::Nitrate->value => array_fill(0, 60, 1.0),
+                    ],
+                    0.0,
+                ),
+                $quietFrom,
+            ),
+            false,
+        );
+    }
+
+    /** @param list<LoggedEvent> $events */
+    private static function situation(string $way, int $today, array $events = [], bool $quiet = false): TankToday
+    {
+        $readings = [new Reading($today, Measure::Ammonia, $quiet ? 0.0 : 0.6), new Reading($today, Measure::Nitrite, 0.0)];
+
+        return new TankToday(self::plan($way), new Log($readings, $events), $today, TestKit::of());
+    }
+
+    /** @return list<string> */
+    private static function words(TankToday $situation, Forecast $forecast): array
+    {
+        return array_map(static fn (Expected $e): string => $e->words(), Expected::of($situation, $forecast));
+    }
+
+    /** One, five and nine of ten tanks are quiet by days 10, 14 and 26; the second group comes a week after the first. */
+    public function testTheWaterDecides(): void
+    {
+        $forecast = self::forecast([10, 12, 12, 14, 14, 20, 20, 26, 26, 40]);
+        self::assertSame(
+            ['about day 14 (day 10 to 26), planned for day 4', 'about day 21 (day 20 to 33), planned for day 20'],
+            self::words(self::situation('plants', 6), $forecast),
+        );
+    }
+
+    public function testWaitingAddsItsOwnDays(): void
+    {
+        self::assertSame(
+            ['about day 21, planned for day 4', 'about day 28, planned for day 20'],
+            self::words(self::situation('waiting', 6), self::forecast([8, 8, 8])),
+            'three weeks, however quiet',
+        );
+        self::assertSame(
+            ['about day 33, planned for day 4', 'about day 40, planned for day 20'],
+            self::words(self::situation('waiting', 6), self::forecast([30, 30, 30])),
+            'two tests, three days apart',
+        );
+    }
+
+    public function testADoseThatWasNotGivenCannotBeForetold(): void
+    {
+        self::assertSame(
+            ['cannot be predicted yet; planned for day 4', 'cannot be predicted yet; planned for day 20'],
+            self::words(self::situation('dosing', 6), self::forecast([8, 8])),
+        );
+        self::assertSame(
+            'about day 21 (day 21 to 26), planned for day 4',
+            self::words(self::situation('dosing', 16, [new LoggedEvent(14, EventKind::Dose, 2.0)]), self::forecast([18, 18, 25]))[0],
+        );
+    }
+
+    public function testTanksThatNeverComeToItAreSaid(): void
+    {
+        self::assertSame(
+            'about day 12 (day 9 to beyond this forecast), planned for day 4',
+            self::words(self::situation('plants', 6), self::forecast([9, 12, null]))[0],
+        );
+        self::assertSame(
+            'cannot be predicted yet; planned for day 4',
+            self::words(self::situation('plants', 6), self::forecast([null, null, null]))[0],
+        );
+    }
+
+    public function testWhoIsInIsInAndTheNextKeepsTheirDay(): void
+    {
+        $situation = self::situation('plants', 9, [new LoggedEvent(5, EventKind::Stock, 10, 'a1')], true);
+        self::assertSame(['in since day 5', 'about day 20, as planned'], self::words($situation, self::forecast([9, 9])));
+    }
+
+    /** What the forecast says of a group is never earlier than its gate, and where only days are missing, the same. */
+    public function testForecastAndGatesAgree(): void
+    {
+        foreach (['plants' => [], 'borrowed' => [new LoggedEvent(0, EventKind::Seed, 1.0)], 'waiting' => []] as $way => $events) {
+            foreach ([[], [new LoggedEvent(5, EventKind::Stock, 10, 'a1')]] as $came) {
+                $situation = self::situation($way, 12, [...$events, ...$came], true);
+                $gates = array_column(array_map(static fn (Gate $g): array => [$g->id, $g->day], FirstWeeks::of($situation)->gates), 1, 0);
+                foreach (Expected::of($situation, self::forecast([12, 12])) as $expected) {
+                    self::assertGreaterThanOrEqual($gates["group-{$expected->group->id}"], $expected->likely, $way);
+                }
+            }
+        }
+    }
+}
