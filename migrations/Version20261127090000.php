@@ -8,7 +8,7 @@ use Doctrine\DBAL\Platforms\SQLitePlatform;
 use Doctrine\DBAL\Schema\Schema;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\Migrations\AbstractMigration;
-use Olvek\Account\SignInName;
+use Olvek\Service\Account\SignInName;
 
 /**
  * Written against the schema, so that it runs on any database; only columns are added, so that on SQLite no table is made anew (with

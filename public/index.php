@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Olvek\Kernel;
-use Olvek\Site\ServerSettings;
+use Olvek\Service\Site\ServerSettings;
 use Symfony\Component\Dotenv\Dotenv;
 use Symfony\Component\HttpFoundation\Request;
 

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Olvek\Tests;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Account\Keeper;
-use Olvek\Account\KeeperRepository;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\PlanDocument;
-use Olvek\Editing\TankEditor;
-use Olvek\Tank\Tank;
-use Olvek\Tank\TankRepository;
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Account\KeeperRepository;
+use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Tank\Tank;
+use Olvek\Service\Tank\TankRepository;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
 use Symfony\Component\Uid\Uuid;
@@ -61,7 +61,7 @@ abstract class BenchTestCase extends WebTestCase
     protected function revisions(): int
     {
         $count = $this->service(EntityManagerInterface::class)
-            ->createQuery('SELECT COUNT(r.number) FROM Olvek\Tank\Revision r WHERE r.tank = :tank')
+            ->createQuery('SELECT COUNT(r.number) FROM Olvek\Service\Tank\Revision r WHERE r.tank = :tank')
             ->setParameter('tank', Uuid::fromString($this->tank), 'uuid')
             ->getSingleScalarResult();
         self::assertIsNumeric($count);

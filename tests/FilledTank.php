@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Tests;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Log\Entry;
+use Olvek\Service\Log\Entry;
 
 /** A tank whose days are counted, and the forms of its first weeks. */
 trait FilledTank

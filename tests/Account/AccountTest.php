@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Olvek\Tests\Account;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Account\Keeper;
-use Olvek\Account\KeeperRepository;
 use Olvek\Core\Basis\Unit\UnitSystem;
-use Olvek\Tank\Tank;
-use Olvek\Tank\TankRepository;
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Account\KeeperRepository;
+use Olvek\Service\Tank\Tank;
+use Olvek\Service\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Bundle\FrameworkBundle\Console\Application;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Tests\Account;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Account\Invitations;
-use Olvek\Account\KeeperRepository;
+use Olvek\Service\Account\Invitations;
+use Olvek\Service\Account\KeeperRepository;
 use Olvek\Tests\Services;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;

@@ -113,7 +113,7 @@ final class SignInTest extends BenchTestCase
     public function testKeepersThatCannotBeAreRefused(string $name, string $password): void
     {
         $this->expectException(\InvalidArgumentException::class);
-        $this->service(\Olvek\Account\KeeperRepository::class)->enrol($name, $name, $password);
+        $this->service(\Olvek\Service\Account\KeeperRepository::class)->enrol($name, $name, $password);
     }
 
     public function testAKeeperIsMadeOnTheCommandLine(): void

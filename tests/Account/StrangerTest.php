@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Account;
 
-use Olvek\Account\EntryPoint;
-use Olvek\Account\KeeperRepository;
-use Olvek\Site\BodySize;
+use Olvek\Page\Account\EntryPoint;
+use Olvek\Service\Account\KeeperRepository;
+use Olvek\Service\Site\BodySize;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\Files;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -198,7 +198,7 @@ final class StrangerTest extends BenchTestCase
         $keepers = new KeeperRepository(
             $this->service(\Doctrine\Persistence\ManagerRegistry::class),
             $hasher,
-            $this->service(\Olvek\Account\PasswordRule::class),
+            $this->service(\Olvek\Service\Account\PasswordRule::class),
         );
         self::assertNotNull($keepers->loadUserByIdentifier('Runa'));
         self::assertSame(0, $hasher->work, 'whose password is then looked at');

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Account;
 
-use Olvek\Account\Keeper;
-use Olvek\Account\Today;
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Account\Today;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Clock\MockClock;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Almanac;
 
-use Olvek\Account\KeeperRepository;
-use Olvek\Almanac\Almanac;
-use Olvek\Log\Entry;
+use Olvek\Service\Account\KeeperRepository;
+use Olvek\Service\Almanac\Almanac;
+use Olvek\Service\Log\Entry;
+use Olvek\Service\Work\Deadline;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
-use Olvek\Work\Deadline;
 use PHPUnit\Framework\Attributes\TestWith;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;

@@ -43,7 +43,7 @@ final class HouseTest
     public function drawingsOnlyShow(): BuildStep
     {
         return PHPat::rule()
-            ->classes(Selector::inNamespace('Olvek\Drawing'))
+            ->classes(Selector::inNamespace('Olvek\Service\Drawing'))
             ->shouldNot()
             ->dependOn()
             ->classes(Selector::inNamespace('Doctrine'), Selector::inNamespace('Symfony\Component\HttpFoundation'))

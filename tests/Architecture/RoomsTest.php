@@ -26,6 +26,7 @@ final class RoomsTest extends TestCase
      * @param array<string, list<string>> $rooms
      */
     #[TestWith([Rooms::CORE_WINGS, Rooms::CORE])]
+    #[TestWith([Rooms::APPLICATION_WINGS, Rooms::APPLICATION])]
     public function testNoWingKnowsALaterOne(array $wings, array $rooms): void
     {
         $floor = static fn (string $room): int|false => array_search(strstr($room, '\\', true), $wings, true);
@@ -42,6 +43,7 @@ final class RoomsTest extends TestCase
      * @param array<string, list<string>> $rooms
      */
     #[TestWith(['core/src', Rooms::CORE_WINGS, Rooms::CORE])]
+    #[TestWith(['src', Rooms::APPLICATION_WINGS, Rooms::APPLICATION])]
     public function testEveryFolderIsARoomThatIsDescribed(string $folder, array $wings, array $rooms): void
     {
         $root = \dirname(__DIR__, 2);

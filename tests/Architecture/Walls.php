@@ -19,8 +19,8 @@ final class Walls
         .'|microtime|hrtime|date|localtime|getdate|s?rand|mt_s?rand|random_.*|uniqid|getenv|putenv|exec|shell_exec|system'
         .'|passthru|proc_open|u?sleep)$/';
     /** Rooms and classes whose work it is to ask the database. */
-    private const STORES = '/^Olvek\\\\(Server\\\\.*|.*Repository|Account\\\\Invitations|Build\\\\BuildRecords'
-        .'|Log\\\\(EntryRows|ImportBatches|Logbook)|Photo\\\\Photos|Tank\\\\Holdings|Site\\\\Sqlite.*)$/';
+    private const STORES = '/^Olvek\\\\((Console|Service)\\\\Server\\\\.*|Service\\\\(.*Repository|Account\\\\Invitations'
+        .'|Build\\\\BuildRecords|Log\\\\(EntryRows|ImportBatches|Logbook)|Photo\\\\Photos|Tank\\\\Holdings|Site\\\\Sqlite.*))$/';
     private const ASKS = [
         'createQuery', 'createQueryBuilder', 'createNativeQuery', 'executeQuery', 'executeStatement', 'prepareStatement', 'fetchOne',
         'fetchAssociative', 'fetchAllAssociative', 'fetchFirstColumn', 'iterateAssociative', 'fetchNumeric',

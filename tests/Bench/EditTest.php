@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Olvek\Tests\Bench;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Account\KeeperRepository;
 use Olvek\Core\Basis\Unit\UnitSystem;
-use Olvek\Editing\StaleEdit;
-use Olvek\Editing\TankEditor;
-use Olvek\Tank\TankRepository;
+use Olvek\Service\Account\KeeperRepository;
+use Olvek\Service\Editing\StaleEdit;
+use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;

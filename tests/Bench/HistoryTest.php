@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Bench;
 
-use Olvek\Tank\TankRepository;
+use Olvek\Service\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 

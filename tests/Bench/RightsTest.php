@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Bench;
 
-use Olvek\Account\KeeperRepository;
+use Olvek\Service\Account\KeeperRepository;
 use Olvek\Tests\BenchTestCase;
 use Symfony\Component\Routing\RouterInterface;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Tests\Bench;
 
 use Olvek\Core\Planning\Plan\Method;
-use Olvek\Judging\Outcomes;
+use Olvek\Service\Judging\Outcomes;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;

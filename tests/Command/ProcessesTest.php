@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Command;
 
-use Olvek\Command\BandPieces;
-use Olvek\Command\Processes;
+use Olvek\Console\Command\BandPieces;
+use Olvek\Console\Command\Processes;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Plan\PlanDocument;
 use PHPUnit\Framework\TestCase;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Command;
 
-use Olvek\Command\Pieces;
+use Olvek\Console\Command\Pieces;
 
 /** The square of each number; dies at one of them. */
 final readonly class SquarePieces implements Pieces

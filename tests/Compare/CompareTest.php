@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Olvek\Tests\Compare;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Account\KeeperRepository;
-use Olvek\Compare\Thing;
 use Olvek\Core\Planning\Plan\Method;
-use Olvek\Log\Entry;
-use Olvek\Log\EntryKind;
+use Olvek\Service\Account\KeeperRepository;
+use Olvek\Service\Compare\Thing;
+use Olvek\Service\Log\Entry;
+use Olvek\Service\Log\EntryKind;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use Olvek\Tests\ShortPatience;

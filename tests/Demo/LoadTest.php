@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Olvek\Tests\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Account\KeeperRepository;
-use Olvek\Account\SignInController;
-use Olvek\Log\Entry;
-use Olvek\Log\EntryKind;
-use Olvek\Tank\TankRepository;
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Account\KeeperRepository;
+use Olvek\Service\Log\Entry;
+use Olvek\Service\Log\EntryKind;
+use Olvek\Service\Tank\TankRepository;
 use Olvek\Tests\Services;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
@@ -85,7 +85,7 @@ final class LoadTest extends WebTestCase
     /** Day 9 of the bowl: bacteria and snails in, nitrite standing, shrimp waiting at the gate. */
     public function testTheGalleyStandsAtDayNine(): void
     {
-        $keeper = $this->service(KeeperRepository::class)->named(SignInController::DEMO_KEEPER);
+        $keeper = $this->service(KeeperRepository::class)->named(Keeper::DEMO);
         self::assertNotNull($keeper);
         $this->browser->loginUser($keeper);
         $galley = $this->service(TankRepository::class)->findOneBy(['name' => 'Galley']);

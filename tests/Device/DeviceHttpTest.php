@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Device;
 
-use Olvek\Device\DeviceHttp;
-use Olvek\Device\DeviceTrouble;
-use Olvek\Device\HttpLampTimer;
-use Olvek\Device\HttpWaterProbe;
+use Olvek\Service\Device\DeviceHttp;
+use Olvek\Service\Device\DeviceTrouble;
+use Olvek\Service\Device\HttpLampTimer;
+use Olvek\Service\Device\HttpWaterProbe;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\HttpClient\Exception\TransportException;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Tests\Device;
 
 use Olvek\Core\Nature\Water\Measure;
-use Olvek\Device\DeviceKind;
-use Olvek\Device\Devices;
+use Olvek\Service\Device\DeviceKind;
+use Olvek\Service\Device\Devices;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use PHPUnit\Framework\Attributes\Group;

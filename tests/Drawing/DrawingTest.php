@@ -18,17 +18,17 @@ use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Core\Simulation\Run\Runner;
 use Olvek\Core\Simulation\Run\Snapshot;
-use Olvek\Drawing\AnimalFigure;
-use Olvek\Drawing\Elevation;
-use Olvek\Drawing\FloorPlan;
-use Olvek\Drawing\Handle;
-use Olvek\Drawing\HoursStrip;
-use Olvek\Drawing\LedgerChart;
-use Olvek\Drawing\Pen;
-use Olvek\Drawing\PlantFigure;
-use Olvek\Drawing\Profile;
-use Olvek\Drawing\View;
-use Olvek\Drawing\YearChart;
+use Olvek\Service\Drawing\AnimalFigure;
+use Olvek\Service\Drawing\Elevation;
+use Olvek\Service\Drawing\FloorPlan;
+use Olvek\Service\Drawing\Handle;
+use Olvek\Service\Drawing\HoursStrip;
+use Olvek\Service\Drawing\LedgerChart;
+use Olvek\Service\Drawing\Pen;
+use Olvek\Service\Drawing\PlantFigure;
+use Olvek\Service\Drawing\Profile;
+use Olvek\Service\Drawing\View;
+use Olvek\Service\Drawing\YearChart;
 use PHPUnit\Framework\TestCase;
 
 /** Laws of the drawings: to scale, whole, steady from one page to the next. */

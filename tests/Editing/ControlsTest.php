@@ -8,8 +8,8 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Planning\Plan\PlanFields;
 use Olvek\Core\Tests\Basis\Field\Drained;
 use Olvek\Core\Tests\Basis\Field\Outlet;
-use Olvek\Editing\Controls;
-use Olvek\Editing\FieldView;
+use Olvek\Service\Editing\Controls;
+use Olvek\Service\Editing\FieldView;
 use PHPUnit\Framework\TestCase;
 
 final class ControlsTest extends TestCase

@@ -8,7 +8,7 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Core\Planning\Plan\PlanDocument;
-use Olvek\Editing\ImportReport;
+use Olvek\Service\Editing\ImportReport;
 use PHPUnit\Framework\TestCase;
 
 /** What of a file was not understood, by its lines. */

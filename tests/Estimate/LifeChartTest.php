@@ -8,7 +8,7 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Keeping\Log\Reading;
 use Olvek\Core\Keeping\Log\TestKit;
 use Olvek\Core\Nature\Water\Measure;
-use Olvek\Estimate\LifeChart;
+use Olvek\Page\Estimate\LifeChart;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

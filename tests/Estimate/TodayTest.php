@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Tests\Estimate;
 
 use Olvek\Core\Keeping\Log\Log;
-use Olvek\Estimate\TankHistory;
-use Olvek\Log\TankState;
-use Olvek\Tank\TankRepository;
+use Olvek\Service\Estimate\TankHistory;
+use Olvek\Service\Log\TankState;
+use Olvek\Service\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use PHPUnit\Framework\Attributes\Group;

@@ -441,7 +441,7 @@ final class FuzzTest extends BenchTestCase
         $this->browser->request('GET', '/');
         if (!$this->browser->getResponse()->isSuccessful()) {
             $this->browser->loginUser(
-                $this->service(\Olvek\Account\KeeperRepository::class)->named('runa') ?? self::fail('the keeper is gone'),
+                $this->service(\Olvek\Service\Account\KeeperRepository::class)->named('runa') ?? self::fail('the keeper is gone'),
             );
             $this->tokens = $this->collected();
         }

@@ -14,8 +14,8 @@ use Olvek\Core\Judgement\Margin\Uncertainty;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Plan\PlanDocument;
-use Olvek\Judging\Outcome;
-use Olvek\Judging\Questions;
+use Olvek\Service\Judging\Outcome;
+use Olvek\Service\Judging\Questions;
 use PHPUnit\Framework\TestCase;
 
 /** What the Bench keeps of a judgement. */

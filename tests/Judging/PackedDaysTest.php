@@ -9,8 +9,8 @@ use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Core\Simulation\Run\Runner;
 use Olvek\Core\Simulation\Run\Snapshot;
-use Olvek\Drawing\Standalone;
-use Olvek\Judging\PackedDays;
+use Olvek\Service\Drawing\Standalone;
+use Olvek\Service\Judging\PackedDays;
 use PHPUnit\Framework\TestCase;
 
 /** What the Bench keeps of a run, and what it sends out of the page. */

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Tests\Log;
 
 use Olvek\Core\Basis\Unit\TextTable;
-use Olvek\Log\Entry;
-use Olvek\Log\ImportColumn;
-use Olvek\Log\LogImport;
-use Olvek\Site\Csv;
+use Olvek\Service\Log\Entry;
+use Olvek\Service\Log\ImportColumn;
+use Olvek\Service\Log\LogImport;
+use Olvek\Service\Site\Csv;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use PHPUnit\Framework\Attributes\TestWith;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Tests\Log;
 
 use Olvek\Core\Planning\Event\EventKind;
-use Olvek\Log\Entry;
+use Olvek\Service\Log\Entry;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 

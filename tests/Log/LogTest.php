@@ -6,9 +6,9 @@ namespace Olvek\Tests\Log;
 
 use Olvek\Core\Keeping\Log\LogAction;
 use Olvek\Core\Planning\Event\EventKind;
-use Olvek\Log\Entry;
-use Olvek\Log\EntryKind;
-use Olvek\Log\Logbook;
+use Olvek\Service\Log\Entry;
+use Olvek\Service\Log\EntryKind;
+use Olvek\Service\Log\Logbook;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use PHPUnit\Framework\Attributes\TestWith;

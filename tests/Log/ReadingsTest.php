@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Log;
 
-use Olvek\Account\Keeper;
-use Olvek\Account\KeeperRepository;
-use Olvek\Device\DeviceTokens;
-use Olvek\Log\Entry;
-use Olvek\Log\EntryKind;
-use Olvek\Log\EntryRows;
-use Olvek\Log\ReadingsController;
+use Olvek\Page\Log\ReadingsController;
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Account\KeeperRepository;
+use Olvek\Service\Device\DeviceTokens;
+use Olvek\Service\Log\Entry;
+use Olvek\Service\Log\EntryKind;
+use Olvek\Service\Log\EntryRows;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use Opis\JsonSchema\Validator;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Palette;
 
-use Olvek\Account\KeeperRepository;
 use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Service\Account\KeeperRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\DomCrawler\Crawler;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Tests\Read;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Log\Entry;
-use Olvek\Log\EntryKind;
+use Olvek\Service\Log\Entry;
+use Olvek\Service\Log\EntryKind;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use PHPUnit\Framework\Attributes\Group;

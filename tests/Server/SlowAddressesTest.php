@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Server;
 
-use Olvek\Server\SlowAddresses;
+use Olvek\Service\Server\SlowAddresses;
+use Olvek\Service\Work\SlowPool;
+use Olvek\Service\Work\WorkQueue;
 use Olvek\Tests\Services;
-use Olvek\Work\SlowPool;
-use Olvek\Work\WorkQueue;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 
@@ -63,7 +63,7 @@ final class SlowAddressesTest extends KernelTestCase
     {
         $root = \dirname(__DIR__, 2).'/src/';
         $asks = 0;
-        $files = glob("$root*/*Controller.php");
+        $files = glob("$root*/*/*Controller.php");
         self::assertIsArray($files);
         foreach ($files as $file) {
             $class = 'Olvek\\'.strtr(substr($file, \strlen($root), -4), '/', '\\');

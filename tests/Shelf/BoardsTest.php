@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Shelf;
 
-use Olvek\Editing\TankEditor;
+use Olvek\Service\Editing\TankEditor;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 

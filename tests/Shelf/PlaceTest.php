@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Shelf;
 
-use Olvek\Build\BuildRecords;
 use Olvek\Core\Basis\Supply\Source;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\Grown;
 use Olvek\Core\Planning\Plan\Inoculum;
 use Olvek\Core\Planning\Plan\PlannedEvent;
 use Olvek\Core\Planning\Steps\Steps;
-use Olvek\Editing\TankEditor;
-use Olvek\Log\Entry;
-use Olvek\Log\Logbook;
-use Olvek\Tank\TankRepository;
+use Olvek\Service\Build\BuildRecords;
+use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Log\Entry;
+use Olvek\Service\Log\Logbook;
+use Olvek\Service\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Uid\Uuid;

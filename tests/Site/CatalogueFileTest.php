@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Tests\Site;
 
 use Olvek\Core\Nature\Catalogue\Catalogue;
-use Olvek\Site\CatalogueFile;
+use Olvek\Service\Site\CatalogueFile;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 
 final class CatalogueFileTest extends KernelTestCase

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Olvek\Tests\Site;
 
 use Olvek\Core\Judgement\Margin\Judge;
-use Olvek\Editing\TankEditor;
+use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Weeks\Forecasts;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use Olvek\Tests\LargestPlan;
 use Olvek\Tests\ShortPatience;
-use Olvek\Weeks\Forecasts;
 use PHPUnit\Framework\Attributes\Group;
 
 /** The largest plan that the rules allow, on every page and question: each is answered, with what is known when its time is over. */
@@ -22,7 +22,7 @@ final class LargestPlanTest extends BenchTestCase
 
     public function testEveryPageAndQuestionIsAnswered(): void
     {
-        $keeper = $this->service(\Olvek\Account\KeeperRepository::class)->named('runa') ?? self::fail();
+        $keeper = $this->service(\Olvek\Service\Account\KeeperRepository::class)->named('runa') ?? self::fail();
         $this->tank = $this->service(TankEditor::class)
             ->begin($keeper, LargestPlan::of($this->demoPlan()), 'created')
             ->id()

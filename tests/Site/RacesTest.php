@@ -7,11 +7,11 @@ namespace Olvek\Tests\Site;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Events;
-use Olvek\Almanac\Almanac;
-use Olvek\Almanac\Due;
-use Olvek\Almanac\Settling;
-use Olvek\Device\DeviceKind;
-use Olvek\Task\TaskMark;
+use Olvek\Service\Almanac\Almanac;
+use Olvek\Service\Almanac\Due;
+use Olvek\Service\Almanac\Settling;
+use Olvek\Service\Device\DeviceKind;
+use Olvek\Service\Task\TaskMark;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Tests\Site;
 
 use Doctrine\ORM\OptimisticLockException;
-use Olvek\Editing\StaleEdit;
-use Olvek\Site\RefusalAnswer;
+use Olvek\Service\Editing\StaleEdit;
+use Olvek\Service\Site\RefusalAnswer;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\HttpFoundation\Request;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Site;
 
-use Olvek\Site\ResultCache;
+use Olvek\Service\Site\ResultCache;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Site;
 
-use Olvek\Site\SessionFiles;
+use Olvek\Service\Site\SessionFiles;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Process\Process;
@@ -66,7 +66,7 @@ final class SessionFilesTest extends TestCase
     public function testKilledInMidWrite(): void
     {
         $code =
-            'require $argv[1]; $s = new Olvek\\Site\\SessionFiles(new Symfony\\Component\\Filesystem\\Filesystem(), $argv[2]); '
+            'require $argv[1]; $s = new Olvek\\Service\\Site\\SessionFiles(new Symfony\\Component\\Filesystem\\Filesystem(), $argv[2]); '
                 .'$s->open("", "olvek"); for (;;) { foreach (["a", "b"] as $c) { $s->write("abc", str_repeat($c, 300000)); } }';
         for ($n = 0; $n < 10; ++$n) {
             $writer = new Process(['php', '-r', $code, \dirname(__DIR__, 2).'/vendor/autoload.php', $this->folder]);
@@ -89,7 +89,7 @@ final class SessionFilesTest extends TestCase
         $this->sessions->close();
         $this->sessions->read('abc');
         $code =
-            'require $argv[1]; $s = new Olvek\\Site\\SessionFiles(new Symfony\\Component\\Filesystem\\Filesystem(), $argv[2]); '
+            'require $argv[1]; $s = new Olvek\\Service\\Site\\SessionFiles(new Symfony\\Component\\Filesystem\\Filesystem(), $argv[2]); '
                 .'$s->open("", "olvek"); $s->read("abc"); echo "read";';
         $other = new Process(['php', '-r', $code, \dirname(__DIR__, 2).'/vendor/autoload.php', $this->folder]);
         $other->start();

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Site;
 
-use Olvek\Site\BriefSession;
-use Olvek\Site\SessionLock;
+use Olvek\Service\Site\BriefSession;
+use Olvek\Service\Site\SessionLock;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\RequestStack;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Start;
 
-use Olvek\Account\Today;
-use Olvek\Build\BuildRecords;
 use Olvek\Core\Planning\Plan\Method;
-use Olvek\Tank\TankRepository;
+use Olvek\Service\Account\Today;
+use Olvek\Service\Build\BuildRecords;
+use Olvek\Service\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 
 /** Every door of the start page. */
@@ -117,7 +117,7 @@ final class DoorsTest extends BenchTestCase
         self::assertMatchesRegularExpression('~/today$~', $this->browser->getHistory()->current()->getUri());
         $lines = array_map(
             static fn ($e): string => "$e->what $e->amount {$e->on->format('Y-m-d')}",
-            $this->service(\Olvek\Log\Logbook::class)->newest($tank, 9),
+            $this->service(\Olvek\Service\Log\Logbook::class)->newest($tank, 9),
         );
         $today = $this->service(Today::class)->of($this->keeper);
         self::assertContains('stock 8 '.$today->modify('-140 days')->format('Y-m-d'), $lines);

@@ -9,7 +9,7 @@ use Olvek\Core\Judgement\Solve\Compose\LampWish;
 use Olvek\Core\Judgement\Solve\Compose\Taste;
 use Olvek\Core\Nature\Light\Aspect;
 use Olvek\Core\Planning\Plan\Method;
-use Olvek\Start\WishForm;
+use Olvek\Page\Start\WishForm;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Tests\Tank;
 
 use Doctrine\DBAL\Connection;
-use Olvek\Tank\Bounds;
-use Olvek\Tank\Holding;
-use Olvek\Tank\Holdings;
+use Olvek\Service\Tank\Bounds;
+use Olvek\Service\Tank\Holding;
+use Olvek\Service\Tank\Holdings;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use Symfony\Component\Uid\Uuid;

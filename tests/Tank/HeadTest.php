@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Tests\Tank;
 
 use Doctrine\DBAL\Connection;
-use Olvek\Site\ConcurrentChange;
-use Olvek\Tank\TankRepository;
+use Olvek\Service\Site\ConcurrentChange;
+use Olvek\Service\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 

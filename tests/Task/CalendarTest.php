@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Task;
 
-use Olvek\Account\Keeper;
-use Olvek\Build\StepView;
 use Olvek\Core\Keeping\Care\Task;
 use Olvek\Core\Planning\Steps\Step;
-use Olvek\Tank\Tank;
-use Olvek\Task\Calendar;
+use Olvek\Page\Build\StepView;
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Tank\Tank;
+use Olvek\Service\Task\Calendar;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Sabre\VObject\Component\VCalendar;

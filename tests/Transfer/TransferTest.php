@@ -5,30 +5,30 @@ declare(strict_types=1);
 namespace Olvek\Tests\Transfer;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Account\Keeper;
-use Olvek\Account\KeeperRepository;
-use Olvek\Build\BuildRecords;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\Unit\TextTable;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Nature\Catalogue\Catalogue;
-use Olvek\Device\DeviceAssignment;
-use Olvek\Device\DeviceKind;
-use Olvek\Device\Devices;
-use Olvek\Editing\TankEditor;
-use Olvek\Log\Entry;
-use Olvek\Log\EntryKind;
-use Olvek\Photo\Photos;
-use Olvek\Site\Zip;
-use Olvek\Tank\Tank;
-use Olvek\Tank\TankRepository;
-use Olvek\Task\TaskMark;
+use Olvek\Page\Transfer\ShelfExport;
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Account\KeeperRepository;
+use Olvek\Service\Build\BuildRecords;
+use Olvek\Service\Device\DeviceAssignment;
+use Olvek\Service\Device\DeviceKind;
+use Olvek\Service\Device\Devices;
+use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Log\Entry;
+use Olvek\Service\Log\EntryKind;
+use Olvek\Service\Photo\Photos;
+use Olvek\Service\Site\Zip;
+use Olvek\Service\Tank\Tank;
+use Olvek\Service\Tank\TankRepository;
+use Olvek\Service\Task\TaskMark;
+use Olvek\Service\Transfer\ImportResult;
+use Olvek\Service\Transfer\ShelfImport;
+use Olvek\Service\Transfer\UnreadableFile;
+use Olvek\Service\Work\Deadline;
 use Olvek\Tests\BenchTestCase;
-use Olvek\Transfer\ImportResult;
-use Olvek\Transfer\ShelfExport;
-use Olvek\Transfer\ShelfImport;
-use Olvek\Transfer\UnreadableFile;
-use Olvek\Work\Deadline;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
@@ -495,7 +495,7 @@ final class TransferTest extends BenchTestCase
                 array_values(...),
                 array_values(
                     iterator_to_array(
-                        TextTable::read(\Olvek\Site\Csv::write(['a', 'b', 'c', 'd', 'e', 'f'], $rows))->named([
+                        TextTable::read(\Olvek\Service\Site\Csv::write(['a', 'b', 'c', 'd', 'e', 'f'], $rows))->named([
                             'a',
                             'b',
                             'c',
@@ -508,7 +508,7 @@ final class TransferTest extends BenchTestCase
             ),
         );
         foreach ([0.1, 1 / 3, 1e-300, 123456789.123456789, -0.0] as $number) {
-            self::assertSame($number, (float) trim(explode("\n", \Olvek\Site\Csv::write(['n'], [[$number]]))[1]));
+            self::assertSame($number, (float) trim(explode("\n", \Olvek\Service\Site\Csv::write(['n'], [[$number]]))[1]));
         }
     }
 

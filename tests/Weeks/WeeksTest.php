@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Olvek\Tests\Weeks;
 
 use Olvek\Core\Basis\Unit\Ion;
-use Olvek\Log\Entry;
-use Olvek\Site\Csv;
+use Olvek\Service\Log\Entry;
+use Olvek\Service\Site\Csv;
+use Olvek\Service\Weeks\Forecasts;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
-use Olvek\Weeks\Forecasts;
 use PHPUnit\Framework\Attributes\TestWith;
 
 /** The first weeks' page: what is typed is read in the kit's own ion, kept whole or not at all, and moves what is shown. */

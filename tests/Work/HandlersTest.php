@@ -7,16 +7,16 @@ namespace Olvek\Tests\Work;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\Persistence\ObjectRepository;
-use Olvek\Estimate\EstimateHandler;
-use Olvek\Estimate\EstimateJob;
-use Olvek\Estimate\Estimates;
-use Olvek\Log\Entry;
-use Olvek\Log\EntryKind;
-use Olvek\Log\Logbook;
+use Olvek\Service\Estimate\EstimateHandler;
+use Olvek\Service\Estimate\EstimateJob;
+use Olvek\Service\Estimate\Estimates;
+use Olvek\Service\Log\Entry;
+use Olvek\Service\Log\EntryKind;
+use Olvek\Service\Log\Logbook;
+use Olvek\Service\Work\Deadline;
+use Olvek\Service\Work\JobHandler;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
-use Olvek\Work\Deadline;
-use Olvek\Work\JobHandler;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Whoever does long work knows the job and nothing else: what it was asked of may have changed by then. */
@@ -27,7 +27,7 @@ final class HandlersTest extends BenchTestCase
     /** @return iterable<string, array{class-string}> */
     public static function handlers(): iterable
     {
-        $files = glob(\dirname(__DIR__, 2).'/src/*/*Handler.php');
+        $files = glob(\dirname(__DIR__, 2).'/src/Service/*/*Handler.php');
         self::assertIsArray($files);
         foreach ($files as $file) {
             $class = 'Olvek\\'.strtr(substr($file, \strlen(\dirname(__DIR__, 2).'/src/'), -4), '/', '\\');
@@ -103,7 +103,7 @@ final class HandlersTest extends BenchTestCase
                 yield new Entry($tank, $on, EntryKind::Reading, 'temperature', 20.0 + $n % 60 / 10, null, 'x');
             }
         })();
-        $this->service(Logbook::class)->keepAll($entries, new \Olvek\Log\ImportReport());
+        $this->service(Logbook::class)->keepAll($entries, new \Olvek\Service\Log\ImportReport());
         $life = $this->service(Estimates::class)->life($this->stored(), $this->keeper) ?? self::fail('not filled');
         self::assertCount(334, $life->log->readings, 'of a probe’s day its median');
         self::assertLessThan(40_000, \strlen(serialize($life->state)));

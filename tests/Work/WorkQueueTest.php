@@ -4,17 +4,20 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Work;
 
-use Olvek\Account\Keeper;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
-use Olvek\Site\ResultCache;
-use Olvek\Work\Job;
-use Olvek\Work\JobHandler;
-use Olvek\Work\JobMessage;
-use Olvek\Work\JobMessageHandler;
-use Olvek\Work\Result;
-use Olvek\Work\TicketState;
-use Olvek\Work\Turns;
-use Olvek\Work\WorkQueue;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Margin\MarginId;
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Judging\RemedyJob;
+use Olvek\Service\Site\ResultCache;
+use Olvek\Service\Work\Job;
+use Olvek\Service\Work\JobHandler;
+use Olvek\Service\Work\JobMessage;
+use Olvek\Service\Work\JobMessageHandler;
+use Olvek\Service\Work\Result;
+use Olvek\Service\Work\TicketState;
+use Olvek\Service\Work\Turns;
+use Olvek\Service\Work\WorkQueue;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
 use Symfony\Component\DependencyInjection\ServiceLocator;
@@ -204,10 +207,10 @@ final class WorkQueueTest extends TestCase
     {
         foreach (
             [
-                new \Olvek\Judging\AnswerJob('{}', 'stock', 'neocaridina-davidi'),
-                new \Olvek\Judging\RemedyJob('{}', \Olvek\Core\Judgement\Margin\MarginId::Oxygen, \Olvek\Core\Basis\Unit\UnitSystem::Us),
-                new \Olvek\Judging\BandJob('{}', 3),
-                new \Olvek\Weeks\ForecastJob('{}', new \Olvek\Core\Keeping\Log\Log(), 5, 2),
+                new \Olvek\Service\Judging\AnswerJob('{}', 'stock', 'neocaridina-davidi'),
+                new RemedyJob('{}', MarginId::Oxygen, UnitSystem::Us),
+                new \Olvek\Service\Judging\BandJob('{}', 3),
+                new \Olvek\Service\Weeks\ForecastJob('{}', new \Olvek\Core\Keeping\Log\Log(), 5, 2),
             ] as $job
         ) {
             $back = unserialize(serialize(new JobMessage($job, 'k')));

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Page\Bench;
+
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Site\Attachment;
+use Olvek\Service\Tank\Tank;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Drawings that leave the page, as SVG files of their own. */
+final class DrawingController extends AbstractController
+{
+    #[Route(
+        '/tanks/{tank}/drawing/{name}.svg',
+        name: 'bench_drawing',
+        requirements: ['tank' => Requirement::UUID, 'name' => 'front|side|floor|hours|year'],
+        methods: ['GET'],
+    ),]
+    public function drawing(Request $request, Tank $tank, string $name, #[CurrentUser] Keeper $keeper, DrawingFile $files): Response
+    {
+        $svg = $files->of($tank, $keeper->units(), ViewSettings::asked($request, $keeper->units()), [$name])[$name];
+
+        return new Response($svg, headers: Attachment::headers('image/svg+xml', $tank->name()." $name.svg", "$name.svg"));
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Page\Log;
+
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\LogWriter;
+use Olvek\Service\Tank\Tank;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The logbook at the tank: read, done, seen, noted; each undone. */
+#[Route('/tanks/{tank}/log', requirements: ['tank' => Requirement::UUID])]
+final class LogController extends AbstractController
+{
+    private const EXPIRED = 'This page has expired, so nothing was saved. Your input is kept: submit again.';
+    private const TOKEN = 'log';
+
+    public function __construct(private readonly LogPage $page, private readonly LogWriter $writer, private readonly Logbook $logbook)
+    {
+    }
+
+    #[Route('', name: 'log', methods: ['GET'])]
+    public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        return $this->render('log/log.html.twig', $this->page->all($tank, $keeper, max(0, $request->query->getInt('from'))));
+    }
+
+    /**
+     * One entry. A script sends it and is answered as JSON: {"saved": true}, or {"errors": why, by field}, with {"token"} where the form
+     * had expired.
+     */
+    #[Route('', name: 'log_write', methods: ['POST'])]
+    public function write(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, CsrfTokenManagerInterface $tokens): Response
+    {
+        $asJson = 'json' === $request->getPreferredFormat();
+        $trusted = $this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'));
+        if (!$trusted && $asJson) {
+            // Another site's page cannot read this answer; our own, opened long ago, sends again.
+            return new JsonResponse(
+                ['errors' => ['' => self::EXPIRED], 'token' => $tokens->getToken(self::TOKEN)->getValue()],
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
+        }
+        $errors = $trusted ? $this->writer->write($tank, $request->request) : ['' => self::EXPIRED];
+        if ($asJson) {
+            return new JsonResponse(
+                [] === $errors ? ['saved' => true] : ['errors' => $errors],
+                [] === $errors ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
+        }
+
+        return [] === $errors
+            ? $this->redirectToRoute('log', ['tank' => $tank->id(), '_fragment' => 'lines'], Response::HTTP_SEE_OTHER)
+            : $this->refused($tank, $keeper, $request, $errors);
+    }
+
+    #[Route('/{entry}/undo', name: 'log_undo', requirements: ['entry' => Requirement::UUID], methods: ['POST'])]
+    public function undo(Request $request, Tank $tank, string $entry, #[CurrentUser] Keeper $keeper): Response
+    {
+        $found = $this->logbook->find($tank, $entry) ?? throw $this->createNotFoundException('This logbook has no such line.');
+        $asJson = 'json' === $request->getPreferredFormat();
+        if (!$this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'))) {
+            return $asJson
+                ? new JsonResponse(['errors' => ['' => self::EXPIRED]], Response::HTTP_UNPROCESSABLE_ENTITY)
+                : $this->refused($tank, $keeper, $request, ['' => self::EXPIRED]);
+        }
+        $this->logbook->takeBack($found);
+        if ($asJson) {
+            return new JsonResponse(['undone' => true]);
+        }
+
+        return $this->redirectToRoute('log', ['tank' => $tank->id(), '_fragment' => 'lines'], Response::HTTP_SEE_OTHER);
+    }
+
+    /** @param array<string, string> $errors */
+    private function refused(Tank $tank, Keeper $keeper, Request $request, array $errors): Response
+    {
+        return $this->render(
+            'log/log.html.twig',
+            $this->page->all($tank, $keeper, 0, $request->request->all(), $errors),
+            new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY),
+        );
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Page\Start;
+
+use Olvek\Core\Judgement\Solve\Compose\Wish;
+use Olvek\Core\Judgement\Solve\Compose\WishDocument;
+use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Planning\Plan\Refused;
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Drawing\Elevation;
+use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Start\Composed;
+use Olvek\Service\Start\ComposeJob;
+use Olvek\Service\Work\SlowPool;
+use Olvek\Service\Work\Ticket;
+use Olvek\Service\Work\WorkQueue;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** From a wish to three plans side by side, and one of them onto the shelf. The wish stands in the address: it can be kept and sent on. */
+#[Route('/tanks/new')]
+final class WishController extends AbstractController
+{
+    public function __construct(
+        private readonly WishForm $form,
+        private readonly WishPage $page,
+        private readonly WishDocument $wishes,
+        private readonly PlanDocument $plans,
+        private readonly WorkQueue $queue,
+    ) {
+    }
+
+    #[Route('/wish', name: 'wish', methods: ['GET'])]
+    public function wish(Request $request, #[CurrentUser] Keeper $keeper): Response
+    {
+        return $this->asked($request, $keeper, []);
+    }
+
+    /** Three plans, each of them worked out by a request of its own. */
+    #[Route('/plans', name: 'wish_plans', methods: ['GET'])]
+    public function plans(Request $request, #[CurrentUser] Keeper $keeper): Response
+    {
+        try {
+            $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
+        } catch (Refused $refused) {
+            return $this->asked($request, $keeper, $refused->messages($keeper->units()));
+        }
+
+        return $this->render('start/plans.html.twig', ['wish' => $wish, 'tastes' => $wish->tastes(), 'query' => $request->query->all()]);
+    }
+
+    /** One of the three: as a fragment where a script asks, else as a page. */
+    #[SlowPool]
+    #[Route('/plans/{n}', name: 'wish_plan', requirements: ['n' => '[0-2]'], methods: ['GET'])]
+    public function plan(Request $request, int $n, #[CurrentUser] Keeper $keeper): Response
+    {
+        try {
+            $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
+        } catch (Refused $refused) {
+            return $this->asked($request, $keeper, $refused->messages($keeper->units()));
+        }
+        $ticket = $this->ticket($wish, $n, $keeper);
+        $context = ['ticket' => $ticket, 'n' => $n, 'query' => $request->query->all(), 'taste' => $wish->tastes()[$n]];
+        if ($ticket->isDone()) {
+            $composed = $ticket->value;
+            \assert($composed instanceof Composed);
+            $context['found'] = $composed;
+            $context['drawing'] = Elevation::thumbnail($this->plans->fromJson($composed->plan), $composed->look);
+        }
+        $fragment = $ticket->isDone() ? 'start/_plan.html.twig' : 'bench/_waiting.html.twig';
+
+        return $this->render(
+            $request->headers->has('Olvek-Parts') ? $fragment : 'start/plan.html.twig',
+            ['inner' => $fragment, ...$context],
+            new Response(status: $ticket->status(), headers: $ticket->headers()),
+        );
+    }
+
+    #[SlowPool]
+    #[Route('/plans/{n}', name: 'wish_take', requirements: ['n' => '[0-2]'], methods: ['POST'])]
+    public function take(Request $request, int $n, #[CurrentUser] Keeper $keeper, TankEditor $editor): Response
+    {
+        try {
+            $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
+        } catch (Refused $refused) {
+            return $this->asked($request, $keeper, $refused->messages($keeper->units()));
+        }
+        $ticket = $this->ticket($wish, $n, $keeper);
+        if (!$this->isCsrfTokenValid('new', $request->request->getString('_token')) || !$ticket->isDone()) {
+            return $this->redirectToRoute('wish_plan', ['n' => $n, ...$request->query->all()], Response::HTTP_SEE_OTHER);
+        }
+        $composed = $ticket->value;
+        \assert($composed instanceof Composed);
+        $tank = $editor->begin(
+            $keeper,
+            $this->plans->fromJson($composed->plan),
+            'made for a wish: '.mb_strtolower($composed->taste->words()),
+        );
+
+        return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
+    }
+
+    private function ticket(Wish $wish, int $n, Keeper $keeper): Ticket
+    {
+        return $this->queue->ask(new ComposeJob($this->wishes->toJson($wish), $wish->tastes()[$n], $keeper->units()), $keeper);
+    }
+
+    /** @param array<string, string> $errors why the wish was refused, by place */
+    private function asked(Request $request, Keeper $keeper, array $errors): Response
+    {
+        return $this->render(
+            'start/wish.html.twig',
+            $this->page->of($keeper, $request->query->all(), $errors),
+            new Response(status: [] === $errors ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
+        );
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Service\Almanac;
+
+use Olvek\Core\Keeping\Care\Task;
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Build\BuildRecords;
+use Olvek\Service\Site\ResultCache;
+use Olvek\Service\Tank\Tank;
+use Olvek\Service\Tank\TankRepository;
+use Olvek\Service\Task\Calendar;
+use Olvek\Service\Task\TaskMarkRepository;
+use Olvek\Service\Task\Tasks;
+
+/** All that is due over a keeper's tanks, as one calendar for other programs. */
+final readonly class AlmanacCalendar
+{
+    public function __construct(
+        private TankRepository $tanks,
+        private BuildRecords $buildRecords,
+        private TaskMarkRepository $taskMarks,
+        private Tasks $tasks,
+        private KnownDues $known,
+        private Calendar $writer,
+        private ResultCache $cache,
+    ) {
+    }
+
+    /** All that is due, as one calendar; kept like the page, since programs fetch it again and again. */
+    public function text(Keeper $keeper): string
+    {
+        return $this->cache->get(
+            'almanac.ics.'.$keeper->id()->toBase58().'.'.$this->mark($keeper),
+            fn (): string => $this->writer->shelf($this->feed($keeper), $this->taskMarks->ofKeeper($keeper)),
+        );
+    }
+
+    /** Tells one state of the calendar from another: a program that has the same one already is not sent it again. */
+    private function mark(Keeper $keeper): string
+    {
+        $marks = $this->taskMarks->ofKeeper($keeper);
+        $filled = $this->buildRecords->filledDays($keeper);
+        $stamps = [];
+        foreach (array_intersect_key($this->tanks->active($keeper), $filled) as $id => $tank) {
+            $stamps[] = $this->known->stamp($keeper, $filled[$id], $tank, $marks[$id] ?? []);
+        }
+
+        return hash('xxh128', implode("\n", $stamps));
+    }
+
+    /**
+     * What a calendar program should know: open and coming tasks of all filled tanks, each with its day of filling.
+     *
+     * @return list<array{Tank, Task, \DateTimeImmutable, \DateTimeImmutable}> and when its plan was last changed
+     */
+    private function feed(Keeper $keeper): array
+    {
+        $filled = $this->buildRecords->filledDays($keeper);
+        $all = [];
+        foreach ($this->tanks->shelf($keeper) as $revision) {
+            $day = $filled[$revision->tank->id()->toRfc4122()] ?? null;
+            if (null === $day) {
+                continue;
+            }
+            foreach ($this->tasks->of($revision, $keeper->units(), $day) as $task) {
+                $all[] = [$revision->tank, $task, $day, $revision->at];
+            }
+        }
+
+        return $all;
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Service\Editing;
+
+use Olvek\Core\Basis\Field\KindOf;
+use Olvek\Core\Nature\Bed\Role as BedRole;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Nature\Plant\Role;
+
+/** What of the catalogue may be chosen, as lists for a page: label by value, or such lists by their heading. */
+final readonly class Options
+{
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
+
+    /** @return array<string, string> */
+    public function waters(): array
+    {
+        return array_map(static fn ($w): string => $w->name, $this->catalogue->waters);
+    }
+
+    /**
+     * @param KindOf $told a field that names a kind of lamp, food or material
+     *
+     * @return array<string, string>
+     */
+    public function kinds(KindOf $told): array
+    {
+        return [
+            '' => $told->none,
+            ...array_map(
+                static fn ($k): string => $k->name,
+                match ($told->table) {
+                    'lamps' => $this->catalogue->lamps,
+                    'foods' => $this->catalogue->foods,
+                    'materials' => array_filter(
+                        $this->catalogue->materials,
+                        static fn ($m): bool => null === $told->only || $m->role->value === $told->only,
+                    ),
+                    default => throw new \LogicException("$told->table is chosen elsewhere"),
+                },
+            ),
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function amendments(): array
+    {
+        return array_map(static fn ($a): string => $a->name, $this->catalogue->amendments);
+    }
+
+    /** @return array<string, string> materials, of one role or of all */
+    public function materials(?BedRole $role): array
+    {
+        return array_map(
+            static fn ($m): string => $m->name,
+            array_filter($this->catalogue->materials, static fn ($m): bool => null === $role || $m->role === $role),
+        );
+    }
+}

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Service\Estimate;
+
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Ask\Comparison;
+use Olvek\Core\Judgement\Ask\Now;
+use Olvek\Core\Judgement\Ask\Outcome;
+use Olvek\Core\Judgement\Ask\Proposal;
+use Olvek\Core\Judgement\Ask\Proposals;
+use Olvek\Core\Keeping\Estimation\Books;
+use Olvek\Core\Keeping\Estimation\Estimate;
+use Olvek\Core\Keeping\Estimation\Member;
+use Olvek\Core\Keeping\Estimation\Smoother;
+use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Service\Account\Keeper;
+use Olvek\Service\Account\Today;
+use Olvek\Service\Build\BuildRecords;
+use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\TankState;
+use Olvek\Service\Site\ResultCache;
+use Olvek\Service\Tank\Tank;
+use Olvek\Service\Tank\TankRepository;
+use Olvek\Service\Work\Deadline;
+use Olvek\Service\Work\Ticket;
+use Olvek\Service\Work\WorkQueue;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+
+/** Estimates of tanks, and what is asked of them: asked for part after part, and put together. Who works them out: EstimateParts. */
+final readonly class Estimates
+{
+    public function __construct(
+        private ResultCache $cache,
+        private WorkQueue $queue,
+        private EstimateParts $parts,
+        private TankRepository $tanks,
+        private TankEditor $editor,
+        private BuildRecords $buildRecords,
+        private Logbook $logbook,
+        private Today $today,
+        private Catalogue $catalogue,
+        #[Autowire('%env(float:OLVEK_PATIENCE)%')] private float $patience,
+    ) {
+    }
+
+    /** Null before it was filled. */
+    public function life(Tank $tank, Keeper $keeper): ?TankHistory
+    {
+        $filled = $this->buildRecords->filledOn($tank);
+        if (null === $filled) {
+            return null;
+        }
+        $head = $this->tanks->head($tank);
+        $day = max(0, Today::between($filled, $this->today->of($keeper)));
+
+        return new TankHistory(
+            $filled,
+            $day,
+            $head,
+            $this->editor->plan($head)->filledOn($filled),
+            $this->logbook->state($tank, $head->plan, $filled, $day),
+        );
+    }
+
+    /** What has been worked out of a tank; null where some is missing. */
+    public function known(TankHistory $life): ?Estimate
+    {
+        $estimate = $this->cache->known(EstimateParts::name($life->state));
+
+        return $estimate instanceof Estimate ? $estimate : null;
+    }
+
+    /**
+     * The estimate, and how far it has come (a share, 0–1) while it is being worked out.
+     *
+     * @return array{Ticket, float}
+     */
+    public function ask(TankHistory $life, Keeper $keeper): array
+    {
+        $known = $this->known($life);
+        if (null !== $known) {
+            return [Ticket::done($known), 1.0];
+        }
+        $patience = new Deadline($this->patience / 2);
+        // Where there is nothing to learn from, the first step is the last.
+        $isPlain = [] === $this->parts->estimator($life->state)->observations;
+        $parts = $isPlain ? EstimateParts::AT_ONCE : EstimateParts::PARTS;
+        for ($part = 0; $part < $parts; ++$part) {
+            $ticket = $this->queue->ask(new EstimateJob($life->state, $part), $keeper);
+            if (!$ticket->isDone() || ($patience->isSpent() && $part < $parts - 1)) {
+                return [$ticket->isDone() ? Ticket::underway() : $ticket, $part / $parts];
+            }
+        }
+
+        return [Ticket::done($this->gathered($life->state)), 1.0];
+    }
+
+    /**
+     * A proposal tried on the tanks of an estimate.
+     *
+     * @param array<string, string> $edits of the plan, as typed; of days to come alone (FutureOnly)
+     */
+    public function compare(TankHistory $life, Estimate $estimate, Plan $then, array $edits, Keeper $keeper): Ticket
+    {
+        $members = [];
+        $patience = new Deadline($this->patience / 2);
+        foreach (array_chunk($estimate->scores, EstimateParts::TANKS) as $part => $scores) {
+            $ticket = $this->queue->ask(new AskJob($life->state, $scores, $edits, $part), $keeper);
+            if (!$ticket->isDone() || ($patience->isSpent() && $part < EstimateParts::AT_ONCE - 1)) {
+                return $ticket->isDone() ? Ticket::underway() : $ticket;
+            }
+            /** @var list<Member> $of */
+            $of = $ticket->value;
+            $members = [...$members, ...$of];
+        }
+
+        return Ticket::done(Comparison::of(
+            $then,
+            array_map(Outcome::all(...), $estimate->asNow),
+            array_map(Outcome::all(...), $estimate->ahead($members)),
+        ));
+    }
+
+    /** Where nitrogen came from and went in a stretch of days; kept, since it takes a run. Null of what no run reaches. */
+    public function books(TankHistory $life, int $from, int $to): ?Books
+    {
+        if ($to >= Plan::LAST_DAY) {
+            return null;
+        }
+        $known = $this->known($life);
+        $books = $this->cache->get(
+            implode('.', ['books', EstimateParts::name($life->state), $from, $to, null === $known ? 'plain' : 'read']),
+            fn (): Books => $this->parts->estimator($life->state)->books($known->scores ?? [[]], $from, $to),
+        );
+        \assert($books instanceof Books);
+
+        return $books;
+    }
+
+    /**
+     * What is usually asked of a tank; kept, since who may come takes a run of the year.
+     *
+     * @return list<Proposal>
+     */
+    public function proposals(TankHistory $life, Estimate $estimate, UnitSystem $units): array
+    {
+        $proposals = $this->cache->get(
+            implode('.', ['proposals', EstimateParts::name($life->state), $units->value]),
+            fn (): array => Proposals::of(
+                Now::of($life->plan, $life->log, $life->day, $estimate),
+                $life->day + 1,
+                $this->catalogue,
+                $units,
+            ),
+        );
+
+        /** @var list<Proposal> $proposals */
+        return $proposals;
+    }
+
+    private function gathered(TankState $state): Estimate
+    {
+        $estimate = $this->cache->get(EstimateParts::name($state), function () use ($state): Estimate {
+            $estimator = $this->parts->estimator($state);
+            $last = [] === $estimator->observations ? 0 : Smoother::STEPS;
+
+            return Estimate::of(
+                $estimator,
+                $estimator->prior(),
+                $this->parts->members($state, 0),
+                $this->parts->scores($state, $estimator, $last),
+                $this->parts->members($state, $last),
+            );
+        });
+        \assert($estimate instanceof Estimate);
+
+        return $estimate;
+    }
+}
