@@ -7,10 +7,10 @@ namespace Olvek\Tests\Drawing;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\ClumpLight;
 use Olvek\Core\Judgement\Margin\Ledger;
-use Olvek\Core\Nature\Animal\Shape as Form;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Catalogue\Catalogue;
-use Olvek\Core\Nature\Plant\Role;
-use Olvek\Core\Nature\Vessel\Shape;
+use Olvek\Core\Nature\Plant\PlantRole;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Core\Planning\Plan\Method;
@@ -48,7 +48,7 @@ final class DrawingTest extends TestCase
 
     public function testEveryRoleAndShapeHasItsFigure(): void
     {
-        foreach (Role::cases() as $role) {
+        foreach (PlantRole::cases() as $role) {
             $figure = PlantFigure::draw($role, 'c1', 100, 300, 120, 60);
             self::assertNotSame([], $figure, $role->value);
             self::assertEquals($figure, PlantFigure::draw($role, 'c1', 100, 300, 120, 60), 'the same seed draws the same plant');
@@ -56,7 +56,7 @@ final class DrawingTest extends TestCase
                 self::assertMatchesRegularExpression('/^[MLHVQqahvlZ0-9 .\-]+$/', $shape->d, $role->value);
             }
         }
-        foreach (Form::cases() as $shape) {
+        foreach (AnimalShape::cases() as $shape) {
             self::assertStringNotContainsString('N', AnimalFigure::draw($shape, 10, 10, 20, -1)->d);
         }
     }
@@ -136,7 +136,7 @@ final class DrawingTest extends TestCase
         $editor = new Editor(Catalogue::shipped());
         $drawn = 0;
         foreach (Method::cases() as $n => $method) {
-            $shape = Shape::cases()[$n % \count(Shape::cases())];
+            $shape = VesselShape::cases()[$n % \count(VesselShape::cases())];
             $plan = $editor->apply(self::demo('waiting-hall'), ['feeding.grams' => '0'], UnitSystem::Metric)->plan;
             try {
                 $plan = $editor->apply(

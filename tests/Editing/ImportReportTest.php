@@ -8,7 +8,7 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Core\Planning\Plan\PlanDocument;
-use Olvek\Service\Editing\ImportReport;
+use Olvek\Service\Editing\PlanImportReport;
 use PHPUnit\Framework\TestCase;
 
 /** What of a file was not understood, by its lines. */
@@ -21,7 +21,7 @@ final class ImportReportTest extends TestCase
             (new PlanDocument(Catalogue::shipped()))->fromForeignJson($json);
             self::fail('taken');
         } catch (InvalidPlan $refused) {
-            $report = ImportReport::of($json, $refused, UnitSystem::Metric);
+            $report = PlanImportReport::of($json, $refused, UnitSystem::Metric);
         }
         $lines = array_column($report, 'line', 'place');
         self::assertSame(2, $lines['vessel.diameter'], 'the vessel that lacks it');

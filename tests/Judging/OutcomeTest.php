@@ -8,8 +8,8 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\MarginId;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Spread;
-use Olvek\Core\Judgement\Margin\State;
 use Olvek\Core\Judgement\Margin\Uncertainty;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Change\Editor;
@@ -40,8 +40,8 @@ final class OutcomeTest extends TestCase
             foreach ([...$margins['matter'], ...$margins['rest']] as $margin) {
                 $shown[] = $margin->id->value;
             }
-            self::assertSame([], array_filter($margins['matter'], static fn (Margin $m): bool => State::Holds === $m->state));
-            self::assertSame([], array_filter($margins['rest'], static fn (Margin $m): bool => State::Holds !== $m->state));
+            self::assertSame([], array_filter($margins['matter'], static fn (Margin $m): bool => MarginState::Holds === $m->state));
+            self::assertSame([], array_filter($margins['rest'], static fn (Margin $m): bool => MarginState::Holds !== $m->state));
         }
         self::assertSame([], array_diff(array_map(static fn (Margin $m): string => $m->id->value, $outcome->margins), $shown));
         self::assertSame($shown, array_unique($shown));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Reference;
 
-use Olvek\Core\Nature\Animal\Shape;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Simulation\Run\GroupConstants;
 use Olvek\Core\Simulation\Run\Parameters;
 use Olvek\Core\Simulation\Run\Runner;
@@ -84,7 +84,7 @@ final class GrowthTest extends TestCase
             self::assertGreaterThan($kind->coolest->value, $kind->warmest->value, $kind->id);
             self::assertGreaterThan($kind->acidest->value, $kind->alkalinest->value, $kind->id);
             self::assertGreaterThan($kind->softest->value, $kind->hardest->value, $kind->id);
-            self::assertTrue(Shape::Fish !== $kind->shape || $kind->grams->value >= 0.05, $kind->id);
+            self::assertTrue(AnimalShape::Fish !== $kind->shape || $kind->grams->value >= 0.05, $kind->id);
             self::assertLessThan(0.6, $kind->food->value * $kind->protein->value * 10, $kind->id);
         }
     }

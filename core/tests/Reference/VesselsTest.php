@@ -7,10 +7,10 @@ namespace Olvek\Core\Tests\Reference;
 use Olvek\Core\Nature\Vessel\Barrel;
 use Olvek\Core\Nature\Vessel\Bowl;
 use Olvek\Core\Nature\Vessel\JarLying;
-use Olvek\Core\Nature\Vessel\Shape;
 use Olvek\Core\Nature\Vessel\TiltedFlask;
 use Olvek\Core\Nature\Vessel\Tub;
 use Olvek\Core\Nature\Vessel\Vessel;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -28,7 +28,7 @@ final class VesselsTest extends TestCase
         $header = explode(',', $lines[0]);
         foreach (\array_slice($lines, 1) as $line) {
             $row = array_combine($header, explode(',', $line));
-            $shape = Shape::from($row['shape']);
+            $shape = VesselShape::from($row['shape']);
             yield $row['name'] => [
                 $shape->make(array_combine($shape->measures(), array_map(floatval(...), explode(' ', $row['measures'])))),
                 $row,
@@ -55,7 +55,7 @@ final class VesselsTest extends TestCase
     public function testEveryShapeIsInTheTable(): void
     {
         $shapes = array_map(static fn (array $v): string => $v[0]->shape()->value, array_values(iterator_to_array(self::vessels())));
-        self::assertSame([], array_diff(array_column(Shape::cases(), 'value'), $shapes));
+        self::assertSame([], array_diff(array_column(VesselShape::cases(), 'value'), $shapes));
     }
 
     /**
@@ -90,9 +90,9 @@ final class VesselsTest extends TestCase
     /** One shape turned into another keeps the plan whole. */
     public function testAnyShapeBecomesAnyOther(): void
     {
-        foreach (Shape::cases() as $from) {
+        foreach (VesselShape::cases() as $from) {
             $plan = Sample::edit(Sample::planted(), ['vessel.shape' => $from->value, 'waterLine' => '14 cm']);
-            foreach (Shape::cases() as $to) {
+            foreach (VesselShape::cases() as $to) {
                 self::assertSame($to, Sample::edit($plan, ['vessel.shape' => $to->value, 'waterLine' => '12 cm'])->vessel->shape());
             }
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Replay;
 
 use Olvek\Core\Judgement\Margin\Judge;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Planning\Event\Dose;
 use Olvek\Core\Planning\Event\Event;
 use Olvek\Core\Planning\Event\Holiday;
@@ -465,7 +465,7 @@ final class Facts
             foreach (Method::SealedJar === $method ? ['jar', 'vase', 'cube'] : ['box', 'cube', 'tray'] as $n => $vessel) {
                 $plan = Tanks::of($method, $vessel);
                 $state = Judge::judge($plan)->state;
-                $this->add("$method->value in a $vessel is not refused", State::Fails === $state ? 0.0 : 1.0, 1.0, 1.0, 2 === $n);
+                $this->add("$method->value in a $vessel is not refused", MarginState::Fails === $state ? 0.0 : 1.0, 1.0, 1.0, 2 === $n);
             }
         }
     }

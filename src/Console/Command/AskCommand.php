@@ -6,10 +6,10 @@ namespace Olvek\Console\Command;
 
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Ask\AskOutcome;
 use Olvek\Core\Judgement\Ask\Comparison;
 use Olvek\Core\Judgement\Ask\FutureOnly;
 use Olvek\Core\Judgement\Ask\Line;
-use Olvek\Core\Judgement\Ask\Outcome;
 use Olvek\Core\Keeping\Estimation\Estimator;
 use Olvek\Core\Keeping\Estimation\Member;
 use Olvek\Core\Keeping\Log\TestKit;
@@ -96,7 +96,7 @@ final class AskCommand extends Command
         $estimator = new Estimator($plan, ...$read);
         $progress = FormatOption::progress($errors);
         $estimate = $this->estimation->estimate($estimator, $progress);
-        $outcomes = static fn (Member $m): array => Outcome::all($m);
+        $outcomes = static fn (Member $m): array => AskOutcome::all($m);
         $comparison = Comparison::of(
             $then,
             array_map($outcomes, $estimate->asNow),

@@ -12,8 +12,8 @@ use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Judgement\Margin\Ledger;
 use Olvek\Core\Judgement\Margin\Margin;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\RemedySearch;
-use Olvek\Core\Judgement\Margin\State;
 use Olvek\Core\Judgement\Margin\Term;
 use Olvek\Core\Judgement\Margin\Tornado;
 use Olvek\Core\Judgement\Margin\TriedRemedy;
@@ -84,7 +84,7 @@ final class JudgeCommand extends Command
         }
         $helps = [];
         foreach (true === $input->getOption('helps') ? $judgement->margins : [] as $margin) {
-            if (State::Holds !== $margin->state) {
+            if (MarginState::Holds !== $margin->state) {
                 $helps[$margin->id->value] = $this->helps->for($plan, $margin->id, $units, $judgement);
             }
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Console\Demo;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Olvek\Core\Keeping\Log\Cause;
+use Olvek\Core\Keeping\Log\DeathCause;
 use Olvek\Core\Keeping\Log\LogAction;
 use Olvek\Core\Keeping\Log\LoggedEvent;
 use Olvek\Core\Keeping\Log\Sign;
@@ -29,7 +29,7 @@ final readonly class EightMonths
     /** First day of the heat wave, which the plan does not know of, its length and °C. */
     public const HEAT = [150, 9, 5.0];
     /** Day, group, how many and of what. */
-    public const LOSSES = [[154, 'a2', 4, Cause::Heat], [158, 'a3', 1, Cause::Heat], [201, 'a3', 1, Cause::Jumped]];
+    public const LOSSES = [[154, 'a2', 4, DeathCause::Heat], [158, 'a3', 1, DeathCause::Heat], [201, 'a3', 1, DeathCause::Jumped]];
     private const BIRTHS = [[66, 'a3', 4], [96, 'a2', 10], [129, 'a3', 6], [176, 'a2', 12], [220, 'a3', 5]];
     private const COUNTS = [60, 120, 165, 225];
     private const TOPPED_EVERY = 12;

@@ -6,7 +6,7 @@ namespace Olvek\Page\Bench;
 
 use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Service\Account\Keeper;
-use Olvek\Service\Editing\ImportReport;
+use Olvek\Service\Editing\PlanImportReport;
 use Olvek\Service\Editing\StaleEdit;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Site\PlainText;
@@ -91,7 +91,7 @@ final class HistoryController extends AbstractController
         $notice = '';
         $status = Response::HTTP_UNPROCESSABLE_ENTITY;
         if ($request->isMethod('POST')) {
-            $json = ImportReport::sent($request);
+            $json = PlanImportReport::sent($request);
             try {
                 if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
                     $notice = self::EXPIRED;
@@ -104,7 +104,7 @@ final class HistoryController extends AbstractController
                 $notice = $stale->getMessage();
                 $status = Response::HTTP_CONFLICT;
             } catch (InvalidPlan $refused) {
-                $report = ImportReport::of($json, $refused, $keeper->units());
+                $report = PlanImportReport::of($json, $refused, $keeper->units());
             }
         }
         $fine = [] === $report && '' === $notice;

@@ -11,12 +11,12 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Review\MethodDepths;
 use Olvek\Core\Judgement\Review\Mistakes;
+use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Layer;
+use Olvek\Core\Nature\Bed\MaterialRole;
 use Olvek\Core\Nature\Bed\Purpose;
-use Olvek\Core\Nature\Bed\Role as BedRole;
-use Olvek\Core\Nature\Bed\Zone;
 use Olvek\Core\Nature\Hardscape\Piece;
-use Olvek\Core\Nature\Vessel\Shape;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Group;
@@ -127,8 +127,8 @@ final readonly class Stages
                         'shape',
                         $plan->vessel->shape()->value,
                         array_combine(
-                            array_column(Shape::cases(), 'value'),
-                            array_map(static fn (Shape $s): string => $s->words(), Shape::cases()),
+                            array_column(VesselShape::cases(), 'value'),
+                            array_map(static fn (VesselShape $s): string => $s->words(), VesselShape::cases()),
                         ),
                     ),
                 ],
@@ -185,7 +185,7 @@ final readonly class Stages
                 : \sprintf('%s under %s', $length($plan->bed->soil->meanDepth()), $length($plan->bed->cap?->meanDepth() ?? 0.0)),
             $lines,
             array_map(
-                fn (Zone $z): RowView => new RowView(
+                fn (BedZone $z): RowView => new RowView(
                     $z->id,
                     Words::capital($z->purpose->words()),
                     '',
@@ -241,8 +241,8 @@ final readonly class Stages
     {
         $kinds = $this->options->materials(match ($name) {
             'base' => null,
-            'cap', 'dressing' => BedRole::Cap,
-            default => BedRole::Soil,
+            'cap', 'dressing' => MaterialRole::Cap,
+            default => MaterialRole::Soil,
         });
         $mixed = null !== $layer && \count($layer->mix->parts) > 1;
         $lines = [

@@ -9,7 +9,7 @@ use Olvek\Core\Basis\Unit\QuantityReader;
 use Olvek\Core\Basis\Unit\Unit;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\UnreadableQuantity;
-use Olvek\Core\Nature\Animal\Shape;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Water\Ammonium;
 use Olvek\Core\Nature\Water\WaterChange;
 use Olvek\Core\Planning\Steps\Acclimatisation;
@@ -131,8 +131,8 @@ final readonly class Calculators
         }
 
         return array_map(
-            static fn (Shape $shape): Acclimatisation => Acclimatisation::by((float) $by[0], (float) $by[1], (float) $by[2], $shape),
-            [Shape::Fish, Shape::Shrimp],
+            static fn (AnimalShape $shape): Acclimatisation => Acclimatisation::by((float) $by[0], (float) $by[1], (float) $by[2], $shape),
+            [AnimalShape::Fish, AnimalShape::Shrimp],
         );
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Page\Estimate;
 
 use Olvek\Core\Basis\Unit\Words;
-use Olvek\Core\Keeping\Log\Cause;
+use Olvek\Core\Keeping\Log\DeathCause;
 use Olvek\Core\Keeping\Log\Sign;
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Service\Account\Keeper;
@@ -140,7 +140,7 @@ final class ReportController extends AbstractController
                 $born += (int) ($entry->amount ?? 1);
             }
             if (EntryKind::Done === $entry->kind && 'lost' === $entry->what) {
-                $cause = (Cause::tryFrom($entry->cause) ?? Cause::Unknown)->words();
+                $cause = (DeathCause::tryFrom($entry->cause) ?? DeathCause::Unknown)->words();
                 $died[$cause] = ($died[$cause] ?? 0) + (int) $entry->amount;
             }
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Page\Estimate;
 
+use Olvek\Core\Judgement\Ask\AskOutcome;
 use Olvek\Core\Judgement\Ask\Comparison;
-use Olvek\Core\Judgement\Ask\Outcome;
 use Olvek\Core\Keeping\Estimation\Breath;
 use Olvek\Core\Keeping\Estimation\Estimate;
 use Olvek\Core\Keeping\Estimation\Quantity;
@@ -146,7 +146,7 @@ final class TodayController extends AbstractController
             ];
         }
 
-        $ahead = Comparison::alone($life->plan, array_map(Outcome::all(...), $estimate->asNow));
+        $ahead = Comparison::alone($life->plan, array_map(AskOutcome::all(...), $estimate->asNow));
 
         return $this->render('estimate/today.html.twig', [
             ...$common,

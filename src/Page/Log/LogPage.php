@@ -6,7 +6,7 @@ namespace Olvek\Page\Log;
 
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Words;
-use Olvek\Core\Keeping\Log\Cause;
+use Olvek\Core\Keeping\Log\DeathCause;
 use Olvek\Core\Keeping\Log\LogAction;
 use Olvek\Core\Keeping\Log\Sign;
 use Olvek\Core\Keeping\Log\ToRead;
@@ -76,7 +76,7 @@ final readonly class LogPage
             'zone' => $keeper->zone()->getName(),
             'toRead' => self::toRead($plan, $keeper),
             'sections' => $sections,
-            'causes' => Cause::cases(),
+            'causes' => DeathCause::cases(),
             'poison' => $this->lastTest->warning($tank),
             'signs' => $signs,
             'rows' => self::rows($this->logbook->newest($tank, self::LINES, $from)),

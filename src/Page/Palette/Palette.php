@@ -11,15 +11,15 @@ use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Core\Judgement\Suitability\AnimalSuit;
 use Olvek\Core\Judgement\Suitability\PlantSuit;
-use Olvek\Core\Nature\Animal\Kind as Animal;
-use Olvek\Core\Nature\Animal\Shape as Form;
+use Olvek\Core\Nature\Animal\AnimalKind;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Bed\Material;
-use Olvek\Core\Nature\Bed\Role as BedRole;
+use Olvek\Core\Nature\Bed\MaterialRole;
 use Olvek\Core\Nature\Catalogue\Catalogue;
-use Olvek\Core\Nature\Hardscape\Kind as Stone;
+use Olvek\Core\Nature\Hardscape\HardscapeKind;
 use Olvek\Core\Nature\Light\LampKind;
-use Olvek\Core\Nature\Plant\Kind as Plant;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantKind;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\UsualAmount;
 use Olvek\Service\Drawing\CataloguePicture;
@@ -55,8 +55,8 @@ final readonly class Palette
             ListName::Lamps => [
                 'lamp' => array_map(static fn (LampKind $l): Card => self::lamp($l, $plan), array_values($this->catalogue->lamps)),
             ],
-            ListName::Soils => $this->materials(BedRole::Soil, 'bed.soil.material', $plan),
-            ListName::Caps => $this->materials(BedRole::Cap, 'bed.cap.material', $plan),
+            ListName::Soils => $this->materials(MaterialRole::Soil, 'bed.soil.material', $plan),
+            ListName::Caps => $this->materials(MaterialRole::Cap, 'bed.cap.material', $plan),
         };
         $wanted = mb_strtolower(trim($search));
         $shown = static fn (Card $c): bool => (
@@ -74,7 +74,7 @@ final readonly class Palette
     private function plants(Plan $plan, Outcome $outcome, UnitSystem $units, array $stock): array
     {
         $suit = new PlantSuit($plan, $outcome->offer, $units);
-        $groups = ['on hand' => [], ...array_fill_keys(array_map(static fn (Role $r): string => $r->words(), Role::cases()), [])];
+        $groups = ['on hand' => [], ...array_fill_keys(array_map(static fn (PlantRole $r): string => $r->words(), PlantRole::cases()), [])];
         foreach ($this->catalogue->plants as $kind) {
             $has = $stock[$kind->id] ?? 0;
             $suits = $suit->of($kind);
@@ -97,7 +97,7 @@ final readonly class Palette
         return array_map(self::sorted(...), $groups);
     }
 
-    private static function plantWords(Plant $kind, ?float $light, UnitSystem $units): string
+    private static function plantWords(PlantKind $kind, ?float $light, UnitSystem $units): string
     {
         return \sprintf(
             '%sGrows to %s. %s',
@@ -111,7 +111,7 @@ final readonly class Palette
     private function animals(Plan $plan, Outcome $outcome, UnitSystem $units): array
     {
         $suit = new AnimalSuit($plan, $outcome->offer, $outcome->margin(MarginId::Stock), $units);
-        $groups = array_fill_keys(array_map(static fn (Form $f): string => $f->value, Form::cases()), []);
+        $groups = array_fill_keys(array_map(static fn (AnimalShape $f): string => $f->value, AnimalShape::cases()), []);
         foreach ($this->catalogue->animals as $kind) {
             $suits = $suit->of($kind);
             $amount = 0 === $suits->most ? $suits->amount : min($suits->amount, $suits->most ?? $suits->amount);
@@ -132,7 +132,7 @@ final readonly class Palette
         return array_map(self::sorted(...), $groups);
     }
 
-    private static function animalWords(Animal $kind, ?int $most, UnitSystem $units): string
+    private static function animalWords(AnimalKind $kind, ?int $most, UnitSystem $units): string
     {
         return \sprintf(
             '%sFrom %s, %s or more. %s',
@@ -165,7 +165,7 @@ final readonly class Palette
         return $groups;
     }
 
-    private static function stoneWords(Stone $kind): string
+    private static function stoneWords(HardscapeKind $kind): string
     {
         return trim(
             ($kind->lime->value > 0.2 ? 'Raises hardness. ' : '').
@@ -192,9 +192,9 @@ final readonly class Palette
     }
 
     /** @return array<string, list<Card>> */
-    private function materials(BedRole $role, string $place, Plan $plan): array
+    private function materials(MaterialRole $role, string $place, Plan $plan): array
     {
-        $layer = BedRole::Soil === $role ? $plan->bed->soil : $plan->bed->cap;
+        $layer = MaterialRole::Soil === $role ? $plan->bed->soil : $plan->bed->cap;
         $chosen = null === $layer ? [] : array_map(static fn (array $part): string => $part[0]->id, $layer->mix->parts);
         $of = array_filter($this->catalogue->materials, static fn (Material $m): bool => $m->role === $role);
 
@@ -205,7 +205,7 @@ final readonly class Palette
                     $m->name,
                     \sprintf('%s kg/L', Decimal::trimmed($m->density->value, 1)),
                     $m->name,
-                    BedRole::Soil === $role
+                    MaterialRole::Soil === $role
                         ? trim(
                             \sprintf(
                                 '%s nitrogen at once, %s. %s',

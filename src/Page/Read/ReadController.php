@@ -11,7 +11,7 @@ use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Editing\StaleEdit;
 use Olvek\Service\Read\AttemptLog;
-use Olvek\Service\Read\Question;
+use Olvek\Service\Read\ReadingQuestion;
 use Olvek\Service\Read\TankReader;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Work\SlowPool;
@@ -51,7 +51,7 @@ final class ReadController extends AbstractController
         if (!$this->trusted($request)) {
             return $this->all($request, $tank, $keeper, self::EXPIRED);
         }
-        $question = Question::of($request->query, $this->reader->plan($tank), $this->knowledge);
+        $question = ReadingQuestion::of($request->query, $this->reader->plan($tank), $this->knowledge);
         $cause = $this->page->cause($request->request->getString('cause'));
         $day = $this->reader->day($tank, $keeper);
         $case = null === $day || [] === $question->seen ? null : $this->reader->case($tank, $keeper, $question);
@@ -106,7 +106,7 @@ final class ReadController extends AbstractController
         int $status = Response::HTTP_UNPROCESSABLE_ENTITY,
     ): Response {
         $plan = $this->reader->plan($tank);
-        $question = Question::of($request->query, $plan, $this->knowledge);
+        $question = ReadingQuestion::of($request->query, $plan, $this->knowledge);
         $today = $this->reader->day($tank, $keeper);
         $asked = filter_var($request->query->get('day'), \FILTER_VALIDATE_INT, [
             'options' => ['min_range' => 0, 'max_range' => Plan::LAST_DAY - 2],

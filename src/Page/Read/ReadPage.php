@@ -18,7 +18,7 @@ use Olvek\Core\Keeping\Log\Sign;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Read\AttemptLog;
-use Olvek\Service\Read\Question;
+use Olvek\Service\Read\ReadingQuestion;
 use Olvek\Service\Read\TankReader;
 use Olvek\Service\Tank\Tank;
 
@@ -60,7 +60,7 @@ final readonly class ReadPage
      *
      * @return array<string, mixed>
      */
-    public function read(TankCase $case, Question $question, string $try = ''): array
+    public function read(TankCase $case, ReadingQuestion $question, string $try = ''): array
     {
         $read = $this->reader->read($case);
         $first = $read->first()?->cause->id;

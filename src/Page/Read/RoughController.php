@@ -13,7 +13,7 @@ use Olvek\Core\Judgement\Sign\RoughStock;
 use Olvek\Core\Judgement\Sign\RoughTank;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Service\Account\Keeper;
-use Olvek\Service\Read\Question;
+use Olvek\Service\Read\ReadingQuestion;
 use Olvek\Service\Work\SlowPool;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -33,7 +33,7 @@ final class RoughController extends AbstractController
         Knowledge $knowledge,
         Catalogue $catalogue,
     ): Response {
-        $question = Question::of($request->query, null, $knowledge);
+        $question = ReadingQuestion::of($request->query, null, $knowledge);
         [$tank, $errors] = self::tank($request, $keeper);
         $errors += $question->errors;
         $case = null === $tank || [] === $question->seen

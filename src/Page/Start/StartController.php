@@ -12,7 +12,7 @@ use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Core\Planning\Plan\Refused;
 use Olvek\Service\Account\Keeper;
-use Olvek\Service\Editing\ImportReport;
+use Olvek\Service\Editing\PlanImportReport;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Site\Saver;
 use Olvek\Service\Tank\TankRepository;
@@ -105,14 +105,14 @@ final class StartController extends AbstractController
     #[Route('/import', name: 'shelf_import', methods: ['POST'])]
     public function import(Request $request, #[CurrentUser] Keeper $keeper, PlanDocument $document): Response
     {
-        $json = ImportReport::sent($request);
+        $json = PlanImportReport::sent($request);
         if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
             return $this->form($keeper, [], json: $json, problems: [['line' => null, 'place' => '', 'message' => self::EXPIRED]]);
         }
         try {
             $tank = $this->tankEditor->begin($keeper, $document->fromForeignJson($json), 'imported from a file');
         } catch (Refused $refused) {
-            return $this->form($keeper, [], json: $json, problems: ImportReport::of($json, $refused, $keeper->units()));
+            return $this->form($keeper, [], json: $json, problems: PlanImportReport::of($json, $refused, $keeper->units()));
         }
 
         return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);

@@ -8,9 +8,9 @@ use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Nature\Light\Lamp;
-use Olvek\Core\Nature\Vessel\Measure;
 use Olvek\Core\Nature\Vessel\Preset;
-use Olvek\Core\Nature\Vessel\Shape;
+use Olvek\Core\Nature\Vessel\VesselMeasure;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Planning\Plan\Field;
 use Olvek\Core\Planning\Plan\Method;
 use Olvek\Core\Planning\Plan\Plan;
@@ -40,7 +40,7 @@ final readonly class StartPage
     {
         $edits = VesselForm::texts($sent);
         $measures = [];
-        foreach (Measure::cases() as $measure) {
+        foreach (VesselMeasure::cases() as $measure) {
             $path = "vessel.$measure->value";
             $measures[] = [
                 'field' => new FieldView(
@@ -51,9 +51,12 @@ final readonly class StartPage
                     $errors[$path] ?? null,
                 ),
                 'shapes' => array_map(
-                    static fn (Shape $s): string => $s->value,
+                    static fn (VesselShape $s): string => $s->value,
                     array_values(
-                        array_filter(Shape::cases(), static fn (Shape $s): bool => \in_array($measure->value, $s->measures(), true)),
+                        array_filter(
+                            VesselShape::cases(),
+                            static fn (VesselShape $s): bool => \in_array($measure->value, $s->measures(), true),
+                        ),
                     ),
                 ),
             ];
@@ -79,12 +82,12 @@ final readonly class StartPage
             'shape' => new FieldView(
                 'vessel.shape',
                 'shape',
-                $edits['vessel.shape'] ?? Shape::GlassBox->value,
+                $edits['vessel.shape'] ?? VesselShape::GlassBox->value,
                 '',
                 $errors['vessel.shape'] ?? null,
                 array_combine(
-                    array_column(Shape::cases(), 'value'),
-                    array_map(static fn (Shape $s): string => $s->words(), Shape::cases()),
+                    array_column(VesselShape::cases(), 'value'),
+                    array_map(static fn (VesselShape $s): string => $s->words(), VesselShape::cases()),
                 ),
             ),
             'measures' => $measures,
@@ -114,7 +117,7 @@ final readonly class StartPage
     {
         $vessels = [];
         $presets = array_values($this->catalogue->vessels);
-        $order = array_flip(array_column(Shape::cases(), 'value'));
+        $order = array_flip(array_column(VesselShape::cases(), 'value'));
         usort($presets, static fn (Preset $a, Preset $b): int => [$order[$a->vessel->shape()->value], $a->vessel->grossVolume()]
             <=> [$order[$b->vessel->shape()->value], $b->vessel->grossVolume()]);
         foreach ($presets as $preset) {
@@ -124,7 +127,7 @@ final readonly class StartPage
                 'litres' => $units->show(Dimension::Volume, $preset->vessel->grossVolume(), 0),
                 'remarks' => $preset->remarks,
                 'drawing' => $this->drawing($preset),
-                'other' => Shape::GlassBox === $preset->vessel->shape() && $preset->isByTheInch() !== (UnitSystem::Us === $units),
+                'other' => VesselShape::GlassBox === $preset->vessel->shape() && $preset->isByTheInch() !== (UnitSystem::Us === $units),
             ];
         }
         usort($vessels, static fn (array $a, array $b): int => $a['other'] <=> $b['other']);

@@ -12,8 +12,8 @@ use Olvek\Core\Nature\Bed\Bed;
 use Olvek\Core\Nature\Bed\Side;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Nature\Vessel\GlassBox;
-use Olvek\Core\Nature\Vessel\Shape;
 use Olvek\Core\Nature\Vessel\Vessel;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\Refused;
@@ -110,7 +110,7 @@ final readonly class VesselForm
      */
     private function measured(Plan $plan, array $edits, array $name, UnitSystem $units): Plan
     {
-        $shape = Shape::tryFrom($edits['vessel.shape'] ?? Shape::GlassBox->value) ?? throw FormRefused::at(
+        $shape = VesselShape::tryFrom($edits['vessel.shape'] ?? VesselShape::GlassBox->value) ?? throw FormRefused::at(
             'vessel.shape',
             'Choose a shape from the list.',
         );

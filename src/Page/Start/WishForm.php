@@ -12,7 +12,7 @@ use Olvek\Core\Judgement\Solve\Compose\Wish;
 use Olvek\Core\Judgement\Solve\Compose\WishedAnimal;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Nature\Light\Aspect;
-use Olvek\Core\Nature\Plant\Kind as Plant;
+use Olvek\Core\Nature\Plant\PlantKind;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Plan\Method;
@@ -125,7 +125,7 @@ final readonly class WishForm
     /**
      * @param array<mixed> $sent
      *
-     * @return list<Plant>
+     * @return list<PlantKind>
      *
      * @throws Refused
      */
@@ -136,7 +136,7 @@ final readonly class WishForm
         $ids = array_diff($ids, ['']);
 
         return array_map(
-            fn (string $id): Plant => $this->catalogue->plants[$id]
+            fn (string $id): PlantKind => $this->catalogue->plants[$id]
                 ?? throw FormRefused::at($name, 'Olvek knows no such plant.'),
             array_values(array_unique($ids)),
         );
@@ -162,7 +162,7 @@ final readonly class WishForm
     /**
      * @param array<string, int> $stock
      *
-     * @return list<array{Plant, int}>
+     * @return list<array{PlantKind, int}>
      */
     private function onHand(array $stock): array
     {

@@ -9,12 +9,12 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Room;
 use Olvek\Core\Judgement\Solve\Compose\LampWish;
 use Olvek\Core\Judgement\Solve\Compose\Taste;
-use Olvek\Core\Nature\Animal\Kind as Animal;
-use Olvek\Core\Nature\Animal\Shape as Form;
+use Olvek\Core\Nature\Animal\AnimalKind;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Nature\Light\Aspect;
 use Olvek\Core\Nature\Light\Lamp;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Plan\Choice;
 use Olvek\Core\Planning\Plan\Field;
 use Olvek\Core\Planning\Plan\Method;
@@ -118,12 +118,12 @@ final readonly class WishPage
     /**
      * Animals by shape, those that the vessel has room for first.
      *
-     * @return array<string, list<array{kind: Animal, picture: View, fits: bool, from: string}>>
+     * @return array<string, list<array{kind: AnimalKind, picture: View, fits: bool, from: string}>>
      */
     private function animals(Plan $plan, UnitSystem $units): array
     {
         $litres = $plan->vessel->grossVolume();
-        $groups = [Form::Fish->value => [], Form::Shrimp->value => [], Form::Snail->value => []];
+        $groups = [AnimalShape::Fish->value => [], AnimalShape::Shrimp->value => [], AnimalShape::Snail->value => []];
         foreach ($this->catalogue->animals as $kind) {
             if (!isset($groups[$kind->shape->value]) || $kind->grams->value < self::LEAST) {
                 continue;
@@ -158,7 +158,7 @@ final readonly class WishPage
     /** @return array<string, array<string, string>> names by role */
     public function plants(): array
     {
-        $groups = array_fill_keys(array_map(static fn (Role $r): string => $r->words(), Role::cases()), []);
+        $groups = array_fill_keys(array_map(static fn (PlantRole $r): string => $r->words(), PlantRole::cases()), []);
         foreach ($this->catalogue->plants as $kind) {
             $groups[$kind->role->words()][$kind->id] = $kind->names();
         }

@@ -7,7 +7,7 @@ namespace Olvek\Service\Compare;
 use Olvek\Core\Judgement\Compare\Curves;
 use Olvek\Core\Judgement\Compare\Side;
 use Olvek\Core\Judgement\Margin\Margin;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Keeping\Estimation\Quantity;
 use Olvek\Core\Keeping\Log\Log;
 use Olvek\Core\Keeping\Log\Reading;
@@ -22,7 +22,7 @@ final readonly class Compared
      * @param array<string, list<array{int, float}>> $readings day and value, by quantity
      */
     private function __construct(
-        public State $state,
+        public MarginState $state,
         public string $verdict,
         public array $margins,
         public float $cost,

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Service\Drawing;
 
-use Olvek\Core\Nature\Animal\Kind as Animal;
+use Olvek\Core\Nature\Animal\AnimalKind;
 use Olvek\Core\Nature\Bed\Material;
-use Olvek\Core\Nature\Bed\Role;
-use Olvek\Core\Nature\Hardscape\Kind as Stone;
+use Olvek\Core\Nature\Bed\MaterialRole;
+use Olvek\Core\Nature\Hardscape\HardscapeKind;
 use Olvek\Core\Nature\Hardscape\Piece;
-use Olvek\Core\Nature\Plant\Kind as Plant;
-use Olvek\Core\Nature\Plant\Role as PlantRole;
+use Olvek\Core\Nature\Plant\PlantKind;
+use Olvek\Core\Nature\Plant\PlantRole;
 
 /** A small picture of a thing of the catalogue, from the same figures that tanks are drawn with. */
 final class CataloguePicture
@@ -22,7 +22,7 @@ final class CataloguePicture
     private const TALLEST = 44.0;
     private const LOWEST = 9.0;
 
-    public static function plant(Plant $kind): View
+    public static function plant(PlantKind $kind): View
     {
         $view = self::view('plant', $kind->common);
         $height = max(self::LOWEST, min(self::TALLEST, self::TALLEST * sqrt($kind->height->value / 0.5)));
@@ -43,7 +43,7 @@ final class CataloguePicture
         return $view;
     }
 
-    public static function animal(Animal $kind): View
+    public static function animal(AnimalKind $kind): View
     {
         $view = self::view('animal', $kind->common);
         // The small are drawn larger than they are, so that one sees what they are.
@@ -53,7 +53,7 @@ final class CataloguePicture
         return $view;
     }
 
-    public static function piece(Stone $kind): View
+    public static function piece(HardscapeKind $kind): View
     {
         $view = self::view('piece', $kind->name);
         $piece = new Piece('p', $kind, 1.0, 0.5, 0.5);
@@ -77,7 +77,7 @@ final class CataloguePicture
     public static function material(Material $material): View
     {
         $view = self::view('material', $material->name);
-        $view->front[] = new Shape('M2 50V28Q16 18 32 22T62 18V50z', Role::Cap === $material->role ? 'cap' : 'soil');
+        $view->front[] = new Shape('M2 50V28Q16 18 32 22T62 18V50z', MaterialRole::Cap === $material->role ? 'cap' : 'soil');
 
         return $view;
     }

@@ -9,13 +9,13 @@ use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\ClumpLight;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Animal\Level;
-use Olvek\Core\Nature\Animal\Shape as Form;
 use Olvek\Core\Nature\Bed\Bed;
+use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Side;
-use Olvek\Core\Nature\Bed\Zone;
 use Olvek\Core\Nature\Light\Aspect;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Vessel\TiltedFlask;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Plan;
@@ -110,7 +110,7 @@ final class Elevation
             [] !==
             array_filter(
                 $this->plan->clumps,
-                static fn (Clump $c): bool => \in_array($c->kind->role, [Role::Marsh, Role::HousePlant], true),
+                static fn (Clump $c): bool => \in_array($c->kind->role, [PlantRole::Marsh, PlantRole::HousePlant], true),
             )
                 ? 0.3 * $this->plan->vessel->height()
                 : 0.0;
@@ -310,7 +310,7 @@ final class Elevation
     private function zones(Bed $bed): void
     {
         $zones = $bed->zones;
-        usort($zones, fn (Zone $a, Zone $b): int => $this->side ? $a->left <=> $b->left : $b->front <=> $a->front);
+        usort($zones, fn (BedZone $a, BedZone $b): int => $this->side ? $a->left <=> $b->left : $b->front <=> $a->front);
         foreach ($zones as $zone) {
             [$from, $to] = $this->side ? [$zone->front, $zone->back] : [$zone->left, $zone->right];
             $under = static fn (): float => $bed->under($zone);
@@ -461,7 +461,7 @@ final class Elevation
             ) + $clump->raised;
             $room = max(0.01, $line - $ground);
             $height = $tall * $pen->between(0.78, 1.0);
-            $height = Role::Runner === $role || $clump->hasLeavesInAir() ? $height : min($height, $room * $pen->between(0.86, 0.97));
+            $height = PlantRole::Runner === $role || $clump->hasLeavesInAir() ? $height : min($height, $room * $pen->between(0.86, 0.97));
             array_push(
                 $this->view->plants,
                 ...PlantFigure::draw(
@@ -542,7 +542,7 @@ final class Elevation
                     Level::Middle => [0.3, 0.75],
                     Level::Bottom => [0.0, 0.0],
                 };
-                $lift = Level::Bottom === $group->kind->level ? (Form::Snail === $group->kind->shape ? 0.3 : 0.25) * $size : 0.0;
+                $lift = Level::Bottom === $group->kind->level ? (AnimalShape::Snail === $group->kind->shape ? 0.3 : 0.25) * $size : 0.0;
                 $height = $bed + $water * $pen->between($low, $high);
                 $reach = $this->profile->at($height) / $this->profile->width;
                 $at = $this->profile->width * (0.5 + $reach * $pen->between(-0.45, 0.45));

@@ -9,8 +9,8 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\PlantedShare;
 use Olvek\Core\Judgement\Margin\ShadeMap;
-use Olvek\Core\Nature\Bed\Zone;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Bed\BedZone;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\Snapshot;
@@ -156,7 +156,7 @@ final class FloorPlan
         if ($now > 0) {
             $this->view->plants[] = new Shape(
                 $this->tuft($clump, $x, $y, max(3.0, $now)),
-                ($clump->hasLeavesInAir() || Role::FloatingStem === $role ? 'clump clump-surface ' : 'clump ').self::paint($role),
+                ($clump->hasLeavesInAir() || PlantRole::FloatingStem === $role ? 'clump clump-surface ' : 'clump ').self::paint($role),
             );
         }
         $this->view->plants[] = new Shape(Pen::disc($x, $y, max(3.0, $planted), max(3.0, $planted)), 'clump-planted');
@@ -184,8 +184,8 @@ final class FloorPlan
         $role = $clump->kind->role;
 
         return match (true) {
-            $role->coversSurface() || Role::FloatingStem === $role => 'on the surface',
-            Role::HousePlant === $role || max($clump->row, $clump->place, 1 - $clump->place) > 1 - self::RIM => 'at the edge',
+            $role->coversSurface() || PlantRole::FloatingStem === $role => 'on the surface',
+            PlantRole::HousePlant === $role || max($clump->row, $clump->place, 1 - $clump->place) > 1 - self::RIM => 'at the edge',
             null !== $this->plan->pieceUnder($clump) => 'on stone or wood',
             default => self::ZONES[min(2, (int) ($clump->row * \count(self::ZONES)))],
         };
@@ -205,20 +205,20 @@ final class FloorPlan
         return Pen::polygon($points);
     }
 
-    private static function paint(Role $role): string
+    private static function paint(PlantRole $role): string
     {
         return match ($role) {
-            Role::FastStem, Role::Carpet, Role::Floater => 'leaf-bright',
-            Role::SlowStem, Role::Lily => 'leaf-copper',
-            Role::Rosette, Role::FloatingStem, Role::HousePlant => 'leaf-deep',
-            Role::Runner, Role::Marsh => 'leaf-mid',
-            Role::Epiphyte => 'leaf-dark',
-            Role::Moss => 'leaf-moss',
+            PlantRole::FastStem, PlantRole::Carpet, PlantRole::Floater => 'leaf-bright',
+            PlantRole::SlowStem, PlantRole::Lily => 'leaf-copper',
+            PlantRole::Rosette, PlantRole::FloatingStem, PlantRole::HousePlant => 'leaf-deep',
+            PlantRole::Runner, PlantRole::Marsh => 'leaf-mid',
+            PlantRole::Epiphyte => 'leaf-dark',
+            PlantRole::Moss => 'leaf-moss',
         };
     }
 
     /** A part of the floor whose bed is another, with a handle at its near left corner and one at its far right. */
-    private function bedZone(Zone $zone): void
+    private function bedZone(BedZone $zone): void
     {
         $vessel = $this->plan->vessel;
         $x = fn (float $share): float => $this->frame->x($share * $vessel->length());
@@ -240,7 +240,7 @@ final class FloorPlan
         );
     }
 
-    private function corner(string $at, string $along, string $across, string $name, float $x, float $y, Zone $zone): Handle
+    private function corner(string $at, string $along, string $across, string $name, float $x, float $y, BedZone $zone): Handle
     {
         $vessel = $this->plan->vessel;
         $of = ['left' => $zone->left, 'right' => $zone->right, 'front' => $zone->front, 'back' => $zone->back];

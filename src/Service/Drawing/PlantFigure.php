@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Service\Drawing;
 
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantRole;
 
 /** The silhouette of one plant by its role. Lengths in drawing units; y grows downward. */
 final readonly class PlantFigure
@@ -21,23 +21,23 @@ final readonly class PlantFigure
      *
      * @return list<Shape>
      */
-    public static function draw(Role $role, string $seed, float $x, float $y, float $height, float $ceiling): array
+    public static function draw(PlantRole $role, string $seed, float $x, float $y, float $height, float $ceiling): array
     {
         $figure = new self(new Pen($seed));
 
         return match ($role) {
-            Role::FastStem => $figure->stem($x, $y, $height, 0.075, 0.17, 'leaf leaf-bright'),
-            Role::SlowStem => $figure->stem($x, $y, $height, 0.11, 0.15, 'leaf leaf-copper'),
-            Role::FloatingStem => $figure->feather($x, $ceiling + 3, $height),
-            Role::Rosette => $figure->rosette($x, $y, $height),
-            Role::Runner => $figure->ribbons($x, $y, $height, $ceiling),
-            Role::Carpet => $figure->carpet($x, $y, $height),
-            Role::Epiphyte => $figure->epiphyte($x, $y, $height),
-            Role::Moss => $figure->moss($x, $y, $height),
-            Role::Floater => $figure->floater($x, $ceiling, $height),
-            Role::Lily => $figure->lily($x, $y, $height, $ceiling),
-            Role::Marsh => $figure->ribbons($x, $y, $height * 1.2, $ceiling - 60),
-            Role::HousePlant => $figure->housePlant($x, $ceiling, $height),
+            PlantRole::FastStem => $figure->stem($x, $y, $height, 0.075, 0.17, 'leaf leaf-bright'),
+            PlantRole::SlowStem => $figure->stem($x, $y, $height, 0.11, 0.15, 'leaf leaf-copper'),
+            PlantRole::FloatingStem => $figure->feather($x, $ceiling + 3, $height),
+            PlantRole::Rosette => $figure->rosette($x, $y, $height),
+            PlantRole::Runner => $figure->ribbons($x, $y, $height, $ceiling),
+            PlantRole::Carpet => $figure->carpet($x, $y, $height),
+            PlantRole::Epiphyte => $figure->epiphyte($x, $y, $height),
+            PlantRole::Moss => $figure->moss($x, $y, $height),
+            PlantRole::Floater => $figure->floater($x, $ceiling, $height),
+            PlantRole::Lily => $figure->lily($x, $y, $height, $ceiling),
+            PlantRole::Marsh => $figure->ribbons($x, $y, $height * 1.2, $ceiling - 60),
+            PlantRole::HousePlant => $figure->housePlant($x, $ceiling, $height),
         };
     }
 

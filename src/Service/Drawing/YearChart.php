@@ -6,7 +6,7 @@ namespace Olvek\Service\Drawing;
 
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Ion;
-use Olvek\Core\Judgement\Margin\Ammonia;
+use Olvek\Core\Judgement\Margin\AmmoniaMargin;
 use Olvek\Core\Judgement\Margin\DawnOxygen;
 use Olvek\Core\Judgement\Margin\Gate;
 use Olvek\Core\Judgement\Margin\Nitrate;
@@ -83,7 +83,7 @@ final readonly class YearChart
                     ['ammonia %s', $trace->columns['ammonia'], 'curve-ammonia', 1, 1.0],
                     ['nitrite %s', $trace->columns['nitrite'], 'curve-nitrite', 1, 1.0],
                 ],
-                [[Ammonia::TEST_SHOWS, 'a drop test shows it']],
+                [[AmmoniaMargin::TEST_SHOWS, 'a drop test shows it']],
             ),
             self::band(
                 1,

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Service\Editing;
 
 use Olvek\Core\Basis\Field\KindOf;
-use Olvek\Core\Nature\Bed\Role as BedRole;
+use Olvek\Core\Nature\Bed\MaterialRole;
 use Olvek\Core\Nature\Catalogue\Catalogue;
-use Olvek\Core\Nature\Plant\Role;
 
 /** What of the catalogue may be chosen, as lists for a page: label by value, or such lists by their heading. */
 final readonly class Options
@@ -53,7 +52,7 @@ final readonly class Options
     }
 
     /** @return array<string, string> materials, of one role or of all */
-    public function materials(?BedRole $role): array
+    public function materials(?MaterialRole $role): array
     {
         return array_map(
             static fn ($m): string => $m->name,

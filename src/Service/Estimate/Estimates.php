@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Olvek\Service\Estimate;
 
 use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Ask\AskOutcome;
 use Olvek\Core\Judgement\Ask\Comparison;
 use Olvek\Core\Judgement\Ask\Now;
-use Olvek\Core\Judgement\Ask\Outcome;
 use Olvek\Core\Judgement\Ask\Proposal;
 use Olvek\Core\Judgement\Ask\Proposals;
 use Olvek\Core\Keeping\Estimation\Books;
@@ -120,8 +120,8 @@ final readonly class Estimates
 
         return Ticket::done(Comparison::of(
             $then,
-            array_map(Outcome::all(...), $estimate->asNow),
-            array_map(Outcome::all(...), $estimate->ahead($members)),
+            array_map(AskOutcome::all(...), $estimate->asNow),
+            array_map(AskOutcome::all(...), $estimate->ahead($members)),
         ));
     }
 

@@ -7,7 +7,7 @@ namespace Olvek\Service\Judging;
 use Olvek\Core\Judgement\Margin\Gate;
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Judgement\Margin\Margin;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Uncertainty;
 use Olvek\Core\Judgement\Suitability\TankOffer;
 use Olvek\Core\Planning\Plan\Plan;
@@ -18,7 +18,7 @@ final readonly class Outcome extends Verdict
 {
     /** @param non-empty-list<Margin> $margins */
     private function __construct(
-        State $state,
+        MarginState $state,
         string $verdict,
         array $margins,
         public int $hardestDay,

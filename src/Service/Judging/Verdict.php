@@ -8,7 +8,7 @@ use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\MarginId;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Uncertainty;
 use Olvek\Core\Judgement\Margin\Voice;
 
@@ -17,7 +17,7 @@ readonly class Verdict
 {
     /** @param non-empty-list<Margin> $margins */
     public function __construct(
-        public State $state,
+        public MarginState $state,
         public string $verdict,
         public array $margins,
         public ?Uncertainty $sureness = null,
@@ -49,7 +49,7 @@ readonly class Verdict
     {
         $voices = array_fill_keys(array_column(Voice::cases(), 'value'), ['matter' => [], 'rest' => []]);
         foreach ($this->margins as $margin) {
-            $voices[$margin->voice->value][State::Holds === $margin->state ? 'rest' : 'matter'][] = $margin;
+            $voices[$margin->voice->value][MarginState::Holds === $margin->state ? 'rest' : 'matter'][] = $margin;
         }
         foreach ($voices as $voice => ['matter' => $matter]) {
             usort(

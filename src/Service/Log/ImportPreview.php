@@ -12,7 +12,7 @@ final class ImportPreview
     /** @var list<Entry> */
     public array $shown = [];
 
-    public function __construct(public readonly ImportReport $report)
+    public function __construct(public readonly LogImportReport $report)
     {
     }
 

@@ -40,7 +40,7 @@ final readonly class LogImport
     /** What would be written; nothing is. */
     public function preview(Tank $tank, string $text, TableLook $look, TableChoice $choice): ImportPreview
     {
-        $report = new ImportReport();
+        $report = new LogImportReport();
         $preview = new ImportPreview($report);
         $entries = [];
         foreach ($this->entries($tank, $text, $look, $choice, $report, null) as $entry) {
@@ -62,8 +62,8 @@ final readonly class LogImport
         TableLook $look,
         TableChoice $choice,
         TimeLimit $patience,
-    ): ImportReport {
-        $report = new ImportReport();
+    ): LogImportReport {
+        $report = new LogImportReport();
         $batch = $this->batches->begin($tank, $name);
         try {
             $this->logbook->keepAll($this->entries($tank, $text, $look, $choice, $report, $batch->id), $report, $patience);
@@ -81,7 +81,7 @@ final readonly class LogImport
         string $text,
         TableLook $look,
         TableChoice $choice,
-        ImportReport $report,
+        LogImportReport $report,
         ?Uuid $import,
     ): \Generator {
         $table = TextTable::read($text);

@@ -6,7 +6,7 @@ namespace Olvek\Service\Log;
 
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Olvek\Core\Basis\Unit\UnreadableQuantity;
-use Olvek\Core\Keeping\Log\Cause;
+use Olvek\Core\Keeping\Log\DeathCause;
 use Olvek\Core\Keeping\Log\LogAction;
 use Olvek\Core\Keeping\Log\LoggedEvent;
 use Olvek\Core\Keeping\Log\Sign;
@@ -161,11 +161,11 @@ final readonly class LogWriter
         if (null !== $poison) {
             return [$field => "$poison Tick “they came all the same” if that is so."];
         }
-        $cause = EventKind::Lost === $action->kind ? Cause::tryFrom($sent->getString('cause', Cause::Unknown->value)) : null;
+        $cause = EventKind::Lost === $action->kind ? DeathCause::tryFrom($sent->getString('cause', DeathCause::Unknown->value)) : null;
         if (EventKind::Lost === $action->kind && null === $cause) {
             return [$field => 'Choose of what they died from the list.'];
         }
-        $of = null === $cause || Cause::Unknown === $cause ? '' : ", {$cause->words()}";
+        $of = null === $cause || DeathCause::Unknown === $cause ? '' : ", {$cause->words()}";
         $words = $this->words($action, $amount, $plan, $tank->keeper).$of;
         $this->add($tank, $day, EntryKind::Done, $action->kind->value, $amount, $action->of, $words, $id, $sent, $cause);
 
@@ -270,7 +270,7 @@ final readonly class LogWriter
         string $words,
         ?Uuid $id,
         InputBag $sent,
-        ?Cause $cause = null,
+        ?DeathCause $cause = null,
     ): void {
         $on = $this->today->orEarlier($tank->keeper, $day) ?? throw new \LogicException('a refused day has been told before');
         $note = EntryKind::Done === $kind ? '' : self::noted($sent);

@@ -202,7 +202,7 @@ final readonly class Logbook
      *
      * @param iterable<Entry> $entries
      */
-    public function keepAll(iterable $entries, ImportReport $report, ?TimeLimit $patience = null): void
+    public function keepAll(iterable $entries, LogImportReport $report, ?TimeLimit $patience = null): void
     {
         $chunk = [];
         foreach ($entries as $entry) {
@@ -223,7 +223,7 @@ final readonly class Logbook
     }
 
     /** @param list<Entry> $chunk */
-    private function keepChunk(array $chunk, ImportReport $report): bool
+    private function keepChunk(array $chunk, LogImportReport $report): bool
     {
         $tanks = $entries = [];
         foreach ($chunk as $entry) {

@@ -6,7 +6,7 @@ namespace Olvek\Service\Log;
 
 use Olvek\Core\Basis\Unit\TextTable;
 use Olvek\Core\Judgement\Sign\Knowledge;
-use Olvek\Core\Keeping\Log\Cause;
+use Olvek\Core\Keeping\Log\DeathCause;
 use Olvek\Core\Keeping\Log\LogBuilder;
 use Olvek\Core\Keeping\Log\Sign;
 use Olvek\Core\Nature\Water\Measure;
@@ -96,7 +96,7 @@ final readonly class OwnRows
                 'yes' === strtolower($row['made_up']),
                 $id,
                 note: $row['note'],
-                cause: Cause::tryFrom($row['cause'])->value ?? '',
+                cause: DeathCause::tryFrom($row['cause'])->value ?? '',
                 import: $import,
             );
     }

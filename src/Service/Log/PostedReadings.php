@@ -26,9 +26,9 @@ final readonly class PostedReadings
     }
 
     /** @param list<string> $lines each {"tank": id, "at": RFC 3339, "readings": {measure: number on its base scale}} */
-    public function take(Keeper $keeper, array $lines, TimeLimit $patience): ImportReport
+    public function take(Keeper $keeper, array $lines, TimeLimit $patience): LogImportReport
     {
-        $report = new ImportReport();
+        $report = new LogImportReport();
         $this->logbook->keepAll($this->entries($keeper, $lines, $report), $report, $patience);
 
         return $report;
@@ -39,7 +39,7 @@ final readonly class PostedReadings
      *
      * @return \Generator<int, Entry> what can be taken; the rest is in the report, with its reason
      */
-    private function entries(Keeper $keeper, array $lines, ImportReport $report): \Generator
+    private function entries(Keeper $keeper, array $lines, LogImportReport $report): \Generator
     {
         $tanks = $filled = [];
         $today = $this->today->of($keeper);

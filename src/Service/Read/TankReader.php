@@ -82,7 +82,7 @@ final readonly class TankReader
      *
      * @return TankCase|null null of a tank that is older than a run is long
      */
-    public function case(Tank $tank, Keeper $keeper, Question $question, ?int $day = null): ?TankCase
+    public function case(Tank $tank, Keeper $keeper, ReadingQuestion $question, ?int $day = null): ?TankCase
     {
         $on = $this->day($tank, $keeper) ?? $day ?? self::USUAL_DAY;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Service\Start;
 
 use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Solve\Compose\Composition;
 use Olvek\Core\Judgement\Solve\Compose\Taste;
 use Olvek\Core\Judgement\Solve\Compose\Unmet;
@@ -16,7 +16,7 @@ final readonly class Composed
 {
     public Taste $taste;
     public bool $holds;
-    public State $state;
+    public MarginState $state;
     public string $verdict;
     public string $sentence;
     public string $sure;

@@ -6,7 +6,7 @@ namespace Olvek\Service\Transfer;
 
 use Olvek\Core\Basis\Unit\TextTable;
 use Olvek\Core\Basis\Unit\UnitSystem;
-use Olvek\Core\Keeping\Log\Cause;
+use Olvek\Core\Keeping\Log\DeathCause;
 use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Service\Account\Today;
@@ -144,7 +144,7 @@ final readonly class TankFiles
                 'madeUp' => 'yes' === $row['made_up'],
                 'written' => $row['written'],
                 'note' => $row['note'],
-                'cause' => Cause::tryFrom($row['cause'])->value ?? '',
+                'cause' => DeathCause::tryFrom($row['cause'])->value ?? '',
             ];
         }
     }

@@ -22,7 +22,7 @@ final readonly class Comparison
      * @param float      $holds and where it is done
      */
     private function __construct(
-        public Verdict $verdict,
+        public AskVerdict $verdict,
         public string $sentence,
         public array $lines,
         public float $held,
@@ -33,14 +33,14 @@ final readonly class Comparison
 
     /**
      * @param Plan                                  $plan  with what is proposed
-     * @param list<array<string, float>> $asNow outcomes by tank (Outcome::all)
+     * @param list<array<string, float>> $asNow outcomes by tank (AskOutcome::all)
      * @param list<array<string, float>> $then  of the same tanks
      */
     public static function of(Plan $plan, array $asNow, array $then): self
     {
         $tanks = \count($asNow);
         $lines = [];
-        foreach (Outcome::cases() as $outcome) {
+        foreach (AskOutcome::cases() as $outcome) {
             $now = array_column($asNow, $outcome->value);
             $new = array_column($then, $outcome->value);
             $held = self::held($outcome, $now, $plan);
@@ -58,10 +58,10 @@ final readonly class Comparison
         $held = self::sound($asNow, $plan);
         $holds = self::sound($then, $plan);
         $verdict = match (true) {
-            $holds >= $held + self::CHANCE => Verdict::Helps,
-            $holds >= self::FINE && $holds >= $held - self::CHANCE => Verdict::Fine,
-            $holds < self::NOT && $held - $holds > self::CHANCE, $held - $holds > self::NOT / 2 => Verdict::BetterNot,
-            default => Verdict::Unsure,
+            $holds >= $held + self::CHANCE => AskVerdict::Helps,
+            $holds >= self::FINE && $holds >= $held - self::CHANCE => AskVerdict::Fine,
+            $holds < self::NOT && $held - $holds > self::CHANCE, $held - $holds > self::NOT / 2 => AskVerdict::BetterNot,
+            default => AskVerdict::Unsure,
         };
 
         return new self($verdict, self::said($verdict, $lines, $held, $holds, $tanks), $lines, $held, $holds, $tanks);
@@ -82,7 +82,7 @@ final readonly class Comparison
      *
      * @param list<float> $values
      */
-    private static function held(Outcome $outcome, array $values, Plan $plan): float
+    private static function held(AskOutcome $outcome, array $values, Plan $plan): float
     {
         return \count(array_filter($values, static fn (float $v): bool => $outcome->holds($v, $plan))) / max(1, \count($values));
     }
@@ -96,7 +96,7 @@ final readonly class Comparison
     {
         $sound = 0;
         foreach ($outcomes as $of) {
-            $broken = array_filter(Outcome::cases(), static fn (Outcome $o): bool => !$o->holds($of[$o->value], $plan));
+            $broken = array_filter(AskOutcome::cases(), static fn (AskOutcome $o): bool => !$o->holds($of[$o->value], $plan));
             $sound += [] === $broken ? 1 : 0;
         }
 
@@ -104,12 +104,12 @@ final readonly class Comparison
     }
 
     /** How the tank stands as it goes on now, with nothing done: fine, unsure or better not. */
-    public function asItGoesOn(): Verdict
+    public function asItGoesOn(): AskVerdict
     {
         return match (true) {
-            $this->held >= self::FINE => Verdict::Fine,
-            $this->held >= self::NOT => Verdict::Unsure,
-            default => Verdict::BetterNot,
+            $this->held >= self::FINE => AskVerdict::Fine,
+            $this->held >= self::NOT => AskVerdict::Unsure,
+            default => AskVerdict::BetterNot,
         };
     }
 
@@ -121,8 +121,8 @@ final readonly class Comparison
         return \sprintf(
             'As it goes on now, %s: in %s tanks like this one all keeps to its limits for the next eight weeks%s.',
             match ($this->asItGoesOn()) {
-                Verdict::Fine => 'all is well',
-                Verdict::Unsure => 'watch it',
+                AskVerdict::Fine => 'all is well',
+                AskVerdict::Unsure => 'watch it',
                 default => 'something will go wrong',
             },
             $this->count($this->held),
@@ -148,20 +148,20 @@ final readonly class Comparison
     }
 
     /** @param list<Line> $lines */
-    private static function said(Verdict $verdict, array $lines, float $held, float $holds, int $tanks): string
+    private static function said(AskVerdict $verdict, array $lines, float $held, float $holds, int $tanks): string
     {
         $worst = self::worst($lines);
         $of = static fn (float $share): string => \sprintf('%d of %d', (int) round($share * $tanks), $tanks);
         $clear = array_filter($lines, static fn (Line $l): bool => $l->isClear());
 
         return $verdict->words().': '.match ($verdict) {
-            Verdict::Fine => \sprintf(
+            AskVerdict::Fine => \sprintf(
                 'in %s tanks like this one all keeps to its limits, as now in %s%s.',
                 $of($holds),
                 $of($held),
                 [] === $clear ? '; nothing changes by more than the doubt' : '',
             ),
-            Verdict::Helps => \sprintf(
+            AskVerdict::Helps => \sprintf(
                 'all keeps to its limits in %s tanks like this one, where as now it does in %s.',
                 $of($holds),
                 $of($held),

@@ -16,7 +16,7 @@ final readonly class Line
      * @param float                      $holds   and where it is done
      */
     public function __construct(
-        public Outcome $outcome,
+        public AskOutcome $outcome,
         public array $asNow,
         public array $then,
         public array $differs,

@@ -8,8 +8,8 @@ use Olvek\Core\Keeping\Estimation\Estimate;
 use Olvek\Core\Keeping\Estimation\Quantity;
 use Olvek\Core\Keeping\Log\Log;
 use Olvek\Core\Keeping\Log\LoggedEvent;
-use Olvek\Core\Planning\Event\Changes;
 use Olvek\Core\Planning\Event\EventKind;
+use Olvek\Core\Planning\Event\WaterChangeRoutine;
 use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Plan\Plan;
 
@@ -41,7 +41,7 @@ final readonly class Now
         $hours = [0 => $plan->lamp->hours];
         foreach ($plan->events as $planned) {
             $event = $planned->event();
-            if ($planned->day <= $today && $event instanceof Changes) {
+            if ($planned->day <= $today && $event instanceof WaterChangeRoutine) {
                 $every[$planned->day] = $event->every;
             }
         }

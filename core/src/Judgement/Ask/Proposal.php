@@ -8,7 +8,7 @@ use Olvek\Core\Basis\Field\Number;
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
-use Olvek\Core\Nature\Animal\Kind;
+use Olvek\Core\Nature\Animal\AnimalKind;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Change\AddEvent;
 use Olvek\Core\Planning\Change\AddGroup;
@@ -46,7 +46,7 @@ final readonly class Proposal
     /**
      * @param Now         $now    how the tank stands
      * @param int         $day    on which it is to be done, after today
-     * @param string|null $of     group (More), kind (Kind) or clump (Thin)
+     * @param string|null $of     group (More), kind (AnimalKind) or clump (Thin)
      * @param float|null  $amount heads, hours, share of the surface left, g of food a day, days between changes, days away; the usual one
      *     where it is not told
      *
@@ -87,7 +87,7 @@ final readonly class Proposal
         );
     }
 
-    private static function kind(Now $now, int $day, ?Kind $kind, ?float $amount): ?self
+    private static function kind(Now $now, int $day, ?AnimalKind $kind, ?float $amount): ?self
     {
         if (null === $kind) {
             return null;

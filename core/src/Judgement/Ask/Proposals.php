@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Core\Judgement\Ask;
 
 use Olvek\Core\Basis\Unit\UnitSystem;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Suitability\AnimalSuit;
 use Olvek\Core\Judgement\Suitability\TankOffer;
-use Olvek\Core\Nature\Animal\Kind;
+use Olvek\Core\Nature\Animal\AnimalKind;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Simulation\Run\Runner;
 use Olvek\Core\Simulation\Run\UsualCare;
@@ -66,7 +66,7 @@ final class Proposals
     /**
      * Kinds that would live here, and are not in yet: those that suit without a fault, unlike each other first.
      *
-     * @return list<Kind>
+     * @return list<AnimalKind>
      */
     private static function kinds(Now $now, Catalogue $catalogue, UnitSystem $units): array
     {
@@ -78,7 +78,7 @@ final class Proposals
         $shapes = $found = [];
         foreach ($catalogue->animals as $kind) {
             $of = \in_array($kind->id, $here, true) ? null : $suit->of($kind);
-            if (State::Holds === $of?->state && $of->most >= $of->amount) {
+            if (MarginState::Holds === $of?->state && $of->most >= $of->amount) {
                 $found[] = [$shapes[$kind->shape->value] = ($shapes[$kind->shape->value] ?? 0) + 1, $kind];
             }
         }

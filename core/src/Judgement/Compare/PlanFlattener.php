@@ -9,7 +9,7 @@ use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Nature\Bed\Purpose;
 use Olvek\Core\Nature\Catalogue\Catalogue;
-use Olvek\Core\Nature\Vessel\Shape;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\Choice;
 use Olvek\Core\Planning\Plan\Field;
@@ -196,7 +196,7 @@ final readonly class PlanFlattener
         $row = null === $table ? null : $this->catalogue->table($table)[$text] ?? null;
 
         return match (true) {
-            'vessel.shape' === $place => Shape::from($text)->words(),
+            'vessel.shape' === $place => VesselShape::from($text)->words(),
             'method' === $place => Method::from($text)->words(),
             null !== $row => self::text(get_object_vars($row)['name'] ?? $text),
             \is_bool($value) => $value ? 'yes' : 'no',

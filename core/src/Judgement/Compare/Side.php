@@ -7,7 +7,7 @@ namespace Olvek\Core\Judgement\Compare;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Margin;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Keeping\Care\Effort;
 use Olvek\Core\Keeping\Log\ActualPlan;
 use Olvek\Core\Keeping\Log\Log;
@@ -30,7 +30,7 @@ final readonly class Side
     private function __construct(
         public Plan $plan,
         public Trace $trace,
-        public State $state,
+        public MarginState $state,
         public string $verdict,
         public array $margins,
         public float $cost,

@@ -37,7 +37,7 @@ final readonly class Band
             Runner::COARSE,
         );
         foreach (Judge::fromTrace($plan, $trace, UnitSystem::Metric, $parameters)->margins as $margin) {
-            $judged[$margin->id->value] = [$margin->measure, State::Fails === $margin->state];
+            $judged[$margin->id->value] = [$margin->measure, MarginState::Fails === $margin->state];
         }
 
         return $judged;

@@ -7,9 +7,9 @@ namespace Olvek\Core\Judgement\Margin;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\Provenance;
+use Olvek\Core\Nature\Bed\MaterialRole;
 use Olvek\Core\Nature\Bed\Mix;
 use Olvek\Core\Nature\Bed\Release;
-use Olvek\Core\Nature\Bed\Role as BedRole;
 use Olvek\Core\Nature\Bed\Side;
 
 /** Whether the cap holds the soil back: at least as deep as the soil, front and back. C; better twice as deep. */
@@ -110,7 +110,7 @@ final class CapOverSoil implements Criterion
     {
         return array_sum(
             array_map(
-                static fn (array $part): float => BedRole::Soil === $part[0]->role
+                static fn (array $part): float => MaterialRole::Soil === $part[0]->role
                 && $part[0]->flushNitrogen->value * $part[0]->density->value >= self::HARMLESS
                     ? $part[1]
                     : 0.0,

@@ -48,18 +48,18 @@ final class Judge
         $margins = array_map(static fn (MarginId $id): Margin => $id->criterion()::margin($outlook), MarginId::cases());
         $state = array_reduce(
             $margins,
-            static fn (State $s, Margin $m): State => Voice::Practice === $m->voice ? $s : $s->worse($m->state),
-            State::Holds,
+            static fn (MarginState $s, Margin $m): MarginState => Voice::Practice === $m->voice ? $s : $s->worse($m->state),
+            MarginState::Holds,
         );
 
         // Without plants there is nothing that could carry it.
-        $state = [] === $plan->clumps ? State::Fails : $state;
+        $state = [] === $plan->clumps ? MarginState::Fails : $state;
 
         return new Judgement($state, self::verdict($plan, $margins, $state), $margins, $trace, Quantities::of($plan));
     }
 
     /** @param non-empty-list<Margin> $margins */
-    private static function verdict(Plan $plan, array $margins, State $state): string
+    private static function verdict(Plan $plan, array $margins, MarginState $state): string
     {
         if ([] === $plan->clumps) {
             return 'A tank without plants cannot balance: add some, and Olvek will say what they can carry.';
@@ -67,12 +67,12 @@ final class Judge
         $worst = [];
         $failing = 0;
         foreach ($margins as $margin) {
-            $failing += State::Fails === $margin->state ? 1 : 0;
+            $failing += MarginState::Fails === $margin->state ? 1 : 0;
             $other = $worst[$margin->voice->value] ?? null;
             if (
                 null === $other
                 || $margin->state->rank() > $other->state->rank()
-                || ($margin->state === $other->state && State::Holds !== $margin->state && $margin->position() < $other->position())
+                || ($margin->state === $other->state && MarginState::Holds !== $margin->state && $margin->position() < $other->position())
             ) {
                 $worst[$margin->voice->value] = $margin;
             }
@@ -81,19 +81,19 @@ final class Judge
         $welfare = $worst[Voice::Welfare->value] ?? $margins[0];
         $stock = array_values(array_filter($margins, static fn (Margin $m): bool => MarginId::Stock === $m->id))[0];
         $itself = match ($balance->state) {
-            State::Holds => 'This should hold. '.
+            MarginState::Holds => 'This should hold. '.
                 (null === $plan->firstAnimals() ? 'Add animals to see whether it balances.' : $stock->sentence),
-            State::Tight => 'This can work, but '.Words::small($balance->name).' is tight. '.$balance->sentence,
-            State::Fails => ($failing > 1 ? "Not yet: $failing margins fail. " : 'Not yet. ').$balance->sentence,
+            MarginState::Tight => 'This can work, but '.Words::small($balance->name).' is tight. '.$balance->sentence,
+            MarginState::Fails => ($failing > 1 ? "Not yet: $failing margins fail. " : 'Not yet. ').$balance->sentence,
         };
-        if (State::Fails !== $welfare->state) {
-            return $itself.(State::Tight === $welfare->state ? ' For the animals: '.Words::small($welfare->sentence) : '');
+        if (MarginState::Fails !== $welfare->state) {
+            return $itself.(MarginState::Tight === $welfare->state ? ' For the animals: '.Words::small($welfare->sentence) : '');
         }
 
-        return State::Fails === $balance->state
+        return MarginState::Fails === $balance->state
             ? $itself.' And for the animals: '.Words::small($welfare->sentence)
             : 'Not yet, for the animals: '.
                     Words::small($welfare->sentence).
-                    (State::Holds === $balance->state ? ' The tank by itself should hold.' : ' '.$itself);
+                    (MarginState::Holds === $balance->state ? ' The tank by itself should hold.' : ' '.$itself);
     }
 }

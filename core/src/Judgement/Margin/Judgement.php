@@ -16,7 +16,7 @@ final readonly class Judgement
      * @param Trace                  $trace   of the run that it was judged from
      */
     public function __construct(
-        public State $state,
+        public MarginState $state,
         public string $verdict,
         public array $margins,
         public Trace $trace,

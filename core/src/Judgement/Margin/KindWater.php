@@ -8,7 +8,7 @@ use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\Provenance;
 use Olvek\Core\Basis\Unit\UnitSystem;
-use Olvek\Core\Nature\Animal\Kind as Animal;
+use Olvek\Core\Nature\Animal\AnimalKind;
 
 /** Whether the water suits every kind of animal through its days in it: pH and general hardness of the run against the kind's own range. */
 #[Judges(
@@ -121,7 +121,7 @@ final class KindWater implements Criterion
      *
      * @return list<array{float, string, string}> how far beyond each bound, in steps, in words, and the reading alone
      */
-    public static function steps(Animal $kind, array $pH, array $gh, UnitSystem $units): array
+    public static function steps(AnimalKind $kind, array $pH, array $gh, UnitSystem $units): array
     {
         $degrees = static fn (float $bound): float => max(self::STEP_DEGREES, self::STEP_SHARE * $bound);
         $acid = \sprintf('needs pH %s–%s', Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1));

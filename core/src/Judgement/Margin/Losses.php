@@ -6,7 +6,7 @@ namespace Olvek\Core\Judgement\Margin;
 
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Provenance;
-use Olvek\Core\Nature\Animal\Shape;
+use Olvek\Core\Nature\Animal\AnimalShape;
 
 /** Animals that the run expects to die of hunger, want of oxygen, ammonia, nitrite, cold or heat. */
 #[Judges(
@@ -67,7 +67,7 @@ final class Losses implements Criterion
                 Provenance::Judgement,
             );
             // Snails and worms follow their food; that they grow fewer is no failing.
-            $counted = \in_array($group->kind->shape, [Shape::Snail, Shape::Worm], true) ? min($fall, self::ACT) : $fall;
+            $counted = \in_array($group->kind->shape, [AnimalShape::Snail, AnimalShape::Worm], true) ? min($fall, self::ACT) : $fall;
             if ($counted > $most || null === $worst) {
                 $most = $counted;
                 $worst = $group;

@@ -20,7 +20,7 @@ final readonly class Margin
     private const PLENTY = 9.0;
 
     public string $name;
-    public State $state;
+    public MarginState $state;
     public Voice $voice;
 
     /**
@@ -48,9 +48,9 @@ final readonly class Margin
         $this->voice = $id->about()->voice;
         $this->state = match (true) {
             // What methods ask is never a failure by itself.
-            $value < $limit => Voice::Practice === $this->voice ? State::Tight : State::Fails,
-            $value < $good => State::Tight,
-            default => State::Holds,
+            $value < $limit => Voice::Practice === $this->voice ? MarginState::Tight : MarginState::Fails,
+            $value < $good => MarginState::Tight,
+            default => MarginState::Holds,
         };
     }
 

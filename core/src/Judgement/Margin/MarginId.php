@@ -35,7 +35,7 @@ enum MarginId: string
     public function criterion(): string
     {
         return match ($this) {
-            self::Ammonia => Ammonia::class,
+            self::Ammonia => AmmoniaMargin::class,
             self::Nitrite => Nitrite::class,
             self::Nitrate => Nitrate::class,
             self::Oxygen => DawnOxygen::class,

@@ -7,7 +7,7 @@ namespace Olvek\Core\Judgement\Margin;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\Provenance;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Plan;
 
@@ -95,7 +95,7 @@ final class MineralCreep implements Criterion
     {
         $least = [self::USUAL, 'most kinds'];
         foreach ([...$plan->groups, ...$plan->clumps] as $thing) {
-            if ($thing instanceof Clump && Role::HousePlant === $thing->kind->role) {
+            if ($thing instanceof Clump && PlantRole::HousePlant === $thing->kind->role) {
                 continue;
             }
             if ($thing->kind->hardest->value < $least[0]) {

@@ -6,9 +6,9 @@ namespace Olvek\Core\Judgement\Margin;
 
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
-use Olvek\Core\Nature\Animal\Shape;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Bed\Layer;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Change\AddClump;
 use Olvek\Core\Planning\Change\AddDose;
 use Olvek\Core\Planning\Change\AddGroup;
@@ -72,7 +72,7 @@ enum Remedy: string
                 $plan,
                 static fn (Clump $c): bool => \in_array(
                     $c->kind->role,
-                    [Role::FastStem, Role::SlowStem, Role::Rosette, Role::Runner, Role::Carpet],
+                    [PlantRole::FastStem, PlantRole::SlowStem, PlantRole::Rosette, PlantRole::Runner, PlantRole::Carpet],
                     true,
                 ),
                 1.6,
@@ -234,7 +234,7 @@ enum Remedy: string
     {
         return array_sum(
             array_map(
-                static fn (Group $g): float => Shape::Fish === $g->kind->shape ? $g->biomass() * $g->kind->food->value : 0.0,
+                static fn (Group $g): float => AnimalShape::Fish === $g->kind->shape ? $g->biomass() * $g->kind->food->value : 0.0,
                 $plan->groups,
             ),
         );
@@ -310,7 +310,7 @@ enum Remedy: string
     private static function grazers(Plan $plan): ?array
     {
         foreach ($plan->groups as $group) {
-            if (Shape::Snail === $group->kind->shape) {
+            if (AnimalShape::Snail === $group->kind->shape) {
                 return null;
             }
         }

@@ -7,9 +7,9 @@ namespace Olvek\Core\Judgement\Margin;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\Provenance;
-use Olvek\Core\Nature\Animal\Kind;
+use Olvek\Core\Nature\Animal\AnimalKind;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Animal\Prey;
-use Olvek\Core\Nature\Animal\Shape;
 use Olvek\Core\Nature\Animal\Temper;
 
 /** Room and company for the animals. All C: welfare minima as the trade states them, in litres of the vessel. */
@@ -117,25 +117,25 @@ final class Room implements Criterion
     }
 
     /** Whether several of a quarrelsome kind have too little room to keep out of each other's way. C; how much is enough, J. */
-    public static function fights(Kind $kind, int $count, float $litres): bool
+    public static function fights(AnimalKind $kind, int $count, float $litres): bool
     {
         return Temper::Quarrelsome === $kind->temper && $count > 1 && $litres < $kind->leastTank->value * (1 + self::PEACE * ($count - 1));
     }
 
     /** Whether two quarrelsome kinds have too little room to keep out of each other's way. C; how much is enough, J. */
-    public static function areTooClose(Kind $one, Kind $other, float $litres): bool
+    public static function areTooClose(AnimalKind $one, AnimalKind $other, float $litres): bool
     {
         return $litres < self::PEACE * ($one->leastTank->value + $other->leastTank->value);
     }
 
     /** Whether an animal hunts another outright; that it takes young is the run's business. */
-    public static function eats(Kind $hunter, Kind $prey): bool
+    public static function eats(AnimalKind $hunter, AnimalKind $prey): bool
     {
-        return (\in_array(Prey::Shrimp, $hunter->eats, true) && Shape::Shrimp === $prey->shape)
-            || (\in_array(Prey::Snails, $hunter->eats, true) && Shape::Snail === $prey->shape)
+        return (\in_array(Prey::Shrimp, $hunter->eats, true) && AnimalShape::Shrimp === $prey->shape)
+            || (\in_array(Prey::Snails, $hunter->eats, true) && AnimalShape::Snail === $prey->shape)
             || (Temper::Predator === $hunter->temper
-                && Shape::Fish === $hunter->shape
-                && Shape::Fish === $prey->shape
+                && AnimalShape::Fish === $hunter->shape
+                && AnimalShape::Fish === $prey->shape
                 && $prey->grams->value < 0.2 * $hunter->grams->value);
     }
 }

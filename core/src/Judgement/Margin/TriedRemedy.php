@@ -22,7 +22,7 @@ final readonly class TriedRemedy
         public array $changes,
         public string $before,
         public string $after,
-        public State $state,
+        public MarginState $state,
         public string $cost,
     ) {
     }

@@ -6,7 +6,7 @@ namespace Olvek\Core\Judgement\Review;
 
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Vessel\Outline;
 use Olvek\Core\Nature\Vessel\Pane;
 use Olvek\Core\Planning\Change\SetNumber;
@@ -152,7 +152,7 @@ final readonly class Fits
                         $clump->kind->common,
                         ...$this->units->apart(Dimension::Length, [$top - $plan->waterLine, $room - $plan->waterLine]),
                     ),
-                    Role::HousePlant === $clump->kind->role,
+                    PlantRole::HousePlant === $clump->kind->role,
                 )
                 : null;
         }

@@ -6,10 +6,10 @@ namespace Olvek\Core\Judgement\Review;
 
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Edge;
 use Olvek\Core\Nature\Bed\Mix;
-use Olvek\Core\Nature\Bed\Zone;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Change\Choose;
 use Olvek\Core\Planning\Plan\Plan;
 
@@ -40,7 +40,7 @@ final readonly class Ground
     }
 
     /** @return list<Mistake|null> */
-    private function zone(Zone $zone): array
+    private function zone(BedZone $zone): array
     {
         $bed = $this->plan->bed;
         $step = $bed->top($zone) - $bed->at($zone->row());
@@ -111,7 +111,7 @@ final readonly class Ground
         foreach ($plan->clumps as $clump) {
             $down = $plan->vessel->height() - $plan->bed->ground($clump->place, $clump->row);
             $along = $clump->row * $plan->vessel->width();
-            $fast = \in_array($clump->kind->role, [Role::FastStem, Role::Runner], true);
+            $fast = \in_array($clump->kind->role, [PlantRole::FastStem, PlantRole::Runner], true);
             $far = hypot($down, $along);
             $found[] = $fast && $far > self::REACH && !$plan->vessel->shape()->isOutdoor()
                 ? new Mistake(

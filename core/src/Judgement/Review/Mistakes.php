@@ -6,21 +6,21 @@ namespace Olvek\Core\Judgement\Review;
 
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
-use Olvek\Core\Nature\Animal\Shape as Form;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Bed\Side;
 use Olvek\Core\Nature\Hardscape\Piece;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Plant\Removal;
-use Olvek\Core\Nature\Plant\Role;
 use Olvek\Core\Planning\Change\Change;
 use Olvek\Core\Planning\Change\Choose;
 use Olvek\Core\Planning\Change\LayMix;
 use Olvek\Core\Planning\Change\Recipe;
 use Olvek\Core\Planning\Change\SetNumber;
 use Olvek\Core\Planning\Plan\Clump;
-use Olvek\Core\Planning\Plan\Filling;
+use Olvek\Core\Planning\Plan\FillingMethod;
 use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Plan\Plan;
-use Olvek\Core\Planning\Plan\Planting;
+use Olvek\Core\Planning\Plan\PlantingMethod;
 use Olvek\Core\Planning\Plan\Quantities;
 use Olvek\Core\Planning\Plan\StartWay;
 use Olvek\Core\Planning\Plan\Treatment;
@@ -169,11 +169,11 @@ final readonly class Mistakes
         }
         $rootFeeders = array_filter(
             $plan->clumps,
-            static fn (Clump $c): bool => \in_array($c->kind->role, [Role::Rosette, Role::Runner, Role::Lily], true),
+            static fn (Clump $c): bool => \in_array($c->kind->role, [PlantRole::Rosette, PlantRole::Runner, PlantRole::Lily], true),
         );
         $starved = array_filter(
             $plan->clumps,
-            static fn (Clump $c): bool => Role::Carpet === $c->kind->role
+            static fn (Clump $c): bool => PlantRole::Carpet === $c->kind->role
                 && null !== $soil
                 && $c->row * $plan->vessel->width() < $bed->setback,
         );
@@ -370,7 +370,7 @@ final readonly class Mistakes
     private function plants(): array
     {
         $clumps = $this->plan->clumps;
-        $with = static fn (Role ...$roles): bool => [] !==
+        $with = static fn (PlantRole ...$roles): bool => [] !==
             array_filter($clumps, static fn (Clump $c): bool => \in_array($c->kind->role, $roles, true));
         $found = [];
         foreach ($clumps as $clump) {
@@ -387,7 +387,7 @@ final readonly class Mistakes
                     )
                     : null;
             $found[] =
-                Planting::Deep === $clump->planting
+                PlantingMethod::Deep === $clump->planting
                     ? new Mistake(
                         "deep-$clump->id",
                         'plants',
@@ -395,12 +395,12 @@ final readonly class Mistakes
                             ? "The rhizome of $name rots when it is buried: tie it on."
                             : "$name stands down in raw soil, which burns its roots: keep them in the cap.",
                         false,
-                        [new Choose("plants.$clump->id.planting", Planting::Right->value)],
+                        [new Choose("plants.$clump->id.planting", PlantingMethod::Right->value)],
                         'Set it right',
                     )
                     : null;
             $found[] =
-                Removal::Hard === $clump->kind->removal && \in_array($clump->kind->role, [Role::FastStem, Role::Runner], true)
+                Removal::Hard === $clump->kind->removal && \in_array($clump->kind->role, [PlantRole::FastStem, PlantRole::Runner], true)
                     ? new Mistake(
                         "removal-$clump->id",
                         'plants',
@@ -414,16 +414,19 @@ final readonly class Mistakes
         }
 
         $standing = array_values(
-            array_filter($clumps, static fn (Clump $c): bool => !\in_array($c->kind->role, [Role::Floater, Role::HousePlant], true)),
+            array_filter(
+                $clumps,
+                static fn (Clump $c): bool => !\in_array($c->kind->role, [PlantRole::Floater, PlantRole::HousePlant], true),
+            ),
         );
 
         return [
             ...$found,
             $this->outside('plants', $standing),
-            !$with(Role::FastStem, Role::FloatingStem) && !$with(Role::Floater)
+            !$with(PlantRole::FastStem, PlantRole::FloatingStem) && !$with(PlantRole::Floater)
                 ? new Mistake('lacks-fast', 'plants', 'Nothing in it grows fast: fast stems or floaters carry the first months.', true)
                 : null,
-            !$with(Role::Floater, Role::HousePlant, Role::Marsh)
+            !$with(PlantRole::Floater, PlantRole::HousePlant, PlantRole::Marsh)
                 ? new Mistake(
                     'lacks-export',
                     'plants',
@@ -431,7 +434,13 @@ final readonly class Mistakes
                     true,
                 )
                 : null,
-            null !== $this->plan->bed->soil && !$with(Role::Rosette, Role::Runner, Role::Lily, Role::Marsh, Role::Carpet)
+            null !== $this->plan->bed->soil && !$with(
+                PlantRole::Rosette,
+                PlantRole::Runner,
+                PlantRole::Lily,
+                PlantRole::Marsh,
+                PlantRole::Carpet,
+            )
                 ? new Mistake(
                     'lacks-roots',
                     'plants',
@@ -439,7 +448,7 @@ final readonly class Mistakes
                     true,
                 )
                 : null,
-            $with(Role::Floater) && 1.0 === $this->plan->floaterPart() && !$this->ringed()
+            $with(PlantRole::Floater) && 1.0 === $this->plan->floaterPart() && !$this->ringed()
                 ? new Mistake(
                     'floaters',
                     'plants',
@@ -479,23 +488,23 @@ final readonly class Mistakes
                     'It will be treated',
                 )
                 : null,
-            Filling::Undecided === $preparation->filling
+            FillingMethod::Undecided === $preparation->filling
                 ? new Mistake(
                     'filling',
                     'water',
                     'Water falling on a new bed washes soil up: decide how it is let in.',
                     true,
-                    [new Choose('preparation.filling', Filling::Plate->value)],
+                    [new Choose('preparation.filling', FillingMethod::Plate->value)],
                     'Slowly over a plate',
                 )
                 : null,
-            Filling::Pour === $preparation->filling && null !== $this->plan->bed->soil
+            FillingMethod::Pour === $preparation->filling && null !== $this->plan->bed->soil
                 ? new Mistake(
                     'pour',
                     'water',
                     'Poured in, the water washes soil up through the cap.',
                     false,
-                    [new Choose('preparation.filling', Filling::Plate->value)],
+                    [new Choose('preparation.filling', FillingMethod::Plate->value)],
                     'Slowly over a plate',
                 )
                 : null,
@@ -509,7 +518,7 @@ final readonly class Mistakes
         $groups = $plan->groups;
         $heads = array_sum(array_map(static fn (Group $g): int => $g->count, $groups));
         $days = array_unique(array_map(static fn (Group $g): int => $g->day, $groups));
-        $firstOf = static fn (Form $form): int => min([
+        $firstOf = static fn (AnimalShape $form): int => min([
             \PHP_INT_MAX,
             ...array_map(
                 static fn (Group $g): int => $g->day,
@@ -533,8 +542,8 @@ final readonly class Mistakes
                 )
                 : null,
             1 !== \count($days)
-            && $firstOf(Form::Fish) < min($firstOf(Form::Snail), $firstOf(Form::Shrimp))
-            && \PHP_INT_MAX !== min($firstOf(Form::Snail), $firstOf(Form::Shrimp))
+            && $firstOf(AnimalShape::Fish) < min($firstOf(AnimalShape::Snail), $firstOf(AnimalShape::Shrimp))
+            && \PHP_INT_MAX !== min($firstOf(AnimalShape::Snail), $firstOf(AnimalShape::Shrimp))
                 ? new Mistake(
                     'order',
                     'animals',
@@ -601,7 +610,7 @@ final readonly class Mistakes
     {
         $day = max(7, $this->plan->firstAnimals() ?? 0);
         $changes = [];
-        foreach ([Form::Snail, Form::Shrimp, Form::Fish] as $form) {
+        foreach ([AnimalShape::Snail, AnimalShape::Shrimp, AnimalShape::Fish] as $form) {
             foreach ($this->plan->groups as $group) {
                 if ($form === $group->kind->shape) {
                     $changes[] = new SetNumber("animals.$group->id.day", $day);

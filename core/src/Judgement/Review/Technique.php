@@ -10,7 +10,7 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Planning\Change\Choose;
 use Olvek\Core\Planning\Change\SetNumber;
 use Olvek\Core\Planning\Plan\Clump;
-use Olvek\Core\Planning\Plan\Filling;
+use Olvek\Core\Planning\Plan\FillingMethod;
 use Olvek\Core\Planning\Plan\HeatLoss;
 use Olvek\Core\Planning\Plan\Plan;
 
@@ -140,7 +140,7 @@ final readonly class Technique
     {
         $litres = $this->plan->vessel->grossVolume();
 
-        return Filling::Sink === $this->plan->preparation->filling && $litres > self::SINKABLE
+        return FillingMethod::Sink === $this->plan->preparation->filling && $litres > self::SINKABLE
             ? new Mistake(
                 'sink-large',
                 'water',
@@ -149,7 +149,7 @@ final readonly class Technique
                     $this->units->show(Dimension::Volume, $litres, 0),
                 ),
                 false,
-                [new Choose('preparation.filling', Filling::Plate->value)],
+                [new Choose('preparation.filling', FillingMethod::Plate->value)],
                 'Slowly over a plate',
             )
             : null;

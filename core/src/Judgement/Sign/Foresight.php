@@ -6,7 +6,7 @@ namespace Olvek\Core\Judgement\Sign;
 
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Words;
-use Olvek\Core\Judgement\Margin\Ammonia;
+use Olvek\Core\Judgement\Margin\AmmoniaMargin;
 use Olvek\Core\Judgement\Margin\DawnOxygen;
 use Olvek\Core\Judgement\Margin\Nitrite;
 use Olvek\Core\Keeping\Estimation\Estimator;
@@ -58,7 +58,7 @@ final class Foresight
         $animals = [] !== $case->groups();
         $notices = [];
         foreach ([
-            [Measure::Ammonia, Ammonia::TEST_SHOWS, Sign::GaspingAllDay],
+            [Measure::Ammonia, AmmoniaMargin::TEST_SHOWS, Sign::GaspingAllDay],
             [Measure::Nitrite, Nitrite::WATCH, Sign::GaspingAllDay],
         ] as [$measure, $limit, $sign]) {
             $read = $case->log->latest($measure);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Judgement\Sign;
 
 use Olvek\Core\Basis\Unit\UnitSystem;
-use Olvek\Core\Judgement\Margin\Ammonia;
+use Olvek\Core\Judgement\Margin\AmmoniaMargin;
 use Olvek\Core\Judgement\Margin\DawnOxygen;
 use Olvek\Core\Planning\Change\Change;
 use Olvek\Core\Planning\Change\Changes;
@@ -105,7 +105,7 @@ final readonly class Trial
         if ($least($then) < $act && $least($case) >= $act) {
             $harms[] = 'Mind: with it oxygen would run low at dawn.';
         }
-        if ($most($then) >= Ammonia::TEST_SHOWS && $most($case) < Ammonia::TEST_SHOWS) {
+        if ($most($then) >= AmmoniaMargin::TEST_SHOWS && $most($case) < AmmoniaMargin::TEST_SHOWS) {
             $harms[] = 'Mind: with it ammonia would show.';
         }
 

@@ -11,7 +11,7 @@ use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Asked;
 use Olvek\Core\Judgement\Margin\MarginId;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Term;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Change\SetNumber;
@@ -82,7 +82,7 @@ final readonly class BedDepth implements Question
                     $terms[] = new Term($name, 'lasts '.$life->shown);
                     break;
                 }
-                if (null === $failing && State::Holds === $judgement->margin(MarginId::Cap)->state) {
+                if (null === $failing && MarginState::Holds === $judgement->margin(MarginId::Cap)->state) {
                     return Answer::found(
                         "Soil $thick cm deep under $over cm of cap: it lasts $life->shown and leaks {$judgement->margin(
                             MarginId::Ammonia,

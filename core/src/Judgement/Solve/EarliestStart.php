@@ -10,7 +10,7 @@ use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Asked;
 use Olvek\Core\Judgement\Margin\MarginId;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Term;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Change\SetNumber;
@@ -48,8 +48,8 @@ final readonly class EarliestStart implements Question
                 foreach (Asked::EarliestStart->margins() as $id) {
                     // Tight is not safe: nobody should stock into water that a test would find fault with.
                     if (
-                        State::Holds !== $judgement->margin($id)->state
-                        && !(MarginId::Oxygen === $id && State::Tight === $judgement->margin($id)->state)
+                        MarginState::Holds !== $judgement->margin($id)->state
+                        && !(MarginId::Oxygen === $id && MarginState::Tight === $judgement->margin($id)->state)
                     ) {
                         $forbids = $judgement->margin($id);
 

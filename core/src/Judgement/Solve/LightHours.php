@@ -11,7 +11,7 @@ use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Asked;
 use Olvek\Core\Judgement\Margin\MarginId;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Term;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Change\SetNumber;
@@ -67,8 +67,8 @@ final readonly class LightHours implements Question
                 $good[$hours] = $growth;
                 if (
                     null === $enough
-                    && State::Holds === $judgement->margin(MarginId::Light)->state
-                    && State::Holds === $judgement->margin(MarginId::Algae)->state
+                    && MarginState::Holds === $judgement->margin(MarginId::Light)->state
+                    && MarginState::Holds === $judgement->margin(MarginId::Algae)->state
                 ) {
                     $enough = $hours;
                 }

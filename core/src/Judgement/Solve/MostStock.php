@@ -11,8 +11,8 @@ use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Asked;
 use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\Term;
-use Olvek\Core\Nature\Animal\Kind;
-use Olvek\Core\Nature\Animal\Shape;
+use Olvek\Core\Nature\Animal\AnimalKind;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Planning\Change\AddGroup;
 use Olvek\Core\Planning\Change\Change;
 use Olvek\Core\Planning\Change\Editor;
@@ -26,7 +26,7 @@ final readonly class MostStock implements Question
     /** Head beyond which nothing is tried. J. */
     private const MOST = 2000;
 
-    public function __construct(private Editor $editor, private Kind $kind)
+    public function __construct(private Editor $editor, private AnimalKind $kind)
     {
     }
 
@@ -36,7 +36,7 @@ final readonly class MostStock implements Question
         if ($plan->site->sealed) {
             return Answer::none('a sealed vessel is no place for animals that must be fed; micro-life comes with the plants.', [], 0);
         }
-        $one = Shape::Fish === $this->kind->shape ? max(1, (int) $this->kind->group->value) : 1;
+        $one = AnimalShape::Fish === $this->kind->shape ? max(1, (int) $this->kind->group->value) : 1;
         [$first] = $this->with($trial, $plan, $one);
         if (null === $first) {
             return Answer::none(Words::small($trial->refusal), [], 0);

@@ -12,7 +12,7 @@ use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\MarginId;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Planning\Change\Change;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Event\Event;
@@ -73,7 +73,7 @@ final class Trial
     public static function failing(Judgement $judgement, array $of = []): ?Margin
     {
         foreach ($judgement->margins as $margin) {
-            if (State::Fails === $margin->state && ([] === $of || \in_array($margin->id, $of, true))) {
+            if (MarginState::Fails === $margin->state && ([] === $of || \in_array($margin->id, $of, true))) {
                 return $margin;
             }
         }

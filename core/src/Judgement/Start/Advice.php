@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Planning\Event\EventKind;
 
 /** What a reading means, and what to do about it. */
@@ -16,7 +16,7 @@ final readonly class Advice
      * @param float|null   $share  of the water that its first thing to do changes, times over; null where it changes none
      */
     public function __construct(
-        public State $state,
+        public MarginState $state,
         public string $means,
         public array $do = [],
         public array $offers = [],

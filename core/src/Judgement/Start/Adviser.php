@@ -8,10 +8,10 @@ use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\Ion;
 use Olvek\Core\Basis\Unit\Words;
-use Olvek\Core\Judgement\Margin\Ammonia as AmmoniaMargin;
+use Olvek\Core\Judgement\Margin\AmmoniaMargin;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Nitrate;
 use Olvek\Core\Judgement\Margin\Nitrite;
-use Olvek\Core\Judgement\Margin\State;
 use Olvek\Core\Keeping\Care\LightPlan;
 use Olvek\Core\Nature\Water\Ammonia;
 use Olvek\Core\Nature\Water\Measure;
@@ -53,14 +53,14 @@ final readonly class Adviser
         );
         if (0.0 === $situation->fed() && $situation->isFitNow() && $situation->plan->feed->grams > 0) {
             $advice[] = new Advice(
-                State::Holds,
+                MarginState::Holds,
                 'Ammonia and nitrite read 0 again: feeding may go on, little at first.',
                 [],
                 [new QuickEntry(EventKind::Feed, $situation->plan->feed->grams, 'Fed again')],
             );
         }
         if ([] === $advice && null !== $situation->lastTest()) {
-            $advice[] = new Advice(State::Holds, 'Ammonia and nitrite read 0: nothing to do but look.');
+            $advice[] = new Advice(MarginState::Holds, 'Ammonia and nitrite read 0: nothing to do but look.');
         }
         usort($advice, static fn (Advice $a, Advice $b): int => $b->state->rank() <=> $a->state->rank());
 
@@ -98,7 +98,10 @@ final readonly class Adviser
     {
         $last = $situation->lastTest();
         if (null !== $last && $situation->today - $last > TankToday::FRESH && null !== $situation->stockedOn()) {
-            return new Advice(State::Tight, \sprintf('The last test is %d days old, and animals are in.', $situation->today - $last), [
+            return new Advice(MarginState::Tight, \sprintf(
+                'The last test is %d days old, and animals are in.',
+                $situation->today - $last,
+            ), [
                 'Test today: what follows goes by an old reading.',
             ]);
         }
@@ -122,7 +125,7 @@ final readonly class Adviser
             $grave = $free > AmmoniaMargin::safeUnionised() || $ammonia->value > AmmoniaMargin::TEST_ACT;
             $advice[] = self::changed(
                 $situation,
-                $grave ? State::Fails : State::Tight,
+                $grave ? MarginState::Fails : MarginState::Tight,
                 \sprintf(
                     'Ammonia reads %s with animals in; at pH %s and %s that is %s mg N/L of the poisonous kind, which harms from %s.',
                     $situation->kit->show(Measure::Ammonia, $ammonia->value),
@@ -139,7 +142,7 @@ final readonly class Adviser
         if (null !== $nitrite && !$nitrite->isNothing()) {
             $advice[] = self::changed(
                 $situation,
-                $nitrite->value > Nitrite::ACT ? State::Fails : State::Tight,
+                $nitrite->value > Nitrite::ACT ? MarginState::Fails : MarginState::Tight,
                 \sprintf(
                     'Nitrite reads %s with animals in: it keeps their blood from carrying oxygen.',
                     $situation->kit->show(Measure::Nitrite, $nitrite->value),
@@ -152,7 +155,7 @@ final readonly class Adviser
         return self::withMelt($situation, $advice);
     }
 
-    private static function changed(TankToday $situation, State $state, string $means, float $from, float $to): Advice
+    private static function changed(TankToday $situation, MarginState $state, string $means, float $from, float $to): Advice
     {
         // Treated tap water holds neither ammonia nor nitrite, so there always is such a change.
         $change = WaterChange::of($from, $to, 0.0, $situation->plan->netWater());
@@ -207,7 +210,7 @@ final readonly class Adviser
             $advice[] =
                 $reading->value > $most
                     ? new Advice(
-                        State::Tight,
+                        MarginState::Tight,
                         "$shown: more than bacteria and plants bear well.",
                         [
                             \sprintf(
@@ -218,7 +221,7 @@ final readonly class Adviser
                         [$half],
                         WaterChange::MOST_AT_ONCE,
                     )
-                    : new Advice(State::Holds, "$shown. Nobody lives there yet: $why.", ['Wait; change nothing.']);
+                    : new Advice(MarginState::Holds, "$shown. Nobody lives there yet: $why.", ['Wait; change nothing.']);
         }
 
         return self::withMelt($situation, $advice);
@@ -279,11 +282,15 @@ final readonly class Adviser
             $situation->kit->show(Measure::Nitrate, $limit),
         );
         if (null === $change) {
-            return new Advice(State::Tight, $means, ['The tap holds as much: only plants bring it down. More fast ones, and less food.']);
+            return new Advice(
+                MarginState::Tight,
+                $means,
+                ['The tap holds as much: only plants bring it down. More fast ones, and less food.'],
+            );
         }
 
         return new Advice(
-            State::Tight,
+            MarginState::Tight,
             $means,
             [
                 \sprintf(
@@ -322,6 +329,6 @@ final readonly class Adviser
             default => 'Let the lamp burn an hour less, and no brighter, until a week passes without them.',
         };
 
-        return new Advice(State::Tight, 'Algae show.', [$dim, 'More fast plants before anything else; take threads out by hand.']);
+        return new Advice(MarginState::Tight, 'Algae show.', [$dim, 'More fast plants before anything else; take threads out by hand.']);
     }
 }

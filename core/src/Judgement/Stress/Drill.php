@@ -8,10 +8,10 @@ use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Words;
-use Olvek\Core\Judgement\Margin\Ammonia;
+use Olvek\Core\Judgement\Margin\AmmoniaMargin;
 use Olvek\Core\Judgement\Margin\DawnOxygen;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Nitrite;
-use Olvek\Core\Judgement\Margin\State;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\Runner;
 use Olvek\Core\Simulation\Run\UsualCare;
@@ -75,7 +75,7 @@ final readonly class Drill
             $worst['oxygen'] = min($worst['oxygen'], $water['oxygen']);
             $worst['ammonia'] = max($worst['ammonia'], $water['ammonia']);
             $worst['nitrite'] = max($worst['nitrite'], $water['nitrite']);
-            if ($water['oxygen'] < $least || $water['ammonia'] > Ammonia::TEST_ACT || $water['nitrite'] > Nitrite::ACT) {
+            if ($water['oxygen'] < $least || $water['ammonia'] > AmmoniaMargin::TEST_ACT || $water['nitrite'] > Nitrite::ACT) {
                 $worst['hours'] ??= 24.0 * ($n - $day) + $hour + 1;
             }
         });
@@ -101,16 +101,18 @@ final readonly class Drill
             || $worst['ammonia'] > $usual['ammonia'] + self::WORSE
             || $worst['nitrite'] > $usual['nitrite'] + self::WORSE;
         $state = match (true) {
-            !$worse => State::Holds,
-            null !== $worst['hours'] => State::Fails,
-            $worst['oxygen'] < $good || $worst['ammonia'] > Ammonia::TEST_SHOWS || $worst['nitrite'] > Nitrite::WATCH => State::Tight,
-            default => State::Holds,
+            !$worse => MarginState::Holds,
+            null !== $worst['hours'] => MarginState::Fails,
+            $worst['oxygen'] < $good,
+            $worst['ammonia'] > AmmoniaMargin::TEST_SHOWS,
+            $worst['nitrite'] > Nitrite::WATCH => MarginState::Tight,
+            default => MarginState::Holds,
         };
         $what = array_values(
             array_filter(
                 [
                     $worst['oxygen'] < $good ? 'oxygen falls to '.Decimal::significant($worst['oxygen'], 2).' mg/L' : '',
-                    $worst['ammonia'] > Ammonia::TEST_SHOWS / 2
+                    $worst['ammonia'] > AmmoniaMargin::TEST_SHOWS / 2
                         ? 'ammonia rises to '.Decimal::significant($worst['ammonia'], 2).' mg N/L'
                         : '',
                     $worst['nitrite'] > Nitrite::WATCH / 2

@@ -6,7 +6,7 @@ namespace Olvek\Core\Judgement\Stress;
 
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
-use Olvek\Core\Nature\Animal\Shape;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Planning\Event\Deaths;
 use Olvek\Core\Planning\Event\Event;
 use Olvek\Core\Planning\Event\Feed;
@@ -134,7 +134,7 @@ enum Mishap: string
         $largest = null;
         foreach ($plan->groups as $i => $group) {
             if (
-                Shape::Snail !== $group->kind->shape
+                AnimalShape::Snail !== $group->kind->shape
                 && (null === $largest || $group->kind->grams->value > $plan->groups[$largest]->kind->grams->value)
             ) {
                 $largest = $i;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Stress;
 
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 
 /** What a mishap came to in a tank. */
 final readonly class Rehearsal
@@ -18,7 +18,7 @@ final readonly class Rehearsal
      */
     public function __construct(
         public Mishap $mishap,
-        public State $state,
+        public MarginState $state,
         public int $day,
         public ?float $hours,
         public float $ammonia,

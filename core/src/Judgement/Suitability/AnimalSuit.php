@@ -9,12 +9,12 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\KindWater;
 use Olvek\Core\Judgement\Margin\Margin;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Room;
-use Olvek\Core\Judgement\Margin\State;
 use Olvek\Core\Judgement\Margin\StockBalance;
 use Olvek\Core\Judgement\Margin\Warmth;
-use Olvek\Core\Nature\Animal\Kind;
-use Olvek\Core\Nature\Animal\Shape;
+use Olvek\Core\Nature\Animal\AnimalKind;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Animal\Temper;
 use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Plan\Plan;
@@ -37,7 +37,7 @@ final readonly class AnimalSuit
     ) {
     }
 
-    public function of(Kind $kind): Suitability
+    public function of(AnimalKind $kind): Suitability
     {
         $amount = UsualAmount::heads($kind, $this->plan);
         $fights = $this->fights($kind);
@@ -49,7 +49,7 @@ final readonly class AnimalSuit
                     $this->warmth($kind),
                     ...$this->water($kind),
                     ...$this->place($kind),
-                    ...array_map(static fn (string $words): Reason => new Reason(Need::Company, State::Fails, $words), $fights),
+                    ...array_map(static fn (string $words): Reason => new Reason(Need::Company, MarginState::Fails, $words), $fights),
                 ]),
             ),
             $amount,
@@ -58,7 +58,7 @@ final readonly class AnimalSuit
         );
     }
 
-    private function room(Kind $kind, int $amount): ?Reason
+    private function room(AnimalKind $kind, int $amount): ?Reason
     {
         $litres = $this->plan->vessel->grossVolume();
         $needs = max($kind->leastLitres(), $amount * $kind->litresEach->value);
@@ -66,13 +66,13 @@ final readonly class AnimalSuit
         return $needs > 0 && Room::ratio($litres, $needs) < 1
             ? new Reason(
                 Need::Room,
-                State::Fails,
+                MarginState::Fails,
                 \sprintf('Wants a tank of %s; this one has %s.', ...$this->units->apart(Dimension::Volume, [$needs, $litres], 0)),
             )
             : null;
     }
 
-    private function warmth(Kind $kind): ?Reason
+    private function warmth(AnimalKind $kind): ?Reason
     {
         $plan = $this->plan;
         $show = fn (float $celsius): string => $this->units->show(Dimension::Temperature, $celsius, 0);
@@ -83,12 +83,12 @@ final readonly class AnimalSuit
         return match (true) {
             $warm < Warmth::LEAST => new Reason(
                 Need::Warmth,
-                State::Fails,
+                MarginState::Fails,
                 \sprintf('Too warm: it bears %s, the water comes to %s.', $show($kind->warmest->value), $show($this->offer->warmest)),
             ),
             $cold < Warmth::LEAST => new Reason(
                 Need::Warmth,
-                $heatable ? State::Tight : State::Fails,
+                $heatable ? MarginState::Tight : MarginState::Fails,
                 \sprintf(
                     $heatable ? 'Wants a heater: %s or more, the water falls to %s.' : 'Too cold: it wants %s, the water falls to %s.',
                     $show($kind->coolest->value),
@@ -100,7 +100,7 @@ final readonly class AnimalSuit
     }
 
     /** @return list<Reason> */
-    private function water(Kind $kind): array
+    private function water(AnimalKind $kind): array
     {
         $worst = null;
         // Two bounds of pH, then two of hardness.
@@ -108,7 +108,7 @@ final readonly class AnimalSuit
             if ($steps > KindWater::TIGHT && (null === $worst || $steps > $worst[0])) {
                 $worst = [$steps, new Reason(
                     $n < 2 ? Need::Acidity : Need::Hardness,
-                    $steps > KindWater::FAILS ? State::Fails : State::Tight,
+                    $steps > KindWater::FAILS ? MarginState::Fails : MarginState::Tight,
                     Words::capital($words).'.',
                 )];
             }
@@ -118,32 +118,32 @@ final readonly class AnimalSuit
 
         return [
             ...null === $worst ? [] : [$worst[1]],
-            ...$gasps ? [new Reason(Need::Oxygen, State::Tight, "Dawns fall to $oxygen of oxygen.")] : [],
+            ...$gasps ? [new Reason(Need::Oxygen, MarginState::Tight, "Dawns fall to $oxygen of oxygen.")] : [],
         ];
     }
 
     /** @return list<Reason|null> */
-    private function place(Kind $kind): array
+    private function place(AnimalKind $kind): array
     {
         $site = $this->plan->site;
 
         return [
-            $site->sealed && Shape::Fish === $kind->shape ? new Reason(
+            $site->sealed && AnimalShape::Fish === $kind->shape ? new Reason(
                 Need::Place,
-                State::Fails,
+                MarginState::Fails,
                 'No fish in a sealed vessel, ever.',
             ) : null,
             $kind->jumper && !$site->lid && !$site->sealed ? new Reason(
                 Need::Place,
-                State::Tight,
+                MarginState::Tight,
                 'Jumps: a lid, or a lower water line.',
             ) : null,
-            $kind->matureTank ? new Reason(Need::Age, State::Tight, 'For a grown tank: not in its first two months.') : null,
+            $kind->matureTank ? new Reason(Need::Age, MarginState::Tight, 'For a grown tank: not in its first two months.') : null,
         ];
     }
 
     /** @return list<string> */
-    private function fights(Kind $kind): array
+    private function fights(AnimalKind $kind): array
     {
         $plan = $this->plan;
         $found = [];
@@ -171,10 +171,10 @@ final readonly class AnimalSuit
     }
 
     /** Heads that have room beside what is there, and that plants carry as the run has it. */
-    private function most(Kind $kind): int
+    private function most(AnimalKind $kind): int
     {
         $plan = $this->plan;
-        if ($plan->site->sealed && Shape::Fish === $kind->shape) {
+        if ($plan->site->sealed && AnimalShape::Fish === $kind->shape) {
             return 0;
         }
         $taken = array_sum(array_map(

@@ -8,12 +8,12 @@ use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\LitClumps;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Warmth;
 use Olvek\Core\Nature\Light\Canopy;
 use Olvek\Core\Nature\Plant\Growth;
-use Olvek\Core\Nature\Plant\Kind;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantKind;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\UsualAmount;
@@ -54,7 +54,7 @@ final readonly class PlantSuit
      * @param float|null $place 0 (left) – 1 (right); the middle where nobody says
      * @param float|null $row   0 (front) – 1 (back); the kind's usual place where nobody says
      */
-    public function of(Kind $kind, ?float $place = null, ?float $row = null): Suitability
+    public function of(PlantKind $kind, ?float $place = null, ?float $row = null): Suitability
     {
         $plan = $this->plan;
         $amount = UsualAmount::pieces($kind, $plan);
@@ -97,7 +97,7 @@ final readonly class PlantSuit
     }
 
     /** What the water's carbon leaves of that: as fixation has it in the run, with the mean of the day. */
-    private function carbon(Kind $kind, float $flux): float
+    private function carbon(PlantKind $kind, float $flux): float
     {
         $p = $this->parameters;
         $lit = $flux / ($kind->halfLight->value + $flux + 1e-9);
@@ -116,13 +116,13 @@ final readonly class PlantSuit
         return match (true) {
             null === $growth || $growth >= LitClumps::GOOD => [],
             $growth < LitClumps::LEAST => [
-                new Reason(Need::Light, State::Fails, "Light and carbon there allow $percent of its best growth: it would dwindle."),
+                new Reason(Need::Light, MarginState::Fails, "Light and carbon there allow $percent of its best growth: it would dwindle."),
             ],
-            default => [new Reason(Need::Light, State::Tight, "Slow there: $percent of its best growth.")],
+            default => [new Reason(Need::Light, MarginState::Tight, "Slow there: $percent of its best growth.")],
         };
     }
 
-    private function warmth(Kind $kind): ?Reason
+    private function warmth(PlantKind $kind): ?Reason
     {
         $show = fn (float $celsius): string => $this->units->show(Dimension::Temperature, $celsius, 0);
         // What rests through the cold needs no more than that.
@@ -136,13 +136,13 @@ final readonly class PlantSuit
         );
 
         return match (true) {
-            $room < Warmth::LEAST => new Reason(Need::Warmth, State::Fails, $words),
-            $room < 0 => new Reason(Need::Warmth, State::Tight, $words),
+            $room < Warmth::LEAST => new Reason(Need::Warmth, MarginState::Fails, $words),
+            $room < 0 => new Reason(Need::Warmth, MarginState::Tight, $words),
             default => null,
         };
     }
 
-    private function hardness(Kind $kind): ?Reason
+    private function hardness(PlantKind $kind): ?Reason
     {
         $show = fn (float $degrees): string => $this->units->show(Dimension::Hardness, $degrees, 0);
         [$soft, $hard] = $this->offer->gh;
@@ -150,12 +150,12 @@ final readonly class PlantSuit
         return match (true) {
             $soft < $kind->softest->value * (1 - self::BEYOND) => new Reason(
                 Need::Hardness,
-                State::Tight,
+                MarginState::Tight,
                 \sprintf('Soft water for it: %s, it wants %s.', $show($soft), $show($kind->softest->value)),
             ),
             $hard > $kind->hardest->value * (1 + self::BEYOND) => new Reason(
                 Need::Hardness,
-                State::Tight,
+                MarginState::Tight,
                 \sprintf('Hard water for it: %s, it bears %s.', $show($hard), $show($kind->hardest->value)),
             ),
             default => null,
@@ -169,31 +169,31 @@ final readonly class PlantSuit
     }
 
     /** @return list<Reason|null> what its role asks of the tank */
-    private function role(Kind $kind): array
+    private function role(PlantKind $kind): array
     {
         $plan = $this->plan;
         $length = fn (float $m): string => $this->units->show(Dimension::Length, $m, 0);
-        $roots = \in_array($kind->role, [Role::Rosette, Role::Lily], true);
+        $roots = \in_array($kind->role, [PlantRole::Rosette, PlantRole::Lily], true);
 
         return [
-            \in_array($kind->role, [Role::HousePlant, Role::Marsh], true) && ($plan->site->sealed || $plan->site->lid)
-                ? new Reason(Need::Place, State::Fails, 'It grows out of the water: not under a lid.')
+            \in_array($kind->role, [PlantRole::HousePlant, PlantRole::Marsh], true) && ($plan->site->sealed || $plan->site->lid)
+                ? new Reason(Need::Place, MarginState::Fails, 'It grows out of the water: not under a lid.')
                 : null,
-            \in_array($kind->role, [Role::HousePlant, Role::Marsh], true) && $plan->site->above < self::HEADROOM
-                ? new Reason(Need::Place, State::Tight, \sprintf('Little room for it over the rim: %s.', $length($plan->site->above)))
+            \in_array($kind->role, [PlantRole::HousePlant, PlantRole::Marsh], true) && $plan->site->above < self::HEADROOM
+                ? new Reason(Need::Place, MarginState::Tight, \sprintf('Little room for it over the rim: %s.', $length($plan->site->above)))
                 : null,
-            Role::Lily === $kind->role && $this->depth() < self::LILY
-                ? new Reason(Need::Place, State::Tight, \sprintf('Shallow for a lily: %s of water.', $length($this->depth())))
+            PlantRole::Lily === $kind->role && $this->depth() < self::LILY
+                ? new Reason(Need::Place, MarginState::Tight, \sprintf('Shallow for a lily: %s of water.', $length($this->depth())))
                 : null,
             $kind->role->standsOnFloor() && $kind->height->value > self::TALL * $this->depth()
                 ? new Reason(
                     Need::Place,
-                    State::Tight,
+                    MarginState::Tight,
                     \sprintf('Grows to %s in %s of water: cut often.', $length($kind->height->value), $length($this->depth())),
                 )
                 : null,
             $roots && null === $plan->bed->soil && [] === $plan->bed->doses
-                ? new Reason(Need::Roots, State::Tight, 'A root feeder, and the bed has nothing for roots: give it root tabs.')
+                ? new Reason(Need::Roots, MarginState::Tight, 'A root feeder, and the bed has nothing for roots: give it root tabs.')
                 : null,
         ];
     }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Suitability;
 
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 
 /** Whether a kind would live in a tank, why not, and how many of it. */
 final readonly class Suitability
 {
-    public State $state;
+    public MarginState $state;
 
     /**
      * @param list<Reason>  $reasons what is tight or fails; none where it would do well
@@ -27,8 +27,8 @@ final readonly class Suitability
     ) {
         $this->state = array_reduce(
             $reasons,
-            static fn (State $worst, Reason $reason): State => $worst->worse($reason->state),
-            State::Holds,
+            static fn (MarginState $worst, Reason $reason): MarginState => $worst->worse($reason->state),
+            MarginState::Holds,
         );
     }
 
@@ -52,7 +52,7 @@ final readonly class Suitability
     {
         return array_values(array_filter(
             $this->reasons,
-            static fn (Reason $r): bool => State::Fails === $r->state && !\in_array($r->need, $but, true),
+            static fn (Reason $r): bool => MarginState::Fails === $r->state && !\in_array($r->need, $but, true),
         ));
     }
 }

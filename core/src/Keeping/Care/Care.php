@@ -11,10 +11,10 @@ use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Keeping\Log\LogAction;
 use Olvek\Core\Keeping\Log\LoggedEvent;
 use Olvek\Core\Nature\Plant\Handful;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Buying\Gas;
-use Olvek\Core\Planning\Event\Changes;
 use Olvek\Core\Planning\Event\EventKind;
+use Olvek\Core\Planning\Event\WaterChangeRoutine;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Emersion;
 use Olvek\Core\Planning\Plan\FloaterKeeping;
@@ -164,7 +164,7 @@ final class Care
         usort($events, static fn (PlannedEvent $a, PlannedEvent $b): int => $a->day <=> $b->day);
         foreach ($events as $planned) {
             $event = $planned->event();
-            if ($event instanceof Changes) {
+            if ($event instanceof WaterChangeRoutine) {
                 $ways[] = [$planned->day, $event->every, $event->share];
             }
         }
@@ -323,7 +323,10 @@ final class Care
     {
         $tabs = array_filter($plan->bed->doses, static fn ($d): bool => 'root-tab' === $d->amendment->id);
         $roots = array_values(
-            array_filter($plan->clumps, static fn (Clump $c): bool => \in_array($c->kind->role, [Role::Rosette, Role::Runner], true)),
+            array_filter(
+                $plan->clumps,
+                static fn (Clump $c): bool => \in_array($c->kind->role, [PlantRole::Rosette, PlantRole::Runner], true),
+            ),
         );
 
         return [] === $tabs ? [] : \array_slice($roots, 0, 1);
@@ -360,7 +363,7 @@ final class Care
             }
             $words = 'Cut back '.
                 $clump->kind->common.
-                (\in_array($clump->kind->role, [Role::FastStem, Role::SlowStem], true) ? '; tops may be replanted' : '');
+                (\in_array($clump->kind->role, [PlantRole::FastStem, PlantRole::SlowStem], true) ? '; tops may be replanted' : '');
             // What comes again and again is told as such, by whole weeks: nobody cuts by the day.
             $every = \count($days) > self::OFTEN ? ($days[\count($days) - 1] - $days[0]) / (\count($days) - 1) : 0.0;
             if ($every > 0) {

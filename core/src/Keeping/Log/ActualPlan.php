@@ -6,11 +6,11 @@ namespace Olvek\Core\Keeping\Log;
 
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Core\Planning\Event\AlgaeSeen;
-use Olvek\Core\Planning\Event\Changes;
 use Olvek\Core\Planning\Event\Counted;
 use Olvek\Core\Planning\Event\Event;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Event\FromDay;
+use Olvek\Core\Planning\Event\WaterChangeRoutine;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\PlannedEvent;
 use Olvek\Core\Simulation\Run\UsualCare;
@@ -66,7 +66,7 @@ final readonly class ActualPlan
                 static fn (PlannedEvent $o): bool => EventKind::Changes !== $o->kind || $o->day > $today,
             )));
         if ([] !== $log->of(EventKind::Change)) {
-            $care[] = new Changes(0, 0, 0.0);
+            $care[] = new WaterChangeRoutine(0, 0, 0.0);
             $care[] = self::changes($plan, $today);
         }
 
@@ -85,15 +85,15 @@ final readonly class ActualPlan
     }
 
     /** How often water is changed from tomorrow on. */
-    private static function changes(Plan $plan, int $today): Changes
+    private static function changes(Plan $plan, int $today): WaterChangeRoutine
     {
-        $now = new Changes($today + 1, $plan->care->changeEvery, $plan->care->changeShare);
+        $now = new WaterChangeRoutine($today + 1, $plan->care->changeEvery, $plan->care->changeShare);
         $last = -1;
         foreach ($plan->events as $planned) {
             $event = $planned->event();
-            if ($event instanceof Changes && $planned->day <= $today && $planned->day >= $last) {
+            if ($event instanceof WaterChangeRoutine && $planned->day <= $today && $planned->day >= $last) {
                 $last = $planned->day;
-                $now = new Changes($today + 1, $event->every, $event->share);
+                $now = new WaterChangeRoutine($today + 1, $event->every, $event->share);
             }
         }
 

@@ -34,7 +34,7 @@ final readonly class Bed
      * @param float      $plateTo   likewise, at which it ends
      * @param int        $pots      of soil that stand in the water
      * @param float      $potLitres of soil in each
-     * @param list<Zone> $zones     parts of the floor where the bed is another
+     * @param list<BedZone> $zones     parts of the floor where the bed is another
      */
     public function __construct(
         #[Section('soil', label: 'soil')] public ?Layer $soil,
@@ -64,7 +64,7 @@ final readonly class Bed
         #[Number('pots of soil', Dimension::Count, 0, 40, 'that stand in the water', decimals: 0)] public int $pots = 0,
         #[Number('soil in each pot', Dimension::Volume, 0.05, 30.0, 'litres of the bed’s soil', decimals: 2, when: 'hasPots')]
         public float $potLitres = 0.3,
-        #[Section('/zones.*', Zone::class, 'zone')] public array $zones = [],
+        #[Section('/zones.*', BedZone::class, 'zone')] public array $zones = [],
     ) {
     }
 
@@ -81,7 +81,7 @@ final readonly class Bed
     /**
      * The same bed with other soil, leaves and lowest layer in their places, and in its zones.
      *
-     * @param list<Zone> $zones
+     * @param list<BedZone> $zones
      */
     public function withContents(?Layer $soil, ?Layer $leaves, ?Layer $base, array $zones): self
     {
@@ -145,7 +145,7 @@ final readonly class Bed
     }
 
     /** The zone that holds a place, in shares from the left and the front; null where the bed is as everywhere. */
-    public function zoneAt(float $place, float $row): ?Zone
+    public function zoneAt(float $place, float $row): ?BedZone
     {
         foreach ($this->zones as $zone) {
             if ($zone->holds($place, $row)) {
@@ -157,13 +157,13 @@ final readonly class Bed
     }
 
     /** Height at which a zone begins, m: on the plate, as far as that lies under it. */
-    public function under(Zone $zone): float
+    public function under(BedZone $zone): float
     {
         return $this->plate * $this->plated($zone);
     }
 
     /** Height of a zone's upper face, m. */
-    public function top(Zone $zone): float
+    public function top(BedZone $zone): float
     {
         return $this->under($zone) + $zone->depth();
     }
@@ -177,7 +177,7 @@ final readonly class Bed
     }
 
     /** Share (0–1) of the floor that a zone covers. */
-    public static function share(Zone $zone, Vessel $vessel): float
+    public static function share(BedZone $zone, Vessel $vessel): float
     {
         $outline = $vessel->outline();
         $along = $vessel->length();
@@ -222,7 +222,7 @@ final readonly class Bed
     /** Litres of soil as laid, in layer, zones and pots. */
     public function soilVolume(Vessel $vessel): float
     {
-        return self::sum($this->laid($vessel), static fn (Laid $l): bool => Role::Soil === $l->role
+        return self::sum($this->laid($vessel), static fn (Laid $l): bool => MaterialRole::Soil === $l->role
             && !\in_array($l->layer, ['leaves', 'base'], true));
     }
 
@@ -241,7 +241,7 @@ final readonly class Bed
     /** Litres of cap as laid: what lies above soil and leaves, before the soil where that is kept back, and in zones. */
     public function capVolume(Vessel $vessel): float
     {
-        return self::sum($this->laid($vessel), static fn (Laid $l): bool => Role::Cap === $l->role
+        return self::sum($this->laid($vessel), static fn (Laid $l): bool => MaterialRole::Cap === $l->role
             && !\in_array($l->layer, ['dressing', 'base'], true));
     }
 
@@ -257,11 +257,26 @@ final readonly class Bed
         $laid = [];
         foreach (
             [
-                ['base', Role::Soil, $this->base, fn (): float => $this->between($vessel, $onPlate, $this->underSoil(...))],
-                ['soil', Role::Soil, $this->soil, fn (): float => $this->soilRoom($vessel) - $held],
-                ['leaves', Role::Soil, $this->leaves, fn (): float => $this->between($vessel, $this->soilTop(...), $this->underCap(...))],
-                ['cap', Role::Cap, $this->cap, fn (): float => $this->between($vessel, $this->underCap(...), $this->capTop(...)) + $held],
-                ['dressing', Role::Cap, $this->dressing, fn (): float => $this->between($vessel, $this->capTop(...), $this->depth(...))],
+                ['base', MaterialRole::Soil, $this->base, fn (): float => $this->between($vessel, $onPlate, $this->underSoil(...))],
+                ['soil', MaterialRole::Soil, $this->soil, fn (): float => $this->soilRoom($vessel) - $held],
+                [
+                    'leaves',
+                    MaterialRole::Soil,
+                    $this->leaves,
+                    fn (): float => $this->between($vessel, $this->soilTop(...), $this->underCap(...)),
+                ],
+                [
+                    'cap',
+                    MaterialRole::Cap,
+                    $this->cap,
+                    fn (): float => $this->between($vessel, $this->underCap(...), $this->capTop(...)) + $held,
+                ],
+                [
+                    'dressing',
+                    MaterialRole::Cap,
+                    $this->dressing,
+                    fn (): float => $this->between($vessel, $this->capTop(...), $this->depth(...)),
+                ],
             ] as [$name, $role, $layer, $litres]
         ) {
             if (null !== $layer) {
@@ -282,7 +297,7 @@ final readonly class Bed
     {
         $contents = [];
         foreach ($this->laid($vessel) as $laid) {
-            if (Role::Soil === $laid->role) {
+            if (MaterialRole::Soil === $laid->role) {
                 $contents[] = [$laid->mix, $laid->litres];
             }
         }
@@ -339,33 +354,33 @@ final readonly class Bed
             $soil = null === $zone->soilKind ? $this->soil?->mix : Mix::pure($zone->soilKind);
             $cap = $this->capOf($zone);
             if (null !== $soil) {
-                $laid[] = new Laid("$zone->id.soil", Role::Soil, $soil, $area * $zone->soil);
+                $laid[] = new Laid("$zone->id.soil", MaterialRole::Soil, $soil, $area * $zone->soil);
             }
             if (null !== $cap) {
-                $laid[] = new Laid("$zone->id.cap", Role::Cap, $cap, $area * $zone->cap);
+                $laid[] = new Laid("$zone->id.cap", MaterialRole::Cap, $cap, $area * $zone->cap);
             }
         }
         if ($this->pots > 0 && null !== $this->soil) {
-            $laid[] = new Laid('pots', Role::Soil, $this->soil->mix, $this->potted());
+            $laid[] = new Laid('pots', MaterialRole::Soil, $this->soil->mix, $this->potted());
         }
 
         return $laid;
     }
 
     /** What caps a zone. */
-    private function capOf(Zone $zone): ?Mix
+    private function capOf(BedZone $zone): ?Mix
     {
         return null === $zone->capKind ? $this->cap?->mix : Mix::pure($zone->capKind);
     }
 
     /** Share (0–1) of a zone under which the plate lies. */
-    private function plated(Zone $zone): float
+    private function plated(BedZone $zone): float
     {
         return max(0.0, min($zone->right, $this->plateTo) - max($zone->left, $this->plateFrom)) / max(1e-9, $zone->right - $zone->left);
     }
 
     /** Litres in each metre of height over a zone. */
-    private function perMetre(Zone $zone, Vessel $vessel): float
+    private function perMetre(BedZone $zone, Vessel $vessel): float
     {
         return 1000 * $this->face($vessel) * self::share($zone, $vessel);
     }

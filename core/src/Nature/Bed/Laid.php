@@ -9,10 +9,10 @@ final readonly class Laid
 {
     /**
      * @param string $layer  "base", "soil", "leaves", "cap", "dressing", "pots", or a zone's id with ".soil" or ".cap"
-     * @param Role   $role   as what it lies there: soil rots and feeds, and settles; cap covers, and is rinsed
+     * @param MaterialRole   $role   as what it lies there: soil rots and feeds, and settles; cap covers, and is rinsed
      * @param float  $litres as laid
      */
-    public function __construct(public string $layer, public Role $role, public Mix $mix, public float $litres)
+    public function __construct(public string $layer, public MaterialRole $role, public Mix $mix, public float $litres)
     {
     }
 }

@@ -28,7 +28,7 @@ final readonly class Material
     public function __construct(
         public string $id,
         public string $name,
-        public Role $role,
+        public MaterialRole $role,
         public Estimate $density,
         public Estimate $porosity,
         public Estimate $flushNitrogen,

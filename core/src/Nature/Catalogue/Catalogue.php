@@ -6,24 +6,24 @@ namespace Olvek\Core\Nature\Catalogue;
 
 use Olvek\Core\Basis\Unit\Estimate;
 use Olvek\Core\Basis\Unit\Provenance;
+use Olvek\Core\Nature\Animal\AnimalKind;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Animal\Food;
-use Olvek\Core\Nature\Animal\Kind as AnimalKind;
 use Olvek\Core\Nature\Animal\Level;
 use Olvek\Core\Nature\Animal\Prey;
-use Olvek\Core\Nature\Animal\Shape;
 use Olvek\Core\Nature\Animal\Temper;
 use Olvek\Core\Nature\Bed\Amendment;
 use Olvek\Core\Nature\Bed\Material;
-use Olvek\Core\Nature\Bed\Role as BedRole;
-use Olvek\Core\Nature\Hardscape\Kind as HardscapeKind;
+use Olvek\Core\Nature\Bed\MaterialRole;
+use Olvek\Core\Nature\Hardscape\HardscapeKind;
 use Olvek\Core\Nature\Light\LampKind;
-use Olvek\Core\Nature\Plant\Kind as PlantKind;
+use Olvek\Core\Nature\Plant\PlantKind;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Plant\Removal;
-use Olvek\Core\Nature\Plant\Role as PlantRole;
 use Olvek\Core\Nature\Plant\Zone;
 use Olvek\Core\Nature\Vessel\Preset;
-use Olvek\Core\Nature\Vessel\Shape as VesselShape;
-use Olvek\Core\Nature\Water\Kind as WaterKind;
+use Olvek\Core\Nature\Vessel\VesselShape;
+use Olvek\Core\Nature\Water\WaterKind;
 
 /** Everything a plan can be made of, by id. */
 final readonly class Catalogue
@@ -134,7 +134,7 @@ final readonly class Catalogue
             $material = new Material(
                 $row->text('id'),
                 $row->text('name'),
-                $row->choice('role', BedRole::class),
+                $row->choice('role', MaterialRole::class),
                 $row->estimate('density', 0.05, 3),
                 $row->estimate('porosity', 0.1, 0.98),
                 $row->estimate('flush_nitrogen', 0, 5000),
@@ -272,7 +272,7 @@ final readonly class Catalogue
                 $row->text('scientific'),
                 $row->text('common'),
                 $row->optionalText('synonyms'),
-                $row->choice('shape', Shape::class),
+                $row->choice('shape', AnimalShape::class),
                 $row->choice('level', Level::class),
                 $row->estimate('grams', 0.00001, 500),
                 $row->estimate('least_tank', 0.1, 5000),

@@ -32,7 +32,7 @@ final readonly class Piece implements Item
      */
     public function __construct(
         public string $id,
-        public Kind $kind,
+        public HardscapeKind $kind,
         #[Number('volume', Dimension::Volume, 0.005, 500.0, 'litres of room that it fills', decimals: 2)]
         public float $litres,
         #[Number('left to right', Dimension::Share, 0.0, 1.0, '0 left, 1 right', decimals: 0)]

@@ -46,7 +46,7 @@ final class Growth
      * @param float $half  mg CO2/L of one that lives on carbon dioxide alone and grows at CARBON_GROWTH
      * @param float $users mg CO2/L of one that uses bicarbonate
      */
-    public static function carbonHalf(Kind $kind, float $half, float $users): float
+    public static function carbonHalf(PlantKind $kind, float $half, float $users): float
     {
         return ($half * ($users / $half) ** $kind->bicarbonate->value * $kind->growth->value) / self::CARBON_GROWTH;
     }
@@ -60,7 +60,7 @@ final class Growth
      * Share (0–1) of the mass as planted that is alive on a day, melt counted, growth trimmed away; $melts is the share of it that this
      * clump melts (Plan\Grown).
      */
-    public static function shareAlive(Kind $kind, float $day, float $melts): float
+    public static function shareAlive(PlantKind $kind, float $day, float $melts): float
     {
         return 1 - $melts * $kind->melt->value * self::ramp($day, self::MELT_FROM, self::MELT_TO);
     }

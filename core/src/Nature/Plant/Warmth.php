@@ -21,7 +21,7 @@ final readonly class Warmth
     /** At 25 °C, or at its best where that is less. */
     private float $usual;
 
-    public function __construct(Kind $kind)
+    public function __construct(PlantKind $kind)
     {
         $this->least = $kind->coolest->value - self::BELOW_COOLEST;
         $this->best = $kind->warmest->value - self::UNDER_WARMEST;

@@ -7,9 +7,9 @@ namespace Olvek\Core\Nature\Vessel;
 /** Half a cask, cut at the belly: staves in a parabola, upright at the rim. */
 final readonly class Barrel extends Flared
 {
-    public function shape(): Shape
+    public function shape(): VesselShape
     {
-        return Shape::Barrel;
+        return VesselShape::Barrel;
     }
 
     /** D − (D−d) (1 − z/H)². */

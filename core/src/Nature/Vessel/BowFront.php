@@ -25,9 +25,9 @@ final readonly class BowFront extends Upright
         parent::__construct($outerHeight, $glass);
     }
 
-    public function shape(): Shape
+    public function shape(): VesselShape
     {
-        return Shape::BowFront;
+        return VesselShape::BowFront;
     }
 
     public function measures(): array

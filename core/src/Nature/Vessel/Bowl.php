@@ -21,9 +21,9 @@ final readonly class Bowl extends Spherical
         parent::__construct($diameter, $glass);
     }
 
-    public function shape(): Shape
+    public function shape(): VesselShape
     {
-        return Shape::Bowl;
+        return VesselShape::Bowl;
     }
 
     public function measures(): array

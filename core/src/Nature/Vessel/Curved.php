@@ -34,7 +34,7 @@ abstract readonly class Curved implements Vessel
      */
     public function __construct(public float $thickness)
     {
-        Measure::check($this);
+        VesselMeasure::check($this);
     }
 
     /** kg per L of wall. */

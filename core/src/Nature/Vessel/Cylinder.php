@@ -17,9 +17,9 @@ final readonly class Cylinder extends Upright
         parent::__construct($outerHeight, $glass);
     }
 
-    public function shape(): Shape
+    public function shape(): VesselShape
     {
-        return Shape::Cylinder;
+        return VesselShape::Cylinder;
     }
 
     public function measures(): array

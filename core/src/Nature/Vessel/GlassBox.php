@@ -18,9 +18,9 @@ final readonly class GlassBox extends Upright
         parent::__construct($outerHeight, $glass);
     }
 
-    public function shape(): Shape
+    public function shape(): VesselShape
     {
-        return Shape::GlassBox;
+        return VesselShape::GlassBox;
     }
 
     public function measures(): array

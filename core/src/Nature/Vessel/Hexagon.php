@@ -17,9 +17,9 @@ final readonly class Hexagon extends Upright
         parent::__construct($outerHeight, $glass);
     }
 
-    public function shape(): Shape
+    public function shape(): VesselShape
     {
-        return Shape::Hexagon;
+        return VesselShape::Hexagon;
     }
 
     public function measures(): array

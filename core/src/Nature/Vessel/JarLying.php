@@ -17,9 +17,9 @@ final readonly class JarLying extends Curved
         parent::__construct($glass);
     }
 
-    public function shape(): Shape
+    public function shape(): VesselShape
     {
-        return Shape::JarLying;
+        return VesselShape::JarLying;
     }
 
     public function measures(): array

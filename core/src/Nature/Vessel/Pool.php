@@ -18,9 +18,9 @@ final readonly class Pool extends Upright
         parent::__construct($outerHeight, $wall);
     }
 
-    public function shape(): Shape
+    public function shape(): VesselShape
     {
-        return Shape::Pool;
+        return VesselShape::Pool;
     }
 
     public function measures(): array

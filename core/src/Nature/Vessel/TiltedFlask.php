@@ -20,9 +20,9 @@ final readonly class TiltedFlask extends Spherical
         parent::__construct($diameter, $glass);
     }
 
-    public function shape(): Shape
+    public function shape(): VesselShape
     {
-        return Shape::TiltedFlask;
+        return VesselShape::TiltedFlask;
     }
 
     public function measures(): array

@@ -7,9 +7,9 @@ namespace Olvek\Core\Nature\Vessel;
 /** A garden tub: a cone cut off above and below. */
 final readonly class Tub extends Flared
 {
-    public function shape(): Shape
+    public function shape(): VesselShape
     {
-        return Shape::Tub;
+        return VesselShape::Tub;
     }
 
     public function lengthAt(float $height): float

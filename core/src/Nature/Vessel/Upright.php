@@ -20,7 +20,7 @@ abstract readonly class Upright implements Vessel
      */
     public function __construct(public float $outerHeight, public float $glass)
     {
-        Measure::check($this);
+        VesselMeasure::check($this);
     }
 
     /** m around the inside of a level section. */

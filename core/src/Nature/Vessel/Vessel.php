@@ -11,7 +11,7 @@ use Olvek\Core\Basis\Unit\UnitSystem;
  */
 interface Vessel
 {
-    public function shape(): Shape;
+    public function shape(): VesselShape;
 
     /**
      * What a tape measure reads, outside, by name.

@@ -6,9 +6,9 @@ namespace Olvek\Core\Planning\Buying;
 
 use Olvek\Core\Basis\Unit\Estimate;
 use Olvek\Core\Basis\Unit\Provenance;
-use Olvek\Core\Nature\Animal\Shape;
-use Olvek\Core\Nature\Bed\Role;
-use Olvek\Core\Nature\Plant\Role as PlantRole;
+use Olvek\Core\Nature\Animal\AnimalShape;
+use Olvek\Core\Nature\Bed\MaterialRole;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Device;
 use Olvek\Core\Planning\Plan\HeatLoss;
@@ -97,7 +97,7 @@ final class RoughCost
     {
         $cost = 0.0;
         foreach ($plan->bed->laid($plan->vessel) as $part) {
-            $cost += $part->litres * (Role::Cap === $part->role ? self::SAND_A_LITRE : self::SOIL_A_LITRE);
+            $cost += $part->litres * (MaterialRole::Cap === $part->role ? self::SAND_A_LITRE : self::SOIL_A_LITRE);
         }
         foreach ($plan->pieces as $piece) {
             $cost += !$piece->source->isBought() ? 0.0 : ($piece->kind->wood
@@ -123,8 +123,8 @@ final class RoughCost
         $cost = [] === $plan->groups || $plan->feed->grams <= 0 ? 0.0 : self::FOOD;
         foreach ($plan->groups as $group) {
             $cost += !$group->source->isBought() ? 0.0 : match ($group->kind->shape) {
-                Shape::Fish => self::FISH * $group->count,
-                Shape::Shrimp => self::SHRIMP * min(self::SMALL_FRY, $group->count),
+                AnimalShape::Fish => self::FISH * $group->count,
+                AnimalShape::Shrimp => self::SHRIMP * min(self::SMALL_FRY, $group->count),
                 default => self::OTHER_ANIMAL * min(self::SMALL_FRY, $group->count),
             };
         }

@@ -6,7 +6,7 @@ namespace Olvek\Core\Planning\Buying;
 
 use Olvek\Core\Nature\Bed\Laid;
 use Olvek\Core\Nature\Bed\Material;
-use Olvek\Core\Nature\Bed\Role;
+use Olvek\Core\Nature\Bed\MaterialRole;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Plan\MaterialNeed;
 use Olvek\Core\Planning\Plan\Plan;
@@ -88,9 +88,9 @@ final readonly class Sheet
     }
 
     /** Litres to have for each litre laid: a layer's parts settle together. */
-    private static function allowance(Role $role): float
+    private static function allowance(MaterialRole $role): float
     {
-        return 1 + (Role::Cap === $role ? self::SPILLS : self::SETTLES);
+        return 1 + (MaterialRole::Cap === $role ? self::SPILLS : self::SETTLES);
     }
 
     /** @return list<MixTable> of layers that are mixed of several, what pots and zones take of the same mix among it */

@@ -14,7 +14,7 @@ use Olvek\Core\Nature\Hardscape\Fixing;
 use Olvek\Core\Nature\Water\Ammonium;
 use Olvek\Core\Planning\Plan\Background;
 use Olvek\Core\Planning\Plan\Device;
-use Olvek\Core\Planning\Plan\Filling;
+use Olvek\Core\Planning\Plan\FillingMethod;
 use Olvek\Core\Planning\Plan\FirstDose;
 use Olvek\Core\Planning\Plan\Heating;
 use Olvek\Core\Planning\Plan\HeatLoss;
@@ -464,8 +464,8 @@ final readonly class ShoppingList
                 : null,
             new Want('kit.bucket', Aisle::Tools, 'two clean buckets'),
             match ($plan->preparation->filling) {
-                Filling::Hose => new Want('kit.pour', Aisle::Tools, 'thin hose'),
-                Filling::Sink => new Want('kit.pour', Aisle::Tools, 'tub large enough to sink the jar in'),
+                FillingMethod::Hose => new Want('kit.pour', Aisle::Tools, 'thin hose'),
+                FillingMethod::Sink => new Want('kit.pour', Aisle::Tools, 'tub large enough to sink the jar in'),
                 default => new Want('kit.pour', Aisle::Tools, 'plate to fill over'),
             },
             new Want('kit.tweezers', Aisle::Tools, 'long tweezers'),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Planning\Change;
 
 use Olvek\Core\Basis\Unit\UnitSystem;
-use Olvek\Core\Nature\Bed\Role;
+use Olvek\Core\Nature\Bed\MaterialRole;
 use Olvek\Core\Planning\Plan\RefusedEdit;
 
 /** Another material, or mix of materials, as one layer of the bed; or no such layer. */
@@ -97,7 +97,7 @@ final readonly class LayMix implements Change
     public static function material(Draft $draft, string $layer, string $id): string
     {
         $material = $draft->catalogue->materials[$id] ?? null;
-        if (null === $material || (\in_array($layer, ['cap', 'dressing'], true) && Role::Cap !== $material->role)) {
+        if (null === $material || (\in_array($layer, ['cap', 'dressing'], true) && MaterialRole::Cap !== $material->role)) {
             throw new RefusedEdit(\sprintf('Choose a %s from the list.', self::name($layer)));
         }
 

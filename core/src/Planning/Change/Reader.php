@@ -7,7 +7,7 @@ namespace Olvek\Core\Planning\Change;
 use Olvek\Core\Basis\Unit\QuantityReader;
 use Olvek\Core\Basis\Unit\Unit;
 use Olvek\Core\Basis\Unit\UnreadableQuantity;
-use Olvek\Core\Nature\Vessel\Shape;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Planning\Plan\Choice;
 use Olvek\Core\Planning\Plan\Field;
 use Olvek\Core\Planning\Plan\Method;
@@ -129,7 +129,7 @@ final readonly class Reader
         return match ($place) {
             'name' => new Rename($typed),
             'method' => new TakeMethod(Method::tryFrom($typed) ?? throw new RefusedEdit('Choose a method from the list.')),
-            'vessel.shape' => new Reshape(Shape::tryFrom($typed) ?? throw new RefusedEdit('Choose a shape from the list.')),
+            'vessel.shape' => new Reshape(VesselShape::tryFrom($typed) ?? throw new RefusedEdit('Choose a shape from the list.')),
             'start.way' => new StartBy(StartWay::tryFrom($typed) ?? throw new RefusedEdit('Choose a way of starting from the list.')),
             'light.kind' => new TakeLamp($typed),
             'feeding.food' => new TakeFood($typed),

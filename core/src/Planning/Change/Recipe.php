@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Core\Planning\Change;
 
 use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Purpose;
-use Olvek\Core\Nature\Bed\Zone;
 use Olvek\Core\Nature\Light\Aspect;
-use Olvek\Core\Planning\Plan\Filling;
+use Olvek\Core\Planning\Plan\FillingMethod;
 use Olvek\Core\Planning\Plan\Inoculum;
 use Olvek\Core\Planning\Plan\Method;
 use Olvek\Core\Planning\Plan\Plan;
@@ -37,7 +37,7 @@ final class Recipe
     /** @return list<Change> */
     public static function of(Method $method, Plan $plan, UnitSystem $units = UnitSystem::Metric): array
     {
-        $left = array_map(static fn (Zone $zone): Change => new Remove('zones', $zone->id), $plan->bed->zones);
+        $left = array_map(static fn (BedZone $zone): Change => new Remove('zones', $zone->id), $plan->bed->zones);
 
         return [...$left, ...self::bed($method, $plan)->changes($units), ...self::around($method, $plan, $units)];
     }
@@ -162,7 +162,7 @@ final class Recipe
             Method::SealedJar => [
                 ...self::start(StartWay::Waiting),
                 new Choose('site.sealed', true),
-                new Choose('preparation.filling', Filling::Sink->value),
+                new Choose('preparation.filling', FillingMethod::Sink->value),
             ],
             Method::LoadedGranules => [
                 ...BedRecipe::layer('base', ['lava' => 1.0], [self::LAVA, self::LAVA], $units),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Change;
 
-use Olvek\Core\Nature\Vessel\Shape;
+use Olvek\Core\Nature\Vessel\VesselShape;
 
 /** Another shape of about the same size. */
 final readonly class Reshape implements Change
@@ -12,7 +12,7 @@ final readonly class Reshape implements Change
     /** Share of the rim's height to which a vessel is filled. C. */
     private const FILLED = 0.92;
 
-    public function __construct(private Shape $shape)
+    public function __construct(private VesselShape $shape)
     {
     }
 

@@ -10,8 +10,8 @@ use Olvek\Core\Basis\Field\Number;
 use Olvek\Core\Basis\Field\OneOf;
 use Olvek\Core\Basis\Supply\Source;
 use Olvek\Core\Basis\Unit\Dimension;
-use Olvek\Core\Nature\Plant\Kind;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantKind;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Event\Dated;
 
 /** One kind of plant in one place. */
@@ -31,7 +31,7 @@ final readonly class Clump implements Item
      */
     public function __construct(
         public string $id,
-        public Kind $kind,
+        public PlantKind $kind,
         #[Number('pieces', Dimension::Count, 1, self::MOST_PIECES, decimals: 0)] public int $pieces,
         #[Number('left to right', Dimension::Share, 0.0, 1.0, 'middle of the clump along the front: 0 left, 1 right', decimals: 0),]
         public float $place,
@@ -44,7 +44,8 @@ final readonly class Clump implements Item
             decimals: 0,
         ),]
         public float $row = 0.5,
-        #[OneOf('planting depth', 'deep: down into raw soil, or with the rhizome buried')] public Planting $planting = Planting::Right,
+        #[OneOf('planting depth', 'deep: down into raw soil, or with the rhizome buried')]
+        public PlantingMethod $planting = PlantingMethod::Right,
         #[Number('planted on day', Dimension::Count, 0, Plan::LAST_DAY, 'on which it is planted, after filling', decimals: 0)]
         public int $day = 0,
         #[OneOf('grown before', 'how it was grown before: leaves made in air are lost under water')] public Grown $grown = Grown::Unknown,
@@ -65,7 +66,7 @@ final readonly class Clump implements Item
         return $this->id;
     }
 
-    public function withKind(Kind $kind): self
+    public function withKind(PlantKind $kind): self
     {
         return Fields::with($this, ['kind' => $kind]);
     }
@@ -84,14 +85,14 @@ final readonly class Clump implements Item
     public function canEmerge(): bool
     {
         return match ($this->kind->role) {
-            Role::Epiphyte, Role::Moss, Role::Carpet, Role::Rosette, Role::FastStem, Role::SlowStem => true,
+            PlantRole::Epiphyte, PlantRole::Moss, PlantRole::Carpet, PlantRole::Rosette, PlantRole::FastStem, PlantRole::SlowStem => true,
             default => false,
         };
     }
 
     public function hasSeat(): bool
     {
-        return !$this->floats() && Role::FloatingStem !== $this->kind->role;
+        return !$this->floats() && PlantRole::FloatingStem !== $this->kind->role;
     }
 
     /** Whether it is fixed to something over the ground. */

@@ -10,7 +10,7 @@ use Olvek\Core\Basis\Field\Number;
 use Olvek\Core\Basis\Field\OneOf;
 use Olvek\Core\Basis\Supply\Source;
 use Olvek\Core\Basis\Unit\Dimension;
-use Olvek\Core\Nature\Animal\Kind;
+use Olvek\Core\Nature\Animal\AnimalKind;
 use Olvek\Core\Nature\Animal\Sexes;
 use Olvek\Core\Planning\Event\Dated;
 
@@ -28,7 +28,7 @@ final readonly class Group implements Item
      */
     public function __construct(
         public string $id,
-        public Kind $kind,
+        public AnimalKind $kind,
         #[Number('number', Dimension::Count, 1, self::MOST, decimals: 0)]
         public int $count,
         #[Number('stocking day', Dimension::Count, 0, Dated::LAST_DAY, 'days after filling on which they come', decimals: 0)]

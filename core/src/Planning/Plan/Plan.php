@@ -11,8 +11,8 @@ use Olvek\Core\Basis\Field\Section;
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\Unit;
 use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Nature\Animal\AnimalKind;
 use Olvek\Core\Nature\Animal\Feed;
-use Olvek\Core\Nature\Animal\Kind as Animal;
 use Olvek\Core\Nature\Animal\Sexes;
 use Olvek\Core\Nature\Bed\Bed;
 use Olvek\Core\Nature\Bed\Layer;
@@ -22,8 +22,8 @@ use Olvek\Core\Nature\Hardscape\Piece;
 use Olvek\Core\Nature\Light\Lamp;
 use Olvek\Core\Nature\Plant\Zone;
 use Olvek\Core\Nature\Vessel\GlassBox;
-use Olvek\Core\Nature\Vessel\Measure;
 use Olvek\Core\Nature\Vessel\Vessel;
+use Olvek\Core\Nature\Vessel\VesselMeasure;
 use Olvek\Core\Nature\Water\SourceWater;
 use Olvek\Core\Planning\Event\Dated;
 
@@ -59,7 +59,7 @@ final readonly class Plan
      */
     public function __construct(
         public string $name,
-        #[Section('vessel', Measure::class)] public Vessel $vessel,
+        #[Section('vessel', VesselMeasure::class)] public Vessel $vessel,
         #[Number('water line', Dimension::Length, 0.0, 5.0, 'm above the inside of the bottom', decimals: 2)] public float $waterLine,
         #[Section('site')] public Site $site,
         #[Section('bed')] public Bed $bed,
@@ -375,7 +375,7 @@ final readonly class Plan
     }
 
     /** Whether a kind has both sexes, in one group or in several. */
-    public function canBreed(Animal $kind): bool
+    public function canBreed(AnimalKind $kind): bool
     {
         $sexes = array_map(
             static fn (Group $g): Sexes => $g->sexes,
@@ -387,7 +387,7 @@ final readonly class Plan
     }
 
     /** Males that there may be of a kind: all of those whose sex nobody knows. */
-    public function males(Animal $kind): int
+    public function males(AnimalKind $kind): int
     {
         return array_sum(
             array_map(

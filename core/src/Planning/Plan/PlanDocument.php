@@ -8,18 +8,18 @@ use Olvek\Core\Basis\Field\Fields;
 use Olvek\Core\Basis\Field\InvalidValue;
 use Olvek\Core\Nature\Animal\Feed;
 use Olvek\Core\Nature\Bed\Bed;
+use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Dose;
 use Olvek\Core\Nature\Bed\Layer;
+use Olvek\Core\Nature\Bed\MaterialRole;
 use Olvek\Core\Nature\Bed\Mix;
-use Olvek\Core\Nature\Bed\Role;
-use Olvek\Core\Nature\Bed\Zone;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Nature\Hardscape\Piece;
 use Olvek\Core\Nature\Light\Aspect;
 use Olvek\Core\Nature\Light\Lamp;
 use Olvek\Core\Nature\Vessel\GlassBox;
-use Olvek\Core\Nature\Vessel\Shape;
 use Olvek\Core\Nature\Vessel\Vessel;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Nature\Water\SourceWater;
 use Olvek\Core\Planning\Event\EventKind;
 
@@ -158,7 +158,7 @@ final readonly class PlanDocument
                 ...SectionReader::write($plan->bed),
                 'doses' => array_map(static fn (Dose $d): array => ['kind' => $d->amendment->id, 'grams' => $d->grams], $plan->bed->doses),
             ],
-            'zones' => array_map(static fn (Zone $z): array => ['id' => $z->id, ...SectionReader::write($z)], $plan->bed->zones),
+            'zones' => array_map(static fn (BedZone $z): array => ['id' => $z->id, ...SectionReader::write($z)], $plan->bed->zones),
             'hardscape' => array_map(
                 static fn (Piece $p): array => ['id' => $p->id, 'kind' => $p->kind->id, ...SectionReader::write($p)],
                 $plan->pieces,
@@ -194,7 +194,7 @@ final readonly class PlanDocument
 
     private static function vessel(DocumentReader $reader): Vessel
     {
-        $shape = $reader->choice('shape', Shape::class);
+        $shape = $reader->choice('shape', VesselShape::class);
         $measures = [];
         foreach ($shape->measures() as $name) {
             $measures[$name] = $reader->number($name);
@@ -225,11 +225,11 @@ final readonly class PlanDocument
     private function bed(DocumentReader $root, DocumentReader $reader): Bed
     {
         return $this->sections->read(Bed::class, $reader, [
-            'soil' => $this->layer($reader->optionalChild('soil'), Role::Soil),
-            'cap' => $this->layer($reader->optionalChild('cap'), Role::Cap),
-            'leaves' => $this->layer($reader->optionalChild('leaves'), Role::Soil),
-            'base' => $this->layer($reader->optionalChild('base'), Role::Soil),
-            'dressing' => $this->layer($reader->optionalChild('dressing'), Role::Cap),
+            'soil' => $this->layer($reader->optionalChild('soil'), MaterialRole::Soil),
+            'cap' => $this->layer($reader->optionalChild('cap'), MaterialRole::Cap),
+            'leaves' => $this->layer($reader->optionalChild('leaves'), MaterialRole::Soil),
+            'base' => $this->layer($reader->optionalChild('base'), MaterialRole::Soil),
+            'dressing' => $this->layer($reader->optionalChild('dressing'), MaterialRole::Cap),
             'doses' => $this->doses($reader),
             'zones' => $this->zones($root),
         ]);
@@ -309,11 +309,11 @@ final readonly class PlanDocument
         return $doses;
     }
 
-    /** @return list<Zone> */
+    /** @return list<BedZone> */
     private function zones(DocumentReader $root): array
     {
         return array_map(
-            fn (DocumentReader $item): Zone => $this->sections->read(Zone::class, $item, ['id' => $item->text('id')]),
+            fn (DocumentReader $item): BedZone => $this->sections->read(BedZone::class, $item, ['id' => $item->text('id')]),
             $root->itemsOrNone('zones'),
         );
     }
@@ -336,7 +336,7 @@ final readonly class PlanDocument
         return $pieces;
     }
 
-    private function layer(?DocumentReader $reader, Role $role): ?Layer
+    private function layer(?DocumentReader $reader, MaterialRole $role): ?Layer
     {
         if (null === $reader) {
             return null;
@@ -347,7 +347,7 @@ final readonly class PlanDocument
             $material = $this->catalogue->materials[$id] ?? null;
             $amount = $item->number('parts');
             // Gravel or lava may be mixed into soil, so that it cannot pack; soil has no business in a cap.
-            if (null === $material || (Role::Cap === $role && $material->role !== $role)) {
+            if (null === $material || (MaterialRole::Cap === $role && $material->role !== $role)) {
                 $item->refuse('material', \sprintf('“%s” is not a %s Olvek knows.', mb_substr($id, 0, 60), $role->value));
             } elseif ($amount <= 0 || $amount > 1000) {
                 $item->refuse('parts', 'Parts must be above 0 and at most 1000.');

@@ -9,16 +9,16 @@ use Olvek\Core\Basis\Field\KindOf;
 use Olvek\Core\Basis\Field\Schema;
 use Olvek\Core\Nature\Animal\Feed;
 use Olvek\Core\Nature\Bed\Bed;
+use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Dose;
 use Olvek\Core\Nature\Bed\Layer;
 use Olvek\Core\Nature\Bed\Material;
-use Olvek\Core\Nature\Bed\Role;
-use Olvek\Core\Nature\Bed\Zone;
+use Olvek\Core\Nature\Bed\MaterialRole;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Nature\Hardscape\Piece;
 use Olvek\Core\Nature\Light\Lamp;
-use Olvek\Core\Nature\Vessel\Measure;
-use Olvek\Core\Nature\Vessel\Shape;
+use Olvek\Core\Nature\Vessel\VesselMeasure;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Nature\Water\SourceWater;
 use Olvek\Core\Planning\Event\EventKind;
 
@@ -56,11 +56,11 @@ final class PlanSchema
     public static function withKinds(array $schema): array
     {
         if (isset($schema[KindOf::TABLE]) && \is_string($schema[KindOf::TABLE])) {
-            $only = Role::tryFrom(\is_string($schema[KindOf::ONLY] ?? null) ? $schema[KindOf::ONLY] : '');
+            $only = MaterialRole::tryFrom(\is_string($schema[KindOf::ONLY] ?? null) ? $schema[KindOf::ONLY] : '');
             $ids = [];
             foreach (Catalogue::shipped()->table($schema[KindOf::TABLE]) as $id => $row) {
                 // Gravel may lie in a soil, soil in no cap.
-                if (Role::Cap !== $only || ($row instanceof Material && Role::Cap === $row->role)) {
+                if (MaterialRole::Cap !== $only || ($row instanceof Material && MaterialRole::Cap === $row->role)) {
                     $ids[] = (string) $id;
                 }
             }
@@ -120,7 +120,7 @@ final class PlanSchema
             'format' => ['const' => PlanDocument::FORMAT],
             'version' => ['const' => PlanDocument::VERSION],
             'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => Plan::LONGEST_NAME],
-            'vessel' => ['description' => 'Measured outside, in m.', 'oneOf' => array_map(self::vessel(...), Shape::cases())],
+            'vessel' => ['description' => 'Measured outside, in m.', 'oneOf' => array_map(self::vessel(...), VesselShape::cases())],
             'waterLine' => ['exclusiveMinimum' => 0, ...array_diff_key(Schema::field($plan['waterLine']), ['minimum' => 0])],
             'site' => Schema::object(Site::class),
             'stand' => Schema::object(Stand::class),
@@ -154,8 +154,8 @@ final class PlanSchema
             'zones' => [
                 'description' => 'parts of the floor where the bed is another',
                 'type' => 'array',
-                'maxItems' => Zone::MOST,
-                'items' => Schema::object(Zone::class, ['id' => self::ID], ['id']),
+                'maxItems' => BedZone::MOST,
+                'items' => Schema::object(BedZone::class, ['id' => self::ID], ['id']),
             ],
             'hardscape' => self::items(Piece::class, Piece::MOST, 'hardscape', 'stones and wood'),
             'plants' => self::items(Clump::class, Clump::MOST_CLUMPS, 'plants'),
@@ -189,9 +189,9 @@ final class PlanSchema
     }
 
     /** @return array<string, mixed> */
-    public static function vessel(Shape $shape): array
+    public static function vessel(VesselShape $shape): array
     {
-        $measures = array_map(Schema::field(...), array_intersect_key(Fields::of(Measure::class), array_flip($shape->measures())));
+        $measures = array_map(Schema::field(...), array_intersect_key(Fields::of(VesselMeasure::class), array_flip($shape->measures())));
 
         return [
             'type' => 'object',

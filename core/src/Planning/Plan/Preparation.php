@@ -21,7 +21,7 @@ final readonly class Preparation
         #[OneOf('tap water', 'how tap water is treated')]
         public Treatment $treatment = Treatment::Undecided,
         #[OneOf('filled', 'how the water is let in')]
-        public Filling $filling = Filling::Undecided,
+        public FillingMethod $filling = FillingMethod::Undecided,
         #[YesNo('sand and gravel before laying', 'rinsed clear', 'as bought', 'sand and gravel')]
         public bool $rinsed = false,
         #[YesNo('soil before laying', 'sieved, chips picked out', 'as bought', 'soil')]

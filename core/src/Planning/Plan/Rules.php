@@ -6,10 +6,10 @@ namespace Olvek\Core\Planning\Plan;
 
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Layer;
-use Olvek\Core\Nature\Bed\Role;
+use Olvek\Core\Nature\Bed\MaterialRole;
 use Olvek\Core\Nature\Bed\Side;
-use Olvek\Core\Nature\Bed\Zone;
 use Olvek\Core\Nature\Hardscape\Piece;
 
 /**
@@ -185,7 +185,7 @@ final class Rules
     private function zones(): void
     {
         $bed = $this->plan->bed;
-        $this->ids('zones', array_map(static fn (Zone $z): string => $z->id, $bed->zones), Zone::MOST, 'zones');
+        $this->ids('zones', array_map(static fn (BedZone $z): string => $z->id, $bed->zones), BedZone::MOST, 'zones');
         if (!$this->sound('zones')) {
             return;
         }
@@ -225,7 +225,7 @@ final class Rules
             if ($zone->cap > 0 && null === $zone->capKind && null === $bed->cap) {
                 $this->add(PlanRule::ZoneLayer, "$at.capKind", 'The bed has no cap to lay here: choose one for this zone, or lay none.');
             }
-            if (null !== $zone->capKind && Role::Cap !== $zone->capKind->role) {
+            if (null !== $zone->capKind && MaterialRole::Cap !== $zone->capKind->role) {
                 $this->add(
                     PlanRule::ZoneLayer,
                     "$at.capKind",

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Plan;
 
-use Olvek\Core\Nature\Animal\Kind as Animal;
-use Olvek\Core\Nature\Animal\Shape;
-use Olvek\Core\Nature\Plant\Kind as Plant;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Animal\AnimalKind;
+use Olvek\Core\Nature\Animal\AnimalShape;
+use Olvek\Core\Nature\Plant\PlantKind;
+use Olvek\Core\Nature\Plant\PlantRole;
 
 /** How much of a kind is usual in a tank of this size, where nobody says: so many pieces, heads, or so much food. */
 final class UsualAmount
@@ -22,7 +22,7 @@ final class UsualAmount
     /** Share of its appetite that is fed to what is no fish: the rest it grazes. C (fed now and then); how much, J. */
     private const GRAZERS_SHARE = 0.25;
 
-    public static function pieces(Plant $kind, Plan $plan): int
+    public static function pieces(PlantKind $kind, Plan $plan): int
     {
         $share = self::share($kind->role);
         $area = 1e4 * ($kind->role->coversSurface() ? $plan->surface() : $plan->floor());
@@ -33,30 +33,30 @@ final class UsualAmount
     }
 
     /** Pieces that are planted on a share of the floor, or of the surface for what floats; $area of it in cm². */
-    public static function onShare(Plant $kind, float $share, float $area): int
+    public static function onShare(PlantKind $kind, float $share, float $area): int
     {
         return max(1, min(Clump::MOST_PIECES, (int) round(($share * $area) / max(0.1, $kind->spread->value))));
     }
 
     /** Share of the floor (of the surface, for what floats) that one clump is planted on. C that stems go in by the bunch; how much, J. */
-    private static function share(Role $role): ?float
+    private static function share(PlantRole $role): ?float
     {
         return match ($role) {
-            Role::FastStem, Role::Runner => 0.12,
-            Role::SlowStem, Role::FloatingStem, Role::Floater => 0.08,
-            Role::Rosette => 0.1,
-            Role::Carpet => 0.18,
-            Role::Epiphyte, Role::Moss, Role::Lily, Role::Marsh, Role::HousePlant => null,
+            PlantRole::FastStem, PlantRole::Runner => 0.12,
+            PlantRole::SlowStem, PlantRole::FloatingStem, PlantRole::Floater => 0.08,
+            PlantRole::Rosette => 0.1,
+            PlantRole::Carpet => 0.18,
+            PlantRole::Epiphyte, PlantRole::Moss, PlantRole::Lily, PlantRole::Marsh, PlantRole::HousePlant => null,
         };
     }
 
     /** Litres of vessel to a piece of what is set by the piece. J. */
-    private static function litres(Role $role): float
+    private static function litres(PlantRole $role): float
     {
         return match ($role) {
-            Role::Epiphyte => 20.0,
-            Role::Marsh => 25.0,
-            Role::Lily => 60.0,
+            PlantRole::Epiphyte => 20.0,
+            PlantRole::Marsh => 25.0,
+            PlantRole::Lily => 60.0,
             default => 30.0,
         };
     }
@@ -68,13 +68,13 @@ final class UsualAmount
     }
 
     /** Heads: as many as keep each other company, of what breeds so many as begin a colony; no more than have room. */
-    public static function heads(Animal $kind, Plan $plan): int
+    public static function heads(AnimalKind $kind, Plan $plan): int
     {
         $litres = $plan->vessel->grossVolume();
         $least = max(1, (int) $kind->group->value);
         $colony = match ($kind->shape) {
-            Shape::Snail => $litres / self::TO_A_SNAIL,
-            Shape::Shrimp => $litres / self::TO_A_SHRIMP,
+            AnimalShape::Snail => $litres / self::TO_A_SNAIL,
+            AnimalShape::Shrimp => $litres / self::TO_A_SHRIMP,
             default => 0.0,
         };
         $room = $kind->litresEach->value > 0 ? floor($litres / $kind->litresEach->value) : \INF;
@@ -93,8 +93,8 @@ final class UsualAmount
     }
 
     /** g of dry food a day for so many of a kind. */
-    public static function food(Animal $kind, int $heads): float
+    public static function food(AnimalKind $kind, int $heads): float
     {
-        return $heads * $kind->grams->value * $kind->food->value * (Shape::Fish === $kind->shape ? 1.0 : self::GRAZERS_SHARE);
+        return $heads * $kind->grams->value * $kind->food->value * (AnimalShape::Fish === $kind->shape ? 1.0 : self::GRAZERS_SHARE);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Planning\Steps;
 
 use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Nature\Animal\Shape;
+use Olvek\Core\Nature\Animal\AnimalShape;
 
 /**
  * How long animals take from one water to another, by how much the two differ. C: warmth by floating the bag; hardness and pH by dripping;
@@ -38,9 +38,9 @@ final readonly class Acclimatisation
      * @param float $celsius  °C
      * @param float $hardness °dH of general hardness
      */
-    public static function by(float $celsius, float $hardness, float $pH, Shape $shape): self
+    public static function by(float $celsius, float $hardness, float $pH, AnimalShape $shape): self
     {
-        $slow = Shape::Fish === $shape ? 1 : self::SHELLED;
+        $slow = AnimalShape::Fish === $shape ? 1 : self::SHELLED;
         $drip = $slow * max(self::LEAST, self::PER_HARDNESS * abs($hardness), self::PER_PH * abs($pH));
 
         return new self(

@@ -6,11 +6,11 @@ namespace Olvek\Core\Planning\Steps;
 
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Edge;
 use Olvek\Core\Nature\Bed\Laid;
 use Olvek\Core\Nature\Bed\Layer;
 use Olvek\Core\Nature\Bed\Side;
-use Olvek\Core\Nature\Bed\Zone;
 use Olvek\Core\Planning\Buying\Sheet;
 
 /**
@@ -68,7 +68,7 @@ final readonly class Laying extends Chapter
     private function below(): array
     {
         $bed = $this->plan->bed;
-        $held = array_filter($bed->zones, static fn (Zone $z): bool => Edge::None !== $z->edge);
+        $held = array_filter($bed->zones, static fn (BedZone $z): bool => Edge::None !== $z->edge);
         $part = $bed->plateFrom > 0 || $bed->plateTo < 1
             ? \sprintf(', from %d %% to %d %% of the front', (int) round(100 * $bed->plateFrom), (int) round(100 * $bed->plateTo))
             : '';
@@ -93,7 +93,7 @@ final readonly class Laying extends Chapter
                     'rims',
                     'Set rims and walls between the zones',
                     Words::capital(
-                        implode('; ', array_map(static fn (Zone $z): string => $z->purpose->words().': '.$z->edge->words(), $held)),
+                        implode('; ', array_map(static fn (BedZone $z): string => $z->purpose->words().': '.$z->edge->words(), $held)),
                     ),
                     'They stand on the bottom, not on sand; wadding fills every gap that a grain could pass.',
                     'A gap at the glass: that is where the coarse rolls into the fine.',
@@ -193,7 +193,7 @@ final readonly class Laying extends Chapter
             );
     }
 
-    private function zone(Zone $zone): Step
+    private function zone(BedZone $zone): Step
     {
         $parts = [];
         foreach ($this->plan->bed->laid($this->plan->vessel) as $laid) {

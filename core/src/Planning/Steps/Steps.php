@@ -25,8 +25,8 @@ final readonly class Steps
                 new Readying($plan, $units),
                 new Laying($plan, $units),
                 new Setting($plan, $units),
-                new Planting($plan, $units),
-                new Filling($plan, $units),
+                new PlantingSteps($plan, $units),
+                new FillingSteps($plan, $units),
                 new Lighting($plan, $units),
                 new Arrivals($plan, $units),
             ] as $chapter

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Olvek\Core\Simulation\Run;
 
 use Olvek\Core\Nature\Plant\Growth;
-use Olvek\Core\Nature\Plant\Kind;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantKind;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Plant\Spread;
 use Olvek\Core\Nature\Plant\Warmth;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Plan;
-use Olvek\Core\Planning\Plan\Planting;
+use Olvek\Core\Planning\Plan\PlantingMethod;
 
 /**
  * What of a clump stays the same through a run, read out of plan and catalogue once.
@@ -29,7 +29,7 @@ final readonly class ClumpConstants
     /** Share of its phosphorus and iron that a rooted plant takes from the bed. M: Carignan & Kalff (1980), Science 207: nearly all. */
     private const FROM_BED = 0.95;
 
-    public Kind $kind;
+    public PlantKind $kind;
     public Warmth $warmth;
     public bool $house;
     /** Floats on the surface; stands in the floor. */
@@ -74,7 +74,7 @@ final readonly class ClumpConstants
     {
         $kind = $this->kind = $clump->kind;
         $this->warmth = new Warmth($kind);
-        $this->house = Role::HousePlant === $kind->role;
+        $this->house = PlantRole::HousePlant === $kind->role;
         $this->floats = $kind->role->coversSurface();
         $this->stands = $clump->standsOnFloor();
         $this->inAir = $clump->hasLeavesInAir();
@@ -95,7 +95,7 @@ final readonly class ClumpConstants
             $kind->growth->value >= self::VINE => [60 * $depth, 150 * $depth],
             default => [300 * $depth, 600 * $depth],
         };
-        $this->deep = Planting::Deep === $clump->planting;
+        $this->deep = PlantingMethod::Deep === $clump->planting;
         $this->buried = $this->deep && 0.0 === $kind->planting->value;
         $this->settles = $this->house || $this->deep;
         $this->melts = $clump->melts();

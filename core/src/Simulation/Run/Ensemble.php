@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Olvek\Core\Simulation\Run;
 
 use Olvek\Core\Basis\Unit\Estimate;
+use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Layer;
 use Olvek\Core\Nature\Bed\Material;
 use Olvek\Core\Nature\Bed\Mix;
-use Olvek\Core\Nature\Bed\Zone;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Plan;
 
@@ -129,7 +129,10 @@ final readonly class Ensemble
         $bed = $plan->bed;
 
         $zones = array_map(
-            static fn (Zone $zone): Zone => null === $zone->soilKind ? $zone : $zone->withSoil(self::material($zone->soilKind, $vary)),
+            static fn (BedZone $zone): BedZone => null === $zone->soilKind ? $zone : $zone->withSoil(self::material(
+                $zone->soilKind,
+                $vary,
+            )),
             $bed->zones,
         );
         $base = self::layer($bed->base, $vary);

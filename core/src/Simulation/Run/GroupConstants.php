@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Simulation\Run;
 
-use Olvek\Core\Nature\Animal\Kind;
+use Olvek\Core\Nature\Animal\AnimalKind;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Animal\Level;
-use Olvek\Core\Nature\Animal\Shape;
 
 /**
  * What of a group of animals stays the same through a run.
@@ -23,7 +23,7 @@ final readonly class GroupConstants
     /** What shrimp and snails burn of themselves against fish. M (0.3–0.6). */
     private const THRIFTY = 0.45;
 
-    public Kind $kind;
+    public AnimalKind $kind;
     public bool $fish;
     /** Fish that take their food before it has sunk; and what is no fish and filters the open water. */
     public bool $swims;
@@ -36,10 +36,10 @@ final readonly class GroupConstants
     public float $breathes;
     public float $eats;
 
-    public function __construct(Kind $kind)
+    public function __construct(AnimalKind $kind)
     {
         $this->kind = $kind;
-        $this->fish = Shape::Fish === $kind->shape;
+        $this->fish = AnimalShape::Fish === $kind->shape;
         $this->swims = $this->fish && Level::Bottom !== $kind->level;
         $this->filters = !$this->fish && Level::Middle === $kind->level;
         $this->grams = $kind->grams->value;

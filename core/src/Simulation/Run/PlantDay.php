@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Core\Simulation\Run;
 
 use Olvek\Core\Nature\Plant\Growth;
-use Olvek\Core\Nature\Plant\Kind;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantKind;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Plant\Spread;
 use Olvek\Core\Nature\Water\Oxygen;
 
@@ -63,7 +63,7 @@ final class PlantDay
     private const TENDER_LOSS = 32.0;
     private const TENDER_MOST = 0.8;
 
-    /** @var array<int, Kind> those of them that may reach the surface and put leaves into the air, by clump */
+    /** @var array<int, PlantKind> those of them that may reach the surface and put leaves into the air, by clump */
     private readonly array $emerging;
     private readonly DayMean $foreseen;
     private readonly DayMean $foreseenNitrogen;
@@ -111,9 +111,9 @@ final class PlantDay
         // In a sealed vessel the air over the water is the water's: its leaves breathe with it.
         $this->out = array_map(static fn (ClumpConstants $c): float => $c->inAir && !$facts->sealed ? 1.0 : 0.0, $facts->clumps);
         $this->emerging = array_filter(
-            array_map(static fn (ClumpConstants $c): Kind => $c->kind, $facts->clumps),
-            fn (Kind $kind, int $i): bool => !$facts->sealed && 0.0 === $this->out[$i] && $kind->height->value >= $facts->depth
-                && (Role::Lily === $kind->role || $kind->role->growsOut()),
+            array_map(static fn (ClumpConstants $c): PlantKind => $c->kind, $facts->clumps),
+            fn (PlantKind $kind, int $i): bool => !$facts->sealed && 0.0 === $this->out[$i] && $kind->height->value >= $facts->depth
+                && (PlantRole::Lily === $kind->role || $kind->role->growsOut()),
             \ARRAY_FILTER_USE_BOTH,
         );
     }
@@ -343,9 +343,9 @@ final class PlantDay
     /**
      * Share of the leaves that are in the air of a clump that may reach it: a lily's pads, the tops of stems that have come to the surface.
      */
-    private function out(State $s, int $i, Kind $kind, float $since): float
+    private function out(State $s, int $i, PlantKind $kind, float $since): float
     {
-        if (Role::Lily === $kind->role) {
+        if (PlantRole::Lily === $kind->role) {
             return self::PADS * Growth::ramp($since, self::PADS_FROM, self::PADS_TO);
         }
         if ($s->plantedMass[$i] <= 0) {

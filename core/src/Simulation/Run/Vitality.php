@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Simulation\Run;
 
-use Olvek\Core\Nature\Animal\Kind;
+use Olvek\Core\Nature\Animal\AnimalKind;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Animal\Prey;
-use Olvek\Core\Nature\Animal\Shape;
 use Olvek\Core\Nature\Water\SourceWater;
 use Olvek\Core\Planning\Plan\Plan;
 
@@ -49,23 +49,26 @@ final class Vitality
     /** Share of young that live where somebody eats them. J (0.1–0.5). */
     private const ESCAPE = 0.3;
 
-    /** @var list<Kind> */
+    /** @var list<AnimalKind> */
     private readonly array $kinds;
     /** @var list<float> d⁻¹, after what the others eat */
     private readonly array $breeds;
 
     public function __construct(Plan $plan)
     {
-        $kinds = array_map(static fn ($g): Kind => $g->kind, $plan->groups);
+        $kinds = array_map(static fn ($g): AnimalKind => $g->kind, $plan->groups);
         $this->kinds = $kinds;
-        $this->breeds = array_map(static function (Kind $kind) use ($kinds, $plan): float {
+        $this->breeds = array_map(static function (AnimalKind $kind) use ($kinds, $plan): float {
             if (!$plan->canBreed($kind)) {
                 return 0.0;
             }
-            $young = Shape::Fish === $kind->shape ? Prey::Fry : Prey::Shrimplets;
+            $young = AnimalShape::Fish === $kind->shape ? Prey::Fry : Prey::Shrimplets;
             $eaten =
-                Shape::Snail !== $kind->shape
-                && [] !== array_filter($kinds, static fn (Kind $k): bool => $k->id !== $kind->id && \in_array($young, $k->eats, true));
+                AnimalShape::Snail !== $kind->shape
+                && [] !== array_filter(
+                    $kinds,
+                    static fn (AnimalKind $k): bool => $k->id !== $kind->id && \in_array($young, $k->eats, true),
+                );
 
             return $kind->breeds->value * ($eaten ? self::ESCAPE : 1.0);
         }, $kinds);
@@ -111,7 +114,7 @@ final class Vitality
      * @param float $condition its mean mass against an adult's
      * @param float $guard     times the usual nitrite that chloride lets it bear
      */
-    private function dying(Kind $kind, float $condition, Day $day, float $guard): float
+    private function dying(AnimalKind $kind, float $condition, Day $day, float $guard): float
     {
         $starved = 1 - $condition / self::LEAN;
         $choked = $kind->breathesAir ? 0.0 : 1 - $day->leastOxygen / (self::LEAST_OXYGEN * $kind->oxygen->value);

@@ -10,8 +10,8 @@ use Olvek\Core\Keeping\Log\LogBuilder;
 use Olvek\Core\Keeping\Log\Reading;
 use Olvek\Core\Nature\Vessel\Bowl;
 use Olvek\Core\Nature\Vessel\GlassBox;
-use Olvek\Core\Nature\Vessel\Shape;
 use Olvek\Core\Nature\Vessel\TiltedFlask;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Core\Planning\Event\Feed;
 use Olvek\Core\Planning\Event\ThinFloaters;
@@ -81,7 +81,7 @@ final class ValuesTest extends TestCase
     /** Every shape checks itself, whichever it is. */
     public function testEveryShapeChecksItself(): void
     {
-        foreach (Shape::cases() as $shape) {
+        foreach (VesselShape::cases() as $shape) {
             foreach ($shape->measures() as $wrong) {
                 $measures = [...array_fill_keys($shape->measures(), 0.01), $wrong => -1.0];
                 try {

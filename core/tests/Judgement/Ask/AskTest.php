@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Judgement\Ask;
 
 use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Ask\AskOutcome;
+use Olvek\Core\Judgement\Ask\AskVerdict;
 use Olvek\Core\Judgement\Ask\Comparison;
 use Olvek\Core\Judgement\Ask\FutureOnly;
 use Olvek\Core\Judgement\Ask\Now;
-use Olvek\Core\Judgement\Ask\Outcome;
 use Olvek\Core\Judgement\Ask\Proposal;
 use Olvek\Core\Judgement\Ask\Proposals;
 use Olvek\Core\Judgement\Ask\SitterCard;
 use Olvek\Core\Judgement\Ask\Topic;
-use Olvek\Core\Judgement\Ask\Verdict;
 use Olvek\Core\Keeping\Estimation\Estimate;
 use Olvek\Core\Keeping\Estimation\Estimator;
 use Olvek\Core\Keeping\Estimation\Member;
@@ -154,19 +154,19 @@ final class AskTest extends TestCase
 
     public function testTenTimesTheFishAreOneTooManyAndNothingIsNothing(): void
     {
-        $asNow = array_map(Outcome::all(...), self::estimate()->asNow);
+        $asNow = array_map(AskOutcome::all(...), self::estimate()->asNow);
         $then = Sample::edit(self::plan(), ['events.add.stock' => '81 a1 150', 'events.add.feed' => '81 0.8 g']);
         $members = array_map(
             static fn (array $scores): Member => self::estimator()->run($scores, true, $then),
             self::estimate()->scores,
         );
-        $crowd = Comparison::of($then, $asNow, array_map(Outcome::all(...), self::estimate()->ahead($members)));
-        self::assertSame(Verdict::BetterNot, $crowd->verdict);
+        $crowd = Comparison::of($then, $asNow, array_map(AskOutcome::all(...), self::estimate()->ahead($members)));
+        self::assertSame(AskVerdict::BetterNot, $crowd->verdict);
         self::assertFalse($crowd->verdict->isGood());
         self::assertStringStartsWith('Better not: ', $crowd->sentence);
         self::assertLessThan($crowd->held, $crowd->holds);
         foreach ($crowd->lines as $line) {
-            if (Outcome::Oxygen === $line->outcome) {
+            if (AskOutcome::Oxygen === $line->outcome) {
                 self::assertTrue($line->isClear());
                 self::assertLessThan(0.0, $line->differs[1]);
             }
@@ -185,20 +185,20 @@ final class AskTest extends TestCase
         $sound += ['iron' => 0.1, 'plants' => 10.0, 'cover' => 0.3];
         $bad = ['ammonia' => 1.0] + $sound;
         $some = static fn (int $held): array => array_map(static fn (int $n): array => $n < $held ? $sound : $bad, range(0, 19));
-        $of = static fn (int $held, int $holds): Verdict => Comparison::of(self::plan(), $some($held), $some($holds))->verdict;
-        self::assertSame(Verdict::Fine, $of(18, 16));
-        self::assertSame(Verdict::Unsure, $of(18, 15));
-        self::assertSame(Verdict::Helps, $of(14, 16));
-        self::assertSame(Verdict::Unsure, $of(14, 15));
-        self::assertSame(Verdict::Unsure, $of(15, 10));
-        self::assertSame(Verdict::BetterNot, $of(16, 10));
-        self::assertSame(Verdict::BetterNot, $of(12, 9));
-        self::assertSame(Verdict::Unsure, $of(10, 9));
+        $of = static fn (int $held, int $holds): AskVerdict => Comparison::of(self::plan(), $some($held), $some($holds))->verdict;
+        self::assertSame(AskVerdict::Fine, $of(18, 16));
+        self::assertSame(AskVerdict::Unsure, $of(18, 15));
+        self::assertSame(AskVerdict::Helps, $of(14, 16));
+        self::assertSame(AskVerdict::Unsure, $of(14, 15));
+        self::assertSame(AskVerdict::Unsure, $of(15, 10));
+        self::assertSame(AskVerdict::BetterNot, $of(16, 10));
+        self::assertSame(AskVerdict::BetterNot, $of(12, 9));
+        self::assertSame(AskVerdict::Unsure, $of(10, 9));
 
         $alone = static fn (int $held): Comparison => Comparison::alone(self::plan(), $some($held));
         self::assertSame(
-            [Verdict::Fine, Verdict::Unsure, Verdict::Unsure, Verdict::BetterNot],
-            array_map(static fn (int $held): Verdict => $alone($held)->asItGoesOn(), [16, 15, 10, 9]),
+            [AskVerdict::Fine, AskVerdict::Unsure, AskVerdict::Unsure, AskVerdict::BetterNot],
+            array_map(static fn (int $held): AskVerdict => $alone($held)->asItGoesOn(), [16, 15, 10, 9]),
         );
         self::assertStringStartsWith('As it goes on now, all is well: in 20 of 20 tanks', $alone(20)->outlook());
         self::assertStringEndsWith('for the next eight weeks.', $alone(20)->outlook(), 'nothing fails');
@@ -209,13 +209,13 @@ final class AskTest extends TestCase
     public function testEachLimitHoldsUpToItself(): void
     {
         $plan = self::plan();
-        foreach (Outcome::cases() as $outcome) {
+        foreach (AskOutcome::cases() as $outcome) {
             $limit = $outcome->limit($plan);
             if (null === $limit) {
                 self::assertTrue($outcome->holds(1e9, $plan));
                 continue;
             }
-            $beyond = Outcome::Oxygen === $outcome ? -1 : 1;
+            $beyond = AskOutcome::Oxygen === $outcome ? -1 : 1;
             self::assertTrue($outcome->holds($limit - $beyond * 0.001, $plan));
             self::assertFalse($outcome->holds($limit + $beyond * 0.001, $plan));
         }

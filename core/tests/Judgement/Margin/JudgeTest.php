@@ -9,8 +9,8 @@ use Olvek\Core\Judgement\Margin\ClumpLight;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\MarginId;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\RemedySearch;
-use Olvek\Core\Judgement\Margin\State;
 use Olvek\Core\Judgement\Margin\Voice;
 use Olvek\Core\Nature\Light\Canopy;
 use Olvek\Core\Planning\Change\Editor;
@@ -33,10 +33,10 @@ final class JudgeTest extends TestCase
     {
         $judgement = Judge::judge(self::sound());
 
-        self::assertNotSame(State::Fails, $judgement->state);
+        self::assertNotSame(MarginState::Fails, $judgement->state);
         foreach ($judgement->margins as $margin) {
             if (MarginId::PH !== $margin->id) {
-                self::assertSame(State::Holds, $margin->state, $margin->name.': '.$margin->sentence);
+                self::assertSame(MarginState::Holds, $margin->state, $margin->name.': '.$margin->sentence);
             }
         }
     }
@@ -104,11 +104,11 @@ final class JudgeTest extends TestCase
     #[TestWith(['losses', ['feeding.grams' => '0', 'animals.a1.count' => '40']])]
     public function testEachMarginCanFailAndSaysWhy(string $margin, array $edits): void
     {
-        self::assertNotSame(State::Fails, Judge::judge(self::sound())->margin(MarginId::from($margin))->state);
+        self::assertNotSame(MarginState::Fails, Judge::judge(self::sound())->margin(MarginId::from($margin))->state);
         $judgement = Judge::judge(Sample::edit(Sample::planted(), $edits));
 
         self::assertSame(
-            State::Fails,
+            MarginState::Fails,
             $judgement->margin(MarginId::from($margin))->state,
             $judgement->margin(MarginId::from($margin))->sentence.' '.$judgement->margin(MarginId::from($margin))->shown,
         );
@@ -126,7 +126,7 @@ final class JudgeTest extends TestCase
     public function testPracticeIsNotedAndRefusesNothing(string $margin, array $edits): void
     {
         $judgement = Judge::judge(Sample::edit(Sample::planted(), $edits));
-        self::assertSame(State::Tight, $judgement->margin(MarginId::from($margin))->state);
+        self::assertSame(MarginState::Tight, $judgement->margin(MarginId::from($margin))->state);
         self::assertSame(Voice::Practice, $judgement->margin(MarginId::from($margin))->voice);
         self::assertLessThan($judgement->margin(MarginId::from($margin))->limit, $judgement->margin(MarginId::from($margin))->value);
         self::assertStringNotContainsString($judgement->margin(MarginId::from($margin))->sentence, $judgement->verdict);
@@ -138,7 +138,7 @@ final class JudgeTest extends TestCase
         $soil = Judge::judge(Sample::edit(Sample::planted(), ['bed.soil.front' => '0.3 cm', 'bed.soil.back' => '0.3 cm']))->margin(
             MarginId::Soil,
         );
-        self::assertSame(State::Tight, $soil->state);
+        self::assertSame(MarginState::Tight, $soil->state);
         self::assertLessThan(0.4, $soil->measure);
         self::assertGreaterThan(0.6, Judge::judge(Sample::planted())->margin(MarginId::Soil)->measure);
     }
@@ -178,7 +178,7 @@ final class JudgeTest extends TestCase
             'vessel.height' => '25 cm',
             'waterLine' => '23 cm',
         ]);
-        self::assertSame(State::Fails, Judge::judge($plan)->margin(MarginId::Room)->state);
+        self::assertSame(MarginState::Fails, Judge::judge($plan)->margin(MarginId::Room)->state);
     }
 
     public function testFloatersShadeWhatStandsBelow(): void
@@ -227,7 +227,7 @@ final class JudgeTest extends TestCase
     {
         $judgement = Judge::judge(Plan::starting('Bare', Sample::catalogue()));
         self::assertStringContainsString('without plants', $judgement->verdict);
-        self::assertSame(State::Fails, $judgement->state);
+        self::assertSame(MarginState::Fails, $judgement->state);
     }
 
     public function testTheSamePlanGetsTheSameJudgement(): void

@@ -6,7 +6,7 @@ namespace Olvek\Core\Tests\Judgement\Margin;
 
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\MarginId;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Nature\Bed\Material;
 use Olvek\Core\Nature\Plant\Growth;
 use Olvek\Core\Simulation\Run\Parameters;
@@ -26,71 +26,71 @@ final class LimitsTest extends TestCase
     private static ?Trace $year = null;
 
     /**
-     * @return iterable<string, array{string, array<string, float>, State}> margin, columns and what they are set to for the whole year,
-     * state
+     * @return iterable<string, array{string, array<string, float>, MarginState}> margin, columns and what they are set to for
+     * the whole year, state
      */
     public static function limits(): iterable
     {
         // Ten least killifish (3 mg/L, GH to 24), marshweed (18 to 29 °C) and crypts.
-        yield 'no test shows ammonia' => ['ammonia', ['ammonia' => 0.24, 'unionised' => 0.0, 'pHMost' => 7.0], State::Holds];
-        yield 'a test shows it' => ['ammonia', ['ammonia' => 0.26, 'unionised' => 0.0, 'pHMost' => 7.0], State::Tight];
-        yield 'half of what harms' => ['ammonia', ['ammonia' => 0.0, 'unionised' => 0.0102], State::Holds];
-        yield 'more than half of it' => ['ammonia', ['ammonia' => 0.0, 'unionised' => 0.0104], State::Tight];
-        yield 'EIFAC 1970, 0.025 mg NH3/L, not reached' => ['ammonia', ['ammonia' => 0.0, 'unionised' => 0.0205], State::Tight];
-        yield 'EIFAC 1970, passed' => ['ammonia', ['ammonia' => 0.0, 'unionised' => 0.0207], State::Fails];
-        yield 'nitrite unseen' => ['nitrite', ['nitrite' => 0.099], State::Holds];
-        yield 'nitrite seen' => ['nitrite', ['nitrite' => 0.101], State::Tight];
-        yield 'nitrite borne' => ['nitrite', ['nitrite' => 0.299], State::Tight];
-        yield 'nitrite too high' => ['nitrite', ['nitrite' => 0.301], State::Fails];
-        yield 'nitrate of a start' => ['nitrate', ['nitrate' => 29.9 / 4.4268], State::Holds];
-        yield 'nitrate over it' => ['nitrate', ['nitrate' => 30.1 / 4.4268], State::Tight];
-        yield 'nitrate of a worry, not yet' => ['nitrate', ['nitrate' => 49.9 / 4.4268], State::Tight];
-        yield 'nitrate of a worry' => ['nitrate', ['nitrate' => 50.1 / 4.4268], State::Fails];
-        yield 'a fifth more oxygen than they need' => ['oxygen', ['oxygen' => 3.61], State::Holds];
-        yield 'a little less' => ['oxygen', ['oxygen' => 3.59], State::Tight];
-        yield 'a dawn at four fifths of it' => ['oxygen', ['oxygen' => 2.41], State::Tight];
-        yield 'a dawn below' => ['oxygen', ['oxygen' => 2.39], State::Fails];
-        yield 'pH by lamp light with room' => ['ph', ['pHMost' => 9.59], State::Holds];
-        yield 'pH climbing' => ['ph', ['pHMost' => 9.61], State::Tight];
-        yield 'pH high' => ['ph', ['pHMost' => 9.79], State::Tight];
-        yield 'pH too high' => ['ph', ['pHMost' => 9.81], State::Fails];
-        yield 'pH low with room' => ['ph', ['pHLeast' => 6.41, 'pHMost' => 8.0], State::Holds];
-        yield 'pH low, a little' => ['ph', ['pHLeast' => 6.39, 'pHMost' => 8.0], State::Tight];
-        yield 'pH low' => ['ph', ['pHLeast' => 6.01, 'pHMost' => 8.0], State::Tight];
-        yield 'pH too low' => ['ph', ['pHLeast' => 5.99, 'pHMost' => 8.0], State::Fails];
-        yield 'carbonate hardness with room' => ['ph', ['carbonateHardness' => 1.51, 'pHMost' => 8.0], State::Holds];
-        yield 'carbonate hardness with less' => ['ph', ['carbonateHardness' => 1.49, 'pHMost' => 8.0], State::Tight];
-        yield 'carbonate hardness low' => ['ph', ['carbonateHardness' => 0.51, 'pHMost' => 8.0], State::Tight];
-        yield 'carbonate hardness spent' => ['ph', ['carbonateHardness' => 0.49, 'pHMost' => 8.0], State::Fails];
-        yield 'film that no eye sees' => ['algae', ['algae' => 2.49, 'greenWater' => 0.0], State::Holds];
-        yield 'film that shows' => ['algae', ['algae' => 2.51, 'greenWater' => 0.0], State::Tight];
-        yield 'film that covers' => ['algae', ['algae' => 4.51, 'greenWater' => 0.0], State::Fails];
-        yield 'water not yet green' => ['algae', ['algae' => 0.0, 'greenWater' => 29.9], State::Tight];
-        yield 'water green' => ['algae', ['algae' => 0.0, 'greenWater' => 30.1], State::Fails];
-        yield 'carbon enough' => ['carbon', ['carbonDioxide' => 0.101, 'carbonDioxideMost' => 5.0], State::Holds];
-        yield 'carbon short, which fails nothing' => ['carbon', ['carbonDioxide' => 0.099, 'carbonDioxideMost' => 5.0], State::Tight];
-        yield 'carbon dioxide that is borne' => ['carbon', ['carbonDioxide' => 5.0, 'carbonDioxideMost' => 19.9], State::Holds];
-        yield 'carbon dioxide at the edge' => ['carbon', ['carbonDioxide' => 5.0, 'carbonDioxideMost' => 20.1], State::Tight];
-        yield 'carbon dioxide not yet too much' => ['carbon', ['carbonDioxide' => 5.0, 'carbonDioxideMost' => 29.9], State::Tight];
-        yield 'carbon dioxide too much' => ['carbon', ['carbonDioxide' => 5.0, 'carbonDioxideMost' => 30.1], State::Fails];
-        yield 'bed sound' => ['bed', ['sulphide' => 0.49], State::Holds];
-        yield 'bed rich' => ['bed', ['sulphide' => 0.51], State::Tight];
-        yield 'bed not yet foul' => ['bed', ['sulphide' => 0.99], State::Tight];
-        yield 'bed foul' => ['bed', ['sulphide' => 1.01], State::Fails];
-        yield 'warmth half a degree inside' => ['temperature', ['temperature' => 18.51], State::Holds];
-        yield 'warmth at the edge' => ['temperature', ['temperature' => 18.49], State::Tight];
-        yield 'a degree too cold' => ['temperature', ['temperature' => 17.01], State::Tight];
-        yield 'more than a degree too cold' => ['temperature', ['temperature' => 16.99], State::Fails];
-        yield 'a degree too warm' => ['temperature', ['temperature' => 28.99], State::Tight];
-        yield 'more than a degree too warm' => ['temperature', ['temperature' => 29.01], State::Fails];
-        yield 'hardness borne' => ['waters', ['generalHardness' => 24.9, 'pH' => 7.4], State::Holds];
-        yield 'hardness beyond' => ['waters', ['generalHardness' => 30.0, 'pH' => 7.4], State::Tight];
-        yield 'hardness far beyond' => ['waters', ['generalHardness' => 40.0, 'pH' => 7.4], State::Fails];
+        yield 'no test shows ammonia' => ['ammonia', ['ammonia' => 0.24, 'unionised' => 0.0, 'pHMost' => 7.0], MarginState::Holds];
+        yield 'a test shows it' => ['ammonia', ['ammonia' => 0.26, 'unionised' => 0.0, 'pHMost' => 7.0], MarginState::Tight];
+        yield 'half of what harms' => ['ammonia', ['ammonia' => 0.0, 'unionised' => 0.0102], MarginState::Holds];
+        yield 'more than half of it' => ['ammonia', ['ammonia' => 0.0, 'unionised' => 0.0104], MarginState::Tight];
+        yield 'EIFAC 1970, 0.025 mg NH3/L, not reached' => ['ammonia', ['ammonia' => 0.0, 'unionised' => 0.0205], MarginState::Tight];
+        yield 'EIFAC 1970, passed' => ['ammonia', ['ammonia' => 0.0, 'unionised' => 0.0207], MarginState::Fails];
+        yield 'nitrite unseen' => ['nitrite', ['nitrite' => 0.099], MarginState::Holds];
+        yield 'nitrite seen' => ['nitrite', ['nitrite' => 0.101], MarginState::Tight];
+        yield 'nitrite borne' => ['nitrite', ['nitrite' => 0.299], MarginState::Tight];
+        yield 'nitrite too high' => ['nitrite', ['nitrite' => 0.301], MarginState::Fails];
+        yield 'nitrate of a start' => ['nitrate', ['nitrate' => 29.9 / 4.4268], MarginState::Holds];
+        yield 'nitrate over it' => ['nitrate', ['nitrate' => 30.1 / 4.4268], MarginState::Tight];
+        yield 'nitrate of a worry, not yet' => ['nitrate', ['nitrate' => 49.9 / 4.4268], MarginState::Tight];
+        yield 'nitrate of a worry' => ['nitrate', ['nitrate' => 50.1 / 4.4268], MarginState::Fails];
+        yield 'a fifth more oxygen than they need' => ['oxygen', ['oxygen' => 3.61], MarginState::Holds];
+        yield 'a little less' => ['oxygen', ['oxygen' => 3.59], MarginState::Tight];
+        yield 'a dawn at four fifths of it' => ['oxygen', ['oxygen' => 2.41], MarginState::Tight];
+        yield 'a dawn below' => ['oxygen', ['oxygen' => 2.39], MarginState::Fails];
+        yield 'pH by lamp light with room' => ['ph', ['pHMost' => 9.59], MarginState::Holds];
+        yield 'pH climbing' => ['ph', ['pHMost' => 9.61], MarginState::Tight];
+        yield 'pH high' => ['ph', ['pHMost' => 9.79], MarginState::Tight];
+        yield 'pH too high' => ['ph', ['pHMost' => 9.81], MarginState::Fails];
+        yield 'pH low with room' => ['ph', ['pHLeast' => 6.41, 'pHMost' => 8.0], MarginState::Holds];
+        yield 'pH low, a little' => ['ph', ['pHLeast' => 6.39, 'pHMost' => 8.0], MarginState::Tight];
+        yield 'pH low' => ['ph', ['pHLeast' => 6.01, 'pHMost' => 8.0], MarginState::Tight];
+        yield 'pH too low' => ['ph', ['pHLeast' => 5.99, 'pHMost' => 8.0], MarginState::Fails];
+        yield 'carbonate hardness with room' => ['ph', ['carbonateHardness' => 1.51, 'pHMost' => 8.0], MarginState::Holds];
+        yield 'carbonate hardness with less' => ['ph', ['carbonateHardness' => 1.49, 'pHMost' => 8.0], MarginState::Tight];
+        yield 'carbonate hardness low' => ['ph', ['carbonateHardness' => 0.51, 'pHMost' => 8.0], MarginState::Tight];
+        yield 'carbonate hardness spent' => ['ph', ['carbonateHardness' => 0.49, 'pHMost' => 8.0], MarginState::Fails];
+        yield 'film that no eye sees' => ['algae', ['algae' => 2.49, 'greenWater' => 0.0], MarginState::Holds];
+        yield 'film that shows' => ['algae', ['algae' => 2.51, 'greenWater' => 0.0], MarginState::Tight];
+        yield 'film that covers' => ['algae', ['algae' => 4.51, 'greenWater' => 0.0], MarginState::Fails];
+        yield 'water not yet green' => ['algae', ['algae' => 0.0, 'greenWater' => 29.9], MarginState::Tight];
+        yield 'water green' => ['algae', ['algae' => 0.0, 'greenWater' => 30.1], MarginState::Fails];
+        yield 'carbon enough' => ['carbon', ['carbonDioxide' => 0.101, 'carbonDioxideMost' => 5.0], MarginState::Holds];
+        yield 'carbon short, which fails nothing' => ['carbon', ['carbonDioxide' => 0.099, 'carbonDioxideMost' => 5.0], MarginState::Tight];
+        yield 'carbon dioxide that is borne' => ['carbon', ['carbonDioxide' => 5.0, 'carbonDioxideMost' => 19.9], MarginState::Holds];
+        yield 'carbon dioxide at the edge' => ['carbon', ['carbonDioxide' => 5.0, 'carbonDioxideMost' => 20.1], MarginState::Tight];
+        yield 'carbon dioxide not yet too much' => ['carbon', ['carbonDioxide' => 5.0, 'carbonDioxideMost' => 29.9], MarginState::Tight];
+        yield 'carbon dioxide too much' => ['carbon', ['carbonDioxide' => 5.0, 'carbonDioxideMost' => 30.1], MarginState::Fails];
+        yield 'bed sound' => ['bed', ['sulphide' => 0.49], MarginState::Holds];
+        yield 'bed rich' => ['bed', ['sulphide' => 0.51], MarginState::Tight];
+        yield 'bed not yet foul' => ['bed', ['sulphide' => 0.99], MarginState::Tight];
+        yield 'bed foul' => ['bed', ['sulphide' => 1.01], MarginState::Fails];
+        yield 'warmth half a degree inside' => ['temperature', ['temperature' => 18.51], MarginState::Holds];
+        yield 'warmth at the edge' => ['temperature', ['temperature' => 18.49], MarginState::Tight];
+        yield 'a degree too cold' => ['temperature', ['temperature' => 17.01], MarginState::Tight];
+        yield 'more than a degree too cold' => ['temperature', ['temperature' => 16.99], MarginState::Fails];
+        yield 'a degree too warm' => ['temperature', ['temperature' => 28.99], MarginState::Tight];
+        yield 'more than a degree too warm' => ['temperature', ['temperature' => 29.01], MarginState::Fails];
+        yield 'hardness borne' => ['waters', ['generalHardness' => 24.9, 'pH' => 7.4], MarginState::Holds];
+        yield 'hardness beyond' => ['waters', ['generalHardness' => 30.0, 'pH' => 7.4], MarginState::Tight];
+        yield 'hardness far beyond' => ['waters', ['generalHardness' => 40.0, 'pH' => 7.4], MarginState::Fails];
     }
 
     /** @param array<string, float> $columns */
     #[DataProvider('limits')]
-    public function testALimitIsWhereItIsSaidToBe(string $margin, array $columns, State $state): void
+    public function testALimitIsWhereItIsSaidToBe(string $margin, array $columns, MarginState $state): void
     {
         $trace = self::year();
         foreach ($columns as $column => $value) {
@@ -99,17 +99,17 @@ final class LimitsTest extends TestCase
         self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::from($margin))->state);
     }
 
-    /** @return iterable<string, array{float, State}> */
+    /** @return iterable<string, array{float, MarginState}> */
     public static function shares(): iterable
     {
-        yield 'lit well' => [0.201, State::Holds];
-        yield 'lit dimly' => [0.199, State::Tight];
-        yield 'just lit' => [0.091, State::Tight];
-        yield 'too dark' => [0.089, State::Fails];
+        yield 'lit well' => [0.201, MarginState::Holds];
+        yield 'lit dimly' => [0.199, MarginState::Tight];
+        yield 'just lit' => [0.091, MarginState::Tight];
+        yield 'too dark' => [0.089, MarginState::Fails];
     }
 
     #[DataProvider('shares')]
-    public function testLightForEachClump(float $share, State $state): void
+    public function testLightForEachClump(float $share, MarginState $state): void
     {
         $trace = self::year();
         $trace->lit = array_map(static fn (array $clumps): array => [0.9, $share], $trace->lit);
@@ -118,7 +118,12 @@ final class LimitsTest extends TestCase
 
     public function testFoodForThePlants(): void
     {
-        foreach ([[0.301, State::Holds], [0.299, State::Tight], [0.151, State::Tight], [0.149, State::Fails]] as [$share, $state]) {
+        foreach ([
+            [0.301, MarginState::Holds],
+            [0.299, MarginState::Tight],
+            [0.151, MarginState::Tight],
+            [0.149, MarginState::Fails],
+        ] as [$share, $state]) {
             $trace = self::year();
             $trace->fed = array_map(static fn (array $clumps): array => array_fill_keys(array_keys($clumps), $share), $trace->fed);
             self::assertSame($state, Judge::fromTrace(Sample::planted(), $trace)->margin(MarginId::Fed)->state, (string) $share);
@@ -128,7 +133,12 @@ final class LimitsTest extends TestCase
     public function testMassThatRootedClumpsKeep(): void
     {
         $planted = array_map(static fn ($clump): float => $clump->biomass(), Sample::planted()->clumps);
-        foreach ([[0.71, State::Holds], [0.69, State::Tight], [0.36, State::Tight], [0.34, State::Fails]] as [$share, $state]) {
+        foreach ([
+            [0.71, MarginState::Holds],
+            [0.69, MarginState::Tight],
+            [0.36, MarginState::Tight],
+            [0.34, MarginState::Fails],
+        ] as [$share, $state]) {
             $trace = self::year();
             $trace->clumps = array_map(
                 static fn (): array => array_map(static fn (float $grams): float => $share * $grams, $planted),
@@ -140,8 +150,8 @@ final class LimitsTest extends TestCase
 
     public function testAnimalsThatAreLost(): void
     {
-        $cases = [[10.0, State::Holds], [9.6, State::Holds], [9.4, State::Tight],
-            [7.6, State::Tight], [7.4, State::Fails], [40.0, State::Holds]];
+        $cases = [[10.0, MarginState::Holds], [9.6, MarginState::Holds], [9.4, MarginState::Tight],
+            [7.6, MarginState::Tight], [7.4, MarginState::Fails], [40.0, MarginState::Holds]];
         foreach ($cases as [$left, $state]) {
             $trace = self::year();
             $trace->heads = array_map(static fn (): array => [$left], $trace->heads);
@@ -153,7 +163,12 @@ final class LimitsTest extends TestCase
     public function testStockThatIsCarried(): void
     {
         $fed = Sample::planted()->feed->nitrogen();
-        foreach ([[1.21, State::Holds], [1.19, State::Tight], [0.81, State::Tight], [0.79, State::Fails]] as [$times, $state]) {
+        foreach ([
+            [1.21, MarginState::Holds],
+            [1.19, MarginState::Tight],
+            [0.81, MarginState::Tight],
+            [0.79, MarginState::Fails],
+        ] as [$times, $state]) {
             $trace = self::year();
             foreach (
                 ['exportable' => $times * $fed, 'denitrified' => 0.0, 'soilNitrogen' => 100.0, 'nitrate' => 1.0] as $column => $value
@@ -221,9 +236,9 @@ final class LimitsTest extends TestCase
                 MarginId::from($margin),
             );
             // Practice is never worse than tight.
-            $fails = \in_array($margin, ['planted', 'cap'], true) ? State::Tight : State::Fails;
+            $fails = \in_array($margin, ['planted', 'cap'], true) ? MarginState::Tight : MarginState::Fails;
             self::assertSame(
-                $found->measure < $limit ? $fails : ($found->measure < $good ? State::Tight : State::Holds),
+                $found->measure < $limit ? $fails : ($found->measure < $good ? MarginState::Tight : MarginState::Holds),
                 $found->state,
                 "$margin at $found->measure",
             );
@@ -241,7 +256,12 @@ final class LimitsTest extends TestCase
     /** Hardness that climbs to what the softest of its kinds bears, 24 °dH, in so many months; and soil that lasts so many years. */
     public function testWhatIsForetoldOfWaterAndSoil(): void
     {
-        foreach ([[15.1, State::Holds], [14.9, State::Tight], [4.1, State::Tight], [3.9, State::Fails]] as [$months, $state]) {
+        foreach ([
+            [15.1, MarginState::Holds],
+            [14.9, MarginState::Tight],
+            [4.1, MarginState::Tight],
+            [3.9, MarginState::Fails],
+        ] as [$months, $state]) {
             $trace = self::year();
             $hardest = min(
                 25.0,
@@ -258,7 +278,12 @@ final class LimitsTest extends TestCase
         }
         $parameters = new Parameters();
         $theta = Growth::temperatureFactor(Sample::planted()->site->temperature);
-        foreach ([[0.81, State::Holds], [0.79, State::Tight], [0.41, State::Tight], [0.39, State::Fails]] as [$years, $state]) {
+        foreach ([
+            [0.81, MarginState::Holds],
+            [0.79, MarginState::Tight],
+            [0.41, MarginState::Tight],
+            [0.39, MarginState::Fails],
+        ] as [$years, $state]) {
             // Roots that could use 10 mg N a day, and a ready store that frees a tenth of it so many years from the filling.
             $rate = $parameters->readyRate * $theta;
             $ready = (1.0 / $rate) * exp($rate * (365 * $years - 364));
@@ -275,8 +300,12 @@ final class LimitsTest extends TestCase
     /** Granules hold the pH from 1 meq of exchange per litre of water, and then down to 5.5 and without carbonate hardness. */
     public function testWhatGranulesHold(): void
     {
-        foreach ([['0.53', 6.39, State::Tight], ['0.54', 6.39, State::Holds], ['2', 5.91, State::Holds], ['2', 5.89, State::Tight],
-            ['2', 5.51, State::Tight], ['2', 5.49, State::Fails], ] as [$depth, $pH, $state]) {
+        foreach ([[
+            '0.53',
+            6.39,
+            MarginState::Tight,
+        ], ['0.54', 6.39, MarginState::Holds], ['2', 5.91, MarginState::Holds], ['2', 5.89, MarginState::Tight],
+            ['2', 5.51, MarginState::Tight], ['2', 5.49, MarginState::Fails], ] as [$depth, $pH, $state]) {
             $plan = Sample::edit(Sample::planted(), [
                 'bed.soil.material' => 'planted-granules',
                 'bed.soil.front' => $depth,

@@ -8,9 +8,9 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\MarginId;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Remedy;
 use Olvek\Core\Judgement\Margin\Spread;
-use Olvek\Core\Judgement\Margin\State;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Core\Tests\Sample;
@@ -19,21 +19,21 @@ use PHPUnit\Framework\TestCase;
 
 final class MarginTest extends TestCase
 {
-    #[TestWith([0.05, State::Holds])]
-    #[TestWith([0.1, State::Holds])]
-    #[TestWith([0.11, State::Tight])]
-    #[TestWith([0.3, State::Tight])]
-    #[TestWith([0.31, State::Fails])]
-    #[TestWith([0.0, State::Holds])]
-    public function testWhatShouldStayLow(float $measure, State $state): void
+    #[TestWith([0.05, MarginState::Holds])]
+    #[TestWith([0.1, MarginState::Holds])]
+    #[TestWith([0.11, MarginState::Tight])]
+    #[TestWith([0.3, MarginState::Tight])]
+    #[TestWith([0.31, MarginState::Fails])]
+    #[TestWith([0.0, MarginState::Holds])]
+    public function testWhatShouldStayLow(float $measure, MarginState $state): void
     {
         $margin = Margin::atMost(MarginId::Nitrite, $measure, 'mg N/L', 0.1, 0.3, 20, 'So it is.', []);
         self::assertSame($state, $margin->state);
         self::assertEqualsWithDelta(
             match ($state) {
-                State::Fails => 1 / 6,
-                State::Tight => 0.5,
-                State::Holds => 5 / 6,
+                MarginState::Fails => 1 / 6,
+                MarginState::Tight => 0.5,
+                MarginState::Holds => 5 / 6,
             },
             $margin->position(),
             1 / 6 + 1e-9,
@@ -41,10 +41,10 @@ final class MarginTest extends TestCase
         );
     }
 
-    #[TestWith([2.9, State::Fails])]
-    #[TestWith([3.0, State::Tight])]
-    #[TestWith([4.0, State::Holds])]
-    public function testWhatShouldStayHigh(float $measure, State $state): void
+    #[TestWith([2.9, MarginState::Fails])]
+    #[TestWith([3.0, MarginState::Tight])]
+    #[TestWith([4.0, MarginState::Holds])]
+    public function testWhatShouldStayHigh(float $measure, MarginState $state): void
     {
         self::assertSame($state, Margin::atLeast(MarginId::Oxygen, $measure, 'mg/L', 3.0, 4.0, null, '', [])->state);
     }
@@ -92,7 +92,7 @@ final class MarginTest extends TestCase
     {
         $margin = Margin::atLeast(MarginId::Light, 0.2, '%', 0.15, 0.3, null, '', [])->withSpread(new Spread(0.1, 0.31, 40, 64));
         self::assertSame("10–31\u{202F}%", $margin->spreadWords());
-        self::assertSame(State::Tight, $margin->state, 'a spread changes no state');
+        self::assertSame(MarginState::Tight, $margin->state, 'a spread changes no state');
         self::assertSame('', Margin::idle(MarginId::Soil, 'no soil', '')->withSpread(new Spread(1, 2, 3, 4))->spreadWords());
     }
 

@@ -10,7 +10,7 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Judgement\Margin\Margin;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Voice;
 use Olvek\Core\Judgement\Review\Mistake;
 use Olvek\Core\Judgement\Review\Mistakes;
@@ -95,7 +95,7 @@ final class ComposerTest extends TestCase
         );
 
         self::assertTrue($found->holds, $found->judgement->verdict);
-        self::assertNotSame(State::Fails, $anew->state, $anew->verdict);
+        self::assertNotSame(MarginState::Fails, $anew->state, $anew->verdict);
         self::assertSame($found->judgement->verdict, $anew->verdict);
         self::assertSame([], self::failing($anew));
         self::assertNotSame([], $found->plan->clumps);
@@ -215,7 +215,10 @@ final class ComposerTest extends TestCase
     {
         return array_values(array_map(
             static fn (Margin $m): string => $m->name,
-            array_filter($judgement->margins, static fn (Margin $m): bool => Voice::Practice !== $m->voice && State::Fails === $m->state),
+            array_filter(
+                $judgement->margins,
+                static fn (Margin $m): bool => Voice::Practice !== $m->voice && MarginState::Fails === $m->state,
+            ),
         ));
     }
 

@@ -6,7 +6,7 @@ namespace Olvek\Core\Tests\Judgement\Solve;
 
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Judge;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Solve\Compose\MethodHere;
 use Olvek\Core\Judgement\Solve\Compose\MethodsHere;
 use Olvek\Core\Planning\Change\Editor;
@@ -53,7 +53,7 @@ final class MethodsHereTest extends TestCase
         foreach ($here->methods as $method) {
             self::assertNotSame([], $method->plan->clumps ?? []);
         }
-        self::assertNotSame(State::Fails, $here->methods[0]->judgement?->state);
+        self::assertNotSame(MarginState::Fails, $here->methods[0]->judgement?->state);
     }
 
     public function testWhatDoesNotFitComesLastAndSaysWhy(): void

@@ -7,7 +7,7 @@ namespace Olvek\Core\Tests\Judgement\Solve;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\MarginId;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Solve\Answer;
 use Olvek\Core\Judgement\Solve\BedDepth;
 use Olvek\Core\Judgement\Solve\EarliestStart;
@@ -119,7 +119,7 @@ final class SolveTest extends TestCase
         self::assertTrue($answer->found, $answer->sentence);
         $laid = Judge::judge(self::taken(Sample::planted(), $answer));
         self::assertGreaterThanOrEqual(1.0, $laid->margin(MarginId::Soil)->measure);
-        self::assertSame(State::Holds, $laid->margin(MarginId::Cap)->state);
+        self::assertSame(MarginState::Holds, $laid->margin(MarginId::Cap)->state);
         self::assertFalse((new BedDepth(self::editor(), 12.5))->solve(Sample::planted())->found);
         self::assertFalse((new BedDepth(self::editor()))->solve(Sample::edit(Sample::planted(), ['bed.soil.material' => 'none']))->found);
     }
@@ -160,8 +160,8 @@ final class SolveTest extends TestCase
         $waiting = self::taken($plan, $answer);
         $days = array_column(array_map(static fn ($g): array => [$g->kind->id, $g->day], $waiting->groups), 1, 0);
         self::assertGreaterThanOrEqual($days['physella-acuta'] + 7, $days['heterandria-formosa'], 'snails first, fish a week after them');
-        self::assertSame(State::Holds, Judge::judge($waiting)->margin(MarginId::Nitrite)->state);
-        self::assertSame(State::Holds, Judge::judge($waiting)->margin(MarginId::Ammonia)->state);
+        self::assertSame(MarginState::Holds, Judge::judge($waiting)->margin(MarginId::Nitrite)->state);
+        self::assertSame(MarginState::Holds, Judge::judge($waiting)->margin(MarginId::Ammonia)->state);
         $dosed = Sample::edit(Sample::edit($plan, ['events.add.dose' => '30']), []);
         $after = array_map(static fn ($g): int => $g->day, self::taken($dosed, (new EarliestStart(self::editor()))->solve($dosed))->groups);
         self::assertNotSame([], $after);

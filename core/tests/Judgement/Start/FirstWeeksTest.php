@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Judgement\Start;
 
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Start\Advice;
 use Olvek\Core\Judgement\Start\FirstWeeks;
 use Olvek\Core\Judgement\Start\Gate;
@@ -103,7 +103,7 @@ final class FirstWeeksTest extends TestCase
         $weeks = self::weeks('bottled', 10, $tests, $events);
         self::assertSame('waits', self::states($weeks)['week']);
         self::assertStringContainsString('0 of 7 tests', self::gate($weeks, 'week')->words);
-        self::assertSame(State::Fails, $weeks->advice[0]->state);
+        self::assertSame(MarginState::Fails, $weeks->advice[0]->state);
         self::assertStringContainsString('Feed nothing until both read 0', self::advice($weeks));
         self::assertSame(11, $weeks->nextTest, 'with animals in and nitrite up, every day');
         $after = self::weeks(
@@ -232,7 +232,7 @@ final class FirstWeeksTest extends TestCase
         self::assertTrue($weeks->over);
         self::assertNull($weeks->current());
         self::assertSame(57, $weeks->nextTest, 'a month on');
-        self::assertSame([State::Holds], array_map(static fn (Advice $a): State => $a->state, $weeks->advice));
+        self::assertSame([MarginState::Holds], array_map(static fn (Advice $a): MarginState => $a->state, $weeks->advice));
     }
 
     /** Of 0.3 mg N/L in 45.7 L to 0.1 is two thirds of it: two changes of 42 %. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Judgement\Stress;
 
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Stress\Drill;
 use Olvek\Core\Judgement\Stress\Mishap;
 use Olvek\Core\Judgement\Stress\Rehearsal;
@@ -30,9 +30,9 @@ final class DrillTest extends TestCase
     {
         $calm = self::drill(Sample::planted());
         $frail = self::drill(self::frail());
-        self::assertSame(State::Holds, $calm['dead-animal']->state);
+        self::assertSame(MarginState::Holds, $calm['dead-animal']->state);
         self::assertNull($calm['dead-animal']->hours);
-        self::assertSame(State::Fails, $frail['overfed']->state);
+        self::assertSame(MarginState::Fails, $frail['overfed']->state);
         self::assertNotNull($frail['overfed']->hours);
         self::assertLessThan($calm['overfed']->oxygen, $frail['overfed']->oxygen);
         self::assertStringContainsString('limit is passed after', $frail['overfed']->sentence);
@@ -44,7 +44,7 @@ final class DrillTest extends TestCase
         foreach (self::drill(self::frail()) as $id => $rehearsal) {
             self::assertGreaterThanOrEqual(0.0, $rehearsal->oxygen, $id);
             self::assertNotSame('', $rehearsal->mishap->remedy());
-            self::assertSame(null === $rehearsal->hours, State::Fails !== $rehearsal->state, $id);
+            self::assertSame(null === $rehearsal->hours, MarginState::Fails !== $rehearsal->state, $id);
         }
     }
 

@@ -6,7 +6,7 @@ namespace Olvek\Core\Tests\Judgement\Suitability;
 
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\MarginId;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Suitability\AnimalSuit;
 use Olvek\Core\Judgement\Suitability\Need;
 use Olvek\Core\Judgement\Suitability\PlantSuit;
@@ -29,9 +29,9 @@ final class SuitTest extends TestCase
         $sun = $suit->of(Sample::catalogue()->plants['micranthemum-callitrichoides']);
 
         self::assertGreaterThan($sun->light, $shade->light);
-        self::assertContains(Need::Light, self::needs($sun, State::Fails));
+        self::assertContains(Need::Light, self::needs($sun, MarginState::Fails));
         $with = Sample::edit($dark, ['plants.add' => 'micranthemum-callitrichoides']);
-        self::assertSame(State::Fails, Judge::judge($with)->margin(MarginId::Light)->state);
+        self::assertSame(MarginState::Fails, Judge::judge($with)->margin(MarginId::Light)->state);
     }
 
     public function testLightDependsOnThePlace(): void
@@ -48,9 +48,12 @@ final class SuitTest extends TestCase
         $lidded = Sample::edit(Sample::planted(), ['site.lid' => 'yes', 'bed.soil.material' => 'none']);
         $suit = self::plants($lidded);
 
-        self::assertContains(Need::Place, self::needs($suit->of(Sample::catalogue()->plants['epipremnum-aureum']), State::Fails));
-        self::assertContains(Need::Roots, self::needs($suit->of(Sample::catalogue()->plants['cryptocoryne-wendtii']), State::Tight));
-        self::assertContains(Need::Warmth, self::needs($suit->of(Sample::catalogue()->plants['fontinalis-antipyretica']), State::Fails));
+        self::assertContains(Need::Place, self::needs($suit->of(Sample::catalogue()->plants['epipremnum-aureum']), MarginState::Fails));
+        self::assertContains(Need::Roots, self::needs($suit->of(Sample::catalogue()->plants['cryptocoryne-wendtii']), MarginState::Tight));
+        self::assertContains(
+            Need::Warmth,
+            self::needs($suit->of(Sample::catalogue()->plants['fontinalis-antipyretica']), MarginState::Fails),
+        );
         self::assertNull($suit->of(Sample::catalogue()->plants['anubias-nana'])->light, 'what holds on in any light is not asked');
     }
 
@@ -60,24 +63,24 @@ final class SuitTest extends TestCase
         $suit = self::animals($plan);
         $of = static fn (string $id): Suitability => $suit->of(Sample::catalogue()->animals[$id]);
 
-        self::assertContains(Need::Room, self::needs($of('carassius-auratus'), State::Fails));
+        self::assertContains(Need::Room, self::needs($of('carassius-auratus'), MarginState::Fails));
         self::assertSame(0, $of('carassius-auratus')->most);
-        self::assertContains(Need::Hardness, self::needs($of('boraras-brigittae'), State::Fails));
-        self::assertSame(State::Holds, $of('planorbella-duryi')->state);
+        self::assertContains(Need::Hardness, self::needs($of('boraras-brigittae'), MarginState::Fails));
+        self::assertSame(MarginState::Holds, $of('planorbella-duryi')->state);
         self::assertGreaterThan(10, $of('neocaridina-davidi')->most);
         $shrimp = Sample::edit($plan, ['animals.add' => 'neocaridina-davidi']);
         $puffer = self::animals($shrimp)->of(Sample::catalogue()->animals['carinotetraodon-travancoricus']);
         self::assertContains('It hunts Dwarf shrimp.', $puffer->fights);
-        self::assertSame(State::Fails, $puffer->state);
+        self::assertSame(MarginState::Fails, $puffer->state);
     }
 
     public function testRoomIsEnoughExactlyFromTheKindsSmallestTankOn(): void
     {
         // 60 L are wanted; nobody tells a tank closer than to the hundredth.
-        foreach (['35.6 cm' => State::Fails, '36 cm' => State::Holds] as $height => $state) {
+        foreach (['35.6 cm' => MarginState::Fails, '36 cm' => MarginState::Holds] as $height => $state) {
             $plan = Sample::edit(Sample::planted(), ['vessel.height' => $height]);
-            $room = self::needs(self::animals($plan)->of(Sample::catalogue()->animals['xiphophorus-maculatus']), State::Fails);
-            self::assertSame(State::Fails === $state, \in_array(Need::Room, $room, true), $height);
+            $room = self::needs(self::animals($plan)->of(Sample::catalogue()->animals['xiphophorus-maculatus']), MarginState::Fails);
+            self::assertSame(MarginState::Fails === $state, \in_array(Need::Room, $room, true), $height);
         }
     }
 
@@ -86,12 +89,12 @@ final class SuitTest extends TestCase
         $sealed = Sample::edit(Sample::planted(), ['feeding.grams' => '0', 'site.sealed' => 'yes']);
         $fish = self::animals($sealed)->of(Sample::catalogue()->animals['heterandria-formosa']);
 
-        self::assertContains(Need::Place, self::needs($fish, State::Fails));
+        self::assertContains(Need::Place, self::needs($fish, MarginState::Fails));
         self::assertSame(0, $fish->most);
     }
 
     /** @return list<Need> */
-    private static function needs(Suitability $suits, State $state): array
+    private static function needs(Suitability $suits, MarginState $state): array
     {
         return array_map(
             static fn (Reason $r): Need => $r->need,

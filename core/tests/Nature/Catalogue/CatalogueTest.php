@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Nature\Catalogue;
 
-use Olvek\Core\Nature\Bed\Role as BedRole;
+use Olvek\Core\Nature\Bed\MaterialRole;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Nature\Catalogue\InvalidCatalogue;
-use Olvek\Core\Nature\Plant\Role as PlantRole;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -27,7 +27,7 @@ final class CatalogueTest extends TestCase
         foreach (PlantRole::cases() as $role) {
             self::assertContains($role->value, $roles);
         }
-        self::assertSame(BedRole::Cap, $catalogue->materials['coarse-sand']->role);
+        self::assertSame(MaterialRole::Cap, $catalogue->materials['coarse-sand']->role);
     }
 
     /** No likely value may contradict another of its row. */

@@ -7,25 +7,25 @@ namespace Olvek\Core\Tests\Nature\Vessel;
 use Olvek\Core\Nature\Vessel\BowFront;
 use Olvek\Core\Nature\Vessel\Hexagon;
 use Olvek\Core\Nature\Vessel\Outline;
-use Olvek\Core\Nature\Vessel\Shape;
 use Olvek\Core\Nature\Vessel\Upright;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class OutlineTest extends TestCase
 {
-    /** @return iterable<string, array{Shape}> */
+    /** @return iterable<string, array{VesselShape}> */
     public static function shapes(): iterable
     {
-        foreach (Shape::cases() as $shape) {
+        foreach (VesselShape::cases() as $shape) {
             yield $shape->value => [$shape];
         }
     }
 
     /** Every shape has an outline as long and as wide as itself, and one with straight walls as large as its sections. */
     #[DataProvider('shapes')]
-    public function testItIsTheVesselsOwn(Shape $shape): void
+    public function testItIsTheVesselsOwn(VesselShape $shape): void
     {
         $vessel = $shape->make($shape->sizedLike(Sample::planted()->vessel));
         $outline = $vessel->outline();

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Simulation\Run;
 
-use Olvek\Core\Planning\Event\Change;
 use Olvek\Core\Planning\Event\Dose;
 use Olvek\Core\Planning\Event\Event;
 use Olvek\Core\Planning\Event\Holiday;
 use Olvek\Core\Planning\Event\ThinFloaters;
+use Olvek\Core\Planning\Event\WaterChange;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\Runner;
 use Olvek\Core\Simulation\Run\Trace;
@@ -149,7 +149,7 @@ final class BehaviourTest extends TestCase
         $changed = self::run_(
             self::planted(['animals.a1.day' => '0', 'animals.a1.count' => '40', 'feeding.grams' => '0.4', 'plants.c1.pieces' => '10']),
             120,
-            array_map(static fn (int $n): Change => new Change(7 * $n, 0.5), range(1, 16)),
+            array_map(static fn (int $n): WaterChange => new WaterChange(7 * $n, 0.5), range(1, 16)),
         );
         self::assertLessThan(0.7 * $trace->columns['nitrate'][119], $changed->columns['nitrate'][119], 'it holds only with changes');
     }

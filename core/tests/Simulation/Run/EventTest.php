@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Simulation\Run;
 
-use Olvek\Core\Planning\Event\Change;
-use Olvek\Core\Planning\Event\Changes;
 use Olvek\Core\Planning\Event\Counted;
 use Olvek\Core\Planning\Event\Deaths;
 use Olvek\Core\Planning\Event\Dose;
@@ -26,6 +24,8 @@ use Olvek\Core\Planning\Event\ThinFloaters;
 use Olvek\Core\Planning\Event\Trim;
 use Olvek\Core\Planning\Event\TrimAbove;
 use Olvek\Core\Planning\Event\TrimOvergrown;
+use Olvek\Core\Planning\Event\WaterChange;
+use Olvek\Core\Planning\Event\WaterChangeRoutine;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\Conditions;
 use Olvek\Core\Simulation\Run\MassBalance;
@@ -79,7 +79,7 @@ final class EventTest extends TestCase
         $this->happen(new Dose(3, 2.0), 3);
         self::assertEqualsWithDelta($ammonia + 2 * $this->state->volume, $this->state->ammonia, 1e-9);
         $before = clone $this->state;
-        $this->happen(new Change(5, 0.4), 5);
+        $this->happen(new WaterChange(5, 0.4), 5);
         self::assertEqualsWithDelta(0.6 * $before->ammonia, $this->state->ammonia, 1e-9, 'tap water brings no ammonia');
         self::assertSame($before->volume, $this->state->volume);
         self::assertSame($before->biomass, $this->state->biomass);
@@ -189,10 +189,10 @@ final class EventTest extends TestCase
         $plan = Sample::edit($this->plan, ['care.changeShare' => '30', 'care.changeEvery' => '10', 'water.gh' => '30']);
         $iron = static fn (Event ...$events): array => (new Runner($plan))->run(60, array_values($events))->columns['iron'];
         $usual = $iron();
-        $stopped = $iron(new Changes(25, 0));
+        $stopped = $iron(new WaterChangeRoutine(25, 0));
         self::assertSame(\array_slice($usual, 0, 30), \array_slice($stopped, 0, 30));
         self::assertNotSame($usual[30], $stopped[30]);
-        $oftener = $iron(new Changes(25, 7, 0.3));
+        $oftener = $iron(new WaterChangeRoutine(25, 7, 0.3));
         self::assertSame($usual[27], $oftener[27]);
         self::assertNotSame($usual[28], $oftener[28]);
     }

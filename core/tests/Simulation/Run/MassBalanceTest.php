@@ -9,7 +9,6 @@ use Olvek\Core\Keeping\Log\ActualPlan;
 use Olvek\Core\Keeping\Log\Log;
 use Olvek\Core\Keeping\Log\LoggedEvent;
 use Olvek\Core\Nature\Water\SourceWater;
-use Olvek\Core\Planning\Event\Change;
 use Olvek\Core\Planning\Event\Deaths;
 use Olvek\Core\Planning\Event\Dose;
 use Olvek\Core\Planning\Event\Event;
@@ -30,6 +29,7 @@ use Olvek\Core\Planning\Event\ThinFloaters;
 use Olvek\Core\Planning\Event\TopUpWater;
 use Olvek\Core\Planning\Event\Trim;
 use Olvek\Core\Planning\Event\TrimAbove;
+use Olvek\Core\Planning\Event\WaterChange;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\Runner;
 use Olvek\Core\Simulation\Run\UsualCare;
@@ -44,7 +44,7 @@ final class MassBalanceTest extends TestCase
     {
         return [
             new Dose(3, 2.0),
-            new Change(5, 0.4),
+            new WaterChange(5, 0.4),
             new Feed(40, 0.2),
             new Light(20, 12.0, 0.8),
             new LampOff(60, 5),

@@ -8,8 +8,8 @@ use Olvek\Core\Judgement\Sign\Finding;
 use Olvek\Core\Judgement\Sign\Seen;
 use Olvek\Core\Judgement\Sign\TankCase;
 use Olvek\Core\Keeping\Log\On;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Animal\Prey;
-use Olvek\Core\Nature\Animal\Shape;
 use Olvek\Core\Nature\Animal\Temper;
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Core\Planning\Plan\Group;
@@ -94,13 +94,13 @@ final class AnimalFacts
      */
     private static function invertebrates(TankCase $case, array $those): array
     {
-        $soft = array_filter($those, static fn (Group $g): bool => Shape::Fish !== $g->kind->shape);
+        $soft = array_filter($those, static fn (Group $g): bool => AnimalShape::Fish !== $g->kind->shape);
         // Of a mixed company nobody knows whom it is about.
         if ([] !== $soft && \count($soft) < \count($those) && !$case->isNamed('group')) {
             return [new Finding('invertebrates', self::MIXED, 'Shrimp or snails are in', $case->byPlan())];
         }
 
-        return [self::any($case, 'invertebrates', $those, static fn (Group $g): bool => Shape::Fish !== $g->kind->shape, 'no fish')];
+        return [self::any($case, 'invertebrates', $those, static fn (Group $g): bool => AnimalShape::Fish !== $g->kind->shape, 'no fish')];
     }
 
     /**
@@ -114,9 +114,9 @@ final class AnimalFacts
         $eats = [];
         foreach ($those as $prey) {
             $is = match ($prey->kind->shape) {
-                Shape::Shrimp => [Prey::Shrimp, Prey::Shrimplets],
-                Shape::Snail => [Prey::Snails],
-                Shape::Fish => [Prey::Fry],
+                AnimalShape::Shrimp => [Prey::Shrimp, Prey::Shrimplets],
+                AnimalShape::Snail => [Prey::Snails],
+                AnimalShape::Fish => [Prey::Fry],
                 default => [],
             };
             foreach ($all as $other) {

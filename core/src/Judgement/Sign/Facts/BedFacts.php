@@ -10,8 +10,8 @@ use Olvek\Core\Judgement\Margin\PlantedShare;
 use Olvek\Core\Judgement\Sign\Finding;
 use Olvek\Core\Judgement\Sign\Source;
 use Olvek\Core\Judgement\Sign\TankCase;
+use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Side;
-use Olvek\Core\Nature\Bed\Zone;
 use Olvek\Core\Planning\Event\EventKind;
 
 /** The bed and what stands on it. */
@@ -64,15 +64,15 @@ final class BedFacts
     private static function deepest(TankCase $case): float
     {
         $bed = $case->plan->bed;
-        $zones = array_filter($bed->zones, static fn (Zone $z): bool => \in_array($z->id, $case->named('zone'), true));
+        $zones = array_filter($bed->zones, static fn (BedZone $z): bool => \in_array($z->id, $case->named('zone'), true));
         if ([] !== $zones) {
-            return max(array_map(static fn (Zone $z): float => $z->depth(), $zones));
+            return max(array_map(static fn (BedZone $z): float => $z->depth(), $zones));
         }
 
         return max(
             $bed->meanDepth(),
             ...array_map(static fn (Side $side): float => $bed->depth($side), Side::cases()),
-            ...array_map(static fn (Zone $z): float => $z->depth(), $bed->zones),
+            ...array_map(static fn (BedZone $z): float => $z->depth(), $bed->zones),
         );
     }
 

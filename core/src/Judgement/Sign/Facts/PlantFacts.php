@@ -8,11 +8,11 @@ use Olvek\Core\Judgement\Sign\Finding;
 use Olvek\Core\Judgement\Sign\Source;
 use Olvek\Core\Judgement\Sign\TankCase;
 use Olvek\Core\Keeping\Log\LoggedEvent;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Grown;
-use Olvek\Core\Planning\Plan\Planting;
+use Olvek\Core\Planning\Plan\PlantingMethod;
 
 /**
  * The plants on which a sign is seen: how long they stand, how they are planted, what they live from. Where none is named, those of all
@@ -108,15 +108,15 @@ final class PlantFacts
      */
     private static function planted(TankCase $case, array $clumps): array
     {
-        $buried = array_filter($clumps, static fn (Clump $c): bool => Planting::Deep === $c->planting);
+        $buried = array_filter($clumps, static fn (Clump $c): bool => PlantingMethod::Deep === $c->planting);
         $perched = array_filter($buried, static fn (Clump $c): bool => self::isPerched($c));
         $bed = $case->plan->bed;
         $bare = array_filter(
             $clumps,
             static fn (Clump $c): bool => null !== $bed->soil && $c->kind->role->standsOnFloor()
-                && (Planting::Deep === $c->planting || $c->kind->planting->value > ($bed->cap?->at($c->row) ?? 0.0)),
+                && (PlantingMethod::Deep === $c->planting || $c->kind->planting->value > ($bed->cap?->at($c->row) ?? 0.0)),
         );
-        $deep = array_filter($bare, static fn (Clump $c): bool => Planting::Deep === $c->planting);
+        $deep = array_filter($bare, static fn (Clump $c): bool => PlantingMethod::Deep === $c->planting);
 
         return [
             new Finding(
@@ -159,10 +159,10 @@ final class PlantFacts
         );
 
         return [
-            $is('fast-plant', \in_array($role, [Role::FastStem, Role::FloatingStem, Role::Floater], true)),
+            $is('fast-plant', \in_array($role, [PlantRole::FastStem, PlantRole::FloatingStem, PlantRole::Floater], true)),
             $is('root-feeder', $role->standsOnFloor() && $clumps[0]->kind->rootShare->value >= self::ROOTS),
             $is('moss-or-epiphyte', self::isPerched($clumps[0])),
-            $is('house-plant', \in_array($role, [Role::HousePlant, Role::Marsh], true)),
+            $is('house-plant', \in_array($role, [PlantRole::HousePlant, PlantRole::Marsh], true)),
         ];
     }
 
@@ -174,6 +174,6 @@ final class PlantFacts
 
     private static function isPerched(Clump $clump): bool
     {
-        return \in_array($clump->kind->role, [Role::Moss, Role::Epiphyte], true);
+        return \in_array($clump->kind->role, [PlantRole::Moss, PlantRole::Epiphyte], true);
     }
 }

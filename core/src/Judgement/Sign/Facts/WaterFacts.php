@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Judgement\Sign\Facts;
 
 use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Judgement\Margin\Ammonia;
+use Olvek\Core\Judgement\Margin\AmmoniaMargin;
 use Olvek\Core\Judgement\Margin\DawnOxygen;
 use Olvek\Core\Judgement\Margin\Nitrite;
 use Olvek\Core\Judgement\Sign\Finding;
@@ -63,7 +63,7 @@ final class WaterFacts
         $temperature = $case->level(Measure::Temperature, 'temperature', 'the water');
 
         return [
-            $ammonia->finding('ammonia-shows', Ammonia::TEST_SHOWS / 3, Ammonia::TEST_SHOWS),
+            $ammonia->finding('ammonia-shows', AmmoniaMargin::TEST_SHOWS / 3, AmmoniaMargin::TEST_SHOWS),
             $nitrite->finding('nitrite-shows', Nitrite::WATCH / 2, Nitrite::WATCH * 1.5),
             $of('nitrate-low', $nitrate),
             $of('nitrate-high', $nitrate),

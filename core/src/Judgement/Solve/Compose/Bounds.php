@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
-use Olvek\Core\Nature\Plant\Kind as Plant;
+use Olvek\Core\Nature\Plant\PlantKind;
 use Olvek\Core\Planning\Change\AddClump;
 use Olvek\Core\Planning\Change\AddGroup;
 use Olvek\Core\Planning\Change\Change;
@@ -59,6 +59,6 @@ final readonly class Bounds
 
     private function isUnwanted(AddClump $change): bool
     {
-        return \in_array($change->kind, array_map(static fn (Plant $p): string => $p->id, $this->wish->unwanted), true);
+        return \in_array($change->kind, array_map(static fn (PlantKind $p): string => $p->id, $this->wish->unwanted), true);
     }
 }

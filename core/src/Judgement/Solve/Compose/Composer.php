@@ -14,17 +14,17 @@ use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Asked;
 use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\MarginId;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Outlook;
 use Olvek\Core\Judgement\Margin\Remedy;
-use Olvek\Core\Judgement\Margin\State;
 use Olvek\Core\Judgement\Review\Mistakes;
 use Olvek\Core\Judgement\Solve\Trial;
 use Olvek\Core\Judgement\Suitability\PlantSuit;
 use Olvek\Core\Judgement\Suitability\TankOffer;
 use Olvek\Core\Keeping\Care\Effort;
 use Olvek\Core\Nature\Catalogue\Catalogue;
-use Olvek\Core\Nature\Plant\Kind as Plant;
-use Olvek\Core\Nature\Vessel\Shape;
+use Olvek\Core\Nature\Plant\PlantKind;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Planning\Buying\RoughCost;
 use Olvek\Core\Planning\Change\AddPiece;
 use Olvek\Core\Planning\Change\Change;
@@ -35,7 +35,7 @@ use Olvek\Core\Planning\Change\SetLamp;
 use Olvek\Core\Planning\Change\SetNumber;
 use Olvek\Core\Planning\Change\TakeMethod;
 use Olvek\Core\Planning\Plan\Clump;
-use Olvek\Core\Planning\Plan\Filling;
+use Olvek\Core\Planning\Plan\FillingMethod;
 use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Core\Planning\Plan\Method;
@@ -149,7 +149,7 @@ final readonly class Composer
             $method,
             $score->plan,
             $score->judgement,
-            [] === $score->failing && State::Fails !== $score->judgement->state && [] === $unsafe,
+            [] === $score->failing && MarginState::Fails !== $score->judgement->state && [] === $unsafe,
             self::sentence($score->plan, $method),
             $unmet,
             $notes,
@@ -173,10 +173,10 @@ final readonly class Composer
             ...array_map(static fn (Clump $c): string => $c->kind->common, $plan->clumps),
             ...array_map(static fn (Unmet $u): string => $u->what, $named),
         ];
-        $gone = array_filter($wish->wanted, static fn (Plant $p): bool => !\in_array($p->common, $here, true));
+        $gone = array_filter($wish->wanted, static fn (PlantKind $p): bool => !\in_array($p->common, $here, true));
 
         return array_values(array_map(
-            static fn (Plant $p): Unmet => new Unmet(
+            static fn (PlantKind $p): Unmet => new Unmet(
                 $p->common,
                 'Planted here with the others, it dwindles within the year.',
                 'more light for it, or fewer plants over it',
@@ -255,7 +255,7 @@ final readonly class Composer
             new TakeMethod($method),
             // Under a lid nothing grows out of the water, so it is decided before the planting.
             ...$this->needsLid($wish) ? [new Choose('site.lid', true)] : [],
-            new Choose('preparation.filling', Filling::Plate->value),
+            new Choose('preparation.filling', FillingMethod::Plate->value),
             new Choose('preparation.rinsed', true),
             new Choose('preparation.sieved', true),
             ...Treatment::Undecided === $tank->preparation->treatment
@@ -303,7 +303,7 @@ final readonly class Composer
     /** With a stone or a piece of wood for what is tied to one. */
     private function furnished(Plan $plan, Taste $taste): Plan
     {
-        $narrow = \in_array($plan->vessel->shape(), [Shape::Bowl, Shape::TiltedFlask, Shape::JarLying], true);
+        $narrow = \in_array($plan->vessel->shape(), [VesselShape::Bowl, VesselShape::TiltedFlask, VesselShape::JarLying], true);
         if (
             Taste::LeastMoney === $taste
             || $narrow

@@ -12,7 +12,7 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Margin;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Voice;
 use Olvek\Core\Judgement\Solve\EarliestStart;
 use Olvek\Core\Judgement\Suitability\PlantSuit;
@@ -170,8 +170,8 @@ final readonly class MethodsHere
             $fails = $holds = [];
             foreach ($fit as $here) {
                 $state = $here->judgement?->margin($margin->id)->state;
-                $fails = State::Fails === $state ? [...$fails, $here->method] : $fails;
-                $holds = State::Holds === $state ? [...$holds, $here->method] : $holds;
+                $fails = MarginState::Fails === $state ? [...$fails, $here->method] : $fails;
+                $holds = MarginState::Holds === $state ? [...$holds, $here->method] : $holds;
             }
             if ([] !== $fails && [] !== $holds) {
                 $sentences[] = \sprintf('%s fails with %s, and holds with %s.', $margin->name, self::names($fails), self::names($holds));
@@ -197,7 +197,7 @@ final readonly class MethodsHere
     {
         $margins = array_filter(
             $here->judgement->margins ?? [],
-            static fn (Margin $m): bool => Voice::Practice !== $m->voice && State::Holds !== $m->state,
+            static fn (Margin $m): bool => Voice::Practice !== $m->voice && MarginState::Holds !== $m->state,
         );
         usort(
             $margins,

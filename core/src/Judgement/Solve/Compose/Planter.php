@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Olvek\Core\Judgement\Solve\Compose;
 
 use Olvek\Core\Basis\Supply\Source;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Suitability\PlantSuit;
 use Olvek\Core\Nature\Catalogue\Catalogue;
-use Olvek\Core\Nature\Plant\Kind;
+use Olvek\Core\Nature\Plant\PlantKind;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Plant\Removal;
-use Olvek\Core\Nature\Plant\Role;
 use Olvek\Core\Nature\Plant\Zone;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Plan;
@@ -58,7 +58,7 @@ final readonly class Planter
                 continue;
             }
             $suits = $suit->of($kind);
-            if (State::Fails === $suits->state) {
+            if (MarginState::Fails === $suits->state) {
                 if ($this->wish->isWanted($kind)) {
                     $unmet[] = new Unmet($kind->common, $suits->words(), self::needed($kind, $suits->light));
                 }
@@ -70,16 +70,16 @@ final readonly class Planter
         return [$this->set($plan, $chosen), $unmet];
     }
 
-    /** @return list<array{Role, float}> */
+    /** @return list<array{PlantRole, float}> */
     private function planting(Plan $plan): array
     {
-        $rigid = [] === $plan->pieces ? [Role::Epiphyte, Role::Moss] : [];
-        $out = $plan->site->lid || $plan->site->sealed ? [Role::HousePlant, Role::Marsh] : [];
+        $rigid = [] === $plan->pieces ? [PlantRole::Epiphyte, PlantRole::Moss] : [];
+        $out = $plan->site->lid || $plan->site->sealed ? [PlantRole::HousePlant, PlantRole::Marsh] : [];
         // Under the open sky, lilies and marsh plants take the place of what belongs in a room.
         $planting = $plan->site->isOutdoors()
-            ? [[Role::Lily, 0.0], [Role::Marsh, 0.0], ...array_values(array_filter(
+            ? [[PlantRole::Lily, 0.0], [PlantRole::Marsh, 0.0], ...array_values(array_filter(
                 $this->taste->planting(),
-                static fn (array $p): bool => !\in_array($p[0], [Role::HousePlant, Role::Epiphyte, Role::Lily], true),
+                static fn (array $p): bool => !\in_array($p[0], [PlantRole::HousePlant, PlantRole::Epiphyte, PlantRole::Lily], true),
             ))]
             : $this->taste->planting();
 
@@ -89,9 +89,9 @@ final readonly class Planter
     /**
      * The kind of a role that suits best.
      *
-     * @param list<Kind> $taken
+     * @param list<PlantKind> $taken
      */
-    private function best(Role $role, Plan $plan, PlantSuit $suit, array $taken): ?Kind
+    private function best(PlantRole $role, Plan $plan, PlantSuit $suit, array $taken): ?PlantKind
     {
         $favourites = array_flip($this->taste->favourites());
         $best = null;
@@ -100,7 +100,7 @@ final readonly class Planter
                 continue;
             }
             $suits = $suit->of($kind);
-            if (State::Fails === $suits->state) {
+            if (MarginState::Fails === $suits->state) {
                 continue;
             }
             $rank = [
@@ -121,7 +121,7 @@ final readonly class Planter
         return $best[1] ?? null;
     }
 
-    /** @param array<string, array{Kind, float}> $chosen kinds, and the share of the floor that each shall have; 0 for what is usual */
+    /** @param array<string, array{PlantKind, float}> $chosen kinds, and the share of the floor that each shall have; 0 for what is usual */
     private function set(Plan $plan, array $chosen): Plan
     {
         $used = [];
@@ -145,7 +145,7 @@ final readonly class Planter
         return $plan;
     }
 
-    private function clump(Plan $plan, string $id, Kind $kind, int $pieces, float $place, Source $source): Clump
+    private function clump(Plan $plan, string $id, PlantKind $kind, int $pieces, float $place, Source $source): Clump
     {
         $vessel = $plan->vessel;
         // Round vessels have no corners to plant in.
@@ -162,14 +162,14 @@ final readonly class Planter
         );
     }
 
-    private static function pieces(Kind $kind, float $share, Plan $plan): int
+    private static function pieces(PlantKind $kind, float $share, Plan $plan): int
     {
         $area = 1e4 * ($kind->role->coversSurface() ? $plan->surface() : $plan->floor());
 
         return $share > 0 ? UsualAmount::onShare($kind, $share, $area) : UsualAmount::pieces($kind, $plan);
     }
 
-    private static function needed(Kind $kind, ?float $light): string
+    private static function needed(PlantKind $kind, ?float $light): string
     {
         return null !== $light && $light < 0.2 ? 'more light, or carbon dioxide' : 'another water, warmth or place for it';
     }

@@ -6,7 +6,7 @@ namespace Olvek\Core\Judgement\Solve\Compose;
 
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Judgement\Margin\Margin;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Voice;
 use Olvek\Core\Judgement\Review\Mistake;
 use Olvek\Core\Judgement\Review\Mistakes;
@@ -41,12 +41,12 @@ final readonly class Score
         $failing = $tight = [];
         $sum = 0.0;
         foreach ($judgement->margins as $margin) {
-            if (State::Holds === $margin->state) {
+            if (MarginState::Holds === $margin->state) {
                 continue;
             }
             if (Voice::Practice === $margin->voice) {
                 $sum += self::PRACTICE;
-            } elseif (State::Fails === $margin->state) {
+            } elseif (MarginState::Fails === $margin->state) {
                 $failing[] = $margin;
                 $sum += self::FAILS + 3 * (1 / 3 - $margin->position());
             } else {
@@ -65,6 +65,6 @@ final readonly class Score
     /** Whether nothing fails and nothing is to be mended. */
     public function holds(): bool
     {
-        return State::Fails !== $this->judgement->state && [] === $this->failing && [] === $this->toFix;
+        return MarginState::Fails !== $this->judgement->state && [] === $this->failing && [] === $this->toFix;
     }
 }

@@ -9,15 +9,15 @@ use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Judgement\Margin\MarginId;
-use Olvek\Core\Judgement\Margin\State;
+use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Solve\EarliestStart;
 use Olvek\Core\Judgement\Suitability\AnimalSuit;
 use Olvek\Core\Judgement\Suitability\Need;
 use Olvek\Core\Judgement\Suitability\Reason;
 use Olvek\Core\Judgement\Suitability\Suitability;
 use Olvek\Core\Judgement\Suitability\TankOffer;
-use Olvek\Core\Nature\Animal\Kind;
-use Olvek\Core\Nature\Animal\Shape;
+use Olvek\Core\Nature\Animal\AnimalKind;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Plan\Equipment;
 use Olvek\Core\Planning\Plan\Group;
@@ -77,7 +77,7 @@ final readonly class Stocker
         foreach ($this->cleaners($plan, $kept) as $kinds) {
             foreach ($kinds as $id) {
                 $suits = (new AnimalSuit($this->grouped($plan, $kept), $offer, $balance, $this->units))->of($this->catalogue->animals[$id]);
-                if (State::Fails !== $suits->state && ($suits->most ?? 0) >= $suits->amount) {
+                if (MarginState::Fails !== $suits->state && ($suits->most ?? 0) >= $suits->amount) {
                     $kept[] = [$this->catalogue->animals[$id], $suits->amount];
                     break;
                 }
@@ -90,7 +90,7 @@ final readonly class Stocker
     /**
      * The plan with these animals, in the order of the trade.
      *
-     * @param list<array{Kind, int}> $kept
+     * @param list<array{AnimalKind, int}> $kept
      */
     private function grouped(Plan $plan, array $kept): Plan
     {
@@ -116,19 +116,19 @@ final readonly class Stocker
     /**
      * Cleaners that nobody named: kinds of each, the first that suits.
      *
-     * @param list<array{Kind, int}> $kept
+     * @param list<array{AnimalKind, int}> $kept
      *
      * @return list<list<string>>
      */
     private function cleaners(Plan $plan, array $kept): array
     {
-        $with = static fn (Shape $shape): bool => [] !== array_filter($kept, static fn (array $k): bool => $shape === $k[0]->shape);
+        $with = static fn (AnimalShape $shape): bool => [] !== array_filter($kept, static fn (array $k): bool => $shape === $k[0]->shape);
 
         return !$this->wish->cleaners || $plan->site->sealed
             ? []
             : [
-                ...$with(Shape::Snail) ? [] : [self::SNAILS],
-                ...$with(Shape::Shrimp) || Taste::LeastMoney === $this->taste || $plan->vessel->grossVolume() < self::SHRIMP_FROM
+                ...$with(AnimalShape::Snail) ? [] : [self::SNAILS],
+                ...$with(AnimalShape::Shrimp) || Taste::LeastMoney === $this->taste || $plan->vessel->grossVolume() < self::SHRIMP_FROM
                     ? []
                     : [self::SHRIMP],
             ];
@@ -151,7 +151,7 @@ final readonly class Stocker
         if (null === $first || $plan->site->sealed) {
             return $plan;
         }
-        $fish = array_filter($plan->groups, static fn (Group $g): bool => Shape::Fish === $g->kind->shape);
+        $fish = array_filter($plan->groups, static fn (Group $g): bool => AnimalShape::Fish === $g->kind->shape);
         // Food is for those who cannot live off what grows: from the last group's day on, as long as fish are among them.
         $from = max($first, ...array_map(static fn (Group $g): int => $g->day, [] === $fish ? $plan->groups : $fish));
 
@@ -170,14 +170,14 @@ final readonly class Stocker
             : "There is room for $most only, fewer than keep company.";
     }
 
-    private function needed(Kind $kind, Suitability $suits, Plan $plan, TankOffer $offer): string
+    private function needed(AnimalKind $kind, Suitability $suits, Plan $plan, TankOffer $offer): string
     {
         $litres = max($kind->leastTank->value, $kind->group->value * $kind->litresEach->value);
 
         return match (true) {
             [] !== $suits->fights => 'one of the two, not both',
             $plan->vessel->grossVolume() < $litres => 'a vessel of '.$this->units->show(Dimension::Volume, $litres, 0),
-            $plan->site->sealed && Shape::Fish === $kind->shape => 'an open vessel',
+            $plan->site->sealed && AnimalShape::Fish === $kind->shape => 'an open vessel',
             $kind->coolest->value > $offer->coldest + 1 => 'a warmer place',
             $kind->warmest->value < $offer->warmest - 1 => 'a cooler place',
             default => \sprintf(
@@ -190,7 +190,7 @@ final readonly class Stocker
         };
     }
 
-    private function litres(Kind $kind, int $count): string
+    private function litres(AnimalKind $kind, int $count): string
     {
         return $this->units->show(Dimension::Volume, $count * $kind->litresEach->value, 0);
     }

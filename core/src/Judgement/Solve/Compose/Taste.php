@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Plan\Method;
 
 /** What a tank is to be like: each of the three plans that are composed follows one. The planting of each C, how much of each role J. */
@@ -50,37 +50,37 @@ enum Taste: string
     /**
      * What is planted: by role, share of the floor (of the surface, for floaters), or pieces where that is 0.
      *
-     * @return list<array{Role, float}>
+     * @return list<array{PlantRole, float}>
      */
     public function planting(): array
     {
         return match ($this) {
             self::LeastWork => [
-                [Role::FastStem, 0.14],
-                [Role::Rosette, 0.24],
-                [Role::Runner, 0.14],
-                [Role::Epiphyte, 0.0],
-                [Role::Moss, 0.0],
-                [Role::Floater, 0.06],
-                [Role::HousePlant, 0.0],
+                [PlantRole::FastStem, 0.14],
+                [PlantRole::Rosette, 0.24],
+                [PlantRole::Runner, 0.14],
+                [PlantRole::Epiphyte, 0.0],
+                [PlantRole::Moss, 0.0],
+                [PlantRole::Floater, 0.06],
+                [PlantRole::HousePlant, 0.0],
             ],
             self::LeastMoney => [
-                [Role::FastStem, 0.3],
-                [Role::Runner, 0.16],
-                [Role::Rosette, 0.06],
-                [Role::FloatingStem, 0.08],
-                [Role::Floater, 0.06],
+                [PlantRole::FastStem, 0.3],
+                [PlantRole::Runner, 0.16],
+                [PlantRole::Rosette, 0.06],
+                [PlantRole::FloatingStem, 0.08],
+                [PlantRole::Floater, 0.06],
             ],
             self::Jungle => [
-                [Role::FastStem, 0.18],
-                [Role::FastStem, 0.12],
-                [Role::Rosette, 0.14],
-                [Role::Runner, 0.12],
-                [Role::SlowStem, 0.1],
-                [Role::Carpet, 0.1],
-                [Role::Epiphyte, 0.0],
-                [Role::Floater, 0.05],
-                [Role::HousePlant, 0.0],
+                [PlantRole::FastStem, 0.18],
+                [PlantRole::FastStem, 0.12],
+                [PlantRole::Rosette, 0.14],
+                [PlantRole::Runner, 0.12],
+                [PlantRole::SlowStem, 0.1],
+                [PlantRole::Carpet, 0.1],
+                [PlantRole::Epiphyte, 0.0],
+                [PlantRole::Floater, 0.05],
+                [PlantRole::HousePlant, 0.0],
             ],
         };
     }

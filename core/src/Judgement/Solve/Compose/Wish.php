@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
-use Olvek\Core\Nature\Plant\Kind as Plant;
+use Olvek\Core\Nature\Plant\PlantKind;
 use Olvek\Core\Planning\Plan\Method;
 use Olvek\Core\Planning\Plan\Plan;
 
@@ -19,9 +19,9 @@ final readonly class Wish
      * @param list<WishedAnimal> $animals
      * @param bool               $cleaners  snails and shrimp may be added that nobody named
      * @param Taste|null         $taste     whose plan comes first
-     * @param list<Plant>        $wanted
-     * @param list<Plant>        $unwanted
-     * @param list<array{Plant, int}> $onHand pieces that are there already
+     * @param list<PlantKind>        $wanted
+     * @param list<PlantKind>        $unwanted
+     * @param list<array{PlantKind, int}> $onHand pieces that are there already
      * @param Method|null        $method    null: whatever suits
      * @param bool               $hasVessel the vessel is there already, so it costs nothing
      */
@@ -39,18 +39,18 @@ final readonly class Wish
     ) {
     }
 
-    public function isUnwanted(Plant $kind): bool
+    public function isUnwanted(PlantKind $kind): bool
     {
-        return \in_array($kind->id, array_map(static fn (Plant $p): string => $p->id, $this->unwanted), true);
+        return \in_array($kind->id, array_map(static fn (PlantKind $p): string => $p->id, $this->unwanted), true);
     }
 
-    public function isWanted(Plant $kind): bool
+    public function isWanted(PlantKind $kind): bool
     {
-        return \in_array($kind->id, array_map(static fn (Plant $p): string => $p->id, $this->wanted), true);
+        return \in_array($kind->id, array_map(static fn (PlantKind $p): string => $p->id, $this->wanted), true);
     }
 
     /** Pieces of a kind that are there already. */
-    public function has(Plant $kind): int
+    public function has(PlantKind $kind): int
     {
         foreach ($this->onHand as [$had, $pieces]) {
             if ($had->id === $kind->id) {

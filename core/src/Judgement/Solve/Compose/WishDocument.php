@@ -8,8 +8,8 @@ use Olvek\Core\Basis\Field\InvalidValue;
 use Olvek\Core\Nature\Bed\Bed;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Nature\Light\Aspect;
-use Olvek\Core\Nature\Plant\Kind as Plant;
-use Olvek\Core\Nature\Vessel\Shape;
+use Olvek\Core\Nature\Plant\PlantKind;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\DocumentReader;
 use Olvek\Core\Planning\Plan\EmptyParts;
@@ -117,8 +117,8 @@ final readonly class WishDocument
             'cleaners' => $wish->cleaners,
             'taste' => $wish->taste?->value,
             'plants' => [
-                'wanted' => array_map(static fn (Plant $p): array => ['kind' => $p->id], $wish->wanted),
-                'unwanted' => array_map(static fn (Plant $p): array => ['kind' => $p->id], $wish->unwanted),
+                'wanted' => array_map(static fn (PlantKind $p): array => ['kind' => $p->id], $wish->wanted),
+                'unwanted' => array_map(static fn (PlantKind $p): array => ['kind' => $p->id], $wish->unwanted),
                 'onHand' => array_map(static fn (array $had): array => ['kind' => $had[0]->id, 'pieces' => $had[1]], $wish->onHand),
             ],
             'method' => $wish->method?->value,
@@ -214,7 +214,7 @@ final readonly class WishDocument
      */
     private static function usualLine(array $vessel): float
     {
-        $shape = \is_string($vessel['shape'] ?? null) ? Shape::tryFrom($vessel['shape']) : null;
+        $shape = \is_string($vessel['shape'] ?? null) ? VesselShape::tryFrom($vessel['shape']) : null;
         $measures = array_map(floatval(...), array_filter($vessel, is_numeric(...)));
 
         try {
@@ -241,13 +241,13 @@ final readonly class WishDocument
         return null === $kind ? null : new WishedAnimal($kind, $count);
     }
 
-    /** @return list<Plant> */
+    /** @return list<PlantKind> */
     private function kinds(DocumentReader $plants, string $key): array
     {
         return array_values(array_filter(array_map($this->plant(...), self::few($plants, $key))));
     }
 
-    private function plant(DocumentReader $item): ?Plant
+    private function plant(DocumentReader $item): ?PlantKind
     {
         $id = $item->text('kind');
         $kind = $this->catalogue->plants[$id] ?? null;
@@ -258,7 +258,7 @@ final readonly class WishDocument
         return $kind;
     }
 
-    /** @return array{Plant, int}|null */
+    /** @return array{PlantKind, int}|null */
     private function pieces(DocumentReader $item): ?array
     {
         $kind = $this->plant($item);

@@ -6,7 +6,7 @@ namespace Olvek\Core\Judgement\Solve\Compose;
 
 use Olvek\Core\Basis\Field\Schema;
 use Olvek\Core\Nature\Light\Lamp;
-use Olvek\Core\Nature\Vessel\Shape;
+use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Nature\Water\SourceWater;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Group;
@@ -46,7 +46,10 @@ final class WishSchema
                 'format' => ['const' => WishDocument::FORMAT],
                 'version' => ['const' => WishDocument::VERSION],
                 'name' => ['type' => 'string', 'minLength' => 1, 'maxLength' => Plan::LONGEST_NAME],
-                'vessel' => ['description' => 'Measured outside, in m.', 'oneOf' => array_map(PlanSchema::vessel(...), Shape::cases())],
+                'vessel' => [
+                    'description' => 'Measured outside, in m.',
+                    'oneOf' => array_map(PlanSchema::vessel(...), VesselShape::cases()),
+                ],
                 'waterLine' => ['description' => 'm above the inside of the bottom', 'type' => 'number', 'exclusiveMinimum' => 0],
                 'hasVessel' => ['description' => 'it is there already, and costs nothing', 'type' => 'boolean', 'default' => false],
                 'site' => self::optional(Site::class),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Nature\Plant;
 
 /** What a plant does for the balance of a tank. */
-enum Role: string
+enum PlantRole: string
 {
     case FastStem = 'fast-stem';
     case SlowStem = 'slow-stem';

@@ -15,7 +15,7 @@ use Olvek\Core\Basis\Unit\Dimension;
  * A part of the floor where the bed is another: a foreground of sand, a bank, a terrace. It reaches from wall to wall or over a
  * rectangle of the floor, and lies level; there it takes the place of all layers.
  */
-final readonly class Zone implements Item
+final readonly class BedZone implements Item
 {
     /** In one plan. */
     public const MOST = 12;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Nature\Animal;
 
 /** The broad shape by which animals are drawn and grouped. */
-enum Shape: string
+enum AnimalShape: string
 {
     case Fish = 'fish';
     case Shrimp = 'shrimp';

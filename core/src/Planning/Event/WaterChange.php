@@ -10,7 +10,7 @@ use Olvek\Core\Basis\Unit\Dimension;
 /** A share of the water is changed. */
 #[Happens('water change', About::Water, done: '%s of the water changed', disturbsWater: true)]
 #[LogButton('Water changed', 'water', 1)]
-final readonly class Change extends Dated
+final readonly class WaterChange extends Dated
 {
     public function __construct(
         int $day,

@@ -9,7 +9,7 @@ use Olvek\Core\Basis\Unit\Dimension;
 
 /** From now on water is changed as often as this says, whatever the plan said before. */
 #[Happens('water changes from now on', About::Water)]
-final readonly class Changes extends Dated
+final readonly class WaterChangeRoutine extends Dated
 {
     public function __construct(
         int $day,

@@ -7,7 +7,7 @@ namespace Olvek\Core\Nature\Water;
 use Olvek\Core\Basis\Unit\Estimate;
 
 /** A kind of water that a tank may be filled or topped up with. */
-final readonly class Kind
+final readonly class WaterKind
 {
     /**
      * @param Estimate $kh      °dH

@@ -11,7 +11,7 @@ use Olvek\Core\Planning\Plan\Plan;
 use Symfony\Component\HttpFoundation\InputBag;
 
 /** What is asked about a tank: what is seen, on whom, since when, and what the keeper knows beside. As a page's address carries it. */
-final readonly class Question
+final readonly class ReadingQuestion
 {
     /** Signs that are weighed at once. J: of more nobody asks about one thing. */
     public const MOST = 6;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Keeping\Log;
 
 /** Of what an animal died, as far as its keeper knows. */
-enum Cause: string
+enum DeathCause: string
 {
     case Unknown = 'unknown';
     case OldAge = 'old-age';

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Nature\Vessel;
 
 /** The shapes that Olvek knows, and how each is made from what a tape measure reads. */
-enum Shape: string
+enum VesselShape: string
 {
     case GlassBox = 'glass-box';
     case BowFront = 'bow-front';

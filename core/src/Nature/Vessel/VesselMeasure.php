@@ -11,7 +11,7 @@ use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\Unit;
 
 /** What a tape measure reads of vessels, outside, m; a shape says which it has. */
-enum Measure: string
+enum VesselMeasure: string
 {
     #[Number('length', Dimension::Length, 0.08, 5.0, 'along the front; along the back where the front is bowed', decimals: 2)]
     case Length = 'length';

@@ -7,7 +7,7 @@ namespace Olvek\Core\Nature\Plant;
 use Olvek\Core\Basis\Unit\Estimate;
 
 /** A kind of plant as the computation and the drawing know it. */
-final readonly class Kind
+final readonly class PlantKind
 {
     /**
      * @param string   $synonyms    other names that it is sold or written under, parted by semicolons
@@ -36,7 +36,7 @@ final readonly class Kind
         public string $scientific,
         public string $common,
         public string $synonyms,
-        public Role $role,
+        public PlantRole $role,
         public Estimate $growth,
         public Estimate $halfLight,
         public Estimate $rootShare,

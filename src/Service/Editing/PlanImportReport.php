@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 
 /** What of a brought-in file was not understood, line by line. */
-final class ImportReport
+final class PlanImportReport
 {
     /** The text that was sent: as a file, else as typed. */
     public static function sent(Request $request): string

@@ -6,7 +6,7 @@ namespace Olvek\Core\Judgement\Ask;
 
 use Olvek\Core\Basis\Unit\Ion;
 use Olvek\Core\Judgement\Margin\Algae;
-use Olvek\Core\Judgement\Margin\Ammonia;
+use Olvek\Core\Judgement\Margin\AmmoniaMargin;
 use Olvek\Core\Judgement\Margin\DawnOxygen;
 use Olvek\Core\Judgement\Margin\Nitrate;
 use Olvek\Core\Judgement\Margin\Nitrite;
@@ -18,7 +18,7 @@ use Olvek\Core\Planning\Plan\Plan;
  * What is looked at where two ways to go on are held against each other: a quantity at its worst or at the end, and what it must not
  * pass.
  */
-enum Outcome: string
+enum AskOutcome: string
 {
     case Ammonia = 'ammonia';
     case Nitrite = 'nitrite';
@@ -78,7 +78,7 @@ enum Outcome: string
     public function limit(Plan $plan): ?float
     {
         return match ($this) {
-            self::Ammonia => Ammonia::TEST_SHOWS,
+            self::Ammonia => AmmoniaMargin::TEST_SHOWS,
             self::Nitrite => Nitrite::ACT,
             self::Oxygen => DawnOxygen::need($plan),
             self::Nitrate => Ion::Nitrate->toElement(Nitrate::WORRY),

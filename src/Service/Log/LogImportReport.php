@@ -7,7 +7,7 @@ namespace Olvek\Service\Log;
 use Symfony\Component\Uid\Uuid;
 
 /** What came of a table: how many entries were taken, how many stood there already, and each line that was not taken, with its reason. */
-final class ImportReport
+final class LogImportReport
 {
     /** Reasons that are shown; more are counted. */
     public const SHOWN = 50;

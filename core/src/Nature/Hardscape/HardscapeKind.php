@@ -7,7 +7,7 @@ namespace Olvek\Core\Nature\Hardscape;
 use Olvek\Core\Basis\Unit\Estimate;
 
 /** A kind of stone or wood. */
-final readonly class Kind
+final readonly class HardscapeKind
 {
     /**
      * @param Estimate $density  kg per L

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Olvek\Core\Planning\Steps;
 
 use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Buying\ShoppingList;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Emersion;
-use Olvek\Core\Planning\Plan\Filling as Way;
+use Olvek\Core\Planning\Plan\FillingMethod;
 use Olvek\Core\Planning\Plan\FloaterKeeping;
 use Olvek\Core\Planning\Plan\PlantingOrder;
 use Olvek\Core\Planning\Plan\Treatment;
@@ -19,7 +19,7 @@ use Olvek\Core\Planning\Plan\Treatment;
  *
  * @internal
  */
-final readonly class Filling extends Chapter
+final readonly class FillingSteps extends Chapter
 {
     /** Minutes a litre of hose water takes to run in gently. J. */
     private const PER_LITRE = 0.5;
@@ -27,13 +27,13 @@ final readonly class Filling extends Chapter
     public function steps(): array
     {
         $plan = $this->plan;
-        $sunk = Way::Sink === $plan->preparation->filling;
+        $sunk = FillingMethod::Sink === $plan->preparation->filling;
 
         return [
             // What is closed under water takes nothing more.
             ...$sunk ? $this->surface() : [],
             $sunk ? $this->sink() : $this->fill(),
-            PlantingOrder::Damp === $plan->preparation->order && !$sunk ? (new Planting($plan, $this->units))->tall() : null,
+            PlantingOrder::Damp === $plan->preparation->order && !$sunk ? (new PlantingSteps($plan, $this->units))->tall() : null,
             ...$sunk ? [] : $this->surface(),
             $sunk ? null : $this->cloud(),
             $plan->preparation->firstChange > 0 ? $this->change() : null,
@@ -45,8 +45,8 @@ final readonly class Filling extends Chapter
         $plan = $this->plan;
         $net = $plan->netWater();
         $how = match ($plan->preparation->filling) {
-            Way::Hose => 'through a thin hose',
-            Way::Pour => 'poured, though a plate would spare the bed',
+            FillingMethod::Hose => 'through a thin hose',
+            FillingMethod::Pour => 'poured, though a plate would spare the bed',
             default => 'over a plate or bag',
         };
 
@@ -95,10 +95,10 @@ final readonly class Filling extends Chapter
     private function surface(): array
     {
         $first = array_filter($this->plan->clumps, static fn (Clump $c): bool => 0 === $c->day);
-        $house = array_filter($first, static fn (Clump $c): bool => Role::HousePlant === $c->kind->role);
+        $house = array_filter($first, static fn (Clump $c): bool => PlantRole::HousePlant === $c->kind->role);
         $float = array_filter(
             $first,
-            static fn (Clump $c): bool => $c->floats() || \in_array($c->kind->role, [Role::HousePlant, Role::FloatingStem], true),
+            static fn (Clump $c): bool => $c->floats() || \in_array($c->kind->role, [PlantRole::HousePlant, PlantRole::FloatingStem], true),
         );
         $kept = array_filter($first, static fn (Clump $c): bool => $c->isKept());
         $above = array_filter($first, static fn (Clump $c): bool => Emersion::Under !== $c->emersion);

@@ -7,7 +7,7 @@ namespace Olvek\Core\Planning\Plan;
 use Olvek\Core\Basis\Field\Worded;
 
 /** How a clump is set. */
-enum Planting: string implements Worded
+enum PlantingMethod: string implements Worded
 {
     case Right = 'right';
     /** Down into raw soil, or with the rhizome buried. */

@@ -7,7 +7,7 @@ namespace Olvek\Core\Planning\Plan;
 use Olvek\Core\Basis\Field\Worded;
 
 /** How water is let in over a new bed. */
-enum Filling: string implements Worded
+enum FillingMethod: string implements Worded
 {
     case Undecided = 'undecided';
     case Plate = 'plate';

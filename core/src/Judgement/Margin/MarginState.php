@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Judgement\Margin;
 
 /** How a margin stands. */
-enum State: string
+enum MarginState: string
 {
     case Holds = 'holds';
     case Tight = 'tight';

@@ -25,7 +25,7 @@ use Olvek\Core\Nature\Water\AmmoniaCriterion;
         Asked::WishedAnimals,
     ],
 )]
-final class Ammonia implements Criterion
+final class AmmoniaMargin implements Criterion
 {
     /** mg NH3/L. P: EIFAC (1970), Report on ammonia and inland fisheries, Technical Paper 11. */
     private const SAFE_UNIONISED = 0.025;

@@ -7,7 +7,7 @@ namespace Olvek\Core\Nature\Animal;
 use Olvek\Core\Basis\Unit\Estimate;
 
 /** A kind of animal: what it weighs, eats and needs. */
-final readonly class Kind
+final readonly class AnimalKind
 {
     /** L below which the trade keeps shrimp and snails only. C. */
     public const FISH_FROM = 10.0;
@@ -36,7 +36,7 @@ final readonly class Kind
         public string $scientific,
         public string $common,
         public string $synonyms,
-        public Shape $shape,
+        public AnimalShape $shape,
         public Level $level,
         public Estimate $grams,
         public Estimate $leastTank,
@@ -85,6 +85,6 @@ final readonly class Kind
     /** Litres of the smallest tank that anybody should keep it in. */
     public function leastLitres(): float
     {
-        return max($this->leastTank->value, Shape::Fish === $this->shape ? self::FISH_FROM : 0.0);
+        return max($this->leastTank->value, AnimalShape::Fish === $this->shape ? self::FISH_FROM : 0.0);
     }
 }

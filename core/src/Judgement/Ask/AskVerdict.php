@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Judgement\Ask;
 
 /** What comes of a question. */
-enum Verdict: string
+enum AskVerdict: string
 {
     case Fine = 'fine';
     case Helps = 'helps';

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Steps;
 
-use Olvek\Core\Nature\Plant\Role;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Emersion;
-use Olvek\Core\Planning\Plan\Filling as Way;
+use Olvek\Core\Planning\Plan\FillingMethod;
 use Olvek\Core\Planning\Plan\PlantingOrder;
 use Olvek\Core\Planning\Plan\Seat;
 
@@ -16,18 +16,18 @@ use Olvek\Core\Planning\Plan\Seat;
  *
  * @internal
  */
-final readonly class Planting extends Chapter
+final readonly class PlantingSteps extends Chapter
 {
     /** Depth to which a tank is filled before planting, of the water over the bed. C. */
     private const PART_FILL = 0.15;
     /** Minutes a stem or pot takes to plant. J. */
     private const PER_PIECE = 0.6;
     /** Roles that stay low, or grow slowly, and go in first. */
-    private const LOW = [Role::Carpet, Role::Rosette, Role::Runner, Role::Epiphyte, Role::Moss, Role::Marsh];
+    private const LOW = [PlantRole::Carpet, PlantRole::Rosette, PlantRole::Runner, PlantRole::Epiphyte, PlantRole::Moss, PlantRole::Marsh];
 
     public function steps(): array
     {
-        $sunk = Way::Sink === $this->plan->preparation->filling;
+        $sunk = FillingMethod::Sink === $this->plan->preparation->filling;
         $damp = $sunk || PlantingOrder::Damp === $this->plan->preparation->order;
         $seated = array_filter($this->first(), static fn (Clump $c): bool => $c->isOffBed());
         $rooted = array_filter($this->first(), static fn (Clump $c): bool => !$c->isOffBed());
@@ -77,7 +77,7 @@ final readonly class Planting extends Chapter
             $this->plan->clumps,
             static fn (Clump $c): bool => 0 === $c->day
                 && !$c->floats()
-                && !\in_array($c->kind->role, [Role::HousePlant, Role::FloatingStem], true),
+                && !\in_array($c->kind->role, [PlantRole::HousePlant, PlantRole::FloatingStem], true),
         );
         usort($first, static fn (Clump $a, Clump $b): int => $a->kind->height->value <=> $b->kind->height->value);
 
