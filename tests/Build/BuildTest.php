@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Tests\Build;
 
 use Olvek\Core\Planning\Buying\ShoppingList;
+use Olvek\Service\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 use Sabre\VObject\Component\VCalendar;
@@ -278,5 +279,23 @@ final class BuildTest extends BenchTestCase
         $this->mark('fill', 'done', ['day' => '2026-03-04']);
         $this->browser->request('GET', "/tanks/$this->tank/build/care.ics");
         self::assertStringContainsString('20260311', (string) $this->browser->getResponse()->getContent());
+    }
+
+    /** Each line: the step, what is said of it, and the day from which the tank then counts. */
+    public function testTheTankCountsFromItsFillingAndFromNoOtherStep(): void
+    {
+        foreach ([
+            ['soil', 'done', '2026-03-01', null],
+            ['fill', 'done', '2026-03-04', '2026-03-04'],
+            ['fill', 'done', '2026-03-05', '2026-03-05'],
+            ['fill', 'skipped', '2026-03-05', null],
+            ['fill', 'done', '2026-03-06', '2026-03-06'],
+            ['soil', 'undo', '', '2026-03-06'],
+            ['fill', 'undo', '', null],
+        ] as [$step, $state, $day, $counted]) {
+            $this->mark($step, $state, ['day' => $day]);
+            $tank = $this->service(TankRepository::class)->find($this->tank);
+            self::assertSame($counted, $tank?->filledOn()?->format('Y-m-d'), "$step $state $day");
+        }
     }
 }

@@ -87,6 +87,7 @@ final class MigrationTest extends TestCase
             $all('SELECT id FROM tank ORDER BY id'),
         );
         self::assertSame(array_fill(0, 2, hash('xxh128', $plan.'  ')), $all('SELECT plan_hash FROM tank'));
+        self::assertSame(array_fill(0, 2, '2026-01-01'), $all('SELECT filled_on FROM tank'));
         self::assertSame(
             [4, 6, 2, 2, 2, 0],
             array_map(static fn (string $t): int => \count($all("SELECT 1 FROM $t")), [

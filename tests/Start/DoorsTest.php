@@ -6,7 +6,6 @@ namespace Olvek\Tests\Start;
 
 use Olvek\Core\Planning\Plan\Method;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 
@@ -113,7 +112,7 @@ final class DoorsTest extends BenchTestCase
         $this->browser->followRedirect();
         $tanks = array_filter($this->service(TankRepository::class)->active($this->keeper), static fn ($t): bool => 'Old' === $t->name());
         $tank = array_values($tanks)[0];
-        self::assertSame($day, $this->service(BuildRecords::class)->filledOn($tank)?->format('Y-m-d'));
+        self::assertSame($day, $tank->filledOn()?->format('Y-m-d'));
         self::assertMatchesRegularExpression('~/today$~', $this->browser->getHistory()->current()->getUri());
         $lines = array_map(
             static fn ($e): string => "$e->what $e->amount {$e->on->format('Y-m-d')}",

@@ -229,7 +229,7 @@ final class BuildController extends AbstractController
                 $typed['note'][$step->id] ?? '',
                 $errors["step.$step->id"] ?? null,
             );
-            $later = $later || true === $mark?->done;
+            $later = $later || true === $mark?->done();
         }
         $steps = array_reverse($steps);
         $shop = $this->buildRecords->shop($progress);

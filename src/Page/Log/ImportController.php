@@ -7,7 +7,6 @@ namespace Olvek\Page\Log;
 use Olvek\Core\Basis\Unit\DayFormat;
 use Olvek\Core\Basis\Unit\TextTable;
 use Olvek\Service\Account\Keeper;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Log\ImportBatches;
 use Olvek\Service\Log\ImportColumn;
 use Olvek\Service\Log\LogImport;
@@ -39,7 +38,6 @@ final class ImportController extends AbstractController
     public function __construct(
         private readonly LogImport $import,
         private readonly ImportBatches $batches,
-        private readonly BuildRecords $buildRecords,
     ) {
     }
 
@@ -62,7 +60,7 @@ final class ImportController extends AbstractController
         $name = mb_scrub($file?->getClientOriginalName() ?? $request->request->getString('name'));
         $fault = match (true) {
             !$this->isCsrfTokenValid('log', $request->request->getString('_token')) => self::EXPIRED,
-            null === $this->buildRecords->filledOn($tank) => 'The tank has not been filled yet: its days are counted from then on.',
+            null === $tank->filledOn() => 'The tank has not been filled yet: its days are counted from then on.',
             '' === trim($text) => 'Choose a file, or paste its text.',
             substr_count($text, "\n") > LogImport::MOST_LINES => \sprintf(
                 'This has more than %d lines: import it in parts.',
@@ -129,7 +127,7 @@ final class ImportController extends AbstractController
             'log/import.html.twig',
             [
                 'tank' => $tank,
-                'filled' => $this->buildRecords->filledOn($tank),
+                'filled' => $tank->filledOn(),
                 'fault' => '',
                 'look' => null,
                 'preview' => null,

@@ -13,7 +13,6 @@ use Olvek\Core\Keeping\Log\ToRead;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Build\LastTest;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\Entry;
@@ -30,7 +29,6 @@ final readonly class LogPage
 
     public function __construct(
         private Logbook $logbook,
-        private BuildRecords $buildRecords,
         private Today $today,
         private TankRepository $tanks,
         private TankEditor $editor,
@@ -48,7 +46,7 @@ final readonly class LogPage
     public function all(Tank $tank, Keeper $keeper, int $from, array $sent = [], array $errors = []): array
     {
         $plan = $this->editor->plan($this->tanks->head($tank));
-        $filled = $this->buildRecords->filledOn($tank);
+        $filled = $tank->filledOn();
         $today = $this->today->of($keeper);
         $sections = [];
         foreach (LogAction::of($plan) as $action) {

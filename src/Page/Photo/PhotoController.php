@@ -6,7 +6,6 @@ namespace Olvek\Page\Photo;
 
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Photo\Photo;
 use Olvek\Service\Photo\Photos;
 use Olvek\Service\Photo\PhotoSize;
@@ -46,7 +45,6 @@ final class PhotoController extends AbstractController
 
     public function __construct(
         private readonly Photos $photos,
-        private readonly BuildRecords $buildRecords,
         private readonly Today $today,
         private readonly Turns $turns,
         #[Autowire(service: 'limiter.photos')] private readonly RateLimiterFactory $often,
@@ -231,7 +229,7 @@ final class PhotoController extends AbstractController
         int $status = Response::HTTP_OK,
         int $from = 0,
     ): Response {
-        $filled = $this->buildRecords->filledOn($tank);
+        $filled = $tank->filledOn();
         $weeks = [];
         // One more than is shown tells whether there are older ones.
         $photos = $this->photos->newest($tank, self::SHOWN + 1, $from);

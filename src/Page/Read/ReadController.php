@@ -118,7 +118,7 @@ final class ReadController extends AbstractController
             'tank' => $tank,
             'plan' => $plan,
             'day' => $case->day ?? $today,
-            'filled' => $this->reader->filled($tank),
+            'filled' => $tank->filledOn(),
             'question' => $question,
             'signs' => ReadPage::signs(),
             'tooOld' => $tooOld,

@@ -108,7 +108,7 @@ final class RunningController extends AbstractController
             $tank = $this->tankEditor->begin($keeper, $plan, 'taken over as it runs');
 
             // The same form, sent twice, has begun it already.
-            return null !== $this->buildRecords->filledOn($tank) ? [] : $this->noted($tank, $keeper, $filled, $readings, $lives);
+            return null !== $tank->filledOn() ? [] : $this->noted($tank, $keeper, $filled, $readings, $lives);
         });
 
         return [] === $errors && $tank instanceof Tank

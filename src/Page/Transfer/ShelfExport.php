@@ -104,7 +104,7 @@ final readonly class ShelfExport
         ksort($marks);
         yield "$folder/steps.csv" => Csv::write(
             ShelfFormat::STEPS,
-            array_map(static fn ($m): array => [$m->step, $m->done, $m->on->format('Y-m-d'), $m->note], array_values($marks)),
+            array_map(static fn ($m): array => [$m->step, $m->done(), $m->on()->format('Y-m-d'), $m->note()], array_values($marks)),
         );
         yield "$folder/sheet.json" => json_encode(
             $this->buildRecords->progress($tank)->sheet(),

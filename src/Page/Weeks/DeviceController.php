@@ -10,7 +10,6 @@ use Olvek\Core\Keeping\Care\LightPlan;
 use Olvek\Core\Keeping\Log\ToRead;
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Service\Account\Keeper;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Device\DeviceKind;
 use Olvek\Service\Device\Devices;
 use Olvek\Service\Device\DeviceTrouble;
@@ -36,7 +35,6 @@ final class DeviceController extends AbstractController
     public function __construct(
         private readonly Devices $devices,
         private readonly Situations $situations,
-        private readonly BuildRecords $buildRecords,
     ) {
     }
 
@@ -238,7 +236,7 @@ final class DeviceController extends AbstractController
     {
         $programme = [
             ...LightPlan::document($situation->plan, $situation->log),
-            'filled' => $this->buildRecords->filledOn($tank)?->format('Y-m-d'),
+            'filled' => $tank->filledOn()?->format('Y-m-d'),
         ];
 
         return [...$programme, 'id' => hash('xxh128', json_encode($programme, \JSON_THROW_ON_ERROR))];

@@ -259,7 +259,7 @@ final class WeeksController extends AbstractController
     #[Route('/log.csv', name: 'weeks_log', methods: ['GET'])]
     public function log(Tank $tank): Response
     {
-        $filled = $this->page->filled($tank);
+        $filled = $tank->filledOn();
 
         return new StreamedResponse(function () use ($tank, $filled): void {
             $out = fopen('php://output', 'w');

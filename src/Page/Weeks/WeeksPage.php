@@ -16,7 +16,6 @@ use Olvek\Core\Keeping\Log\TestKit;
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Device\Devices;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\Logbook;
@@ -36,18 +35,12 @@ final readonly class WeeksPage
     public function __construct(
         private TankRepository $tanks,
         private TankEditor $editor,
-        private BuildRecords $buildRecords,
         private Logbook $logbook,
         private Situations $situations,
         private Forecasts $prospect,
         private Today $today,
         private Devices $devices,
     ) {
-    }
-
-    public function filled(Tank $tank): ?\DateTimeImmutable
-    {
-        return $this->buildRecords->filledOn($tank);
     }
 
     /**
@@ -94,7 +87,7 @@ final readonly class WeeksPage
         }
         $light = LightPlan::of($situation->plan, $situation->log);
         $weeks = FirstWeeks::of($situation);
-        $filled = $this->buildRecords->filledOn($tank);
+        $filled = $tank->filledOn();
 
         return [
             ...$common,

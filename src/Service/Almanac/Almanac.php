@@ -7,7 +7,6 @@ namespace Olvek\Service\Almanac;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Read\Notices;
 use Olvek\Service\Tank\Tank;
@@ -27,7 +26,6 @@ final readonly class Almanac
 
     public function __construct(
         private TankRepository $tanks,
-        private BuildRecords $buildRecords,
         private TaskMarkRepository $taskMarks,
         private KnownDues $known,
         private Notices $notices,
@@ -47,7 +45,7 @@ final readonly class Almanac
     {
         $today = $this->today->of($keeper);
         $date = $today->format('Y-m-d');
-        $filled = $this->buildRecords->filledDays($keeper);
+        $filled = $this->tanks->filledDays($keeper);
         $all = $this->tanks->active($keeper);
         $tanks = null === $only ? $all : array_intersect_key($all, array_flip($only));
         $parts = ['late' => [], 'now' => [], 'coming' => []];
@@ -95,7 +93,7 @@ final readonly class Almanac
     public function refresh(Keeper $keeper, TimeLimit $patience): int
     {
         $today = $this->today->of($keeper);
-        $filled = $this->buildRecords->filledDays($keeper);
+        $filled = $this->tanks->filledDays($keeper);
         $tanks = $this->tanks->active($keeper);
         $waiting = $this->known->of($keeper, $today, $filled, $tanks, $this->taskMarks->ofKeeper($keeper), $patience)[1];
 

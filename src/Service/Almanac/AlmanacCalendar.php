@@ -6,7 +6,6 @@ namespace Olvek\Service\Almanac;
 
 use Olvek\Core\Keeping\Care\Task;
 use Olvek\Service\Account\Keeper;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Site\ResultCache;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
@@ -19,7 +18,6 @@ final readonly class AlmanacCalendar
 {
     public function __construct(
         private TankRepository $tanks,
-        private BuildRecords $buildRecords,
         private TaskMarkRepository $taskMarks,
         private Tasks $tasks,
         private KnownDues $known,
@@ -41,7 +39,7 @@ final readonly class AlmanacCalendar
     private function mark(Keeper $keeper): string
     {
         $marks = $this->taskMarks->ofKeeper($keeper);
-        $filled = $this->buildRecords->filledDays($keeper);
+        $filled = $this->tanks->filledDays($keeper);
         $stamps = [];
         foreach (array_intersect_key($this->tanks->active($keeper), $filled) as $id => $tank) {
             $stamps[] = $this->known->stamp($keeper, $filled[$id], $tank, $marks[$id] ?? []);
@@ -57,7 +55,7 @@ final readonly class AlmanacCalendar
      */
     private function feed(Keeper $keeper): array
     {
-        $filled = $this->buildRecords->filledDays($keeper);
+        $filled = $this->tanks->filledDays($keeper);
         $all = [];
         foreach ($this->tanks->shelf($keeper) as $revision) {
             $day = $filled[$revision->tank->id()->toRfc4122()] ?? null;

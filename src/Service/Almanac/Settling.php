@@ -8,7 +8,6 @@ use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Core\Keeping\Log\LoggedEvent;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Log\Entry;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Site\ConcurrentChange;
@@ -23,7 +22,6 @@ final readonly class Settling
     public function __construct(
         private EntityManagerInterface $entities,
         private TankRepository $tanks,
-        private BuildRecords $buildRecords,
         private Tasks $tasks,
         private Logbook $logbook,
         private Today $today,
@@ -50,7 +48,7 @@ final readonly class Settling
     /** What a task that is done counts as in the logbook. */
     private function does(Due $due): ?LoggedEvent
     {
-        $filled = $this->buildRecords->filledDays($due->tank->keeper)[$due->tank->id()->toRfc4122()] ?? null;
+        $filled = $due->tank->filledOn();
         foreach ($this->tasks->of($this->tanks->head($due->tank), $due->tank->keeper->units(), $filled) as $task) {
             if ($task->id === $due->task) {
                 return $task->does;

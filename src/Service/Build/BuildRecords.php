@@ -13,14 +13,12 @@ use Olvek\Core\Basis\Unit\UnreadableQuantity;
 use Olvek\Core\Nature\Bed\Material;
 use Olvek\Core\Planning\Buying\Shop;
 use Olvek\Core\Planning\Steps\Steps;
-use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
 use Olvek\Service\Site\ConcurrentChange;
 use Olvek\Service\Site\PlainText;
 use Olvek\Service\Site\Saver;
 use Olvek\Service\Tank\Tank;
 use Psr\EventDispatcher\EventDispatcherInterface;
-use Symfony\Component\Uid\Uuid;
 
 /** Keeps what is ticked and typed while a tank is being built. */
 final readonly class BuildRecords
@@ -140,7 +138,7 @@ final readonly class BuildRecords
     public function filled(Tank $tank, string $typed): ?\DateTimeImmutable
     {
         if ('' === $typed) {
-            return $this->filledOn($tank) ?? $this->today->of($tank->keeper);
+            return $tank->filledOn() ?? $this->today->of($tank->keeper);
         }
 
         return Today::read($typed);
@@ -149,7 +147,7 @@ final readonly class BuildRecords
     /** Why a typed day ("" for today) can be none on which something was seen or done in this tank; null where it can. */
     public function dayFault(Tank $tank, string $typed): ?string
     {
-        return self::faultOf($typed, $this->today->of($tank->keeper), $this->filledOn($tank));
+        return self::faultOf($typed, $this->today->of($tank->keeper), $tank->filledOn());
     }
 
     /** The same, where both days are known: of many lines none is asked for again. */
@@ -166,35 +164,6 @@ final readonly class BuildRecords
             ),
             default => null,
         };
-    }
-
-    /** The day on which filling was ticked; null where it was not. */
-    public function filledOn(Tank $tank): ?\DateTimeImmutable
-    {
-        $mark = $this->marks($tank)[Steps::FILL] ?? null;
-
-        return true === $mark?->done ? $mark->on : null;
-    }
-
-    /** @return array<string, \DateTimeImmutable> day of filling by tank, of all of a keeper's that are filled */
-    public function filledDays(Keeper $keeper): array
-    {
-        $filled = [];
-        /** @var list<array{tank: Uuid, day: \DateTimeImmutable}> $rows */
-        $rows = $this->entities
-            ->createQuery(
-                'SELECT t.id AS tank, m.on AS day FROM '.
-                    StepMark::class.
-                    ' m JOIN m.tank t WHERE t.keeper = :keeper AND m.step = :step AND m.done = true',
-            )
-            ->setParameter('keeper', $keeper->id(), 'uuid')
-            ->setParameter('step', Steps::FILL)
-            ->getResult();
-        foreach ($rows as $row) {
-            $filled[$row['tank']->toRfc4122()] = $row['day'];
-        }
-
-        return $filled;
     }
 
     /** @return array<string, StepMark> by step */
@@ -247,9 +216,10 @@ final readonly class BuildRecords
         $mark = $this->entities->find(StepMark::class, ['tank' => $tank->id(), 'step' => $step]);
         if (null === $done) {
             if (null !== $mark) {
+                $mark->takeBack();
                 $this->entities->remove($mark);
-                $this->events->dispatch(new StepMarked($tank, $step, null, $mark->on));
-                $this->entities->flush();
+                $this->events->dispatch(new StepMarked($tank, $step, null, $mark->on()));
+                $this->saver->flush();
             }
 
             return null;
@@ -266,9 +236,7 @@ final readonly class BuildRecords
         if (null === $mark) {
             $this->entities->persist(new StepMark($tank, $step, $done, $on, $note));
         } else {
-            $mark->done = $done;
-            $mark->on = $on;
-            $mark->note = $note;
+            $mark->change($done, $on, $note);
         }
         $this->events->dispatch(new StepMarked($tank, $step, $done, $on));
         $this->saver->flush();

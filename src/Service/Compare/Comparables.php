@@ -60,7 +60,7 @@ final readonly class Comparables
         $thing = Thing::read($text) ?? throw new NotFoundHttpException('Nobody can compare this.');
         $tank = $this->tanks->owned($thing->tank, $keeper) ?? throw new NotFoundHttpException('There is no such tank on your shelf.');
         $revision = null === $thing->version ? $this->tanks->head($tank) : $this->tanks->revision($tank, $thing->version);
-        if (null === $revision || ($thing->lived && null === $this->reader->filled($tank))) {
+        if (null === $revision || ($thing->lived && null === $tank->filledOn())) {
             throw new NotFoundHttpException('There is no such version of this tank.');
         }
         $drawn = $this->tankEditor->plan($revision);
@@ -72,7 +72,7 @@ final readonly class Comparables
         if ($thing->lived && $day + 1 >= Plan::LAST_DAY) {
             throw new NotFoundHttpException('This tank is older than the three years that Olvek runs.');
         }
-        $filled = $this->reader->filled($tank);
+        $filled = $tank->filledOn();
         // Of a tank that is filled all versions began on that day of the year.
         $plan = null === $filled ? $drawn : $drawn->filledOn($filled);
         $plan = $thing->lived ? ActualPlan::upTo($plan, $log, $day, static fn (PlannedEvent $e): bool => true)->plan : $plan;
@@ -159,7 +159,7 @@ final readonly class Comparables
         $offered = ['Tanks' => []];
         foreach ($this->tanks->active($keeper) as $tank) {
             $offered['Tanks'][Thing::ofTank($tank->id())] = $tank->name();
-            if (null !== $this->reader->filled($tank)) {
+            if (null !== $tank->filledOn()) {
                 $offered['Tanks'][Thing::asLived($tank->id())] = "{$tank->name()}, as it has gone";
             }
         }

@@ -18,7 +18,6 @@ use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Log\TankState;
@@ -39,7 +38,6 @@ final readonly class Estimates
         private EstimateParts $parts,
         private TankRepository $tanks,
         private TankEditor $editor,
-        private BuildRecords $buildRecords,
         private Logbook $logbook,
         private Today $today,
         private Catalogue $catalogue,
@@ -50,7 +48,7 @@ final readonly class Estimates
     /** Null before it was filled. */
     public function life(Tank $tank, Keeper $keeper): ?TankHistory
     {
-        $filled = $this->buildRecords->filledOn($tank);
+        $filled = $tank->filledOn();
         if (null === $filled) {
             return null;
         }

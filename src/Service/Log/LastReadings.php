@@ -6,7 +6,6 @@ namespace Olvek\Service\Log;
 
 use Olvek\Core\Keeping\Log\Poison;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Build\LastTest;
 use Olvek\Service\Tank\Tank;
 use Symfony\Component\DependencyInjection\Attribute\AsAlias;
@@ -15,13 +14,13 @@ use Symfony\Component\DependencyInjection\Attribute\AsAlias;
 #[AsAlias(LastTest::class)]
 final readonly class LastReadings implements LastTest
 {
-    public function __construct(private Logbook $logbook, private BuildRecords $buildRecords, private Today $today)
+    public function __construct(private Logbook $logbook, private Today $today)
     {
     }
 
     public function warning(Tank $tank): ?string
     {
-        $filled = $this->buildRecords->filledOn($tank);
+        $filled = $tank->filledOn();
         $day = null === $filled ? -1 : Today::between($filled, $this->today->of($tank->keeper));
         if (null === $filled || $day < 0) {
             return null;

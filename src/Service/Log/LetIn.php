@@ -9,7 +9,6 @@ use Olvek\Core\Keeping\Log\LoggedEvent;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Steps\Step;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Build\StepMarked;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Tank\Tank;
@@ -24,7 +23,6 @@ final readonly class LetIn
     public function __construct(
         private EntityManagerInterface $entities,
         private Logbook $logbook,
-        private BuildRecords $buildRecords,
         private TankRepository $tanks,
         private TankEditor $editor,
     ) {
@@ -72,7 +70,7 @@ final readonly class LetIn
     /** Whether the logbook has it already, or counts no days yet. */
     private function hasCome(Tank $tank, Group $group): bool
     {
-        $filled = $this->buildRecords->filledOn($tank);
+        $filled = $tank->filledOn();
 
         return null === $filled || [] !== $this->logbook->since($tank, $filled)->of(EventKind::Stock, $group->id);
     }

@@ -24,7 +24,6 @@ final readonly class LogImport
 
     public function __construct(
         private Logbook $logbook,
-        private BuildRecords $buildRecords,
         private Today $today,
         private OwnRows $own,
         private ChartRows $charts,
@@ -34,7 +33,7 @@ final readonly class LogImport
 
     public function look(Tank $tank, string $text, ?int $column = null): TableLook
     {
-        return TableLook::at($text, $this->buildRecords->filledOn($tank), $this->today->of($tank->keeper), $column);
+        return TableLook::at($text, $tank->filledOn(), $this->today->of($tank->keeper), $column);
     }
 
     /** What would be written; nothing is. */
@@ -90,7 +89,7 @@ final readonly class LogImport
             TableLook::CHARTS => $this->charts->entries($tank, $table, $choice, $import),
             default => ForeignRows::entries($tank, $table, $choice, $import),
         };
-        [$today, $filled] = [$this->today->of($tank->keeper), $this->buildRecords->filledOn($tank)];
+        [$today, $filled] = [$this->today->of($tank->keeper), $tank->filledOn()];
         $outside = null;
         foreach ($rows as $line => $made) {
             if (\is_string($made)) {

@@ -70,7 +70,7 @@ final readonly class LogWriter
             return ['' => $full];
         }
         $day = $sent->getString('day');
-        $refused = null === $this->buildRecords->filledOn($tank)
+        $refused = null === $tank->filledOn()
             ? 'The tank has not been filled yet: tick “Fill slowly” on its Build page first, and the days are counted.'
             : $this->buildRecords->dayFault($tank, $day);
         if (null !== $refused) {

@@ -20,7 +20,6 @@ final readonly class PostedReadings
     public function __construct(
         private Logbook $logbook,
         private TankRepository $tanks,
-        private BuildRecords $buildRecords,
         private Today $today,
     ) {
     }
@@ -52,7 +51,7 @@ final readonly class PostedReadings
             $read = \is_array($line['readings'] ?? null) ? $line['readings'] : [];
             $on = $at?->setTimezone($keeper->zone());
             if (null !== $tank && !\array_key_exists($id, $filled)) {
-                $filled[$id] = $this->buildRecords->filledOn($tank);
+                $filled[$id] = $tank->filledOn();
             }
             $fault = match (true) {
                 null === $line => 'This isn’t a JSON object.',

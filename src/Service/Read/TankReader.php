@@ -9,7 +9,6 @@ use Olvek\Core\Keeping\Log\Log;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Log\TankState;
@@ -25,7 +24,6 @@ final readonly class TankReader
     public function __construct(
         private TankRepository $tanks,
         private TankEditor $editor,
-        private BuildRecords $buildRecords,
         private Logbook $logbook,
         private Today $today,
     ) {
@@ -34,20 +32,15 @@ final readonly class TankReader
     public function plan(Tank $tank): Plan
     {
         $plan = $this->editor->plan($this->tanks->head($tank));
-        $filled = $this->buildRecords->filledOn($tank);
+        $filled = $tank->filledOn();
 
         return null === $filled ? $plan : $plan->filledOn($filled);
-    }
-
-    public function filled(Tank $tank): ?\DateTimeImmutable
-    {
-        return $this->buildRecords->filledOn($tank);
     }
 
     /** Days after filling of today; null before it was filled. */
     public function day(Tank $tank, Keeper $keeper): ?int
     {
-        $filled = $this->buildRecords->filledOn($tank);
+        $filled = $tank->filledOn();
 
         return null === $filled ? null : max(0, Today::between($filled, $this->today->of($keeper)));
     }
@@ -65,14 +58,14 @@ final readonly class TankReader
      */
     public function stateOf(Tank $tank, Keeper $keeper): TankState
     {
-        $filled = $this->buildRecords->filledOn($tank) ?? throw new \LogicException('A tank that was not filled has not lived.');
+        $filled = $tank->filledOn() ?? throw new \LogicException('A tank that was not filled has not lived.');
 
         return $this->logbook->state($tank, $this->tanks->head($tank)->plan, $filled, $this->day($tank, $keeper) ?? 0);
     }
 
     public function log(Tank $tank, Keeper $keeper): Log
     {
-        $filled = $this->buildRecords->filledOn($tank);
+        $filled = $tank->filledOn();
 
         return null === $filled ? new Log() : $this->logbook->since($tank, $filled, $this->day($tank, $keeper) ?? 0);
     }

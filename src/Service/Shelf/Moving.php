@@ -10,7 +10,6 @@ use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Tank\Tank;
@@ -20,7 +19,6 @@ use Olvek\Service\Tank\TankRepository;
 final readonly class Moving
 {
     public function __construct(
-        private BuildRecords $buildRecords,
         private Logbook $logbook,
         private Today $today,
         private TankRepository $tanks,
@@ -33,7 +31,7 @@ final readonly class Moving
     {
         $days = [];
         foreach ([$from, $to] as $tank) {
-            $filled = null === $tank ? null : $this->buildRecords->filledOn($tank);
+            $filled = null === $tank ? null : $tank->filledOn();
             if (null === $filled) {
                 return null;
             }
@@ -50,7 +48,7 @@ final readonly class Moving
      */
     public function heads(Tank $tank, Plan $plan, Keeper $keeper): array
     {
-        $filled = $this->buildRecords->filledOn($tank);
+        $filled = $tank->filledOn();
         $day = null === $filled ? -1 : max(0, Today::between($filled, $this->today->of($keeper)));
         $stock = null === $filled ? null : new Stock($plan, $this->logbook->since($tank, $filled, $day), $day);
         $heads = [];
@@ -71,7 +69,7 @@ final readonly class Moving
     /** Days after the filling of a tank; null where it is not filled. */
     public function day(Tank $tank, Keeper $keeper): ?int
     {
-        $filled = $this->buildRecords->filledOn($tank);
+        $filled = $tank->filledOn();
 
         return null === $filled ? null : max(0, min(Plan::LAST_DAY, Today::between($filled, $this->today->of($keeper))));
     }

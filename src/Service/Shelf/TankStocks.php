@@ -8,7 +8,6 @@ use Olvek\Core\Keeping\Log\Stock;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Site\ResultCache;
@@ -28,7 +27,6 @@ final readonly class TankStocks
     public function __construct(
         private TankRepository $tanks,
         private TankEditor $editor,
-        private BuildRecords $records,
         private Logbook $logbook,
         private Today $today,
         private ResultCache $cache,
@@ -43,7 +41,7 @@ final readonly class TankStocks
         $known = $this->cache->known($name) ?? [];
         $today = $this->today->of($keeper);
         $tanks = $this->tanks->active($keeper);
-        $filled = array_intersect_key($this->records->filledDays($keeper), $tanks);
+        $filled = array_intersect_key($this->tanks->filledDays($keeper), $tanks);
         $stocks = $all = [];
         foreach (array_intersect_key($tanks, $filled) as $id => $tank) {
             $day = max(0, Today::between($filled[$id], $today));

@@ -52,6 +52,10 @@ class Tank
     #[ORM\Column(name: 'archived_at', type: 'datetime_immutable', nullable: true)]
     private ?\DateTimeImmutable $archivedAt = null;
 
+    /** The day on which it was filled: its days are counted from then. The step of building that is ticked for it writes it. */
+    #[ORM\Column(name: 'filled_on', type: 'date_immutable', nullable: true)]
+    private ?\DateTimeImmutable $filledOn = null;
+
     /** The tank whose re-scape it is. */
     #[ORM\Column(type: UuidType::NAME, nullable: true)]
     private ?Uuid $follows = null;
@@ -101,6 +105,17 @@ class Tank
     public function name(): string
     {
         return $this->name;
+    }
+
+    /** The day on which it was filled; null where it was not. */
+    public function filledOn(): ?\DateTimeImmutable
+    {
+        return $this->filledOn;
+    }
+
+    public function fill(?\DateTimeImmutable $on): void
+    {
+        $this->filledOn = $on;
     }
 
     public function head(): int

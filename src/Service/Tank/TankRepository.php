@@ -97,6 +97,24 @@ final class TankRepository extends ServiceEntityRepository
         return $tanks;
     }
 
+    /** @return array<string, \DateTimeImmutable> day of filling by tank, of all of a keeper's that are filled */
+    public function filledDays(Keeper $keeper): array
+    {
+        /** @var list<array{id: Uuid, filledOn: \DateTimeImmutable}> $rows */
+        $rows = $this->createQueryBuilder('t')
+            ->select('t.id', 't.filledOn')
+            ->where('t.keeper = :keeper AND t.filledOn IS NOT NULL')
+            ->setParameter('keeper', $keeper->id(), 'uuid')
+            ->getQuery()
+            ->getResult();
+        $filled = [];
+        foreach ($rows as $row) {
+            $filled[$row['id']->toRfc4122()] = $row['filledOn'];
+        }
+
+        return $filled;
+    }
+
     public function onShelf(Keeper $keeper): int
     {
         return $this->count(['keeper' => $keeper->id(), 'removedAt' => null, 'archivedAt' => null]);

@@ -7,7 +7,6 @@ namespace Olvek\Service\Weeks;
 use Olvek\Core\Judgement\Start\TankToday;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Tank\Tank;
@@ -19,7 +18,6 @@ final readonly class Situations
     public function __construct(
         private TankRepository $tanks,
         private TankEditor $editor,
-        private BuildRecords $buildRecords,
         private Logbook $logbook,
         private Today $today,
     ) {
@@ -28,7 +26,7 @@ final readonly class Situations
     /** Where the tank stands today; null before it is filled. */
     public function of(Tank $tank, Keeper $keeper): ?TankToday
     {
-        $filled = $this->buildRecords->filledOn($tank);
+        $filled = $tank->filledOn();
         if (null === $filled) {
             return null;
         }
