@@ -17,7 +17,7 @@ use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Outlook;
 use Olvek\Core\Judgement\Margin\Remedy;
-use Olvek\Core\Judgement\Review\Mistakes;
+use Olvek\Core\Judgement\Review\VesselReview;
 use Olvek\Core\Judgement\Solve\Trial;
 use Olvek\Core\Judgement\Suitability\PlantSuit;
 use Olvek\Core\Judgement\Suitability\TankOffer;
@@ -373,7 +373,7 @@ final readonly class Composer
                 $candidates[Words::small($mistake->mend)] = $mistake->changes;
             }
             if ('lid' === $mistake->id) {
-                $low = round($score->plan->vessel->height() - Mistakes::LEAP - 0.001, 3);
+                $low = round($score->plan->vessel->height() - VesselReview::LEAP - 0.001, 3);
                 $candidates['water line lower, for those who jump'] = [new SetNumber('waterLine', $low)];
             }
         }

@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace Olvek\Core\Judgement\Review;
 
 use Olvek\Core\Basis\Unit\Dimension;
-use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Edge;
 use Olvek\Core\Nature\Bed\Mix;
 use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Change\Choose;
-use Olvek\Core\Planning\Plan\Plan;
 
 /** What lies beside what: zones that roll into one another, stones over roots, plants out of reach. C, where nothing else is said. */
-final readonly class Ground
+final readonly class GroundReview extends Review
 {
     /** m that a zone may stand over its neighbours without a rim: sand lies at some 30°, and plants hold a little more. J. */
     private const STEP = 0.025;
@@ -23,19 +21,12 @@ final readonly class Ground
     /** m from the rim's nearest edge that an arm with tongs reaches. J. */
     private const REACH = 0.65;
 
-    private function __construct(private Plan $plan, private UnitSystem $units)
+    public function mistakes(): array
     {
-    }
-
-    /** @return list<Mistake|null> */
-    public static function in(Plan $plan, UnitSystem $units): array
-    {
-        $look = new self($plan, $units);
-
         return [
-            ...array_merge(...array_map($look->zone(...), $plan->bed->zones)),
-            ...$look->stones(),
-            ...$look->reach(),
+            ...array_merge(...array_map($this->zone(...), $this->plan->bed->zones)),
+            ...$this->stones(),
+            ...$this->reach(),
         ];
     }
 

@@ -6,16 +6,14 @@ namespace Olvek\Core\Judgement\Review;
 
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Dimension;
-use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Planning\Change\Choose;
 use Olvek\Core\Planning\Change\SetNumber;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\FillingMethod;
 use Olvek\Core\Planning\Plan\HeatLoss;
-use Olvek\Core\Planning\Plan\Plan;
 
 /** What heat, flow, gas and night light do wrong. C, where nothing else is said. */
-final readonly class Technique
+final readonly class TechniqueReview extends Review
 {
     /** W per litre with which a heater that sticks boils its tank within a night. J: 2 W/L lift it some 20 °C. */
     private const STRONG = 2.0;
@@ -30,16 +28,9 @@ final readonly class Technique
     /** L of a vessel that two hands sink and turn under water. J. */
     private const SINKABLE = 25.0;
 
-    private function __construct(private Plan $plan, private UnitSystem $units)
+    public function mistakes(): array
     {
-    }
-
-    /** @return list<Mistake|null> */
-    public static function in(Plan $plan, UnitSystem $units): array
-    {
-        $look = new self($plan, $units);
-
-        return [...$look->heater(), ...$look->flow(), $look->gas(), $look->night(), $look->sunk()];
+        return [...$this->heater(), ...$this->flow(), $this->gas(), $this->night(), $this->sunk()];
     }
 
     /** @return list<Mistake|null> */

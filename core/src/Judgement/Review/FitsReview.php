@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace Olvek\Core\Judgement\Review;
 
 use Olvek\Core\Basis\Unit\Dimension;
-use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Vessel\Outline;
 use Olvek\Core\Nature\Vessel\Pane;
 use Olvek\Core\Planning\Change\SetNumber;
-use Olvek\Core\Planning\Plan\Plan;
 
 /** Whether a tank fits where it shall stand, and whether its panes bear the water. C, where nothing else is said. */
-final readonly class Fits
+final readonly class FitsReview extends Review
 {
     /** Corners beyond which an outline is a round one. */
     private const CORNERS = 8;
@@ -23,16 +21,9 @@ final readonly class Fits
     private const WORN = 0.999;
     private const LOW = 0.1;
 
-    private function __construct(private Plan $plan, private UnitSystem $units)
+    public function mistakes(): array
     {
-    }
-
-    /** @return list<Mistake|null> */
-    public static function in(Plan $plan, UnitSystem $units): array
-    {
-        $look = new self($plan, $units);
-
-        return [...$look->footprint(), $look->lamp(), $look->pane(), ...$look->grown()];
+        return [...$this->footprint(), $this->lamp(), $this->pane(), ...$this->grown()];
     }
 
     /** @return list<Mistake|null> */
@@ -171,10 +162,5 @@ final readonly class Fits
         }
 
         return \count($outline->points) > self::CORNERS ? null : $longest;
-    }
-
-    private function length(float $metres): string
-    {
-        return $this->units->show(Dimension::Length, $metres);
     }
 }
