@@ -20,7 +20,7 @@ final class Walls
         .'|passthru|proc_open|u?sleep)$/';
     /** Rooms and classes whose work it is to ask the database. */
     private const STORES = '/^Olvek\\\\((Console|Service)\\\\Server\\\\.*|Service\\\\(.*Repository|Account\\\\Invitations'
-        .'|Build\\\\BuildRecords|Log\\\\(EntryRows|ImportBatches|Logbook)|Photo\\\\Photos|Tank\\\\Holdings|Site\\\\Sqlite.*))$/';
+        .'|Build\\\\BuildRecords|Log\\\\(EntryRows|ImportBatches)|Photo\\\\Photos|Tank\\\\Holdings|Site\\\\Sqlite.*))$/';
     private const ASKS = [
         'createQuery', 'createQueryBuilder', 'createNativeQuery', 'executeQuery', 'executeStatement', 'prepareStatement', 'fetchOne',
         'fetchAssociative', 'fetchAllAssociative', 'fetchFirstColumn', 'iterateAssociative', 'fetchNumeric',

@@ -9,6 +9,7 @@ use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Service\Log\Entry;
 use Olvek\Service\Log\EntryKind;
 use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\LogReader;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -85,7 +86,7 @@ final class LogTest extends BenchTestCase
         self::assertMatchesRegularExpression('/^7 × Young ones: .+$/m', implode("\n", $words));
         $entries = $this->entries();
         self::assertContains("Two\nlines", array_map(static fn (Entry $e): string => $e->note, $entries));
-        $log = $this->service(Logbook::class)->since($this->stored(), self::on($this->day(-30)), 30);
+        $log = $this->service(LogReader::class)->since($this->stored(), self::on($this->day(-30)), 30);
         self::assertSame([30 => true], $log->algae, 'an alga that was seen counts for the lamp');
         self::assertSame([2.0], array_column($log->of(EventKind::Lost, 'a1'), 'amount'));
         self::assertSame(27, $log->of(EventKind::Change)[0]->day);

@@ -13,7 +13,7 @@ use Olvek\Core\Planning\Steps\Steps;
 use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\Entry;
-use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\EntryRepository;
 use Olvek\Service\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -147,7 +147,7 @@ final class PlaceTest extends BenchTestCase
         self::assertResponseRedirects("/tanks/$other");
         $lines = fn (string $tank): array => array_map(
             static fn (Entry $e): string => "$e->what ".(string) $e->amount.' '.$e->words,
-            array_reverse($this->service(Logbook::class)->newest($this->stored($tank), 9)),
+            array_reverse($this->service(EntryRepository::class)->newest($this->stored($tank), 9)),
         );
         $name = $group->kind->common;
         self::assertContains("take-out 2 2 × $name moved to Waiting hall", $lines($this->tank));

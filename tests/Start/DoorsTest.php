@@ -6,6 +6,7 @@ namespace Olvek\Tests\Start;
 
 use Olvek\Core\Planning\Plan\Method;
 use Olvek\Service\Account\Today;
+use Olvek\Service\Log\EntryRepository;
 use Olvek\Service\Tank\TankRepository;
 use Olvek\Tests\BenchTestCase;
 
@@ -116,7 +117,7 @@ final class DoorsTest extends BenchTestCase
         self::assertMatchesRegularExpression('~/today$~', $this->browser->getHistory()->current()->getUri());
         $lines = array_map(
             static fn ($e): string => "$e->what $e->amount {$e->on->format('Y-m-d')}",
-            $this->service(\Olvek\Service\Log\Logbook::class)->newest($tank, 9),
+            $this->service(EntryRepository::class)->newest($tank, 9),
         );
         $today = $this->service(Today::class)->of($this->keeper);
         self::assertContains('stock 8 '.$today->modify('-140 days')->format('Y-m-d'), $lines);

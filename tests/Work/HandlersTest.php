@@ -10,6 +10,7 @@ use Doctrine\Persistence\ObjectRepository;
 use Olvek\Service\Estimate\EstimateHandler;
 use Olvek\Service\Estimate\EstimateJob;
 use Olvek\Service\Estimate\Estimates;
+use Olvek\Service\Log\BulkEntries;
 use Olvek\Service\Log\Entry;
 use Olvek\Service\Log\EntryKind;
 use Olvek\Service\Log\Logbook;
@@ -103,7 +104,7 @@ final class HandlersTest extends BenchTestCase
                 yield new Entry($tank, $on, EntryKind::Reading, 'temperature', 20.0 + $n % 60 / 10, null, 'x');
             }
         })();
-        $this->service(Logbook::class)->keepAll($entries, new \Olvek\Service\Log\LogImportReport());
+        $this->service(BulkEntries::class)->keepAll($entries, new \Olvek\Service\Log\LogImportReport());
         $life = $this->service(Estimates::class)->life($this->stored(), $this->keeper) ?? self::fail('not filled');
         self::assertCount(334, $life->log->readings, 'of a probe’s day its median');
         self::assertLessThan(40_000, \strlen(serialize($life->state)));

@@ -14,6 +14,7 @@ use Olvek\Service\Account\Today;
 use Olvek\Service\Drawing\Standalone;
 use Olvek\Service\Estimate\Estimates;
 use Olvek\Service\Estimate\TankHistory;
+use Olvek\Service\Log\EntryRepository;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Site\Attachment;
 use Olvek\Service\Site\Csv;
@@ -38,7 +39,7 @@ final class LifeController extends AbstractController
 
     public function __construct(
         private readonly Estimates $estimates,
-        private readonly Logbook $logbook,
+        private readonly EntryRepository $entries,
         private readonly ResultCache $cache,
     ) {
     }
@@ -151,7 +152,7 @@ final class LifeController extends AbstractController
             }
         }
         $done = [];
-        foreach ($this->logbook->doneSince($tank, $life->filled) as $entry) {
+        foreach ($this->entries->doneSince($tank, $life->filled) as $entry) {
             $done[Today::between($life->filled, $entry->on)][] = $entry->words;
         }
         $charts = [];

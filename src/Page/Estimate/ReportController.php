@@ -13,7 +13,7 @@ use Olvek\Service\Estimate\Estimates;
 use Olvek\Service\Estimate\TankHistory;
 use Olvek\Service\Log\Entry;
 use Olvek\Service\Log\EntryKind;
-use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\EntryRepository;
 use Olvek\Service\Photo\Photo;
 use Olvek\Service\Photo\Photos;
 use Olvek\Service\Tank\Revision;
@@ -39,7 +39,7 @@ final class ReportController extends AbstractController
 
     public function __construct(
         private readonly Estimates $estimates,
-        private readonly Logbook $logbook,
+        private readonly EntryRepository $entries,
         private readonly Photos $photos,
         private readonly TankRepository $tanks,
     ) {
@@ -59,7 +59,7 @@ final class ReportController extends AbstractController
         $from = max($life->filled, $year ? $today->modify('-364 days') : $month);
         $to = min($today, $year ? $today : $month->modify('last day of this month'));
         [$first, $last] = [(int) $life->filled->diff($from)->days, (int) $life->filled->diff($to)->days];
-        $entries = $this->logbook->between($tank, $from, $to);
+        $entries = $this->entries->between($tank, $from, $to);
         $of = static fn (EntryKind $kind): array => array_values(array_filter($entries, static fn (Entry $e): bool => $kind === $e->kind));
 
         return $this->render('estimate/report.html.twig', [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Page\Log;
 
 use Olvek\Service\Account\Keeper;
+use Olvek\Service\Log\EntryRepository;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Log\LogWriter;
 use Olvek\Service\Tank\Tank;
@@ -24,8 +25,12 @@ final class LogController extends AbstractController
     private const EXPIRED = 'This page has expired, so nothing was saved. Your input is kept: submit again.';
     private const TOKEN = 'log';
 
-    public function __construct(private readonly LogPage $page, private readonly LogWriter $writer, private readonly Logbook $logbook)
-    {
+    public function __construct(
+        private readonly LogPage $page,
+        private readonly LogWriter $writer,
+        private readonly EntryRepository $entries,
+        private readonly Logbook $logbook,
+    ) {
     }
 
     #[Route('', name: 'log', methods: ['GET'])]
@@ -66,7 +71,7 @@ final class LogController extends AbstractController
     #[Route('/{entry}/undo', name: 'log_undo', requirements: ['entry' => Requirement::UUID], methods: ['POST'])]
     public function undo(Request $request, Tank $tank, string $entry, #[CurrentUser] Keeper $keeper): Response
     {
-        $found = $this->logbook->find($tank, $entry) ?? throw $this->createNotFoundException('This logbook has no such line.');
+        $found = $this->entries->ofTank($tank, $entry) ?? throw $this->createNotFoundException('This logbook has no such line.');
         $asJson = 'json' === $request->getPreferredFormat();
         if (!$this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'))) {
             return $asJson

@@ -17,6 +17,7 @@ use Olvek\Service\Build\LastTest;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\Entry;
 use Olvek\Service\Log\EntryKind;
+use Olvek\Service\Log\EntryRepository;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
@@ -28,7 +29,7 @@ final readonly class LogPage
     private const LINES = 40;
 
     public function __construct(
-        private Logbook $logbook,
+        private EntryRepository $entries,
         private Today $today,
         private TankRepository $tanks,
         private TankEditor $editor,
@@ -63,7 +64,7 @@ final readonly class LogPage
         foreach (Sign::cases() as $sign) {
             $signs[$sign->section()][] = $sign;
         }
-        $count = $this->logbook->lines($tank);
+        $count = $tank->logLines();
 
         return [
             'tank' => $tank,
@@ -77,7 +78,7 @@ final readonly class LogPage
             'causes' => DeathCause::cases(),
             'poison' => $this->lastTest->warning($tank),
             'signs' => $signs,
-            'rows' => self::rows($this->logbook->newest($tank, self::LINES, $from)),
+            'rows' => self::rows($this->entries->newest($tank, self::LINES, $from)),
             'older' => $from + self::LINES < $count ? $from + self::LINES : null,
             'newer' => $from > 0 ? max(0, $from - self::LINES) : null,
             'count' => $count,

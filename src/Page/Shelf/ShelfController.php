@@ -7,7 +7,7 @@ namespace Olvek\Page\Shelf;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Almanac\Almanac;
 use Olvek\Service\Almanac\Due;
-use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\EntryRepository;
 use Olvek\Service\Shelf\Summaries;
 use Olvek\Service\Tank\Revision;
 use Olvek\Service\Tank\Tank;
@@ -30,7 +30,7 @@ final class ShelfController extends AbstractController
         TankRepository $tanks,
         Summaries $summaries,
         Almanac $almanac,
-        Logbook $logbook,
+        EntryRepository $entries,
     ): Response {
         $boards = max(1, (int) ceil($tanks->onShelf($keeper) / self::BOARD));
         $board = filter_var($request->query->getString('board', '1'), \FILTER_VALIDATE_INT, [
@@ -43,7 +43,7 @@ final class ShelfController extends AbstractController
         $revisions = $tanks->shelf($keeper, self::BOARD, self::BOARD * ($board - 1));
         $here = array_map(static fn (Revision $r): Tank => $r->tank, $revisions);
         $asks = $almanac->of($keeper, array_map(static fn (Tank $t): string => $t->id()->toRfc4122(), $here));
-        $read = $logbook->lastRead($here);
+        $read = $entries->lastRead($here);
 
         return $this->render('shelf/shelf.html.twig', [
             'board' => $board,

@@ -12,7 +12,7 @@ use Olvek\Service\Account\Keeper;
 use Olvek\Service\Almanac\AlmanacCalendar;
 use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Device\DeviceAssignment;
-use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\EntryRepository;
 use Olvek\Service\Photo\Photos;
 use Olvek\Service\Site\Csv;
 use Olvek\Service\Tank\Tank;
@@ -28,7 +28,7 @@ final readonly class ShelfExport
     public function __construct(
         private EntityManagerInterface $entities,
         private TankRepository $tanks,
-        private Logbook $logbook,
+        private EntryRepository $entries,
         private BuildRecords $buildRecords,
         private Photos $photos,
         private AlmanacCalendar $calendar,
@@ -126,7 +126,7 @@ final readonly class ShelfExport
     /** @return iterable<list<string|float|bool|null>> */
     private function lines(Tank $tank): iterable
     {
-        foreach ($this->logbook->all($tank) as $e) {
+        foreach ($this->entries->all($tank) as $e) {
             yield [
                 $e->on->format('Y-m-d'),
                 $e->kind->value,

@@ -21,6 +21,7 @@ use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Build\LastTest;
 use Olvek\Service\Editing\StaleEdit;
 use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Log\EntryRepository;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Site\Attachment;
 use Olvek\Service\Site\ConcurrentChange;
@@ -54,6 +55,7 @@ final class WeeksController extends AbstractController
     public function __construct(
         private readonly WeeksPage $page,
         private readonly Situations $situations,
+        private readonly EntryRepository $entries,
         private readonly Logbook $logbook,
         private readonly Forecasts $prospect,
         private readonly WorkQueue $queue,
@@ -175,7 +177,7 @@ final class WeeksController extends AbstractController
     #[Route('/entries/{entry}/undo', name: 'weeks_undo', requirements: ['entry' => Requirement::UUID], methods: ['POST'])]
     public function undo(Request $request, Tank $tank, string $entry, #[CurrentUser] Keeper $keeper): Response
     {
-        $found = $this->logbook->find($tank, $entry) ?? throw $this->createNotFoundException('This logbook has no such line.');
+        $found = $this->entries->ofTank($tank, $entry) ?? throw $this->createNotFoundException('This logbook has no such line.');
         if (!$this->trusted($request)) {
             return $this->refused($tank, $keeper, [], [], self::EXPIRED);
         }
@@ -272,7 +274,7 @@ final class WeeksController extends AbstractController
     /** @return \Generator<list<string|int|float|bool|null>> */
     private function rows(Tank $tank, ?\DateTimeImmutable $filled): \Generator
     {
-        foreach ($this->logbook->all($tank) as $entry) {
+        foreach ($this->entries->all($tank) as $entry) {
             yield [
                 $entry->on->format('Y-m-d'),
                 null === $filled || $entry->on < $filled ? null : Today::between($filled, $entry->on),

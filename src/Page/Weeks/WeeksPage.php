@@ -18,6 +18,7 @@ use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
 use Olvek\Service\Device\Devices;
 use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Log\EntryRepository;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
@@ -35,7 +36,7 @@ final readonly class WeeksPage
     public function __construct(
         private TankRepository $tanks,
         private TankEditor $editor,
-        private Logbook $logbook,
+        private EntryRepository $entries,
         private Situations $situations,
         private Forecasts $prospect,
         private Today $today,
@@ -62,7 +63,7 @@ final readonly class WeeksPage
             'notice' => $notice,
             'situation' => $situation,
             'today' => $this->today->of($keeper),
-            'entries' => $this->logbook->newest($tank, self::NEWEST),
+            'entries' => $this->entries->newest($tank, self::NEWEST),
             'fields' => self::fields(self::USUAL, $keeper),
             'others' => self::fields(
                 array_values(array_filter(Measure::ofWater(), static fn (Measure $m): bool => !\in_array($m, self::USUAL, true))),

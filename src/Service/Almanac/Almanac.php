@@ -7,7 +7,7 @@ namespace Olvek\Service\Almanac;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\LogReader;
 use Olvek\Service\Read\Notices;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
@@ -29,7 +29,7 @@ final readonly class Almanac
         private TaskMarkRepository $taskMarks,
         private KnownDues $known,
         private Notices $notices,
-        private Logbook $logbook,
+        private LogReader $logReader,
         private Today $today,
     ) {
     }
@@ -97,7 +97,7 @@ final readonly class Almanac
         $tanks = $this->tanks->active($keeper);
         $waiting = $this->known->of($keeper, $today, $filled, $tanks, $this->taskMarks->ofKeeper($keeper), $patience)[1];
 
-        return max($waiting, $this->notices->refresh($keeper, $tanks, $filled, array_map($this->logbook->mark(...), $tanks), $patience));
+        return max($waiting, $this->notices->refresh($keeper, $tanks, $filled, array_map($this->logReader->mark(...), $tanks), $patience));
     }
 
     /**
@@ -116,7 +116,7 @@ final readonly class Almanac
         array $tanks,
         array $marks,
     ): array {
-        $states = array_map($this->logbook->mark(...), $tanks);
+        $states = array_map($this->logReader->mark(...), $tanks);
         $rows = [];
         [$read, $unread] = $this->notices->of($keeper, $tanks, $filled, $states);
         foreach ($read as $id => $notices) {

@@ -7,6 +7,7 @@ namespace Olvek\Service\Almanac;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\LogReader;
 use Olvek\Service\Site\ResultCache;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Task\TaskMark;
@@ -22,7 +23,7 @@ final readonly class KnownDues
     /** Days for which what a tank asked for then is shown rather than nothing. J. */
     private const STALE = 3;
 
-    public function __construct(private TankDues $dues, private Logbook $logbook, private ResultCache $cache)
+    public function __construct(private TankDues $dues, private LogReader $logReader, private ResultCache $cache)
     {
     }
 
@@ -107,7 +108,7 @@ final readonly class KnownDues
                 $keeper->kit()->code(),
                 $tank->planHash(),
                 $tank->name(),
-                $this->logbook->mark($tank),
+                $this->logReader->mark($tank),
                 ...array_map(
                     static fn (string $key, TaskMark $m): string => "$key {$m->moved?->format('Y-m-d')} ".($m->settled ? 'settled' : ''),
                     array_keys($marks),

@@ -19,7 +19,7 @@ use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
 use Olvek\Service\Editing\TankEditor;
-use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\LogReader;
 use Olvek\Service\Log\TankState;
 use Olvek\Service\Site\ResultCache;
 use Olvek\Service\Tank\Tank;
@@ -38,7 +38,7 @@ final readonly class Estimates
         private EstimateParts $parts,
         private TankRepository $tanks,
         private TankEditor $editor,
-        private Logbook $logbook,
+        private LogReader $logReader,
         private Today $today,
         private Catalogue $catalogue,
         #[Autowire('%env(float:OLVEK_PATIENCE)%')] private float $patience,
@@ -60,7 +60,7 @@ final readonly class Estimates
             $day,
             $head,
             $this->editor->plan($head)->filledOn($filled),
-            $this->logbook->state($tank, $head->plan, $filled, $day),
+            $this->logReader->state($tank, $head->plan, $filled, $day),
         );
     }
 

@@ -12,14 +12,14 @@ use Symfony\Component\Uid\Uuid;
 /** Readings out of charts.csv: what was expected beside them is left out, and a reading that the logbook has already is that one. */
 final readonly class ChartRows
 {
-    public function __construct(private Logbook $logbook)
+    public function __construct(private EntryRepository $entries)
     {
     }
 
     /** @return \Generator<int, Entry|string> by line: an entry, or why the row is none */
     public function entries(Tank $tank, TextTable $table, TableChoice $choice, ?Uuid $import): \Generator
     {
-        $ids = $this->logbook->readingIds($tank);
+        $ids = $this->entries->readingIds($tank);
         foreach ($table->named(TableLook::CHARTS_COLUMNS) as $line => $row) {
             $on = $choice->days?->read($row['date']);
             $measure = Measure::tryFrom($row['measure']);
@@ -38,7 +38,7 @@ final readonly class ChartRows
             } elseif (1 !== preg_match('/^[a-z0-9-]{0,80}$/Di', $row['of'])) {
                 yield $line => 'The column “of” may hold only letters, digits and hyphens.';
             } else {
-                $key = Logbook::readingKey($on, $measure->value, $row['of'], $value);
+                $key = EntryRepository::readingKey($on, $measure->value, $row['of'], $value);
                 yield $line => new Entry(
                     $tank,
                     $on,

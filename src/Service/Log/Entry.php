@@ -13,7 +13,7 @@ use Symfony\Bridge\Doctrine\Types\UuidType;
 use Symfony\Component\Uid\Uuid;
 
 /** A line of a tank's logbook: a reading, something done, something seen. */
-#[ORM\Entity]
+#[ORM\Entity(repositoryClass: EntryRepository::class)]
 #[ORM\Table(name: 'log_entry')]
 #[ORM\Index(name: 'log_entry_tank_day', columns: ['tank_id', 'on_day'])]
 #[ORM\Index(name: 'log_entry_tank_order', columns: ['tank_id', 'on_day', 'written', 'id'])]

@@ -14,7 +14,7 @@ use Symfony\Component\DependencyInjection\Attribute\AsAlias;
 #[AsAlias(LastTest::class)]
 final readonly class LastReadings implements LastTest
 {
-    public function __construct(private Logbook $logbook, private Today $today)
+    public function __construct(private LogReader $logReader, private Today $today)
     {
     }
 
@@ -27,7 +27,7 @@ final readonly class LastReadings implements LastTest
         }
         $keeper = $tank->keeper;
         $read = [];
-        foreach (Poison::in($this->logbook->since($tank, $filled, $day), $day) as $reading) {
+        foreach (Poison::in($this->logReader->since($tank, $filled, $day), $day) as $reading) {
             $read[] = \sprintf(
                 '%s %s on %s',
                 $reading->measure->label(),

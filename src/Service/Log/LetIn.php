@@ -22,7 +22,7 @@ final readonly class LetIn
 {
     public function __construct(
         private EntityManagerInterface $entities,
-        private Logbook $logbook,
+        private LogReader $logReader,
         private TankRepository $tanks,
         private TankEditor $editor,
     ) {
@@ -72,6 +72,6 @@ final readonly class LetIn
     {
         $filled = $tank->filledOn();
 
-        return null === $filled || [] !== $this->logbook->since($tank, $filled)->of(EventKind::Stock, $group->id);
+        return null === $filled || [] !== $this->logReader->since($tank, $filled)->of(EventKind::Stock, $group->id);
     }
 }

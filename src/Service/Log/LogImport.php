@@ -23,7 +23,7 @@ final readonly class LogImport
     private const SHOWN = 8;
 
     public function __construct(
-        private Logbook $logbook,
+        private BulkEntries $bulk, private EntryRepository $entries,
         private Today $today,
         private OwnRows $own,
         private ChartRows $charts,
@@ -47,7 +47,7 @@ final readonly class LogImport
             $preview->see($entry, self::SHOWN);
             $entries[$id] = true;
         }
-        $known = \count($this->logbook->standing(array_keys($entries), $tank));
+        $known = \count($this->entries->standing(array_keys($entries), $tank));
         $report->keep(\count($entries) - $known);
         $report->known($known);
 
@@ -65,7 +65,7 @@ final readonly class LogImport
         $report = new LogImportReport();
         $batch = $this->batches->begin($tank, $name);
         try {
-            $this->logbook->keepAll($this->entries($tank, $text, $look, $choice, $report, $batch->id), $report, $patience);
+            $this->bulk->keepAll($this->entries($tank, $text, $look, $choice, $report, $batch->id), $report, $patience);
         } finally {
             $this->batches->end($batch, $report->kept);
         }

@@ -37,6 +37,7 @@ final readonly class LogWriter
     private const ELSEWHERE = 'This entry wasn’t saved: its id belongs to another logbook. Enter it again.';
 
     public function __construct(
+        private EntryRepository $entries,
         private Logbook $logbook,
         private Today $today,
         private BuildRecords $buildRecords,
@@ -61,7 +62,7 @@ final readonly class LogWriter
             return ['' => 'This entry has an id that is none. Log it again from this page.'];
         }
         $id = '' === $text ? null : Uuid::fromString($text);
-        $in = null === $id ? null : $this->logbook->tankOf($id);
+        $in = null === $id ? null : $this->entries->tankOf($id);
         if (null !== $in) {
             return $in === $tank ? [] : throw new ConcurrentChange(self::ELSEWHERE);
         }

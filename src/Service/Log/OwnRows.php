@@ -21,7 +21,7 @@ final readonly class OwnRows
     /** Rows whose ids are looked up at once. */
     private const AT_ONCE = 200;
 
-    public function __construct(private Logbook $logbook, private Knowledge $knowledge)
+    public function __construct(private EntryRepository $entries, private Knowledge $knowledge)
     {
     }
 
@@ -50,7 +50,7 @@ final readonly class OwnRows
             static fn (array $row): string => Uuid::isValid($row['id']) ? Uuid::fromString($row['id'])->toRfc4122() : '',
             $rows,
         );
-        $here = array_fill_keys($this->logbook->standing(array_values(array_filter($given, static fn ($id) => '' !== $id)), $tank), true);
+        $here = array_fill_keys($this->entries->standing(array_values(array_filter($given, static fn ($id) => '' !== $id)), $tank), true);
         foreach ($rows as $line => $row) {
             // A line of this tank is itself; one of another tank's is a line of its own here, the same each time.
             $id = match (true) {

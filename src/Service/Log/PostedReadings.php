@@ -18,7 +18,7 @@ use Symfony\Component\Uid\Uuid;
 final readonly class PostedReadings
 {
     public function __construct(
-        private Logbook $logbook,
+        private BulkEntries $bulk,
         private TankRepository $tanks,
         private Today $today,
     ) {
@@ -28,7 +28,7 @@ final readonly class PostedReadings
     public function take(Keeper $keeper, array $lines, TimeLimit $patience): LogImportReport
     {
         $report = new LogImportReport();
-        $this->logbook->keepAll($this->entries($keeper, $lines, $report), $report, $patience);
+        $this->bulk->keepAll($this->entries($keeper, $lines, $report), $report, $patience);
 
         return $report;
     }

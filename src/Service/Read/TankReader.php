@@ -11,6 +11,7 @@ use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\LogReader;
 use Olvek\Service\Log\TankState;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
@@ -24,7 +25,7 @@ final readonly class TankReader
     public function __construct(
         private TankRepository $tanks,
         private TankEditor $editor,
-        private Logbook $logbook,
+        private LogReader $logReader,
         private Today $today,
     ) {
     }
@@ -48,7 +49,7 @@ final readonly class TankReader
     /** Tells the state of a tank's plan, logbook and day from another. */
     public function state(Tank $tank, Keeper $keeper): string
     {
-        return hash('xxh128', implode(' ', [$tank->planHash(), $this->logbook->mark($tank), $this->day($tank, $keeper) ?? 0]));
+        return hash('xxh128', implode(' ', [$tank->planHash(), $this->logReader->mark($tank), $this->day($tank, $keeper) ?? 0]));
     }
 
     /**
@@ -60,14 +61,14 @@ final readonly class TankReader
     {
         $filled = $tank->filledOn() ?? throw new \LogicException('A tank that was not filled has not lived.');
 
-        return $this->logbook->state($tank, $this->tanks->head($tank)->plan, $filled, $this->day($tank, $keeper) ?? 0);
+        return $this->logReader->state($tank, $this->tanks->head($tank)->plan, $filled, $this->day($tank, $keeper) ?? 0);
     }
 
     public function log(Tank $tank, Keeper $keeper): Log
     {
         $filled = $tank->filledOn();
 
-        return null === $filled ? new Log() : $this->logbook->since($tank, $filled, $this->day($tank, $keeper) ?? 0);
+        return null === $filled ? new Log() : $this->logReader->since($tank, $filled, $this->day($tank, $keeper) ?? 0);
     }
 
     /**

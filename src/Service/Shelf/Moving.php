@@ -12,6 +12,7 @@ use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\LogReader;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
 
@@ -19,6 +20,7 @@ use Olvek\Service\Tank\TankRepository;
 final readonly class Moving
 {
     public function __construct(
+        private LogReader $logReader,
         private Logbook $logbook,
         private Today $today,
         private TankRepository $tanks,
@@ -50,7 +52,7 @@ final readonly class Moving
     {
         $filled = $tank->filledOn();
         $day = null === $filled ? -1 : max(0, Today::between($filled, $this->today->of($keeper)));
-        $stock = null === $filled ? null : new Stock($plan, $this->logbook->since($tank, $filled, $day), $day);
+        $stock = null === $filled ? null : new Stock($plan, $this->logReader->since($tank, $filled, $day), $day);
         $heads = [];
         foreach ($plan->groups as $group) {
             $promised = 0;

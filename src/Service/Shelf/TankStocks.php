@@ -10,6 +10,7 @@ use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\LogReader;
 use Olvek\Service\Site\ResultCache;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
@@ -27,7 +28,7 @@ final readonly class TankStocks
     public function __construct(
         private TankRepository $tanks,
         private TankEditor $editor,
-        private Logbook $logbook,
+        private LogReader $logReader,
         private Today $today,
         private ResultCache $cache,
     ) {
@@ -45,7 +46,7 @@ final readonly class TankStocks
         $stocks = $all = [];
         foreach (array_intersect_key($tanks, $filled) as $id => $tank) {
             $day = max(0, Today::between($filled[$id], $today));
-            $stamp = hash('xxh128', implode("\n", [$tank->planHash(), $this->logbook->mark($tank), $filled[$id]->format('Ymd')]));
+            $stamp = hash('xxh128', implode("\n", [$tank->planHash(), $this->logReader->mark($tank), $filled[$id]->format('Ymd')]));
             $has = $known[$id] ?? null;
             $stocks[$id] = null !== $has && $has['stamp'] === $stamp && $day >= $has['on'] && $day < $has['until']
                 ? $has
@@ -63,7 +64,7 @@ final readonly class TankStocks
     private function count(Tank $tank, \DateTimeImmutable $filled, int $day, string $stamp): array
     {
         $plan = $this->editor->plan($this->tanks->head($tank));
-        $stock = new Stock($plan, $this->logbook->since($tank, $filled, $day), $day);
+        $stock = new Stock($plan, $this->logReader->since($tank, $filled, $day), $day);
         $kinds = [];
         foreach ($stock->groups() as $group) {
             $kinds[] = [true, $group->kind->id, $group->kind->common, $stock->heads($group) ?? 0];

@@ -8,7 +8,7 @@ use Olvek\Core\Judgement\Start\TankToday;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
 use Olvek\Service\Editing\TankEditor;
-use Olvek\Service\Log\Logbook;
+use Olvek\Service\Log\LogReader;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
 
@@ -18,7 +18,7 @@ final readonly class Situations
     public function __construct(
         private TankRepository $tanks,
         private TankEditor $editor,
-        private Logbook $logbook,
+        private LogReader $logReader,
         private Today $today,
     ) {
     }
@@ -34,7 +34,7 @@ final readonly class Situations
 
         return new TankToday(
             $this->editor->plan($this->tanks->head($tank))->filledOn($filled),
-            $this->logbook->since($tank, $filled, $today),
+            $this->logReader->since($tank, $filled, $today),
             $today,
             $keeper->kit(),
             $keeper->units(),
