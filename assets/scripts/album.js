@@ -52,9 +52,9 @@ async function refresh() {
     }
 }
 
-async function post(photo, token) {
+async function post(photo) {
     const body = new FormData();
-    body.set('_token', token);
+    body.set('_token', document.body.dataset.token);
     body.set('id', photo.id);
     body.set('day', photo.day);
     body.set('words', photo.words);
@@ -64,7 +64,6 @@ async function post(photo, token) {
 }
 
 async function sendAll() {
-    let token = form.elements._token.value;
     let saved = 0;
     for (const photo of await waitingPhotos(tank)) {
         if (photo.refused) {
@@ -72,11 +71,7 @@ async function sendAll() {
         }
         let reply;
         try {
-            reply = await post(photo, token);
-            if (reply.answer.token) {
-                token = reply.answer.token;
-                reply = await post(photo, token);
-            }
+            reply = await post(photo);
         } catch {
             say('No connection: the photo is kept on this device and is sent by itself later.');
             timer = setTimeout(flush, AGAIN);

@@ -92,8 +92,7 @@ function flush() {
     let ended = false;
     sending ??= (async () => {
         clearTimeout(timer);
-        // Where the page has no form any more, the server's first answer brings a token.
-        const done = await send(tank, address, book.querySelector('input[name="_token"]')?.value ?? '');
+        const done = await send(tank, address, document.body.dataset.token);
         const { saved, refused } = done;
         const left = unsent();
         why = done.why;

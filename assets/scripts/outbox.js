@@ -80,17 +80,16 @@ function mark(tank, id, refused) {
  *
  * @param {string} tank
  * @param {string} address of its logbook
- * @param {string} token of the page's form; '' where it has none, and the first answer brings one
+ * @param {string} token by which it is known to be ours
  * @returns {Promise<Outcome>}
  */
 export async function send(tank, address, token) {
-    let trusted = token;
     let saved = 0;
     /** @type {Outcome['refused']} */
     const refused = [];
     const post = async (/** @type {Entry} */ entry) => {
         const body = new URLSearchParams(entry.fields);
-        body.set('_token', trusted);
+        body.set('_token', token);
         const response = await fetch(address, { method: 'POST', body, headers: { Accept: 'application/json' }, credentials: 'same-origin' });
         return { status: response.status, answer: response.headers.get('content-type')?.includes('json') ? await response.json() : {} };
     };
@@ -100,10 +99,6 @@ export async function send(tank, address, token) {
         let reply;
         try {
             reply = await post(entry);
-            if (reply.answer.token) {
-                trusted = reply.answer.token;
-                reply = await post(entry);
-            }
         } catch {
             return { saved, refused, why: 'offline' };
         }

@@ -17,7 +17,7 @@ async function compute(section) {
     stop.addEventListener('click', () => ended.abort(), { once: true });
     const one = async (part) => {
         const body = new FormData();
-        body.set('_token', section.dataset.token);
+        body.set('_token', document.body.dataset.token);
         const response = await patiently(`${section.dataset.ahead}/${part}`, { method: 'POST', body, signal: ended.signal });
         if (!response.ok) {
             throw new Error(response.statusText);

@@ -74,7 +74,7 @@ final class SignInTest extends BenchTestCase
             ['_token' => 'csrf-token'],
             server: ['HTTP_ORIGIN' => 'https://elsewhere.example', 'HTTP_SEC_FETCH_SITE' => 'cross-site'],
         );
-        self::assertResponseRedirects('/sign-in');
+        self::assertResponseStatusCodeSame(422);
         $page = $this->browser->request('GET', '/sign-in');
         $this->browser->submit($page->selectButton('Open the ferry landing’s shelf')->form());
         $this->browser->followRedirect();

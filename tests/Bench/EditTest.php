@@ -110,16 +110,6 @@ final class EditTest extends BenchTestCase
         self::assertSame('2', $this->browser->getCrawler()->filter('#edit input[name="base"]')->attr('value'), 'sending it again works');
     }
 
-    public function testAnExpiredFormIsToldAndLosesNothing(): void
-    {
-        $this->browser->request('POST', "/tanks/$this->tank/edit", ['_token' => 'old', 'base' => '1', 'edits' => ['light.hours' => '6']]);
-
-        self::assertResponseStatusCodeSame(422);
-        self::assertStringContainsString('has expired', $this->text('.notice'));
-        self::assertSame('6', $this->browser->getCrawler()->filter('#f-light-hours')->attr('value'));
-        self::assertSame(1, $this->revisions());
-    }
-
     public function testWhatWasTypedOutlivesTheSession(): void
     {
         $this->browser->getCookieJar()->clear();

@@ -255,7 +255,6 @@ final class ImportTest extends BenchTestCase
     #[TestWith([['text' => "day,ph\n2026-01-01,7\n", 'map' => ['day', '']], 'besides the date'])]
     #[TestWith([['text' => "day,ph,ph\n2026-01-01,7,7\n", 'map' => ['day', 'ph:pH', 'ph:pH']], 'Two columns hold the same reading'])]
     #[TestWith([['text' => "day,ph\nsoon,7\n", 'map' => ['day', 'ph:pH']], 'Choose the date format'])]
-    #[TestWith([['_token' => 'stale', 'text' => "day,ph\n"], 'has expired'])]
     public function testWhatCannotBeReadIsSaid(array $sent, string $why): void
     {
         $this->fill(10);

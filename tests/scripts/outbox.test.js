@@ -59,13 +59,6 @@ test('all that waits is sent, the oldest first, and let go', async () => {
     assert.deepEqual(waiting(TANK), []);
 });
 
-test('a form that has expired gets its new token and is sent again, as one entry', async () => {
-    put(TANK, entry('a'));
-    answers({ status: 422, answer: { token: 'fresh', errors: { '': 'expired' } } }, SAVED);
-    assert.equal((await send(TANK, '/log', '')).saved, 1);
-    assert.deepEqual(posted.map(({ id, _token }) => [id, _token]), [['a', ''], ['a', 'fresh']]);
-});
-
 test('a cut connection leaves everything where it is', async () => {
     put(TANK, entry('a'));
     put(TANK, entry('b'));

@@ -9,6 +9,7 @@ use Olvek\Service\Account\Invitations;
 use Olvek\Service\Account\KeeperRepository;
 use Olvek\Service\Account\PasswordRule;
 use Olvek\Service\Account\Registration;
+use Olvek\Service\Site\FormToken;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -16,8 +17,10 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\RateLimiter\RateLimiterFactory;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** Becoming a keeper by oneself, where whoever runs Olvek allows it. */
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class RegisterController extends AbstractController
 {
     public function __construct(
@@ -54,13 +57,6 @@ final class RegisterController extends AbstractController
         $typed = ['name' => mb_scrub($request->request->getString('name')), 'display' => mb_scrub($request->request->getString('display'))];
         if (!$request->isMethod('POST')) {
             return $this->form($typed, $code, '');
-        }
-        if (!$this->isCsrfTokenValid('register', $request->request->getString('_token'))) {
-            return $this->form(
-                $typed,
-                $code,
-                'This form did not come from this site as your browser tells it. Send it again from this page.',
-            );
         }
         if ($request->request->getString('password') !== $request->request->getString('again')) {
             return $this->form($typed, $code, 'The two passwords are not the same. Type both again.');

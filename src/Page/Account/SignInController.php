@@ -8,6 +8,7 @@ use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\KeeperRepository;
 use Olvek\Service\Account\Registration;
 use Olvek\Service\Drawing\Picture;
+use Olvek\Service\Site\FormToken;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -17,6 +18,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Core\Exception\CustomUserMessageAccountStatusException;
 use Symfony\Component\Security\Core\Exception\InvalidCsrfTokenException;
 use Symfony\Component\Security\Core\Exception\TooManyLoginAttemptsAuthenticationException;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 use Symfony\Component\Security\Http\SecurityRequestAttributes;
 
 final class SignInController extends AbstractController
@@ -69,15 +71,13 @@ final class SignInController extends AbstractController
         };
     }
 
+    #[IsCsrfTokenValid(FormToken::ID)]
     #[Route('/demo', name: 'account_demo', methods: ['POST'])]
     public function demo(Request $request, Security $security, KeeperRepository $keepers, #[Autowire('%olvek.demo%')] bool $demo): Response
     {
         $keeper = $demo ? $keepers->named(Keeper::DEMO) : null;
         if (null === $keeper) {
             throw $this->createNotFoundException();
-        }
-        if (!$this->isCsrfTokenValid('demo', $request->request->getString('_token'))) {
-            return $this->redirectToRoute('account_sign_in');
         }
         $security->login($keeper, 'form_login', 'main');
 

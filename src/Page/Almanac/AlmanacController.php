@@ -11,6 +11,7 @@ use Olvek\Service\Almanac\Almanac;
 use Olvek\Service\Almanac\AlmanacCalendar;
 use Olvek\Service\Almanac\Settling;
 use Olvek\Service\Site\Attachment;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Site\Saver;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
@@ -22,11 +23,12 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** What is due over all tanks, and the calendar that leaves from it. */
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class AlmanacController extends AbstractController
 {
-    private const EXPIRED = 'This page has expired, so nothing was changed. Try again.';
     /** Days ahead to which something can be put off. */
     private const FARTHEST = 366;
     /** More than these in a part of the page are not read; one tank's can be asked for alone. */
@@ -77,9 +79,6 @@ final class AlmanacController extends AbstractController
     ),]
     public function mark(Request $request, Tank $tank, string $task, string $due, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->trusted($request)) {
-            return $this->page($keeper, self::EXPIRED);
-        }
         $time = $this->almanac->find($tank, $keeper, $task, $due);
         if (null === $time || ('' !== $time->way && !$time->isNotice())) {
             return $this->page(
@@ -126,9 +125,6 @@ final class AlmanacController extends AbstractController
     #[Route('/almanac/address', name: 'almanac_address', methods: ['POST'])]
     public function address(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->trusted($request)) {
-            return $this->page($keeper, self::EXPIRED);
-        }
         'close' === $request->request->getString('do') ? $keeper->closeFeed() : $keeper->renewFeed();
         $this->saver->flush();
 
@@ -140,9 +136,6 @@ final class AlmanacController extends AbstractController
     public function zone(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
         $zone = $request->request->getString('zone');
-        if (!$this->trusted($request)) {
-            return $this->page($keeper, self::EXPIRED);
-        }
         if (!\in_array($zone, \DateTimeZone::listIdentifiers(), true)) {
             return $this->page($keeper, 'That time zone is not known, so nothing was changed: choose one from the list.');
         }
@@ -218,10 +211,5 @@ final class AlmanacController extends AbstractController
             ],
             new Response(status: '' === $notice ? Response::HTTP_OK : $status),
         );
-    }
-
-    private function trusted(Request $request): bool
-    {
-        return $this->isCsrfTokenValid('almanac', $request->request->getString('_token'));
     }
 }

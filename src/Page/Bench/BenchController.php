@@ -21,19 +21,19 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 #[Route('/tanks/{tank}', requirements: ['tank' => Requirement::UUID])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class BenchController extends AbstractController
 {
     /** What a script asks for that takes an answer line by line: the judgement, then all else that changed. */
     private const LINES = 'application/x-ndjson';
-    private const EXPIRED = 'This page has expired, so nothing was saved. Your input is kept: submit again.';
 
     public function __construct(
         private readonly BenchPage $page,
         private readonly TankEditor $editor,
         private readonly TankRepository $tanks,
-        private readonly FormToken $token,
     ) {
     }
 
@@ -86,9 +86,6 @@ final class BenchController extends AbstractController
     #[Route('/try', name: 'bench_try', methods: ['POST'])]
     public function try(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
-            return new JsonResponse(['message' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
-        }
         try {
             $plan = $this->editor->tried($tank, self::texts($request->request->all('edits')), $keeper->units());
         } catch (InvalidPlan $refused) {
@@ -129,9 +126,6 @@ final class BenchController extends AbstractController
      */
     private function travel(Request $request, Tank $tank, Keeper $keeper, array $edits, \Closure $step): Response
     {
-        if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
-            return $this->answer($request, $tank, $keeper, $edits, [], self::EXPIRED, Response::HTTP_UNPROCESSABLE_ENTITY);
-        }
         try {
             $step($tank, $request->request->getInt('base'));
         } catch (StaleEdit $stale) {
@@ -204,8 +198,6 @@ final class BenchController extends AbstractController
         }
         // Judged here, where a failure is still an answer of its own; drawn while what was said is on its way.
         $said = self::line($tank, $known, $turns->current(), $notice, false, last: false);
-        // Once anything is sent the session is shut: what forms will need of it is asked for before.
-        $this->token->token('edit');
 
         return new StreamedResponse(
             static function () use ($said, $turns, $tank, $known, $notice, $outOfSight): void {

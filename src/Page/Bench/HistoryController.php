@@ -9,6 +9,7 @@ use Olvek\Service\Account\Keeper;
 use Olvek\Service\Editing\PlanImportReport;
 use Olvek\Service\Editing\StaleEdit;
 use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Site\PlainText;
 use Olvek\Service\Tank\Revision;
 use Olvek\Service\Tank\Tank;
@@ -19,14 +20,15 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** A tank's revisions: looked through, named, taken up again, branched off; and a whole plan brought in as one of them. */
 #[Route('/tanks/{tank}', requirements: ['tank' => Requirement::UUID, 'number' => '\d{1,9}'])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class HistoryController extends AbstractController
 {
     private const PAGE = 40;
     private const LAST_PAGE = 100_000;
-    private const EXPIRED = 'This page has expired, so nothing was done. Send it again.';
 
     public function __construct(private readonly TankRepository $tanks, private readonly TankEditor $editor)
     {
@@ -93,13 +95,9 @@ final class HistoryController extends AbstractController
         if ($request->isMethod('POST')) {
             $json = PlanImportReport::sent($request);
             try {
-                if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
-                    $notice = self::EXPIRED;
-                } else {
-                    $this->editor->bring($tank, $request->request->getInt('base'), $json);
+                $this->editor->bring($tank, $request->request->getInt('base'), $json);
 
-                    return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
-                }
+                return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
             } catch (StaleEdit $stale) {
                 $notice = $stale->getMessage();
                 $status = Response::HTTP_CONFLICT;
@@ -124,9 +122,6 @@ final class HistoryController extends AbstractController
     /** @param \Closure(): Response $do */
     private function done(Request $request, Tank $tank, \Closure $do): Response
     {
-        if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
-            return $this->shown($tank, 1, self::EXPIRED);
-        }
         try {
             return $do();
         } catch (StaleEdit $stale) {

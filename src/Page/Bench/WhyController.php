@@ -20,6 +20,7 @@ use Olvek\Service\Judging\Questions;
 use Olvek\Service\Judging\RemedyJob;
 use Olvek\Service\Judging\StressJob;
 use Olvek\Service\Judging\Verdict;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
 use Olvek\Service\Work\SlowPool;
@@ -32,10 +33,12 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** What takes longer than a look: which changes would help a margin, and how sure the margins are. */
 #[SlowPool]
 #[Route('/tanks/{tank}', requirements: ['tank' => Requirement::UUID])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class WhyController extends AbstractController
 {
     public function __construct(
@@ -160,9 +163,6 @@ final class WhyController extends AbstractController
     #[Route('/sure/{part}', name: 'bench_sure', requirements: ['part' => '\d{1,3}'], methods: ['POST'])]
     public function sure(Request $request, Tank $tank, int $part, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->isCsrfTokenValid('edit', $request->request->getString('_token'))) {
-            return new JsonResponse(['message' => 'This page has expired; reload it.'], Response::HTTP_UNPROCESSABLE_ENTITY);
-        }
         if ($part >= Outcomes::PARTS) {
             throw $this->createNotFoundException('There are only so many parts.');
         }

@@ -19,6 +19,7 @@ use Olvek\Service\Build\LastTest;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Site\Attachment;
 use Olvek\Service\Site\ConcurrentChange;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
 use Olvek\Service\Task\Calendar;
@@ -30,13 +31,14 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** From plan to planted tank: what to buy, how to do it, how much to dose. */
 #[Route('/tanks/{tank}/build', requirements: ['tank' => Requirement::UUID])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class BuildController extends AbstractController
 {
     private const STEP = '[a-z0-9-]{2,40}';
-    private const EXPIRED = 'This page has expired, so nothing was saved. Your input is kept: submit again.';
 
     public function __construct(
         private readonly TankRepository $tanks,
@@ -90,9 +92,6 @@ final class BuildController extends AbstractController
         );
         /** @var array<string, array<string, string>> $typed */
         $ticks = array_values(array_filter($request->request->all('ticked'), is_string(...)));
-        if (!$this->isCsrfTokenValid('build', $request->request->getString('_token'))) {
-            return $this->page($request, $tank, $keeper, typed: $typed, notice: self::EXPIRED);
-        }
         $progress = $this->buildRecords->progress($tank);
         if ($progress->version() !== $request->request->getInt('base')) {
             return $this->page(
@@ -128,9 +127,6 @@ final class BuildController extends AbstractController
         if (!\is_int($at)) {
             throw $this->createNotFoundException('This plan has no such step.');
         }
-        if (!$this->isCsrfTokenValid('build', $request->request->getString('_token'))) {
-            return $this->page($request, $tank, $keeper, errors: ["step.$step" => self::EXPIRED]);
-        }
         try {
             $refused = $this->buildRecords->markDone($tank, \array_slice($ids, 0, $at), $request->request->getString('day'));
         } catch (ConcurrentChange $meanwhile) {
@@ -149,9 +145,6 @@ final class BuildController extends AbstractController
             throw $this->createNotFoundException('This plan has no such step.');
         }
         $note = $request->request->getString('note');
-        if (!$this->isCsrfTokenValid('build', $request->request->getString('_token'))) {
-            return $this->page($request, $tank, $keeper, errors: ["step.$step" => self::EXPIRED], typed: ['note' => [$step => $note]]);
-        }
         $done = match ($request->request->getString('state')) {
             'done' => true,
             'skipped' => false,

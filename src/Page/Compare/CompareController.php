@@ -17,6 +17,7 @@ use Olvek\Service\Compare\Compared;
 use Olvek\Service\Drawing\Elevation;
 use Olvek\Service\Editing\StaleEdit;
 use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Work\SlowPool;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -25,8 +26,10 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** Two or three tanks, versions or methods side by side. */
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class CompareController extends AbstractController
 {
     private const MOST = 3;
@@ -34,7 +37,6 @@ final class CompareController extends AbstractController
     private const FIRST_SHOWN = 60;
     /** Seconds until a page looks again whether the doubt has been worked out. */
     private const AGAIN = 2;
-    private const EXPIRED = 'This page has expired, so nothing was taken over. Press again.';
 
     public function __construct(
         private readonly Comparables $comparables,
@@ -63,9 +65,6 @@ final class CompareController extends AbstractController
     #[Route('/tanks/{tank}/compare/take', name: 'compare_take', requirements: ['tank' => Requirement::UUID], methods: ['POST'])]
     public function take(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->isCsrfTokenValid('compare', $request->request->getString('_token'))) {
-            return $this->page($request, $keeper, self::EXPIRED);
-        }
         $part = Part::tryFrom($request->request->getString('part')) ?? throw $this->createNotFoundException('A plan has no such part.');
         try {
             $from = $this->comparables->column($request->request->getString('from'), $keeper);

@@ -7,19 +7,20 @@ namespace Olvek\Page\Device;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Device\DeviceToken;
 use Olvek\Service\Device\DeviceTokens;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Site\PlainText;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** Tokens of a keeper's devices. */
 #[Route('/account/tokens')]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class TokenController extends AbstractController
 {
-    private const EXPIRED = 'This page has expired, so nothing was changed. Send it again.';
-
     public function __construct(private readonly DeviceTokens $tokens)
     {
     }
@@ -35,7 +36,6 @@ final class TokenController extends AbstractController
     {
         $name = trim($request->request->getString('name'));
         $fault = match (true) {
-            !$this->isCsrfTokenValid('account', $request->request->getString('_token')) => self::EXPIRED,
             '' === $name => 'Say which device it is for.',
             default => PlainText::fault($name, DeviceToken::LONGEST_NAME, 'A name'),
         };
@@ -53,9 +53,6 @@ final class TokenController extends AbstractController
     #[Route('/{token}/remove', name: 'token_remove', requirements: ['token' => '[0-9a-f-]{36}'], methods: ['POST'])]
     public function remove(Request $request, string $token, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->isCsrfTokenValid('account', $request->request->getString('_token'))) {
-            return $this->page($keeper, ['fault' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
-        }
         if (!$this->tokens->takeBack($keeper, $token)) {
             throw $this->createNotFoundException('There is no such token.');
         }

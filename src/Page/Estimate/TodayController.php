@@ -24,6 +24,7 @@ use Olvek\Service\Estimate\Estimates;
 use Olvek\Service\Estimate\Gauge;
 use Olvek\Service\Estimate\TankHistory;
 use Olvek\Service\Log\Logbook;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Work\SlowPool;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -32,13 +33,13 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** A tank as it is today: what is estimated of it, what only the keeper knows, what to test next, and what may be asked. */
 #[Route('/tanks/{tank}/today', requirements: ['tank' => Requirement::UUID])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class TodayController extends AbstractController
 {
-    private const EXPIRED = 'This page has expired, so nothing was saved. Answer again.';
-
     /** What the page shows, in groups. */
     public function __construct(
         private readonly Estimates $estimates,
@@ -58,9 +59,6 @@ final class TodayController extends AbstractController
     #[Route('/happened/{event}', name: 'today_happened', requirements: ['event' => '[a-z0-9-]{1,40}'], methods: ['POST'])]
     public function happened(Request $request, Tank $tank, string $event, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->isCsrfTokenValid('today', $request->request->getString('_token'))) {
-            return $this->page($tank, $keeper, self::EXPIRED, Response::HTTP_UNPROCESSABLE_ENTITY);
-        }
         $life = $this->estimates->life($tank, $keeper) ?? throw $this->createNotFoundException('This tank has not been filled yet.');
         $asked = null;
         foreach (ActualPlan::unlogged($life->plan, $life->log, $life->day) as $unlogged) {

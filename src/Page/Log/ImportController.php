@@ -12,6 +12,7 @@ use Olvek\Service\Log\ImportColumn;
 use Olvek\Service\Log\LogImport;
 use Olvek\Service\Log\TableChoice;
 use Olvek\Service\Log\TableLook;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Work\Deadline;
 use Olvek\Service\Work\SlowPool;
@@ -22,6 +23,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /**
  * A table that was kept elsewhere comes into a logbook: looked at, its columns and days told by hand, shown as it would be written, then
@@ -29,9 +31,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
  */
 #[SlowPool]
 #[Route('/tanks/{tank}/log/import', requirements: ['tank' => Requirement::UUID])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class ImportController extends AbstractController
 {
-    private const EXPIRED = 'This page has expired, so nothing was taken. Send it again.';
     /** Seconds for which entries are written, or taken back, in one request. */
     private const PATIENCE = 15.0;
 
@@ -59,7 +61,6 @@ final class ImportController extends AbstractController
         $text = str_replace("\r\n", "\n", TextTable::utf8($file?->getContent() ?? $request->request->getString('text')));
         $name = mb_scrub($file?->getClientOriginalName() ?? $request->request->getString('name'));
         $fault = match (true) {
-            !$this->isCsrfTokenValid('log', $request->request->getString('_token')) => self::EXPIRED,
             null === $tank->filledOn() => 'The tank has not been filled yet: its days are counted from then on.',
             '' === trim($text) => 'Choose a file, or paste its text.',
             substr_count($text, "\n") > LogImport::MOST_LINES => \sprintf(
@@ -109,9 +110,6 @@ final class ImportController extends AbstractController
     public function undo(Request $request, Tank $tank, string $batch): Response
     {
         $found = $this->batches->find($tank, $batch) ?? throw $this->createNotFoundException('This import isn’t in the logbook any more.');
-        if (!$this->isCsrfTokenValid('log', $request->request->getString('_token'))) {
-            return $this->page($tank, ['fault' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
-        }
         $undone = $this->batches->undo($found, new Deadline(self::PATIENCE));
         if (null === $undone) {
             return $this->page($tank, ['fault' => 'There wasn’t time to undo all of it: press Undo again for the rest.']);

@@ -8,6 +8,7 @@ use Olvek\Service\Account\Keeper;
 use Olvek\Service\Log\EntryRepository;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Log\LogWriter;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Tank\Tank;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -15,16 +16,14 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
-use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** The logbook at the tank: read, done, seen, noted; each undone. */
 #[Route('/tanks/{tank}/log', requirements: ['tank' => Requirement::UUID])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class LogController extends AbstractController
 {
-    private const EXPIRED = 'This page has expired, so nothing was saved. Your input is kept: submit again.';
-    private const TOKEN = 'log';
-
     public function __construct(
         private readonly LogPage $page,
         private readonly LogWriter $writer,
@@ -40,22 +39,13 @@ final class LogController extends AbstractController
     }
 
     /**
-     * One entry. A script sends it and is answered as JSON: {"saved": true}, or {"errors": why, by field}, with {"token"} where the form
-     * had expired.
+     * One entry. A script sends it and is answered as JSON: {"saved": true}, or {"errors": why, by field}.
      */
     #[Route('', name: 'log_write', methods: ['POST'])]
-    public function write(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, CsrfTokenManagerInterface $tokens): Response
+    public function write(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         $asJson = 'json' === $request->getPreferredFormat();
-        $trusted = $this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'));
-        if (!$trusted && $asJson) {
-            // Another site's page cannot read this answer; our own, opened long ago, sends again.
-            return new JsonResponse(
-                ['errors' => ['' => self::EXPIRED], 'token' => $tokens->getToken(self::TOKEN)->getValue()],
-                Response::HTTP_UNPROCESSABLE_ENTITY,
-            );
-        }
-        $errors = $trusted ? $this->writer->write($tank, $request->request) : ['' => self::EXPIRED];
+        $errors = $this->writer->write($tank, $request->request);
         if ($asJson) {
             return new JsonResponse(
                 [] === $errors ? ['saved' => true] : ['errors' => $errors],
@@ -73,11 +63,6 @@ final class LogController extends AbstractController
     {
         $found = $this->entries->ofTank($tank, $entry) ?? throw $this->createNotFoundException('This logbook has no such line.');
         $asJson = 'json' === $request->getPreferredFormat();
-        if (!$this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'))) {
-            return $asJson
-                ? new JsonResponse(['errors' => ['' => self::EXPIRED]], Response::HTTP_UNPROCESSABLE_ENTITY)
-                : $this->refused($tank, $keeper, $request, ['' => self::EXPIRED]);
-        }
         $this->logbook->takeBack($found);
         if ($asJson) {
             return new JsonResponse(['undone' => true]);

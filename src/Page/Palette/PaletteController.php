@@ -9,6 +9,7 @@ use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Judging\Outcomes;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Site\Saver;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
@@ -18,9 +19,11 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** Palettes of the catalogue beside a tank, and what plants the keeper has on hand. */
 #[Route('/tanks/{tank}/palette/{list}', requirements: ['tank' => Requirement::UUID])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class PaletteController extends AbstractController
 {
     public function __construct(
@@ -46,10 +49,6 @@ final class PaletteController extends AbstractController
         $kind = $request->request->getString('kind');
         $typed = trim($request->request->getString('pieces'));
         $fault = match (true) {
-            !$this->isCsrfTokenValid(
-                'stock',
-                $request->request->getString('_token'),
-            ) => 'This page has expired, so nothing was kept. Try it again.',
             !isset($this->catalogue->plants[$kind]) => 'Olvek knows no such plant.',
             !ctype_digit($typed) || \strlen($typed) > 4 || (int) $typed > Clump::MOST_PIECES => \sprintf(
                 'Say how many pieces you have, from 0 to %d.',

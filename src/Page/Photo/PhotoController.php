@@ -10,6 +10,7 @@ use Olvek\Service\Photo\Photo;
 use Olvek\Service\Photo\Photos;
 use Olvek\Service\Photo\PhotoSize;
 use Olvek\Service\Site\Attachment;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Site\Zip;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Work\SlowPool;
@@ -25,15 +26,14 @@ use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 use Symfony\Component\RateLimiter\RateLimiterFactory;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
-use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** A tank in pictures: week by week, two of them under one slider. Shown to their keeper alone. */
 #[Route('/tanks/{tank}/photos', requirements: ['tank' => Requirement::UUID])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class PhotoController extends AbstractController
 {
-    private const EXPIRED = 'This page has expired, so nothing was saved. Choose the photo again and send it.';
-    private const TOKEN = 'photo';
     private const TURN = 'photo';
     /** Seconds until it is worth sending again: developing one takes less. */
     private const WAIT = 5;
@@ -59,18 +59,9 @@ final class PhotoController extends AbstractController
 
     #[SlowPool]
     #[Route('', name: 'photos_add', methods: ['POST'])]
-    public function add(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, CsrfTokenManagerInterface $tokens): Response
+    public function add(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         $sent = ['day' => $request->request->getString('day'), 'words' => trim($request->request->getString('words'))];
-        if (!$this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'))) {
-            return 'json' === $request->getPreferredFormat()
-                ? new JsonResponse(
-                    // Another site's page cannot read this answer; our own, opened long ago, sends again.
-                    ['errors' => ['' => self::EXPIRED], 'token' => $tokens->getToken(self::TOKEN)->getValue()],
-                    Response::HTTP_UNPROCESSABLE_ENTITY,
-                )
-                : $this->page($tank, $keeper, $sent, ['' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
-        }
         $file = $request->files->get('photo');
         $errors = ['photo' => 'No photo arrived. Choose a JPEG, PNG or WebP of at most 15 MB.'];
         if ($file instanceof UploadedFile && $file->isValid()) {
@@ -145,9 +136,6 @@ final class PhotoController extends AbstractController
     public function remove(Request $request, Tank $tank, string $photo, #[CurrentUser] Keeper $keeper): Response
     {
         $found = $this->found($tank, $photo);
-        if (!$this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'))) {
-            return $this->page($tank, $keeper, [], ['' => self::EXPIRED], Response::HTTP_UNPROCESSABLE_ENTITY);
-        }
         $this->photos->remove($found);
 
         return $this->redirectToRoute('photos', ['tank' => $tank->id(), '_fragment' => 'weeks'], Response::HTTP_SEE_OTHER);

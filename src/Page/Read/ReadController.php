@@ -13,6 +13,7 @@ use Olvek\Service\Editing\StaleEdit;
 use Olvek\Service\Read\AttemptLog;
 use Olvek\Service\Read\ReadingQuestion;
 use Olvek\Service\Read\TankReader;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Work\SlowPool;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -21,14 +22,13 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** A tank is read: what is seen in it, what lies behind, what to do, and whether it helped. */
 #[Route('/tanks/{tank}/read', requirements: ['tank' => Requirement::UUID])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class ReadController extends AbstractController
 {
-    private const TOKEN = 'read';
-    private const EXPIRED = 'This page has expired, so nothing was saved. Press again.';
-
     public function __construct(
         private readonly TankReader $reader,
         private readonly ReadPage $page,
@@ -48,9 +48,6 @@ final class ReadController extends AbstractController
     #[Route('', name: 'read_try', methods: ['POST'])]
     public function try(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->trusted($request)) {
-            return $this->all($request, $tank, $keeper, self::EXPIRED);
-        }
         $question = ReadingQuestion::of($request->query, $this->reader->plan($tank), $this->knowledge);
         $cause = $this->page->cause($request->request->getString('cause'));
         $day = $this->reader->day($tank, $keeper);
@@ -78,9 +75,6 @@ final class ReadController extends AbstractController
     #[Route('/came', name: 'read_came', methods: ['POST'])]
     public function came(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->trusted($request)) {
-            return $this->all($request, $tank, $keeper, self::EXPIRED);
-        }
         $came = Improved::tryFrom($request->request->getString('came'));
         $day = $this->reader->day($tank, $keeper) ?? 0;
         foreach ($this->page->attempts($tank, $keeper, $day) as $one) {
@@ -132,10 +126,5 @@ final class ReadController extends AbstractController
             [] === $question->errors => Response::HTTP_OK,
             default => Response::HTTP_UNPROCESSABLE_ENTITY,
         }));
-    }
-
-    private function trusted(Request $request): bool
-    {
-        return $this->isCsrfTokenValid(self::TOKEN, $request->request->getString('_token'));
     }
 }

@@ -8,6 +8,7 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\KeeperRepository;
 use Olvek\Service\Account\PasswordRule;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Site\PlainText;
 use Olvek\Service\Site\Saver;
 use Olvek\Service\Tank\Bounds;
@@ -25,12 +26,13 @@ use Symfony\Component\RateLimiter\RateLimiterFactory;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** What a keeper decides about the account: name, units, time zone, password, where one is signed in, and what is removed. */
 #[Route('/account')]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class AccountController extends AbstractController
 {
-    private const EXPIRED = 'This page has expired, so nothing was changed. Send it again.';
     private const WRONG = 'That is not your password, so nothing was changed.';
 
     public function __construct(
@@ -59,9 +61,6 @@ final class AccountController extends AbstractController
             'zone' => $request->request->getString('zone'),
             'units' => $request->request->getString('units'),
         ];
-        if (!$this->trusted($request)) {
-            return $this->page($keeper, ['settings' => self::EXPIRED], $typed);
-        }
         $units = UnitSystem::tryFrom($typed['units']);
         if (null === $units) {
             return $this->page($keeper, ['settings' => 'Choose the units from the list.'], $typed);
@@ -105,9 +104,6 @@ final class AccountController extends AbstractController
     #[Route('/sign-out-everywhere', name: 'account_everywhere', methods: ['POST'])]
     public function everywhere(Request $request, #[CurrentUser] Keeper $keeper, Security $security): Response
     {
-        if (!$this->trusted($request)) {
-            return $this->page($keeper, ['everywhere' => self::EXPIRED]);
-        }
         $keeper->signOutEverywhere();
         $this->saver->flush();
         $security->login($keeper, 'form_login', 'main');
@@ -119,20 +115,15 @@ final class AccountController extends AbstractController
     #[Route('/tanks/{tank}/remove', name: 'account_remove_tank', requirements: ['tank' => Requirement::UUID], methods: ['GET', 'POST'])]
     public function removeTank(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        $fault = '';
         if ($request->isMethod('POST')) {
-            $fault = $this->trusted($request) ? '' : self::EXPIRED;
-            if ('' === $fault) {
-                $this->tanks->takeOff($tank, $this->clock->now());
+            $this->tanks->takeOff($tank, $this->clock->now());
 
-                return $this->redirectToRoute('account', ['_fragment' => 'tanks', 'kept' => 'tank'], Response::HTTP_SEE_OTHER);
-            }
+            return $this->redirectToRoute('account', ['_fragment' => 'tanks', 'kept' => 'tank'], Response::HTTP_SEE_OTHER);
         }
 
         return $this->render(
             'settings/remove_tank.html.twig',
-            ['tank' => $tank, 'fault' => $fault, 'days' => Keeper::UNDONE_WITHIN, 'photos' => $this->holdings->all($keeper)->photos],
-            new Response(status: '' === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
+            ['tank' => $tank, 'days' => Keeper::UNDONE_WITHIN, 'photos' => $this->holdings->all($keeper)->photos],
         );
     }
 
@@ -143,10 +134,8 @@ final class AccountController extends AbstractController
             $this->tanks->removed($keeper),
             static fn (Tank $t): bool => $t->id()->toRfc4122() === $request->request->getString('tank'),
         );
-        if (!$this->trusted($request) || [] === $found) {
-            return $this->page($keeper, [
-                'tanks' => [] === $found ? 'That tank is not among those that can be brought back.' : self::EXPIRED,
-            ]);
+        if ([] === $found) {
+            return $this->page($keeper, ['tanks' => 'That tank is not among those that can be brought back.']);
         }
         $this->tanks->bringBack(array_values($found)[0]);
 
@@ -198,7 +187,6 @@ final class AccountController extends AbstractController
     private function distrust(Request $request, Keeper $keeper): string
     {
         return match (true) {
-            !$this->trusted($request) => self::EXPIRED,
             !$this->guesses
                 ->create($keeper->id()->toRfc4122())
                 ->consume()
@@ -230,10 +218,5 @@ final class AccountController extends AbstractController
             ],
             new Response(status: [] === $faults ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
         );
-    }
-
-    private function trusted(Request $request): bool
-    {
-        return $this->isCsrfTokenValid('account', $request->request->getString('_token'));
     }
 }

@@ -6,6 +6,7 @@ namespace Olvek\Page\Shelf;
 
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Site\PlainText;
 use Olvek\Service\Site\Saver;
 use Olvek\Service\Tank\Tank;
@@ -17,13 +18,13 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** Where tanks stand on the shelf: in which room, put away, removed, copied. Each is undone from where it was done. */
 #[Route('/tanks/{tank}', requirements: ['tank' => Requirement::UUID], methods: ['POST'])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class PlaceController extends AbstractController
 {
-    private const EXPIRED = 'This page has expired, so nothing was changed. Try it again.';
-
     public function __construct(
         private readonly TankRepository $tanks,
         private readonly TankEditor $editor,
@@ -65,9 +66,6 @@ final class PlaceController extends AbstractController
     #[Route('/copy', name: 'shelf_copy')]
     public function copy(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->trusted($request)) {
-            return $this->back($tank, fault: self::EXPIRED);
-        }
         $copy = $this->editor->branch($keeper, $this->tanks->head($tank));
         $copy->standIn($tank->room());
         $this->saver->flush();
@@ -82,9 +80,6 @@ final class PlaceController extends AbstractController
      */
     private function then(Request $request, \Closure $change, Tank $tank, string $words, string $undo = ''): Response
     {
-        if (!$this->trusted($request)) {
-            return $this->back($tank, fault: self::EXPIRED);
-        }
         $change();
 
         return $this->back($tank, $words, $undo);
@@ -102,10 +97,5 @@ final class PlaceController extends AbstractController
         ]);
 
         return $this->redirectToRoute('shelf', [], Response::HTTP_SEE_OTHER);
-    }
-
-    private function trusted(Request $request): bool
-    {
-        return $this->isCsrfTokenValid('shelf', $request->request->getString('_token'));
     }
 }

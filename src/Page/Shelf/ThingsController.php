@@ -16,6 +16,7 @@ use Olvek\Service\Editing\SentChange;
 use Olvek\Service\Editing\StaleEdit;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Shelf\Moving;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Site\Saver;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
@@ -25,12 +26,13 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** What of one tank goes into another: given to one that stands, or kept when it is set up anew. */
 #[Route('/tanks/{tank}/things', requirements: ['tank' => Requirement::UUID])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class ThingsController extends AbstractController
 {
-    private const EXPIRED = 'This page has expired. Nothing is lost: send it again.';
     private const MOST_DAYS = Plan::LAST_DAY;
     private const MOVED_ON = 'One of the tanks was changed in another window meanwhile, so nothing was moved. Check both, and send '
         .'it again.';
@@ -57,9 +59,6 @@ final class ThingsController extends AbstractController
     #[Route('/give', name: 'things_give', methods: ['POST'])]
     public function give(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->isCsrfTokenValid('things', $request->request->getString('_token'))) {
-            return $this->page($tank, $keeper, $request, self::EXPIRED);
-        }
         $plan = $this->tankEditor->plan($this->tanks->head($tank));
         $to = $this->tanks->active($keeper)[$request->request->getString('to')] ?? null;
         [$pieces, $fault] = self::amounts($request, 'pieces', array_column($plan->clumps, 'pieces', 'id'));
@@ -143,9 +142,6 @@ final class ThingsController extends AbstractController
     #[Route('/rescape', name: 'things_rescape', methods: ['POST'])]
     public function rescape(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->isCsrfTokenValid('things', $request->request->getString('_token'))) {
-            return $this->page($tank, $keeper, $request, self::EXPIRED);
-        }
         $day = self::day($request, 'back');
         if (null === $day) {
             return $this->page($tank, $keeper, $request, 'Give each day as a number from 0 to '.self::MOST_DAYS.'.');

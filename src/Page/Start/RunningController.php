@@ -37,6 +37,7 @@ use Olvek\Service\Build\BuildRecords;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Log\ImportColumn;
 use Olvek\Service\Log\Logbook;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -44,12 +45,13 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** A tank that stands already: what is in it, since when, and what was read last. */
 #[Route('/tanks/new/running')]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class RunningController extends AbstractController
 {
-    private const EXPIRED = 'This page has expired. Nothing is lost: send it again.';
     private const TOO_OLD = 'Olvek runs the first three years of a tank. Of an older one give a day within the last three years: its bed '
         .'then counts as that old.';
     /** Rows of plants and of animals that the page has. */
@@ -81,9 +83,6 @@ final class RunningController extends AbstractController
         $sent = $request->request->all();
         $day = $request->request->getString('filled');
         try {
-            if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
-                throw FormRefused::at('', self::EXPIRED);
-            }
             if ('' === $day) {
                 throw FormRefused::at('filled', 'Say on which day it was filled, or about.');
             }

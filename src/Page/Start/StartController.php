@@ -14,6 +14,7 @@ use Olvek\Core\Planning\Plan\Refused;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Editing\PlanImportReport;
 use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Site\Saver;
 use Olvek\Service\Tank\TankRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -21,13 +22,13 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** The ways in which a tank begins: for a wish, by a method, from another tank, as it runs, from a file, from nothing. */
 #[Route('/tanks')]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class StartController extends AbstractController
 {
-    private const EXPIRED = 'This page has expired. Nothing is lost: send it again.';
-
     public function __construct(
         private readonly VesselForm $vessels,
         private readonly StartPage $page,
@@ -50,7 +51,6 @@ final class StartController extends AbstractController
         $sent = $request->request->all();
         $door = $request->request->getString('door');
         try {
-            $this->mayBegin($request);
             $plan = $this->vessels->read($sent, $keeper->units());
             $method = 'method' === $door ? $this->method($request->request->getString('method')) : null;
             $changes = match (true) {
@@ -80,11 +80,6 @@ final class StartController extends AbstractController
     public function from(Request $request, #[CurrentUser] Keeper $keeper, Saver $saver): Response
     {
         $from = $this->tanks->active($keeper)[$request->request->getString('from')] ?? null;
-        try {
-            $this->mayBegin($request);
-        } catch (Refused $refused) {
-            return $this->form($keeper, [], $refused->messages($keeper->units()));
-        }
         if (null === $from) {
             return $this->form($keeper, [], ['from' => 'Choose one of your tanks.']);
         }
@@ -106,9 +101,6 @@ final class StartController extends AbstractController
     public function import(Request $request, #[CurrentUser] Keeper $keeper, PlanDocument $document): Response
     {
         $json = PlanImportReport::sent($request);
-        if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
-            return $this->form($keeper, [], json: $json, problems: [['line' => null, 'place' => '', 'message' => self::EXPIRED]]);
-        }
         try {
             $tank = $this->tankEditor->begin($keeper, $document->fromForeignJson($json), 'imported from a file');
         } catch (Refused $refused) {
@@ -116,14 +108,6 @@ final class StartController extends AbstractController
         }
 
         return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
-    }
-
-    /** @throws Refused where the page has expired */
-    private function mayBegin(Request $request): void
-    {
-        if (!$this->isCsrfTokenValid('new', $request->request->getString('_token'))) {
-            throw FormRefused::at('', self::EXPIRED);
-        }
     }
 
     /**

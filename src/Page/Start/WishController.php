@@ -11,6 +11,7 @@ use Olvek\Core\Planning\Plan\Refused;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Drawing\Elevation;
 use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Start\Composed;
 use Olvek\Service\Start\ComposeJob;
 use Olvek\Service\Work\SlowPool;
@@ -21,9 +22,11 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** From a wish to three plans side by side, and one of them onto the shelf. The wish stands in the address: it can be kept and sent on. */
 #[Route('/tanks/new')]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class WishController extends AbstractController
 {
     public function __construct(
@@ -91,7 +94,7 @@ final class WishController extends AbstractController
             return $this->asked($request, $keeper, $refused->messages($keeper->units()));
         }
         $ticket = $this->ticket($wish, $n, $keeper);
-        if (!$this->isCsrfTokenValid('new', $request->request->getString('_token')) || !$ticket->isDone()) {
+        if (!$ticket->isDone()) {
             return $this->redirectToRoute('wish_plan', ['n' => $n, ...$request->query->all()], Response::HTTP_SEE_OTHER);
         }
         $composed = $ticket->value;

@@ -6,6 +6,7 @@ namespace Olvek\Page\Transfer;
 
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Site\Attachment;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Site\WaitingFiles;
 use Olvek\Service\Site\Zip;
 use Olvek\Service\Transfer\ImportResult;
@@ -24,10 +25,12 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\RateLimiter\RateLimiterFactory;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** Everything that a keeper has, carried away as one file and brought back. */
 #[SlowPool]
 #[Route('/account')]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class TransferController extends AbstractController
 {
     /** Seconds for which a file is read in one request; the page that says so goes on from there. */
@@ -70,8 +73,6 @@ final class TransferController extends AbstractController
     {
         $file = $request->files->get('file');
         $fault = match (true) {
-            !$this->isCsrfTokenValid('account', $request->request->getString('_token')) => 'This page has expired, so nothing was taken. '
-                .'Choose the file again.',
             !($file instanceof UploadedFile) || !$file->isValid() => 'No file came. Choose a ZIP file that was downloaded from Olvek’s '
                 .'account page.',
             !$this->often($keeper) => 'This was asked for many times in a short while, so nothing was taken. Try again in ten minutes.',
@@ -89,14 +90,7 @@ final class TransferController extends AbstractController
     #[Route('/bring/on', name: 'carry_on', methods: ['POST'])]
     public function on(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
-        return $this->isCsrfTokenValid('account', $request->request->getString('_token'))
-            ? $this->goOn($keeper, $request->request->getString('name'))
-            : $this->told(
-                '',
-                null,
-                'This page has expired. What was imported so far is kept: send the form again.',
-                Response::HTTP_UNPROCESSABLE_ENTITY,
-            );
+        return $this->goOn($keeper, $request->request->getString('name'));
     }
 
     private function goOn(Keeper $keeper, string $name): Response

@@ -16,6 +16,7 @@ use Olvek\Service\Device\DeviceTrouble;
 use Olvek\Service\Device\Sample;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Site\ConcurrentChange;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Weeks\Situations;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -24,9 +25,11 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** A tank's lamp timer and water probe. Pages never wait for them: what they say comes as a fragment of its own. */
 #[Route('/tanks/{tank}/devices', requirements: ['tank' => Requirement::UUID])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class DeviceController extends AbstractController
 {
     /** An hour apart: a day, in which temperature and pH swing. */
@@ -48,15 +51,6 @@ final class DeviceController extends AbstractController
     #[Route('/wire', name: 'devices_wire', methods: ['POST'])]
     public function wire(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->trusted($request)) {
-            return $this->told(
-                $request,
-                $tank,
-                $keeper,
-                'This page has expired, so nothing was changed. Choose again.',
-                Response::HTTP_UNPROCESSABLE_ENTITY,
-            );
-        }
         $kind = DeviceKind::tryFrom($request->request->getString('kind'));
         try {
             $wired = null !== $kind && $this->devices->wire($tank, $kind, $request->request->getString('device'));
@@ -87,15 +81,6 @@ final class DeviceController extends AbstractController
     public function push(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         $situation = $this->situation($tank, $keeper);
-        if (!$this->trusted($request)) {
-            return $this->told(
-                $request,
-                $tank,
-                $keeper,
-                'This page has expired, so nothing was sent. Send it again.',
-                Response::HTTP_UNPROCESSABLE_ENTITY,
-            );
-        }
         try {
             ($this->devices->lamp($tank) ?? throw $this->createNotFoundException('This tank has no lamp timer.'))->write(
                 $this->programme($tank, $situation),
@@ -118,15 +103,6 @@ final class DeviceController extends AbstractController
     #[Route('/probe', name: 'devices_keep', methods: ['POST'])]
     public function keep(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper, Logbook $logbook): Response
     {
-        if (!$this->trusted($request)) {
-            return $this->told(
-                $request,
-                $tank,
-                $keeper,
-                'This page has expired, so nothing was logged. Try again.',
-                Response::HTTP_UNPROCESSABLE_ENTITY,
-            );
-        }
         try {
             $samples = ($this->devices->probe($tank) ?? throw $this->createNotFoundException('This tank has no water probe.'))->samples(1);
         } catch (DeviceTrouble $trouble) {
@@ -246,10 +222,5 @@ final class DeviceController extends AbstractController
     {
         return $this->situations->of($tank, $keeper) ??
             throw $this->createNotFoundException('This tank has not been filled yet: its days are not counted.');
-    }
-
-    private function trusted(Request $request): bool
-    {
-        return $this->isCsrfTokenValid('weeks', $request->request->getString('_token'));
     }
 }

@@ -26,6 +26,7 @@ use Olvek\Service\Log\Logbook;
 use Olvek\Service\Site\Attachment;
 use Olvek\Service\Site\ConcurrentChange;
 use Olvek\Service\Site\Csv;
+use Olvek\Service\Site\FormToken;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Weeks\ForecastJob;
 use Olvek\Service\Weeks\Forecasts;
@@ -43,14 +44,15 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
 /** The first weeks of a tank: what to test today, what it means, what the next step waits for, and what lies ahead. */
 #[Route('/tanks/{tank}/weeks', requirements: ['tank' => Requirement::UUID])]
+#[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class WeeksController extends AbstractController
 {
     private const LOG =
         ['day', 'after_filling', 'kind', 'what', 'amount', 'unit', 'of', 'words', 'made_up', 'note', 'cause', 'id'];
-    private const EXPIRED = 'This page has expired, so nothing was saved. Your input is kept: submit again.';
 
     public function __construct(
         private readonly WeeksPage $page,
@@ -80,9 +82,6 @@ final class WeeksController extends AbstractController
         $typed = array_filter($request->request->all('test'), is_string(...));
         /** @var array<string, string> $typed */
         $day = $request->request->getString('day');
-        if (!$this->trusted($request)) {
-            return $this->refused($tank, $keeper, [...$typed, 'day' => $day], [], self::EXPIRED);
-        }
         $counts = array_filter($request->request->all('counts'), is_string(...));
         $kit =
             [] === $counts
@@ -103,9 +102,6 @@ final class WeeksController extends AbstractController
     public function done(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         $day = $request->request->getString('day');
-        if (!$this->trusted($request)) {
-            return $this->refused($tank, $keeper, ['done-day' => $day], [], self::EXPIRED);
-        }
         $kind = EventKind::named($request->request->getString('kind'));
         $kind = null === $kind || null === $kind->happens()->done || EventKind::Task === $kind || 'clump' === $kind->of() ? null : $kind;
         $situation = $this->situations->of($tank, $keeper);
@@ -147,9 +143,7 @@ final class WeeksController extends AbstractController
     #[Route('/algae', name: 'weeks_algae', methods: ['POST'])]
     public function algae(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        $refused = $this->trusted($request)
-            ? $this->logbook->algae($tank, 'yes' === $request->request->getString('show'), '')
-            : self::EXPIRED;
+        $refused = $this->logbook->algae($tank, 'yes' === $request->request->getString('show'), '');
 
         return null === $refused ? $this->back($tank, 'lamp') : $this->refused($tank, $keeper, [], [], $refused);
     }
@@ -160,7 +154,7 @@ final class WeeksController extends AbstractController
     {
         $day = $request->request->getString('day');
         try {
-            $refused = $this->trusted($request) ? $buildRecords->mark($tank, Steps::FILL, true, $day, '') : self::EXPIRED;
+            $refused = $buildRecords->mark($tank, Steps::FILL, true, $day, '');
         } catch (ConcurrentChange $meanwhile) {
             return $this->refused(
                 $tank,
@@ -178,9 +172,6 @@ final class WeeksController extends AbstractController
     public function undo(Request $request, Tank $tank, string $entry, #[CurrentUser] Keeper $keeper): Response
     {
         $found = $this->entries->ofTank($tank, $entry) ?? throw $this->createNotFoundException('This logbook has no such line.');
-        if (!$this->trusted($request)) {
-            return $this->refused($tank, $keeper, [], [], self::EXPIRED);
-        }
         $this->logbook->takeBack($found);
 
         return $this->back($tank, 'log');
@@ -191,9 +182,6 @@ final class WeeksController extends AbstractController
     #[Route('/ahead/{part}', name: 'weeks_calculate', requirements: ['part' => '\d{1,2}'], methods: ['POST'])]
     public function compute(Request $request, Tank $tank, int $part, #[CurrentUser] Keeper $keeper): Response
     {
-        if (!$this->trusted($request)) {
-            return new JsonResponse(['message' => 'This page has expired; reload it.'], Response::HTTP_UNPROCESSABLE_ENTITY);
-        }
         $situation = $this->counted($tank, $keeper);
         if ($part >= Forecasts::PARTS || $situation->today > Forecasts::LAST_DAY) {
             throw $this->createNotFoundException('There are only so many parts.');
@@ -226,14 +214,10 @@ final class WeeksController extends AbstractController
     {
         $situation = $this->counted($tank, $keeper);
         $ahead = $this->prospect->known($situation->plan, $situation->log, $situation->today);
-        if (!$this->trusted($request) || null === $ahead) {
-            return $this->refused(
-                $tank,
-                $keeper,
-                [],
-                [],
-                null === $ahead ? 'Something was logged since this was calculated: look at the new forecast first.' : self::EXPIRED,
-            );
+        if (null === $ahead) {
+            $why = 'Something was logged since this was calculated: look at the new forecast first.';
+
+            return $this->refused($tank, $keeper, [], [], $why);
         }
         $changes = [];
         foreach (Expected::of($situation, $ahead->best()) as $expected) {
@@ -318,11 +302,6 @@ final class WeeksController extends AbstractController
     private function counted(Tank $tank, Keeper $keeper): TankToday
     {
         return $this->situations->of($tank, $keeper) ?? throw $this->createNotFoundException('This tank has not been filled yet.');
-    }
-
-    private function trusted(Request $request): bool
-    {
-        return $this->isCsrfTokenValid('weeks', $request->request->getString('_token'));
     }
 
     private function back(Tank $tank, string $place): Response

@@ -8,23 +8,25 @@ use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 use Symfony\Component\Uid\Uuid;
 use Twig\Attribute\AsTwigFunction;
 
-/** The hidden fields by which a form proves that it is ours, and by which one that is sent twice is known (Editing\SentChange). */
-final class FormToken
+/**
+ * The hidden fields of a form: by the one it is known to be ours (with what the browser says of where it was sent from, so that no session
+ * is asked), by the other it is known again when it is sent twice (Editing\SentChange).
+ */
+final readonly class FormToken
 {
-    /** @var array<string, string> fields that this request has made: the same again needs no session */
-    private array $made = [];
+    /** Every form's; in framework.yaml it is among those that need no session. */
+    public const ID = 'form';
 
-    public function __construct(private readonly CsrfTokenManagerInterface $tokens)
+    public function __construct(private CsrfTokenManagerInterface $tokens)
     {
     }
 
-    /** @param string $of what the form does */
     #[AsTwigFunction('token', isSafe: ['html'])]
-    public function token(string $of): string
+    public function token(): string
     {
-        return $this->made[$of] ??= \sprintf(
+        return \sprintf(
             '<input type="hidden" name="_token" value="%s"><input type="hidden" name="_change" value="%s" autocomplete="off">',
-            htmlspecialchars($this->tokens->getToken($of)->getValue()),
+            htmlspecialchars($this->tokens->getToken(self::ID)->getValue()),
             Uuid::v4()->toRfc4122(),
         );
     }
