@@ -17,9 +17,8 @@ header_remove('X-Powered-By');
 
 $environment = $_SERVER['APP_ENV'];
 assert(is_string($environment));
-ServerSettings::set($_SERVER);
 $kernel = new Kernel($environment, (bool) $_SERVER['APP_DEBUG']);
 $request = Request::createFromGlobals();
-$response = ServerSettings::refusal($request, $_SERVER) ?? $kernel->handle($request);
+$response = ServerSettings::refusal($_SERVER) ?? $kernel->handle($request);
 $response->send();
 $kernel->terminate($request, $response);

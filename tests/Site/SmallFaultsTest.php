@@ -9,6 +9,7 @@ use Monolog\Level;
 use Monolog\LogRecord;
 use Olvek\Service\Account\KeeperRepository;
 use Olvek\Service\Shelf\Summaries;
+use Olvek\Service\Site\HostNames;
 use Olvek\Service\Site\LogMask;
 use Olvek\Service\Site\PlainText;
 use Olvek\Service\Site\ServerSettings;
@@ -111,20 +112,42 @@ final class SmallFaultsTest extends BenchTestCase
     }
 
     /** @param array<string, string> $environment */
-    #[TestWith([['APP_SECRET' => 'x'], 'http://127.0.0.1:8080/', null])]
-    #[TestWith([['APP_SECRET' => 'x'], 'http://localhost/', null])]
-    #[TestWith([['APP_SECRET' => 'x'], 'http://evil.example/', 421])]
-    #[TestWith([['APP_SECRET' => 'x', 'OLVEK_HOSTS' => 'tanks.example, www.tanks.example'], 'https://www.tanks.example/', null])]
-    #[TestWith([['APP_SECRET' => 'x', 'OLVEK_HOSTS' => 'tanks.example'], 'http://tanks.example.evil.example/', 421])]
-    #[TestWith([['APP_SECRET' => 'x', 'OLVEK_HOSTS' => 'tanks.example'], 'http://tanksxexample/', 421])]
-    #[TestWith([['APP_SECRET' => ''], 'http://localhost/', 500])]
-    #[TestWith([[], 'http://localhost/', 500])]
-    public function testTheFrontDoor(array $environment, string $address, ?int $status): void
+    #[TestWith([['APP_SECRET' => 'x'], null])]
+    #[TestWith([['APP_SECRET' => ''], 500])]
+    #[TestWith([[], 500])]
+    public function testNothingIsAnsweredWithoutASecret(array $environment, ?int $status): void
     {
         $log = ini_set('error_log', '/dev/null');
-        ServerSettings::set($environment);
-        self::assertSame($status, ServerSettings::refusal(Request::create($address), $environment)?->getStatusCode());
+        self::assertSame($status, ServerSettings::refusal($environment)?->getStatusCode());
         ini_set('error_log', (string) $log);
+    }
+
+    #[TestWith(['http://127.0.0.1:8080', 200])]
+    #[TestWith(['http://localhost', 200])]
+    #[TestWith(['http://evil.example', 421])]
+    #[TestWith(['http://localhost.evil.example', 421])]
+    public function testAServerAnswersToItsNamesOnly(string $server, int $status): void
+    {
+        $this->browser->request('GET', "$server/api");
+        self::assertResponseStatusCodeSame($status);
+        $this->browser->request('GET', "$server/sign-in");
+        self::assertResponseStatusCodeSame(200 === $status ? 302 : 421, 'whoever is signed in goes on to the shelf');
+    }
+
+    /** @return list<string> */
+    private static function names(string $names): array
+    {
+        return array_values(array_filter(
+            ['tanks.example', 'www.tanks.example', 'tanks.example.evil.example', 'tanksxexample', 'localhost', '[::1]', '127.0.0.1'],
+            static fn (string $host): bool => 1 === preg_match('{'.strtr(HostNames::patterns($names), ',', '|').'}i', $host),
+        ));
+    }
+
+    public function testNamesAreTakenAsTheyStand(): void
+    {
+        self::assertSame(['localhost', '[::1]', '127.0.0.1'], self::names(''));
+        self::assertSame(['tanks.example'], self::names('tanks.example'));
+        self::assertSame(['tanks.example', 'www.tanks.example'], self::names('tanks.example, www.tanks.example'));
     }
 
     public function testHeadersOfPrivatePages(): void
