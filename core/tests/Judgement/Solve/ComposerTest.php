@@ -16,6 +16,7 @@ use Olvek\Core\Judgement\Review\Mistake;
 use Olvek\Core\Judgement\Review\Mistakes;
 use Olvek\Core\Judgement\Solve\Compose\Composer;
 use Olvek\Core\Judgement\Solve\Compose\Composition;
+use Olvek\Core\Judgement\Solve\Compose\FirstDraft;
 use Olvek\Core\Judgement\Solve\Compose\LampWish;
 use Olvek\Core\Judgement\Solve\Compose\Taste;
 use Olvek\Core\Judgement\Solve\Compose\Unmet;
@@ -109,7 +110,7 @@ final class ComposerTest extends TestCase
         ));
         self::settled($wish, $found->plan);
         self::granted($wish, $found);
-        $default = self::composer()->default(
+        $default = (new FirstDraft(new Editor(Sample::catalogue()), Sample::catalogue()))->default(
             $wish,
             $taste,
             $found->method,

@@ -15,6 +15,10 @@ use Olvek\Core\Planning\Plan\Plan;
 /** How far a plan is from holding: what fails counts most, then what is to be mended, then what is tight. Less is better, 0 is all well. */
 final readonly class Score
 {
+    /** What it costs a plan in score to ask for changes of water or a heater, where the taste is against it. J. */
+    private const AGAINST_TASTE = 1.5;
+    private const ASKS = 0.2;
+
     /** Weights. J: one failure is worse than all that can be tight. */
     private const FAILS = 10.0;
     private const MISTAKE = 3.0;
@@ -66,5 +70,16 @@ final readonly class Score
     public function holds(): bool
     {
         return MarginState::Fails !== $this->judgement->state && [] === $this->failing && [] === $this->toFix;
+    }
+
+    /** A score, and what the plan asks against its taste. */
+    public function valued(Taste $taste): float
+    {
+        $changes = $this->plan->care->changeEvery > 0 ? 1.0 : 0.0;
+        $heater = $this->plan->equipment->hasHeater() ? 1.0 : 0.0;
+
+        return $this->sum +
+            $changes * (Taste::LeastWork === $taste ? self::AGAINST_TASTE : self::ASKS) +
+            $heater * (Taste::LeastMoney === $taste ? self::AGAINST_TASTE : self::ASKS);
     }
 }
