@@ -239,7 +239,7 @@ test.describe('without scripts', () => {
     test('mistakes are mended, days written into and steps ticked by plain forms', async ({ page }, info) => {
         await startTank(page, `Plainly ${info.project.name}`);
         await page.locator('#bed > summary').click();
-        await page.locator('#bed').getByRole('button', { name: 'It will be rinsed' }).click();
+        await page.locator('#bed').getByRole('button', { name: 'I’ll rinse it' }).click();
         await expect(page.locator('.last-change')).toContainText('rinsed clear');
         await page.locator('#written > summary').click();
         await page.locator('#f-events-add').selectOption({ label: 'water change' });
@@ -278,10 +278,10 @@ test('a mistake is caught where it is made and mended with one click', async ({ 
     await startTank(page, `Mistake ${info.project.name}`);
     await openStage(page, 'bed');
     await change(page, 'bed-soil-back', '6');
-    const mistake = page.locator('#bed .to-fix', { hasText: 'deeper than its cap' });
+    const mistake = page.locator('#bed .to-fix', { hasText: 'more soil' });
     await expect(mistake).toBeVisible();
     await expect(page.locator('#bed .to-fix-count')).toContainText('1');
-    expect(await edited(page, () => mistake.getByRole('button', { name: 'Cap as deep as the soil' }).click())).toBe(200);
+    expect(await edited(page, () => mistake.getByRole('button', { name: 'Make the cap as deep as the soil' }).click())).toBe(200);
     await expect(mistake).toHaveCount(0);
     await expect(page.locator('#f-bed-cap-back')).toHaveValue('6');
 });

@@ -17,6 +17,7 @@ final class Rooms
         'Basis\Unit' => [],
         'Basis\Field' => ['Basis\Unit'],
         'Basis\Supply' => ['Basis\Field'],
+        'Basis\Message' => ['Basis\Unit'],
         'Nature\Plant' => ['Basis\Unit'],
         'Nature\Animal' => ['Basis\Unit', 'Basis\Field'],
         'Nature\Hardscape' => ['Basis\Unit', 'Basis\Field', 'Basis\Supply'],
@@ -141,6 +142,7 @@ final class Rooms
         ],
         'Judgement\Review' => [
             'Basis\Unit',
+            'Basis\Message',
             'Nature\Plant',
             'Nature\Animal',
             'Nature\Hardscape',
@@ -153,6 +155,7 @@ final class Rooms
         'Judgement\Solve' => [
             'Basis\TimeLimit',
             'Basis\Unit',
+            'Basis\Message',
             'Basis\Field',
             'Basis\Supply',
             'Nature\Plant',
@@ -244,6 +247,7 @@ final class Rooms
     public const APPLICATION = [
         'Service\Site' => [],
         'Service\Account' => ['Service\Site'],
+        'Service\Speech' => ['Service\Account'],
         'Service\Tank' => ['Service\Site', 'Service\Account'],
         'Service\Build' => ['Service\Site', 'Service\Account', 'Service\Tank'],
         'Service\Editing' => ['Service\Site', 'Service\Account', 'Service\Tank'],
@@ -409,7 +413,7 @@ final class Rooms
             'Service\Device',
         ],
         'Console\Account' => ['Service\Site', 'Service\Account'],
-        'Console\Command' => ['Service\Site', 'Service\Account', 'Service\Judging'],
+        'Console\Command' => ['Service\Site', 'Service\Account', 'Service\Speech', 'Service\Judging'],
         'Console\Demo' => [
             'Service\Account',
             'Service\Tank',

@@ -75,8 +75,10 @@ final class CommandsTest extends TestCase
         self::assertCount(3, $plans['plans']);
         foreach ($plans['plans'] as $plan) {
             self::assertTrue($plan['holds']);
-            self::assertSame('Goldfish', $plan['unmet'][0]['what']);
-            self::assertStringContainsString('300', $plan['unmet'][0]['needed']);
+            [$unmet] = $plan['unmet'];
+            self::assertSame(['carassius-auratus', 'needed.vessel'], [$unmet['kind'], $unmet['needed']['id']]);
+            self::assertEquals(300, $unmet['needed']['values']['volume']);
+            self::assertSame("a tank of 300\u{A0}L", $unmet['needed']['text']);
             self::assertSame(16, $plan['sureness']['of']);
             [$judged, $again] = self::run_(
                 'olvek:judge - --format=json',

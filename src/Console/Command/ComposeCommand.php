@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Console\Command;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Band;
@@ -14,6 +15,7 @@ use Olvek\Core\Judgement\Solve\Compose\Wish;
 use Olvek\Core\Judgement\Solve\Compose\WishDocument;
 use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Service\Site\FormatOption;
+use Olvek\Service\Speech\Speech;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -28,6 +30,7 @@ final class ComposeCommand extends Command
         private readonly WishDocument $wishes,
         private readonly PlanDocument $plans,
         private readonly Processes $processes,
+        private readonly Speech $speech,
     ) {
         parent::__construct();
     }
@@ -54,8 +57,8 @@ final class ComposeCommand extends Command
         $found = $this->composed($wish, $units, FormatOption::progress($errors));
         $output->writeln(
             'json' === $format ? FormatOption::json(
-                ['plans' => array_map($this->data(...), $found)],
-            ) : array_merge([], ...array_map(self::lines(...), $found)),
+                ['plans' => array_map(fn (Composition $c): array => $this->data($c, $units), $found)],
+            ) : array_merge([], ...array_map(fn (Composition $c): array => $this->lines($c, $units), $found)),
             OutputInterface::OUTPUT_RAW,
         );
 
@@ -87,7 +90,7 @@ final class ComposeCommand extends Command
     }
 
     /** @return array<string, mixed> */
-    private function data(Composition $found): array
+    private function data(Composition $found, UnitSystem $units): array
     {
         return [
             'taste' => $found->taste->value,
@@ -100,17 +103,22 @@ final class ComposeCommand extends Command
             'cost' => ['low' => $found->cost->low, 'likely' => $found->cost->value, 'high' => $found->cost->high],
             'minutesAWeek' => round($found->minutes, 1),
             'unmet' => array_map(
-                static fn (Unmet $u): array => ['what' => $u->what, 'why' => $u->why, 'needed' => $u->needed],
+                fn (Unmet $u): array => [
+                    'kind' => $u->kind,
+                    'what' => $this->speech->data($u->what, $units),
+                    'why' => $this->speech->data($u->why, $units),
+                    'needed' => null === $u->needed ? null : $this->speech->data($u->needed, $units),
+                ],
                 $found->unmet,
             ),
-            'changed' => $found->notes,
+            'changed' => array_map(fn (Message $note): array => $this->speech->data($note, $units), $found->notes),
             'runs' => $found->runs,
             'plan' => $this->plans->toArray($found->plan),
         ];
     }
 
     /** @return list<string> */
-    private static function lines(Composition $found): array
+    private function lines(Composition $found, UnitSystem $units): array
     {
         return [
             $found->taste->words().': '.($found->holds ? $found->judgement->state->words() : 'does not hold'),
@@ -126,10 +134,20 @@ final class ComposeCommand extends Command
                 Decimal::trimmed($found->minutes, 0),
             ),
             ...array_map(
-                static fn (Unmet $u): string => "  Not granted: $u->what. $u->why".('' === $u->needed ? '' : " Needed: $u->needed."),
+                fn (Unmet $u): string => \sprintf(
+                    '  Left out: %s. %s%s',
+                    $this->speech->say($u->what, $units),
+                    $this->speech->say($u->why, $units),
+                    null === $u->needed ? '' : " It would take: {$this->speech->say($u->needed, $units)}.",
+                ),
                 $found->unmet,
             ),
-            ...[] === $found->notes ? [] : ['  Changed in the recipe: '.implode('; ', $found->notes).'.'],
+            ...[] === $found->notes
+                ? []
+                : [\sprintf(
+                    '  Changes to the usual method: %s.',
+                    implode('; ', array_map(fn (Message $note): string => $this->speech->say($note, $units), $found->notes)),
+                )],
             '',
         ];
     }

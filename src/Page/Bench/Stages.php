@@ -55,7 +55,7 @@ final readonly class Stages
     {
         $controls = new Controls($this->document->toArray($plan), $units, $typed, $errors);
         $mistakes = [];
-        foreach (Mistakes::in($plan, $units) as $mistake) {
+        foreach (Mistakes::in($plan) as $mistake) {
             $mistakes[$mistake->stage][] = $mistake;
         }
         $stages = [

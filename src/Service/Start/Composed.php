@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Service\Start;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Solve\Compose\Composition;
@@ -24,7 +25,7 @@ final readonly class Composed
     public string $work;
     /** @var list<Unmet> */
     public array $unmet;
-    /** @var list<string> */
+    /** @var list<Message> */
     public array $notes;
     public bool $complete;
 

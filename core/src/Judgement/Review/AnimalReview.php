@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Planning\Change\Change;
 use Olvek\Core\Planning\Change\SetNumber;
@@ -39,13 +40,10 @@ final readonly class AnimalReview extends Review
                 ? new Mistake(
                     'all-at-once',
                     'animals',
-                    \sprintf(
-                        'All %d animals on one day: snails first, then shrimp, then fish in small groups a week or more apart.',
-                        $heads,
-                    ),
+                    new Message('mistake.all-at-once', ['count' => $heads]),
                     false,
                     $this->staggered(),
-                    'Spread them out',
+                    new Message('fix.all-at-once'),
                 )
                 : null,
             1 !== \count($days)
@@ -54,23 +52,20 @@ final readonly class AnimalReview extends Review
                 ? new Mistake(
                     'order',
                     'animals',
-                    'Fish come before snails and shrimp, and will eat their young.',
+                    new Message('mistake.order'),
                     false,
                     $this->staggered(),
-                    'Snails, shrimp, then fish',
+                    new Message('fix.order'),
                 )
                 : null,
             null !== $first && $plan->feed->grams > 0 && $plan->feedFrom < $first + self::UNFED && $first < self::NEW
                 ? new Mistake(
                     'fed-early',
                     'animals',
-                    \sprintf(
-                        'Feeding starts on day %d, in the first week of the first animals: in a new tank they live off what grows there.',
-                        $plan->feedFrom,
-                    ),
+                    new Message('mistake.fed-early', ['day' => $plan->feedFrom]),
                     false,
                     [new SetNumber('feeding.fromDay', $first + self::UNFED)],
-                    \sprintf('Feed from day %d', $first + self::UNFED),
+                    new Message('fix.fed-early', ['day' => $first + self::UNFED]),
                 )
                 : null,
         ];

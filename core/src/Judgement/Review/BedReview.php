@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Bed\Side;
 use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Change\Choose;
@@ -46,68 +48,67 @@ final readonly class BedReview extends Review
                 ? new Mistake(
                     'cap',
                     'bed',
-                    \sprintf(
-                        'At the %s the soil (%s) is deeper than its cap (%s): soil will break through.',
-                        $deeper->value,
-                        $this->length($soil->depth($deeper)),
-                        $this->length($bed->cap->depth($deeper)),
+                    new Message(
+                        'mistake.cap',
+                        [
+                            'side' => $deeper->value,
+                            'soil' => Amount::length($soil->depth($deeper), $bed->cap->depth($deeper)),
+                            'cap' => Amount::length($bed->cap->depth($deeper), $soil->depth($deeper)),
+                        ],
                     ),
                     false,
                     [new SetNumber("bed.cap.$deeper->value", $soil->depth($deeper))],
-                    'Cap as deep as the soil',
+                    new Message('fix.cap'),
                 )
                 : null,
             null !== $soil && null === $bed->cap && !$soil->mix->isGranular()
                 ? new Mistake(
                     'no-cap',
                     'bed',
-                    'Soil without a cap clouds the water and feeds algae.',
+                    new Message('mistake.no-cap'),
                     false,
                     [LayMix::pure('cap', 'coarse-sand')],
-                    'Add a sand cap',
+                    new Message('fix.no-cap'),
                 )
                 : null,
             null === $soil && [] !== $rootFeeders && !$tabbed
                 ? new Mistake(
                     'tabs',
                     'bed',
-                    'Root feeders in a bed without soil, and no root tabs: they are easily pushed in before the cap is on, hardly after.',
+                    new Message('mistake.tabs'),
                     false,
                     [Recipe::tabs($plan)],
-                    'Lay root tabs',
+                    new Message('fix.tabs'),
                 )
                 : null,
             [] !== $starved
                 ? new Mistake(
                     'setback',
                     'bed',
-                    \sprintf(
-                        '%s will carpet where the soil is kept back from the glass, and starve there.',
-                        array_values($starved)[0]->kind->common,
-                    ),
+                    new Message('mistake.setback', ['plant' => array_values($starved)[0]->kind->common]),
                     false,
                     [new SetNumber('bed.setback', 0.0)],
-                    'Soil up to the glass',
+                    new Message('fix.setback'),
                 )
                 : null,
             null !== $bed->cap && !$plan->preparation->rinsed
                 ? new Mistake(
                     'rinse',
                     'bed',
-                    'Sand and gravel as bought cloud the water for days: rinse until it runs clear.',
+                    new Message('mistake.rinse'),
                     true,
                     [new Choose('preparation.rinsed', true)],
-                    'It will be rinsed',
+                    new Message('fix.rinse'),
                 )
                 : null,
             null !== $soil && !$soil->mix->isGranular() && !$plan->preparation->sieved
                 ? new Mistake(
                     'sieve',
                     'bed',
-                    'Chips and lumps float up or rot in pockets: sieve the soil, or pick it over.',
+                    new Message('mistake.sieve'),
                     true,
                     [new Choose('preparation.sieved', true)],
-                    'It will be sieved',
+                    new Message('fix.sieve'),
                 )
                 : null,
         ];

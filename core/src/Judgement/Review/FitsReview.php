@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
-use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Vessel\Outline;
 use Olvek\Core\Nature\Vessel\Pane;
@@ -38,9 +39,12 @@ final readonly class FitsReview extends Review
                 ? new Mistake(
                     'stand-length',
                     'vessel',
-                    \sprintf(
-                        'The vessel is %s long, the stand only %s: glass that hangs over an edge breaks.',
-                        ...$this->units->apart(Dimension::Length, [$vessel->outerLength(), $stand->length]),
+                    new Message(
+                        'mistake.stand-length',
+                        [
+                            'tank' => Amount::length($vessel->outerLength(), $stand->length),
+                            'stand' => Amount::length($stand->length, $vessel->outerLength()),
+                        ],
                     ),
                 )
                 : null,
@@ -48,9 +52,9 @@ final readonly class FitsReview extends Review
                 ? new Mistake(
                     'stand-width',
                     'vessel',
-                    \sprintf(
-                        'Vessel and gap behind it take %s, the stand is only %s from front to back.',
-                        ...$this->units->apart(Dimension::Length, [$wide, $stand->width]),
+                    new Message(
+                        'mistake.stand-width',
+                        ['tank' => Amount::length($wide, $stand->width), 'stand' => Amount::length($stand->width, $wide)],
                     ),
                 )
                 : null,
@@ -58,14 +62,10 @@ final readonly class FitsReview extends Review
                 ? new Mistake(
                     'behind',
                     'vessel',
-                    \sprintf(
-                        'Only %s behind the vessel: cables, hoses and a background want %s.',
-                        $this->length($stand->behind),
-                        $this->length(self::BEHIND),
-                    ),
+                    new Message('mistake.behind', ['gap' => Amount::length($stand->behind), 'least' => Amount::length(self::BEHIND)]),
                     true,
                     [new SetNumber('stand.behind', self::BEHIND)],
-                    'Leave '.$this->length(self::BEHIND),
+                    new Message('fix.behind', ['gap' => Amount::length(self::BEHIND)]),
                 )
                 : null,
         ];
@@ -80,13 +80,13 @@ final readonly class FitsReview extends Review
             ? new Mistake(
                 'lamp-fits',
                 'light',
-                \sprintf(
-                    'The lamp is to hang %s over the rim, where there are only %s.',
-                    ...$this->units->apart(Dimension::Length, [$lamp->height, $above]),
+                new Message(
+                    'mistake.lamp-fits',
+                    ['height' => Amount::length($lamp->height, $above), 'room' => Amount::length($above, $lamp->height)],
                 ),
                 false,
                 [new SetNumber('light.height', round(0.8 * $above, 3))],
-                'Hang it lower',
+                new Message('fix.lamp-fits'),
             )
             : null;
     }
@@ -106,23 +106,23 @@ final readonly class FitsReview extends Review
             return null;
         }
         $sold = Pane::sold($needed);
-        [$have, $want] = $this->units->apart(Dimension::Length, [$glass, $sold]);
 
         return new Mistake(
             'pane',
             'vessel',
-            \sprintf(
-                'Panes of %s are thin for %s of water over %s: %s is wanted, which bears its load %s times. Build lower, fill less, or '
-                    .'take thicker glass; braces at the rim are a maker’s business.',
-                $have,
-                $this->length($line),
-                $this->length($length),
-                $want,
-                Pane::SAFETY,
+            new Message(
+                'mistake.pane',
+                [
+                    'glass' => Amount::length($glass, $sold),
+                    'water' => Amount::length($line),
+                    'length' => Amount::length($length),
+                    'needed' => Amount::length($sold, $glass),
+                    'safety' => Pane::SAFETY,
+                ],
             ),
             false,
             [new SetNumber('vessel.glass', $sold)],
-            'Glass of '.$want,
+            new Message('fix.pane', ['glass' => Amount::length($sold, $glass)]),
         );
     }
 
@@ -138,10 +138,13 @@ final readonly class FitsReview extends Review
                 ? new Mistake(
                     "headroom-$clump->id",
                     'plants',
-                    \sprintf(
-                        '%s grows to %s above the water; there are %s up to what is over the tank. Let it lean out, or keep it cut.',
-                        $clump->kind->common,
-                        ...$this->units->apart(Dimension::Length, [$top - $plan->waterLine, $room - $plan->waterLine]),
+                    new Message(
+                        'mistake.headroom',
+                        [
+                            'plant' => $clump->kind->common,
+                            'height' => Amount::length($top - $plan->waterLine, $room - $plan->waterLine),
+                            'room' => Amount::length($room - $plan->waterLine, $top - $plan->waterLine),
+                        ],
                     ),
                     PlantRole::HousePlant === $clump->kind->role,
                 )

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
-use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Edge;
 use Olvek\Core\Nature\Bed\Mix;
@@ -48,25 +49,23 @@ final readonly class GroundReview extends Review
                 ? new Mistake(
                     "step-$zone->id",
                     'bed',
-                    \sprintf(
-                        '%s stands %s %s its neighbour with nothing to hold it: it will level out within weeks.',
-                        ucfirst($name),
-                        $this->units->show(Dimension::Length, abs($step)),
-                        $step > 0 ? 'over' : 'below',
+                    new Message(
+                        'mistake.step',
+                        ['zone' => $name, 'step' => Amount::length(abs($step)), 'way' => $step > 0 ? 'above' : 'below'],
                     ),
                     false,
                     $hold,
-                    'A rim of stones and wadding',
+                    new Message('fix.edge'),
                 )
                 : null,
             $loose && min($grains) > 0 && max($grains) >= self::COARSER * min($grains)
                 ? new Mistake(
                     "rolls-$zone->id",
                     'bed',
-                    \sprintf('At the %s coarse grains roll into the fine, and are picked out by hand ever after.', $name),
+                    new Message('mistake.rolls', ['zone' => $name]),
                     false,
                     $hold,
-                    'A rim of stones and wadding',
+                    new Message('fix.edge'),
                 )
                 : null,
         ];
@@ -83,11 +82,7 @@ final readonly class GroundReview extends Review
                 : new Mistake(
                     "under-$clump->id",
                     'plants',
-                    \sprintf(
-                        '%s stands where %s lies: its roots have no ground. Move one of them.',
-                        $clump->kind->common,
-                        $stone->kind->name,
-                    ),
+                    new Message('mistake.under', ['plant' => $clump->kind->common, 'stone' => mb_strtolower($stone->kind->name)]),
                 );
         }
 
@@ -108,11 +103,7 @@ final readonly class GroundReview extends Review
                 ? new Mistake(
                     "far-$clump->id",
                     'plants',
-                    \sprintf(
-                        '%s grows fast, and stands %s from the front rim: too far to cut by hand. Plant it nearer.',
-                        $clump->kind->common,
-                        $this->units->show(Dimension::Length, $far),
-                    ),
+                    new Message('mistake.far', ['plant' => $clump->kind->common, 'distance' => Amount::length($far)]),
                     true,
                 )
                 : null;

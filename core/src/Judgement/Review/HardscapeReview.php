@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Change\Choose;
 
 /** Wood and stone that float, leach or stand where there is no floor. C, where nothing else is said. */
@@ -19,10 +20,10 @@ final readonly class HardscapeReview extends Review
                     ? new Mistake(
                         "float-$piece->id",
                         'hardscape',
-                        "$name floats: glue it, tie it or weigh it down before the water comes.",
+                        new Message('mistake.float', ['piece' => $name]),
                         false,
                         [new Choose("hardscape.$piece->id.fixed", true)],
-                        'It will be secured',
+                        new Message('fix.float'),
                     )
                     : null;
             $found[] =
@@ -30,14 +31,10 @@ final readonly class HardscapeReview extends Review
                     ? new Mistake(
                         "soak-$piece->id",
                         'hardscape',
-                        \sprintf(
-                            '%s wants a soak test of %d days: discard it if it smells rotten.',
-                            $name,
-                            (int) $piece->kind->soakDays->value,
-                        ),
+                        new Message('mistake.soak', ['piece' => $name, 'days' => (int) $piece->kind->soakDays->value]),
                         true,
                         [new Choose("hardscape.$piece->id.soaked", true)],
-                        'It passed the test',
+                        new Message('fix.soak'),
                     )
                     : null;
         }

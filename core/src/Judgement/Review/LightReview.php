@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Change\Choose;
 use Olvek\Core\Planning\Change\SetNumber;
 
@@ -26,25 +27,21 @@ final readonly class LightReview extends Review
                 ? new Mistake(
                     'bright',
                     'light',
-                    \sprintf(
-                        '%d µmol/m²/s from the first day is light for two tanks: algae take it before the plants can. Start dim and go up '
-                            .'week by week.',
-                        (int) round($first),
-                    ),
+                    new Message('mistake.bright', ['light' => (int) round($first)]),
                     false,
                     [
                         new SetNumber('light.startShare', $share / 100),
                         new SetNumber('light.stepShare', 0.05),
                         new Choose('light.held', true),
                     ],
-                    "Start at $share %, 5 more a week",
+                    new Message('fix.bright', ['share' => $share]),
                 )
                 : null,
             $lamp->lumens <= 0 && !$plan->site->daylight()->any()
                 ? new Mistake(
                     'dark',
                     'light',
-                    'There is neither lamp nor daylight: say how many lumens the lamp has, or which sky the tank sees.',
+                    new Message('mistake.dark'),
                     true,
                 )
                 : null,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Change\Change;
 use Olvek\Core\Planning\Change\Changes;
 
@@ -14,15 +15,15 @@ final readonly class Mistake
      * @param string                $stage where it is mended: vessel, bed, hardscape, light, equipment, plants, water, animals, start
      * @param bool                  $lack  true where something is only undecided or missing yet
      * @param list<Change> $changes that would mend it; none where that is the keeper's choice
-     * @param string                $mend  what those would do, for a button
+     * @param Message|null $fix     what those would do, for a button
      */
     public function __construct(
         public string $id,
         public string $stage,
-        public string $words,
+        public Message $message,
         public bool $lack = false,
         public array $changes = [],
-        public string $mend = '',
+        public ?Message $fix = null,
     ) {
     }
 

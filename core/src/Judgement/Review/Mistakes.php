@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
-use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Planning\Plan\Plan;
 
 /**
@@ -29,11 +28,11 @@ final class Mistakes
     ];
 
     /** @return list<Mistake> in working order */
-    public static function in(Plan $plan, UnitSystem $units = UnitSystem::Metric): array
+    public static function in(Plan $plan): array
     {
         $found = [];
         foreach (self::REVIEWS as $review) {
-            array_push($found, ...array_filter((new $review($plan, $units))->mistakes()));
+            array_push($found, ...array_filter((new $review($plan))->mistakes()));
         }
 
         return $found;

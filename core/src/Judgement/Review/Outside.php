@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Hardscape\Piece;
 use Olvek\Core\Planning\Change\SetNumber;
 use Olvek\Core\Planning\Plan\Clump;
@@ -43,14 +44,10 @@ final class Outside
             : new Mistake(
                 "outside-$stage",
                 $stage,
-                \sprintf(
-                    'Outside the glass of this vessel: %s. Move %s inward.',
-                    implode(', ', array_unique($names)),
-                    1 === \count($names) ? 'it' : 'them',
-                ),
+                new Message('mistake.outside', ['count' => \count($names), 'things' => array_values(array_unique($names))]),
                 false,
                 $moves,
-                1 === \count($names) ? 'Move it in' : 'Move them in',
+                new Message('fix.outside', ['count' => \count($names)]),
             );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Plant\Removal;
 use Olvek\Core\Planning\Change\Choose;
@@ -32,10 +33,10 @@ final readonly class PlantReview extends Review
                     ? new Mistake(
                         "sensitive-$clump->id",
                         'plants',
-                        "$name melts easily: plant it a week or two after the rest.",
+                        new Message('mistake.sensitive', ['plant' => $name]),
                         false,
                         [new SetNumber("plants.$clump->id.day", self::TENDER_DAY)],
-                        'Plant it on day '.self::TENDER_DAY,
+                        new Message('fix.sensitive', ['day' => self::TENDER_DAY]),
                     )
                     : null;
             $found[] =
@@ -44,11 +45,11 @@ final readonly class PlantReview extends Review
                         "deep-$clump->id",
                         'plants',
                         0.0 === $clump->kind->planting->value
-                            ? "The rhizome of $name rots when it is buried: tie it on."
-                            : "$name stands down in raw soil, which burns its roots: keep them in the cap.",
+                            ? new Message('mistake.buried', ['plant' => $name])
+                            : new Message('mistake.deep', ['plant' => $name]),
                         false,
                         [new Choose("plants.$clump->id.planting", PlantingMethod::Right->value)],
-                        'Set it right',
+                        new Message('fix.deep'),
                     )
                     : null;
             $found[] =
@@ -56,7 +57,7 @@ final readonly class PlantReview extends Review
                     ? new Mistake(
                         "removal-$clump->id",
                         'plants',
-                        "$name grows fast and tears up the bed when it is pulled: plant it where a hand can cut it.",
+                        new Message('mistake.removal', ['plant' => $name]),
                         true,
                     )
                     : null;
@@ -76,13 +77,13 @@ final readonly class PlantReview extends Review
             ...$found,
             Outside::glass($this->plan, 'plants', $standing),
             !$with(PlantRole::FastStem, PlantRole::FloatingStem) && !$with(PlantRole::Floater)
-                ? new Mistake('lacks-fast', 'plants', 'Nothing in it grows fast: fast stems or floaters carry the first months.', true)
+                ? new Mistake('lacks-fast', 'plants', new Message('mistake.lacks-fast'), true)
                 : null,
             !$with(PlantRole::Floater, PlantRole::HousePlant, PlantRole::Marsh)
                 ? new Mistake(
                     'lacks-export',
                     'plants',
-                    'Nothing reaches the air: floaters or house plants take most out in the long run.',
+                    new Message('mistake.lacks-export'),
                     true,
                 )
                 : null,
@@ -96,7 +97,7 @@ final readonly class PlantReview extends Review
                 ? new Mistake(
                     'lacks-roots',
                     'plants',
-                    'No root feeder: the soil’s store stays where it is, and a rich bed without roots may turn foul.',
+                    new Message('mistake.lacks-roots'),
                     true,
                 )
                 : null,
@@ -104,10 +105,7 @@ final readonly class PlantReview extends Review
                 ? new Mistake(
                     'floaters',
                     'plants',
-                    \sprintf(
-                        'Floaters close the surface unless they are thinned: Olvek assumes that you do so at %d %%.',
-                        (int) (100 * UsualCare::FLOATERS_ABOVE),
-                    ),
+                    new Message('mistake.floaters', ['share' => (int) (100 * UsualCare::FLOATERS_ABOVE)]),
                     true,
                 )
                 : null,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
-use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Change\Choose;
 use Olvek\Core\Planning\Change\SetNumber;
 use Olvek\Core\Planning\Plan\Clump;
@@ -43,38 +43,35 @@ final readonly class TechniqueReview extends Review
         }
         $unheated = min(array_map($plan->site->temperatureOn(...), range(0, 364)));
         $need = HeatLoss::watts($plan, $equipment->target, $unheated);
-        $celsius = fn (float $c): string => $this->units->show(Dimension::Temperature, $c);
 
         return [
             $plan->coldest() < $equipment->target - self::SHORT
                 ? new Mistake(
                     'heater-weak',
                     'equipment',
-                    \sprintf(
-                        '%s W hold only %s on the coldest day; %s takes %s W, so a heater of %s.',
-                        Decimal::trimmed($equipment->watts, 0),
-                        $celsius($plan->coldest()),
-                        $celsius($equipment->target),
-                        Decimal::trimmed($need, 0),
-                        Decimal::trimmed(HeatLoss::sold($need), 0),
+                    new Message(
+                        'mistake.heater-weak',
+                        [
+                            'watts' => $equipment->watts,
+                            'held' => Amount::temperature($plan->coldest()),
+                            'target' => Amount::temperature($equipment->target),
+                            'need' => $need,
+                            'sold' => HeatLoss::sold($need),
+                        ],
                     ),
                     false,
                     [new SetNumber('equipment.watts', HeatLoss::sold($need))],
-                    \sprintf('A heater of %s W', Decimal::trimmed(HeatLoss::sold($need), 0)),
+                    new Message('fix.heater', ['watts' => HeatLoss::sold($need)]),
                 )
                 : null,
             $equipment->watts > self::STRONG * $plan->netWater() && $equipment->watts > HeatLoss::sold($need)
                 ? new Mistake(
                     'heater-strong',
                     'equipment',
-                    \sprintf(
-                        '%s W are more than this water needs: a thermostat that sticks boils it in a night. %s W do.',
-                        Decimal::trimmed($equipment->watts, 0),
-                        Decimal::trimmed(HeatLoss::sold($need), 0),
-                    ),
+                    new Message('mistake.heater-strong', ['watts' => $equipment->watts, 'sold' => HeatLoss::sold($need)]),
                     false,
                     [new SetNumber('equipment.watts', HeatLoss::sold($need))],
-                    \sprintf('A heater of %s W', Decimal::trimmed(HeatLoss::sold($need), 0)),
+                    new Message('fix.heater', ['watts' => HeatLoss::sold($need)]),
                 )
                 : null,
         ];
@@ -93,21 +90,17 @@ final readonly class TechniqueReview extends Review
                 ? new Mistake(
                     'torrent',
                     'equipment',
-                    \sprintf(
-                        'The water goes round %s times an hour: %s. Throttle it.',
-                        Decimal::trimmed($turnovers, 0),
-                        $floaters ? 'floaters drown, and fish swim for their lives' : 'fish swim for their lives, and fry do not last',
-                    ),
+                    new Message('mistake.torrent', ['turnovers' => (int) round($turnovers), 'floaters' => $floaters ? 'yes' : 'no']),
                 )
                 : null,
             $equipment->isDrivenByAir() && !$equipment->siphonSafe
                 ? new Mistake(
                     'backflow',
                     'equipment',
-                    'When the air pump stops, water runs back through its hose: a check valve, or the pump above the water line.',
+                    new Message('mistake.backflow'),
                     true,
                     [new Choose('equipment.siphonSafe', true)],
-                    'It is seen to',
+                    new Message('fix.backflow'),
                 )
                 : null,
         ];
@@ -121,7 +114,7 @@ final readonly class TechniqueReview extends Review
             ? new Mistake(
                 'gas-driven-out',
                 'equipment',
-                'So lively a surface drives the carbon dioxide out as fast as it is let in: calm it, or do without the gas.',
+                new Message('mistake.gas-driven-out'),
                 true,
             )
             : null;
@@ -135,13 +128,10 @@ final readonly class TechniqueReview extends Review
             ? new Mistake(
                 'sink-large',
                 'water',
-                \sprintf(
-                    '%s are too much to sink: the tub must be deeper than the vessel, and two hands must turn it. Fill it over a plate.',
-                    $this->units->show(Dimension::Volume, $litres, 0),
-                ),
+                new Message('mistake.sink-large', ['volume' => Amount::volume($litres, 0)]),
                 false,
                 [new Choose('preparation.filling', FillingMethod::Plate->value)],
-                'Slowly over a plate',
+                new Message('fix.plate'),
             )
             : null;
     }
@@ -155,13 +145,10 @@ final readonly class TechniqueReview extends Review
             ? new Mistake(
                 'night-light',
                 'light',
-                \sprintf(
-                    'The night light gives %s µmol/m²/s: neither fish nor plants get a night. A tenth of it is enough to see by.',
-                    Decimal::significant($light, 2),
-                ),
+                new Message('mistake.night-light', ['light' => $light]),
                 false,
                 [new SetNumber('light.night', floor($plan->lamp->programme->night * 0.5 * self::NIGHT / $light))],
-                'Dim it',
+                new Message('fix.night-light'),
             )
             : null;
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Change\Choose;
 use Olvek\Core\Planning\Change\SetNumber;
 use Olvek\Core\Planning\Plan\Group;
@@ -35,18 +37,14 @@ final readonly class VesselReview extends Review
                 ? new Mistake(
                     'support',
                     'vessel',
-                    \sprintf(
-                        'It weighs %s when filled; the stand’s load limit is %s. Find a stronger one, or build a smaller tank.',
-                        $this->mass($full),
-                        $this->mass($site->bears),
-                    ),
+                    new Message('mistake.support', ['mass' => Amount::mass($full), 'limit' => Amount::mass($site->bears)]),
                 )
                 : null,
             0.0 === $site->bears && $full > self::HEAVY
                 ? new Mistake(
                     'support-unknown',
                     'vessel',
-                    \sprintf('It weighs %s when filled: find out the stand’s load limit.', $this->mass($full)),
+                    new Message('mistake.support-unknown', ['mass' => Amount::mass($full)]),
                     true,
                 )
                 : null,
@@ -54,41 +52,34 @@ final readonly class VesselReview extends Review
                 ? new Mistake(
                     'reach',
                     'vessel',
-                    \sprintf(
-                        'From rim to bed it is %s: farther than an arm reaches. Plan for tongs, or a deeper bed.',
-                        $this->length($height - $plan->bed->meanDepth()),
-                    ),
+                    new Message('mistake.reach', ['depth' => Amount::length($height - $plan->bed->meanDepth())]),
                 )
                 : null,
             $site->above < self::ROOM
                 ? new Mistake(
                     'room-above',
                     'vessel',
-                    \sprintf(
-                        'Only %s of clearance above the rim: no hand, tongs or lamp gets in. Leave at least %s.',
-                        $this->length($site->above),
-                        $this->length(self::ROOM),
-                    ),
+                    new Message('mistake.room-above', ['room' => Amount::length($site->above), 'least' => Amount::length(self::ROOM)]),
                 )
                 : null,
             $gap < self::RIM_GAP && !$site->sealed
                 ? new Mistake(
                     'rim',
                     'vessel',
-                    \sprintf('The water stands %s under the rim: it will overflow when you reach in.', $this->length($gap)),
+                    new Message('mistake.rim', ['gap' => Amount::length($gap)]),
                     false,
                     [new SetNumber('waterLine', $lower)],
-                    \sprintf('Water line at %s', $this->length($lower)),
+                    new Message('fix.water-line', ['height' => Amount::length($lower)]),
                 )
                 : null,
             $this->jumpers() && !$site->lid && !$site->sealed && $gap < self::LEAP
                 ? new Mistake(
                     'lid',
                     'vessel',
-                    'Jumpers, no lid, and the water close under the rim: cover it, or lower the water line while they settle.',
+                    new Message('mistake.lid'),
                     false,
                     [new Choose('site.lid', true)],
-                    'Put a lid on',
+                    new Message('fix.lid'),
                 )
                 : null,
         ];

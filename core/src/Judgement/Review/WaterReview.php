@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Review;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Change\Choose;
 use Olvek\Core\Planning\Plan\FillingMethod;
 use Olvek\Core\Planning\Plan\Treatment;
@@ -20,40 +21,40 @@ final readonly class WaterReview extends Review
                 ? new Mistake(
                     'chlorine',
                     'water',
-                    'Tap water may carry chlorine or chloramine, which kills bacteria, shrimp and fish.',
+                    new Message('mistake.chlorine'),
                     true,
                     [new Choose('preparation.treatment', Treatment::Dechlorinated->value)],
-                    'It will be treated',
+                    new Message('fix.treated'),
                 )
                 : null,
             Treatment::Stood === $preparation->treatment
                 ? new Mistake(
                     'chloramine',
                     'water',
-                    'Standing drives off chlorine, not chloramine: ask your supplier, or treat it.',
+                    new Message('mistake.chloramine'),
                     true,
                     [new Choose('preparation.treatment', Treatment::Dechlorinated->value)],
-                    'It will be treated',
+                    new Message('fix.treated'),
                 )
                 : null,
             FillingMethod::Undecided === $preparation->filling
                 ? new Mistake(
                     'filling',
                     'water',
-                    'Water falling on a new bed washes soil up: decide how it is let in.',
+                    new Message('mistake.filling'),
                     true,
                     [new Choose('preparation.filling', FillingMethod::Plate->value)],
-                    'Slowly over a plate',
+                    new Message('fix.plate'),
                 )
                 : null,
             FillingMethod::Pour === $preparation->filling && null !== $this->plan->bed->soil
                 ? new Mistake(
                     'pour',
                     'water',
-                    'Poured in, the water washes soil up through the cap.',
+                    new Message('mistake.pour'),
                     false,
                     [new Choose('preparation.filling', FillingMethod::Plate->value)],
-                    'Slowly over a plate',
+                    new Message('fix.plate'),
                 )
                 : null,
         ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\OutOfTime;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
@@ -79,7 +80,7 @@ final readonly class Composer
             $score = Score::of($score->plan, $trial->judged($score->plan));
             if (!$score->holds()) {
                 [$score, $more] = $mending->mended($score, $search, Pace::Whole);
-                $notes = array_values(array_unique([...$notes, ...$more]));
+                $notes = Mending::distinct([...$notes, ...$more]);
             }
             foreach ([Pace::Rough, Pace::Whole] as $pace) {
                 [$score, $dropped] = $granting->granted($score, $search, $pace);
@@ -93,13 +94,13 @@ final readonly class Composer
         $unsafe = array_filter($score->toFix, static fn ($m): bool => \in_array($m->id, self::UNSAFE, true));
         foreach ($score->toFix as $mistake) {
             $unmet[] = new Unmet(
-                'vessel' === $mistake->stage ? 'this vessel in this place' : $mistake->stage,
-                $mistake->words,
-                '' === $mistake->mend ? '' : Words::small($mistake->mend),
+                'vessel' === $mistake->stage ? new Message('unmet.vessel') : Message::text($mistake->stage),
+                $mistake->message,
+                $mistake->fix,
             );
         }
         foreach ($score->failing as $margin) {
-            $unmet[] = new Unmet(Words::small($margin->name), $margin->sentence);
+            $unmet[] = new Unmet(Message::text(Words::small($margin->name)), Message::text($margin->sentence));
         }
 
         return new Composition(
@@ -128,16 +129,17 @@ final readonly class Composer
     private function leftOut(Wish $wish, Plan $plan, array $named): array
     {
         $here = [
-            ...array_map(static fn (Clump $c): string => $c->kind->common, $plan->clumps),
-            ...array_map(static fn (Unmet $u): string => $u->what, $named),
+            ...array_map(static fn (Clump $c): string => $c->kind->id, $plan->clumps),
+            ...array_map(static fn (Unmet $u): ?string => $u->kind, $named),
         ];
-        $gone = array_filter($wish->wanted, static fn (PlantKind $p): bool => !\in_array($p->common, $here, true));
+        $gone = array_filter($wish->wanted, static fn (PlantKind $p): bool => !\in_array($p->id, $here, true));
 
         return array_values(array_map(
             static fn (PlantKind $p): Unmet => new Unmet(
-                $p->common,
-                'Planted here with the others, it dwindles within the year.',
-                'more light for it, or fewer plants over it',
+                Message::text($p->common),
+                new Message('unmet.dwindles'),
+                new Message('needed.light'),
+                $p->id,
             ),
             $gone,
         ));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Estimate;
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Judgement\Margin\Uncertainty;
@@ -17,7 +18,7 @@ final readonly class Composition
      * @param bool        $holds    nothing fails in its run and nothing is to be mended; else it is the nearest that was found
      * @param string      $sentence what it is, in a few words
      * @param list<Unmet> $unmet    what of the wish it does not grant
-     * @param list<string> $notes   what was changed in the method's recipe to make it hold
+     * @param list<Message> $notes  what was changed in the method's recipe to make it hold
      * @param Estimate    $cost     about what it takes to buy, in money
      * @param float       $minutes  of work a week once it has grown in
      * @param int         $runs     years run to find it

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
-use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\Asked;
 use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Planning\Change\Editor;
@@ -59,8 +59,9 @@ final readonly class Granting
             if ([] !== $wished) {
                 $unmet[] = new Unmet(
                     $best[1],
-                    "With more, $why->name fails: ".Words::small($why->sentence),
-                    'more plants, more water, or less food for each',
+                    new Message('unmet.margin', ['margin' => $why->name, 'sentence' => $why->sentence]),
+                    new Message('needed.capacity'),
+                    $best[2],
                 );
             }
         }
@@ -68,7 +69,7 @@ final readonly class Granting
         return [$score, $unmet];
     }
 
-    /** @return list<array{string, Plan}> half of a group, where that is still company, and none of it */
+    /** @return list<array{Message, Plan}> half of a group, where that is still company, and none of it */
     private function fewer(Plan $plan, Group $group): array
     {
         $half = intdiv($group->count, 2);
@@ -76,12 +77,12 @@ final readonly class Granting
         try {
             if ($half >= max(1, $group->kind->group->value)) {
                 $found[] = [
-                    "more than $half of {$group->kind->common}",
+                    new Message('unmet.more-than', ['count' => $half, 'animal' => $group->kind->common]),
                     $this->fedFor($plan->withGroup($group->with($half, $group->day)), $plan),
                 ];
             }
             $found[] = [
-                $group->kind->common,
+                Message::text($group->kind->common),
                 $this->fedFor(
                     $this->editor->make(
                         $plan->withFeed($plan->feed->withGrams(0.0), $plan->feedFrom),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
-use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Core\Judgement\Margin\Outlook;
@@ -39,7 +39,7 @@ final readonly class Mending
     /**
      * Changed as keepers would, one change at a time and the best first, until nothing fails or nothing helps.
      *
-     * @return array{Score, list<string>} and what was changed, in words
+     * @return array{Score, list<Message>} and what was changed
      */
     public function mended(Score $score, Search $search, Pace $pace): array
     {
@@ -52,7 +52,7 @@ final readonly class Mending
                 break;
             }
             $best = null;
-            foreach ($this->candidates($score, \array_slice($about, 0, 2)) as $words => $changes) {
+            foreach ($this->candidates($score, \array_slice($about, 0, 2)) as [$note, $changes]) {
                 $plan = $search->bounds->allow($changes) ? $search->trial->changed($score->plan, $changes) : null;
                 if (null === $plan) {
                     continue;
@@ -60,41 +60,51 @@ final readonly class Mending
                 $search->step();
                 $then = Score::of($plan, $search->trial->judged($plan, pace: $pace));
                 if ($then->valued($search->taste) < ($best[0] ?? $score)->valued($search->taste) - self::WORTH) {
-                    $best = [$then, $words];
+                    $best = [$then, $note];
                 }
             }
             if (null === $best) {
                 break;
             }
-            [$score, $words] = $best;
-            $notes[] = $words;
+            [$score, $note] = $best;
+            $notes[] = $note;
         }
 
-        return [$score, array_values(array_unique($notes))];
+        return [$score, self::distinct($notes)];
+    }
+
+    /**
+     * @param list<Message> $messages
+     *
+     * @return list<Message> each once
+     */
+    public static function distinct(array $messages): array
+    {
+        return array_values(array_unique($messages, \SORT_REGULAR));
     }
 
     /**
      * @param list<Margin> $about
      *
-     * @return array<string, list<Change>> by what they do, in words
+     * @return list<array{Message, list<Change>}> what they do, and how
      */
     private function candidates(Score $score, array $about): array
     {
         $candidates = [];
         foreach ($score->toFix as $mistake) {
-            if ([] !== $mistake->changes) {
-                $candidates[Words::small($mistake->mend)] = $mistake->changes;
+            if ([] !== $mistake->changes && null !== $mistake->fix) {
+                $candidates[] = [$mistake->fix, $mistake->changes];
             }
             if ('lid' === $mistake->id) {
                 $low = round($score->plan->vessel->height() - VesselReview::LEAP - 0.001, 3);
-                $candidates['water line lower, for those who jump'] = [new SetNumber('waterLine', $low)];
+                $candidates[] = [new Message('note.lower-for-jumpers'), [new SetNumber('waterLine', $low)]];
             }
         }
         foreach ($about as $margin) {
             foreach ($margin->id->about()->remedies as $remedy) {
                 $found = $this->mayBe($remedy, $score) ? $remedy->on($score->plan) : null;
                 if (null !== $found) {
-                    $candidates[$found[0]] = $found[1];
+                    $candidates[] = [Message::text($found[0]), $found[1]];
                 }
             }
             if (\in_array($margin->id, [MarginId::Mass, MarginId::Light, MarginId::Fed], true)) {
@@ -102,7 +112,7 @@ final readonly class Mending
             }
         }
 
-        return $candidates;
+        return array_values(array_unique($candidates, \SORT_REGULAR));
     }
 
     private function mayBe(Remedy $remedy, Score $score): bool
@@ -118,7 +128,7 @@ final readonly class Mending
         };
     }
 
-    /** @return array<string, list<Change>> without the clump that fares worst, where there are others */
+    /** @return list<array{Message, list<Change>}> without the clump that fares worst, where there are others */
     private function withoutWeakest(Score $score, MarginId $margin): array
     {
         $plan = $score->plan;
@@ -127,7 +137,7 @@ final readonly class Mending
 
         return null === $weakest || \count($plan->clumps) < 4
             ? []
-            : ["without {$weakest->kind->common}, which dwindles" => [new Remove('plants', $weakest->id)]];
+            : [[new Message('note.without-plant', ['plant' => $weakest->kind->common]), [new Remove('plants', $weakest->id)]]];
     }
 
     private static function darkest(Plan $plan, Trace $trace): ?Clump

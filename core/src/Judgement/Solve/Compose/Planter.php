@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Supply\Source;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Suitability\PlantSuit;
@@ -60,7 +61,12 @@ final readonly class Planter
             $suits = $suit->of($kind);
             if (MarginState::Fails === $suits->state) {
                 if ($this->wish->isWanted($kind)) {
-                    $unmet[] = new Unmet($kind->common, $suits->words(), self::needed($kind, $suits->light));
+                    $unmet[] = new Unmet(
+                        Message::text($kind->common),
+                        Message::text($suits->words()),
+                        self::needed($kind, $suits->light),
+                        $kind->id,
+                    );
                 }
                 continue;
             }
@@ -169,8 +175,8 @@ final readonly class Planter
         return $share > 0 ? UsualAmount::onShare($kind, $share, $area) : UsualAmount::pieces($kind, $plan);
     }
 
-    private static function needed(PlantKind $kind, ?float $light): string
+    private static function needed(PlantKind $kind, ?float $light): Message
     {
-        return null !== $light && $light < 0.2 ? 'more light, or carbon dioxide' : 'another water, warmth or place for it';
+        return null !== $light && $light < 0.2 ? new Message('needed.light-or-gas') : new Message('needed.conditions');
     }
 }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
-use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Judgement;
@@ -62,14 +63,20 @@ final readonly class Stocker
             $count = $wished->count ?? $suits->amount;
             $name = $wished->kind->common;
             if ([] !== $suits->fails(self::LATER) || $most < min($count, (int) $wished->kind->group->value)) {
-                $unmet[] = new Unmet($name, $this->why($suits, $most), $this->needed($wished->kind, $suits, $plan, $offer));
+                $unmet[] = new Unmet(
+                    Message::text($name),
+                    $this->why($suits, $most),
+                    $this->needed($wished->kind, $suits, $plan, $offer),
+                    $wished->kind->id,
+                );
                 continue;
             }
             if ($most < $count) {
                 $unmet[] = new Unmet(
-                    "$count of $name",
-                    "There is room for $most.",
-                    "room for $count: {$this->litres($wished->kind, $count)}",
+                    new Message('unmet.count', ['count' => $count, 'animal' => $name]),
+                    new Message('unmet.room', ['count' => $most]),
+                    new Message('needed.litres', ['count' => $count, 'volume' => $this->litres($wished->kind, $count)]),
+                    $wished->kind->id,
                 );
             }
             $kept[] = [$wished->kind, min($count, $most)];
@@ -158,40 +165,36 @@ final readonly class Stocker
         return $plan->withFeed($plan->feed->withGrams(UsualAmount::feed($plan->groups)), max($from, $first + self::UNFED));
     }
 
-    private function why(Suitability $suits, int $most): string
+    private function why(Suitability $suits, int $most): Message
     {
         $fails = $suits->fails();
-        if ([] !== $fails) {
-            return implode(' ', array_map(static fn (Reason $r): string => $r->words, $fails));
-        }
 
-        return 0 === $most
-            ? 'There is no room for it, or too little that plants could carry.'
-            : "There is room for $most only, fewer than keep company.";
+        return match (true) {
+            [] !== $fails => Message::text(implode(' ', array_map(static fn (Reason $r): string => $r->words, $fails))),
+            0 === $most => new Message('unmet.no-room'),
+            default => new Message('unmet.no-company', ['count' => $most]),
+        };
     }
 
-    private function needed(AnimalKind $kind, Suitability $suits, Plan $plan, TankOffer $offer): string
+    private function needed(AnimalKind $kind, Suitability $suits, Plan $plan, TankOffer $offer): Message
     {
         $litres = max($kind->leastTank->value, $kind->group->value * $kind->litresEach->value);
 
         return match (true) {
-            [] !== $suits->fights => 'one of the two, not both',
-            $plan->vessel->grossVolume() < $litres => 'a vessel of '.$this->units->show(Dimension::Volume, $litres, 0),
-            $plan->site->sealed && AnimalShape::Fish === $kind->shape => 'an open vessel',
-            $kind->coolest->value > $offer->coldest + 1 => 'a warmer place',
-            $kind->warmest->value < $offer->warmest - 1 => 'a cooler place',
-            default => \sprintf(
-                'water of pH %s–%s and hardness %s–%s',
-                Decimal::trimmed($kind->acidest->value, 1),
-                Decimal::trimmed($kind->alkalinest->value, 1),
-                Decimal::trimmed($this->units->unitFor(Dimension::Hardness)->fromBase($kind->softest->value), 0),
-                $this->units->show(Dimension::Hardness, $kind->hardest->value, 0),
-            ),
+            [] !== $suits->fights => new Message('needed.one-of-two'),
+            $plan->vessel->grossVolume() < $litres => new Message('needed.vessel', ['volume' => Amount::volume($litres, 0)]),
+            $plan->site->sealed && AnimalShape::Fish === $kind->shape => new Message('needed.open'),
+            $kind->coolest->value > $offer->coldest + 1 => new Message('needed.warmer'),
+            $kind->warmest->value < $offer->warmest - 1 => new Message('needed.cooler'),
+            default => new Message('needed.water', [
+                'acidity' => Amount::range(Dimension::Acidity, $kind->acidest->value, $kind->alkalinest->value, 1),
+                'hardness' => Amount::range(Dimension::Hardness, $kind->softest->value, $kind->hardest->value, 0),
+            ]),
         };
     }
 
-    private function litres(AnimalKind $kind, int $count): string
+    private function litres(AnimalKind $kind, int $count): Amount
     {
-        return $this->units->show(Dimension::Volume, $count * $kind->litresEach->value, 0);
+        return Amount::volume($count * $kind->litresEach->value, 0);
     }
 }

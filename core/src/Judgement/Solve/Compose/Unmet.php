@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
+use Olvek\Core\Basis\Message\Message;
+
 /** A part of a wish that a plan does not grant. */
 final readonly class Unmet
 {
     /**
-     * @param string $what   that was wished
-     * @param string $why    it is not in the plan
-     * @param string $needed what would have to be otherwise; empty where nobody knows
+     * @param Message      $what   that was wished
+     * @param Message      $why    it is not in the plan
+     * @param Message|null $needed what would have to be otherwise; null where nobody knows
+     * @param string|null  $kind   id of the plant or animal that it is about
      */
-    public function __construct(public string $what, public string $why, public string $needed = '')
+    public function __construct(public Message $what, public Message $why, public ?Message $needed = null, public ?string $kind = null)
     {
     }
 }

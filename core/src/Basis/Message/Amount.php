@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Basis\Message;
+
+use Olvek\Core\Basis\Unit\Dimension;
+
+/** A quantity within a message: whoever says it chooses unit and decimals. */
+final readonly class Amount
+{
+    /**
+     * @param float       $base     in the dimension's base unit
+     * @param int         $decimals at most, in the unit that a keeper reads
+     * @param list<float> $besides  others that stand in the same sentence, from which it must be told apart
+     * @param float|null  $to       upper end of a range
+     */
+    private function __construct(
+        public Dimension $dimension,
+        public float $base,
+        public int $decimals,
+        public array $besides = [],
+        public ?float $to = null,
+    ) {
+    }
+
+    public static function range(Dimension $dimension, float $from, float $to, int $decimals): self
+    {
+        return new self($dimension, $from, $decimals, [], $to);
+    }
+
+    public static function length(float $metres, float ...$besides): self
+    {
+        return new self(Dimension::Length, $metres, 1, array_values($besides));
+    }
+
+    public static function volume(float $litres, int $decimals = 1): self
+    {
+        return new self(Dimension::Volume, $litres, $decimals);
+    }
+
+    public static function mass(float $kilograms): self
+    {
+        return new self(Dimension::Mass, 1000 * $kilograms, 0);
+    }
+
+    public static function temperature(float $celsius): self
+    {
+        return new self(Dimension::Temperature, $celsius, 1);
+    }
+}

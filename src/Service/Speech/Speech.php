@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Service\Speech;
+
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
+use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Unit\Words;
+use Symfony\Contracts\Translation\TranslatorInterface;
+
+/** Says what the core has found: the one place where ids and values become sentences, in a keeper's units. */
+final readonly class Speech
+{
+    /** translations/core+intl-icu.LOCALE.yaml */
+    public const DOMAIN = 'core';
+
+    public function __construct(private TranslatorInterface $translator)
+    {
+    }
+
+    public function say(Message $message, UnitSystem $units, ?string $locale = null): string
+    {
+        $values = array_map(fn (mixed $value): string|int|float => $this->value($value, $units, $locale), $message->values);
+
+        return $this->translator->trans($message->id, $values, self::DOMAIN, $locale);
+    }
+
+    /**
+     * A message as data, for programs: its id and values on base scales, and the sentence beside them.
+     *
+     * @return array{id: string, values: array<string, mixed>, text: string}
+     */
+    public function data(Message $message, UnitSystem $units): array
+    {
+        return [
+            'id' => $message->id,
+            'values' => array_map(fn (mixed $value): mixed => $this->plain($value, $units), $message->values),
+            'text' => $this->say($message, $units),
+        ];
+    }
+
+    private function plain(mixed $value, UnitSystem $units): mixed
+    {
+        return match (true) {
+            $value instanceof Amount => null === $value->to ? $value->base : [$value->base, $value->to],
+            $value instanceof Message => $this->data($value, $units),
+            \is_array($value) => array_map(fn (mixed $one): mixed => $this->plain($one, $units), $value),
+            default => $value,
+        };
+    }
+
+    private function value(mixed $value, UnitSystem $units, ?string $locale): string|int|float
+    {
+        return match (true) {
+            $value instanceof Amount => self::amount($value, $units),
+            $value instanceof Message => $this->say($value, $units, $locale),
+            \is_array($value) => Words::list(
+                array_map(fn (mixed $one): string => (string) $this->value($one, $units, $locale), array_values($value)),
+            ),
+            \is_string($value), \is_int($value), \is_float($value) => $value,
+            default => throw new \LogicException('A message has values of few kinds: '.get_debug_type($value).' is none.'),
+        };
+    }
+
+    private static function amount(Amount $amount, UnitSystem $units): string
+    {
+        if (null !== $amount->to) {
+            $from = Decimal::trimmed($units->unitFor($amount->dimension)->fromBase($amount->base), $amount->decimals);
+
+            return $from.'–'.$units->show($amount->dimension, $amount->to, $amount->decimals);
+        }
+
+        return [] === $amount->besides
+            ? $units->show($amount->dimension, $amount->base, $amount->decimals)
+            : $units->apart($amount->dimension, [$amount->base, ...$amount->besides], $amount->decimals)[0];
+    }
+}

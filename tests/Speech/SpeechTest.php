@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Tests\Speech;
+
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Service\Speech\Speech;
+use Olvek\Tests\BenchTestCase;
+
+final class SpeechTest extends BenchTestCase
+{
+    public function testAMessageIsSaidInTheKeepersUnits(): void
+    {
+        $speech = $this->service(Speech::class);
+        $message = new Message('mistake.support', ['mass' => Amount::mass(120.0), 'limit' => Amount::mass(80.0)]);
+        self::assertStringStartsWith(
+            "Filled, the tank weighs 120\u{A0}kg, but the stand carries only 80\u{A0}kg.",
+            $speech->say($message, UnitSystem::Metric),
+        );
+        self::assertStringContainsString("265\u{A0}lb", $speech->say($message, UnitSystem::Us));
+    }
+
+    public function testValuesThatMustBeToldApartAre(): void
+    {
+        $said = $this->service(Speech::class)->say(
+            new Message('mistake.stand-length', ['tank' => Amount::length(0.6001, 0.6), 'stand' => Amount::length(0.6, 0.6001)]),
+            UnitSystem::Metric,
+        );
+        self::assertStringContainsString("60.01\u{A0}cm", $said);
+        self::assertStringContainsString("60\u{A0}cm", $said);
+    }
+
+    public function testMessagesWithinMessagesAndListsOfThem(): void
+    {
+        $speech = $this->service(Speech::class);
+        $one = new Message('mistake.outside', ['count' => 2, 'things' => ['Granite', Message::text('Lava')]]);
+        self::assertSame('These stand outside the glass: Granite and Lava. Move them in.', $speech->say($one, UnitSystem::Metric));
+        $data = $speech->data($one, UnitSystem::Metric);
+        self::assertSame('mistake.outside', $data['id']);
+        self::assertSame(2, $data['values']['count']);
+    }
+}
