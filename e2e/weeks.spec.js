@@ -42,7 +42,7 @@ async function filled(page, name, way) {
 /** The gate is open: fish come, and it is written down. */
 async function fishCome(page) {
     await gate(page, 'group-a1', 'ready');
-    await expect(page.locator('#gate-group-a1')).toContainText('They may come');
+    await expect(page.locator('#gate-group-a1')).toContainText('They can go in');
     await press(page, 'group-a1');
     await gate(page, 'group-a1', 'passed');
     await expect(page.locator('.log')).toContainText('Least killifish came');
@@ -73,30 +73,30 @@ test('bottled bacteria: a bad week in which nitrite stays up, and a day missed',
     await fishCome(page);
     await onDay(page, 2, baseURL);
     await read(page, { ammonia: '0.5', nitrite: '0' });
-    await expect(page.locator('#today')).toContainText('Ammonia reads 0.50 mg/L as NH₄ with animals in');
+    await expect(page.locator('#today')).toContainText('Ammonia is at 0.50 mg/L as NH₄ with animals in the tank');
     await sends(page, () => page.getByRole('button', { name: /^Changed/ }).click());
     await expect(page.locator('.log')).toContainText('of the water changed');
-    await expect(page.locator('#today'), 'not asked for twice').toContainText('Water has been changed since');
-    await sends(page, () => page.getByRole('button', { name: /^Feeding stopped/ }).click());
+    await expect(page.locator('#today'), 'not asked for twice').toContainText('You’ve changed water since');
+    await sends(page, () => page.getByRole('button', { name: /^Stopped feeding/ }).click());
     await expect(page.locator('.log')).toContainText('Feeding stopped');
-    await expect(page.getByRole('button', { name: /^Feeding stopped/ })).toHaveCount(0);
+    await expect(page.getByRole('button', { name: /^Stopped feeding/ })).toHaveCount(0);
     for (const day of [3, 4, 5, 6]) {
         await onDay(page, day, baseURL);
         await read(page, { ammonia: '0', nitrite: '1' });
     }
     await gate(page, 'week', 'waits');
     await expect(page.locator('#gate-week')).toContainText('0 of 7 tests');
-    await expect(page.locator('#today')).toContainText('Go on feeding nothing until both read 0');
+    await expect(page.locator('#today')).toContainText('Keep not feeding until both read 0');
     for (const day of [7, 8, 10, 11, 12, 13]) {
         await onDay(page, day, baseURL);
         await read(page, NOTHING);
     }
     await expect(page.locator('#gate-week')).toContainText('6 of 7 tests');
-    await expect(page.locator('#gate-week')).toContainText('Day 9 went untested');
+    await expect(page.locator('#gate-week')).toContainText('No test on day 9');
     await onDay(page, 14, baseURL);
     await read(page, NOTHING);
     await gate(page, 'week', 'passed');
-    await sends(page, () => page.getByRole('button', { name: /^Fed again/ }).click());
+    await sends(page, () => page.getByRole('button', { name: /^Feeding again/ }).click());
     await expect(page.locator('.log')).toContainText('Fed from now on, 0.02 g a day');
     await expectAccessible(page);
 });
@@ -111,7 +111,7 @@ test('fishless, by a dose that must go in a day', async ({ page, baseURL }) => {
     await read(page, { ammonia: '2', nitrite: '0.4' });
     await onDay(page, 24, baseURL);
     await read(page, { ammonia: '0', nitrite: '5' });
-    await expect(page.locator('#gate-gone')).toContainText('Nitrite has stood for 9 days');
+    await expect(page.locator('#gate-gone')).toContainText('Nitrite has shown for 9 days');
     await onDay(page, 31, baseURL);
     await read(page, NOTHING);
     await expect(page.locator('#gate-gone')).toContainText('Dose again');
@@ -130,12 +130,12 @@ test('a seeded filter: nearly at once', { tag: '@phone' }, async ({ page, baseUR
     await press(page, 'seed');
     await onDay(page, 1, baseURL);
     await read(page, NOTHING);
-    await expect(page.locator('#gate-fit')).toContainText('Once more, a day later');
+    await expect(page.locator('#gate-fit')).toContainText('Test once more a day later');
     // Algae were looked for, and seen: the lamp is dimmed; a second look takes it back.
     await sends(page, () => page.getByRole('button', { name: /^Yes\s*, algae show/ }).click());
-    await expect(page.locator('#today')).toContainText('Let the lamp burn an hour less');
+    await expect(page.locator('#today')).toContainText('Run the lamp an hour less');
     await sends(page, () => page.getByRole('button', { name: 'No algae to be seen' }).click());
-    await expect(page.locator('#today')).not.toContainText('Algae show');
+    await expect(page.locator('#today')).not.toContainText('You’ve seen algae');
     await onDay(page, 2, baseURL);
     await read(page, NOTHING);
     await fishCome(page);

@@ -138,7 +138,7 @@ final class DoorsTest extends BenchTestCase
         self::assertStringNotContainsString('still open', $build);
         self::assertStringNotContainsString('Next', $build);
         $weeks = $this->browser->request('GET', "$at/weeks")->filter('main')->text();
-        foreach (['ammonium chloride', 'first dose', 'Before its turn', 'Next step', 'Feeding begins'] as $words) {
+        foreach (['ammonium chloride', 'First dose', 'before its turn', 'Next step', 'Start feeding'] as $words) {
             self::assertStringNotContainsString($words, $weeks);
         }
     }

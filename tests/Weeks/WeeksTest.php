@@ -140,7 +140,7 @@ final class WeeksTest extends BenchTestCase
         self::assertStringContainsString('From day 14: 90 %', $this->text('#lamp'));
         $this->post('algae', ['show' => 'yes']);
         $this->browser->followRedirect();
-        self::assertStringContainsString('Lamp back a step, to 80 %', $this->text('#today'));
+        self::assertStringContainsString('to 80 %', $this->text('#today'));
         self::assertStringContainsString('From day 14: 80 %', $this->text('#lamp'));
     }
 

@@ -84,7 +84,7 @@ final readonly class WeeksPage
         ];
         if (null === $situation) {
             // What will be asked, once days are counted.
-            return [...$common, 'weeks' => FirstWeeks::of(new TankToday($common['plan'], new Log(), 0, $keeper->kit(), $keeper->units()))];
+            return [...$common, 'weeks' => FirstWeeks::of(new TankToday($common['plan'], new Log(), 0, $keeper->kit()))];
         }
         $light = LightPlan::of($situation->plan, $situation->log);
         $weeks = FirstWeeks::of($situation);

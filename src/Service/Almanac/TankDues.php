@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Service\Almanac;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Sign\Knowledge;
 use Olvek\Core\Judgement\Start\FirstWeeks;
@@ -12,6 +13,7 @@ use Olvek\Core\Keeping\Care\Task;
 use Olvek\Core\Keeping\Log\Log;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
+use Olvek\Service\Speech\Speech;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
 use Olvek\Service\Task\TaskMark;
@@ -41,6 +43,7 @@ final readonly class TankDues
         private Tasks $tasks,
         private Situations $situations,
         private Knowledge $knowledge,
+        private Speech $speech,
     ) {
     }
 
@@ -145,7 +148,16 @@ final readonly class TankDues
                 ];
         foreach ($weeks->gates as $gate) {
             if (GateState::Ready === $gate->state) {
-                $due[] = new Due($tank, "weeks-$gate->id", "$gate->name: the gate is open", $today, $today, 0, false, self::START);
+                $due[] = new Due(
+                    $tank,
+                    "weeks-$gate->id",
+                    $this->speech->say(new Message('due.gate', ['gate' => $gate->name]), $tank->keeper->units()),
+                    $today,
+                    $today,
+                    0,
+                    false,
+                    self::START,
+                );
             }
         }
 

@@ -9,6 +9,7 @@ use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Keeping\Log\KitReading;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** Says what the core has found: the one place where ids and values become sentences, in a keeper's units. */
@@ -26,6 +27,12 @@ final readonly class Speech
         $values = array_map(fn (mixed $value): string|int|float => $this->value($value, $units, $locale), $message->values);
 
         return $this->translator->trans($message->id, $values, self::DOMAIN, $locale);
+    }
+
+    /** @param list<Message> $messages each a sentence */
+    public function sayAll(array $messages, UnitSystem $units): string
+    {
+        return implode(' ', array_map(fn (Message $message): string => $this->say($message, $units), $messages));
     }
 
     /**
@@ -46,6 +53,7 @@ final readonly class Speech
     {
         return match (true) {
             $value instanceof Amount => null === $value->to ? $value->base : [$value->base, $value->to],
+            $value instanceof KitReading => ['measure' => $value->measure->value, 'value' => $value->value],
             $value instanceof Message => $this->data($value, $units),
             \is_array($value) => array_map(fn (mixed $one): mixed => $this->plain($one, $units), $value),
             default => $value,
@@ -56,6 +64,7 @@ final readonly class Speech
     {
         return match (true) {
             $value instanceof Amount => self::amount($value, $units),
+            $value instanceof KitReading => $value->kit->show($value->measure, $value->value),
             $value instanceof Message => $this->say($value, $units, $locale),
             \is_array($value) => Words::list(
                 array_map(fn (mixed $one): string => (string) $this->value($one, $units, $locale), array_values($value)),

@@ -17,11 +17,15 @@ final readonly class SpeechExtension
     {
     }
 
+    /** @param Message|list<Message> $message one, or the sentences of a paragraph */
     #[AsTwigFilter('say')]
-    public function say(Message $message): string
+    public function say(Message|array $message): string
     {
         $keeper = $this->security->getUser();
 
-        return $this->speech->say($message, $keeper instanceof Keeper ? $keeper->units() : UnitSystem::Metric);
+        return $this->speech->sayAll(
+            \is_array($message) ? $message : [$message],
+            $keeper instanceof Keeper ? $keeper->units() : UnitSystem::Metric,
+        );
     }
 }

@@ -37,7 +37,6 @@ final readonly class Situations
             $this->logReader->since($tank, $filled, $today),
             $today,
             $keeper->kit(),
-            $keeper->units(),
         );
     }
 }

@@ -7,7 +7,7 @@ namespace Olvek\Core\Basis\Message;
 use Olvek\Core\Basis\Unit\Dimension;
 
 /** A quantity within a message: whoever says it chooses unit and decimals. */
-final readonly class Amount
+final readonly class Amount implements Value
 {
     /**
      * @param float       $base     in the dimension's base unit

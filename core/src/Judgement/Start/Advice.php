@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Planning\Event\EventKind;
 
@@ -11,13 +12,13 @@ use Olvek\Core\Planning\Event\EventKind;
 final readonly class Advice
 {
     /**
-     * @param list<string> $do     one thing each
+     * @param list<Message> $do     one thing each
      * @param list<QuickEntry>  $offers what of it can be written down with one press
      * @param float|null   $share  of the water that its first thing to do changes, times over; null where it changes none
      */
     public function __construct(
         public MarginState $state,
-        public string $means,
+        public Message $means,
         public array $do = [],
         public array $offers = [],
         public ?float $share = null,
@@ -53,7 +54,7 @@ final readonly class Advice
         return new self(
             $this->state,
             $this->means,
-            ['The change of water above serves this too.', ...\array_slice($this->do, 1)],
+            [new Message('advice.served'), ...\array_slice($this->do, 1)],
             array_values(array_filter($this->offers, static fn (QuickEntry $o): bool => EventKind::Change !== $o->kind)),
         );
     }

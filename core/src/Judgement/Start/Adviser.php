@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
-use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Ion;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\AmmoniaMargin;
@@ -13,6 +13,7 @@ use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Nitrate;
 use Olvek\Core\Judgement\Margin\Nitrite;
 use Olvek\Core\Keeping\Care\LightPlan;
+use Olvek\Core\Keeping\Log\KitReading;
 use Olvek\Core\Nature\Water\Ammonia;
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Core\Nature\Water\WaterChange;
@@ -54,13 +55,13 @@ final readonly class Adviser
         if (0.0 === $situation->fed() && $situation->isFitNow() && $situation->plan->feed->grams > 0) {
             $advice[] = new Advice(
                 MarginState::Holds,
-                'Ammonia and nitrite read 0 again: feeding may go on, little at first.',
+                new Message('advice.feed-again'),
                 [],
-                [new QuickEntry(EventKind::Feed, $situation->plan->feed->grams, 'Fed again')],
+                [new QuickEntry(EventKind::Feed, $situation->plan->feed->grams, new Message('button.fed-again'))],
             );
         }
         if ([] === $advice && null !== $situation->lastTest()) {
-            $advice[] = new Advice(MarginState::Holds, 'Ammonia and nitrite read 0: nothing to do but look.');
+            $advice[] = new Advice(MarginState::Holds, new Message('advice.fine'));
         }
         usort($advice, static fn (Advice $a, Advice $b): int => $b->state->rank() <=> $a->state->rank());
 
@@ -98,12 +99,11 @@ final readonly class Adviser
     {
         $last = $situation->lastTest();
         if (null !== $last && $situation->today - $last > TankToday::FRESH && null !== $situation->stockedOn()) {
-            return new Advice(MarginState::Tight, \sprintf(
-                'The last test is %d days old, and animals are in.',
-                $situation->today - $last,
-            ), [
-                'Test today: what follows goes by an old reading.',
-            ]);
+            return new Advice(
+                MarginState::Tight,
+                new Message('advice.old-test', ['days' => $situation->today - $last]),
+                [new Message('advice.old-test-do')],
+            );
         }
 
         return null;
@@ -126,13 +126,15 @@ final readonly class Adviser
             $advice[] = self::changed(
                 $situation,
                 $grave ? MarginState::Fails : MarginState::Tight,
-                \sprintf(
-                    'Ammonia reads %s with animals in; at pH %s and %s that is %s mg N/L of the poisonous kind, which harms from %s.',
-                    $situation->kit->show(Measure::Ammonia, $ammonia->value),
-                    Decimal::trimmed($pH, 1),
-                    $situation->units->show(Dimension::Temperature, $celsius, 0),
-                    Decimal::significant($free, 2),
-                    Decimal::significant(AmmoniaMargin::safeUnionised(), 2),
+                new Message(
+                    'advice.ammonia',
+                    [
+                        'reading' => new KitReading($situation->kit, Measure::Ammonia, $ammonia->value),
+                        'acidity' => $pH,
+                        'temperature' => Amount::temperature($celsius),
+                        'free' => $free,
+                        'harm' => AmmoniaMargin::safeUnionised(),
+                    ],
                 ),
                 $ammonia->value,
                 Measure::Ammonia->nothingBelow(),
@@ -143,10 +145,7 @@ final readonly class Adviser
             $advice[] = self::changed(
                 $situation,
                 $nitrite->value > Nitrite::ACT ? MarginState::Fails : MarginState::Tight,
-                \sprintf(
-                    'Nitrite reads %s with animals in: it keeps their blood from carrying oxygen.',
-                    $situation->kit->show(Measure::Nitrite, $nitrite->value),
-                ),
+                new Message('advice.nitrite', ['reading' => new KitReading($situation->kit, Measure::Nitrite, $nitrite->value)]),
                 $nitrite->value,
                 Measure::Nitrite->nothingBelow(),
             );
@@ -155,32 +154,29 @@ final readonly class Adviser
         return self::withMelt($situation, $advice);
     }
 
-    private static function changed(TankToday $situation, MarginState $state, string $means, float $from, float $to): Advice
+    private static function changed(TankToday $situation, MarginState $state, Message $means, float $from, float $to): Advice
     {
         // Treated tap water holds neither ammonia nor nitrite, so there always is such a change.
         $change = WaterChange::of($from, $to, 0.0, $situation->plan->netWater());
         $share = max(self::LEAST_CHANGE, $change->each ?? WaterChange::MOST_AT_ONCE);
         $times = $change->times ?? 1;
-        $litres = $situation->units->show(Dimension::Volume, $share * $situation->plan->netWater());
+        $litres = Amount::volume($share * $situation->plan->netWater());
         // What was done since the test was read need not be asked for again.
         $tested = $situation->lastTest() ?? 0;
         $changed = $situation->didSince(EventKind::Change, $tested);
         $stopped = 0.0 === $situation->fed();
         $do = [
             $changed
-                ? 'Water has been changed since: the next test tells whether it was enough.'
-                : \sprintf(
-                    'Change %s, %s %% of the water, treated and as warm as the tank%s.',
-                    $litres,
-                    Decimal::trimmed(100 * $share, 0),
-                    $times > 1 ? \sprintf('; again tomorrow: it takes %d such changes', $times) : '',
-                ),
-            $stopped ? 'Go on feeding nothing until both read 0.' : 'Feed nothing until both read 0.',
-            'Add no animals. Test again tomorrow.',
+                ? new Message('advice.changed-since')
+                : new Message('advice.change', ['volume' => $litres, 'percent' => 100 * $share, 'times' => $times]),
+            $stopped ? new Message('advice.still-no-food') : new Message('advice.no-food'),
+            new Message('advice.no-animals'),
         ];
         $offers = [
-            ...$changed ? [] : [new QuickEntry(EventKind::Change, round($share, 2), "Changed $litres")],
-            ...$stopped ? [] : [new QuickEntry(EventKind::Feed, 0.0, 'Feeding stopped')],
+            ...$changed ? [] : [
+                new QuickEntry(EventKind::Change, round($share, 2), new Message('button.changed-volume', ['volume' => $litres])),
+            ],
+            ...$stopped ? [] : [new QuickEntry(EventKind::Feed, 0.0, new Message('button.stopped-feeding'))],
         ];
 
         return new Advice($state, $means, $do, $offers, $changed ? null : $share, $times);
@@ -195,33 +191,37 @@ final readonly class Adviser
         }
         $advice = [];
         $test = $situation->log->tests[$last];
-        $half = new QuickEntry(EventKind::Change, WaterChange::MOST_AT_ONCE, 'Changed half');
+        $half = new QuickEntry(EventKind::Change, WaterChange::MOST_AT_ONCE, new Message('button.changed-half'));
         foreach (
             [
-                [Measure::Ammonia, self::TOO_MUCH_AMMONIA, 'plants and bacteria take it; that is what they live on'],
-                [Measure::Nitrite, self::TOO_MUCH_NITRITE, 'the first bacteria are at work, those that take nitrite are still growing'],
+                [Measure::Ammonia, self::TOO_MUCH_AMMONIA, new Message('advice.bare-ammonia')],
+                [Measure::Nitrite, self::TOO_MUCH_NITRITE, new Message('advice.bare-nitrite')],
             ] as [$measure, $most, $why]
         ) {
             $reading = $test[$measure->value] ?? null;
             if (null === $reading || $reading->isNothing()) {
                 continue;
             }
-            $shown = Words::capital($measure->label()).' reads '.$situation->kit->show($measure, $reading->value);
+            $shown = new KitReading($situation->kit, $measure, $reading->value);
             $advice[] =
                 $reading->value > $most
                     ? new Advice(
                         MarginState::Tight,
-                        "$shown: more than bacteria and plants bear well.",
+                        new Message('advice.too-much', ['measure' => Words::capital($measure->label()), 'reading' => $shown]),
                         [
-                            \sprintf(
-                                'Change half of the water, %s, and test tomorrow.',
-                                $situation->units->show(Dimension::Volume, $situation->plan->netWater() * WaterChange::MOST_AT_ONCE),
+                            new Message(
+                                'advice.change-half',
+                                ['volume' => Amount::volume($situation->plan->netWater() * WaterChange::MOST_AT_ONCE)],
                             ),
                         ],
                         [$half],
                         WaterChange::MOST_AT_ONCE,
                     )
-                    : new Advice(MarginState::Holds, "$shown. Nobody lives there yet: $why.", ['Wait; change nothing.']);
+                    : new Advice(
+                        MarginState::Holds,
+                        new Message('advice.bare', ['measure' => Words::capital($measure->label()), 'reading' => $shown, 'why' => $why]),
+                        [new Message('advice.wait')],
+                    );
         }
 
         return self::withMelt($situation, $advice);
@@ -247,17 +247,17 @@ final readonly class Adviser
         if ([] === $melting || null === $first) {
             return null === $first ? [] : [$first, ...$advice];
         }
-        $names = implode(', ', array_unique(array_map(static fn ($c): string => $c->kind->common, $melting)));
+        $names = array_values(array_unique(array_map(static fn ($c): string => $c->kind->common, $melting)));
 
         $offers = $situation->didSince(EventKind::MulmOut, $situation->lastTest() ?? 0)
             ? $first->offers
-            : [...$first->offers, new QuickEntry(EventKind::MulmOut, self::MELT_OUT, 'Dying leaves removed')];
+            : [...$first->offers, new QuickEntry(EventKind::MulmOut, self::MELT_OUT, new Message('button.melt-removed'))];
 
         return [
             new Advice(
                 $first->state,
                 $first->means,
-                [...$first->do, "Leaves of $names may be dissolving: remove what is slimy, leave roots and crowns."],
+                [...$first->do, new Message('advice.melt', ['plants' => $names])],
                 $offers,
                 $first->share,
                 $first->times,
@@ -275,17 +275,19 @@ final readonly class Adviser
             return null;
         }
         $change = WaterChange::of($nitrate->value, $limit, $situation->plan->water->nitrate, $situation->plan->netWater());
-        $means = \sprintf(
-            'Nitrate reads %s; %s it should be at most %s.',
-            $situation->kit->show(Measure::Nitrate, $nitrate->value),
-            null === $situation->stockedOn() ? 'before animals come' : 'with animals in',
-            $situation->kit->show(Measure::Nitrate, $limit),
+        $means = new Message(
+            'advice.nitrate',
+            [
+                'reading' => new KitReading($situation->kit, Measure::Nitrate, $nitrate->value),
+                'stocked' => null === $situation->stockedOn() ? 'no' : 'yes',
+                'limit' => new KitReading($situation->kit, Measure::Nitrate, $limit),
+            ],
         );
         if (null === $change) {
             return new Advice(
                 MarginState::Tight,
                 $means,
-                ['The tap holds as much: only plants bring it down. More fast ones, and less food.'],
+                [new Message('advice.nitrate-tap')],
             );
         }
 
@@ -293,16 +295,14 @@ final readonly class Adviser
             MarginState::Tight,
             $means,
             [
-                \sprintf(
-                    'Change %s, %s %% of the water%s.',
-                    $situation->units->show(Dimension::Volume, $change->litres),
-                    Decimal::trimmed(100 * $change->share, 0),
-                    $change->times > 1 ? ", in $change->times goes, a day apart" : '',
+                new Message(
+                    'advice.nitrate-change',
+                    ['volume' => Amount::volume($change->litres), 'percent' => 100 * $change->share, 'times' => $change->times],
                 ),
             ],
             $situation->didSince(EventKind::Change, $nitrate->day)
                 ? []
-                : [new QuickEntry(EventKind::Change, round($change->each, 2), 'Changed')],
+                : [new QuickEntry(EventKind::Change, round($change->each, 2), new Message('button.changed'))],
             $change->each,
             $change->times,
         );
@@ -320,15 +320,14 @@ final readonly class Adviser
         $before = LightPlan::on($plan, $step - 1);
         $after = LightPlan::on($plan, $step);
         $dim = match (true) {
-            null === $before || null === $after => 'Shade the tank from the sun, or turn it.',
-            $after->share < $before->share => \sprintf(
-                'Lamp back a step, to %d %% for %s h, until a week passes without them.',
-                (int) round(100 * $after->share),
-                Decimal::trimmed($after->hours, 1),
+            null === $before || null === $after => new Message('advice.shade'),
+            $after->share < $before->share => new Message(
+                'advice.dim',
+                ['percent' => (int) round(100 * $after->share), 'hours' => $after->hours],
             ),
-            default => 'Let the lamp burn an hour less, and no brighter, until a week passes without them.',
+            default => new Message('advice.shorter'),
         };
 
-        return new Advice(MarginState::Tight, 'Algae show.', [$dim, 'More fast plants before anything else; take threads out by hand.']);
+        return new Advice(MarginState::Tight, new Message('advice.algae'), [$dim, new Message('advice.algae-plants')]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\StartWay;
 
@@ -17,14 +18,14 @@ final readonly class BottledBacteria implements Protocol
     {
         $course->gate(
             'bacteria',
-            'Bacteria in',
-            'the bottle’s dose for the free water',
+            new Message('gate.bacteria.name'),
+            new Message('gate.bacteria.needs'),
             0,
             static fn (int $from): ?int => $situation->firstEvent(EventKind::Bacteria),
             static fn (int $from): array => [
                 true,
-                'Shake it, pour it over the bed, lamp off for the first hours.',
-                new QuickEntry(EventKind::Bacteria, 1.0, 'Poured in', 'By its label, for the free water of this tank.'),
+                [new Message('gate.bacteria.do')],
+                new QuickEntry(EventKind::Bacteria, 1.0, new Message('button.poured-in'), new Message('gate.bacteria.how')),
             ],
             true,
         );
@@ -32,15 +33,15 @@ final readonly class BottledBacteria implements Protocol
         $first = $situation->stockedOn();
         $course->gate(
             'week',
-            'A week of nothing',
-            \sprintf('ammonia and nitrite at 0 in %d daily tests one after another', self::WEEK),
+            new Message('gate.week.name'),
+            new Message('gate.week.needs', ['tests' => self::WEEK]),
             $first ?? 1,
             static fn (int $from): ?int => null === $first ? null : $situation->quietBy($from, self::WEEK, self::WEEK - 1),
             static function (int $from) use ($situation, $first): array {
                 if (null === $first) {
                     return [
                         false,
-                        'The bacteria need something to live on: the first few animals come with them. '.$situation->standing(),
+                        [new Message('gate.week.first'), $situation->standing()],
                         null,
                     ];
                 }
@@ -49,8 +50,11 @@ final readonly class BottledBacteria implements Protocol
 
                 return [
                     false,
-                    \sprintf('%d of %d tests. %s', min($run, self::WEEK), self::WEEK, $situation->standing()).
-                    ([] === $missed ? '' : \sprintf(' Day %s went untested: a day without a test does not count.', implode(', ', $missed))),
+                    [
+                        new Message('gate.week.run', ['done' => min($run, self::WEEK), 'tests' => self::WEEK]),
+                        $situation->standing(),
+                        ...[] === $missed ? [] : [new Message('gate.week.missed', ['days' => array_map(strval(...), $missed)])],
+                    ],
                     null,
                 ];
             },

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Keeping\Fitting\Forecast;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\Group;
@@ -58,18 +59,40 @@ final readonly class Expected
         return null === $this->likely || $this->came ? 0 : $this->likely - $this->group->day;
     }
 
-    /** "about day 26 (day 21 to 38), planned for day 21". */
-    public function words(): string
+    /** When it may be expected. */
+    public function message(): Message
     {
-        $planned = "planned for day {$this->group->day}";
         if ($this->came) {
-            return "in since day $this->likely";
+            return new Message('expected.in', ['day' => (int) $this->likely]);
         }
         if (null === $this->likely) {
-            return "cannot be predicted yet; $planned";
+            return new Message('expected.unknown', ['planned' => $this->group->day]);
         }
-        $spread = $this->early === $this->late ? '' : \sprintf(' (day %d to %s)', $this->early, $this->late ?? 'beyond this forecast');
 
-        return "about day $this->likely$spread, ".(0 === $this->moves() ? 'as planned' : $planned);
+        return match (true) {
+            $this->early === $this->late => new Message(
+                'expected.day',
+                ['day' => $this->likely, 'moves' => 0 === $this->moves() ? 'no' : 'yes', 'planned' => $this->group->day],
+            ),
+            null === $this->late => new Message(
+                'expected.open',
+                [
+                    'day' => $this->likely,
+                    'early' => (int) $this->early,
+                    'moves' => 0 === $this->moves() ? 'no' : 'yes',
+                    'planned' => $this->group->day,
+                ],
+            ),
+            default => new Message(
+                'expected.range',
+                [
+                    'day' => $this->likely,
+                    'early' => (int) $this->early,
+                    'late' => $this->late,
+                    'moves' => 0 === $this->moves() ? 'no' : 'yes',
+                    'planned' => $this->group->day,
+                ],
+            ),
+        };
     }
 }

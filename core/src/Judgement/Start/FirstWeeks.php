@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
-use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\StartWay;
@@ -117,11 +117,11 @@ final readonly class FirstWeeks
         $last = $situation->lastEvent(EventKind::Stock)->day ?? 0;
         $course->gate(
             'settled',
-            'Settled',
-            \sprintf('ammonia and nitrite at 0 for %d days after the last have come', self::SETTLED),
+            new Message('gate.settled.name'),
+            new Message('gate.settled.needs', ['days' => self::SETTLED]),
             $last + 1,
             static fn (int $from): ?int => $situation->quietBy($from, 2, self::SETTLED - 1),
-            static fn (int $from): array => [false, $situation->standing(), null],
+            static fn (int $from): array => [false, [$situation->standing()], null],
         );
     }
 
@@ -140,8 +140,8 @@ final readonly class FirstWeeks
         $course = new GateSequence($situation);
         $course->gate(
             'feed',
-            'Feeding begins',
-            'ammonia and nitrite at 0, and somebody to feed',
+            new Message('gate.feed.name'),
+            new Message('gate.feed.needs'),
             $notBefore,
             static function (int $from) use ($situation): ?int {
                 foreach ($situation->log->of(EventKind::Feed) as $event) {
@@ -153,14 +153,14 @@ final readonly class FirstWeeks
                 return null;
             },
             static fn (int $from): array => null === $came
-                ? [false, 'Nobody is in yet.', null]
+                ? [false, [new Message('gate.no-animals')], null]
                 : ($situation->isFitNow()
                     ? [
                         true,
-                        \sprintf('Begin with less than planned; %s g a day is all of it.', Decimal::trimmed($plan->feed->grams, 3)),
-                        new QuickEntry(EventKind::Feed, $plan->feed->grams, 'Feeding has begun'),
+                        [new Message('gate.feed.do', ['grams' => $plan->feed->grams])],
+                        new QuickEntry(EventKind::Feed, $plan->feed->grams, new Message('button.feeding-begun')),
                     ]
-                    : [false, $situation->standing(), null]),
+                    : [false, [$situation->standing()], null]),
             true,
         );
 

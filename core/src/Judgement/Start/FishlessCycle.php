@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
-use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Ion;
 use Olvek\Core\Judgement\Margin\Nitrate;
+use Olvek\Core\Keeping\Log\KitReading;
 use Olvek\Core\Nature\Water\Ammonium;
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Core\Planning\Event\EventKind;
@@ -26,21 +27,21 @@ final readonly class FishlessCycle implements Protocol
         [$day, $dose] = [$first->day, $first->milligrams];
         $course->gate(
             'dose',
-            'The first dose',
-            \sprintf('ammonium chloride to %s', $situation->kit->show(Measure::Ammonia, $dose)),
+            new Message('gate.dose.name'),
+            new Message('gate.dose.needs', ['dose' => new KitReading($situation->kit, Measure::Ammonia, $dose)]),
             $day,
             static fn (int $from): ?int => $situation->firstEvent(EventKind::Dose),
             static fn (int $from): array => [
                 true,
-                'Roots and film have begun; now they get something to work on.',
+                [new Message('gate.dose.do')],
                 self::offer($situation, $dose),
             ],
             true,
         );
         $course->gate(
             'gone',
-            'A dose gone in a day',
-            'ammonia and nitrite at 0 the day after a dose',
+            new Message('gate.gone.name'),
+            new Message('gate.gone.needs'),
             0,
             static fn (int $from): ?int => self::goneInADay($situation),
             static function (int $from) use ($situation, $dose): array {
@@ -50,23 +51,19 @@ final readonly class FishlessCycle implements Protocol
                 return match (true) {
                     null !== $after => [
                         true,
-                        \sprintf(
-                            'The dose of day %d was gone by day %d. Dose again: if tomorrow’s test reads 0, the tank is ready.',
-                            $last,
-                            $after,
-                        ),
+                        [new Message('gate.gone.again', ['day' => $last, 'gone' => $after])],
                         self::offer($situation, $dose),
                     ],
-                    null !== $last && $last === $situation->today => [false, 'Dosed today: test tomorrow, at about this hour.', null],
-                    default => [false, $situation->standing().self::since($situation), null],
+                    null !== $last && $last === $situation->today => [false, [new Message('gate.gone.tomorrow')], null],
+                    default => [false, [$situation->standing(), ...self::since($situation)], null],
                 };
             },
         );
         $limit = Ion::Nitrate->toElement(Nitrate::START);
         $course->gate(
             'nitrate',
-            'Nitrate low',
-            \sprintf('nitrate at most %s, if need be after a large change', $situation->kit->show(Measure::Nitrate, $limit)),
+            new Message('gate.nitrate.name'),
+            new Message('gate.nitrate.needs', ['limit' => new KitReading($situation->kit, Measure::Nitrate, $limit)]),
             0,
             static function (int $from) use ($situation, $limit): ?int {
                 foreach ($situation->log->readings as $reading) {
@@ -82,8 +79,8 @@ final readonly class FishlessCycle implements Protocol
                 $advice = null === $nitrate || $nitrate->day < $from ? null : Adviser::nitrate($situation);
 
                 return null === $advice
-                    ? [false, 'Test nitrate.', null]
-                    : [false, "$advice->means ".implode(' ', $advice->do).' Then test again.', $advice->offers[0] ?? null];
+                    ? [false, [new Message('gate.nitrate.test')], null]
+                    : [false, [$advice->means, ...$advice->do, new Message('gate.nitrate.again')], $advice->offers[0] ?? null];
             },
         );
     }
@@ -122,8 +119,8 @@ final readonly class FishlessCycle implements Protocol
         return null;
     }
 
-    /** How long nitrite has stood, where it does: the part that tries patience. */
-    private static function since(TankToday $situation): string
+    /** @return list<Message> how long nitrite has stood, where it does: the part that tries patience */
+    private static function since(TankToday $situation): array
     {
         $since = null;
         foreach ($situation->log->readings as $reading) {
@@ -133,11 +130,8 @@ final readonly class FishlessCycle implements Protocol
         }
 
         return null === $since
-            ? ''
-            : \sprintf(
-                ' Nitrite has stood for %d days; it usually takes about two weeks to vanish. Wait, and add nothing.',
-                max(1, $situation->today - $since),
-            );
+            ? []
+            : [new Message('gate.gone.since', ['days' => max(1, $situation->today - $since)])];
     }
 
     private static function offer(TankToday $situation, float $dose): QuickEntry
@@ -147,12 +141,8 @@ final readonly class FishlessCycle implements Protocol
         return new QuickEntry(
             EventKind::Dose,
             $dose,
-            'Dosed',
-            \sprintf(
-                '%s g of ammonium chloride for %s, dissolved first. Goggles; away from children; never with animals in.',
-                Decimal::significant($grams, 2),
-                $situation->units->show(Dimension::Volume, $situation->plan->netWater()),
-            ),
+            new Message('button.dosed'),
+            new Message('gate.dose.how', ['grams' => $grams, 'volume' => Amount::volume($situation->plan->netWater())]),
         );
     }
 }

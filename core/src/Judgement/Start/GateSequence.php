@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
+use Olvek\Core\Basis\Message\Message;
+
 /** Gates one after another: each has its turn once those before it are passed. */
 final class GateSequence
 {
@@ -21,13 +23,14 @@ final class GateSequence
     /**
      * @param int                       $notBefore earliest day, whatever else
      * @param \Closure(int): (int|null) $passedOn  given the day from which it had its turn, the day on which it was passed
-     * @param \Closure(int): array{bool, string, QuickEntry|null} $standing given that day: whether it is open, how it stands, what to do
+     * @param \Closure(int): array{bool, list<Message>, QuickEntry|null} $standing given that day: whether it is open, how it
+     *        stands, what to do
      * @param bool $outOfTurn whether it counts as passed even where one before it was not
      */
     public function gate(
         string $id,
-        string $name,
-        string $needs,
+        Message $name,
+        Message $needs,
         int $notBefore,
         \Closure $passedOn,
         \Closure $standing,
@@ -37,23 +40,30 @@ final class GateSequence
         $blocked = null === $this->passed;
         $day = $blocked && !$outOfTurn ? null : $passedOn($from);
         if (null !== $day) {
-            $this->gates[] = new Gate($id, $name, GateState::Passed, $needs, $blocked || $day < $notBefore ? 'Before its turn.' : '', $day);
+            $this->gates[] = new Gate(
+                $id,
+                $name,
+                GateState::Passed,
+                $needs,
+                $blocked || $day < $notBefore ? [new Message('gate.before-turn')] : [],
+                $day,
+            );
             $this->passed = $blocked ? null : max($day, $this->passed ?? 0);
             $this->soonest = max($this->soonest, $day);
 
             return $this;
         }
         if ($blocked) {
-            $this->gates[] = new Gate($id, $name, GateState::Later, $needs, '', $from);
+            $this->gates[] = new Gate($id, $name, GateState::Later, $needs, [], $from);
         } else {
-            [$open, $words, $offer] = $standing($from);
+            [$open, $messages, $offer] = $standing($from);
             $early = $this->situation->today < $from;
             $this->gates[] = new Gate(
                 $id,
                 $name,
                 $open && !$early ? GateState::Ready : GateState::Waits,
                 $needs,
-                $early ? \sprintf('Not before day %d.%s', $from, $open || '' === $words ? '' : " $words") : $words,
+                $early ? [new Message('gate.not-before', ['day' => $from]), ...$open ? [] : $messages] : $messages,
                 $from,
                 $early ? null : $offer,
             );

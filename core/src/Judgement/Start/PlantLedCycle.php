@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Plan\StartWay;
 
 /** Heavy planting takes ammonia directly: a test, and a few animals on day 2, unfed for a week. */
@@ -13,13 +14,13 @@ final readonly class PlantLedCycle implements Protocol
     {
         $course->gate(
             'fit',
-            'The plants hold the water',
-            'ammonia and nitrite at 0',
+            new Message('gate.fit-plants.name'),
+            new Message('gate.fit-plants.needs'),
             1,
             static fn (int $from): ?int => $situation->quietBy($from, 1),
             static fn (int $from): array => [
                 false,
-                $situation->standing().' The plants should take it within days; a change of water helps where they do not.',
+                [$situation->standing(), new Message('gate.fit-plants.do')],
                 null,
             ],
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Plan\StartWay;
 
 /** Plants only, for three weeks at least, until two tests some days apart read nothing. */
@@ -16,17 +17,19 @@ final readonly class PlantsAndWait implements Protocol
         $soonest = StartWay::Waiting->soonest();
         $course->gate(
             'fit',
-            'Grown in',
-            \sprintf('ammonia and nitrite at 0, twice, %d days or more apart, from day %d on', self::APART, $soonest - self::APART),
+            new Message('gate.fit-waiting.name'),
+            new Message('gate.fit-waiting.needs', ['days' => self::APART, 'day' => $soonest - self::APART]),
             0,
             static fn (int $from): ?int => $situation->quietBy($soonest - self::APART, 2, self::APART),
             static fn (int $from): array => [
                 false,
-                ($situation->today < $soonest ? \sprintf('Plants only, until day %d. ', $soonest) : '').
-                $situation->standing().
-                ($situation->today >= $soonest && $situation->quietRun($soonest - self::APART) > 0
-                    ? \sprintf(' Once more, %d days later.', self::APART)
-                    : ''),
+                [
+                    ...$situation->today < $soonest ? [new Message('gate.fit-waiting.plants-only', ['day' => $soonest])] : [],
+                    $situation->standing(),
+                    ...$situation->today >= $soonest && $situation->quietRun($soonest - self::APART) > 0
+                        ? [new Message('gate.fit-waiting.again', ['days' => self::APART])]
+                        : [],
+                ],
                 null,
             ],
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Event\EventKind;
 
 /**
@@ -18,14 +19,14 @@ final readonly class Quarantine implements Protocol
     {
         $course->gate(
             'seed',
-            'Sponge in',
-            'a sponge from a healthy, running tank, wet all the way',
+            new Message('gate.sponge.name'),
+            new Message('gate.sponge.needs'),
             0,
             static fn (int $from): ?int => $situation->firstEvent(EventKind::Seed),
             static fn (int $from): array => [
                 true,
-                'Squeeze nothing, carry it under water. Fill with water of the tank that they shall go into, if you can.',
-                new QuickEntry(EventKind::Seed, 1.0, 'Laid in'),
+                [new Message('gate.sponge.do')],
+                new QuickEntry(EventKind::Seed, 1.0, new Message('button.laid-in')),
             ],
             true,
         );
@@ -34,28 +35,27 @@ final readonly class Quarantine implements Protocol
         $over = null === $came ? null : $came + self::DAYS;
         $course->gate(
             'apart',
-            'Four weeks apart',
-            \sprintf('%d days since the last came, all eating, nobody ill', self::DAYS),
+            new Message('gate.apart.name'),
+            new Message('gate.apart.needs', ['days' => self::DAYS]),
             $over ?? 0,
             static fn (int $from): ?int => null !== $over && $situation->today >= $over ? $over : null,
             static fn (int $from): array => [
                 false,
-                null === $came
-                    ? 'Nobody is in yet.'
-                    : 'Look at each of them every day. Log whoever comes last, and the days begin anew; where one falls ill, ask '
-                        .'a vet before any medicine, and count from its recovery.',
+                [null === $came
+                    ? new Message('gate.no-animals')
+                    : new Message('gate.apart.do')],
                 null,
             ],
         );
         $course->gate(
             'moved',
-            'Moved on',
-            'everybody in the tank that they came for',
+            new Message('gate.moved.name'),
+            new Message('gate.moved.needs'),
             $over ?? 0,
             static fn (int $from): ?int => $situation->lastEvent(EventKind::TakeOut)?->day,
             static fn (int $from): array => [
                 true,
-                'Move them by “Give to another tank”, so that both logbooks say so. Then let the vessel stand dry for a week.',
+                [new Message('gate.moved.do')],
                 null,
             ],
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Event\EventKind;
 
 /** A sponge or gravel of a running tank brings its bacteria: two tests a day apart, and it is ready. */
@@ -13,26 +14,29 @@ final readonly class SeededStart implements Protocol
     {
         $course->gate(
             'seed',
-            'Sponge or gravel in',
-            'a sponge or gravel from a healthy, running tank, wet all the way',
+            new Message('gate.seed.name'),
+            new Message('gate.seed.needs'),
             0,
             static fn (int $from): ?int => $situation->firstEvent(EventKind::Seed),
             static fn (int $from): array => [
                 true,
-                'Carry it under water: bacteria that dry or stand without air for hours are lost. Sickness travels with it too.',
-                new QuickEntry(EventKind::Seed, 1.0, 'Laid in'),
+                [new Message('gate.seed.do')],
+                new QuickEntry(EventKind::Seed, 1.0, new Message('button.laid-in')),
             ],
             true,
         );
         $course->gate(
             'fit',
-            'Two quiet tests',
-            'ammonia and nitrite at 0, twice, a day or more apart',
+            new Message('gate.fit-seeded.name'),
+            new Message('gate.fit-seeded.needs'),
             1,
             static fn (int $from): ?int => $situation->quietBy($from, 2, 1),
             static fn (int $from): array => [
                 false,
-                $situation->standing().($situation->quietRun($from) > 0 ? ' Once more, a day later.' : ''),
+                [
+                    $situation->standing(),
+                    ...$situation->quietRun($from) > 0 ? [new Message('gate.fit-seeded.again')] : [],
+                ],
                 null,
             ],
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Plan\StartWay;
@@ -64,24 +65,26 @@ final class Stocking
         $notBefore = self::notBefore($group, $this->before, $situation->plan->preparation->way);
         $course->gate(
             "group-$group->id",
-            \sprintf('%d × %s', $group->count, $group->kind->common),
-            \sprintf('ammonia and nitrite at 0 in a test not older than %d days', TankToday::FRESH).
-                (0 === $this->laid ? '' : \sprintf('; %d days or more after the last', self::APART)),
+            new Message('gate.group.name', ['count' => $group->count, 'animal' => $group->kind->common]),
+            0 === $this->laid
+                ? new Message('gate.group.needs', ['days' => TankToday::FRESH])
+                : new Message('gate.group.needs-next', ['days' => TankToday::FRESH, 'apart' => self::APART]),
             $notBefore,
             static fn (int $from): ?int => $came,
             static fn (int $from): array => $situation->isFitNow()
                 ? [
                     true,
-                    'They may come. Float the bag to the tank’s warmth, drip if the water differs, lamp off for the day. '.
-                    $situation->standing(),
-                    new QuickEntry(EventKind::Stock, (float) $group->count, 'They have come', '', $group->id),
+                    [new Message('gate.group.do'), $situation->standing()],
+                    new QuickEntry(EventKind::Stock, (float) $group->count, new Message('button.arrived'), null, $group->id),
                 ]
                 : [
                     false,
-                    $situation->standing().
-                    (null === $situation->lastTest() || $situation->today - $situation->lastTest() > TankToday::FRESH
-                        ? ' Test first.'
-                        : ''),
+                    [
+                        $situation->standing(),
+                        ...null === $situation->lastTest() || $situation->today - $situation->lastTest() > TankToday::FRESH
+                            ? [new Message('gate.group.test-first')]
+                            : [],
+                    ],
                     null,
                 ],
             true,

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Start;
 
-use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Message\Message;
+use Olvek\Core\Keeping\Log\KitReading;
 use Olvek\Core\Keeping\Log\Log;
 use Olvek\Core\Keeping\Log\LoggedEvent;
 use Olvek\Core\Keeping\Log\Reading;
@@ -28,7 +29,6 @@ final readonly class TankToday
         Log $log,
         public int $today,
         public TestKit $kit,
-        public UnitSystem $units = UnitSystem::Metric,
     ) {
         $this->log = $log->upTo($today);
     }
@@ -138,37 +138,42 @@ final readonly class TankToday
     }
 
     /** What counts as 0 by the keeper's kit, in words. */
-    public function nothing(): string
+    public function nothing(): Message
     {
-        return \sprintf(
-            'Your kit reads zero below %s of ammonia and %s of nitrite',
-            $this->kit->show(Measure::Ammonia, Measure::Ammonia->nothingBelow()),
-            $this->kit->show(Measure::Nitrite, Measure::Nitrite->nothingBelow()),
+        return new Message(
+            'standing.nothing',
+            [
+                'ammonia' => new KitReading($this->kit, Measure::Ammonia, Measure::Ammonia->nothingBelow()),
+                'nitrite' => new KitReading($this->kit, Measure::Nitrite, Measure::Nitrite->nothingBelow()),
+            ],
         );
     }
 
     /** How the newest test stands against "both nothing", in words. */
-    public function standing(): string
+    public function standing(): Message
     {
         $last = $this->lastTest();
         if (null === $last) {
             return null === $this->latest(Measure::Ammonia) && null === $this->latest(Measure::Nitrite)
-                ? 'Nothing has been tested yet.'
-                : 'Only one of the two has been tested: both count.';
+                ? new Message('standing.untested')
+                : new Message('standing.one-of-two');
         }
         $shown = [];
         foreach ([Measure::Ammonia, Measure::Nitrite] as $measure) {
             $reading = $this->log->tests[$last][$measure->value] ?? null;
             if (null !== $reading && !$reading->isNothing()) {
-                $shown[] = $measure->label().' reads '.$this->kit->show($measure, $reading->value);
+                $shown[] = new Message(
+                    'standing.reading',
+                    ['measure' => $measure->label(), 'reading' => new KitReading($this->kit, $measure, $reading->value)],
+                );
             }
         }
         if ([] !== $shown) {
-            return \sprintf('On day %d %s.', $last, implode(' and ', $shown));
+            return new Message('standing.shows', ['day' => $last, 'readings' => $shown]);
         }
 
         return $this->today - $last > self::FRESH
-            ? \sprintf('Both read 0 on day %d, but that is %d days ago.', $last, $this->today - $last)
-            : \sprintf('Both read 0 on day %d.', $last);
+            ? new Message('standing.stale', ['day' => $last, 'days' => $this->today - $last])
+            : new Message('standing.quiet', ['day' => $last]);
     }
 }

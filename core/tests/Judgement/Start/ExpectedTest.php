@@ -17,6 +17,7 @@ use Olvek\Core\Keeping\Log\TestKit;
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Tests\Said;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 
@@ -70,7 +71,7 @@ final class ExpectedTest extends TestCase
     /** @return list<string> */
     private static function words(TankToday $situation, Forecast $forecast): array
     {
-        return array_map(static fn (Expected $e): string => $e->words(), Expected::of($situation, $forecast));
+        return array_map(static fn (Expected $e): string => Said::plain($e->message()), Expected::of($situation, $forecast));
     }
 
     /** One, five and nine of ten tanks are quiet by days 10, 14 and 26; the second group comes a week after the first. */
@@ -78,7 +79,10 @@ final class ExpectedTest extends TestCase
     {
         $forecast = self::forecast([10, 12, 12, 14, 14, 20, 20, 26, 26, 40]);
         self::assertSame(
-            ['about day 14 (day 10 to 26), planned for day 4', 'about day 21 (day 20 to 33), planned for day 20'],
+            [
+                'expected.range(day: 14, early: 10, late: 26, moves: yes, planned: 4)',
+                'expected.range(day: 21, early: 20, late: 33, moves: yes, planned: 20)',
+            ],
             self::words(self::situation('plants', 6), $forecast),
         );
     }
@@ -86,12 +90,12 @@ final class ExpectedTest extends TestCase
     public function testWaitingAddsItsOwnDays(): void
     {
         self::assertSame(
-            ['about day 21, planned for day 4', 'about day 28, planned for day 20'],
+            ['expected.day(day: 21, moves: yes, planned: 4)', 'expected.day(day: 28, moves: yes, planned: 20)'],
             self::words(self::situation('waiting', 6), self::forecast([8, 8, 8])),
             'three weeks, however quiet',
         );
         self::assertSame(
-            ['about day 33, planned for day 4', 'about day 40, planned for day 20'],
+            ['expected.day(day: 33, moves: yes, planned: 4)', 'expected.day(day: 40, moves: yes, planned: 20)'],
             self::words(self::situation('waiting', 6), self::forecast([30, 30, 30])),
             'two tests, three days apart',
         );
@@ -100,11 +104,11 @@ final class ExpectedTest extends TestCase
     public function testADoseThatWasNotGivenCannotBeForetold(): void
     {
         self::assertSame(
-            ['cannot be predicted yet; planned for day 4', 'cannot be predicted yet; planned for day 20'],
+            ['expected.unknown(planned: 4)', 'expected.unknown(planned: 20)'],
             self::words(self::situation('dosing', 6), self::forecast([8, 8])),
         );
         self::assertSame(
-            'about day 21 (day 21 to 26), planned for day 4',
+            'expected.range(day: 21, early: 21, late: 26, moves: yes, planned: 4)',
             self::words(self::situation('dosing', 16, [new LoggedEvent(14, EventKind::Dose, 2.0)]), self::forecast([18, 18, 25]))[0],
         );
     }
@@ -112,11 +116,11 @@ final class ExpectedTest extends TestCase
     public function testTanksThatNeverComeToItAreSaid(): void
     {
         self::assertSame(
-            'about day 12 (day 9 to beyond this forecast), planned for day 4',
+            'expected.open(day: 12, early: 9, moves: yes, planned: 4)',
             self::words(self::situation('plants', 6), self::forecast([9, 12, null]))[0],
         );
         self::assertSame(
-            'cannot be predicted yet; planned for day 4',
+            'expected.unknown(planned: 4)',
             self::words(self::situation('plants', 6), self::forecast([null, null, null]))[0],
         );
     }
@@ -124,7 +128,10 @@ final class ExpectedTest extends TestCase
     public function testWhoIsInIsInAndTheNextKeepsTheirDay(): void
     {
         $situation = self::situation('plants', 9, [new LoggedEvent(5, EventKind::Stock, 10, 'a1')], true);
-        self::assertSame(['in since day 5', 'about day 20, as planned'], self::words($situation, self::forecast([9, 9])));
+        self::assertSame(
+            ['expected.in(day: 5)', 'expected.day(day: 20, moves: no, planned: 20)'],
+            self::words($situation, self::forecast([9, 9])),
+        );
     }
 
     /** What the forecast says of a group is never earlier than its gate, and where only days are missing, the same. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Judgement\Start;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Start\Advice;
 use Olvek\Core\Judgement\Start\FirstWeeks;
@@ -18,6 +19,7 @@ use Olvek\Core\Keeping\Log\TestKit;
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Tests\Said;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 
@@ -68,7 +70,7 @@ final class FirstWeeksTest extends TestCase
 
     private static function advice(FirstWeeks $weeks): string
     {
-        return implode(' ', array_map(static fn (Advice $a): string => "$a->means ".implode(' ', $a->do), $weeks->advice));
+        return implode(' ', array_map(static fn (Advice $a): string => Said::all([$a->means, ...$a->do]), $weeks->advice));
     }
 
     public function testPlantsDoIt(): void
@@ -83,7 +85,7 @@ final class FirstWeeksTest extends TestCase
         self::assertSame(GateState::Ready, self::gate($fit, 'group-a1')->state, 'a few may come on day 2');
         $in = self::weeks('plants', 6, [[2, 0.0, 0.0], [5, 0.0, 0.0]], [new LoggedEvent(2, EventKind::Stock, 10, 'a1')]);
         self::assertSame(9, self::gate($in, 'feed')->day, 'unfed for a week');
-        self::assertStringContainsString('Not before day 20', self::gate($in, 'group-a2')->words);
+        self::assertStringContainsString('gate.not-before(day: 20)', Said::all(self::gate($in, 'group-a2')->standing));
     }
 
     public function testBottledBacteriaWantAWeekOfNothing(): void
@@ -102,9 +104,9 @@ final class FirstWeeksTest extends TestCase
         $tests = [[1, 0.0, 0.0], [2, 0.2, 0.0], ...array_map(static fn (int $day): array => [$day, 0.0, 0.4], range(3, 10))];
         $weeks = self::weeks('bottled', 10, $tests, $events);
         self::assertSame('waits', self::states($weeks)['week']);
-        self::assertStringContainsString('0 of 7 tests', self::gate($weeks, 'week')->words);
+        self::assertStringContainsString('gate.week.run(done: 0, tests: 7)', Said::all(self::gate($weeks, 'week')->standing));
         self::assertSame(MarginState::Fails, $weeks->advice[0]->state);
-        self::assertStringContainsString('Feed nothing until both read 0', self::advice($weeks));
+        self::assertStringContainsString('advice.no-food', self::advice($weeks));
         self::assertSame(11, $weeks->nextTest, 'with animals in and nitrite up, every day');
         $after = self::weeks(
             'bottled',
@@ -120,8 +122,8 @@ final class FirstWeeksTest extends TestCase
         $events = [new LoggedEvent(0, EventKind::Bacteria, 1.0), new LoggedEvent(1, EventKind::Stock, 10, 'a1')];
         $tests = array_map(static fn (int $day): array => [$day, 0.0, 0.0], [1, 2, 3, 5, 6, 7]);
         $weeks = self::weeks('bottled', 7, $tests, $events);
-        self::assertStringContainsString('6 of 7 tests', self::gate($weeks, 'week')->words);
-        self::assertStringContainsString('Day 4 went untested', self::gate($weeks, 'week')->words);
+        self::assertStringContainsString('gate.week.run(done: 6, tests: 7)', Said::all(self::gate($weeks, 'week')->standing));
+        self::assertStringContainsString('gate.week.missed(days: [4])', Said::all(self::gate($weeks, 'week')->standing));
         self::assertSame(8, self::gate(self::weeks('bottled', 8, [...$tests, [8, 0.0, 0.0]], $events), 'week')->day);
     }
 
@@ -132,14 +134,14 @@ final class FirstWeeksTest extends TestCase
         $offer = self::gate($first, 'dose')->offer;
         self::assertInstanceOf(QuickEntry::class, $offer);
         self::assertStringContainsString(
-            \sprintf('%.2f g', (((2 * self::plan('dosing')->netWater()) / 1000) * 53.489) / 14.007),
-            $offer->words,
+            \sprintf('grams: %.4f', (((2 * self::plan('dosing')->netWater()) / 1000) * 53.489) / 14.007),
+            Said::plain($offer->how ?? Message::text('')),
         );
         $dosed = [new LoggedEvent(14, EventKind::Dose, 2.0)];
         self::assertSame(15, self::weeks('dosing', 14, [[13, 0.0, 0.0]], $dosed)->nextTest, 'the day after decides');
         $slow = self::weeks('dosing', 20, [[15, 1.5, 0.2], [20, 0.0, 1.4]], $dosed);
         self::assertSame('waits', self::states($slow)['gone']);
-        self::assertStringContainsString('stood for 5 days', self::gate($slow, 'gone')->words);
+        self::assertStringContainsString('gate.gone.since(days: 5)', Said::all(self::gate($slow, 'gone')->standing));
         $gone = self::weeks('dosing', 30, [[15, 1.5, 0.2], [20, 0.0, 1.4], [30, 0.0, 0.0]], $dosed);
         self::assertSame(GateState::Ready, self::gate($gone, 'gone')->state, 'gone, but not in a day: dose again');
         $proved = self::weeks('dosing', 31, [[30, 0.0, 0.0], [31, 0.0, 0.0, 3.0]], [...$dosed, new LoggedEvent(30, EventKind::Dose, 2.0)]);
@@ -160,10 +162,10 @@ final class FirstWeeksTest extends TestCase
         );
         self::assertSame('waits', self::states($weeks)['nitrate']);
         self::assertStringContainsString(
-            \sprintf('%.1f', 0.54 * self::plan('dosing')->netWater()),
-            str_replace("\u{00A0}", ' ', self::gate($weeks, 'nitrate')->words),
+            'percent: 53.981,',
+            Said::all(self::gate($weeks, 'nitrate')->standing),
         );
-        self::assertStringContainsString('in 2 goes', self::gate($weeks, 'nitrate')->words);
+        self::assertStringContainsString('times: 2', Said::all(self::gate($weeks, 'nitrate')->standing));
     }
 
     public function testABorrowedBedWantsTwoQuietTests(): void
@@ -200,8 +202,8 @@ final class FirstWeeksTest extends TestCase
         );
         $stale = self::weeks('borrowed', 24, $tests, $in);
         self::assertSame('waits', self::states($stale)['group-a2']);
-        self::assertStringContainsString('7 days ago', self::gate($stale, 'group-a2')->words);
-        self::assertStringContainsString('Test today', self::advice($stale));
+        self::assertStringContainsString('standing.stale(day: 17, days: 7)', Said::all(self::gate($stale, 'group-a2')->standing));
+        self::assertStringContainsString('advice.old-test-do', self::advice($stale));
         self::assertSame('ready', self::states(self::weeks('borrowed', 24, [...$tests, [23, 0.0, 0.0]], $in))['group-a2']);
     }
 
@@ -209,14 +211,14 @@ final class FirstWeeksTest extends TestCase
     {
         $weeks = self::weeks('waiting', 6, [[5, 0.4, 0.0]], [new LoggedEvent(4, EventKind::Stock, 10, 'a1')]);
         self::assertSame('passed', self::states($weeks)['group-a1']);
-        self::assertSame('Before its turn.', self::gate($weeks, 'group-a1')->words);
-        self::assertStringContainsString('with animals in', self::advice($weeks));
+        self::assertSame('gate.before-turn', Said::all(self::gate($weeks, 'group-a1')->standing));
+        self::assertStringContainsString('advice.ammonia(', self::advice($weeks));
     }
 
     public function testWithoutAnimalsAmmoniaIsFood(): void
     {
-        self::assertStringContainsString('Wait; change nothing', self::advice(self::weeks('waiting', 6, [[5, 0.6, 0.0]])));
-        self::assertStringContainsString('Change half of the water', self::advice(self::weeks('waiting', 6, [[5, 6.0, 0.0]])));
+        self::assertStringContainsString('advice.wait', self::advice(self::weeks('waiting', 6, [[5, 0.6, 0.0]])));
+        self::assertStringContainsString('advice.change-half', self::advice(self::weeks('waiting', 6, [[5, 6.0, 0.0]])));
     }
 
     public function testItIsOverOnceAllIsQuiet(): void
@@ -244,8 +246,8 @@ final class FirstWeeksTest extends TestCase
             [[1, 0.0, 0.0], [2, 0.0, 0.0], [5, 0.3, 0.0]],
             [new LoggedEvent(0, EventKind::Seed, 1.0), new LoggedEvent(2, EventKind::Stock, 10, 'a1')],
         );
-        self::assertStringContainsString(\sprintf('%.1f', (1 - sqrt(1 / 3)) * self::plan('borrowed')->netWater()), self::advice($weeks));
-        self::assertStringContainsString('it takes 2 such changes', self::advice($weeks));
+        self::assertStringContainsString('percent: '.round(100 * (1 - sqrt(1 / 3)), 4), self::advice($weeks));
+        self::assertStringContainsString('times: 2', self::advice($weeks));
     }
 
     /** One bad test of three readings asks for one change: the largest of the three. */
@@ -258,8 +260,8 @@ final class FirstWeeksTest extends TestCase
             [new LoggedEvent(0, EventKind::Seed, 1.0), new LoggedEvent(2, EventKind::Stock, 10, 'a1')],
         );
         $words = self::advice($weeks);
-        self::assertSame(1, preg_match_all('/Change [\d.]+\s?L/u', $words), $words);
-        self::assertSame(2, substr_count($words, 'The change of water above serves this too.'));
+        self::assertSame(1, preg_match_all('/advice\.(nitrate-)?change\(/', $words), $words);
+        self::assertSame(2, substr_count($words, 'advice.served'));
         $offers = array_merge(...array_map(static fn (Advice $a): array => $a->offers, $weeks->advice));
         $changes = array_values(array_filter($offers, static fn (QuickEntry $o): bool => EventKind::Change === $o->kind));
         self::assertCount(1, $changes);
@@ -285,28 +287,28 @@ final class FirstWeeksTest extends TestCase
         ];
         $bad = [[1, 0.0, 0.0], [2, 0.0, 0.0], [5, 0.3, 0.0]];
         $weeks = self::weeks('borrowed', 5, $bad, $events);
-        self::assertStringContainsString('has been changed since', self::advice($weeks));
+        self::assertStringContainsString('advice.changed-since', self::advice($weeks));
         self::assertSame(
-            ['Dying leaves removed'],
+            ['button.melt-removed'],
             array_merge(
                 ...array_map(
-                    static fn (Advice $a): array => array_map(static fn (QuickEntry $o): string => $o->button, $a->offers),
+                    static fn (Advice $a): array => array_map(static fn (QuickEntry $o): string => $o->button->id, $a->offers),
                     $weeks->advice,
                 ),
             ),
             'crypts melt; that is all that is left to do',
         );
         $worse = self::weeks('borrowed', 6, [...$bad, [6, 0.3, 0.0]], $events);
-        self::assertStringContainsString('Change ', self::advice($worse), 'a new reading asks anew');
+        self::assertStringContainsString('advice.change(', self::advice($worse), 'a new reading asks anew');
         $well = self::weeks('borrowed', 7, [...$bad, [7, 0.0, 0.0]], $events);
-        self::assertStringContainsString('feeding may go on', self::advice($well));
+        self::assertStringContainsString('advice.feed-again', self::advice($well));
         self::assertSame(0.05, $well->advice[0]->offers[0]->amount);
     }
 
     public function testOneOfTwoTestsIsNotEnough(): void
     {
         $weeks = FirstWeeks::of(new TankToday(self::plan('waiting'), new Log([new Reading(20, Measure::Ammonia, 0.0)]), 21, TestKit::of()));
-        self::assertStringContainsString('Only one of the two', self::gate($weeks, 'fit')->words);
+        self::assertStringContainsString('standing.one-of-two', Said::all(self::gate($weeks, 'fit')->standing));
         self::assertTrue($weeks->isTestDue());
     }
 
@@ -321,7 +323,7 @@ final class FirstWeeksTest extends TestCase
             FirstWeeks::of(new TankToday($plan, new Log([], [], [7 => false, 12 => true]), $today, TestKit::of())),
         );
         foreach ([12, 14, 16, 19] as $today) {
-            self::assertStringContainsString('Lamp back a step, to 60 %', $on($today), "day $today");
+            self::assertStringContainsString('advice.dim(percent: 60,', $on($today), "day $today");
         }
         self::assertStringNotContainsString('Algae show', $on(20), 'a look holds for a week');
         self::assertStringNotContainsString('Algae show', $on(11), 'not seen yet');
@@ -330,7 +332,7 @@ final class FirstWeeksTest extends TestCase
     public function testALampThatHasNoStepsToGoBackBurnsAnHourLess(): void
     {
         $weeks = FirstWeeks::of(new TankToday(self::plan('waiting'), new Log([], [], [3 => true]), 4, TestKit::of()));
-        self::assertStringContainsString('burn an hour less', self::advice($weeks));
+        self::assertStringContainsString('advice.shorter', self::advice($weeks));
     }
 
     public function testWhatIsWrittenOfLaterDaysIsNotKnownYet(): void
@@ -342,8 +344,8 @@ final class FirstWeeksTest extends TestCase
         );
         $weeks = FirstWeeks::of(new TankToday(self::plan('plants'), $log, 6, TestKit::of()));
         self::assertSame('waits', self::states($weeks)['fit']);
-        self::assertStringNotContainsString('with animals in', self::advice($weeks));
-        self::assertStringNotContainsString('Algae', self::advice($weeks));
+        self::assertStringNotContainsString('advice.nitrite', self::advice($weeks));
+        self::assertStringNotContainsString('advice.algae', self::advice($weeks));
     }
 
     public function testNitrateIsToldOfOnce(): void
@@ -351,12 +353,12 @@ final class FirstWeeksTest extends TestCase
         $events = [new LoggedEvent(14, EventKind::Dose, 2.0), new LoggedEvent(30, EventKind::Dose, 2.0)];
         $tests = [[30, 0.0, 0.0], [31, 0.0, 0.0, 60 / 4.4266]];
         $weeks = self::weeks('dosing', 31, $tests, $events);
-        self::assertStringContainsString('before animals come', self::gate($weeks, 'nitrate')->words);
+        self::assertStringContainsString('stocked: no', Said::all(self::gate($weeks, 'nitrate')->standing));
         self::assertEquals(self::gate($weeks, 'nitrate')->offer, $weeks->advice[0]->offers[0], 'the gate offers what is advised');
         $changed = self::weeks('dosing', 31, $tests, [...$events, new LoggedEvent(31, EventKind::Change, 0.5)]);
         self::assertNull(self::gate($changed, 'nitrate')->offer, 'changed already: test again');
         self::assertStringContainsString(
-            'with animals in',
+            'stocked: yes',
             self::advice(self::weeks('borrowed', 9, [[8, 0.0, 0.0, 60 / 4.4266]], [new LoggedEvent(2, EventKind::Stock, 10, 'a1')])),
         );
     }

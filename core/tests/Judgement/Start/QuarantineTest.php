@@ -50,7 +50,7 @@ final class QuarantineTest extends TestCase
             $quiet[] = new Reading($day, Measure::Ammonia, 0.0);
             $quiet[] = new Reading($day, Measure::Nitrite, 0.0);
         }
-        $weeks = FirstWeeks::of(new TankToday(self::plan(), new Log($quiet, $events), $today, TestKit::of(), UnitSystem::Metric));
+        $weeks = FirstWeeks::of(new TankToday(self::plan(), new Log($quiet, $events), $today, TestKit::of()));
 
         return array_column(array_map(static fn (Gate $g): array => [$g->id, $g], $weeks->gates), 1, 0);
     }
