@@ -226,7 +226,7 @@ final class Rooms
         ],
         'Judgement\Stress' => [
             'Basis\TimeLimit',
-            'Basis\Unit',
+            'Basis\Message',
             'Nature\Animal',
             'Planning\Event',
             'Planning\Plan',

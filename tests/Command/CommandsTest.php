@@ -63,6 +63,20 @@ final class CommandsTest extends TestCase
         self::assertStringContainsString('Stock balance', $out);
     }
 
+    public function testRehearsesMishaps(): void
+    {
+        [$code, $out, $err] = self::run_('olvek:stress demo/waiting-hall.plan.json --format=json');
+        self::assertSame([0, ''], [$code, $err]);
+        $mishaps = json_decode($out, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($mishaps);
+        $byId = array_column($mishaps['mishaps'], null, 'id');
+        self::assertSame(['warmer' => 6.0, 'days' => 5], $byId['heat-wave']['name']['values']);
+        self::assertSame("Heat wave: 6\u{A0}°C warmer for 5 days", $byId['heat-wave']['name']['text']);
+        [$code, $out] = self::run_('olvek:stress demo/waiting-hall.plan.json');
+        self::assertSame(0, $code);
+        self::assertStringContainsString('Two weeks away.', $out);
+    }
+
     public function testComposesThreePlansForAWish(): void
     {
         $wish = '{"format": "olvek.wish", "version": 1, "vessel": {"shape": "glass-box", "length": 0.3, "width": 0.3, "height": 0.3, '

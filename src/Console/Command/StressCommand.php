@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Console\Command;
 
+use Olvek\Core\Basis\Message\Message;
+use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Stress\Drill;
 use Olvek\Core\Judgement\Stress\Rehearsal;
 use Olvek\Service\Site\FormatOption;
+use Olvek\Service\Speech\Speech;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -19,7 +22,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 ),]
 final class StressCommand extends Command
 {
-    public function __construct(private readonly PlanArgument $plans)
+    public function __construct(private readonly PlanArgument $plans, private readonly Speech $speech)
     {
         parent::__construct();
     }
@@ -42,21 +45,23 @@ final class StressCommand extends Command
             return Command::FAILURE;
         }
         $found = Drill::run($plan);
+        $data = fn (Message $message): array => $this->speech->data($message, UnitSystem::Metric);
+        $say = fn (Message ...$messages): string => $this->speech->sayAll(array_values($messages), UnitSystem::Metric);
         $output->writeln(
             'json' === $format
                 ? FormatOption::json([
                     'mishaps' => array_map(
                         static fn (Rehearsal $r): array => [
                             'id' => $r->mishap->value,
-                            'name' => $r->mishap->words(),
+                            'name' => $data($r->mishap->message()),
                             'state' => $r->state->value,
                             'day' => $r->day,
                             'hours' => $r->hours,
                             'ammonia' => $r->ammonia,
                             'nitrite' => $r->nitrite,
                             'oxygen' => $r->oxygen,
-                            'sentence' => $r->sentence,
-                            'remedy' => $r->mishap->remedy(),
+                            'sentences' => array_map($data, $r->sentences),
+                            'remedy' => $data($r->mishap->remedy()),
                         ],
                         $found,
                     ),
@@ -64,8 +69,8 @@ final class StressCommand extends Command
                 : array_merge(
                     ...array_map(
                         static fn (Rehearsal $r): array => [
-                            \sprintf('%-6s %s. %s', $r->state->words(), $r->mishap->words(), $r->sentence),
-                            '       '.$r->mishap->remedy(),
+                            \sprintf('%-6s %s. %s', $r->state->words(), $say($r->mishap->message()), $say(...$r->sentences)),
+                            '       '.$say($r->mishap->remedy()),
                         ],
                         $found,
                     ),

@@ -44,6 +44,11 @@ final readonly class Amount implements Value
         return new self(Dimension::Mass, 1000 * $kilograms, 0);
     }
 
+    public static function temperatureDifference(float $celsius): self
+    {
+        return new self(Dimension::TemperatureDifference, $celsius, 0);
+    }
+
     public static function temperature(float $celsius): self
     {
         return new self(Dimension::Temperature, $celsius, 1);

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Stress;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
-use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\AmmoniaMargin;
 use Olvek\Core\Judgement\Margin\DawnOxygen;
 use Olvek\Core\Judgement\Margin\MarginState;
@@ -108,21 +107,16 @@ final readonly class Drill
             $worst['nitrite'] > Nitrite::WATCH => MarginState::Tight,
             default => MarginState::Holds,
         };
-        $what = array_values(
-            array_filter(
-                [
-                    $worst['oxygen'] < $good ? 'oxygen falls to '.Decimal::significant($worst['oxygen'], 2).' mg/L' : '',
-                    $worst['ammonia'] > AmmoniaMargin::TEST_SHOWS / 2
-                        ? 'ammonia rises to '.Decimal::significant($worst['ammonia'], 2).' mg N/L'
-                        : '',
-                    $worst['nitrite'] > Nitrite::WATCH / 2
-                        ? 'nitrite rises to '.Decimal::significant($worst['nitrite'], 2).' mg N/L'
-                        : '',
-                ],
-                static fn (string $s): bool => '' !== $s,
-            ),
-        );
-        $after = null !== $worst['hours'] && $worse ? ' The first limit is passed after '.self::span($worst['hours']).'.' : '';
+        $what = [
+            ...$worst['oxygen'] < $good ? [new Message('rehearsal.oxygen', ['oxygen' => $worst['oxygen']])] : [],
+            ...$worst['ammonia'] > AmmoniaMargin::TEST_SHOWS / 2
+                ? [new Message('rehearsal.ammonia', ['ammonia' => $worst['ammonia']])]
+                : [],
+            ...$worst['nitrite'] > Nitrite::WATCH / 2
+                ? [new Message('rehearsal.nitrite', ['nitrite' => $worst['nitrite']])]
+                : [],
+            ...null === $worst['hours'] ? [] : [self::passed($worst['hours'])],
+        ];
 
         return new Rehearsal(
             $mishap,
@@ -132,16 +126,16 @@ final readonly class Drill
             $worst['ammonia'],
             $worst['nitrite'],
             $worst['oxygen'],
-            [] === $what || !$worse
-                ? 'The tank takes it: oxygen stays above '.
-                    Decimal::significant($worst['oxygen'], 2).
-                    ' mg/L and no test shows anything new.'
-                : Words::capital(implode(', ', $what)).'.'.$after,
+            $worse && [] !== $what
+                ? $what
+                : [new Message('rehearsal.fine', ['oxygen' => $worst['oxygen']])],
         );
     }
 
-    private static function span(float $hours): string
+    private static function passed(float $hours): Message
     {
-        return $hours < 48 ? Decimal::trimmed($hours, 0).' hours' : Decimal::trimmed($hours / 24, 0).' days';
+        return $hours < 48
+            ? new Message('rehearsal.hours', ['hours' => (int) round($hours)])
+            : new Message('rehearsal.days', ['days' => (int) round($hours / 24)]);
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Stress;
 
-use Olvek\Core\Basis\Unit\Dimension;
-use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Planning\Event\Deaths;
 use Olvek\Core\Planning\Event\Event;
@@ -39,33 +39,32 @@ enum Mishap: string
     /** Days before from which nobody has thinned the floaters. */
     private const LEFT_ALONE = 45;
 
-    public function words(UnitSystem $units = UnitSystem::Metric): string
+    /** What it is called. */
+    public function message(): Message
     {
         return match ($this) {
-            self::Overfed => 'Overfed: weeks of food at once',
-            self::DeadFish => 'The largest animal dies unseen',
-            self::LampOut => 'Lamp out for a week',
-            self::HeatWave => \sprintf(
-                'Heat wave, %s warmer for %d days',
-                $units->show(Dimension::TemperatureDifference, self::HOTTER, 0),
-                self::HOT,
+            self::Overfed => new Message('mishap.overfed.name'),
+            self::DeadFish => new Message('mishap.dead-animal.name'),
+            self::LampOut => new Message('mishap.lamp-out.name'),
+            self::HeatWave => new Message(
+                'mishap.heat-wave.name',
+                ['warmer' => Amount::temperatureDifference(self::HOTTER), 'days' => self::HOT],
             ),
-            self::ClosedMat => 'Floaters left to close',
-            self::Away => 'A fortnight away',
+            self::ClosedMat => new Message('mishap.closed-mat.name'),
+            self::Away => new Message('mishap.away.name'),
         };
     }
 
     /** What keepers do. C. */
-    public function remedy(): string
+    public function remedy(): Message
     {
         return match ($this) {
-            self::Overfed => 'Take out what is left of it, change a third of the water, feed nothing for some days; ripple the surface by '
-                .'night.',
-            self::DeadFish => 'Look for whoever is missing, take it out, change a quarter of the water.',
-            self::LampOut => 'Use any other lamp or a bright room for some hours; ripple the surface meanwhile, feed little.',
-            self::HeatWave => 'Lamp off at noon, lid off, a fan over the water, ripple it by night; feed little.',
-            self::ClosedMat => 'Take half of them out, and keep a ring open.',
-            self::Away => 'Top up and thin before you go; leave nobody to feed by eye.',
+            self::Overfed => new Message('mishap.overfed.remedy'),
+            self::DeadFish => new Message('mishap.dead-animal.remedy'),
+            self::LampOut => new Message('mishap.lamp-out.remedy'),
+            self::HeatWave => new Message('mishap.heat-wave.remedy'),
+            self::ClosedMat => new Message('mishap.closed-mat.remedy'),
+            self::Away => new Message('mishap.away.remedy'),
         };
     }
 

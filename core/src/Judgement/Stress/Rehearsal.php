@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Stress;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\MarginState;
 
 /** What a mishap came to in a tank. */
@@ -15,6 +16,7 @@ final readonly class Rehearsal
      * @param float      $ammonia mg N/L, the highest
      * @param float      $nitrite mg N/L, the highest
      * @param float      $oxygen  mg/L, the lowest
+     * @param list<Message> $sentences what it comes to
      */
     public function __construct(
         public Mishap $mishap,
@@ -24,7 +26,7 @@ final readonly class Rehearsal
         public float $ammonia,
         public float $nitrite,
         public float $oxygen,
-        public string $sentence,
+        public array $sentences,
     ) {
     }
 }
