@@ -16,7 +16,7 @@ async function filledLongAgo(page, name, baseURL) {
 test('tasks are done and put off, and the logbook says so', { tag: '@phone' }, async ({ page, baseURL }, info) => {
     const name = `Kept ${info.project.name}`;
     await filledLongAgo(page, name, baseURL);
-    const look = page.locator('.due', { hasText: name }).filter({ hasText: 'Check: headcount' });
+    const look = page.locator('.due', { hasText: name }).filter({ hasText: 'Check headcount' });
     await expect(look).toHaveCount(2);
     await look.first().getByRole('button', { name: /^Done/ }).click();
     await expect(look).toHaveCount(1);
@@ -30,7 +30,7 @@ test('tasks are done and put off, and the logbook says so', { tag: '@phone' }, a
     await expect(page.locator('.due-late', { hasText: name }).filter({ hasText: 'Top up' })).toHaveCount(0);
     await page.getByRole('link', { name, exact: true }).first().click();
     await expect(page.locator('.log')).toContainText('Left out: Top up');
-    await expect(page.locator('.log')).toContainText('Check: headcount');
+    await expect(page.locator('.log')).toContainText('Check headcount');
     await expect(page.locator('.log')).toContainText('Put off to');
 });
 
@@ -42,7 +42,7 @@ test('the private address is read by another’s parser without signing in, and 
     const feed = await stranger.get(address);
     expect(feed.status()).toBe(200);
     const events = new ICAL.Component(ICAL.parse(await feed.text())).getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
-    const look = events.find((event) => event.summary.startsWith('Fed: Check: headcount'));
+    const look = events.find((event) => event.summary.startsWith('Fed: Check headcount'));
     const times = look.iterator();
     const [first, second] = [times.next(), times.next()];
     expect(second.subtractDate(first).toSeconds()).toBe(7 * 86400);

@@ -23,7 +23,7 @@ final class AlmanacTest extends BenchTestCase
     use ClockSensitiveTrait;
     use FilledTank;
 
-    private const LOOK = 'Check: headcount';
+    private const LOOK = 'Check headcount';
 
     private function open(): void
     {
@@ -164,7 +164,7 @@ final class AlmanacTest extends BenchTestCase
         self::assertResponseRedirects('/almanac');
         self::assertStringStartsWith('Put off to', $this->entries()[0]->words);
         $this->open();
-        self::assertSelectorNotExists('.due-late:contains("Check: headcount")');
+        self::assertSelectorNotExists('.due-late:contains("Check headcount")');
         self::assertStringContainsString('put off from', $this->text('.almanac'));
         foreach (['', $this->day(0), '2999-01-01', 'soon'] as $nowhere) {
             $this->mark('look', $this->day(-2), 'move', ['to' => $nowhere]);

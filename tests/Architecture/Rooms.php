@@ -116,6 +116,7 @@ final class Rooms
         ],
         'Keeping\Care' => [
             'Basis\Unit',
+            'Basis\Message',
             'Nature\Plant',
             'Planning\Event',
             'Planning\Plan',
@@ -256,7 +257,7 @@ final class Rooms
         'Service\Tank' => ['Service\Site', 'Service\Account'],
         'Service\Build' => ['Service\Site', 'Service\Account', 'Service\Tank'],
         'Service\Editing' => ['Service\Site', 'Service\Account', 'Service\Tank'],
-        'Service\Task' => ['Service\Site', 'Service\Account', 'Service\Tank', 'Service\Editing'],
+        'Service\Task' => ['Service\Site', 'Service\Account', 'Service\Speech', 'Service\Tank', 'Service\Editing'],
         'Service\Log' => ['Service\Site', 'Service\Account', 'Service\Tank', 'Service\Build', 'Service\Editing', 'Service\Task'],
         'Service\Work' => ['Service\Site', 'Service\Account'],
         'Service\Read' => ['Service\Site', 'Service\Account', 'Service\Tank', 'Service\Editing', 'Service\Log', 'Service\Work'],

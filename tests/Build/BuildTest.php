@@ -266,7 +266,7 @@ final class BuildTest extends BenchTestCase
         foreach ($calendar->select('VEVENT') as $event) {
             $days[(string) $event->__get('SUMMARY')] = (string) $event->__get('DTSTART');
         }
-        self::assertSame('20260508', $days['Waiting hall: Check: headcount, shading, front glass'], 'a week after filling');
+        self::assertSame('20260508', $days['Waiting hall: Check headcount, shading and front glass'], 'a week after filling');
         $uids = array_map(static fn ($e): string => (string) $e->__get('UID'), $calendar->select('VEVENT'));
         self::assertSame($uids, array_unique($uids));
         $this->browser->request('GET', "/tanks/$this->tank/build/care.ics?filled=yesterday");

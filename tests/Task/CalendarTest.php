@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Task;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Keeping\Care\Task;
 use Olvek\Core\Planning\Steps\Step;
 use Olvek\Page\Build\StepView;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Task\Calendar;
+use Olvek\Tests\PlainSpeech;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Sabre\VObject\Component\VCalendar;
@@ -24,7 +26,7 @@ final class CalendarTest extends TestCase
     {
         $tank = new Tank(new Keeper('Runa', 'Runa'), $name, new \DateTimeImmutable('2026-05-01'));
         $calendar = Reader::read(
-            (new Calendar())->write(
+            (new Calendar(PlainSpeech::make()))->write(
                 $tank,
                 array_values($tasks),
                 new \DateTimeImmutable('2026-12-30'),
@@ -39,14 +41,18 @@ final class CalendarTest extends TestCase
 
     public function testDaysPassTheYearsEnd(): void
     {
-        $event = self::events('Galley', new Task('t', 3, 'Test'))[0];
+        $event = self::events('Galley', new Task('t', 3, Message::text('Test')))[0];
         self::assertSame('20270102', (string) $event->__get('DTSTART'));
         self::assertSame('20260501T010000Z', (string) $event->__get('DTSTAMP'), 'in universal time');
     }
 
     public function testRepeatsEndOnTheLastDayOnWhichTheyMayFall(): void
     {
-        [$often, $open] = self::events('Galley', new Task('a', 1, 'Test', 3, 28), new Task('b', 7, 'Look', 7));
+        [$often, $open] = self::events(
+            'Galley',
+            new Task('a', 1, Message::text('Test'), 3, 28),
+            new Task('b', 7, Message::text('Look'), 7),
+        );
         self::assertSame('FREQ=DAILY;INTERVAL=3;UNTIL=20270127', (string) $often->__get('RRULE'));
         self::assertSame('FREQ=DAILY;INTERVAL=7', (string) $open->__get('RRULE'));
     }
@@ -58,7 +64,7 @@ final class CalendarTest extends TestCase
     #[TestWith(['A name so long that a line of the calendar must be folded in its midst to be read'])]
     public function testNamesComeThrough(string $name): void
     {
-        self::assertSame("$name: Look", (string) self::events($name, new Task('l', 7, 'Look'))[0]->__get('SUMMARY'));
+        self::assertSame("$name: Look", (string) self::events($name, new Task('l', 7, Message::text('Look')))[0]->__get('SUMMARY'));
     }
 
     #[TestWith([15, 0.0, '15 min'])]

@@ -68,7 +68,7 @@ final class BuildController extends AbstractController
         $head = $this->tanks->head($tank);
 
         return new Response(
-            $calendar->write($tank, $this->tasks->of($head, $keeper->units()), $filled, $head->at),
+            $calendar->write($tank, $this->tasks->of($head), $filled, $head->at),
             headers: Attachment::headers('text/calendar; charset=utf-8', $tank->name().'.ics', 'care.ics'),
         );
     }
@@ -244,7 +244,7 @@ final class BuildController extends AbstractController
                 'steps' => $steps,
                 'next' => self::next($steps),
                 'light' => LightPlan::of($plan),
-                'tasks' => $this->tasks->of($this->tanks->head($tank), $units),
+                'tasks' => $this->tasks->of($this->tanks->head($tank)),
                 'filled' => $this->buildRecords->filled($tank, ''),
                 'typed' => $typed,
                 'errors' => $errors,

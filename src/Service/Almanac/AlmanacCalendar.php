@@ -62,7 +62,7 @@ final readonly class AlmanacCalendar
             if (null === $day) {
                 continue;
             }
-            foreach ($this->tasks->of($revision, $keeper->units(), $day) as $task) {
+            foreach ($this->tasks->of($revision, $day) as $task) {
                 $all[] = [$revision->tank, $task, $day, $revision->at];
             }
         }

@@ -49,7 +49,7 @@ final readonly class Settling
     private function does(Due $due): ?LoggedEvent
     {
         $filled = $due->tank->filledOn();
-        foreach ($this->tasks->of($this->tanks->head($due->tank), $due->tank->keeper->units(), $filled) as $task) {
+        foreach ($this->tasks->of($this->tanks->head($due->tank), $filled) as $task) {
             if ($task->id === $due->task) {
                 return $task->does;
             }

@@ -61,9 +61,9 @@ final readonly class TankDues
         $own = null !== $situation && ($situation->today <= self::STARTING || null !== $situation->lastTest());
         $due = $own ? $this->start($tank, FirstWeeks::of($situation), $filled, $today) : [];
         array_push($due, ...$this->again($tank, $situation->log ?? new Log(), $filled, $today));
-        foreach ($this->tasks->of($this->tanks->head($tank), $keeper->units(), $filled) as $task) {
+        foreach ($this->tasks->of($this->tanks->head($tank), $filled) as $task) {
             if (!$own || !$task->start) {
-                array_push($due, ...self::times($tank, $task, $filled, $today, $marks, $situation->log ?? new Log()));
+                array_push($due, ...$this->times($tank, $task, $filled, $today, $marks, $situation->log ?? new Log()));
             }
         }
 
@@ -98,7 +98,7 @@ final readonly class TankDues
      *
      * @return list<Due>
      */
-    private static function times(
+    private function times(
         Tank $tank,
         Task $task,
         \DateTimeImmutable $filled,
@@ -114,13 +114,14 @@ final readonly class TankDues
             }
         }
         $times = [];
+        $words = $this->speech->say($task->message, $tank->keeper->units());
         foreach (array_unique($days) as $day) {
             $due = $filled->modify("+$day days");
             $mark = $marks[$task->id.' '.$due->format('Y-m-d')] ?? null;
             $on = $mark->moved ?? $due;
             $late = Today::between($on, $today);
             if (true !== $mark?->settled && $late <= self::LATE && $late >= -self::AHEAD && !$task->isDone($log, $day)) {
-                $times[] = new Due($tank, $task->id, $task->words, $due, $on, max(0, $late), null !== $mark, every: $task->every);
+                $times[] = new Due($tank, $task->id, $words, $due, $on, max(0, $late), null !== $mark, every: $task->every);
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Service\Task;
 
 use Olvek\Core\Keeping\Care\Task;
+use Olvek\Service\Speech\Speech;
 use Olvek\Service\Tank\Tank;
 use Sabre\VObject\Component;
 use Sabre\VObject\Component\VCalendar;
@@ -12,6 +13,10 @@ use Sabre\VObject\Component\VCalendar;
 /** What tanks ask for, as iCalendar (RFC 5545). */
 final readonly class Calendar
 {
+    public function __construct(private Speech $speech)
+    {
+    }
+
     /**
      * One tank's, as planned.
      *
@@ -58,7 +63,7 @@ final readonly class Calendar
     ): void {
         $first = $filled->modify("+$task->day days");
         $uid = $tank->id()->toRfc4122().'.'.$task->id.'@olvek';
-        $words = $tank->name().': '.$task->words;
+        $words = $tank->name().': '.$this->speech->say($task->message, $tank->keeper->units());
         if (0 === $task->every) {
             foreach ($marks as $mark) {
                 if ($mark->settled) {

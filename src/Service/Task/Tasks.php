@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Service\Task;
 
-use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Keeping\Care\Care;
 use Olvek\Core\Keeping\Care\Task;
@@ -26,15 +25,15 @@ final readonly class Tasks
      *
      * @return list<Task>
      */
-    public function of(Revision $revision, UnitSystem $units, ?\DateTimeImmutable $filled = null): array
+    public function of(Revision $revision, ?\DateTimeImmutable $filled = null): array
     {
-        $name = implode('.', ['care', $units->value, hash('xxh128', $revision->plan), $filled?->format('z')]);
+        $name = implode('.', ['care', hash('xxh128', $revision->plan), $filled?->format('z')]);
 
-        return $this->cache->get($name, function () use ($revision, $units, $filled): array {
+        return $this->cache->get($name, function () use ($revision, $filled): array {
             $plan = $this->editor->plan($revision);
             $plan = null === $filled ? $plan : $plan->filledOn($filled);
 
-            return Care::of($plan, (new Runner($plan))->run(Judge::FIRST_YEAR, UsualCare::events()), $units);
+            return Care::of($plan, (new Runner($plan))->run(Judge::FIRST_YEAR, UsualCare::events()));
             // They follow from the plan alone: no new day makes them others.
         }, 60 * ResultCache::DAY);
     }

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Keeping\Care;
 
-use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Basis\Unit\Dimension;
-use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Keeping\Log\LogAction;
 use Olvek\Core\Keeping\Log\LoggedEvent;
@@ -42,12 +41,12 @@ final class Care
     private const TESTS = [[3, 28], [7, 84], [30, 365]];
 
     /** @return list<Task> by day */
-    public static function of(Plan $plan, Trace $trace, UnitSystem $units): array
+    public static function of(Plan $plan, Trace $trace): array
     {
         $tasks = [
-            ...self::dated($plan, $units),
+            ...self::dated($plan),
             ...self::tests($plan),
-            ...self::weekly($plan, $trace, $units),
+            ...self::weekly($plan, $trace),
             ...self::cuts($plan, $trace),
         ];
         usort($tasks, static fn (Task $a, Task $b): int => [$a->day, $a->id] <=> [$b->day, $b->id]);
@@ -56,19 +55,23 @@ final class Care
     }
 
     /** @return list<Task> what the plan says itself */
-    private static function dated(Plan $plan, UnitSystem $units): array
+    private static function dated(Plan $plan): array
     {
         $tasks = [];
         foreach ($plan->clumps as $clump) {
             if ($clump->day > 0) {
-                $tasks[] = new Task("plant-$clump->id", $clump->day, \sprintf('Plant %d × %s', $clump->pieces, $clump->kind->common));
+                $tasks[] = new Task(
+                    "plant-$clump->id",
+                    $clump->day,
+                    new Message('task.plant', ['count' => $clump->pieces, 'plant' => $clump->kind->common]),
+                );
             }
         }
         foreach ($plan->groups as $group) {
             $tasks[] = new Task(
                 "stock-$group->id",
                 $group->day,
-                \sprintf('add %d × %s, if ammonia and nitrite read 0', $group->count, $group->kind->common),
+                new Message('task.stock', ['count' => $group->count, 'animal' => $group->kind->common]),
                 start: true,
                 does: self::does(EventKind::Stock, (float) $group->count, $group->id),
             );
@@ -76,7 +79,10 @@ final class Care
                 $tasks[] = new Task(
                     "apart-$group->id",
                     $group->day - $group->quarantine,
-                    \sprintf('Quarantine begins: %d × %s, %d days', $group->count, $group->kind->common, $group->quarantine),
+                    new Message(
+                        'task.quarantine',
+                        ['count' => $group->count, 'animal' => $group->kind->common, 'days' => $group->quarantine],
+                    ),
                     start: true,
                 );
             }
@@ -87,7 +93,7 @@ final class Care
             $tasks[] = new Task(
                 'feed',
                 max($plan->feedFrom, $first),
-                \sprintf('Begin to feed, %s g a day', Decimal::trimmed($plan->feed->grams, 3)),
+                new Message('task.feed', ['grams' => $plan->feed->grams]),
                 start: true,
                 does: self::does(EventKind::Feed, $plan->feed->grams),
             );
@@ -97,10 +103,12 @@ final class Care
                 $tasks[] = new Task(
                     "first-change-$day",
                     $day,
-                    \sprintf(
-                        'Change %s of the water (%s %%)',
-                        $units->show(Dimension::Volume, $plan->netWater() * $plan->preparation->firstChange),
-                        Decimal::trimmed(100 * $plan->preparation->firstChange, 0),
+                    new Message(
+                        'task.change',
+                        [
+                            'volume' => Amount::volume($plan->netWater() * $plan->preparation->firstChange),
+                            'percent' => 100 * $plan->preparation->firstChange,
+                        ],
                     ),
                     does: self::does(EventKind::Change, $plan->preparation->firstChange),
                 );
@@ -111,11 +119,13 @@ final class Care
             if (!$event->kind->happens()->task) {
                 continue;
             }
-            $share = isset($event->values['share']) ? \sprintf(', %s %%', Decimal::trimmed(100 * $event->values['share'], 0)) : '';
+            $what = Words::capital($event->kind->words());
             $tasks[] = new Task(
                 "event-$event->id",
                 $event->day,
-                Words::capital($event->kind->words()).$share,
+                isset($event->values['share'])
+                    ? new Message('task.event-share', ['event' => $what, 'percent' => 100 * (float) $event->values['share']])
+                    : Message::text($what),
                 does: null === $event->kind->happens()->done
                     ? null
                     : self::does($event->kind, (float) (array_values($event->values)[0] ?? 0.0), $event->of),
@@ -125,11 +135,9 @@ final class Care
             $tasks[] = new Task(
                 "light-$entry->day",
                 $entry->day,
-                \sprintf(
-                    'Lamp to %d %% for %s h%s',
-                    (int) round(100 * $entry->share),
-                    Decimal::trimmed($entry->hours, 2),
-                    $entry->gated ? ', if no algae show' : '',
+                new Message(
+                    'task.light',
+                    ['percent' => (int) round(100 * $entry->share), 'hours' => $entry->hours, 'gated' => $entry->gated ? 'yes' : 'no'],
                 ),
                 does: self::does(EventKind::Light, $entry->hours),
             );
@@ -138,11 +146,7 @@ final class Care
             $tasks[] = new Task(
                 0 === $n ? 'change' : "change-$from",
                 $from,
-                \sprintf(
-                    'Change %s of the water (%s %%)',
-                    $units->show(Dimension::Volume, $plan->netWater() * $share),
-                    Decimal::trimmed(100 * $share, 0),
-                ),
+                new Message('task.change', ['volume' => Amount::volume($plan->netWater() * $share), 'percent' => 100 * $share]),
                 $every,
                 $until,
                 does: self::does(EventKind::Change, $share),
@@ -192,7 +196,7 @@ final class Care
             return [];
         }
         foreach (StartWay::Bottled === $plan->preparation->way ? [[1, 14], ...self::TESTS] : self::TESTS as [$every, $until]) {
-            $tasks[] = new Task("test-$from", $from, 'Test ammonia, nitrite and nitrate', $every, $until, true);
+            $tasks[] = new Task("test-$from", $from, new Message('task.test'), $every, $until, true);
             $from = $until + $every;
         }
 
@@ -200,18 +204,18 @@ final class Care
     }
 
     /** @return list<Task> */
-    private static function weekly(Plan $plan, Trace $trace, UnitSystem $units): array
+    private static function weekly(Plan $plan, Trace $trace): array
     {
         if ($plan->site->sealed) {
             return self::jar($plan);
         }
         $look = StartWay::Quarantine === $plan->preparation->way
-            ? new Task('look', 1, 'Look at each animal: it eats, breathes calmly, has no spots and no clamped fins', 1)
-            : new Task('look', 7, 'Check: headcount, shading, front glass', 7);
+            ? new Task('look', 1, new Message('task.look-quarantine'), 1)
+            : new Task('look', 7, new Message('task.look'), 7);
         $tasks = [$look, ...self::technique($plan)];
         $litres = 7 * $trace->mean('evaporated', 0, min(self::SEASON, $trace->days()));
         if ($litres > 0.01) {
-            $tasks[] = new Task('top-up', 7, \sprintf('Top up, some %s', $units->show(Dimension::Volume, $litres)), 7, does: self::does(
+            $tasks[] = new Task('top-up', 7, new Message('task.top-up', ['volume' => Amount::volume($litres)]), 7, does: self::does(
                 EventKind::Task,
                 round($litres, 2),
                 LogAction::TOPPED,
@@ -223,14 +227,11 @@ final class Care
             $tasks[] = new Task(
                 'floaters',
                 14,
-                'Take floaters out, down to a third of the surface'.
-                    ($handfuls < 0.2
-                        ? ', once there are more'
-                        : \sprintf(
-                            ': %s handful%s a week on the mean',
-                            $handfuls < 0.75 ? 'half a' : Decimal::trimmed($handfuls, 0),
-                            $handfuls < 1.5 ? '' : 's',
-                        )),
+                match (true) {
+                    $handfuls < 0.2 => new Message('task.floaters-few'),
+                    $handfuls < 0.75 => new Message('task.floaters-half'),
+                    default => new Message('task.floaters', ['handfuls' => (int) round($handfuls)]),
+                },
                 7,
                 does: self::does(EventKind::Trim, LogAction::THINNED, $floaters[0]->id),
             );
@@ -242,7 +243,7 @@ final class Care
             $tasks[] = new Task(
                 'litter',
                 self::LEAF_DAYS,
-                'Lay a few dead leaves in, where the old ones are skeletons',
+                new Message('task.litter'),
                 self::LEAF_DAYS,
                 does: self::does(EventKind::Leaves, EventKind::Leaves->amount()->usual ?? 0.0),
             );
@@ -266,10 +267,10 @@ final class Care
     private static function jar(Plan $plan): array
     {
         return [
-            new Task('look', 7, 'Look: drops on the glass in the morning, none by night; nothing brown or foul; out of the sun', 7),
+            new Task('look', 7, new Message('task.look-jar'), 7),
             ...[] === $plan->clumps
                 ? []
-                : [new Task('open', 180, 'If plants press against the glass: sink it in a tub, cut, tip the air out, close it again', 180)],
+                : [new Task('open', 180, new Message('task.open-jar'), 180)],
         ];
     }
 
@@ -287,29 +288,30 @@ final class Care
                     new Task(
                         'sponge',
                         $equipment->rinse > 0 ? $equipment->rinse : self::CLOGS,
-                        'Rinse half of the sponge in a bucket of tank water, never under the tap'.
-                            ($equipment->rinse > 0 ? '' : ', if the flow is weak'),
+                        $equipment->rinse > 0
+                            ? new Message('task.sponge')
+                            : new Message('task.sponge-weak'),
                         $equipment->rinse > 0 ? $equipment->rinse : self::CLOGS,
                         does: self::does(EventKind::Task, 0.0, 'pump-cleaned'),
                     ),
                 ]
                 : [],
-            ...$equipment->hasHeater() ? [new Task('heater', 30, 'Compare heater and thermometer', 30)] : [],
+            ...$equipment->hasHeater() ? [new Task('heater', 30, new Message('task.heater'), 30)] : [],
             ...$plan->care->trickle > 0
-                ? [new Task('yeast', Gas::YEAST_DAYS, 'Mix a new bottle of yeast', Gas::YEAST_DAYS)]
+                ? [new Task('yeast', Gas::YEAST_DAYS, new Message('task.yeast'), Gas::YEAST_DAYS)]
                 : [],
-            ...$plan->care->gas > 0 ? [new Task('gas', 7, 'Count the bubbles, look at the bottle’s gauge', 7)] : [],
+            ...$plan->care->gas > 0 ? [new Task('gas', 7, new Message('task.gas'), 7)] : [],
             ...$plan->care->fertilises() ? [
-                new Task('fertilise', 7, 'Give liquid fertiliser', 7, does: self::does(EventKind::Fertilise, $plan->care->nitrogen)),
+                new Task('fertilise', 7, new Message('task.fertilise'), 7, does: self::does(EventKind::Fertilise, $plan->care->nitrogen)),
             ] : [],
-            ...[] !== $aside ? [new Task('aside', 1, 'Move the floaters to the other side', 1)] : [],
-            ...[] !== $kept && [] === $aside ? [new Task('ring', 7, 'See that the floaters are in their ring', 7)] : [],
-            ...[] !== $above ? [new Task('mist', 1, 'Mist what stands above the water', 1, self::MISTED)] : [],
+            ...[] !== $aside ? [new Task('aside', 1, new Message('task.aside'), 1)] : [],
+            ...[] !== $kept && [] === $aside ? [new Task('ring', 7, new Message('task.ring'), 7)] : [],
+            ...[] !== $above ? [new Task('mist', 1, new Message('task.mist'), 1, self::MISTED)] : [],
             ...array_map(
                 static fn (Clump $c): Task => new Task(
                     "tabs-$c->id",
                     self::TABS_LAST,
-                    'Root tabs again, if the big ones pale',
+                    new Message('task.tabs'),
                     self::TABS_LAST,
                     does: self::does(EventKind::Task, 0.0, 'root-tabs'),
                 ),
@@ -361,9 +363,7 @@ final class Care
                     $days[] = $day;
                 }
             }
-            $words = 'Cut back '.
-                $clump->kind->common.
-                (\in_array($clump->kind->role, [PlantRole::FastStem, PlantRole::SlowStem], true) ? '; tops may be replanted' : '');
+            $stems = \in_array($clump->kind->role, [PlantRole::FastStem, PlantRole::SlowStem], true) ? 'yes' : 'no';
             // What comes again and again is told as such, by whole weeks: nobody cuts by the day.
             $every = \count($days) > self::OFTEN ? ($days[\count($days) - 1] - $days[0]) / (\count($days) - 1) : 0.0;
             if ($every > 0) {
@@ -371,14 +371,19 @@ final class Care
                 $tasks[] = new Task(
                     "cut-$clump->id",
                     $days[0],
-                    "$words, if it has outgrown its place",
+                    new Message('task.cut-again', ['plant' => $clump->kind->common, 'stems' => $stems]),
                     $every,
                     $days[\count($days) - 1],
                     does: self::cut($clump),
                 );
             }
             foreach ($every > 0 ? [] : $days as $day) {
-                $tasks[] = new Task("cut-$clump->id-$day", $day, $words, does: self::cut($clump));
+                $tasks[] = new Task(
+                    "cut-$clump->id-$day",
+                    $day,
+                    new Message('task.cut', ['plant' => $clump->kind->common, 'stems' => $stems]),
+                    does: self::cut($clump),
+                );
             }
         }
 

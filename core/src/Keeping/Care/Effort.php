@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Keeping\Care;
 
-use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\Trace;
 
@@ -44,7 +43,7 @@ final class Effort
     public static function weekly(Plan $plan, Trace $trace): float
     {
         $minutes = $plan->feed->grams > 0 ? self::FEEDING * self::FEEDING_DAYS : 0.0;
-        foreach (Care::of($plan, $trace, UnitSystem::Metric) as $task) {
+        foreach (Care::of($plan, $trace) as $task) {
             $each = self::of($task, $plan);
             $minutes += match (true) {
                 0 === $task->every => $task->day >= self::GROWN ? 7 * $each / (self::YEAR - self::GROWN) : 0.0,

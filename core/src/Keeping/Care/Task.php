@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Keeping\Care;
 
-use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Keeping\Log\Log;
 use Olvek\Core\Keeping\Log\LoggedEvent;
 
@@ -17,6 +17,7 @@ final readonly class Task
     /**
      * @param string   $id    names it for good within its tank
      * @param int      $day   after filling, of its first time
+     * @param Message  $message what is to be done
      * @param int      $every days between its times; 0 for once
      * @param int|null $until last day on which it may fall; null for open end
      * @param bool     $start whether the gates of a start ask for it themselves, while there is one
@@ -25,7 +26,7 @@ final readonly class Task
     public function __construct(
         public string $id,
         public int $day,
-        public string $words,
+        public Message $message,
         public int $every = 0,
         public ?int $until = null,
         public bool $start = false,
@@ -64,11 +65,13 @@ final readonly class Task
         );
     }
 
-    /** "day 14", "every 7 days from day 14 to day 84". */
-    public function when(): string
+    /** When it falls. */
+    public function when(): Message
     {
-        return 0 === $this->every
-            ? "day $this->day"
-            : Words::every($this->every)." from day $this->day".(null === $this->until ? '' : " to day $this->until");
+        return match (true) {
+            0 === $this->every => new Message('when.once', ['day' => $this->day]),
+            null === $this->until => new Message('when.from', ['every' => $this->every, 'day' => $this->day]),
+            default => new Message('when.until', ['every' => $this->every, 'day' => $this->day, 'until' => $this->until]),
+        };
     }
 }

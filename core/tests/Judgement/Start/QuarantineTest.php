@@ -63,7 +63,7 @@ final class QuarantineTest extends TestCase
         self::assertSame([StartWay::Quarantine, 3], [$plan->preparation->way, $plan->care->changeEvery]);
         self::assertTrue($plan->equipment->filters());
         $run = (new Runner($plan))->run(60);
-        $tasks = array_filter(Care::of($plan, $run, UnitSystem::Metric), static fn (Task $t): bool => 'look' === $t->id);
+        $tasks = array_filter(Care::of($plan, $run), static fn (Task $t): bool => 'look' === $t->id);
         self::assertSame([1], array_values(array_map(static fn (Task $t): int => $t->every, $tasks)));
     }
 

@@ -106,10 +106,9 @@ final class PracticeTest extends TestCase
         }
         $laid = array_sum(array_column(Sheet::of($plan, Sample::catalogue())->materials, 'laid'));
         self::assertEqualsWithDelta(array_sum(array_column(Quantities::of($plan)->materials, 'litres')), $laid, 1e-9);
-        $tasks = Care::of($plan, $judgement->trace, UnitSystem::Metric);
+        $tasks = Care::of($plan, $judgement->trace);
         $first = $plan->firstAnimals();
         foreach ($tasks as $task) {
-            self::assertNotSame('', $task->words);
             if ('feed' === $task->id) {
                 self::assertGreaterThanOrEqual($first, $task->day, 'nobody feeds an empty tank');
             }
