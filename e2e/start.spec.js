@@ -29,7 +29,7 @@ for (const [id, vessel, animal] of [['box', 'Box, 60 × 30 × 36 cm', 'White clo
         await expect(first.getByRole('button', { name: 'Take this one' })).toBeVisible({ timeout: PLANS });
         if (animal === 'Guppy') {
             // A reasoned no: what the vessel cannot grant, and what would be needed.
-            await expect(first.locator('.plan-unmet')).toContainText('Guppy. Wants a tank of 40 L');
+            await expect(first.locator('.plan-unmet')).toContainText('Guppy. Needs a tank of 40 L');
             await expect(first.locator('.plan-unmet')).toContainText('Needed: a vessel of 40 L');
         }
         await expect(page.locator('.plan-card').nth(2).getByRole('button', { name: 'Take this one' })).toBeVisible({ timeout: PLANS });
@@ -156,7 +156,7 @@ test('a palette is searched, and taken from by mouse or finger', { tag: '@phone'
     await expect(page.locator('#f-plants-c2-source')).toHaveValue('on-hand');
     await openStage(page, 'animals');
     const goldfish = await card(page, 'animals', 'carassius-auratus');
-    await expect(goldfish).toContainText('Wants a tank of 300 L');
+    await expect(goldfish).toContainText('Needs a tank of 300 L');
     await page.locator('.palette-fits').click();
     await expect(goldfish).toBeHidden();
     await expectAccessible(page, '.bench-stages');

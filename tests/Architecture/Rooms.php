@@ -139,6 +139,7 @@ final class Rooms
         ],
         'Judgement\Suitability' => [
             'Basis\Unit',
+            'Basis\Message',
             'Nature\Plant',
             'Nature\Animal',
             'Nature\Light',

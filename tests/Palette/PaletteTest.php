@@ -38,8 +38,8 @@ final class PaletteTest extends BenchTestCase
         self::assertCount(0, $page->filter('[data-card]'));
         self::assertStringContainsString('Nothing of that name', $this->text('.palette .empty'));
         $page = $this->browser->request('GET', "/tanks/$this->tank/palette/animals?q=goldfish");
-        self::assertStringContainsString('Wants a tank of 300', $page->filter('[data-card]')->text());
-        self::assertStringContainsString('not here', $page->filter('[data-card] .state')->text());
+        self::assertStringContainsString('Needs a tank of 300', $page->filter('[data-card]')->text());
+        self::assertStringContainsString('not suitable', $page->filter('[data-card] .state')->text());
     }
 
     public function testAThingIsTakenByAPlainForm(): void

@@ -106,7 +106,7 @@ final class ComposeCommand extends Command
                 fn (Unmet $u): array => [
                     'kind' => $u->kind,
                     'what' => $this->speech->data($u->what, $units),
-                    'why' => $this->speech->data($u->why, $units),
+                    'why' => array_map(fn (Message $why): array => $this->speech->data($why, $units), $u->why),
                     'needed' => null === $u->needed ? null : $this->speech->data($u->needed, $units),
                 ],
                 $found->unmet,
@@ -137,7 +137,7 @@ final class ComposeCommand extends Command
                 fn (Unmet $u): string => \sprintf(
                     '  Left out: %s. %s%s',
                     $this->speech->say($u->what, $units),
-                    $this->speech->say($u->why, $units),
+                    $this->speech->sayAll($u->why, $units),
                     null === $u->needed ? '' : " It would take: {$this->speech->say($u->needed, $units)}.",
                 ),
                 $found->unmet,

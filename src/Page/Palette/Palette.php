@@ -73,7 +73,7 @@ final readonly class Palette
      */
     private function plants(Plan $plan, Outcome $outcome, UnitSystem $units, array $stock): array
     {
-        $suit = new PlantSuit($plan, $outcome->offer, $units);
+        $suit = new PlantSuit($plan, $outcome->offer);
         $groups = ['on hand' => [], ...array_fill_keys(array_map(static fn (PlantRole $r): string => $r->words(), PlantRole::cases()), [])];
         foreach ($this->catalogue->plants as $kind) {
             $has = $stock[$kind->id] ?? 0;

@@ -44,6 +44,18 @@ final readonly class Amount implements Value
         return new self(Dimension::Mass, 1000 * $kilograms, 0);
     }
 
+    /** @param float $degrees °dH */
+    public static function hardness(float $degrees): self
+    {
+        return new self(Dimension::Hardness, $degrees, 0);
+    }
+
+    /** @param float $milligrams per litre */
+    public static function concentration(float $milligrams): self
+    {
+        return new self(Dimension::Concentration, $milligrams, 1);
+    }
+
     public static function temperatureDifference(float $celsius): self
     {
         return new self(Dimension::TemperatureDifference, $celsius, 0);

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Suitability;
 
-use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\KindWater;
@@ -49,7 +50,7 @@ final readonly class AnimalSuit
                     $this->warmth($kind),
                     ...$this->water($kind),
                     ...$this->place($kind),
-                    ...array_map(static fn (string $words): Reason => new Reason(Need::Company, MarginState::Fails, $words), $fights),
+                    ...array_map(static fn (Message $fight): Reason => new Reason(Need::Company, MarginState::Fails, $fight), $fights),
                 ]),
             ),
             $amount,
@@ -67,7 +68,7 @@ final readonly class AnimalSuit
             ? new Reason(
                 Need::Room,
                 MarginState::Fails,
-                \sprintf('Wants a tank of %s; this one has %s.', ...$this->units->apart(Dimension::Volume, [$needs, $litres], 0)),
+                new Message('suits.tank', ['needed' => Amount::volume($needs, 0), 'volume' => Amount::volume($litres, 0)]),
             )
             : null;
     }
@@ -75,7 +76,7 @@ final readonly class AnimalSuit
     private function warmth(AnimalKind $kind): ?Reason
     {
         $plan = $this->plan;
-        $show = fn (float $celsius): string => $this->units->show(Dimension::Temperature, $celsius, 0);
+
         $cold = $this->offer->coldest - $kind->coolest->value;
         $warm = $kind->warmest->value - $this->offer->warmest;
         $heatable = !$plan->site->sealed && !$plan->site->isOutdoors();
@@ -84,16 +85,23 @@ final readonly class AnimalSuit
             $warm < Warmth::LEAST => new Reason(
                 Need::Warmth,
                 MarginState::Fails,
-                \sprintf('Too warm: it bears %s, the water comes to %s.', $show($kind->warmest->value), $show($this->offer->warmest)),
+                new Message(
+                    'suits.too-warm',
+                    ['bears' => Amount::temperature($kind->warmest->value), 'reaches' => Amount::temperature($this->offer->warmest)],
+                ),
             ),
             $cold < Warmth::LEAST => new Reason(
                 Need::Warmth,
                 $heatable ? MarginState::Tight : MarginState::Fails,
-                \sprintf(
-                    $heatable ? 'Wants a heater: %s or more, the water falls to %s.' : 'Too cold: it wants %s, the water falls to %s.',
-                    $show($kind->coolest->value),
-                    $show($this->offer->coldest),
-                ),
+                $heatable
+                    ? new Message(
+                        'suits.heater',
+                        ['needs' => Amount::temperature($kind->coolest->value), 'falls' => Amount::temperature($this->offer->coldest)],
+                    )
+                    : new Message(
+                        'suits.too-cold',
+                        ['needs' => Amount::temperature($kind->coolest->value), 'falls' => Amount::temperature($this->offer->coldest)],
+                    ),
             ),
             default => null,
         };
@@ -109,16 +117,21 @@ final readonly class AnimalSuit
                 $worst = [$steps, new Reason(
                     $n < 2 ? Need::Acidity : Need::Hardness,
                     $steps > KindWater::FAILS ? MarginState::Fails : MarginState::Tight,
-                    Words::capital($words).'.',
+                    Message::text(Words::capital($words).'.'),
                 )];
             }
         }
         $gasps = $this->offer->oxygen < $kind->oxygen->value && !$kind->breathesAir;
-        $oxygen = $this->units->show(Dimension::Concentration, $this->offer->oxygen);
 
         return [
             ...null === $worst ? [] : [$worst[1]],
-            ...$gasps ? [new Reason(Need::Oxygen, MarginState::Tight, "Dawns fall to $oxygen of oxygen.")] : [],
+            ...$gasps ? [
+                new Reason(
+                    Need::Oxygen,
+                    MarginState::Tight,
+                    new Message('suits.oxygen', ['oxygen' => Amount::concentration($this->offer->oxygen)]),
+                ),
+            ] : [],
         ];
     }
 
@@ -131,18 +144,18 @@ final readonly class AnimalSuit
             $site->sealed && AnimalShape::Fish === $kind->shape ? new Reason(
                 Need::Place,
                 MarginState::Fails,
-                'No fish in a sealed vessel, ever.',
+                new Message('suits.no-fish-sealed'),
             ) : null,
             $kind->jumper && !$site->lid && !$site->sealed ? new Reason(
                 Need::Place,
                 MarginState::Tight,
-                'Jumps: a lid, or a lower water line.',
+                new Message('suits.jumps'),
             ) : null,
-            $kind->matureTank ? new Reason(Need::Age, MarginState::Tight, 'For a grown tank: not in its first two months.') : null,
+            $kind->matureTank ? new Reason(Need::Age, MarginState::Tight, new Message('suits.mature')) : null,
         ];
     }
 
-    /** @return list<string> */
+    /** @return list<Message> */
     private function fights(AnimalKind $kind): array
     {
         $plan = $this->plan;
@@ -153,21 +166,21 @@ final readonly class AnimalSuit
                 continue;
             }
             if (Room::eats($other, $kind)) {
-                $found[] = "$other->common hunts it.";
+                $found[] = new Message('suits.hunted', ['other' => $other->common]);
             }
             if (Room::eats($kind, $other)) {
-                $found[] = "It hunts $other->common.";
+                $found[] = new Message('suits.hunts', ['other' => $other->common]);
             }
             if (
                 Temper::Quarrelsome === $kind->temper
                 && Temper::Quarrelsome === $other->temper
                 && Room::areTooClose($kind, $other, $this->plan->vessel->grossVolume())
             ) {
-                $found[] = "It fights with $other->common.";
+                $found[] = new Message('suits.fights', ['other' => $other->common]);
             }
         }
 
-        return array_values(array_unique($found));
+        return array_values(array_unique($found, \SORT_REGULAR));
     }
 
     /** Heads that have room beside what is there, and that plants carry as the run has it. */

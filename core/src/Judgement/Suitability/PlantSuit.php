@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Suitability;
 
-use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Basis\Unit\Dimension;
-use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\LitClumps;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Warmth;
@@ -44,7 +43,6 @@ final readonly class PlantSuit
     public function __construct(
         private Plan $plan,
         private TankOffer $offer,
-        private UnitSystem $units = UnitSystem::Metric,
         private Parameters $parameters = new Parameters(),
     ) {
         $this->lights = array_map(static fn (Snapshot $look): LightHere => new LightHere($plan, $look), $offer->looks);
@@ -111,52 +109,54 @@ final readonly class PlantSuit
     /** @return list<Reason> */
     private function lit(Clump $clump, ?float $growth): array
     {
-        $percent = Decimal::trimmed(100 * min(1.0, $growth ?? 1.0), 0)."\u{202F}%";
+        $percent = (int) round(100 * min(1.0, $growth ?? 1.0));
 
         return match (true) {
             null === $growth || $growth >= LitClumps::GOOD => [],
             $growth < LitClumps::LEAST => [
-                new Reason(Need::Light, MarginState::Fails, "Light and carbon there allow $percent of its best growth: it would dwindle."),
+                new Reason(Need::Light, MarginState::Fails, new Message('suits.dwindles', ['percent' => $percent])),
             ],
-            default => [new Reason(Need::Light, MarginState::Tight, "Slow there: $percent of its best growth.")],
+            default => [new Reason(Need::Light, MarginState::Tight, new Message('suits.slow', ['percent' => $percent]))],
         };
     }
 
     private function warmth(PlantKind $kind): ?Reason
     {
-        $show = fn (float $celsius): string => $this->units->show(Dimension::Temperature, $celsius, 0);
         // What rests through the cold needs no more than that.
         $cold = $this->offer->coldest - $kind->coolest->value;
         $warm = $kind->warmest->value - $this->offer->warmest;
         $room = min($cold, $warm);
-        $words = \sprintf(
-            $cold < $warm ? 'Too cold: it wants %s, the water falls to %s.' : 'Too warm: it bears %s, the water comes to %s.',
-            $show($cold < $warm ? $kind->coolest->value : $kind->warmest->value),
-            $show($cold < $warm ? $this->offer->coldest : $this->offer->warmest),
-        );
+        $message = $cold < $warm
+            ? new Message(
+                'suits.too-cold',
+                ['needs' => Amount::temperature($kind->coolest->value), 'falls' => Amount::temperature($this->offer->coldest)],
+            )
+            : new Message(
+                'suits.too-warm',
+                ['bears' => Amount::temperature($kind->warmest->value), 'reaches' => Amount::temperature($this->offer->warmest)],
+            );
 
         return match (true) {
-            $room < Warmth::LEAST => new Reason(Need::Warmth, MarginState::Fails, $words),
-            $room < 0 => new Reason(Need::Warmth, MarginState::Tight, $words),
+            $room < Warmth::LEAST => new Reason(Need::Warmth, MarginState::Fails, $message),
+            $room < 0 => new Reason(Need::Warmth, MarginState::Tight, $message),
             default => null,
         };
     }
 
     private function hardness(PlantKind $kind): ?Reason
     {
-        $show = fn (float $degrees): string => $this->units->show(Dimension::Hardness, $degrees, 0);
         [$soft, $hard] = $this->offer->gh;
 
         return match (true) {
             $soft < $kind->softest->value * (1 - self::BEYOND) => new Reason(
                 Need::Hardness,
                 MarginState::Tight,
-                \sprintf('Soft water for it: %s, it wants %s.', $show($soft), $show($kind->softest->value)),
+                new Message('suits.soft', ['water' => Amount::hardness($soft), 'needs' => Amount::hardness($kind->softest->value)]),
             ),
             $hard > $kind->hardest->value * (1 + self::BEYOND) => new Reason(
                 Need::Hardness,
                 MarginState::Tight,
-                \sprintf('Hard water for it: %s, it bears %s.', $show($hard), $show($kind->hardest->value)),
+                new Message('suits.hard', ['water' => Amount::hardness($hard), 'bears' => Amount::hardness($kind->hardest->value)]),
             ),
             default => null,
         };
@@ -172,28 +172,31 @@ final readonly class PlantSuit
     private function role(PlantKind $kind): array
     {
         $plan = $this->plan;
-        $length = fn (float $m): string => $this->units->show(Dimension::Length, $m, 0);
+
         $roots = \in_array($kind->role, [PlantRole::Rosette, PlantRole::Lily], true);
 
         return [
             \in_array($kind->role, [PlantRole::HousePlant, PlantRole::Marsh], true) && ($plan->site->sealed || $plan->site->lid)
-                ? new Reason(Need::Place, MarginState::Fails, 'It grows out of the water: not under a lid.')
+                ? new Reason(Need::Place, MarginState::Fails, new Message('suits.lid'))
                 : null,
             \in_array($kind->role, [PlantRole::HousePlant, PlantRole::Marsh], true) && $plan->site->above < self::HEADROOM
-                ? new Reason(Need::Place, MarginState::Tight, \sprintf('Little room for it over the rim: %s.', $length($plan->site->above)))
+                ? new Reason(Need::Place, MarginState::Tight, new Message('suits.headroom', ['room' => Amount::length($plan->site->above)]))
                 : null,
             PlantRole::Lily === $kind->role && $this->depth() < self::LILY
-                ? new Reason(Need::Place, MarginState::Tight, \sprintf('Shallow for a lily: %s of water.', $length($this->depth())))
+                ? new Reason(Need::Place, MarginState::Tight, new Message('suits.shallow', ['depth' => Amount::length($this->depth())]))
                 : null,
             $kind->role->standsOnFloor() && $kind->height->value > self::TALL * $this->depth()
                 ? new Reason(
                     Need::Place,
                     MarginState::Tight,
-                    \sprintf('Grows to %s in %s of water: cut often.', $length($kind->height->value), $length($this->depth())),
+                    new Message(
+                        'suits.tall',
+                        ['height' => Amount::length($kind->height->value), 'depth' => Amount::length($this->depth())],
+                    ),
                 )
                 : null,
             $roots && null === $plan->bed->soil && [] === $plan->bed->doses
-                ? new Reason(Need::Roots, MarginState::Tight, 'A root feeder, and the bed has nothing for roots: give it root tabs.')
+                ? new Reason(Need::Roots, MarginState::Tight, new Message('suits.root-tabs'))
                 : null,
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Suitability;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\MarginState;
 
 /** Whether a kind would live in a tank, why not, and how many of it. */
@@ -15,7 +16,7 @@ final readonly class Suitability
      * @param list<Reason>  $reasons what is tight or fails; none where it would do well
      * @param int                        $amount  pieces or heads that are usual in such a tank
      * @param int|null                   $most    heads that its room and what its plants carry allow beside what is there; null for plants
-     * @param list<string>               $fights  who of those planned harms it, or is harmed by it
+     * @param list<Message>              $fights  who of those planned harms it, or is harmed by it
      * @param float|null $light share of its best growth that light and carbon allow at its place, of what light is asked of
      */
     public function __construct(
@@ -32,13 +33,13 @@ final readonly class Suitability
         );
     }
 
-    /** All reasons, the gravest first. */
-    public function words(): string
+    /** @return list<Message> all reasons, the gravest first */
+    public function messages(): array
     {
         $reasons = $this->reasons;
         usort($reasons, static fn (Reason $a, Reason $b): int => $b->state->rank() <=> $a->state->rank());
 
-        return implode(' ', array_map(static fn (Reason $r): string => $r->words, $reasons));
+        return array_map(static fn (Reason $r): Message => $r->message, $reasons);
     }
 
     /**

@@ -104,7 +104,7 @@ final class ComposerTest extends TestCase
             Mistakes::in($found->plan),
             static fn (Mistake $m): bool => !$m->lack && !\in_array(
                 $m->message->id,
-                array_map(static fn (Unmet $u): string => $u->why->id, $found->unmet),
+                array_map(static fn (Unmet $u): string => $u->why[0]->id, $found->unmet),
                 true,
             ),
         ));

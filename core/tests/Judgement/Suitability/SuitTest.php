@@ -14,6 +14,7 @@ use Olvek\Core\Judgement\Suitability\Reason;
 use Olvek\Core\Judgement\Suitability\Suitability;
 use Olvek\Core\Judgement\Suitability\TankOffer;
 use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Tests\Said;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 
@@ -70,7 +71,7 @@ final class SuitTest extends TestCase
         self::assertGreaterThan(10, $of('neocaridina-davidi')->most);
         $shrimp = Sample::edit($plan, ['animals.add' => 'neocaridina-davidi']);
         $puffer = self::animals($shrimp)->of(Sample::catalogue()->animals['carinotetraodon-travancoricus']);
-        self::assertContains('It hunts Dwarf shrimp.', $puffer->fights);
+        self::assertContains('suits.hunts(other: Dwarf shrimp)', array_map(Said::plain(...), $puffer->fights));
         self::assertSame(MarginState::Fails, $puffer->state);
     }
 

@@ -95,12 +95,12 @@ final readonly class Composer
         foreach ($score->toFix as $mistake) {
             $unmet[] = new Unmet(
                 'vessel' === $mistake->stage ? new Message('unmet.vessel') : Message::text($mistake->stage),
-                $mistake->message,
+                [$mistake->message],
                 $mistake->fix,
             );
         }
         foreach ($score->failing as $margin) {
-            $unmet[] = new Unmet(Message::text(Words::small($margin->name)), Message::text($margin->sentence));
+            $unmet[] = new Unmet(Message::text(Words::small($margin->name)), [Message::text($margin->sentence)]);
         }
 
         return new Composition(
@@ -137,7 +137,7 @@ final readonly class Composer
         return array_values(array_map(
             static fn (PlantKind $p): Unmet => new Unmet(
                 Message::text($p->common),
-                new Message('unmet.dwindles'),
+                [new Message('unmet.dwindles')],
                 new Message('needed.light'),
                 $p->id,
             ),

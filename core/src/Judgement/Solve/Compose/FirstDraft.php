@@ -73,7 +73,7 @@ final readonly class FirstDraft
             $judged = $trial->judged($bare, pace: Pace::Rough);
             [$planted, $unplanted] = (new Planter($this->catalogue, $wish, $taste))->plant(
                 $bare,
-                new PlantSuit($bare, TankOffer::of($judged->trace), $units),
+                new PlantSuit($bare, TankOffer::of($judged->trace)),
             );
             [$stocked, $unstocked] = (new Stocker($this->catalogue, $wish, $taste, $units))->stock(
                 $planted,

@@ -59,7 +59,7 @@ final readonly class Granting
             if ([] !== $wished) {
                 $unmet[] = new Unmet(
                     $best[1],
-                    new Message('unmet.margin', ['margin' => $why->name, 'sentence' => $why->sentence]),
+                    [new Message('unmet.margin', ['margin' => $why->name, 'sentence' => $why->sentence])],
                     new Message('needed.capacity'),
                     $best[2],
                 );

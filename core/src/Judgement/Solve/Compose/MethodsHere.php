@@ -93,7 +93,7 @@ final readonly class MethodsHere
             ? $plan
             : (new Planter($catalogue, new Wish($plan), Taste::LeastWork))->plant(
                 $plan,
-                new PlantSuit($plan, TankOffer::of(Judge::judge($plan, $units, pace: Pace::Rough)->trace), $units),
+                new PlantSuit($plan, TankOffer::of(Judge::judge($plan, $units, pace: Pace::Rough)->trace)),
             )[0];
     }
 

@@ -63,7 +63,7 @@ final readonly class Planter
                 if ($this->wish->isWanted($kind)) {
                     $unmet[] = new Unmet(
                         Message::text($kind->common),
-                        Message::text($suits->words()),
+                        $suits->messages(),
                         self::needed($kind, $suits->light),
                         $kind->id,
                     );

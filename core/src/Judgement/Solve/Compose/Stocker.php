@@ -74,7 +74,7 @@ final readonly class Stocker
             if ($most < $count) {
                 $unmet[] = new Unmet(
                     new Message('unmet.count', ['count' => $count, 'animal' => $name]),
-                    new Message('unmet.room', ['count' => $most]),
+                    [new Message('unmet.room', ['count' => $most])],
                     new Message('needed.litres', ['count' => $count, 'volume' => $this->litres($wished->kind, $count)]),
                     $wished->kind->id,
                 );
@@ -165,14 +165,15 @@ final readonly class Stocker
         return $plan->withFeed($plan->feed->withGrams(UsualAmount::feed($plan->groups)), max($from, $first + self::UNFED));
     }
 
-    private function why(Suitability $suits, int $most): Message
+    /** @return list<Message> */
+    private function why(Suitability $suits, int $most): array
     {
         $fails = $suits->fails();
 
         return match (true) {
-            [] !== $fails => Message::text(implode(' ', array_map(static fn (Reason $r): string => $r->words, $fails))),
-            0 === $most => new Message('unmet.no-room'),
-            default => new Message('unmet.no-company', ['count' => $most]),
+            [] !== $fails => array_map(static fn (Reason $r): Message => $r->message, $fails),
+            0 === $most => [new Message('unmet.no-room')],
+            default => [new Message('unmet.no-company', ['count' => $most])],
         };
     }
 

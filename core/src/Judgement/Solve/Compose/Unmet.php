@@ -11,11 +11,11 @@ final readonly class Unmet
 {
     /**
      * @param Message      $what   that was wished
-     * @param Message      $why    it is not in the plan
+     * @param list<Message> $why   it is not in the plan
      * @param Message|null $needed what would have to be otherwise; null where nobody knows
      * @param string|null  $kind   id of the plant or animal that it is about
      */
-    public function __construct(public Message $what, public Message $why, public ?Message $needed = null, public ?string $kind = null)
+    public function __construct(public Message $what, public array $why, public ?Message $needed = null, public ?string $kind = null)
     {
     }
 }
