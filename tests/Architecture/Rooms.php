@@ -75,6 +75,7 @@ final class Rooms
         ],
         'Planning\Steps' => [
             'Basis\Unit',
+            'Basis\Message',
             'Nature\Plant',
             'Nature\Animal',
             'Nature\Hardscape',

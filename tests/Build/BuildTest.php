@@ -197,9 +197,9 @@ final class BuildTest extends BenchTestCase
     public function testGettingUsedToAnotherWater(): void
     {
         $this->browser->request('GET', "/tanks/$this->tank/build?hardness=5&acidity=1&warmth=4");
-        self::assertStringContainsString('Fish: float the bag for 24 min, then drip tank water in for 60 min', $this->text('.sums'));
+        self::assertStringContainsString('Fish: float the bag for 24 min, then drip in tank water for 60 min', $this->text('.sums'));
         self::assertStringContainsString(
-            'Shrimp and snails: float the bag for 24 min, then drip tank water in for 2 h',
+            'Shrimp and snails: float the bag for 24 min, then drip in tank water for 2 h',
             $this->text('.sums'),
         );
         $this->browser->request('GET', "/tanks/$this->tank/build?acidity=much");

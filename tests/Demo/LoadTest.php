@@ -96,7 +96,7 @@ final class LoadTest extends WebTestCase
         self::assertSelectorExists('#gate-group-a1.gate-passed');
         self::assertSelectorExists('#gate-week.gate-waits');
         self::assertSelectorExists('#gate-group-a2.gate-later');
-        self::assertSelectorTextContains('#today', 'Nitrite reads');
+        self::assertSelectorTextContains('#today', 'Nitrite is at');
         self::assertSelectorTextContains('.log', '(made up)');
         $this->browser->request('GET', '/');
         self::assertSelectorTextContains('.shelf', 'Test ammonia, nitrite');

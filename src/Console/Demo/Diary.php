@@ -63,7 +63,7 @@ final readonly class Diary
     ): Lived {
         $filled = $today->modify("-$age days");
         $days = array_column(array_map(static fn (Group $g): array => [$g->id, $g->day], $plan->groups), 1, 0);
-        foreach (Steps::of($plan, $tank->keeper->units()) as $step) {
+        foreach (Steps::of($plan) as $step) {
             // Those of a group's arrival end in its id.
             $day = $days[explode('-', $step->id, 2)[1] ?? ''] ?? 0;
             if ($day <= $age) {

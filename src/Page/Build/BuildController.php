@@ -190,7 +190,7 @@ final class BuildController extends AbstractController
     {
         $plan = $this->editor->plan($this->tanks->head($tank));
 
-        return array_map(static fn (Step $s): string => $s->id, Steps::of($plan, $keeper->units()));
+        return array_map(static fn (Step $s): string => $s->id, Steps::of($plan));
     }
 
     /**
@@ -212,7 +212,7 @@ final class BuildController extends AbstractController
         $marks = $this->buildRecords->marks($tank);
         $steps = [];
         $later = false;
-        foreach (array_reverse(Steps::of($plan, $units)) as $step) {
+        foreach (array_reverse(Steps::of($plan)) as $step) {
             $mark = $marks[$step->id] ?? null;
             $steps[] = new StepView(
                 $step,

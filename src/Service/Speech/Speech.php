@@ -66,12 +66,22 @@ final readonly class Speech
             $value instanceof Amount => self::amount($value, $units),
             $value instanceof KitReading => $value->kit->show($value->measure, $value->value),
             $value instanceof Message => $this->say($value, $units, $locale),
-            \is_array($value) => Words::list(
+            \is_array($value) => self::listed(
                 array_map(fn (mixed $one): string => (string) $this->value($one, $units, $locale), array_values($value)),
             ),
             \is_string($value), \is_int($value), \is_float($value) => $value,
             default => throw new \LogicException('A message has values of few kinds: '.get_debug_type($value).' is none.'),
         };
+    }
+
+    /**
+     * "a, b and c", or with semicolons where one has a comma of its own.
+     *
+     * @param list<string> $parts
+     */
+    private static function listed(array $parts): string
+    {
+        return [] === preg_grep('/,/', $parts) ? Words::list($parts) : implode('; ', $parts);
     }
 
     private static function amount(Amount $amount, UnitSystem $units): string

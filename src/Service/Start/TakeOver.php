@@ -96,7 +96,7 @@ final readonly class TakeOver
         $texts = [...$texts, ...$running->readings];
         $this->entities->flush();
         // It stands and runs: nothing of its building is still to be done.
-        $steps = array_map(static fn (Step $s): string => $s->id, Steps::of($plan, $keeper->units()));
+        $steps = array_map(static fn (Step $s): string => $s->id, Steps::of($plan));
         $this->buildRecords->markDone($tank, $steps, $filled->format('Y-m-d'));
         if ([] === array_filter($texts, static fn (string $text): bool => '' !== $text)) {
             return [];

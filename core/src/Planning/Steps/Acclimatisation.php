@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Steps;
 
-use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Animal\AnimalShape;
 
 /**
@@ -49,12 +49,10 @@ final readonly class Acclimatisation
         );
     }
 
-    public function words(): string
+    public function message(): Message
     {
-        return \sprintf(
-            'float the bag for %d min, then drip tank water in for %s until there is four times as much',
-            $this->floating,
-            $this->dripping < 90 ? "$this->dripping min" : Decimal::trimmed($this->dripping / 60, 1).' h',
-        );
+        return $this->dripping < 90
+            ? new Message('acclimate.minutes', ['floating' => $this->floating, 'dripping' => $this->dripping])
+            : new Message('acclimate.hours', ['floating' => $this->floating, 'hours' => $this->dripping / 60]);
     }
 }

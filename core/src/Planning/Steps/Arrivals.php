@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Steps;
 
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Buying\ShoppingList;
 use Olvek\Core\Planning\Plan\Group;
 
@@ -36,49 +38,55 @@ final readonly class Arrivals extends Chapter
             $group->quarantine > 0
                 ? new Step(
                     "apart-$group->id",
-                    "Quarantine: $name",
-                    \sprintf(
-                        '%d × %s for %d days in a vessel of their own: %s of the tank’s water, a sponge, a lid, a hiding place, from '
-                            .'%s',
-                        $group->count,
-                        $name,
-                        $group->quarantine,
-                        $this->litres(max(ShoppingList::APART, 0.5 * $group->kind->leastTank->value)),
-                        $group->day >= $group->quarantine
-                            ? 'day '.($group->day - $group->quarantine)
-                            : ($group->quarantine - $group->day).' days before filling, in treated tap water',
-                    ),
-                    'Each is seen every day: eats, swims evenly, breathes calmly, no spots, no clamped fins. A tenth of the water changed '
-                        .'every other day, ammonia and nitrite at 0.',
-                    'Net and hose go from one vessel to the other, and carry over what was to be kept out.',
-                    'Sick fish are a vet’s work; no remedy by guess. Wash hands between the vessels.',
+                    new Message('step.apart.name', ['animal' => $name]),
+                    $group->day >= $group->quarantine
+                        ? new Message(
+                            'step.apart.amount',
+                            [
+                                'count' => $group->count,
+                                'animal' => $name,
+                                'days' => $group->quarantine,
+                                'day' => $group->day - $group->quarantine,
+                                'volume' => Amount::volume(max(ShoppingList::APART, 0.5 * $group->kind->leastTank->value)),
+                            ],
+                        )
+                        : new Message(
+                            'step.apart.amount-before',
+                            [
+                                'count' => $group->count,
+                                'animal' => $name,
+                                'days' => $group->quarantine,
+                                'before' => $group->quarantine - $group->day,
+                                'volume' => Amount::volume(max(ShoppingList::APART, 0.5 * $group->kind->leastTank->value)),
+                            ],
+                        ),
+                    new Message('step.apart.check'),
+                    new Message('step.apart.mistake'),
+                    new Message('step.apart.caution'),
                     10,
                     24.0 * $group->quarantine,
                 )
                 : null,
             new Step(
                 Step::LET_IN.$group->id,
-                "Let in: $name",
-                \sprintf(
-                    '%d × %s on day %d, lamp off: %s. Measure both waters: it takes longer the more they differ',
-                    $group->count,
-                    $name,
-                    $group->day,
-                    $slow->words(),
+                new Message('step.arrive.name', ['animal' => $name]),
+                new Message(
+                    'step.arrive.amount',
+                    ['count' => $group->count, 'animal' => $name, 'day' => $group->day, 'how' => $slow->message()],
                 ),
-                'They breathe calmly in the bag, and have colour again the next day.',
-                'The shop’s water goes in with them.',
-                'Never released, whatever happens; the bag’s water goes down the drain.',
+                new Message('step.arrive.check'),
+                new Message('step.arrive.mistake'),
+                new Message('step.arrive.caution'),
                 $slow->floating + $slow->dripping,
             ),
             $group->kind->jumper && !$this->plan->site->lid && !$this->plan->site->sealed
                 ? new Step(
                     "jump-$group->id",
-                    "Jump test: $name",
-                    'Water line a hand’s breadth under the rim for three days, or the lid on',
-                    'None lies on the floor in the morning; they no longer dash when somebody comes.',
-                    'The line is raised on the first calm day.',
-                    '',
+                    new Message('step.jump.name', ['animal' => $name]),
+                    new Message('step.jump.amount'),
+                    new Message('step.jump.check'),
+                    new Message('step.jump.mistake'),
+                    null,
                     5,
                     72,
                 )

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Steps;
 
-use Olvek\Core\Basis\Unit\Dimension;
-use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Planning\Plan\Plan;
 
 /**
@@ -15,36 +13,23 @@ use Olvek\Core\Planning\Plan\Plan;
  */
 abstract readonly class Chapter
 {
-    public function __construct(protected Plan $plan, protected UnitSystem $units)
+    public function __construct(protected Plan $plan)
     {
     }
 
     /** @return list<Step|null> null for what this plan does not need */
     abstract public function steps(): array;
 
-    protected function litres(float $litres): string
-    {
-        return $this->units->show(Dimension::Volume, $litres);
-    }
-
-    protected function length(float $metres): string
-    {
-        return $this->units->show(Dimension::Length, $metres);
-    }
-
-    protected function celsius(float $celsius): string
-    {
-        return $this->units->show(Dimension::Temperature, $celsius, 0);
-    }
-
     /**
      * @template T
      *
      * @param array<T>            $things
      * @param \Closure(T): string $name
+     *
+     * @return list<string> each once
      */
-    protected static function names(array $things, \Closure $name): string
+    protected static function names(array $things, \Closure $name): array
     {
-        return implode(', ', array_unique(array_map($name, $things)));
+        return array_values(array_unique(array_map($name, $things)));
     }
 }

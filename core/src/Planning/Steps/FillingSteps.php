@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Steps;
 
-use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Buying\ShoppingList;
 use Olvek\Core\Planning\Plan\Clump;
@@ -33,7 +34,7 @@ final readonly class FillingSteps extends Chapter
             // What is closed under water takes nothing more.
             ...$sunk ? $this->surface() : [],
             $sunk ? $this->sink() : $this->fill(),
-            PlantingOrder::Damp === $plan->preparation->order && !$sunk ? (new PlantingSteps($plan, $this->units))->tall() : null,
+            PlantingOrder::Damp === $plan->preparation->order && !$sunk ? (new PlantingSteps($plan))->tall() : null,
             ...$sunk ? [] : $this->surface(),
             $sunk ? null : $this->cloud(),
             $plan->preparation->firstChange > 0 ? $this->change() : null,
@@ -45,25 +46,27 @@ final readonly class FillingSteps extends Chapter
         $plan = $this->plan;
         $net = $plan->netWater();
         $how = match ($plan->preparation->filling) {
-            FillingMethod::Hose => 'through a thin hose',
-            FillingMethod::Pour => 'poured, though a plate would spare the bed',
-            default => 'over a plate or bag',
+            FillingMethod::Hose => new Message('step.fill.hose'),
+            FillingMethod::Pour => new Message('step.fill.pour'),
+            default => new Message('step.fill.plate'),
         };
 
         return new Step(
             Steps::FILL,
-            'Fill slowly',
-            \sprintf(
-                '%s, %s, to %s over the bottom (%s with what the bed drinks).%s',
-                $this->litres($net),
-                $how,
-                $this->length($plan->waterLine),
-                $this->litres(ShoppingList::waterToPrepare($plan)),
-                Treatment::Unchlorinated === $plan->preparation->treatment ? '' : ' Treat it for chlorine and chloramine first.',
+            new Message('step.fill.name'),
+            new Message(
+                'step.fill.amount',
+                [
+                    'volume' => Amount::volume($net),
+                    'how' => $how,
+                    'height' => Amount::length($plan->waterLine),
+                    'prepare' => Amount::volume(ShoppingList::waterToPrepare($plan)),
+                    'chlorine' => Treatment::Unchlorinated === $plan->preparation->treatment ? 'no' : 'yes',
+                ],
             ),
-            'Stones can be seen through it by evening; a haze of sand settles in a day.',
-            'It is poured in, and soil comes up through the cap.',
-            'Never start a siphon by mouth. Wash hands.',
+            new Message('step.fill.check'),
+            new Message('step.fill.mistake'),
+            new Message('step.fill.caution'),
             max(10, (int) round(self::PER_LITRE * $net)),
             0,
             'full',
@@ -74,17 +77,13 @@ final readonly class FillingSteps extends Chapter
     {
         return new Step(
             Steps::FILL,
-            'Fill by sinking',
-            \sprintf(
-                '%s of water in a tub that is deeper than the jar is wide; lower it in slowly, mouth up, tip it until the last bubble is '
-                    .'out, and close it under water',
-                $this->litres(ShoppingList::waterToPrepare($this->plan)),
-            ),
+            new Message('step.sink.name'),
+            new Message('step.sink.amount', ['volume' => Amount::volume(ShoppingList::waterToPrepare($this->plan))]),
             $this->plan->site->sealed
-                ? 'The seal holds upside down; only as much air is left as is planned.'
-                : 'No air is caught under stones, wood or leaves.',
-            'It is pushed under at once, and the bed washes out.',
-            'Wet glass slips: both hands, and no ring on them. A sealed jar never stands in the sun.',
+                ? new Message('step.sink.check-sealed')
+                : new Message('step.sink.check'),
+            new Message('step.sink.mistake'),
+            new Message('step.sink.caution'),
             20,
             0,
             'full',
@@ -109,11 +108,11 @@ final readonly class FillingSteps extends Chapter
                 ? null
                 : new Step(
                     'wash-roots',
-                    'Wash the roots of house plants',
-                    self::names($house, $name).': soil off under running water, dead roots off, then a day in a glass of water',
-                    'The water in the glass stays clear; roots are white and firm.',
-                    'Potting soil with fertiliser stays between the roots.',
-                    'Sap of some house plants irritates skin and eyes: gloves; keep them from children and pets.',
+                    new Message('step.wash-roots.name'),
+                    new Message('step.wash-roots.amount', ['plants' => self::names($house, $name)]),
+                    new Message('step.wash-roots.check'),
+                    new Message('step.wash-roots.mistake'),
+                    new Message('step.wash-roots.caution'),
                     10 * \count($house),
                     24,
                 ),
@@ -121,38 +120,46 @@ final readonly class FillingSteps extends Chapter
                 ? null
                 : new Step(
                     'float',
-                    'Lay in floaters and house plants',
-                    implode('; ', array_map(static fn (Clump $c): string => \sprintf('%d × %s', $c->pieces, $c->kind->common), $float)),
-                    'Leaves are dry above, roots hang free; half of the surface is open.',
-                    'Duckweed comes in with them: pick it out now, or never.',
-                    '',
+                    new Message('step.float.name'),
+                    new Message('step.float.amount', ['plants' => array_values(array_map(
+                        static fn (Clump $c): Message => new Message('step.piece', ['count' => $c->pieces, 'plant' => $c->kind->common]),
+                        $float,
+                    ))]),
+                    new Message('step.float.check'),
+                    new Message('step.float.mistake'),
+                    null,
                     5,
                 ),
             [] === $kept
                 ? null
                 : new Step(
                     'ring',
-                    'Keep the floaters to their part',
-                    self::names($kept, static fn (Clump $c): string => \sprintf(
-                        '%s: %s, %s %% of the surface',
-                        $c->kind->common,
-                        FloaterKeeping::Ring === $c->keeping ? 'a ring of air hose, its ends plugged' : 'pushed to one side',
-                        Decimal::trimmed(100 * $c->part, 0),
-                    )),
-                    'Light falls through the open part onto what needs it.',
-                    'The ring sticks to the glass as the water sinks, and they drift under it.',
-                    '',
+                    new Message('step.ring.name'),
+                    new Message('step.ring.amount', ['plants' => array_values(array_map(
+                        static fn (Clump $c): Message => new Message(
+                            'step.ring.each',
+                            [
+                                'plant' => $c->kind->common,
+                                'how' => FloaterKeeping::Ring === $c->keeping ? 'ring' : 'aside',
+                                'percent' => (int) round(100 * $c->part),
+                            ],
+                        ),
+                        $kept,
+                    ))]),
+                    new Message('step.ring.check'),
+                    new Message('step.ring.mistake'),
+                    null,
                     5,
                 ),
             [] === $above
                 ? null
                 : new Step(
                     'film',
-                    'Cover what stands above the water, and mist it',
-                    self::names($above, $name).': clear film over the vessel, misted twice a day',
-                    'Drops hang on the film each morning; new leaves come within three weeks.',
-                    'The film comes off at once: take it off for an hour more each day, over a week.',
-                    '',
+                    new Message('step.film.name'),
+                    new Message('step.film.amount', ['plants' => self::names($above, $name)]),
+                    new Message('step.film.check'),
+                    new Message('step.film.mistake'),
+                    null,
                     5,
                 ),
         ];
@@ -162,13 +169,11 @@ final readonly class FillingSteps extends Chapter
     {
         return new Step(
             'cloud',
-            'Look at the cloud',
-            'The morning after',
-            'Grey and thinner by the hour: dust, wait. Brown and clear: tannin, harmless. Brown and thick: soil, change half of it. '
-                .'White and thicker by the day: bacteria, wait and feed nothing. A wad of fine filter wool before any pump takes dust out '
-                .'in a day.',
-            'It is stirred, or a clearing agent goes in.',
-            '',
+            new Message('step.cloud.name'),
+            new Message('step.cloud.amount'),
+            new Message('step.cloud.check'),
+            new Message('step.cloud.mistake'),
+            null,
             5,
             12,
         );
@@ -180,18 +185,18 @@ final readonly class FillingSteps extends Chapter
 
         return new Step(
             'first-change',
-            $share >= 0.99 ? 'Change all of the water' : 'Change water the day after',
-            \sprintf(
-                '%s, %s %% of it, as warm as the old and treated alike%s',
-                $this->litres($share * $this->plan->netWater()),
-                Decimal::trimmed(100 * $share, 0),
-                $this->plan->preparation->firstChanges > 1
-                    ? \sprintf('; %d times in all, every other day', $this->plan->preparation->firstChanges)
-                    : '',
+            $share >= 0.99 ? new Message('step.first-change.name-all') : new Message('step.first-change.name'),
+            new Message(
+                'step.first-change.amount',
+                [
+                    'volume' => Amount::volume($share * $this->plan->netWater()),
+                    'percent' => (int) round(100 * $share),
+                    'times' => max(1, $this->plan->preparation->firstChanges),
+                ],
             ),
-            'The bed lies as it lay; plants stand upright again.',
-            'It is drained to the sand, and leaves dry while the buckets are fetched.',
-            'Lamp and heater unplugged first: a heater in air bursts.',
+            new Message('step.first-change.check'),
+            new Message('step.first-change.mistake'),
+            new Message('step.first-change.caution'),
             max(15, (int) round($share * $this->plan->netWater() * self::PER_LITRE)),
             24,
         );

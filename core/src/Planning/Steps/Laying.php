@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Steps;
 
-use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Nature\Bed\BedZone;
 use Olvek\Core\Nature\Bed\Edge;
@@ -26,39 +27,38 @@ final readonly class Laying extends Chapter
 
         return [
             ...$this->below(),
-            $this->layer('base', 'Lay the lowest layer', $bed->base, '', 'It is laid dry, and holds air for weeks.'),
+            $this->layer('base', new Message('step.base.name'), $bed->base, false, new Message('step.base.mistake')),
             $this->doses(),
             $this->layer(
                 'soil',
-                true === $bed->soil?->mix->isGranular() ? 'Lay the granules' : 'Lay the soil',
+                true === $bed->soil?->mix->isGranular() ? new Message('step.soil.name-granules') : new Message('step.soil.name'),
                 $bed->soil,
-                ($bed->setback > 0 ? \sprintf(' Keep it %s from the front pane.', $this->length($bed->setback)) : '')
-                    .([] === $bed->zones ? '' : ' Leave the zones free.'),
+                true,
                 $bed->bagged
-                    ? 'It is poured loose, though it was to lie in bags.'
-                    : 'It is scraped back from the glass where a carpet is to grow.',
+                    ? new Message('step.soil.mistake-bags')
+                    : new Message('step.soil.mistake'),
             ),
             $this->wet(),
-            $this->layer('leaves', 'Lay the leaves', $bed->leaves, '', 'They lie in a wad that gas lifts.'),
+            $this->layer('leaves', new Message('step.leaves.name'), $bed->leaves, false, new Message('step.leaves.mistake')),
             $this->layer(
                 'cap',
-                null === $bed->soil ? 'Lay the bed' : 'Lay the cap',
+                null === $bed->soil ? new Message('step.cap.name-bed') : new Message('step.cap.name'),
                 $bed->cap,
-                '',
-                'It is thinner at the front than the soil under it.',
+                false,
+                new Message('step.cap.mistake'),
             ),
             ...array_map($this->zone(...), $bed->zones),
-            $this->layer('dressing', 'Lay the top layer', $bed->dressing, '', 'It sinks into the cap, because that is coarser.'),
+            $this->layer('dressing', new Message('step.dressing.name'), $bed->dressing, false, new Message('step.dressing.mistake')),
             $this->pots(),
             (null === $bed->cap && null === $bed->soil) || $this->plan->vessel->shape()->isOutdoor()
                 ? null
                 : new Step(
                     'wipe',
-                    'Wipe the front pane',
-                    'A damp cloth along the edge of the bed',
-                    'The layers show as clean lines behind the glass.',
-                    'Mud dries on, and stays there for years.',
-                    '',
+                    new Message('step.wipe.name'),
+                    new Message('step.wipe.amount'),
+                    new Message('step.wipe.check'),
+                    new Message('step.wipe.mistake'),
+                    null,
                     3,
                 ),
         ];
@@ -69,20 +69,26 @@ final readonly class Laying extends Chapter
     {
         $bed = $this->plan->bed;
         $held = array_filter($bed->zones, static fn (BedZone $z): bool => Edge::None !== $z->edge);
-        $part = $bed->plateFrom > 0 || $bed->plateTo < 1
-            ? \sprintf(', from %d %% to %d %% of the front', (int) round(100 * $bed->plateFrom), (int) round(100 * $bed->plateTo))
-            : '';
+        $part = $bed->plateFrom > 0 || $bed->plateTo < 1 ? 'yes' : 'no';
 
         return [
             0.0 === $bed->plate
                 ? null
                 : new Step(
                     'plate',
-                    'Set the plate',
-                    \sprintf('%s of room under it%s', $this->length($bed->plate), $part),
-                    'It stands firm; mesh covers every hole.',
-                    'Sand trickles through in a month.',
-                    '',
+                    new Message('step.plate.name'),
+                    new Message(
+                        'step.plate.amount',
+                        [
+                            'height' => Amount::length($bed->plate),
+                            'part' => $part,
+                            'from' => (int) round(100 * $bed->plateFrom),
+                            'to' => (int) round(100 * $bed->plateTo),
+                        ],
+                    ),
+                    new Message('step.plate.check'),
+                    new Message('step.plate.mistake'),
+                    null,
                     15,
                     0,
                     'plate',
@@ -91,24 +97,28 @@ final readonly class Laying extends Chapter
                 ? null
                 : new Step(
                     'rims',
-                    'Set rims and walls between the zones',
-                    Words::capital(
-                        implode('; ', array_map(static fn (BedZone $z): string => $z->purpose->words().': '.$z->edge->words(), $held)),
-                    ),
-                    'They stand on the bottom, not on sand; wadding fills every gap that a grain could pass.',
-                    'A gap at the glass: that is where the coarse rolls into the fine.',
-                    'Stones slip: hands never under them; lay card on the bottom pane first.',
+                    new Message('step.rims.name'),
+                    new Message('step.rims.amount', ['zones' => array_values(array_map(
+                        static fn (BedZone $z): Message => new Message(
+                            'step.rims.each',
+                            ['zone' => Words::capital($z->purpose->words()), 'edge' => $z->edge->words()],
+                        ),
+                        $held,
+                    ))]),
+                    new Message('step.rims.check'),
+                    new Message('step.rims.mistake'),
+                    new Message('step.rims.caution'),
                     30,
                 ),
             0.0 === $bed->core
                 ? null
                 : new Step(
                     'core',
-                    'Lay the bags of the hill',
-                    $this->litres($bed->core).' of lava in mesh',
-                    'They lie under the back, none touches the glass.',
-                    'A bag under the front shows as soon as the soil settles.',
-                    'Lava is sharp: gloves.',
+                    new Message('step.core.name'),
+                    new Message('step.core.amount', ['volume' => Amount::volume($bed->core)]),
+                    new Message('step.core.check'),
+                    new Message('step.core.mistake'),
+                    new Message('step.core.caution'),
                     10,
                 ),
         ];
@@ -118,7 +128,7 @@ final readonly class Laying extends Chapter
     {
         $bed = $this->plan->bed;
         $doses = array_map(
-            static fn ($d): string => \sprintf('%s %s', Decimal::trimmed($d->grams, 1).' g', mb_strtolower($d->amendment->name)),
+            static fn ($d): Message => new Message('step.doses.each', ['grams' => $d->grams, 'what' => mb_strtolower($d->amendment->name)]),
             $bed->doses,
         );
         $tabs = array_filter($bed->doses, static fn ($d): bool => 'root-tab' === $d->amendment->id);
@@ -127,17 +137,17 @@ final readonly class Laying extends Chapter
             ? null
             : new Step(
                 'doses',
-                'Mix in what feeds the bed',
-                implode(', ', $doses).
-                    ([] === $tabs
-                        ? ''
-                        : \sprintf(
-                            '; break tabs into quarters, %d pieces',
-                            (int) round(Sheet::TAB_PIECES * array_sum(array_map(static fn ($d): float => $d->grams, $tabs))),
-                        )),
-                'Spread evenly, none against the glass.',
-                'Root tabs are forgotten until the cap is on.',
-                'Fine powders: mask.',
+                new Message('step.doses.name'),
+                new Message(
+                    'step.doses.amount',
+                    [
+                        'doses' => $doses,
+                        'pieces' => (int) round(Sheet::TAB_PIECES * array_sum(array_map(static fn ($d): float => $d->grams, $tabs))),
+                    ],
+                ),
+                new Message('step.doses.check'),
+                new Message('step.doses.mistake'),
+                new Message('step.doses.caution'),
                 10,
             );
     }
@@ -150,21 +160,21 @@ final readonly class Laying extends Chapter
             ? null
             : new Step(
                 'wet',
-                $soil->mix->isGranular() ? 'Wet the granules' : 'Wet the soil and let the air out',
-                'Water to just over it',
+                $soil->mix->isGranular() ? new Message('step.wet.name-granules') : new Message('step.wet.name'),
+                new Message('step.wet.amount'),
                 $soil->mix->isGranular()
-                    ? 'They are dark throughout; no bubbles rise when the side is knocked.'
-                    : 'No bubbles come when it is pressed with a flat hand.',
+                    ? new Message('step.wet.check-granules')
+                    : new Message('step.wet.check'),
                 $soil->mix->isGranular()
-                    ? 'They are rinsed or stirred like gravel: the coat comes off and clouds the water.'
-                    : 'Air stays in it, and lifts the cap in a week.',
-                'Gloves: cuts and soil water do not go together.',
+                    ? new Message('step.wet.mistake-granules')
+                    : new Message('step.wet.mistake'),
+                new Message('step.wet.caution'),
                 5,
                 $soil->mix->isGranular() ? 0 : 1,
             );
     }
 
-    private function layer(string $id, string $name, ?Layer $layer, string $more, string $mistake): ?Step
+    private function layer(string $id, Message $name, ?Layer $layer, bool $clear, Message $mistake): ?Step
     {
         $litres = array_sum(
             array_map(
@@ -178,15 +188,19 @@ final readonly class Laying extends Chapter
             : new Step(
                 $id,
                 $name,
-                \sprintf('%s of %s', $this->litres($litres), self::materials($layer->mix->parts)),
-                \sprintf(
-                    '%s deep at the front, %s at the back.%s',
-                    $this->length($layer->depth(Side::Front)),
-                    $this->length($layer->depth(Side::Back)),
-                    $more,
+                new Message('step.layer.amount', ['volume' => Amount::volume($litres), 'materials' => self::materials($layer->mix->parts)]),
+                new Message(
+                    'step.layer.check',
+                    [
+                        'front' => Amount::length($layer->depth(Side::Front)),
+                        'back' => Amount::length($layer->depth(Side::Back)),
+                        'setback' => $clear && $this->plan->bed->setback > 0 ? 'yes' : 'no',
+                        'gap' => Amount::length($this->plan->bed->setback),
+                        'zones' => $clear && [] !== $this->plan->bed->zones ? 'yes' : 'no',
+                    ],
                 ),
                 $mistake,
-                '',
+                null,
                 15,
                 0,
                 $id,
@@ -198,25 +212,33 @@ final readonly class Laying extends Chapter
         $parts = [];
         foreach ($this->plan->bed->laid($this->plan->vessel) as $laid) {
             if (str_starts_with($laid->layer, "$zone->id.")) {
-                $parts[] = \sprintf('%s of %s', $this->litres($laid->litres), self::materials($laid->mix->parts));
+                $parts[] = new Message(
+                    'step.layer.amount',
+                    ['volume' => Amount::volume($laid->litres), 'materials' => self::materials($laid->mix->parts)],
+                );
             }
         }
 
         return new Step(
             "zone-$zone->id",
-            'Lay the '.$zone->purpose->words(),
-            [] === $parts ? 'Nothing: it stays bare' : implode(', then ', $parts),
-            \sprintf(
-                '%s, from %d %% to %d %% along and %d %% to %d %% back.',
-                0.0 === $zone->soil
-                    ? $this->length($zone->cap).' deep'
-                    : \sprintf('%s of soil and %s of cap', $this->length($zone->soil), $this->length($zone->cap)),
-                ...array_map(static fn (float $s): int => (int) round(100 * $s), [$zone->left, $zone->right, $zone->front, $zone->back]),
+            new Message('step.zone.name', ['zone' => $zone->purpose->words()]),
+            [] === $parts ? new Message('step.zone.bare') : new Message('step.zone.amount', ['parts' => $parts]),
+            new Message(
+                'step.zone.check',
+                [
+                    'soiled' => 0.0 === $zone->soil ? 'no' : 'yes',
+                    'soil' => Amount::length($zone->soil),
+                    'cap' => Amount::length($zone->cap),
+                    'left' => (int) round(100 * $zone->left),
+                    'right' => (int) round(100 * $zone->right),
+                    'front' => (int) round(100 * $zone->front),
+                    'back' => (int) round(100 * $zone->back),
+                ],
             ),
             0.0 === $zone->soil
-                ? 'Soil lies under its edge, and comes up there.'
-                : 'It is heaped on a slope, and slides before it is planted.',
-            '',
+                ? new Message('step.zone.mistake-bare')
+                : new Message('step.zone.mistake'),
+            null,
             10,
             0,
             'cap',
@@ -230,19 +252,23 @@ final readonly class Laying extends Chapter
         return $bed->pots > 0
             ? new Step(
                 'pots',
-                'Fill the pots',
-                \sprintf('%d × %s of soil, a finger of gravel on top', $bed->pots, $this->litres($bed->potLitres)),
-                'Wetted through, no bubbles; gravel covers all soil.',
-                'A hole in the bottom lets the soil out: lay wadding over it.',
-                '',
+                new Message('step.pots.name'),
+                new Message('step.pots.amount', ['count' => $bed->pots, 'volume' => Amount::volume($bed->potLitres)]),
+                new Message('step.pots.check'),
+                new Message('step.pots.mistake'),
+                null,
                 5 * $bed->pots,
             )
             : null;
     }
 
-    /** @param list<array{\Olvek\Core\Nature\Bed\Material, float}> $parts */
-    private static function materials(array $parts): string
+    /**
+     * @param list<array{\Olvek\Core\Nature\Bed\Material, float}> $parts
+     *
+     * @return list<string>
+     */
+    private static function materials(array $parts): array
     {
-        return implode(', ', array_map(static fn (array $p): string => mb_strtolower($p[0]->name), $parts));
+        return array_values(array_map(static fn (array $p): string => mb_strtolower($p[0]->name), $parts));
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Steps;
 
-use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Planning\Buying\Gas;
 use Olvek\Core\Planning\Plan\Device;
 
@@ -31,19 +31,23 @@ final readonly class Lighting extends Chapter
 
         return new Step(
             'device',
-            'Set up '.$equipment->device->words(),
-            \sprintf(
-                '%s an hour, %s times its water%s',
-                $this->units->show(Dimension::Volume, $equipment->flow, 0),
-                Decimal::trimmed($equipment->turnovers($this->plan->netWater()), 1),
-                $equipment->filters() ? ', with '.$this->litres($equipment->media).' of foam' : '',
+            new Message('step.device.name', ['device' => $equipment->device->words()]),
+            new Message(
+                'step.device.amount',
+                [
+                    'volume' => Amount::volume($equipment->flow, 0),
+                    'turnovers' => $equipment->turnovers($this->plan->netWater()),
+                    'filters' => $equipment->filters() ? 'yes' : 'no',
+                    'foam' => Amount::volume($equipment->media),
+                ],
             ),
-            $film ? 'Leaves sway, sand lies still; the surface trembles.' : 'Bubbles or water come evenly; nothing is sucked in.',
+            $film
+                ? new Message('step.device.check-flow')
+                : new Message('step.device.check'),
             $equipment->filters()
-                ? 'The new sponge is washed with hot tap water every week, and its bacteria with it.'
-                : 'It blows on the bed, and digs the soil up.',
-            'Drip loop in the cable, unplugged whenever hands go in.'.
-                ($equipment->isDrivenByAir() ? ' A check valve in the hose, or the pump above the water.' : ''),
+                ? new Message('step.device.mistake-sponge')
+                : new Message('step.device.mistake'),
+            new Message('step.device.caution', ['air' => $equipment->isDrivenByAir() ? 'yes' : 'no']),
             15,
         );
     }
@@ -55,11 +59,11 @@ final readonly class Lighting extends Chapter
         return $equipment->hasHeater()
             ? new Step(
                 'heater',
-                'Hang the heater',
-                'Set to '.$this->celsius($equipment->target).', lying low where water moves; plugged in a quarter of an hour after filling',
-                'A thermometer at the other end reads the same after a day.',
-                'Its scale is trusted: most are two degrees off.',
-                'Never plugged in out of water, and a quarter of an hour unplugged before it comes out; residual-current device.',
+                new Message('step.heater.name'),
+                new Message('step.heater.amount', ['temperature' => Amount::temperature($equipment->target)]),
+                new Message('step.heater.check'),
+                new Message('step.heater.mistake'),
+                new Message('step.heater.caution'),
                 10,
                 24,
             )
@@ -72,15 +76,11 @@ final readonly class Lighting extends Chapter
         if ($plan->care->gas > 0) {
             return new Step(
                 'gas',
-                'Set up the carbon dioxide',
-                \sprintf(
-                    '%s bubbles a minute while the lamp is on, to %s mg/L: slowly up over a week',
-                    Decimal::trimmed(Gas::bubbles($plan), 0),
-                    Decimal::trimmed($plan->care->gas, 0),
-                ),
-                'A fish that breathes at the surface says: too much. A drop checker or pH and hardness say the rest.',
-                'It bubbles at night, and nothing breathes by morning.',
-                'A pressure bottle stands upright and tied, away from heat; air the room; filling is a dealer’s work.',
+                new Message('step.gas.name'),
+                new Message('step.gas.amount', ['bubbles' => (int) round(Gas::bubbles($plan)), 'target' => $plan->care->gas]),
+                new Message('step.gas.check'),
+                new Message('step.gas.mistake'),
+                new Message('step.gas.caution'),
                 30,
             );
         }
@@ -88,15 +88,11 @@ final readonly class Lighting extends Chapter
         return $plan->care->trickle > 0
             ? new Step(
                 'gas',
-                'Set up the yeast bottle',
-                \sprintf(
-                    '%s g of sugar, a pinch of dry yeast, lukewarm water to two thirds of a bottle; a new one every %d days',
-                    Decimal::trimmed(Gas::sugar($plan->care->trickle), 0),
-                    Gas::YEAST_DAYS,
-                ),
-                'The first bubbles come after some hours, and day and night.',
-                'The mash foams over into the tank: a second, empty bottle between.',
-                'Never a glass bottle, never a closed one: it bursts.',
+                new Message('step.yeast.name'),
+                new Message('step.yeast.amount', ['grams' => (int) round(Gas::sugar($plan->care->trickle)), 'days' => Gas::YEAST_DAYS]),
+                new Message('step.yeast.check'),
+                new Message('step.yeast.mistake'),
+                new Message('step.yeast.caution'),
                 15,
                 12,
             )
@@ -111,35 +107,33 @@ final readonly class Lighting extends Chapter
             return null;
         }
         $more = [
-            ...$programme->dawn > 0 ? [\sprintf('dawn and dusk of %s h', Decimal::trimmed($programme->dawn, 2))] : [],
+            ...$programme->dawn > 0 ? [new Message('step.lamp.dawn', ['hours' => $programme->dawn])] : [],
             ...$lamp->second->burns()
                 ? [
-                    \sprintf(
-                        'the second lamp on at %s for %s h',
-                        self::time($lamp->second->on),
-                        Decimal::trimmed($lamp->second->hours, 2),
-                    ),
+                    new Message('step.lamp.second', ['time' => self::time($lamp->second->on), 'hours' => $lamp->second->hours]),
                 ]
                 : [],
-            ...$programme->night > 0 ? ['the night light between'] : [],
+            ...$programme->night > 0 ? [new Message('step.lamp.night')] : [],
         ];
 
         return new Step(
             'lamp',
-            'Hang the lamp and set its timer',
-            \sprintf(
-                '%s over the rim, on at %s for %s h%s, at %s %% of its strength%s',
-                $this->length($lamp->height),
-                self::time($programme->on),
-                Decimal::trimmed($lamp->hours, 2),
-                $programme->allDay > 0 ? \sprintf(' (day and night for the first %d days)', $programme->allDay) : '',
-                Decimal::trimmed(100 * $programme->startShare, 0),
-                [] === $more ? '' : '; '.implode(', ', $more),
+            new Message('step.lamp.name'),
+            new Message(
+                'step.lamp.amount',
+                [
+                    'height' => Amount::length($lamp->height),
+                    'time' => self::time($programme->on),
+                    'hours' => $lamp->hours,
+                    'all' => $programme->allDay,
+                    'percent' => (int) round(100 * $programme->startShare),
+                    'with' => [] === $more ? 'no' : 'yes',
+                    'more' => $more,
+                ],
             ),
-            'It goes on and off by itself once, watched.',
-            'A new tank lit at full strength from the first day.',
-            'Drip loop in the cable, socket with a residual-current device, unplugged whenever hands go in. Fixed wiring is a '
-                .'licensed electrician’s work.',
+            new Message('step.lamp.check'),
+            new Message('step.lamp.mistake'),
+            new Message('step.lamp.caution'),
             10,
         );
     }
@@ -151,16 +145,24 @@ final readonly class Lighting extends Chapter
             $this->plan->stand->shadeBar
                 ? new Step(
                     'shade-bar',
-                    'Put the shade bar on',
-                    $this->length($this->plan->vessel->outerLength()).' along the front rim',
-                    'Seated before the tank, nobody is dazzled; the front plants still have light.',
-                    'It stands out over the water, and shades the carpet.',
-                    '',
+                    new Message('step.shade-bar.name'),
+                    new Message('step.shade-bar.amount', ['length' => Amount::length($this->plan->vessel->outerLength())]),
+                    new Message('step.shade-bar.check'),
+                    new Message('step.shade-bar.mistake'),
+                    null,
                     5,
                 )
                 : null,
             $this->plan->site->lid
-                ? new Step('lid', 'Cover it', 'Lid', 'No gap wider than a fish.', 'Cables hold it open at the back.', '', 2)
+                ? new Step(
+                    'lid',
+                    new Message('step.lid.name'),
+                    new Message('step.lid.amount'),
+                    new Message('step.lid.check'),
+                    new Message('step.lid.mistake'),
+                    null,
+                    2,
+                )
                 : null,
         ];
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Steps;
 
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Emersion;
@@ -39,22 +41,29 @@ final readonly class PlantingSteps extends Chapter
                 ? null
                 : new Step(
                     'part-fill',
-                    'Fill a little',
-                    \sprintf('%s over the bed', $this->length(self::PART_FILL * ($this->plan->waterLine - $this->plan->bed->meanDepth()))),
-                    'The cap is just under water and still lies as it was laid.',
-                    'Poured on the sand, it digs a hole: pour on a plate.',
-                    '',
+                    new Message('step.part-fill.name'),
+                    new Message(
+                        'step.part-fill.amount',
+                        ['depth' => Amount::length(self::PART_FILL * ($this->plan->waterLine - $this->plan->bed->meanDepth()))],
+                    ),
+                    new Message('step.part-fill.check'),
+                    new Message('step.part-fill.mistake'),
+                    null,
                     5,
                 ),
-            $this->plant('plant-low', $damp ? 'Plant the low and the slow in damp sand' : 'Plant the low and the slow', $low),
+            $this->plant(
+                'plant-low',
+                $damp ? new Message('step.plant-low.name-damp') : new Message('step.plant-low.name'),
+                $low,
+            ),
             $damp && [] !== $low
                 ? new Step(
                     'mist',
-                    'Keep what is planted wet',
-                    'A mist of water every ten minutes, wet paper over what is done',
-                    'No leaf looks dull or curls.',
-                    'It is planted for an hour, and the first carpet has dried by then.',
-                    '',
+                    new Message('step.mist.name'),
+                    new Message('step.mist.amount'),
+                    new Message('step.mist.check'),
+                    new Message('step.mist.mistake'),
+                    null,
                     5,
                 )
                 : null,
@@ -67,7 +76,7 @@ final readonly class PlantingSteps extends Chapter
     {
         $tall = array_filter($this->first(), static fn (Clump $c): bool => !$c->isOffBed() && !self::isLow($c));
 
-        return $this->plant('plant-tall', 'Plant the stems', $tall);
+        return $this->plant('plant-tall', new Message('step.plant-tall.name'), $tall);
     }
 
     /** @return list<Clump> of the first day that are set by hand under water or on its edge, the lowest first */
@@ -90,38 +99,43 @@ final readonly class PlantingSteps extends Chapter
     }
 
     /** @param array<Clump> $clumps */
-    private function plant(string $id, string $name, array $clumps): ?Step
+    private function plant(string $id, Message $name, array $clumps): ?Step
     {
         if ([] === $clumps) {
             return null;
         }
         $pieces = array_sum(array_map(static fn (Clump $c): int => $c->pieces, $clumps));
         $each = array_map(
-            fn (Clump $c): string => \sprintf(
-                '%d × %s, %s%s',
-                $c->pieces,
-                $c->kind->common,
-                match (true) {
-                    Seat::Pot === $c->seat => (string) $c->seat->how(),
-                    0.0 === $c->kind->planting->value => 'tied on, never buried',
-                    default => $this->length($c->kind->planting->value).' deep',
-                },
-                Emersion::Emersed === $c->emersion ? ', its leaves over the water line' : '',
-            ),
+            static fn (Clump $c): Message => new Message('step.plant.each', [
+                'count' => $c->pieces,
+                'plant' => $c->kind->common,
+                'how' => self::set($c),
+                'emersed' => Emersion::Emersed === $c->emersion ? 'yes' : 'no',
+            ]),
             $clumps,
         );
 
         return new Step(
             $id,
             $name,
-            implode('; ', $each),
-            'Roots and stems end in the cap; crowns and rhizomes are free. One kind to a clump.',
-            'Stems are pushed down into raw soil, which burns their roots.',
-            'Sap of some plants itches: gloves. Keep pots’ wool and lead out of the tank.',
+            new Message('step.plant.amount', ['plants' => array_values($each)]),
+            new Message('step.plant.check'),
+            new Message('step.plant.mistake'),
+            new Message('step.plant.caution'),
             max(5, (int) round(self::PER_PIECE * $pieces)),
             0,
             'planted',
         );
+    }
+
+    /** How a clump is set. */
+    private static function set(Clump $clump): Message
+    {
+        return match (true) {
+            Seat::Pot === $clump->seat => Message::text((string) $clump->seat->how()),
+            0.0 === $clump->kind->planting->value => new Message('step.plant.tied'),
+            default => new Message('step.plant.deep', ['depth' => Amount::length($clump->kind->planting->value)]),
+        };
     }
 
     /** @param array<Clump> $seated */
@@ -133,28 +147,31 @@ final readonly class PlantingSteps extends Chapter
             return null;
         }
         $each = array_map(
-            fn (Clump $c): string => \sprintf(
-                '%d × %s%s%s',
-                $c->pieces,
-                $c->kind->common,
-                $c->raised > 0 ? ', '.$this->length($c->raised).' over the ground' : '',
-                Emersion::Wicking === $c->emersion ? ', its wick hanging into the water' : '',
+            static fn (Clump $c): Message => new Message(
+                'step.seat.each',
+                [
+                    'count' => $c->pieces,
+                    'plant' => $c->kind->common,
+                    'raised' => $c->raised > 0 ? 'yes' : 'no',
+                    'height' => Amount::length($c->raised),
+                    'wick' => Emersion::Wicking === $c->emersion ? 'yes' : 'no',
+                ],
             ),
             $here,
         );
 
         return new Step(
             "seat-$seat->value",
-            'Fix plants: '.$seat->words(),
-            implode('; ', $each).': '.$how,
-            'A pull with one finger does not move it; the rhizome is in the open.',
+            new Message('step.seat.name', ['seat' => $seat->words()]),
+            new Message('step.seat.amount', ['plants' => array_values($each), 'how' => $how]),
+            new Message('step.seat.check'),
             match ($seat) {
-                Seat::Glued => 'The rhizome is glued over, and rots.',
-                Seat::Tied => 'The thread cuts the rhizome.',
-                Seat::Hole => 'Too much bed in the hole: it washes out and clouds the water.',
-                default => 'It is packed too thick: what lies below browns.',
+                Seat::Glued => new Message('step.seat.mistake-glued'),
+                Seat::Tied => new Message('step.seat.mistake-tied'),
+                Seat::Hole => new Message('step.seat.mistake-hole'),
+                default => new Message('step.seat.mistake'),
             },
-            Seat::Glued === $seat ? 'Superglue: fresh air, off eyes and skin.' : '',
+            Seat::Glued === $seat ? new Message('step.seat.caution') : null,
             max(5, 3 * \count($here)),
         );
     }

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Steps;
 
-use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Planning\Buying\Sheet;
 use Olvek\Core\Planning\Plan\Background;
@@ -30,23 +31,20 @@ final readonly class Readying extends Chapter
             ? [
                 new Step(
                     'clean',
-                    'Clean the second-hand vessel',
-                    'Vinegar or citric acid for lime, a new razor blade held flat, plenty of rinsing; no soap',
-                    'Glass squeaks, silicone is whole and soft, nothing smells.',
-                    'Soap, window cleaner or bleach that stays in the silicone.',
-                    'Razor blades cut; gloves and goggles with acids, never acids with bleach.',
+                    new Message('step.clean.name'),
+                    new Message('step.clean.amount'),
+                    new Message('step.clean.check'),
+                    new Message('step.clean.mistake'),
+                    new Message('step.clean.caution'),
                     40,
                 ),
                 new Step(
                     'leak',
-                    'Try it for leaks',
-                    \sprintf(
-                        'Fill it to the line with %s, outside or in the bath, on paper towels',
-                        $this->litres($this->plan->vessel->volumeBelow($this->plan->waterLine)),
-                    ),
-                    'After two days the paper is dry at every seam, and the water stands where it stood.',
-                    'It is tried half full, and leaks in the living room.',
-                    'A full tank is never moved or lifted.',
+                    new Message('step.leak.name'),
+                    new Message('step.leak.amount', ['volume' => Amount::volume($this->plan->vessel->volumeBelow($this->plan->waterLine))]),
+                    new Message('step.leak.check'),
+                    new Message('step.leak.mistake'),
+                    new Message('step.leak.caution'),
                     20,
                     48,
                 ),
@@ -68,11 +66,14 @@ final readonly class Readying extends Chapter
                 ? null
                 : new Step(
                     'soak',
-                    'Stand wood in water',
-                    self::names($wood, static fn ($p): string => $p->kind->name).\sprintf('; %d days', (int) $soak),
-                    'It sinks or is ready to be tied; it smells of nothing worse than earth.',
-                    'Wood that smells bad is used all the same.',
-                    'Boiling water scalds; a pot that is closed bursts.',
+                    new Message('step.soak.name'),
+                    new Message(
+                        'step.soak.amount',
+                        ['wood' => self::names($wood, static fn ($p): string => $p->kind->name), 'days' => (int) $soak],
+                    ),
+                    new Message('step.soak.check'),
+                    new Message('step.soak.mistake'),
+                    new Message('step.soak.caution'),
                     15,
                     24 * $soak,
                 ),
@@ -80,22 +81,22 @@ final readonly class Readying extends Chapter
                 ? null
                 : new Step(
                     'sieve',
-                    'Sieve or pick over the soil',
-                    $this->litres($bed->soilVolume($plan->vessel) * (1 + Sheet::SETTLES)),
-                    'No chips, no roots, no lumps larger than a pea.',
-                    'Wood chips float up for weeks.',
-                    'Damp it first; wear a mask and gloves, cover cuts.',
+                    new Message('step.sieve.name'),
+                    new Message('step.volume', ['volume' => Amount::volume($bed->soilVolume($plan->vessel) * (1 + Sheet::SETTLES))]),
+                    new Message('step.sieve.check'),
+                    new Message('step.sieve.mistake'),
+                    new Message('step.sieve.caution'),
                     20,
                 ),
             !$loose || Method::HumusBed !== $plan->preparation->method
                 ? null
                 : new Step(
                     'mud',
-                    'Make mud of the soil and let it stand',
-                    'Water until it holds together',
-                    'Stirred, it slides off the spoon; nothing floats.',
-                    'Dry peat goes in, and floats.',
-                    '',
+                    new Message('step.mud.name'),
+                    new Message('step.mud.amount'),
+                    new Message('step.mud.check'),
+                    new Message('step.mud.mistake'),
+                    null,
                     20,
                     24,
                 ),
@@ -103,11 +104,11 @@ final readonly class Readying extends Chapter
                 ? null
                 : new Step(
                     'scald',
-                    'Scald the leaves, and let them stand a day',
-                    $this->litres($bed->leafVolume($plan->vessel) * (1 + Sheet::SETTLES)),
-                    'They sink and are brown throughout.',
-                    'Green leaves are laid in and rot; unscalded ones float for a week.',
-                    'Scalding water: pour away from you.',
+                    new Message('step.scald.name'),
+                    new Message('step.volume', ['volume' => Amount::volume($bed->leafVolume($plan->vessel) * (1 + Sheet::SETTLES))]),
+                    new Message('step.scald.check'),
+                    new Message('step.scald.mistake'),
+                    new Message('step.scald.caution'),
                     15,
                     24,
                 ),
@@ -115,11 +116,11 @@ final readonly class Readying extends Chapter
                 ? null
                 : new Step(
                     'rinse',
-                    'Rinse sand and gravel',
-                    $this->litres($bed->capVolume($plan->vessel) * (1 + Sheet::SPILLS)),
-                    'The water runs clear.',
-                    'It is rinsed once, and the tank stays cloudy for a week.',
-                    'Lift half a bucket at a time.',
+                    new Message('step.rinse.name'),
+                    new Message('step.volume', ['volume' => Amount::volume($bed->capVolume($plan->vessel) * (1 + Sheet::SPILLS))]),
+                    new Message('step.rinse.check'),
+                    new Message('step.rinse.mistake'),
+                    new Message('step.rinse.caution'),
                     30,
                 ),
         ];
@@ -134,29 +135,25 @@ final readonly class Readying extends Chapter
         return [
             new Step(
                 'level',
-                $plan->vessel->shape()->isOutdoor() ? 'Level the ground' : 'Level the support and pad the vessel',
-                \sprintf(
-                    'It weighs %s when filled; leave %s behind it',
-                    $this->units->show(Dimension::Mass, 1000 * Quantities::of($plan)->fullMass, 0),
-                    $this->length($stand->behind),
+                $plan->vessel->shape()->isOutdoor() ? new Message('step.level.name-outdoor') : new Message('step.level.name'),
+                new Message(
+                    'step.level.amount',
+                    ['mass' => Amount::mass(Quantities::of($plan)->fullMass), 'gap' => Amount::length($stand->behind)],
                 ),
-                'A level shows no tilt either way; nothing rocks; no grain lies under the base.',
-                'It is levelled when it is full.',
-                \sprintf(
-                    'Above about %s, or in doubt, ask a structural professional. Lift it empty, by two.',
-                    $this->units->about(Dimension::Mass, 1000 * Step::HEAVY),
-                ),
+                new Message('step.level.check'),
+                new Message('step.level.mistake'),
+                new Message('step.level.caution', ['mass' => Amount::mass(Step::HEAVY)]),
                 15,
             ),
             Background::None === $stand->background
                 ? null
                 : new Step(
                     'background',
-                    'Put the background on',
-                    Words::capital($stand->background->words()).', outside, on clean dry glass',
-                    'No bubble wider than a grain; its edge ends under the rim.',
-                    'It is put on when the tank stands against the wall.',
-                    '',
+                    new Message('step.background.name'),
+                    new Message('step.background.amount', ['background' => Words::capital($stand->background->words())]),
+                    new Message('step.background.check'),
+                    new Message('step.background.mistake'),
+                    null,
                     15,
                 ),
         ];

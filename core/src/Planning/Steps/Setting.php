@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Steps;
 
-use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Hardscape\Fixing;
 use Olvek\Core\Nature\Hardscape\Piece;
 
@@ -25,11 +26,11 @@ final readonly class Setting extends Chapter
                 ? null
                 : new Step(
                     'hardscape',
-                    'Set stones and wood',
-                    implode('; ', array_map($this->placed(...), $pieces)),
-                    'Nothing rocks; stones stand on the bed’s floor or deep in the cap, not on air.',
-                    'A flat stone traps gas under it.',
-                    'Stones slip: hands never under them.',
+                    new Message('step.hardscape.name'),
+                    new Message('step.hardscape.amount', ['pieces' => array_map($this->placed(...), $pieces)]),
+                    new Message('step.hardscape.check'),
+                    new Message('step.hardscape.mistake'),
+                    new Message('step.hardscape.caution'),
                     20,
                     0,
                     'hardscape',
@@ -39,30 +40,31 @@ final readonly class Setting extends Chapter
                 ? null
                 : new Step(
                     'fix',
-                    'Hold down what floats',
-                    self::names($loose, static fn (Piece $p): string => $p->kind->name),
-                    'Pushed under a finger of water, it stays.',
-                    'It is trusted to sink by itself.',
-                    'Superglue: fresh air, off eyes and skin; an accelerator gives off fumes and heat.',
+                    new Message('step.fix.name'),
+                    new Message('step.fix.amount', ['pieces' => self::names($loose, static fn (Piece $p): string => $p->kind->name)]),
+                    new Message('step.fix.check'),
+                    new Message('step.fix.mistake'),
+                    new Message('step.fix.caution'),
                     15,
                     0.5,
                 ),
         ];
     }
 
-    private function placed(Piece $piece): string
+    private function placed(Piece $piece): Message
     {
-        $size = $piece->isMeasured()
-            ? \sprintf(' (%s × %s × %s)', $this->length($piece->long()), $this->length($piece->broad()), $this->length($piece->tall()))
-            : '';
-
-        return \sprintf(
-            '%s%s, %s %% along, %s %% back%s',
-            $piece->kind->name,
-            $size,
-            Decimal::trimmed(100 * $piece->place, 0),
-            Decimal::trimmed(100 * $piece->row, 0),
-            $this->plan->submerged($piece) < 1 ? ', standing out of the water' : '',
+        return new Message(
+            'step.hardscape.each',
+            [
+                'piece' => $piece->kind->name,
+                'measured' => $piece->isMeasured() ? 'yes' : 'no',
+                'long' => Amount::length($piece->long()),
+                'broad' => Amount::length($piece->broad()),
+                'tall' => Amount::length($piece->tall()),
+                'along' => (int) round(100 * $piece->place),
+                'back' => (int) round(100 * $piece->row),
+                'out' => $this->plan->submerged($piece) < 1 ? 'yes' : 'no',
+            ],
         );
     }
 
@@ -74,11 +76,11 @@ final readonly class Setting extends Chapter
             ? null
             : new Step(
                 "fix-$fixing->value",
-                'Hold in place: '.$fixing->words(),
-                self::names($held, static fn (Piece $p): string => $p->kind->name),
-                $fixing->check(),
-                $fixing->mistake(),
-                $fixing->caution(),
+                new Message('step.fixing.name', ['how' => $fixing->words()]),
+                new Message('step.fix.amount', ['pieces' => self::names($held, static fn (Piece $p): string => $p->kind->name)]),
+                Message::text($fixing->check()),
+                Message::text($fixing->mistake()),
+                '' === $fixing->caution() ? null : Message::text($fixing->caution()),
                 10 * \count($held),
                 $fixing->hours(),
             );

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Steps;
 
-use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Planning\Plan\Plan;
 
 /**
@@ -17,18 +16,18 @@ final readonly class Steps
     public const FILL = 'fill';
 
     /** @return list<Step> */
-    public static function of(Plan $plan, UnitSystem $units): array
+    public static function of(Plan $plan): array
     {
         $steps = [];
         foreach (
             [
-                new Readying($plan, $units),
-                new Laying($plan, $units),
-                new Setting($plan, $units),
-                new PlantingSteps($plan, $units),
-                new FillingSteps($plan, $units),
-                new Lighting($plan, $units),
-                new Arrivals($plan, $units),
+                new Readying($plan),
+                new Laying($plan),
+                new Setting($plan),
+                new PlantingSteps($plan),
+                new FillingSteps($plan),
+                new Lighting($plan),
+                new Arrivals($plan),
             ] as $chapter
         ) {
             $steps = [...$steps, ...$chapter->steps()];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Planning\Steps;
 
-use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Basis\Message\Amount;
 use Olvek\Core\Planning\Change\Changes;
 use Olvek\Core\Planning\Change\Recipe;
 use Olvek\Core\Planning\Plan\Method;
@@ -20,7 +20,7 @@ final class StepsTest extends TestCase
     /** @return list<string> */
     private static function ids(Plan $plan): array
     {
-        return array_map(static fn (Step $s): string => $s->id, Steps::of($plan, UnitSystem::Metric));
+        return array_map(static fn (Step $s): string => $s->id, Steps::of($plan));
     }
 
     public function testAPlainBox(): void
@@ -102,12 +102,12 @@ final class StepsTest extends TestCase
         self::assertNotContains('plant-tall', self::ids($plan));
     }
 
-    public function testAmountsAreThoseOfThePlanInTheKeepersUnits(): void
+    public function testAmountsAreThoseOfThePlan(): void
     {
-        $step = array_column(array_map(static fn (Step $s): array => [$s->id, $s], Steps::of(Sample::planted(), UnitSystem::Us)), 1, 0)[
+        $step = array_column(array_map(static fn (Step $s): array => [$s->id, $s], Steps::of(Sample::planted())), 1, 0)[
             'soil'
         ];
-        self::assertStringContainsString('gal of bagged topsoil', str_replace("\u{00A0}", ' ', $step->amount));
-        self::assertStringContainsString('in deep at the front', str_replace("\u{00A0}", ' ', $step->check));
+        self::assertSame(['bagged topsoil'], $step->amount->values['materials']);
+        self::assertEquals(Amount::length(0.025), $step->check->values['front']);
     }
 }

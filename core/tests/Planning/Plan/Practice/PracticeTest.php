@@ -89,18 +89,15 @@ final class PracticeTest extends TestCase
             self::assertTrue(is_finite($margin->value), $margin->id->value);
             self::assertNotSame('', $margin->sentence);
         }
+        $steps = Steps::of($plan);
+        $ids = array_column($steps, 'id');
+        self::assertSame($ids, array_unique($ids));
+        self::assertContains(Steps::FILL, $ids);
+        foreach ($steps as $step) {
+            self::assertMatchesRegularExpression('/^[a-z0-9-]{2,40}$/', $step->id);
+            self::assertGreaterThan(0, $step->minutes);
+        }
         foreach (UnitSystem::cases() as $units) {
-            $steps = Steps::of($plan, $units);
-            $ids = array_column($steps, 'id');
-            self::assertSame($ids, array_unique($ids));
-            self::assertContains(Steps::FILL, $ids);
-            foreach ($steps as $step) {
-                self::assertMatchesRegularExpression('/^[a-z0-9-]{2,40}$/', $step->id);
-                foreach ([$step->name, $step->amount, $step->check] as $words) {
-                    self::assertMatchesRegularExpression('/^[\p{Lu}\d].*\S$/u', $words, $step->id);
-                }
-                self::assertGreaterThan(0, $step->minutes);
-            }
             $wants = ShoppingList::of($plan, $units);
             self::assertSame(array_column($wants, 'id'), array_unique(array_column($wants, 'id')));
         }
@@ -165,7 +162,7 @@ final class PracticeTest extends TestCase
         foreach (['plants', 'animals', 'hardscape'] as $list) {
             foreach (array_keys($catalogue->table($list)) as $kind) {
                 $plan = Sample::edit($roomy, ["$list.add" => (string) $kind]);
-                self::assertNotSame([], Steps::of($plan, UnitSystem::Metric));
+                self::assertNotSame([], Steps::of($plan));
                 self::assertNotSame([], ShoppingList::of($plan, UnitSystem::Us));
             }
         }
