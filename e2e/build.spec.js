@@ -86,7 +86,7 @@ test('sums by the tank', async ({ page }, info) => {
     await expect(page.locator('.sums')).toContainText('the whole filling takes 6.3 mL');
     await page.getByLabel('general hardness differs by').fill('5');
     await page.locator('.sum-columns form').nth(2).getByRole('button').press('Enter');
-    await expect(page.locator('.sums')).toContainText('Shrimp and snails: float the bag for 15 min, then drip tank water in for 80 min');
+    await expect(page.locator('.sums')).toContainText('Shrimp and snails: float the bag for 15 min, then drip in tank water for 80 min');
 });
 
 for (const colorScheme of ['light', 'dark']) {
