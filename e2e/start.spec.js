@@ -30,7 +30,7 @@ for (const [id, vessel, animal] of [['box', 'Box, 60 × 30 × 36 cm', 'White clo
         if (animal === 'Guppy') {
             // A reasoned no: what the vessel cannot grant, and what would be needed.
             await expect(first.locator('.plan-unmet')).toContainText('Guppy. Needs a tank of 40 L');
-            await expect(first.locator('.plan-unmet')).toContainText('Needed: a vessel of 40 L');
+            await expect(first.locator('.plan-unmet')).toContainText('It would take: a tank of 40 L');
         }
         await expect(page.locator('.plan-card').nth(2).getByRole('button', { name: 'Take this one' })).toBeVisible({ timeout: PLANS });
         await expect(page.locator('[data-plans-progress]')).toBeHidden();
