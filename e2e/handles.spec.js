@@ -172,7 +172,7 @@ test.describe('at rest', () => {
         await expect.poll(shown).toBe(364);
         // So does how sure it is, which asks for the page anew once it is computed.
         test.slow();
-        const sure = page.waitForResponse((response) => /\?day=\d+/.test(response.url()) && !response.url().includes('/day?'), { timeout: 120_000 });
+        const sure = page.waitForResponse((response) => /\?day=\d+/.test(response.url()) && !response.url().includes('/day?'), { timeout: 300_000 });
         expect((await sure).url()).toContain('day=364');
         await expect.poll(shown).toBe(364);
     });

@@ -5,6 +5,8 @@
 import { patiently } from './patient.js';
 
 const REST = 1200;
+/** Times that all parts are asked for, where some are not finished. */
+const ROUNDS = 3;
 let turn = 0;
 let asking = new AbortController();
 let timer = null;
@@ -59,8 +61,12 @@ async function run(form, line, mine, done) {
         words.textContent = `How sure is this? ${Math.round((100 * finished) / of)} % of the tanks judged`;
     };
     try {
-        for (let part = 0; part < of && mine === turn; part += 1) {
-            await one(part);
+        // Where the server is busy a part may not be finished in its time: those that are, are known when they are asked for again.
+        for (let round = 0; round < ROUNDS && of > 0 && !all && mine === turn; round += 1) {
+            finished = 0;
+            for (let part = 0; part < of && mine === turn; part += 1) {
+                await one(part);
+            }
         }
     } catch {
         // Not reachable: the margins stand without their spread.
