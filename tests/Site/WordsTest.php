@@ -61,7 +61,7 @@ final class WordsTest extends TestCase
     private static function texts(): iterable
     {
         $root = \dirname(__DIR__, 2);
-        foreach (['templates', 'src', 'core/src'] as $folder) {
+        foreach (['templates', 'translations', 'src', 'core/src'] as $folder) {
             foreach (
                 new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("$root/$folder", \FilesystemIterator::SKIP_DOTS)) as $file
             ) {
