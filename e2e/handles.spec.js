@@ -102,7 +102,7 @@ test('every handle is moved by keys, one step at a time', async ({ page }) => {
     const line = await number(page, 'h-waterLine');
     await reveal(page, 'h-waterLine');
     await page.locator('#h-waterLine').focus();
-    // A moved handle is saved after a short rest: the clock stands, so that a slow machine does not rest between the two keys.
+    // A moved handle is saved after a short pause. Stop the clock, so that a slow machine can't pause between the two keys.
     await page.clock.install();
     await page.clock.pauseAt(Date.now() + 60_000);
     await page.keyboard.press('PageDown');

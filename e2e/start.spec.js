@@ -159,7 +159,7 @@ test('a palette is searched, and taken from by mouse or finger', { tag: '@phone'
     await expect(goldfish).toContainText('Needs a tank of 300 L');
     await page.locator('.palette-fits').click();
     await expect(goldfish).toBeHidden();
-    // Looked at from its top: a button that is scrolled half under the search field is no small one.
+    // From the top of the list, since axe takes a button half hidden by the search field for one that is too small.
     await page.locator('[data-card]:visible').first().evaluate((one) => {
         for (let around = one.parentElement; around; around = around.parentElement) {
             around.scrollTop = 0;

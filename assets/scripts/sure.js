@@ -5,7 +5,7 @@
 import { patiently } from './patient.js';
 
 const REST = 1200;
-/** Times that all parts are asked for, where some are not finished. */
+/** How often all parts are asked for while some are unfinished. J: a busy minute passes within two more. */
 const ROUNDS = 3;
 let turn = 0;
 let asking = new AbortController();

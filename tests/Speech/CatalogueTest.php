@@ -19,6 +19,7 @@ use Symfony\Component\Yaml\Yaml;
 final class CatalogueTest extends TestCase
 {
     private const ROOT = __DIR__.'/../..';
+    /** Words in a sentence. J: half as many again as the mean that is wanted of pages. */
     private const LONGEST_SENTENCE = 24;
 
     /** @return array<string, string> by id */

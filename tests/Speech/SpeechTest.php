@@ -33,6 +33,20 @@ final class SpeechTest extends BenchTestCase
         self::assertStringContainsString("60\u{A0}cm", $said);
     }
 
+    public function testARuleOfThumbIsRounded(): void
+    {
+        $message = new Message('step.level.caution', ['mass' => Amount::roughMass(200.0)]);
+        self::assertStringContainsString("about 440\u{A0}lb", $this->service(Speech::class)->say($message, UnitSystem::Us));
+    }
+
+    public function testAMessageIsSaidOnce(): void
+    {
+        $hours = static fn (int $hours): Message => new Message('rehearsal.hours', ['hours' => $hours]);
+        self::assertEquals([$hours(1), $hours(2)], Message::distinct([$hours(1), $hours(2), $hours(1)]));
+        // Texts that PHP's loose comparison takes for equal are two.
+        self::assertCount(2, Message::distinct([Message::text('1'), Message::text('01')]));
+    }
+
     public function testMessagesWithinMessagesAndListsOfThem(): void
     {
         $speech = $this->service(Speech::class);

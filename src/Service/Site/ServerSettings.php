@@ -21,7 +21,7 @@ final class ServerSettings
 
             return self::plain(
                 Response::HTTP_INTERNAL_SERVER_ERROR,
-                'This server is not set up yet: it has no secret (APP_SECRET). Whoever runs it finds how in the README.',
+                'This server isn’t set up yet: APP_SECRET is empty. If you run it, the README says how to set it.',
             );
         }
 

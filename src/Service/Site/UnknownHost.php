@@ -9,7 +9,7 @@ use Symfony\Component\HttpFoundation\Exception\SuspiciousOperationException;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 
-/** Whoever asks for a name that is not this server's is told so, in plain text: no page of it would have right addresses. */
+/** Answers a request for a host name that isn't ours in plain text, since the links of a page would be wrong. */
 // Before the firewall and whatever writes pages of errors.
 #[AsEventListener(priority: 30)]
 final class UnknownHost
@@ -21,7 +21,7 @@ final class UnknownHost
         if ($cause instanceof SuspiciousOperationException && 1 === preg_match('/^(Untrusted|Invalid) Host/', $cause->getMessage())) {
             $event->setResponse(ServerSettings::plain(
                 Response::HTTP_MISDIRECTED_REQUEST,
-                'This server does not go by that name. Whoever runs it tells it its names with OLVEK_HOSTS.',
+                'This server doesn’t answer to that name. If you run it, add the name to OLVEK_HOSTS.',
             ));
         }
     }

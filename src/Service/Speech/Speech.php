@@ -70,7 +70,7 @@ final readonly class Speech
                 array_map(fn (mixed $one): string => (string) $this->value($one, $units, $locale), array_values($value)),
             ),
             \is_string($value), \is_int($value), \is_float($value) => $value,
-            default => throw new \LogicException('A message has values of few kinds: '.get_debug_type($value).' is none.'),
+            default => throw new \LogicException('A message can’t say a '.get_debug_type($value).'.'),
         };
     }
 
@@ -90,6 +90,10 @@ final readonly class Speech
             $from = Decimal::trimmed($units->unitFor($amount->dimension)->fromBase($amount->base), $amount->decimals);
 
             return $from.'–'.$units->show($amount->dimension, $amount->to, $amount->decimals);
+        }
+
+        if (null !== $amount->figures) {
+            return $units->about($amount->dimension, $amount->base, $amount->figures);
         }
 
         return [] === $amount->besides

@@ -10,7 +10,7 @@ use Olvek\Service\Account\Keeper;
 use Symfony\Bundle\SecurityBundle\Security;
 use Twig\Attribute\AsTwigFilter;
 
-/** Lets a template say a message, in the units of whoever is signed in: `{{ mistake.message|say }}`. */
+/** Formats messages in templates, in the signed-in keeper's units: `{{ mistake.message|say }}`. */
 final readonly class SpeechExtension
 {
     public function __construct(private Speech $speech, private Security $security)

@@ -6,7 +6,7 @@ namespace Olvek\Core\Basis\Message;
 
 use Olvek\Core\Basis\Unit\Dimension;
 
-/** A quantity within a message: whoever says it chooses unit and decimals. */
+/** A quantity within a message. Its unit is chosen when the message is formatted. */
 final readonly class Amount implements Value
 {
     /**
@@ -14,6 +14,7 @@ final readonly class Amount implements Value
      * @param int         $decimals at most, in the unit that a keeper reads
      * @param list<float> $besides  others that stand in the same sentence, from which it must be told apart
      * @param float|null  $to       upper end of a range
+     * @param int|null    $figures  significant ones, in place of decimals, where the quantity is a rough one
      */
     private function __construct(
         public Dimension $dimension,
@@ -21,6 +22,7 @@ final readonly class Amount implements Value
         public int $decimals,
         public array $besides = [],
         public ?float $to = null,
+        public ?int $figures = null,
     ) {
     }
 
@@ -54,6 +56,12 @@ final readonly class Amount implements Value
     public static function concentration(float $milligrams): self
     {
         return new self(Dimension::Concentration, $milligrams, 1);
+    }
+
+    /** A mass that is only a rule of thumb, as "440 lb" for 200 kg. */
+    public static function roughMass(float $kilograms): self
+    {
+        return new self(Dimension::Mass, 1000 * $kilograms, 0, figures: 2);
     }
 
     public static function temperatureDifference(float $celsius): self

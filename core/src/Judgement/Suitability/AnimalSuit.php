@@ -180,7 +180,7 @@ final readonly class AnimalSuit
             }
         }
 
-        return array_values(array_unique($found, \SORT_REGULAR));
+        return Message::distinct($found);
     }
 
     /** Heads that have room beside what is there, and that plants carry as the run has it. */

@@ -142,7 +142,7 @@ final readonly class Readying extends Chapter
                 ),
                 new Message('step.level.check'),
                 new Message('step.level.mistake'),
-                new Message('step.level.caution', ['mass' => Amount::mass(Step::HEAVY)]),
+                new Message('step.level.caution', ['mass' => Amount::roughMass(Step::HEAVY)]),
                 15,
             ),
             Background::None === $stand->background

@@ -80,7 +80,7 @@ final readonly class Composer
             $score = Score::of($score->plan, $trial->judged($score->plan));
             if (!$score->holds()) {
                 [$score, $more] = $mending->mended($score, $search, Pace::Whole);
-                $notes = Mending::distinct([...$notes, ...$more]);
+                $notes = Message::distinct([...$notes, ...$more]);
             }
             foreach ([Pace::Rough, Pace::Whole] as $pace) {
                 [$score, $dropped] = $granting->granted($score, $search, $pace);

@@ -70,17 +70,7 @@ final readonly class Mending
             $notes[] = $note;
         }
 
-        return [$score, self::distinct($notes)];
-    }
-
-    /**
-     * @param list<Message> $messages
-     *
-     * @return list<Message> each once
-     */
-    public static function distinct(array $messages): array
-    {
-        return array_values(array_unique($messages, \SORT_REGULAR));
+        return [$score, Message::distinct($notes)];
     }
 
     /**
@@ -112,7 +102,13 @@ final readonly class Mending
             }
         }
 
-        return array_values(array_unique($candidates, \SORT_REGULAR));
+        // Two margins may ask for the same change, which is tried once.
+        $distinct = [];
+        foreach ($candidates as [$note, $changes]) {
+            $distinct[serialize($note)] = [$note, $changes];
+        }
+
+        return array_values($distinct);
     }
 
     private function mayBe(Remedy $remedy, Score $score): bool
