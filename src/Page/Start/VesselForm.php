@@ -91,7 +91,7 @@ final readonly class VesselForm
         if (null !== $preset) {
             $plan = self::filled($plan, $preset->vessel, $preset->waterLine);
 
-            return $this->editor->apply($plan, $name, $units)->plan;
+            return $this->editor->apply($plan, $preset->framed ? [...$name, 'stand.braced' => 'yes'] : $name, $units)->plan;
         }
         if (self::LITRES === $picked && [] === $measured) {
             $plan = $this->box($plan, \is_string($sent['litres'] ?? null) ? $sent['litres'] : '', $units);

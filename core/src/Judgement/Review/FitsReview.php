@@ -18,7 +18,7 @@ final readonly class FitsReview extends Review
     private const CORNERS = 8;
     /** m behind a vessel that cables, hoses and roots want. C. */
     private const BEHIND = 0.03;
-    /** Share of the wanted safety below which a pane is to be thicker, and m of water below which no pane is asked about. J. */
+    /** Share of the wanted thickness below which a pane is too thin, and m of water below which no pane is asked about. J. */
     private const WORN = 0.999;
     private const LOW = 0.1;
 
@@ -101,8 +101,9 @@ final readonly class FitsReview extends Review
         if (null === $glass || null === $length || $vessel->shape()->isOutdoor() || $line < self::LOW) {
             return null;
         }
-        $needed = Pane::needed($length, $line);
-        if (Pane::safety($glass, $length, $line) >= self::WORN * Pane::SAFETY) {
+        $braced = $this->plan->stand->braced;
+        $needed = Pane::needed($length, $line, $braced);
+        if ($glass >= self::WORN * $needed) {
             return null;
         }
         $sold = Pane::sold($needed);
@@ -117,7 +118,8 @@ final readonly class FitsReview extends Review
                     'water' => Amount::length($line),
                     'length' => Amount::length($length),
                     'needed' => Amount::length($sold, $glass),
-                    'safety' => Pane::SAFETY,
+                    'braced' => $braced ? 'yes' : 'no',
+                    'enoughBraced' => !$braced && $glass >= Pane::needed($length, $line, true) ? 'yes' : 'no',
                 ],
             ),
             false,

@@ -474,13 +474,14 @@ final readonly class Catalogue
     private static function vessels(string $file): array
     {
         $found = [];
-        foreach (Table::read($file, ['id', 'name', 'shape', 'measures', 'water_line', 'remarks'])->rows as $row) {
+        foreach (Table::read($file, ['id', 'name', 'shape', 'measures', 'water_line', 'framed', 'remarks'])->rows as $row) {
             $shape = $row->choice('shape', VesselShape::class);
             $found[$row->text('id')] = new Preset(
                 $row->text('id'),
                 $row->text('name'),
                 $shape->make($row->measures('measures', $shape->measures())),
                 $row->number('water_line'),
+                $row->truth('framed'),
                 $row->optionalText('remarks'),
             );
         }

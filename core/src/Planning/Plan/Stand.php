@@ -18,6 +18,7 @@ final readonly class Stand
      * @param float $behind     m between the vessel and the wall
      * @param bool  $shadeBar   a strip at the rim that keeps the lamp out of one's eyes
      * @param bool  $secondHand the vessel was used before
+     * @param bool  $braced     a frame or braces hold the upper edges of its panes
      */
     public function __construct(
         #[Number('stand, along the front (0: not measured)', Dimension::Length, 0.0, 10.0, 'm to stand on; 0 where nobody measured')]
@@ -30,6 +31,7 @@ final readonly class Stand
         #[YesNo('shade bar', 'keeps the lamp out of one’s eyes', 'none', 'a strip at the rim against glare')] public bool $shadeBar = false,
         #[YesNo('vessel', 'second-hand', 'new', 'the vessel was used before: it is cleaned and tried for leaks')]
         public bool $secondHand = false,
+        #[YesNo('rim', 'framed or braced', 'rimless', 'a frame or braces hold the upper edges of its panes')] public bool $braced = false,
     ) {
     }
 }
