@@ -37,6 +37,16 @@ final class ConductivityTest extends TestCase
         self::assertEqualsWithDelta($published, $computed, 0.02 * $published);
     }
 
+    /** Water that stands over gypsum: 15.2 mmol/L of CaSO4, 2.2 mS/cm. M: US Salinity Laboratory (1954), Agriculture Handbook 60. */
+    public function testCalciumAndSulphateCarryLessInPairs(): void
+    {
+        $gypsum = static fn (float $mmol): float => Conductivity::of($mmol, 0, 0, 0, 0, 0, $mmol, 0);
+        self::assertEqualsWithDelta(2200, $gypsum(15.2), 0.05 * 2200);
+        // Without pairs it would be 1,135.
+        self::assertLessThan(920, $gypsum(5.0));
+        self::assertGreaterThan(800, $gypsum(5.0));
+    }
+
     public function testATapWaterOfNineDegreesConductsAsKeepersSeeIt(): void
     {
         // C: 30 to 40 µS/cm a degree of general hardness in ordinary tap water.

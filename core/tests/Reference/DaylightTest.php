@@ -61,6 +61,20 @@ final class DaylightTest extends TestCase
         );
     }
 
+    /** A south window has a winter: M: 5–7 mol/m² of a December day behind two panes at 50°, 12–16 in June. */
+    public function testAWindowHasAWinter(): void
+    {
+        $south = new Daylight(50.0, Aspect::South, 1.0);
+        self::assertGreaterThan(4.5, $south->dailyIntegral(355));
+        self::assertLessThan(7.0, $south->dailyIntegral(355));
+        self::assertGreaterThan(12.0, $south->dailyIntegral(172));
+        self::assertLessThan(16.0, $south->dailyIntegral(172));
+        // M: monthly means of temperate stations.
+        foreach ([[355, 0.30], [80, 0.41], [172, 0.47]] as [$day, $clear]) {
+            self::assertEqualsWithDelta($clear, $south->clearness($day), 0.03);
+        }
+    }
+
     /** M: a clear-to-cloudy midsummer day outdoors in the middle latitudes brings 35–50 mol/m², midwinter 3–10. */
     public function testOutdoorsIsAsBrightAsMeasured(): void
     {

@@ -38,7 +38,7 @@ final class SecondSolverTest extends TestCase
     /**
      * Where a state lives by the difference of two large rates, the splitting by days shows: algae grow while carbon dioxide and their own
      * mass change through the day, are grazed round the clock, and net the tenth of either. So many times the 2 % of the others; what
-     * feeds on them follows by half.
+     * feeds on them follows by half. Food is left over from the day on which all have eaten enough, which may be a day sooner or later.
      */
     private const SLACK = [
         'film' => 6.0,
@@ -46,7 +46,7 @@ final class SecondSolverTest extends TestCase
         'silicon' => 6.0,
         'droppingsNitrogen' => 6.5,
         'carbon' => 3.5,
-        'nitrite' => 2.5,
+        'nitrite' => 4.0,
         'hardness' => 2.5,
         'poreNitrogen' => 2.5,
         'nitrate' => 2.0,
@@ -55,11 +55,13 @@ final class SecondSolverTest extends TestCase
         'litterNitrogen' => 2.0,
         'litterCarbon' => 1.5,
         'tannin' => 2.0,
+        'scrapsNitrogen' => 4.5,
         'drift' => 2.0,
         'ammonia' => 1.5,
-        'nitriteOxidisers' => 1.5,
+        'nitriteOxidisers' => 3.0,
         'biomass0' => 1.5,
-        'biomass1' => 1.5,
+        'biomass1' => 2.0,
+        'leafNitrogen1' => 1.5,
         'headCarbon' => 1.5,
         'oxygen' => 1.5,
         'potassium' => 1.5,

@@ -40,7 +40,7 @@ ALGAE_HALF_N, ALGAE_RESP, ALGAE_DENSE, GREENEST, DIATOM_SI, HALF_SI = 0.01, 0.04
 SPORES, FIRST_FILM, FIRST_GREEN = (1e-3, 1e-4, 3e-4), 0.06, 0.1
 RATE_A, YIELD_A, HALF_A, RATE_N, YIELD_N, HALF_N, INHIBIT = 4.5, 0.18, 0.015, 11.0, 0.06, 0.13, 0.5
 COMAMMOX, SURFACE_RATE = 0.8, 200.0
-DECAY, DORMANT, OX_A, OX_N = 0.05, 0.15, 0.5, 1.0
+DECAY, DORMANT, OX_A, OX_N = 0.1, 0.5, 0.5, 1.0
 FLUSH, READY, READY_SHARE, SLOW, QUICK_C, SLOW_C, AEROBIC, BUBBLES, SOIL_TANNIN, DEBT, PAID = 0.05, 0.004, 0.17, 0.0001, 0.02, 0.0003, 0.3, 0.2, 0.03, 0.4, 0.02
 SOIL_DENIT, LIME_RATE, STONE_REACH, GRAINS, TURNED = 0.15, 0.0007, 300.0, 10.0, 50.0
 HEAD_O2, HEAD_C, HEAD_CO2 = 274.0, 0.2062, 0.7555  # mg/L of air
@@ -185,7 +185,7 @@ class Tank:
         for g in plan["animals"]:
             kind = animals[g["kind"]]
             self.groups.append(dict(day=g["day"], heads=g["count"], adult=likely(kind["grams"]), fish=kind["shape"] == "fish",
-                                    burrows=kind["burrows"] == "yes", filters=kind["shape"] != "fish" and kind["level"] == "middle", swims=kind["shape"] == "fish" and kind["level"] != "bottom", grazes=likely(kind["grazes"]), breeds=likely(kind["breeds"])))
+                                    burrows=kind["burrows"] == "yes", filters=kind["shape"] != "fish" and kind["level"] == "middle", swims=kind["shape"] == "fish" and kind["level"] != "bottom", grazes=likely(kind["grazes"]), breeds=likely(kind["breeds"]), room=likely(kind["litres_each"])))
         self.food, self.protein, self.feed_from = plan["feeding"]["grams"], plan["feeding"]["protein"], plan["feeding"]["fromDay"]
         self.surface = surface
         self.most_a = SURFACE_RATE * surface / RATE_A
@@ -224,6 +224,7 @@ class Tank:
     def warm_clump(self, c):
         low, best, high = c["cold"]
         c["warm"] = cardinal(self.t, low, best, high) / cardinal(min(25.0, best), low, best, high)
+        c["scorched"] = min(0.2, 0.02 * max(0.0, self.t - (high - 6) - 3))
 
     def sun(self, day):
         """Hours of daylight and mol/m2 under the open sky: FAO 56, eqs 21, 23, 25, 34; declination by Spencer (1971)."""
@@ -232,7 +233,8 @@ class Tank:
         lat = math.radians(self.site["latitude"])
         sunset = math.acos(max(-1.0, min(1.0, -math.tan(lat) * math.tan(decl))))
         ra = 24 * 60 / math.pi * 0.0820 * (1 + 0.033 * math.cos(2 * math.pi * day / 365)) * (sunset * math.sin(lat) * math.sin(decl) + math.cos(lat) * math.cos(decl) * math.sin(sunset))
-        return 24 / math.pi * sunset, self.site["sky"] * 0.475 * ra * 0.45 * 4.57
+        clear = min(0.5, 0.216 + 0.295 * max(0.0, math.cos(lat - decl)))
+        return 24 / math.pi * sunset, self.site["sky"] * clear * ra * 0.45 * 4.57
 
     def source(self, w):
         alk = w["kh"] * 0.3566
@@ -316,7 +318,7 @@ class Tank:
             held = 1 - math.exp(-path)
             here = 1.0
             for cx, cz, r, takes in over:
-                here *= 1 - takes * lens(radius, r, math.hypot(c["place"] - cx, c["row"] - cz))
+                here *= 1 - 0.6 * takes * lens(radius, r, math.hypot(c["place"] - cx, c["row"] - cz))
             here *= held / path if path > 1e-6 else 1.0
             over.append((c["place"], c["row"], radius, held))
             floor_light *= 1 - min(0.999, held * area / self.area)
@@ -355,12 +357,14 @@ class Tank:
             if day >= self.feed_from and self.food > 0:
                 eats = [0.04 * th * grams[i] * max(0.0, min(1.0, (1.5 - condition[i]) / 0.4)) * (g["adult"] / 0.5) ** -0.2 for i, g in enumerate(self.groups)]
                 swim = np.array([e if g["swims"] else 0.0 for e, g in zip(eats, self.groups)])
-                rest = np.array([0.0 if g["swims"] else e for e, g in zip(eats, self.groups)])
-                one = min(0.85 * self.food, swim.sum())
-                two = min(self.food - one, rest.sum())
-                one += min(self.food - one - two, swim.sum() - one)
+                sift = np.array([e if g["fish"] and not g["swims"] else 0.0 for e, g in zip(eats, self.groups)])
+                rest = np.array([0.0 if g["fish"] else e for e, g in zip(eats, self.groups)])
+                one = min(0.6 * self.food, swim.sum())
+                two = min(self.food - one, sift.sum())
+                three = min(self.food - one - two, rest.sum())
+                one += min(self.food - one - two - three, swim.sum() - one)
                 food_n = lambda f: f * 1000 * self.protein * 0.16
-                for who, eaten in ((swim, one), (rest, two)):
+                for who, eaten in ((swim, one), (sift, two), (rest, three)):
                     if eaten <= 0 or who.sum() <= 0:
                         continue
                     kept = food_n(eaten) - eaten * 1000 * self.protein * 0.092 - 0.17 * food_n(eaten)
@@ -373,11 +377,11 @@ class Tank:
                     left = np.array([eaten * f - grown * a for f, a in ((FOOD_P, AN_P), (FOOD_K, AN_K), (FOOD_FE, AN_FE))]) / 2
                     rel += left
                     d[drop] += np.array([passed, food_n(eaten) - nh4 - grown * AN_N, *left])
-                left = self.food - one - two
+                left = self.food - one - two - three
                 d[scrap] += left * np.array([FOOD_C, food_n(1.0), FOOD_P, FOOD_K, FOOD_FE])
             sit = np.array([0.0 if g["filters"] else g["grazes"] * grams[i] for i, g in enumerate(self.groups)])
             sieve = np.array([g["grazes"] * grams[i] if g["filters"] else 0.0 for i, g in enumerate(self.groups)])
-            hunt = np.array([grams[i] if g["fish"] else 0.0 for i, g in enumerate(self.groups)])
+            hunt = np.array([grams[i] * (1.0 if g["swims"] else 3.0) if g["fish"] else 0.0 for i, g in enumerate(self.groups)])
             each = GRAZE * th
             taken = lambda want, there, half: min(0.5 * there, want * there / (half + there)) if there > 0 else 0.0
             film = ag[0] + ag[2]
@@ -423,7 +427,8 @@ class Tank:
                 rel += lost * np.array([AN_P, AN_K, AN_FE])
                 if heads[i] > 0:  # they multiply while each has mass to spare; a narrow ramp in place of a switch
                     spare = (grams[i] / (0.7 * g["adult"] * heads[i]) - 1) / 0.01
-                    d[at + 8 + m + i] += g["breeds"] * th * heads[i] * min(1.0, max(0.0, spare)) * min(1.0, max(0.0, heads[i] - 1))
+                    room = max(0.0, 1 - 0.5 * heads[i] * g["room"] / self.v)
+                    d[at + 8 + m + i] += g["breeds"] * room * th * heads[i] * min(1.0, max(0.0, spare)) * min(1.0, max(0.0, heads[i] - 1))
                 lean = 0.15 * max(0.0, 1 - condition[i] / 0.45) if heads[i] > 0 else 0.0
                 if lean > 0:
                     body = lean * grams[i]
@@ -537,7 +542,7 @@ class Tank:
 
         # Nitrogen chain.
         c, c2, c3, o = tan / v, no2 / v, no3 / v, o2 / v
-        acid = min(1.0, max(0.0, 1 - 0.833 * (7.2 - self.pH)))
+        acid = max(0.3 * min(1.0, max(0.0, (self.pH - 4) / 0.3)), min(1.0, 1 - 0.833 * (7.2 - self.pH)))
         first = RATE_A * xa * th * acid * c / (HALF_A + c) * o / (OX_A + o)
         ka_nh = 10 ** -(0.09018 + 2729.92 / (self.t + 273.2))
         unionised = c * ka_nh / (ka_nh + h)
@@ -590,7 +595,7 @@ class Tank:
 
         # Breathing, shedding, melt.
         for i, c_ in enumerate(self.clumps):
-            burnt = RESP * c_["mu"] * c_["warm"] * (0.5 + 0.5 * min(1.0, lits[i])) * b[i]
+            burnt = RESP * c_["mu"] * 1.06 ** (self.t - 25) * (0.5 + 0.5 * min(1.0, lits[i])) * b[i]
             d[25 + i] -= burnt
             rel += burnt * np.array([LEAF_P, LEAF_K, LEAF_FE])
             spill = QMAX * burnt * brim(q[i] / b[i])
@@ -598,7 +603,7 @@ class Tank:
             nh4_in += spill
             carbon_in += (1 - out_of[i]) * burnt * LEAF_C
             burn += (1 - out_of[i]) * burnt * LEAF_C * O2_PER_C
-            lost = MORT * c_["warm"] * c_["mu"] * b[i] + (c_["melt"] * c_["mass"] / (c_["until"] - 3) if 3 <= day < c_["until"] else 0.0)
+            lost = (MORT * c_["warm"] * c_["mu"] + c_["scorched"]) * b[i] + (c_["melt"] * c_["mass"] / (c_["until"] - 3) if 3 <= day < c_["until"] else 0.0)
             part = lost / b[i]
             d[25 + i] -= lost
             d[25 + n + i] -= q[i] * part
@@ -630,7 +635,7 @@ class Tank:
         sat, co2_air = self.sat, self.co2_air
         if self.sealed:
             sat, co2_air = sat * head_o2 / (HEAD_O2 * self.headspace), co2_air * CO2_PER_C * head_c / (HEAD_CO2 * self.headspace)
-        bubbles = 12 * max(0.0, o2 - 2 * sat * v)
+        bubbles = 48 * max(0.0, o2 - 2 * self.sat * v)
         if self.sealed:
             d[x + 17 + 3 * n] += bubbles - k * (sat - o)
             d[x + 18 + 3 * n] -= k * helped / CO2_PER_C * (co2_air - co2)
@@ -761,7 +766,9 @@ def enhancement(velocity, pH, tank):
     """Hoover & Berkshire (1969)."""
     h = 10.0**-pH
     tau = 1 + h * h / (tank.k1 * (tank.k2 + h))
-    reach = math.sqrt((0.037 + 8500 * tank.kw / h) * tau / 1.92e-9) * 1.92e-9 / (velocity / 86400)
+    k = tank.t + 273.15
+    hydration, spread = math.exp(1246.98 - 6.19e4 / k - 183.0 * math.log(k)), 5.019e-6 * math.exp(-19510 / 8.314 / k)
+    reach = math.sqrt((hydration + 8500 * tank.kw / h) * tau / spread) * spread / (velocity / 86400)
     return tau / (tau - 1 + math.tanh(reach) / reach)
 
 

@@ -8,16 +8,19 @@ use Olvek\Core\Basis\Unit\Words;
 
 /**
  * By how much a tank stands off the best that its plan and the run can make of what was read: something goes on in it that neither tells
- * of. It holds near the readings that show it, and fades with time.
+ * of. It holds near the readings that show it, part of it stays, and the rest fades with time.
  *
  * P: Kennedy & O'Hagan (2001), Bayesian calibration of computer models, J. R. Stat. Soc. B 63, 425–464 (that a model's own lack is
- * estimated beside its parameters); its likeness from day to day is taken as exp(−days/60), of warmth exp(−days/8). J.
+ * estimated beside its parameters). Half of it is taken to stay as it is: a heater set higher, a stone laid in, and so it goes on ahead;
+ * the likeness of the other half from day to day as exp(−days/60), of warmth, whose weather passes, exp(−days/8). J.
  */
 final readonly class Departure
 {
     private const DAYS = 60.0;
     /** Of warmth: weather passes sooner than stones. */
     private const WARM_DAYS = 8.0;
+    /** Share of it, in squares, that stays. J (0.3–0.8). */
+    private const STAYS = 0.5;
     private const SEED = 20_261_129;
     /** Least variance, in those of the readings' own noise, that is more than chance. J. */
     private const LEAST = 0.3;
@@ -107,7 +110,7 @@ final readonly class Departure
             return null;
         }
         $lasts = Quantity::Temperature === $quantity ? self::WARM_DAYS : self::DAYS;
-        $alike = static fn (int $a, int $b): float => $variance * exp(-abs($a - $b) / $lasts);
+        $alike = static fn (int $a, int $b): float => $variance * (self::STAYS + (1 - self::STAYS) * exp(-abs($a - $b) / $lasts));
         $matrix = [];
         foreach ($on as $i => $day) {
             foreach ($on as $k => $other) {

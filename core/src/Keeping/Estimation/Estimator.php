@@ -18,7 +18,8 @@ use Olvek\Core\Simulation\Run\Runner;
 /**
  * A tank as it is today, from all that was read of it: many tanks whose uncertain numbers differ go the way that plan and logbook tell, and
  * those numbers are moved until what the tanks hold agrees with the readings (Smoother). Beside what every band varies, each tank's plants
- * and feeding drift from month to month, and what was planned and is in no logbook has happened in half of them.
+ * and feeding drift from month to month, what was planned and is in no logbook has happened in half of them, some keepers change water and
+ * log nothing, and each kit reads off by something of its own, which is the kit's and not the tank's.
  *
  * It can be worked out in pieces: any tank of any step by whoever has time, then the step.
  */
@@ -67,6 +68,10 @@ final readonly class Estimator
         foreach ($this->unlogged as $event) {
             $dimensions[] = "event $event->id";
         }
+        $dimensions[] = UnloggedChanges::DIMENSION;
+        foreach ($this->measures() as $measure) {
+            $dimensions[] = "kit $measure";
+        }
         $members = array_fill(0, self::MEMBERS, []);
         foreach ($dimensions as $dimension) {
             foreach ($ensemble->places($dimension) as $n => $place) {
@@ -88,10 +93,13 @@ final readonly class Estimator
         [$actual, $runner] = $this->tank($scores, $plan ?? $this->plan);
         $last = [] === $this->observations ? 0 : max(array_map(static fn (Observation $o): int => $o->day, $this->observations));
         $days = min(Plan::LAST_DAY, $whole ? $this->today + 1 + self::AHEAD : $last + 1);
-        $trace = $runner->run(max(1, $days), $actual->events, pace: Pace::Rough);
+        $trace = $runner->run(max(1, $days), [...$actual->events, ...UnloggedChanges::in($scores)], pace: Pace::Rough);
 
         return Member::of(
-            array_map(static fn (Observation $o): float => $o->predicted($trace, $actual->plan), $this->observations),
+            array_map(
+                static fn (Observation $o): float => $o->predicted($trace, $actual->plan, $scores["kit {$o->measure->value}"] ?? 0.0),
+                $this->observations,
+            ),
             $whole ? $trace : null,
         );
     }
@@ -130,6 +138,12 @@ final readonly class Estimator
     private static function predicted(array $members): array
     {
         return array_map(static fn (Member $m): array => $m->predicted, $members);
+    }
+
+    /** @return list<string> measures that were read, each once */
+    private function measures(): array
+    {
+        return array_values(array_unique(array_map(static fn (Observation $o): string => $o->measure->value, $this->observations)));
     }
 
     /**

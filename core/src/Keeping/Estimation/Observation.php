@@ -38,8 +38,12 @@ final readonly class Observation
         return new self($this->day, $this->measure, $this->value, $noise, $this->clump, $this->since, $this->nothing, $this->shared);
     }
 
-    /** What a run has where it was read, on the reading's scale. */
-    public function predicted(Trace $trace, Plan $plan): float
+    /**
+     * What a kit would read of a run, on the reading's scale.
+     *
+     * @param float $bias normal score of what that kit reads off always
+     */
+    public function predicted(Trace $trace, Plan $plan, float $bias = 0.0): float
     {
         $day = max(0, min($trace->days() - 1, $this->day));
         $base = match ($this->measure) {
@@ -52,7 +56,8 @@ final readonly class Observation
             Measure::Cover => min(1.0, $trace->columns['cover'][$day]),
             default => $trace->columns[$this->measure->measured()->column][$day],
         };
-        $predicted = Scale::of($this->measure)->from($base);
+        $scale = Scale::of($this->measure);
+        $predicted = $scale->from($base) + $bias * $scale->bias;
 
         return $this->nothing ? max($this->value, $predicted) : $predicted;
     }

@@ -14,9 +14,10 @@ final readonly class Scale
 {
     /**
      * @param float|null $floor added before the logarithm is taken; null where differences count, not ratios
-     * @param float      $noise standard deviation on this scale
+     * @param float      $noise standard deviation on this scale of a single reading
+     * @param float      $bias  and of what a kit reads off always
      */
-    private function __construct(private ?float $floor, public float $noise)
+    private function __construct(private ?float $floor, public float $noise, public float $bias)
     {
     }
 
@@ -24,7 +25,7 @@ final readonly class Scale
     {
         $measured = $measure->measured();
 
-        return new self($measured->floor, $measured->noise);
+        return new self($measured->floor, $measured->noise, $measured->bias);
     }
 
     public function from(float $base): float

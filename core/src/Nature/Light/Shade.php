@@ -14,6 +14,11 @@ final readonly class Shade
 {
     /** m that a shade reaches beyond the leaves. J (0.03–0.10). */
     public const SLANT = 0.07;
+    /**
+     * Share of a taller neighbour's shade that a stand escapes: it leans and grows into the gaps, where a plain disc would stay put. J
+     * (0.2–0.6).
+     */
+    public const ESCAPED = 0.4;
 
     /**
      * Light within each stand and below all of them, as a share of what passes the surface, before the water has taken its part.
@@ -22,12 +27,13 @@ final readonly class Shade
      * @param array<int, float>               $areas   m² that each covers, in the same order
      * @param array<int, float>               $leaves  m² of leaf of each
      * @param float                           $surface m² of the water: no shade is wider
+     * @param float                           $escaped share (0–1) of a neighbour's shade that a stand grows out of
      *
      * @return array{array<int, float>, float} mean light within each stand by its key; mean light on the floor
      */
-    public static function within(array $places, array $areas, array $leaves, float $surface): array
+    public static function within(array $places, array $areas, array $leaves, float $surface, float $escaped = self::ESCAPED): array
     {
-        return self::through(self::overlaps($places, $areas), $areas, $leaves, $surface);
+        return self::through(self::overlaps($places, $areas), $areas, $leaves, $surface, $escaped);
     }
 
     /**
@@ -72,11 +78,18 @@ final readonly class Shade
      * @param array<int, float>             $areas    m²
      * @param array<int, float>             $leaves   m² of leaf
      * @param float                         $surface  m² of the water
+     * @param float                         $escaped  share (0–1) of a neighbour's shade that a stand grows out of
      *
      * @return array{array<int, float>, float}
      */
-    public static function through(array $overlaps, array $areas, array $leaves, float $surface): array
-    {
+    public static function through(
+        array $overlaps,
+        array $areas,
+        array $leaves,
+        float $surface,
+        float $escaped = self::ESCAPED,
+    ): array {
+        $caught = 1 - $escaped;
         $light = $takes = [];
         $through = 0.0;
         foreach ($overlaps as $i => $covers) {
@@ -87,7 +100,7 @@ final readonly class Shade
             $held = $takes[$i] = 1 - exp(-$path);
             $down = 1.0;
             foreach ($covers as $n => $share) {
-                $down *= 1 - $takes[$n] * $share;
+                $down *= 1 - $caught * $takes[$n] * $share;
             }
             $light[$i] = $down * ($path < 1e-6 ? 1.0 : $held / $path);
             // On the floor shades lie one over another by chance.

@@ -18,6 +18,7 @@ enum Measure: string
 {
     #[Measured(
         'ammonia', Dimension::Concentration, [0.0, 50.0], 0.35,
+        bias: 0.2,
         unit: 'mg/L as N', floor: 0.05, nothingBelow: 0.1, column: 'ammonia', ions: [Ion::Ammonium, Ion::Ammonia],
         element: 'N',
         steps: ['' => [0.0, 0.25, 0.5, 1.0, 2.0, 4.0], 'N' => [0.0, 0.2, 0.4, 0.8, 1.5, 3.0]],
@@ -27,6 +28,7 @@ enum Measure: string
 
     #[Measured(
         'nitrite', Dimension::Concentration, [0.0, 50.0], 0.35,
+        bias: 0.2,
         unit: 'mg/L as N', floor: 0.03, nothingBelow: 0.06, column: 'nitrite', ions: [Ion::Nitrite], element: 'N',
         steps: ['' => [0.0, 0.25, 0.5, 1.0, 2.0, 5.0], 'N' => [0.0, 0.05, 0.1, 0.3, 0.6, 1.5]],
         isUsual: true, aliases: ['no2'],
@@ -35,6 +37,7 @@ enum Measure: string
 
     #[Measured(
         'nitrate', Dimension::Concentration, [0.0, 200.0], 0.35,
+        bias: 0.2,
         unit: 'mg/L as N', floor: 0.25, nothingBelow: 0.5, column: 'nitrate', ions: [Ion::Nitrate], element: 'N',
         steps: ['' => [0.0, 5.0, 10.0, 20.0, 40.0, 80.0], 'N' => [0.0, 1.0, 2.0, 5.0, 10.0, 20.0]],
         isUsual: true, aliases: ['no3'],
@@ -43,6 +46,7 @@ enum Measure: string
 
     #[Measured(
         'pH', Dimension::Acidity, [3.0, 11.0], 0.3,
+        bias: 0.12,
         column: 'pH',
         steps: ['' => [6.0, 6.5, 7.0, 7.5, 8.0, 8.5]],
         isUsual: true,
@@ -52,6 +56,7 @@ enum Measure: string
     // Drops of a whole degree, as of GH. C.
     #[Measured(
         'KH', Dimension::Hardness, [0.0, 80.0], 0.8,
+        bias: 0.3,
         unit: '°dH', column: 'carbonateHardness',
         steps: self::HARDNESS_STEPS,
         isUsual: true, aliases: ['dkh'],
@@ -60,6 +65,7 @@ enum Measure: string
 
     #[Measured(
         'GH', Dimension::Hardness, [0.0, 80.0], 0.8,
+        bias: 0.3,
         unit: '°dH', column: 'generalHardness',
         steps: self::HARDNESS_STEPS,
         isUsual: true, aliases: ['dgh'],
@@ -68,12 +74,14 @@ enum Measure: string
 
     #[Measured(
         'temperature', Dimension::Temperature, [-2.0, 45.0], 0.7,
+        bias: 0.4,
         unit: '°C', column: 'temperature', isUsual: true, aliases: ['temp', '°c'],
     )]
     case Temperature = 'temperature';
 
     #[Measured(
         'phosphate', Dimension::Concentration, [0.0, 50.0], 0.35,
+        bias: 0.2,
         unit: 'mg/L as P', floor: 0.008, nothingBelow: 0.016, column: 'phosphate', ions: [Ion::Phosphate],
         element: 'P',
         steps: ['' => [0.0, 0.1, 0.25, 0.5, 1.0, 2.0], 'P' => [0.0, 0.03, 0.1, 0.2, 0.3, 0.6]],
@@ -83,6 +91,7 @@ enum Measure: string
 
     #[Measured(
         'iron', Dimension::Concentration, [0.0, 20.0], 0.35,
+        bias: 0.2,
         unit: 'mg/L', floor: 0.0125, nothingBelow: 0.025, column: 'iron',
         steps: ['' => [0.0, 0.05, 0.1, 0.25, 0.5, 1.0]],
         decimals: 2, aliases: ['fe'],
@@ -92,6 +101,7 @@ enum Measure: string
     // The hour is known, the colour no better.
     #[Measured(
         'pH before the lamp comes on', Dimension::Acidity, [3.0, 11.0], 0.25,
+        bias: 0.12,
         column: 'pHLeast',
         steps: ['' => [6.0, 6.5, 7.0, 7.5, 8.0, 8.5]],
     )]
@@ -99,13 +109,15 @@ enum Measure: string
 
     #[Measured(
         'pH as the lamp goes off', Dimension::Acidity, [3.0, 11.0], 0.25,
+        bias: 0.12,
         column: 'pHMost',
         steps: ['' => [6.0, 6.5, 7.0, 7.5, 8.0, 8.5]],
     )]
     case AcidityAtDusk = 'ph-dusk';
 
     #[Measured(
-        'conductivity', Dimension::Conductivity, [0.0, 10000.0], 0.12,
+        'conductivity', Dimension::Conductivity, [0.0, 10000.0], 0.05,
+        bias: 0.03,
         unit: 'µS/cm', floor: 1.0, column: 'conductivity', decimals: 0, aliases: ['ec'], remark: 'at 25 °C',
     )]
     case Conductivity = 'conductivity';

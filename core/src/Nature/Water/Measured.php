@@ -20,6 +20,8 @@ final readonly class Measured
      * @param string                     $unit         in what the base scale counts, as tables say it; '' for plain numbers
      * @param array{float, float}        $bounds       least and most on the base scale that can be a reading. J: beyond it is a slip
      * @param float                      $noise        standard deviation of a reading on the scale of `floor`. J where nothing else is said
+     * @param float                      $bias         the same of what one kit or probe reads off always: no number of readings averages
+     *                                                 it away. J after what makers state and comparisons of kits
      * @param float|null                 $floor        added before the logarithm is taken; null where differences count, not ratios
      * @param float                      $nothingBelow base value below which a reading counts as 0
      * @param string                     $column       of a run, what it is held against; '' where Observation has a way of its own
@@ -40,6 +42,7 @@ final readonly class Measured
         public float $noise,
         public string $unit = '',
         public ?float $floor = null,
+        public float $bias = 0.0,
         public float $nothingBelow = 0.0,
         public string $column = '',
         public ?string $of = null,
@@ -52,7 +55,7 @@ final readonly class Measured
         public array $aliases = [],
         public string $remark = '',
     ) {
-        if ($bounds[0] >= $bounds[1] || $noise <= 0 || (null !== $floor && $floor <= 0) || $nothingBelow < 0) {
+        if ($bounds[0] >= $bounds[1] || $noise <= 0 || (null !== $floor && $floor <= 0) || $nothingBelow < 0 || $bias < 0) {
             throw new \InvalidArgumentException("\"$label\" has invalid bounds, noise or floor.");
         }
         if (([] === $ions) !== ('' === $element)) {

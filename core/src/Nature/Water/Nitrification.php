@@ -25,9 +25,18 @@ final class Nitrification
      */
     private const IN_ACID = 0.3;
 
-    /** Full from pH 7.2, falling towards 6. P: US EPA (1993), Nitrogen Control Manual: 1 − 0.833 (7.2 − pH), for sludge that drifts. */
+    /** pH at which even that film stops, and span over it in which it slows: Tarre & Green (2004) ran theirs at 4.3; J below that. */
+    private const STOPS_AT = 4.0;
+    private const STOPS_WITHIN = 0.3;
+
+    /**
+     * Full from pH 7.2, falling towards 6. P: US EPA (1993), Nitrogen Control Manual: 1 − 0.833 (7.2 − pH), for sludge that drifts. What
+     * has got used to acid goes on at its share down to pH 4.3 and has stopped at 4, so that no water turns to vinegar by it.
+     */
     public static function acidityFactor(float $pH): float
     {
-        return max(self::IN_ACID, min(1.0, 1 - 0.833 * (7.2 - $pH)));
+        $used = self::IN_ACID * max(0.0, min(1.0, ($pH - self::STOPS_AT) / self::STOPS_WITHIN));
+
+        return max($used, min(1.0, 1 - 0.833 * (7.2 - $pH)));
     }
 }

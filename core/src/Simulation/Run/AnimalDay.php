@@ -8,7 +8,7 @@ use Olvek\Core\Nature\Animal\Feed;
 use Olvek\Core\Nature\Water\Oxygen;
 
 /**
- * Animals on a day: swimmers eat first, the bottom what they leave; shrimp and snails crop algae and mulm, small fish the life in it; all
+ * Animals on a day: swimmers eat first, then fish of the bottom, then shrimp and snails; these crop algae and mulm, fish the life in it; all
  * excrete, breathe and burn a little of themselves.
  *
  * Excretion of ammonia follows the published share of protein. Carbon that is eaten and neither kept nor passed goes to a common store
@@ -24,8 +24,11 @@ final readonly class AnimalDay
     private const FOOD_POTASSIUM = 8.0;
     /** g dry food that a g of animal can eat a day at 25 °C. J (0.03–0.06). */
     private const APPETITE = 0.04;
-    /** Share of the food that swimmers can catch before it has sunk. J (0.6–0.95). */
-    private const CAUGHT = 0.85;
+    /**
+     * Share of the food that swimmers can catch before it has sunk, while somebody waits below. J (0.4–0.8); C: who keeps bottom feeders
+     * gives them food that sinks.
+     */
+    private const CAUGHT = 0.6;
     /** Times an adult's mass at which an animal eats no more, and span over which its appetite fades. J. */
     private const FAT = 1.5;
     private const FATTENING = 0.4;
@@ -77,8 +80,8 @@ final readonly class AnimalDay
 
     private static function feed(State $s, Day $day, RunConstants $facts, MassBalance $books, float $food, float $protein): void
     {
-        $swimmers = $others = [];
-        $byFirst = $byThen = 0.0;
+        $swimmers = $sifters = $others = [];
+        $bySwimmers = $bySifters = $byOthers = 0.0;
         [$heads, $animals] = [$s->heads, $s->animals];
         foreach ($facts->groups as $i => $group) {
             // A fat animal leaves its food.
@@ -86,21 +89,26 @@ final readonly class AnimalDay
             $hunger = $hunger < 1.0 ? ($hunger > 0.0 ? $hunger : 0.0) : 1.0;
             $appetite = self::APPETITE * $day->theta * $animals[$i] * $hunger * $group->eats;
             if ($group->swims) {
-                $byFirst += $swimmers[$i] = $appetite;
+                $bySwimmers += $swimmers[$i] = $appetite;
+            } elseif ($group->fish) {
+                $bySifters += $sifters[$i] = $appetite;
             } else {
-                $byThen += $others[$i] = $appetite;
+                $byOthers += $others[$i] = $appetite;
             }
         }
         $gram = self::gram($facts, $protein);
         $books->in($gram->times($food));
         $day->food += $food * $gram->nitrogen;
-        $first = min(self::CAUGHT * $food, $byFirst);
-        $then = min($food - $first, $byThen);
+        $first = min(self::CAUGHT * $food, $bySwimmers);
+        // Fish of the bottom are quicker than shrimp and snails.
+        $then = min($food - $first, $bySifters);
+        $last = min($food - $first - $then, $byOthers);
         // Swimmers pick up what the bottom leaves.
-        $first += min($food - $first - $then, $byFirst - $first);
-        self::eat($s, $day, $swimmers, $byFirst, $first, $gram);
-        self::eat($s, $day, $others, $byThen, $then, $gram);
-        $s->scraps->add($gram, $food - $first - $then);
+        $first += min($food - $first - $then - $last, $bySwimmers - $first);
+        self::eat($s, $day, $swimmers, $bySwimmers, $first, $gram);
+        self::eat($s, $day, $sifters, $bySifters, $then, $gram);
+        self::eat($s, $day, $others, $byOthers, $last, $gram);
+        $s->scraps->add($gram, $food - $first - $then - $last);
     }
 
     /** What a g of the food holds. */
@@ -185,7 +193,7 @@ final readonly class AnimalDay
             } else {
                 $sitting += $group->grazes * $grams;
             }
-            $hunting += $group->fish ? $grams : 0.0;
+            $hunting += $group->hunts * $grams;
         }
         $each = $p->grazing * $day->theta;
         $bySitters = $byFilterers = $byHunters = 0.0;
@@ -238,7 +246,7 @@ final readonly class AnimalDay
     {
         $animals = $s->animals;
         foreach ($facts->groups as $i => $group) {
-            $animals[$i] *= 1 + ($group->filters ? $perFilterer : $perSitter) * $group->grazes + ($group->fish ? $perHunter : 0.0);
+            $animals[$i] *= 1 + ($group->filters ? $perFilterer : $perSitter) * $group->grazes + $group->hunts * $perHunter;
         }
         $s->animals = $animals;
     }

@@ -23,11 +23,16 @@ final readonly class GroupConstants
     /** What shrimp and snails burn of themselves against fish. M (0.3–0.6). */
     private const THRIFTY = 0.45;
 
+    /** How much harder fish of the bottom hunt what lives in mulm than swimmers do. J (2–5). */
+    private const SIFTS = 3.0;
+
     public AnimalKind $kind;
     public bool $fish;
     /** Fish that take their food before it has sunk; and what is no fish and filters the open water. */
     public bool $swims;
     public bool $filters;
+    /** How hard it hunts the life in mulm. */
+    public float $hunts;
     /** g of an adult. */
     public float $grams;
     public float $grazes;
@@ -42,6 +47,7 @@ final readonly class GroupConstants
         $this->fish = AnimalShape::Fish === $kind->shape;
         $this->swims = $this->fish && Level::Bottom !== $kind->level;
         $this->filters = !$this->fish && Level::Middle === $kind->level;
+        $this->hunts = $this->fish ? ($this->swims ? 1.0 : self::SIFTS) : 0.0;
         $this->grams = $kind->grams->value;
         $this->grazes = $kind->grazes->value;
         $thrift = $this->fish ? 1.0 : self::THRIFTY;

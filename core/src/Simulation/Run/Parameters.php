@@ -61,7 +61,9 @@ final readonly class Parameters
      *     9–27 µmol/L
      * @param float $nitriteOxidiserRate  mg N per mg VSS and day: 0.9 d⁻¹ / yield 0.06
      * @param float $nitriteOxidiserYield mg VSS per mg N
-     * @param float $nitrifierDecay       d⁻¹
+     * @param float $nitrifierDecay       d⁻¹; M Henze and others (2000), Activated Sludge Models: 0.05–0.15 at 20 °C
+     * @param float $nitrifierDormancy    decay of an idle colony against that of a busy one: cells go dormant, so that a film that is fed
+     *     little lives on, but does not stay ready for many times its usual load
      * @param float $surfaceRate mg N per m² of surface and day of a mature film; M 0.2–1.0 g for trickling media, low end in still water
      * @param float $comammox share of the first step that a guild used to little ammonia carries through to nitrate; M Daims and others
      *     (2015), Nature 528 (that it is)
@@ -142,7 +144,8 @@ final readonly class Parameters
         #[Range(0.05, 0.4, Provenance::Memory)] public float $halfNitrite = 0.13,
         #[Range(7.0, 17.0, Provenance::Memory)] public float $nitriteOxidiserRate = 11.0,
         #[Range(0.04, 0.08, Provenance::Memory)] public float $nitriteOxidiserYield = 0.06,
-        #[Range(0.03, 0.1, Provenance::Memory)] public float $nitrifierDecay = 0.05,
+        #[Range(0.05, 0.17, Provenance::Memory)] public float $nitrifierDecay = 0.1,
+        #[Range(0.15, 1.0, Provenance::Judgement)] public float $nitrifierDormancy = 0.5,
         #[Range(50.0, 1000.0, Provenance::Memory)] public float $surfaceRate = 200.0,
         #[Range(0.2, 0.9, Provenance::Judgement)] public float $comammox = 0.8,
         #[Range(0.3, 3.0, Provenance::Judgement)] public float $inoculum = 1.0,

@@ -14,6 +14,7 @@ use Olvek\Core\Nature\Water\Oxygen;
  * Plants on a day. Before the hours: what each could fix and take up. After them: growth, breathing, death, melt.
  *
  * μ = μmax·fT·I/(K_I+I)·min(h,18)/12·fC·min(fN, fP, fK, fFe)·(1−crowding⁴) − respiration − mortality, with
+ * breathing × 1.06^(T−25), and what heat beyond a kind's warmest kills;
  * fN = (Q−6)/(15−6) within 0–1 (P: Droop 1973 for the quota, Monod 1949 for the rest); uptake 2.5·μmax·Qmax·B·(Qmax−Q)/(Qmax−Qmin);
  * fP, fK, fFe: what the day brings and half of what is laid by, against what growth asks.
  *
@@ -54,6 +55,12 @@ final class PlantDay
     /** mg/L of sodium from which plants slow down, and span to where they stop. M (50–200; 200–800). */
     private const SALT_FROM = 100.0;
     private const SALT_SPAN = 400.0;
+    /** Times a °C that leaves breathe faster. M: Q10 1.8–2 of plants; warmth speeds it on where growth has long ended. */
+    private const BREATH = 1.06;
+    /** °C over its warmest from which a plant dies back, d⁻¹ that it then loses for each further degree, and most. J. */
+    private const SCORCHED = 3.0;
+    private const SCORCH = 0.02;
+    private const SCORCH_MOST = 0.2;
     /**
      * Days of a week's settling within which tender kinds lose most of what they have, from and to which day, and how much. C: over half by
      * day 10; J.
@@ -102,6 +109,9 @@ final class PlantDay
     private array $burnt = [];
     /** @var array<int, float> factor of warmth on each kind's growth today */
     private array $warmth = [];
+    /** @var array<int, float> share that heat kills of each today */
+    private array $scorched = [];
+    private float $breath = 1.0;
     private float $warmthAt = -273.0;
 
     public function __construct(private readonly RunConstants $facts)
@@ -294,13 +304,13 @@ final class PlantDay
         $p = $this->facts->parameters;
         $this->warm($day->celsius);
         [$grams, $nitrogen, $means, $lits] = [$s->biomass, $s->leafNitrogen, $this->mean, $day->lit];
-        [$warmth, $outs] = [$this->warmth, $this->out];
-        [$breath, $fullest] = [$p->plantRespiration, $p->leafNitrogenMost];
+        $outs = $this->out;
+        [$breath, $fullest] = [$p->plantRespiration * $this->breath, $p->leafNitrogenMost];
         $sum = $intoAir = $leaks = 0.0;
         $all = [];
         foreach ($this->facts->clumps as $i => $clump) {
             $lit = $lits[$i];
-            $burnt = $breath * $clump->growth * $warmth[$i] * (0.5 + 0.5 * ($lit < 1.0 ? $lit : 1.0)) * $means[$i];
+            $burnt = $breath * $clump->growth * (0.5 + 0.5 * ($lit < 1.0 ? $lit : 1.0)) * $means[$i];
             $half = 0.5 * $grams[$i];
             $burnt = $all[] = $burnt < $half ? $burnt : $half;
             $left = $grams[$i] -= $burnt;
@@ -333,11 +343,15 @@ final class PlantDay
             return;
         }
         $this->warmthAt = $celsius;
-        $warmth = [];
+        $this->breath = self::BREATH ** ($celsius - 25);
+        $warmth = $scorched = [];
         foreach ($this->facts->clumps as $clump) {
             $warmth[] = $clump->warmth->factor($celsius);
+            $over = $celsius - $clump->kind->warmest->value - self::SCORCHED;
+            $scorched[] = $over > 0.0 ? min(self::SCORCH_MOST, self::SCORCH * $over) : 0.0;
         }
         $this->warmth = $warmth;
+        $this->scorched = $scorched;
     }
 
     /**
@@ -362,7 +376,7 @@ final class PlantDay
         $p = $this->facts->parameters;
         $since = $age - $s->plantedOn[$i];
         $rots = $clump->buried ? self::RHIZOME_ROT : 1.0;
-        $lost = $rots * $p->plantMortality * $this->warmth[$i] * $clump->growth * $this->mean[$i];
+        $lost = ($rots * $p->plantMortality * $this->warmth[$i] * $clump->growth + $this->scorched[$i]) * $this->mean[$i];
         if ($since >= Growth::MELT_FROM && $since < Growth::MELT_TO) {
             [$share, $until] = $this->melt($s, $i, $clump);
             $lost += $since < $until ? ($share * $s->plantedMass[$i]) / ($until - Growth::MELT_FROM) : 0.0;

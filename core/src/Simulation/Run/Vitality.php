@@ -12,7 +12,7 @@ use Olvek\Core\Planning\Plan\Plan;
 
 /**
  * Numbers of animals on a day: they multiply where there is food for young, and die of hunger, want of oxygen, ammonia, nitrite,
- * cold or heat. Mass comes and goes with food (AnimalDay); here it is shared among heads.
+ * cold or heat, acid or lye. Mass comes and goes with food (AnimalDay); here it is shared among heads.
  *
  * dH/dt = b·θ·H·(young that the mass can make up) − d·H, with d the sum of the wants below.
  *
@@ -44,6 +44,18 @@ final class Vitality
     /** °C beyond its range that it bears, and span to where half die in a day. J. */
     private const BEARABLE = 3.0;
     private const CELSIUS_SPAN = 5.0;
+    /**
+     * pH beyond its range that it bears, pH that all bear, and span to where half die in a day. M: EIFAC (1969), Water quality criteria for
+     * European freshwater fish: 9.5 is borne, 10 kills; J.
+     */
+    private const BEYOND_PH = 1.5;
+    private const BORNE_PH = 9.5;
+    private const PH_SPAN = 1.5;
+    /**
+     * Times the litres a head by the rule of thumb that a kind's own number fills until it multiplies no more: young are eaten, room runs
+     * out. C: colonies level off at one to three times the rule; J.
+     */
+    private const CROWDED = 0.5;
     /** Chance of one being left below which none is. J. */
     private const LAST = 0.02;
     /** Share of young that live where somebody eats them. J (0.1–0.5). */
@@ -88,9 +100,13 @@ final class Vitality
             if ($this->breeds[$i] > 0 && $grams > self::CROWD_MASS * $adult * $heads) {
                 // It takes two.
                 $pairs = min(1.0, max(0.0, $heads - 1));
-                $heads = max($heads, min($heads * (1 + $pairs * $this->breeds[$i] * $day->theta), $grams / (self::CROWD_MASS * $adult)));
+                $room = max(0.0, 1 - self::CROWDED * $heads * $kind->litresEach->value / $s->volume);
+                $heads = max(
+                    $heads,
+                    min($heads * (1 + $pairs * $room * $this->breeds[$i] * $day->theta), $grams / (self::CROWD_MASS * $adult)),
+                );
             }
-            $dying = $this->dying($kind, $grams / ($heads * $adult), $day, $guard);
+            $dying = self::dying($kind, $grams / ($heads * $adult), $day, $guard, $s->pH);
             if ($dying > 0) {
                 $carcass = $dying * $grams;
                 $heads -= $dying * $heads;
@@ -113,17 +129,21 @@ final class Vitality
      *
      * @param float $condition its mean mass against an adult's
      * @param float $guard     times the usual nitrite that chloride lets it bear
+     * @param float $pH        mean of the day
      */
-    private function dying(AnimalKind $kind, float $condition, Day $day, float $guard): float
+    private static function dying(AnimalKind $kind, float $condition, Day $day, float $guard, float $pH): float
     {
         $starved = 1 - $condition / self::LEAN;
         $choked = $kind->breathesAir ? 0.0 : 1 - $day->leastOxygen / (self::LEAST_OXYGEN * $kind->oxygen->value);
         $colder = $kind->coolest->value - $day->celsius;
         $warmer = $day->celsius - $kind->warmest->value;
+        $acid = $kind->acidest->value - self::BEYOND_PH - $pH;
+        $alkaline = $pH - max(self::BORNE_PH, $kind->alkalinest->value + self::BEYOND_PH);
         $live = ($starved > 0.0 ? 1 - self::STARVING * $starved : 1.0) * ($choked > 0.0 ? 1 - self::CHOKING * $choked : 1.0) *
             self::left(($day->mostUnionised - self::TOXIC_AMMONIA) / self::AMMONIA_SPAN) *
             self::left(($day->mostNitrite / $guard - self::TOXIC_NITRITE) / self::NITRITE_SPAN) *
-            self::left((($colder > $warmer ? $colder : $warmer) - self::BEARABLE) / self::CELSIUS_SPAN);
+            self::left((($colder > $warmer ? $colder : $warmer) - self::BEARABLE) / self::CELSIUS_SPAN) *
+            self::left(($acid > $alkaline ? $acid : $alkaline) / self::PH_SPAN);
 
         return 1 - $live;
     }

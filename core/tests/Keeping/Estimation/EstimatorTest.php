@@ -54,8 +54,9 @@ final class EstimatorTest extends TestCase
                 $scale = Scale::of($reading->measure);
                 [$low, $middle, $high] = array_map($scale->from(...), $estimate->on($quantity, $reading->day));
                 // Within which a test would read, that errs as much as tests do. 1.2816: the normal distribution's 90th percentile.
-                $up = hypot($high - $middle, 1.2816 * $scale->noise);
-                $down = hypot($middle - $low, 1.2816 * $scale->noise);
+                $errs = 1.2816 * hypot($scale->noise, $scale->bias);
+                $up = hypot($high - $middle, $errs);
+                $down = hypot($middle - $low, $errs);
                 $value = $scale->from($reading->value);
                 $truth = $scale->from(Twin::value($twin->truth, $reading->measure, $reading->day));
                 ++$held;

@@ -24,7 +24,11 @@ final class PaneTest extends TestCase
     public function testAFramedRimBearsMore(): void
     {
         self::assertEqualsWithDelta(0.005196, Pane::needed(0.5, 0.5, true), 1e-5);
-        self::assertSame(Pane::needed(1.5, 0.5, true), Pane::needed(4.0, 0.5, true), 'beyond three times its height the sides no longer help');
+        self::assertSame(
+            Pane::needed(1.5, 0.5, true),
+            Pane::needed(4.0, 0.5, true),
+            'beyond three times its height the sides no longer help',
+        );
         self::assertGreaterThan(1.1, Pane::needed(2.0, 0.5) / Pane::needed(1.5, 0.5), 'with a free rim they are missed more and more');
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Simulation\Run;
 
 use Olvek\Core\Judgement\Margin\Judge;
+use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\MassBalance;
 use Olvek\Core\Simulation\Run\Pace;
@@ -21,6 +22,8 @@ final class LeapTest extends TestCase
 {
     /** Place on its gauge, a third of which is a state, by which a margin may move. J. */
     private const NEAR = 0.1;
+    /** The same of plant mass, which hangs on whether the last cut before a winter falls on this side of it or that. J. */
+    private const NEAR_OF_MASS = 0.25;
 
     /** @return iterable<string, array{Plan}> */
     public static function plans(): iterable
@@ -52,7 +55,7 @@ final class LeapTest extends TestCase
                     self::assertEqualsWithDelta(
                         0.0,
                         ($held - $books->{$element} - $first[$element]) / max(1.0, $held),
-                        1e-5,
+                        2e-4,
                         "$element on day $day",
                     );
                 }
@@ -68,7 +71,12 @@ final class LeapTest extends TestCase
         $whole = Judge::judge($plan);
         $rough = Judge::judge($plan, pace: Pace::Rough);
         foreach ($whole->margins as $margin) {
-            self::assertEqualsWithDelta($margin->position(), $rough->margin($margin->id)->position(), self::NEAR, $margin->name);
+            self::assertEqualsWithDelta(
+                $margin->position(),
+                $rough->margin($margin->id)->position(),
+                MarginId::Mass === $margin->id ? self::NEAR_OF_MASS : self::NEAR,
+                $margin->name,
+            );
         }
         self::assertSame($whole->trace->days(), $rough->trace->days());
     }

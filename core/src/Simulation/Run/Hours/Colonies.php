@@ -19,8 +19,6 @@ final class Colonies
 {
     /** Share of the mature film that is always there. J. */
     private const TRACE = 1e-6;
-    /** Decay of an idle colony against that of a busy one: cells go dormant. J (0.1–0.4). */
-    private const DORMANT = 0.15;
     /** mg O2/L. M. */
     private const HALF_OXYGEN_AMMONIA = 0.5;
     private const HALF_OXYGEN_NITRITE = 1.0;
@@ -66,8 +64,8 @@ final class Colonies
         $this->mostA = $facts->filmPerArea * ($facts->wetted + $day->leafArea);
         $this->mostN = ($this->mostA * $p->ammoniaOxidiserRate) / $p->nitriteOxidiserRate;
         $decay = ($p->nitrifierDecay * $day->theta) / 24;
-        $this->busyDecay = (1 - self::DORMANT) * $decay;
-        $this->idleDecay = self::DORMANT * $decay;
+        $this->busyDecay = (1 - $p->nitrifierDormancy) * $decay;
+        $this->idleDecay = $p->nitrifierDormancy * $decay;
     }
 
     /**

@@ -31,10 +31,11 @@ final class OxygenBalance
     private const HALF = 0.2;
     /**
      * Times saturation from which oxygen bubbles off, and h⁻¹ at which the excess does: 0.78 + 0.21 · 2 = 1.2 atm of gas. P: Henry's law;
-     * J.
+     * leaves stream with bubbles then, J (0.5–4). A clip lid holds little more than an atmosphere, so that it is the air's saturation in a
+     * jar too.
      */
     private const BUBBLES_FROM = 2.0;
-    private const BUBBLING = 0.5;
+    private const BUBBLING = 2.0;
     /** Share of the oxygen that passes in a part below which its course is a straight line: then both agree to 1e-10. J. */
     private const STILL = 1e-5;
 
@@ -129,7 +130,7 @@ final class OxygenBalance
             }
             $drawn = $steady + $slope * $mean;
             $in = $k * ($full - $mean);
-            $over = $held + $made + $in - $drawn - self::BUBBLES_FROM * $full;
+            $over = $held + $made + $in - $drawn - self::BUBBLES_FROM * $this->saturation * $litres;
             if ($over > 0.0 && (!$this->sealed || $this->shut)) {
                 $in -= $over * (1 - exp(-self::BUBBLING * $hours));
             }

@@ -39,6 +39,8 @@ final class WaterHours
     private readonly OxygenBalance $oxygen;
     private CarbonSpeciation $speciation;
     private float $celsius = 25.0;
+    private float $hydration;
+    private float $diffusion;
 
     public function __construct(private readonly RunConstants $facts)
     {
@@ -48,6 +50,8 @@ final class WaterHours
         $this->carbon = new CarbonBalance($facts, $this->lime);
         $this->oxygen = new OxygenBalance($facts);
         $this->speciation = CarbonSpeciation::at($this->celsius);
+        $this->hydration = GasExchange::hydration($this->celsius);
+        $this->diffusion = GasExchange::diffusion($this->celsius);
     }
 
     /** @param \Closure(int, array<string, float>): void|null $record called at the end of each hour with what the water then holds */
@@ -58,6 +62,8 @@ final class WaterHours
         if ($day->celsius !== $this->celsius) {
             $this->celsius = $day->celsius;
             $this->speciation = CarbonSpeciation::at($day->celsius);
+            $this->hydration = GasExchange::hydration($day->celsius);
+            $this->diffusion = GasExchange::diffusion($day->celsius);
         }
         $speciation = $this->speciation;
         $velocity =
@@ -70,7 +76,13 @@ final class WaterHours
             GasExchange::CO2_TO_OXYGEN *
             ($facts->parameters->structure->plainGas
                 ? 1.0
-                : GasExchange::enhancement($velocity * GasExchange::CO2_TO_OXYGEN, $s->pH, $speciation));
+                : GasExchange::enhancement(
+                    $velocity * GasExchange::CO2_TO_OXYGEN,
+                    $s->pH,
+                    $speciation,
+                    $this->hydration,
+                    $this->diffusion,
+                ));
 
         [$colonies, $nitrogen, $lime, $carbon, $oxygen] = [$this->colonies, $this->nitrogen, $this->lime, $this->carbon, $this->oxygen];
         $colonies->begin($s, $day);

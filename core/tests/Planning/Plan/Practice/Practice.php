@@ -137,7 +137,14 @@ final class Practice
                 ['preparation.order' => 'damp', 'events.add.fertilise' => '40', 'events.add.light' => '60', 'events.add.lamp-off' => '100'],
             ],
             'Yeast bottle in a second-hand box' => [
-                [...self::DECIDED, 'method' => 'soil-with-gravel', ...$stems, 'care.trickle' => '1500', 'stand.secondHand' => 'yes', 'stand.braced' => 'yes'],
+                [
+                    ...self::DECIDED,
+                    'method' => 'soil-with-gravel',
+                    ...$stems,
+                    'care.trickle' => '1500',
+                    'stand.secondHand' => 'yes',
+                    'stand.braced' => 'yes',
+                ],
                 ['light.secondLumens' => '600', 'light.pause' => '3', 'preparation.firstChange' => '100', 'preparation.filling' => 'hose'],
                 ['stand.length' => '80 cm', 'stand.width' => '40 cm', 'stand.behind' => '8 cm', 'stand.background' => 'frosted'],
                 ['animals.add.betta-splendens' => '1', 'animals.a1.day' => '30', 'feeding.grams' => '0.03', 'feeding.fromDay' => '37'],
