@@ -128,9 +128,11 @@ final class Rooms
         'Judgement\Margin' => [
             'Basis\TimeLimit',
             'Basis\Unit',
+            'Basis\Message',
             'Nature\Plant',
             'Nature\Animal',
             'Nature\Light',
+            'Nature\Vessel',
             'Nature\Water',
             'Nature\Bed',
             'Planning\Event',
@@ -199,6 +201,7 @@ final class Rooms
         'Judgement\Compare' => [
             'Basis\Unit',
             'Basis\Field',
+            'Basis\Message',
             'Nature\Vessel',
             'Nature\Bed',
             'Nature\Catalogue',

@@ -22,6 +22,7 @@ use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Service\Site\FormatOption;
+use Olvek\Service\Speech\Speech;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -41,6 +42,7 @@ final class CompareCommand extends Command
         private readonly PlanDocument $document,
         private readonly Catalogue $catalogue,
         private readonly Processes $processes,
+        private readonly Speech $speech,
     ) {
         parent::__construct();
     }
@@ -215,10 +217,10 @@ final class CompareCommand extends Command
     private function data(array $sides, array $differences, array $clear): array
     {
         return [
-            'plans' => array_map(static fn (Side $s): array => [
+            'plans' => array_map(fn (Side $s): array => [
                 'name' => $s->plan->name,
                 'state' => $s->state->value,
-                'verdict' => $s->verdict,
+                'verdict' => $this->speech->sayAll($s->verdict, UnitSystem::Metric),
                 'cost' => round($s->cost, 1),
                 'kilograms' => round($s->kilograms, 1),
                 'minutesAWeek' => round($s->minutes, 1),

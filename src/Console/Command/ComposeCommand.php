@@ -98,7 +98,7 @@ final class ComposeCommand extends Command
             'holds' => $found->holds,
             'state' => $found->judgement->state->value,
             'sentence' => $found->sentence,
-            'verdict' => $found->judgement->verdict,
+            'verdict' => $this->speech->sayAll($found->judgement->verdict, $units),
             'sureness' => null === $found->sureness ? null : ['together' => $found->sureness->together, 'of' => $found->sureness->of],
             'cost' => ['low' => $found->cost->low, 'likely' => $found->cost->value, 'high' => $found->cost->high],
             'minutesAWeek' => round($found->minutes, 1),
@@ -123,7 +123,7 @@ final class ComposeCommand extends Command
         return [
             $found->taste->words().': '.($found->holds ? $found->judgement->state->words() : 'does not hold'),
             '  '.$found->sentence,
-            '  '.$found->judgement->verdict,
+            '  '.$this->speech->sayAll($found->judgement->verdict, $units),
             \sprintf(
                 '  %s. About %s to %s to buy, %s minutes a week.',
                 null === $found->sureness

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Olvek\Console\Command;
 
+use Olvek\Core\Basis\Message\Message;
+use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Solve\Compose\MethodHere;
 use Olvek\Core\Judgement\Solve\Compose\MethodsHere;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Service\Site\FormatOption;
+use Olvek\Service\Speech\Speech;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -21,6 +24,7 @@ final class MethodsCommand extends Command
         private readonly PlanArgument $plans,
         private readonly Editor $editor,
         private readonly Catalogue $catalogue,
+        private readonly Speech $speech,
     ) {
         parent::__construct();
     }
@@ -39,6 +43,8 @@ final class MethodsCommand extends Command
         if (null === $plan) {
             return Command::FAILURE;
         }
+        /** @param list<Message> $messages */
+        $say = fn (array $messages): string => $this->speech->sayAll($messages, UnitSystem::Metric);
         $here = MethodsHere::of($plan, $this->editor, $this->catalogue);
         $output->writeln(
             'json' === $format
@@ -48,24 +54,24 @@ final class MethodsCommand extends Command
                         static fn (MethodHere $m): array => [
                             'method' => $m->method->value,
                             'state' => $m->judgement?->state->value,
-                            'verdict' => $m->judgement->verdict ?? null,
-                            'refused' => $m->refused,
+                            'verdict' => null === $m->judgement ? null : $say($m->judgement->verdict),
+                            'refused' => array_map(static fn (Message $r): string => $say([$r]), $m->refused),
                         ],
                         $here->methods,
                     ),
-                    'disagree' => $here->disagree,
+                    'disagree' => array_map(static fn (Message $d): string => $say([$d]), $here->disagree),
                 ])
                 : [
                     ...array_map(
                         static fn (MethodHere $m): string => \sprintf(
                             '%s: %s',
                             $m->method->words(),
-                            null === $m->judgement ? 'does not fit: '.implode(' ', $m->refused) : $m->judgement->verdict,
+                            null === $m->judgement ? 'does not fit: '.$say($m->refused) : $say($m->judgement->verdict),
                         ),
                         $here->methods,
                     ),
                     '',
-                    ...$here->disagree,
+                    ...array_map(static fn (Message $d): string => $say([$d]), $here->disagree),
                 ],
             OutputInterface::OUTPUT_RAW,
         );

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Console\Command;
 
+use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Term;
 use Olvek\Core\Judgement\Solve\Question;
 use Olvek\Service\Judging\Questions;
 use Olvek\Service\Site\FormatOption;
+use Olvek\Service\Speech\Speech;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -17,8 +19,11 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('olvek:solve', 'Answers the inverse questions of a plan: how many, how much, how long, how deep')]
 final class SolveCommand extends Command
 {
-    public function __construct(private readonly PlanArgument $plans, private readonly Questions $questions)
-    {
+    public function __construct(
+        private readonly PlanArgument $plans,
+        private readonly Questions $questions,
+        private readonly Speech $speech,
+    ) {
         parent::__construct();
     }
 
@@ -60,7 +65,7 @@ final class SolveCommand extends Command
             'json' === $format
                 ? FormatOption::json([
                     'found' => $answer->found,
-                    'sentence' => $answer->sentence,
+                    'sentence' => $this->speech->sayAll($answer->sentences, UnitSystem::Metric),
                     'edits' => $answer->edits(),
                     'runs' => $answer->runs,
                     'terms' => array_map(
@@ -74,7 +79,7 @@ final class SolveCommand extends Command
                     ),
                 ])
                 : [
-                    $answer->sentence,
+                    $this->speech->sayAll($answer->sentences, UnitSystem::Metric),
                     ...array_map(static fn (Term $t): string => \sprintf('  %s: %s', $t->label, $t->value), $answer->terms),
                 ],
             OutputInterface::OUTPUT_RAW,

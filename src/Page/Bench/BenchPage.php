@@ -182,7 +182,9 @@ final readonly class BenchPage
                 $judgement instanceof Verdict ? [$judgement->state, $judgement->verdict] : null,
                 ...$of('differences', 'words', 'undoes', 'tried', 'homeless', 'typed'),
             ],
-            'margins' === $name => $judgement instanceof Verdict ? [$judgement->margins, $judgement->sureness] : null,
+            'margins' === $name => $judgement instanceof Verdict
+                ? [$judgement->margins, $judgement->harms, $judgement->ahead, $judgement->sureness]
+                : null,
             'year' === $name => $of('year', 'marks', 'cursor', 'day', 'hardest'),
             'written' === $name => $of('written', 'day'),
             'ledger' === $name => [...$of('chart', 'day'), $context['view'] ?? null],

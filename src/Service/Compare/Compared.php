@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Service\Compare;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Compare\Curves;
 use Olvek\Core\Judgement\Compare\Side;
 use Olvek\Core\Judgement\Margin\Margin;
@@ -17,13 +18,14 @@ use Olvek\Service\Judging\PackedDays;
 final readonly class Compared
 {
     /**
+     * @param non-empty-list<Message>              $verdict
      * @param list<Margin>                         $margins
      * @param array<string, string>                $columns  values by day, packed, by quantity
      * @param array<string, list<array{int, float}>> $readings day and value, by quantity
      */
     private function __construct(
         public MarginState $state,
-        public string $verdict,
+        public array $verdict,
         public array $margins,
         public float $cost,
         public float $kilograms,

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Service\Judging;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\Gate;
+use Olvek\Core\Judgement\Margin\Harm\Ahead;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\MarginState;
@@ -16,18 +19,25 @@ use Olvek\Service\Drawing\YearChart;
 /** What of a judgement the Bench shows, small enough to be kept. */
 final readonly class Outcome extends Verdict
 {
-    /** @param non-empty-list<Margin> $margins */
+    /**
+     * @param non-empty-list<Message> $verdict
+     * @param non-empty-list<Margin>  $margins
+     * @param list<Harm>              $harms
+     * @param list<Ahead>             $ahead
+     */
     private function __construct(
         MarginState $state,
-        string $verdict,
+        array $verdict,
         array $margins,
+        array $harms,
+        array $ahead,
         public int $hardestDay,
         public YearChart $year,
         public PackedDays $album,
         public TankOffer $offer,
         ?Uncertainty $sureness = null,
     ) {
-        parent::__construct($state, $verdict, $margins, $sureness);
+        parent::__construct($state, $verdict, $margins, $harms, $ahead, $sureness);
     }
 
     /** With all that is drawn of it. */
@@ -37,6 +47,8 @@ final readonly class Outcome extends Verdict
             $judgement->state,
             $judgement->verdict,
             $judgement->margins,
+            $judgement->harms,
+            $judgement->ahead,
             $judgement->hardestDay(),
             YearChart::of($judgement->trace, Gate::of($plan, $judgement->trace), $plan),
             PackedDays::of($judgement->trace),
@@ -45,12 +57,16 @@ final readonly class Outcome extends Verdict
     }
 
     /** The same outcome, and how sure it is. */
-    public function with(Uncertainty $sureness): self
+    public function with(Uncertainty $sureness, Plan $plan): self
     {
+        $sure = parent::with($sureness, $plan);
+
         return new self(
-            $this->state,
-            $this->verdict,
-            array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins),
+            $sure->state,
+            $sure->verdict,
+            $sure->margins,
+            $sure->harms,
+            $sure->ahead,
             $this->hardestDay,
             $this->year,
             $this->album,

@@ -42,7 +42,7 @@ final readonly class Outcomes
         $verdict = $kept instanceof Outcome ? $kept : Verdict::of($this->judged[$revision] = Judge::judge($plan, $units));
         $sureness = $this->sureness($revision);
 
-        return null === $sureness ? $verdict : $verdict->with($sureness);
+        return null === $sureness ? $verdict : $verdict->with($sureness, $plan);
     }
 
     public function of(Revision $revision, Plan $plan, UnitSystem $units): Outcome
@@ -53,7 +53,7 @@ final readonly class Outcomes
         );
         $sureness = $this->sureness($revision);
 
-        return null === $sureness ? $outcome : $outcome->with($sureness);
+        return null === $sureness ? $outcome : $outcome->with($sureness, $plan);
     }
 
     /** How sure a plan's margins are; null while that is not known. */

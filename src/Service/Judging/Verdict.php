@@ -4,24 +4,52 @@ declare(strict_types=1);
 
 namespace Olvek\Service\Judging;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Margin\Harm\Ahead;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
+use Olvek\Core\Judgement\Margin\Harm\Harms;
+use Olvek\Core\Judgement\Margin\Harm\Verdict as Sentences;
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Uncertainty;
 use Olvek\Core\Judgement\Margin\Voice;
+use Olvek\Core\Planning\Plan\Plan;
 
-/** What a judgement says: its state, its sentence, its margins. */
+/** What a judgement says: its state and sentences, who comes to harm, what lies ahead, and the gauges. */
 readonly class Verdict
 {
-    /** @param non-empty-list<Margin> $margins */
+    /**
+     * @param non-empty-list<Message> $verdict
+     * @param non-empty-list<Margin>  $margins
+     * @param list<Harm>              $harms   the gravest first, those that weigh nothing among them
+     * @param list<Ahead>             $ahead
+     */
     public function __construct(
         public MarginState $state,
-        public string $verdict,
+        public array $verdict,
         public array $margins,
+        public array $harms,
+        public array $ahead,
         public ?Uncertainty $sureness = null,
     ) {
+    }
+
+    /** @return list<Harm> those that weigh something */
+    public function weighing(): array
+    {
+        return array_values(array_filter($this->harms, static fn (Harm $h): bool => MarginState::Holds !== $h->state));
+    }
+
+    /** @return array{soon: list<Ahead>, know: list<Ahead>} what will be seen, by day; and what holds all along */
+    public function foreseen(): array
+    {
+        return [
+            'soon' => array_values(array_filter($this->ahead, static fn (Ahead $a): bool => null !== $a->from)),
+            'know' => array_values(array_filter($this->ahead, static fn (Ahead $a): bool => null === $a->from)),
+        ];
     }
 
     /** More than these are not read. */
@@ -29,15 +57,16 @@ readonly class Verdict
 
     public static function of(Judgement $judgement): self
     {
-        return new self($judgement->state, $judgement->verdict, $judgement->margins);
+        return new self($judgement->state, $judgement->verdict, $judgement->margins, $judgement->harms, $judgement->ahead);
     }
 
-    /** The same, and how sure it is. */
-    public function with(Uncertainty $sureness): self
+    /** The same, and how sure it is: what most tanks come to decides. */
+    public function with(Uncertainty $sureness, Plan $plan): self
     {
         $margins = array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins);
+        $harms = Harms::sorted($sureness->ofHarms($this->harms));
 
-        return new self($this->state, $this->verdict, $margins, $sureness);
+        return new self(Harms::state($harms), Sentences::of($plan, $harms, $sureness), $margins, $harms, $this->ahead, $sureness);
     }
 
     /**

@@ -18,7 +18,8 @@ final readonly class Composed
     public Taste $taste;
     public bool $holds;
     public MarginState $state;
-    public string $verdict;
+    /** @var non-empty-list<Message> */
+    public array $verdict;
     public string $sentence;
     public string $sure;
     public string $cost;

@@ -50,15 +50,13 @@ final readonly class MethodsHandler implements JobHandler
     {
         $length = static fn (float $m): string => $job->units->show(Dimension::Length, $m);
         $plan = $here->plan;
-        $nearest = MethodsHere::nearest($here);
 
         return [
             'id' => $here->method->value,
             'words' => $here->method->words(),
             'reasons' => $here->method->reasons(),
             'state' => $here->judgement?->state,
-            'verdict' => $here->judgement->verdict ?? implode(' ', $here->refused),
-            'nearest' => null === $nearest ? '' : "$nearest->name $nearest->shown",
+            'verdict' => $here->judgement->verdict ?? $here->refused,
             'bed' => null === $plan
                 ? ''
                 : \sprintf(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Compare;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Margin;
@@ -23,6 +24,7 @@ use Olvek\Core\Simulation\Run\UsualCare;
 final readonly class Side
 {
     /**
+     * @param non-empty-list<Message> $verdict
      * @param list<Margin> $margins
      * @param float        $kilograms standing
      * @param float        $minutes   of work a week once it has grown in
@@ -31,7 +33,7 @@ final readonly class Side
         public Plan $plan,
         public Trace $trace,
         public MarginState $state,
-        public string $verdict,
+        public array $verdict,
         public array $margins,
         public float $cost,
         public float $kilograms,

@@ -17,7 +17,6 @@ use Olvek\Core\Simulation\Run\Alga;
         Remedy::ShorterLight, Remedy::WeakerLamp, Remedy::FastStems, Remedy::Floaters, Remedy::Grazers,
         Remedy::LessFood,
     ],
-    questions: [Asked::LeastPlants, Asked::LightHours, Asked::MostFood],
 )]
 final class Algae implements Criterion
 {
@@ -25,7 +24,7 @@ final class Algae implements Criterion
     private const FILM_WATCH = Alga::SHOWS;
     public const FILM_ACT = 4.5;
     /** mg dry/L of green water that hides the back wall a little, and whole. J. */
-    private const GREEN_ACT = 30.0;
+    public const GREEN_ACT = 30.0;
 
     public static function margin(Outlook $outlook): Margin
     {

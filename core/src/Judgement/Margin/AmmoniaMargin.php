@@ -20,10 +20,6 @@ use Olvek\Core\Nature\Water\AmmoniaCriterion;
         Remedy::FastStems, Remedy::MoreStems, Remedy::Floaters, Remedy::LaterAnimals, Remedy::Sponge,
         Remedy::LessFood, Remedy::FewerAnimals, Remedy::DeeperCap,
     ],
-    questions: [
-        Asked::MostStock, Asked::LeastPlants, Asked::BedDepth, Asked::EarliestStart, Asked::MostFood,
-        Asked::WishedAnimals,
-    ],
 )]
 final class AmmoniaMargin implements Criterion
 {
@@ -101,7 +97,8 @@ final class AmmoniaMargin implements Criterion
         return Ion::Ammonia->toElement(self::SAFE_UNIONISED);
     }
 
-    private static function ratio(float $total, float $free, float $pH, float $celsius): float
+    /** How many times the worst of the three limits is reached. */
+    public static function ratio(float $total, float $free, float $pH, float $celsius): float
     {
         return max($free / self::safeUnionised(), $total / AmmoniaCriterion::chronic($pH, $celsius), $total / self::TEST_ACT);
     }

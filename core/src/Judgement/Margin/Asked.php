@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Margin;
 
-/** Questions whose answer hinges on margins: each criterion names those that it decides (Judges). */
+use Olvek\Core\Judgement\Margin\Harm\HarmId;
+
+/** Questions whose answer hinges on harm. */
 enum Asked
 {
     /** How many more animals of a kind (Solve\MostStock). */
@@ -22,9 +24,22 @@ enum Asked
     /** Whether a wish's animals can be granted, or have to be fewer (Solve\Compose\Composer). */
     case WishedAnimals;
 
-    /** @return list<MarginId> the margins that decide it, in the order in which they are judged */
-    public function margins(): array
+    /** @return list<HarmId> the harms that decide it */
+    public function harms(): array
     {
-        return array_values(array_filter(MarginId::cases(), fn (MarginId $id): bool => \in_array($this, $id->about()->questions, true)));
+        return match ($this) {
+            self::MostStock => [
+                HarmId::Company, HarmId::Losses, HarmId::Water, HarmId::Room, HarmId::Temperature, HarmId::Waters, HarmId::Look,
+                HarmId::Nitrate,
+            ],
+            self::LeastPlants => [HarmId::Losses, HarmId::Water, HarmId::Plants, HarmId::Look, HarmId::Nitrate],
+            self::LightHours => [HarmId::Plants, HarmId::Look, HarmId::Water, HarmId::Losses],
+            self::BedDepth => [HarmId::Bed, HarmId::Water, HarmId::Losses],
+            self::EarliestStart => [HarmId::Water, HarmId::Losses],
+            self::MostFood => [HarmId::Losses, HarmId::Water, HarmId::Look, HarmId::Nitrate],
+            self::WishedAnimals => [
+                HarmId::Company, HarmId::Losses, HarmId::Water, HarmId::Room, HarmId::Temperature, HarmId::Waters, HarmId::Nitrate,
+            ],
+        };
     }
 }

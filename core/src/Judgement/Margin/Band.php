@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Core\Judgement\Margin;
 
 use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
+use Olvek\Core\Judgement\Margin\Harm\HarmId;
 use Olvek\Core\Planning\Event\Event;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\Ensemble;
@@ -14,6 +16,9 @@ use Olvek\Core\Simulation\Run\UsualCare;
 /** How sure each margin of a plan is: the plan is judged in many tanks whose uncertain numbers differ. */
 final readonly class Band
 {
+    /** Before the id of a harm among a member's margins. */
+    public const HARM = 'harm ';
+
     private Ensemble $ensemble;
 
     /** @param list<Event>|null $events beside what the plan itself says; usual care where none are told */
@@ -23,9 +28,9 @@ final readonly class Band
     }
 
     /**
-     * One tank's margins: the measure of each and whether it fails; practice never does.
+     * One tank's margins and harms: the measure of each and whether it fails; of margins, practice never does.
      *
-     * @return array<string, array{float, bool}> by margin
+     * @return array<string, array{float, bool}> by margin, and by HARM and the id of a harm
      */
     public function member(int $n): array
     {
@@ -36,8 +41,13 @@ final readonly class Band
             $this->events ?? UsualCare::events(),
             Runner::COARSE,
         );
-        foreach (Judge::fromTrace($plan, $trace, UnitSystem::Metric, $parameters)->margins as $margin) {
+        $judgement = Judge::fromTrace($plan, $trace, UnitSystem::Metric, $parameters);
+        foreach ($judgement->margins as $margin) {
             $judged[$margin->id->value] = [$margin->measure, MarginState::Fails === $margin->state];
+        }
+        foreach (HarmId::cases() as $id) {
+            $amount = max(0.0, ...array_map(static fn (Harm $h): float => $h->id === $id ? $h->amount : 0.0, $judgement->harms));
+            $judged[self::HARM.$id->value] = [$amount, $amount >= $id->weight()->fails];
         }
 
         return $judged;
@@ -58,7 +68,11 @@ final readonly class Band
         }
 
         $together = \count(
-            array_filter($members, static fn (array $m): bool => [] === array_filter($m, static fn (array $judged): bool => $judged[1])),
+            array_filter($members, static fn (array $m): bool => [] === array_filter(
+                $m,
+                static fn (array $judged, string $id): bool => $judged[1] && str_starts_with($id, self::HARM),
+                \ARRAY_FILTER_USE_BOTH,
+            )),
         );
 
         return new Uncertainty($spreads, $together, \count($members));

@@ -13,7 +13,6 @@ use Olvek\Core\Basis\Unit\Provenance;
     'Bed health',
     Subject::Bed,
     remedies: [Remedy::ThinnerSoil, Remedy::MoreStems, Remedy::FastStems],
-    questions: [Asked::BedDepth],
 )]
 final class BedHealth implements Criterion
 {

@@ -17,7 +17,6 @@ use Olvek\Core\Nature\Bed\Side;
     'Cap over soil',
     Subject::Practice,
     remedies: [Remedy::DeeperCap, Remedy::ThinnerSoil],
-    questions: [Asked::BedDepth],
     voice: Voice::Practice,
 )]
 final class CapOverSoil implements Criterion

@@ -18,7 +18,6 @@ use Olvek\Core\Simulation\Run\Trace;
     'Carbon',
     Subject::Water,
     remedies: [Remedy::ShorterLight, Remedy::MoreSoil, Remedy::WeakerLamp, Remedy::MoreFood, Remedy::Floaters],
-    questions: [Asked::LightHours],
 )]
 final class CarbonSupply implements Criterion
 {

@@ -18,10 +18,6 @@ use Olvek\Core\Planning\Plan\Plan;
         Remedy::NoFloaters, Remedy::LessFood, Remedy::FewerAnimals, Remedy::ThinnerSoil, Remedy::Cooler,
         Remedy::LongerLight, Remedy::DeeperCap,
     ],
-    questions: [
-        Asked::MostStock, Asked::LeastPlants, Asked::LightHours, Asked::BedDepth, Asked::EarliestStart,
-        Asked::MostFood, Asked::WishedAnimals,
-    ],
 )]
 final class DawnOxygen implements Criterion
 {

@@ -16,7 +16,6 @@ use Olvek\Core\Simulation\Run\Trace;
         Remedy::MoreFood, Remedy::MoreSoil, Remedy::RootTabs, Remedy::WaterChanges, Remedy::ShorterLight,
         Remedy::NoFloaters,
     ],
-    questions: [Asked::LeastPlants, Asked::LightHours],
 )]
 final class FedPlants implements Criterion
 {

@@ -5,21 +5,18 @@ declare(strict_types=1);
 namespace Olvek\Core\Judgement\Margin;
 
 /**
- * What a margin is called, what it is about, whose voice it is, and what is worth trying where it does not hold, and
- * which questions it decides; stands on its criterion.
+ * What a margin is called, what it is about, whose voice it is, and what is worth trying where it does not hold; stands on its criterion.
  */
 #[\Attribute(\Attribute::TARGET_CLASS)]
 final readonly class Judges
 {
     /**
-     * @param list<Remedy> $remedies  the usual first
-     * @param list<Asked>  $questions that it decides; none where it decides none
+     * @param list<Remedy> $remedies the usual first
      */
     public function __construct(
         public string $name,
         public Subject $subject,
         public array $remedies,
-        public array $questions,
         public Voice $voice = Voice::Balance,
     ) {
     }

@@ -15,7 +15,6 @@ use Olvek\Core\Basis\Unit\Provenance;
         Remedy::StrongerLamp, Remedy::LongerLight, Remedy::NoFloaters, Remedy::MoreSoil, Remedy::RootTabs,
         Remedy::MoreFood,
     ],
-    questions: [Asked::LeastPlants],
 )]
 final class KeptMass implements Criterion
 {

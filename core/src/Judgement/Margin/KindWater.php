@@ -15,20 +15,22 @@ use Olvek\Core\Nature\Animal\AnimalKind;
     'Water fit',
     Subject::Animals,
     remedies: [Remedy::SoftTopUp, Remedy::WaterChanges, Remedy::Limestone],
-    questions: [Asked::WishedAnimals],
     voice: Voice::Welfare,
 )]
 final class KindWater implements Criterion
 {
-    /** How far beyond its range, in units of the steps below, a kind is still kept by many, and from where it is wrong for it. J. */
+    /**
+     * How far on the way from the water in which a kind thrives (0) to the end of that in which it is kept for years (1) it is at the edge,
+     * and from where on the water is wrong for it. J.
+     */
     public const TIGHT = 0.4;
     public const FAILS = 1.0;
-    /** Of pH, and share of the bound of hardness or °dH if that is more: what makes one step. J: kept ranges are wider than native ones. */
-    private const STEP_PH = 0.8;
-    private const STEP_SHARE = 0.4;
-    private const STEP_DEGREES = 3.0;
-    /** Share of days at either end that do not count. J: a bad week passes. */
-    private const OUTLIERS = 0.1;
+    /** Least way between the two ranges, of pH and in °dH. J. */
+    private const STEP_PH = 0.3;
+    private const STEP_DEGREES = 2.0;
+    /** Days at either end that do not count, and most of them as a share. J: a bad week passes. */
+    private const OUTLIERS = 7;
+    private const OUTLIERS_MOST = 0.1;
 
     public static function margin(Outlook $outlook): Margin
     {
@@ -95,7 +97,7 @@ final class KindWater implements Criterion
             },
             [
                 ...\array_slice($terms, 0, 10),
-                new Term('days counted', 'from the day they come, the worst tenth at either end left out', Provenance::Judgement),
+                new Term('days counted', 'from the day they come, but for a week at either end', Provenance::Judgement),
             ],
             shown: $measure <= self::TIGHT ? 'suits all' : $short,
         );
@@ -104,7 +106,7 @@ final class KindWater implements Criterion
     /**
      * @param list<float> $values by day
      *
-     * @return array{float, float} 10th and 90th percentile from a day on
+     * @return array{float, float} least and most from a day on, but for a week at either end
      */
     public static function spread(array $values, int $from): array
     {
@@ -112,18 +114,55 @@ final class KindWater implements Criterion
         sort($days);
         \assert([] !== $days);
 
-        return [Band::percentile($days, self::OUTLIERS), Band::percentile($days, 1 - self::OUTLIERS)];
+        $left = min(self::OUTLIERS_MOST, self::OUTLIERS / \count($days));
+
+        return [Band::percentile($days, $left), Band::percentile($days, 1 - $left)];
+    }
+
+    /**
+     * How far (0: where it thrives, 1: the end of where it is kept) water goes in each direction.
+     *
+     * @param array{float, float} $pH least and most
+     * @param array{float, float} $gh °dH
+     *
+     * @return array{acid: float, alkaline: float, soft: float, hard: float}
+     */
+    public static function ways(AnimalKind $kind, array $pH, array $gh): array
+    {
+        $kept = $kind->kept;
+        $way = static fn (float $beyond, float $room, float $least): float => $beyond / max($least, $room);
+
+        return [
+            'acid' => $way($kind->acidest->value - $pH[0], $kind->acidest->value - $kept->acidest->value, self::STEP_PH),
+            'alkaline' => $way($pH[1] - $kind->alkalinest->value, $kept->alkalinest->value - $kind->alkalinest->value, self::STEP_PH),
+            'soft' => $way($kind->softest->value - $gh[0], $kind->softest->value - $kept->softest->value, self::STEP_DEGREES),
+            'hard' => $way($gh[1] - $kind->hardest->value, $kept->hardest->value - $kind->hardest->value, self::STEP_DEGREES),
+        ];
+    }
+
+    /**
+     * The direction in which water goes farthest.
+     *
+     * @param array{acid: float, alkaline: float, soft: float, hard: float} $ways
+     *
+     * @return 'acid'|'alkaline'|'soft'|'hard'
+     */
+    public static function worst(array $ways): string
+    {
+        arsort($ways);
+
+        return array_key_first($ways);
     }
 
     /**
      * @param array{float, float} $pH
      * @param array{float, float} $gh
      *
-     * @return list<array{float, string, string}> how far beyond each bound, in steps, in words, and the reading alone
+     * @return list<array{float, string, string}> how far beyond each bound, as ways() has it, in words, and the reading alone
      */
     public static function steps(AnimalKind $kind, array $pH, array $gh, UnitSystem $units): array
     {
-        $degrees = static fn (float $bound): float => max(self::STEP_DEGREES, self::STEP_SHARE * $bound);
+        $ways = self::ways($kind, $pH, $gh);
         $acid = \sprintf('needs pH %s–%s', Decimal::trimmed($kind->acidest->value, 1), Decimal::trimmed($kind->alkalinest->value, 1));
         $hard = \sprintf(
             'needs hardness %s–%s',
@@ -134,17 +173,17 @@ final class KindWater implements Criterion
 
         return [
             [
-                ($kind->acidest->value - $pH[0]) / self::STEP_PH,
+                $ways['acid'],
                 $acid.', the water falls to '.Decimal::trimmed($pH[0], 1),
                 'pH '.Decimal::trimmed($pH[0], 1),
             ],
             [
-                ($pH[1] - $kind->alkalinest->value) / self::STEP_PH,
+                $ways['alkaline'],
                 $acid.', the water rises to '.Decimal::trimmed($pH[1], 1),
                 'pH '.Decimal::trimmed($pH[1], 1),
             ],
-            [($kind->softest->value - $gh[0]) / $degrees($kind->softest->value), "$hard, the water has $soft", $soft],
-            [($gh[1] - $kind->hardest->value) / $degrees($kind->hardest->value), "$hard, the water comes to $much", $much],
+            [$ways['soft'], "$hard, the water has $soft", $soft],
+            [$ways['hard'], "$hard, the water comes to $much", $much],
         ];
     }
 }

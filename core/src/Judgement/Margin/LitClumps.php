@@ -13,7 +13,6 @@ use Olvek\Core\Planning\Plan\Clump;
     'Light for plants',
     Subject::Plants,
     remedies: [Remedy::StrongerLamp, Remedy::LongerLight, Remedy::NoFloaters, Remedy::ShorterLight],
-    questions: [Asked::LeastPlants, Asked::LightHours],
 )]
 final class LitClumps implements Criterion
 {

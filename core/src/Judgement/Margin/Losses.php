@@ -16,7 +16,6 @@ use Olvek\Core\Nature\Animal\AnimalShape;
         Remedy::LaterAnimals, Remedy::MoreFood, Remedy::FewerAnimals, Remedy::LessFood, Remedy::Sponge,
         Remedy::Cooler, Remedy::Warmer,
     ],
-    questions: [Asked::MostStock, Asked::LeastPlants, Asked::EarliestStart, Asked::WishedAnimals],
     voice: Voice::Welfare,
 )]
 final class Losses implements Criterion

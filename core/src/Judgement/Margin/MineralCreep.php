@@ -16,7 +16,6 @@ use Olvek\Core\Planning\Plan\Plan;
     'Mineral creep',
     Subject::Water,
     remedies: [Remedy::SoftTopUp, Remedy::Lid, Remedy::WaterChanges],
-    questions: [],
 )]
 final class MineralCreep implements Criterion
 {

@@ -16,14 +16,13 @@ use Olvek\Core\Basis\Unit\Provenance;
         Remedy::Floaters, Remedy::HousePlants, Remedy::MoreStems, Remedy::FastStems, Remedy::LessFood,
         Remedy::FewerAnimals, Remedy::WaterChanges, Remedy::LongerLight,
     ],
-    questions: [Asked::MostStock, Asked::LeastPlants, Asked::MostFood, Asked::WishedAnimals],
 )]
 final class Nitrate implements Criterion
 {
     /** mg/L as NO₃. C: at most 30 for a start, 50 a worry. */
     public const START = 30.0;
     public const WORRY = 50.0;
-    private const HALF_YEAR = 182;
+    public const HALF_YEAR = 182;
 
     public static function margin(Outlook $outlook): Margin
     {

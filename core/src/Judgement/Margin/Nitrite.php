@@ -16,10 +16,6 @@ use Olvek\Core\Basis\Unit\Provenance;
         Remedy::LaterAnimals, Remedy::Sponge, Remedy::LaterFood, Remedy::FastStems, Remedy::Floaters,
         Remedy::LessFood, Remedy::DeeperCap, Remedy::FewerAnimals,
     ],
-    questions: [
-        Asked::MostStock, Asked::LeastPlants, Asked::BedDepth, Asked::EarliestStart, Asked::MostFood,
-        Asked::WishedAnimals,
-    ],
 )]
 final class Nitrite implements Criterion
 {

@@ -18,7 +18,6 @@ use Olvek\Core\Planning\Plan\Plan;
         Remedy::SoftTopUp, Remedy::ShorterLight, Remedy::WaterChanges, Remedy::Limestone, Remedy::Lid,
         Remedy::MoreSoil, Remedy::Floaters,
     ],
-    questions: [Asked::MostStock, Asked::MostFood, Asked::WishedAnimals],
 )]
 final class PhDrift implements Criterion
 {

@@ -14,7 +14,6 @@ use Olvek\Core\Planning\Plan\Plan;
     'Planted floor',
     Subject::Practice,
     remedies: [Remedy::MoreStems, Remedy::FastStems],
-    questions: [],
     voice: Voice::Practice,
 )]
 final class PlantedShare implements Criterion

@@ -17,7 +17,6 @@ use Olvek\Core\Nature\Animal\Temper;
     'Room',
     Subject::Animals,
     remedies: [Remedy::FewerAnimals, Remedy::LargerGroup],
-    questions: [Asked::MostStock, Asked::WishedAnimals],
     voice: Voice::Welfare,
 )]
 final class Room implements Criterion

@@ -17,7 +17,6 @@ use Olvek\Core\Nature\Plant\Growth;
     'Soil life',
     Subject::Bed,
     remedies: [Remedy::RootTabs, Remedy::MoreSoil, Remedy::MoreFood],
-    questions: [],
 )]
 final class SoilLife implements Criterion
 {

@@ -25,7 +25,6 @@ use Olvek\Core\Planning\Plan\Group;
         Remedy::Floaters, Remedy::HousePlants, Remedy::MoreStems, Remedy::FastStems, Remedy::LessFood,
         Remedy::FewerAnimals, Remedy::WaterChanges, Remedy::LongerLight,
     ],
-    questions: [Asked::MostStock, Asked::LeastPlants, Asked::WishedAnimals],
 )]
 final class StockBalance implements Criterion
 {

@@ -13,7 +13,6 @@ use Olvek\Core\Basis\Unit\Provenance;
     'Temperature',
     Subject::Animals,
     remedies: [Remedy::Warmer, Remedy::Cooler],
-    questions: [Asked::MostStock, Asked::WishedAnimals],
     voice: Voice::Welfare,
 )]
 final class Warmth implements Criterion

@@ -7,15 +7,12 @@ namespace Olvek\Core\Judgement\Review;
 use Olvek\Core\Basis\Message\Amount;
 use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Nature\Plant\PlantRole;
-use Olvek\Core\Nature\Vessel\Outline;
 use Olvek\Core\Nature\Vessel\Pane;
 use Olvek\Core\Planning\Change\SetNumber;
 
 /** Whether a tank fits where it shall stand, and whether its panes bear the water. C, where nothing else is said. */
 final readonly class FitsReview extends Review
 {
-    /** Corners beyond which an outline is a round one. */
-    private const CORNERS = 8;
     /** m behind a vessel that cables, hoses and roots want. C. */
     private const BEHIND = 0.03;
     /** Share of the wanted thickness below which a pane is too thin, and m of water below which no pane is asked about. J. */
@@ -97,7 +94,7 @@ final readonly class FitsReview extends Review
         $vessel = $this->plan->vessel;
         $glass = $vessel->measures()['glass'] ?? null;
         $line = $this->plan->waterLine;
-        $length = self::longest($vessel->outline());
+        $length = $vessel->outline()->longestPane();
         if (null === $glass || null === $length || $vessel->shape()->isOutdoor() || $line < self::LOW) {
             return null;
         }
@@ -154,18 +151,5 @@ final readonly class FitsReview extends Review
         }
 
         return $found;
-    }
-
-    /** m of the longest straight pane; null where the outline is bent. */
-    private static function longest(Outline $outline): ?float
-    {
-        $longest = 0.0;
-        $before = $outline->points[\count($outline->points) - 1];
-        foreach ($outline->points as $point) {
-            $longest = max($longest, hypot($point[0] - $before[0], $point[1] - $before[1]));
-            $before = $point;
-        }
-
-        return \count($outline->points) > self::CORNERS ? null : $longest;
     }
 }

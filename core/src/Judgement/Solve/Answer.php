@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\Term;
 use Olvek\Core\Planning\Change\Change;
 use Olvek\Core\Planning\Change\Changes;
@@ -12,15 +13,15 @@ use Olvek\Core\Planning\Change\Changes;
 final readonly class Answer
 {
     /**
-     * @param string                $sentence the answer, or "No solution: …"
-     * @param list<Change> $changes that take it; empty where nothing is to be changed
-     * @param list<Term>            $terms    the numbers behind it
-     * @param int                   $runs     years run to find it
-     * @param bool                  $complete false where nobody waited for all to be tried
+     * @param non-empty-list<Message> $sentences the answer, or why there is none
+     * @param list<Change>            $changes   that take it; empty where nothing is to be changed
+     * @param list<Term>              $terms     the numbers behind it
+     * @param int                     $runs      years run to find it
+     * @param bool                    $complete  false where nobody waited for all to be tried
      */
     private function __construct(
         public bool $found,
-        public string $sentence,
+        public array $sentences,
         public array $changes,
         public array $terms,
         public int $runs,
@@ -29,23 +30,25 @@ final readonly class Answer
     }
 
     /**
-     * @param list<Change> $changes
-     * @param list<Term>            $terms
+     * @param Message|non-empty-list<Message> $sentences
+     * @param list<Change>                    $changes
+     * @param list<Term>                      $terms
      */
-    public static function found(string $sentence, array $changes, array $terms, int $runs): self
+    public static function found(Message|array $sentences, array $changes, array $terms, int $runs): self
     {
-        return new self(true, $sentence, $changes, $terms, $runs);
+        return new self(true, \is_array($sentences) ? $sentences : [$sentences], $changes, $terms, $runs);
     }
 
     /**
      * What was known when nobody waited any longer; with changes where it can be taken all the same.
      *
-     * @param list<Change> $changes
-     * @param list<Term>            $terms
+     * @param Message|non-empty-list<Message> $sentences
+     * @param list<Change>                    $changes
+     * @param list<Term>                      $terms
      */
-    public static function soFar(string $sentence, array $changes, array $terms, int $runs): self
+    public static function soFar(Message|array $sentences, array $changes, array $terms, int $runs): self
     {
-        return new self([] !== $changes, $sentence, $changes, $terms, $runs, false);
+        return new self([] !== $changes, \is_array($sentences) ? $sentences : [$sentences], $changes, $terms, $runs, false);
     }
 
     /** @return array<string, string> the changes as a form carries them, typed text by place */
@@ -54,9 +57,12 @@ final readonly class Answer
         return Changes::typed($this->changes);
     }
 
-    /** @param list<Term> $terms */
-    public static function none(string $because, array $terms, int $runs): self
+    /**
+     * @param Message|non-empty-list<Message> $because
+     * @param list<Term>                      $terms
+     */
+    public static function none(Message|array $because, array $terms, int $runs): self
     {
-        return new self(false, 'No solution: '.$because, [], $terms, $runs);
+        return new self(false, \is_array($because) ? $because : [$because], [], $terms, $runs);
     }
 }

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve;
 
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\OutOfTime;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Asked;
 use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Core\Judgement\Margin\MarginState;
@@ -36,13 +37,13 @@ final readonly class BedDepth implements Question
     public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         if (null === $plan->bed->soil || null === $plan->bed->cap) {
-            return Answer::none('the bed has no soil, or no cap to hold it: choose both first.', [], 0);
+            return Answer::none(new Message('answer.depth-no-bed'), [], 0);
         }
         $trial = new Trial($this->editor, $patience);
         $terms = [];
         $why = null;
         for ($soil = self::THINNEST; $soil <= self::THICKEST + 1e-9; $soil += self::STEP) {
-            foreach (self::CAPS as $times) {
+            foreach (self::caps($plan) as $times) {
                 $cap = max(self::THINNEST_CAP, $soil * $times);
                 $changes = [
                     new SetNumber('bed.soil.front', $soil),
@@ -58,45 +59,48 @@ final readonly class BedDepth implements Question
                     $judgement = $trial->judged($changed);
                 } catch (OutOfTime) {
                     return Answer::soFar(
-                        \sprintf(
-                            'None found yet: all up to %s cm of soil were tried. %s',
-                            Decimal::trimmed(100 * $soil, 1),
-                            null === $why ? '' : Words::capital(rtrim($why, '.')).'.',
-                        ),
+                        [new Message('answer.depth-not-yet', ['soil' => Amount::length($soil)]), ...null === $why ? [] : [$why]],
                         [],
                         $terms,
                         $trial->runs,
                     );
                 }
                 $life = $judgement->margin(MarginId::Soil);
-                $failing = Trial::failing($judgement, Asked::BedDepth->margins());
+                $forbids = Trial::forbids($judgement, Asked::BedDepth);
                 $thick = Decimal::trimmed(100 * $soil, 1);
                 $over = Decimal::trimmed(100 * $cap, 1);
                 $name = "$thick cm under $over cm";
                 if ($life->measure < $this->years) {
-                    $why = \sprintf(
-                        'the soil would not last %s years: %s',
-                        Decimal::trimmed($this->years, 1),
-                        Words::small($life->sentence),
-                    );
+                    $why = new Message('answer.depth-short', ['years' => $this->years]);
                     $terms[] = new Term($name, 'lasts '.$life->shown);
                     break;
                 }
-                if (null === $failing && MarginState::Holds === $judgement->margin(MarginId::Cap)->state) {
+                if (null === $forbids && MarginState::Holds === $judgement->margin(MarginId::Cap)->state) {
                     return Answer::found(
-                        "Soil $thick cm deep under $over cm of cap: it lasts $life->shown and leaks {$judgement->margin(
-                            MarginId::Ammonia,
-                        )->shown} at most.",
+                        new Message('answer.depth', ['soil' => Amount::length($soil, $cap), 'cap' => Amount::length($cap, $soil)]),
                         $changes,
                         [...$terms, new Term($name, 'holds')],
                         $trial->runs,
                     );
                 }
-                $why = Trial::reason($failing ?? $judgement->margin(MarginId::Cap));
-                $terms[] = new Term($name, $why);
+                $why = $forbids->message ?? new Message('answer.depth-thin-cap');
+                $terms[] = new Term($name, null === $forbids ? 'too thin a cap' : 'fails');
             }
         }
 
-        return Answer::none($why ?? Words::small($trial->refusal), $terms, $trial->runs);
+        return Answer::none($why ?? Message::text($trial->refusal), $terms, $trial->runs);
+    }
+
+    /**
+     * Caps that are tried, as multiples of the soil: the plan's own first, which is its method's, then thicker ones.
+     *
+     * @return list<float>
+     */
+    private static function caps(Plan $plan): array
+    {
+        $soil = $plan->bed->soil?->meanDepth() ?? 0.0;
+        $own = $soil > 0 ? max(1.0, round(($plan->bed->cap?->meanDepth() ?? 0.0) / $soil, 2)) : 1.0;
+
+        return [$own, ...array_values(array_filter(self::CAPS, static fn (float $times): bool => $times > $own))];
     }
 }

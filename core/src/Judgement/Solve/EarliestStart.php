@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\OutOfTime;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
-use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Asked;
-use Olvek\Core\Judgement\Margin\MarginId;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Term;
 use Olvek\Core\Planning\Change\Editor;
@@ -33,25 +33,22 @@ final readonly class EarliestStart implements Question
     public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         if ([] === $plan->groups) {
-            return Answer::none('there are no animals in the plan.', [], 0);
+            return Answer::none(new Message('answer.no-animals'), [], 0);
         }
         $trial = new Trial($this->editor, $patience);
         $order = $plan->groups;
         usort($order, static fn (Group $a, Group $b): int => [$a->kind->shape->turn(), $a->day] <=> [$b->kind->shape->turn(), $b->day]);
         $settled = [];
-        $changes = $terms = [];
+        $changes = $terms = $dates = [];
         $before = self::afterDoses($plan);
         foreach ($order as $group) {
             $forbids = null;
             $holds = static function (int $day) use ($trial, $plan, $settled, $group, &$forbids): bool {
                 $judgement = $trial->judged(self::stocked($plan, [...$settled, $group->with($group->count, $day)]));
-                foreach (Asked::EarliestStart->margins() as $id) {
-                    // Tight is not safe: nobody should stock into water that a test would find fault with.
-                    if (
-                        MarginState::Holds !== $judgement->margin($id)->state
-                        && !(MarginId::Oxygen === $id && MarginState::Tight === $judgement->margin($id)->state)
-                    ) {
-                        $forbids = $judgement->margin($id);
+                foreach ($judgement->harms as $harm) {
+                    // Tight is not safe: nobody should stock into water that harms.
+                    if (MarginState::Holds !== $harm->state && \in_array($harm->id, Asked::EarliestStart->harms(), true)) {
+                        $forbids = $harm;
 
                         return false;
                     }
@@ -63,9 +60,9 @@ final readonly class EarliestStart implements Question
                 $day = self::earliest($before, $holds);
             } catch (OutOfTime) {
                 return Answer::soFar(
-                    [] === $terms
-                        ? \sprintf('No day was found yet for %s; later ones were not tried.', $group->kind->common)
-                        : \sprintf('So far %s; the others were not tried.', self::listed($terms)),
+                    [] === $dates
+                        ? new Message('answer.start-not-yet', ['kind' => $group->kind->common])
+                        : new Message('answer.start-so-far', ['list' => $dates]),
                     $changes,
                     $terms,
                     $trial->runs,
@@ -73,11 +70,10 @@ final readonly class EarliestStart implements Question
             }
             if (null === $day) {
                 return Answer::none(
-                    \sprintf(
-                        '%s could come on no day of the first half-year: %s',
-                        $group->kind->common,
-                        null === $forbids ? '' : Words::small($forbids->sentence),
-                    ),
+                    [
+                        new Message('answer.start-none', ['kind' => $group->kind->common]),
+                        ...$forbids instanceof Harm ? [$forbids->message] : [],
+                    ],
                     $terms,
                     $trial->runs,
                 );
@@ -87,9 +83,9 @@ final readonly class EarliestStart implements Question
                 \sprintf('%d × %s', $group->count, $group->kind->common),
                 "from day $day".($group->day < $day ? ", not $group->day" : ''),
             );
+            $dates[] = new Message('answer.start-group', ['count' => $group->count, 'kind' => $group->kind->common, 'day' => $day]);
             $settled[] = $group->with($group->count, $day);
-            // C: a week or more between groups.
-            $before = $day + self::WEEK;
+            $before = $day;
         }
 
         $fed = self::fedFrom(self::stocked($plan, $settled));
@@ -98,7 +94,7 @@ final readonly class EarliestStart implements Question
             $terms[] = new Term('food', "from day $fed");
         }
 
-        return Answer::found(self::listed($terms).'.', $changes, $terms, $trial->runs);
+        return Answer::found(new Message('answer.start', ['list' => $dates]), $changes, $terms, $trial->runs);
     }
 
     /**
@@ -137,12 +133,6 @@ final readonly class EarliestStart implements Question
     private static function fedFrom(Plan $plan): int
     {
         return max($plan->feedFrom, ...array_map(static fn (Group $g): int => $g->day, $plan->groups));
-    }
-
-    /** @param list<Term> $terms */
-    private static function listed(array $terms): string
-    {
-        return implode(', ', array_map(static fn (Term $t): string => "$t->label $t->value", $terms));
     }
 
     /**

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\OutOfTime;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Judgement\Margin\Asked;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\PlantedShare;
 use Olvek\Core\Judgement\Margin\Term;
 use Olvek\Core\Nature\Catalogue\Catalogue;
@@ -53,20 +55,18 @@ final readonly class LeastPlants implements Question
             $bare = $bare->withoutClump($clump->id);
         }
         $best = null;
-        $why = '';
+        $why = null;
         $terms = [];
         foreach ($this->mixes($plan) as $words => $parts) {
             $holds = static function (int $share) use ($trial, $bare, $parts, &$why): bool {
                 $planted = self::planted($bare, $parts, $share);
                 if (PlantedShare::of($planted) < self::LEAST_PLANTED) {
-                    $why = \sprintf('less than %d %% of the floor is planted', (int) (100 * self::LEAST_PLANTED));
-
                     return false;
                 }
-                $failing = Trial::failing($trial->judged($planted), Asked::LeastPlants->margins());
-                $why = null === $failing ? $why : Trial::reason($failing);
+                $forbids = Trial::forbids($trial->judged($planted), Asked::LeastPlants);
+                $why = $forbids ?? $why;
 
-                return null === $failing;
+                return null === $forbids;
             };
             try {
                 $least = $this->smallest($holds);
@@ -74,7 +74,7 @@ final readonly class LeastPlants implements Question
                 break;
             }
             if (null === $least) {
-                $terms[] = new Term($words, 'never enough: '.strtok($why, ':'));
+                $terms[] = new Term($words, 'never enough');
                 continue;
             }
             $grams = array_sum(array_map(static fn (Clump $c): float => $c->biomass(), self::planted($bare, $parts, $least)->clumps));
@@ -84,29 +84,28 @@ final readonly class LeastPlants implements Question
             }
         }
         if (null === $best && $trial->brokenOff) {
-            return Answer::soFar('Nothing was found yet; not every mix of plants was tried.', [], $terms, $trial->runs);
+            return Answer::soFar(new Message('answer.plants-not-yet'), [], $terms, $trial->runs);
         }
         if (null === $best) {
-            return Answer::none('no amount of plants keeps this tank: '.$why, $terms, $trial->runs);
+            return Answer::none([
+                new Message('answer.plants-none'),
+                ...$why instanceof Harm ? [$why->message] : [],
+            ], $terms, $trial->runs);
         }
-        [$grams, $words, $planted] = $best;
-        $list = implode(
-            ' and ',
-            array_map(static fn (Clump $c): string => \sprintf('%d × %s', $c->pieces, $c->kind->common), $planted->clumps),
-        );
+        [$grams, , $planted] = $best;
         $have = array_sum(array_map(static fn (Clump $c): float => $c->biomass(), $plan->clumps));
-
-        $sentence = \sprintf(
-            'At least %s g dry, as %s: %s. The plan has %s g.',
-            Decimal::significant($grams, 2),
-            $words,
-            $list,
-            Decimal::significant($have, 2),
-        );
+        $sentence = new Message('answer.plants', [
+            'grams' => $grams,
+            'list' => array_map(
+                static fn (Clump $c): Message => new Message('answer.pieces', ['pieces' => $c->pieces, 'plant' => $c->kind->common]),
+                array_values($planted->clumps),
+            ),
+            'have' => $have,
+        ]);
         $changes = self::changes($plan, $planted);
 
         return $trial->brokenOff
-            ? Answer::soFar($sentence.' Other mixes were not tried.', $changes, $terms, $trial->runs)
+            ? Answer::soFar([$sentence, new Message('answer.plants-others')], $changes, $terms, $trial->runs)
             : Answer::found($sentence, $changes, $terms, $trial->runs);
     }
 

@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\OutOfTime;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Asked;
-use Olvek\Core\Judgement\Margin\MarginId;
-use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Term;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Change\SetNumber;
 use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Simulation\Run\Alga;
 
 /** The hours of lamp light that feed the plants and hold the algae. */
 final readonly class LightHours implements Question
@@ -24,6 +23,9 @@ final readonly class LightHours implements Question
     private const SHORTEST = 4;
     private const LONGEST = 16;
 
+    /** h of lamp light up to which more is better, while algae do not show. C: eight to ten without added carbon dioxide. */
+    private const USUAL = 9;
+
     public function __construct(private Editor $editor)
     {
     }
@@ -31,16 +33,14 @@ final readonly class LightHours implements Question
     public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         if ($plan->lamp->lumens <= 0) {
-            return Answer::none('there is no lamp to set.', [], 0);
+            return Answer::none(new Message('answer.no-lamp'), [], 0);
         }
         if ([] === $plan->clumps) {
-            return Answer::none('there are no plants to light.', [], 0);
+            return Answer::none(new Message('answer.no-plants'), [], 0);
         }
         $trial = new Trial($this->editor, $patience);
-        $terms = [];
-        $good = [];
-        $why = [];
-        $enough = null;
+        $terms = $good = [];
+        $why = null;
         for ($hours = self::SHORTEST; $hours <= self::LONGEST; ++$hours) {
             $changed = $trial->changed($plan, [new SetNumber('light.hours', $hours)]);
             \assert(null !== $changed);
@@ -49,65 +49,42 @@ final readonly class LightHours implements Question
             } catch (OutOfTime) {
                 break;
             }
-            $failing = Trial::failing($judgement, Asked::LightHours->margins());
-            // What plants would grow, over the year.
+            $forbids = Trial::forbids($judgement, Asked::LightHours);
+            // What plants would grow, over the year, and the worst of algae.
             $growth = $judgement->trace->mean('exportable', 0, $judgement->trace->days());
+            $film = $judgement->trace->highest('algae')[0];
             $terms[] = new Term(
                 "$hours h",
-                null === $failing
-                    ? \sprintf(
-                        'holds; growth %s mg N a day, light %s, algae %s',
-                        Decimal::significant($growth, 2),
-                        $judgement->margin(MarginId::Light)->shown,
-                        $judgement->margin(MarginId::Algae)->shown,
-                    )
-                    : Words::small($failing->name).' fails',
+                \sprintf(
+                    '%s; growth %s mg N a day, film %s g/m²',
+                    null === $forbids ? 'holds' : 'fails',
+                    Decimal::significant($growth, 2),
+                    Decimal::significant($film, 2),
+                ),
             );
-            if (null === $failing) {
-                $good[$hours] = $growth;
-                if (
-                    null === $enough
-                    && MarginState::Holds === $judgement->margin(MarginId::Light)->state
-                    && MarginState::Holds === $judgement->margin(MarginId::Algae)->state
-                ) {
-                    $enough = $hours;
-                }
+            if (null === $forbids) {
+                $good[$hours] = $film < Alga::SHOWS && $hours <= self::USUAL ? $growth : $growth / (1 + $film + abs($hours - self::USUAL));
             } else {
-                $why[$failing->id->value] = $failing;
+                $why = $forbids;
             }
         }
         $tried = self::SHORTEST - 1 + \count($terms);
-        if ([] === $good && $trial->brokenOff) {
-            return Answer::soFar(
-                \sprintf('At no length of day up to %d hours do all hold; longer ones were not tried.', $tried),
-                [],
-                $terms,
-                $trial->runs,
-            );
-        }
         if ([] === $good) {
-            $reasons = array_map(static fn ($m): string => Words::small($m->name).' fails', array_values($why));
-
-            return Answer::none(
-                'at no length of day do all hold: '.implode(', ', $reasons).'. Change the lamp’s strength or the plants.',
-                $terms,
-                $trial->runs,
-            );
+            return $trial->brokenOff
+                ? Answer::soFar(new Message('answer.light-not-yet', ['tried' => $tried]), [], $terms, $trial->runs)
+                : Answer::none(
+                    [new Message('answer.light-none'), ...null === $why ? [] : [$why->message]],
+                    $terms,
+                    $trial->runs,
+                );
         }
-        // The shortest day that gives every plant its light: what is more feeds algae as well. Where none does, the one that brings most
-        // growth.
+        // The day in which plants grow most while algae do not show, up to what is usual.
         arsort($good);
-        $best = $enough ?? array_key_first($good);
-
+        $best = array_key_first($good);
+        $changes = [new SetNumber('light.hours', $best)];
         if ($trial->brokenOff) {
-            return Answer::soFar(
-                \sprintf('Of up to %d hours, %d are best; longer days were not tried.', $tried, $best),
-                [new SetNumber('light.hours', $best)],
-                $terms,
-                $trial->runs,
-            );
+            return Answer::soFar(new Message('answer.light-so-far', ['best' => $best, 'tried' => $tried]), $changes, $terms, $trial->runs);
         }
-
         // Told is the stretch without a gap that it lies in.
         $from = $to = $best;
         while (isset($good[$from - 1])) {
@@ -118,16 +95,8 @@ final readonly class LightHours implements Question
         }
 
         return Answer::found(
-            \sprintf(
-                null === $enough
-                    ? '%d hours are best, though plants or algae stay tight; from %d to %d hours do. The plan has %s.'
-                    : '%d hours give every plant its light; from %d to %d hours do, and what is more feeds algae too. The plan has %s.',
-                $best,
-                $from,
-                $to,
-                Decimal::trimmed($plan->lamp->hours, 1),
-            ),
-            [new SetNumber('light.hours', $best)],
+            new Message('answer.light', ['best' => $best, 'from' => $from, 'to' => $to, 'now' => $plan->lamp->hours]),
+            $changes,
             $terms,
             $trial->runs,
         );

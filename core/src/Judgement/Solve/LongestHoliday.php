@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve;
 
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\Decimal;
@@ -44,12 +46,12 @@ final readonly class LongestHoliday implements Question
     {
         $trial = new Trial($this->editor, $patience);
         if ($plan->site->sealed) {
-            return Answer::none('a sealed jar needs nobody: it is always on its own.', [], 0);
+            return Answer::none(new Message('answer.holiday-sealed'), [], 0);
         }
         $usual = $trial->judged($plan);
         $why = $this->fault($plan, $usual, $usual, self::LONGEST);
         if (null !== $why) {
-            return Answer::none('the tank does not hold with its keeper there: '.$why, [], $trial->runs);
+            return Answer::none([new Message('answer.holiday-already'), $why], [], $trial->runs);
         }
         $limit = null;
         $days = $trial->largest(0, self::LONGEST, function (int $days) use ($trial, $plan, $usual, &$limit): bool {
@@ -59,15 +61,17 @@ final readonly class LongestHoliday implements Question
             return null === $fault;
         });
         if ($trial->brokenOff) {
-            return Answer::soFar(\sprintf('At least %d days.', $days), [], [], $trial->runs);
+            return Answer::soFar(new Message('answer.holiday-so-far', ['days' => $days]), [], [], $trial->runs);
         }
         if ($days < 1) {
-            return Answer::none('not even a day: '.$limit, [], $trial->runs);
+            return Answer::none([new Message('answer.holiday-none'), ...null === $limit ? [] : [$limit]], [], $trial->runs);
         }
         $litres = $usual->trace->mean('evaporated', self::LEAVES, self::LEAVES + $days);
 
         return Answer::found(
-            \sprintf('%d days%s.', $days, null === $limit ? ' and more' : '; after that '.rtrim($limit, '.')),
+            null === $limit
+                ? new Message('answer.holiday-and-more', ['days' => $days])
+                : [new Message('answer.holiday', ['days' => $days]), $limit],
             [],
             [
                 new Term('dries up', Decimal::significant($litres, 2).' L a day', Provenance::Judgement),
@@ -82,31 +86,29 @@ final readonly class LongestHoliday implements Question
     }
 
     /** What goes wrong while away and in the month after; null where nothing does. */
-    private function fault(Plan $plan, Judgement $judgement, Judgement $usual, int $days): ?string
+    private function fault(Plan $plan, Judgement $judgement, Judgement $usual, int $days): ?Message
     {
         $trace = $judgement->trace;
         $to = min($trace->days() - 1, self::LEAVES + $days + self::AFTER);
         $c = $trace->columns;
         for ($day = self::LEAVES; $day <= $to; ++$day) {
             if ($c['volume'][$day] < self::LEAST_WATER * $plan->netWater()) {
-                return 'a quarter of the water has dried up.';
+                return new Message('away.dry');
             }
             if (
                 null !== $plan->firstAnimals()
                 && $c['oxygen'][$day] < DawnOxygen::need($plan)
                 && $c['oxygen'][$day] < $usual->trace->columns['oxygen'][$day] - self::WORSE_OXYGEN
             ) {
-                return 'oxygen falls to '.
-                    Decimal::significant($c['oxygen'][$day], 2).
-                    ' mg/L at dawn, since nobody thins the floaters or trims.';
+                return new Message('away.oxygen', ['oxygen' => Amount::concentration($c['oxygen'][$day])]);
             }
             if (null !== $plan->firstAnimals() && $c['nitrite'][$day] > Nitrite::ACT) {
-                return 'nitrite rises to '.Decimal::significant($c['nitrite'][$day], 2).' mg N/L.';
+                return new Message('away.nitrite');
             }
             foreach ($plan->groups as $i => $group) {
                 $before = $usual->trace->heads[$day][$i];
                 if ($before > 0 && $trace->heads[$day][$i] < min($group->count, $before) * (1 - self::MOST_LOST)) {
-                    return \sprintf('animals die of hunger or bad water (%s).', $group->kind->common);
+                    return new Message('away.die', ['kind' => $group->kind->common]);
                 }
                 if (
                     $group->kind->grams->value >= self::COUNTED
@@ -115,7 +117,7 @@ final readonly class LongestHoliday implements Question
                     && $trace->groups[$day][$i] / $trace->heads[$day][$i]
                         < ((1 - self::THINNER) * $usual->trace->groups[$day][$i]) / $before
                 ) {
-                    return \sprintf('animals grow thin (%s).', $group->kind->common);
+                    return new Message('away.thin', ['kind' => $group->kind->common]);
                 }
             }
         }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Asked;
-use Olvek\Core\Judgement\Margin\Margin;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Term;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Change\SetNumber;
@@ -30,13 +30,13 @@ final readonly class MostFood implements Question
     {
         $fed = $plan->feed->grams;
         if ($fed <= 0.0 || [] === $plan->groups) {
-            return Answer::none('nothing is fed yet: say what you feed a day, and to whom.', [], 0);
+            return Answer::none(new Message('answer.not-fed'), [], 0);
         }
         $trial = new Trial($this->editor, $patience);
-        $before = Trial::failing($trial->judged($plan), Asked::MostFood->margins());
+        $before = Trial::forbids($trial->judged($plan), Asked::MostFood);
         if (null !== $before) {
             return Answer::none(
-                'what is fed is too much as it is, or something else is amiss: '.Trial::reason($before),
+                [new Message('answer.food-none'), $before->message],
                 [],
                 $trial->runs,
             );
@@ -50,25 +50,26 @@ final readonly class MostFood implements Question
             &$limit,
         ): bool {
             $changed = $trial->changed($plan, $changes($steps));
-            $failing = null === $changed ? null : Trial::failing($trial->judged($changed), Asked::MostFood->margins());
-            $limit = $failing ?? $limit;
+            $forbids = null === $changed ? null : Trial::forbids($trial->judged($changed), Asked::MostFood);
+            $limit = $forbids ?? $limit;
 
-            return null !== $changed && null === $failing;
+            return null !== $changed && null === $forbids;
         });
         $times = $most / self::STEPS;
         $terms = [
             new Term('fed', Decimal::significant($fed, 2).' g a day'),
             new Term('carried', Decimal::significant($times * $fed, 2).' g a day'),
-            ...$limit instanceof Margin ? [new Term('what forbids more', $limit->sentence)] : [],
         ];
-        $sentence = \sprintf('%s × what you feed, %s g a day', Decimal::trimmed($times, 1), Decimal::significant($times * $fed, 2));
+        $values = ['times' => $times, 'grams' => $times * $fed];
         if ($trial->brokenOff) {
-            return Answer::soFar("At least $sentence.", $changes($most), $terms, $trial->runs);
+            return Answer::soFar(new Message('answer.food-so-far', $values), $changes($most), $terms, $trial->runs);
         }
 
         return Answer::found(
-            $sentence.
-                ($limit instanceof Margin ? ': with more, '.Words::small($limit->name).' fails.' : ', the most that Olvek tries.'),
+            [
+                new Message('answer.food', $values),
+                ...$limit instanceof Harm ? [new Message('answer.with-more'), $limit->message] : [],
+            ],
             $changes($most),
             $terms,
             $trial->runs,

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\Decimal;
-use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Asked;
-use Olvek\Core\Judgement\Margin\Margin;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Term;
 use Olvek\Core\Nature\Animal\AnimalKind;
 use Olvek\Core\Nature\Animal\AnimalShape;
@@ -33,18 +33,19 @@ final readonly class MostStock implements Question
     public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         $trial = new Trial($this->editor, $patience);
+        $kind = $this->kind->common;
         if ($plan->site->sealed) {
-            return Answer::none('a sealed vessel is no place for animals that must be fed; micro-life comes with the plants.', [], 0);
+            return Answer::none(new Message('answer.sealed'), [], 0);
         }
         $one = AnimalShape::Fish === $this->kind->shape ? max(1, (int) $this->kind->group->value) : 1;
         [$first] = $this->with($trial, $plan, $one);
         if (null === $first) {
-            return Answer::none(Words::small($trial->refusal), [], 0);
+            return Answer::none(Message::text($trial->refusal), [], 0);
         }
-        $forbids = Trial::failing($trial->judged($first), Asked::MostStock->margins());
+        $forbids = Trial::forbids($trial->judged($first), Asked::MostStock);
         if (null !== $forbids) {
             return Answer::none(
-                \sprintf('even %d of %s are too many: %s', $one, $this->kind->common, Trial::reason($forbids)),
+                [new Message('answer.stock-none', ['least' => $one, 'kind' => $kind]), $forbids->message],
                 [new Term('tried', (string) $one)],
                 $trial->runs,
             );
@@ -52,16 +53,13 @@ final readonly class MostStock implements Question
         $limit = null;
         $most = $trial->largest($one, self::MOST, function (int $count) use ($trial, $plan, &$limit): bool {
             [$changed] = $this->with($trial, $plan, $count);
-            $failing = null === $changed ? null : Trial::failing($trial->judged($changed), Asked::MostStock->margins());
-            if (null !== $failing) {
-                $limit = $failing;
-            }
+            $forbids = null === $changed ? null : Trial::forbids($trial->judged($changed), Asked::MostStock);
+            $limit = $forbids ?? $limit;
 
-            return null !== $changed && null === $failing;
+            return null !== $changed && null === $forbids;
         });
         [$full, $changes] = $this->with($trial, $plan, $most);
         \assert(null !== $full);
-
         $terms = [
             new Term(
                 'animals',
@@ -69,19 +67,16 @@ final readonly class MostStock implements Question
                 $this->kind->grams->provenance,
             ),
             new Term('food, with them', Decimal::significant($full->feed->grams, 2).' g a day', $this->kind->food->provenance),
-            ...$limit instanceof Margin ? [new Term('what forbids more', $limit->sentence)] : [],
         ];
         if ($trial->brokenOff) {
-            return Answer::soFar(\sprintf('At least %d of %s.', $most, $this->kind->common), $changes, $terms, $trial->runs);
+            return Answer::soFar(new Message('answer.stock-so-far', ['most' => $most, 'kind' => $kind]), $changes, $terms, $trial->runs);
         }
 
         return Answer::found(
-            \sprintf(
-                '%d of %s, no more%s.',
-                $most,
-                $this->kind->common,
-                $limit instanceof Margin ? ': with more, '.Words::small($limit->name).' fails' : ' than Olvek tries',
-            ),
+            [
+                new Message('answer.stock', ['most' => $most, 'kind' => $kind]),
+                ...$limit instanceof Harm ? [new Message('answer.with-more'), $limit->message] : [],
+            ],
             $changes,
             $terms,
             $trial->runs,
@@ -92,16 +87,17 @@ final readonly class MostStock implements Question
     private function with(Trial $trial, Plan $plan, int $count): array
     {
         $here = null;
+        $usual = 0.0;
         foreach ($plan->groups as $group) {
             $here = $group->kind->id === $this->kind->id ? $group : $here;
+            $usual += UsualAmount::food($group->kind, $group->count);
         }
-        $food = max(
-            0.0,
-            $plan->feed->grams + UsualAmount::food($this->kind, $count) - UsualAmount::food($this->kind, $here->count ?? 0),
-        );
+        // Fed with the keeper's own hand: as much against what is usual as now.
+        $hand = $usual > 0.0 && $plan->feed->grams > 0.0 ? $plan->feed->grams / $usual : 1.0;
+        $then = $usual + UsualAmount::food($this->kind, $count) - UsualAmount::food($this->kind, $here->count ?? 0);
         $changes = [
             null === $here ? new AddGroup($this->kind->id, $count) : new SetNumber("animals.$here->id.count", $count),
-            new SetNumber('feeding.grams', round($food, 4)),
+            new SetNumber('feeding.grams', round($hand * max(0.0, $then), 4)),
         ];
 
         return [$trial->changed($plan, $changes), $changes];

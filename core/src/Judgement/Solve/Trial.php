@@ -7,11 +7,11 @@ namespace Olvek\Core\Judgement\Solve;
 use Olvek\Core\Basis\TimeLimit\OutOfTime;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\UnitSystem;
-use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Margin\Asked;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
+use Olvek\Core\Judgement\Margin\Harm\HarmId;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Judgement;
-use Olvek\Core\Judgement\Margin\Margin;
-use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Planning\Change\Change;
 use Olvek\Core\Planning\Change\Editor;
@@ -66,25 +66,19 @@ final class Trial
     }
 
     /**
-     * The first margin that fails, of those named; of all where none is named.
-     *
-     * @param list<MarginId> $of
+     * The gravest harm that forbids something: of those that decide a question, what fails; and nitrate that gathers, where nobody changes
+     * water.
      */
-    public static function failing(Judgement $judgement, array $of = []): ?Margin
+    public static function forbids(Judgement $judgement, Asked $question): ?Harm
     {
-        foreach ($judgement->margins as $margin) {
-            if (MarginState::Fails === $margin->state && ([] === $of || \in_array($margin->id, $of, true))) {
-                return $margin;
+        foreach ($judgement->harms as $harm) {
+            $counts = MarginState::Fails === $harm->state || (HarmId::Nitrate === $harm->id && MarginState::Tight === $harm->state);
+            if ($counts && \in_array($harm->id, $question->harms(), true)) {
+                return $harm;
             }
         }
 
         return null;
-    }
-
-    /** Why a margin forbids something, as the end of a sentence. */
-    public static function reason(Margin $margin): string
-    {
-        return Words::small($margin->name).' fails: '.Words::small($margin->sentence);
     }
 
     /**

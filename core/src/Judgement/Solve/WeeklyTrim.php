@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\Decimal;
@@ -26,14 +27,14 @@ final readonly class WeeklyTrim implements Question
     public function solve(Plan $plan, TimeLimit $patience = new NoTimeLimit()): Answer
     {
         if ([] === $plan->clumps) {
-            return Answer::none('there are no plants to trim.', [], 0);
+            return Answer::none(new Message('answer.trim-no-plants'), [], 0);
         }
         $trial = new Trial($this->editor, $patience);
         $trace = $trial->judged($plan)->trace;
         $end = $trace->days();
         $fed = null === $plan->firstAnimals() ? 0.0 : 7 * $plan->feed->nitrogen();
         if ($fed < 0.01) {
-            return Answer::none('nothing is fed, so nothing need be carried out.', [], $trial->runs);
+            return Answer::none(new Message('answer.trim-not-fed'), [], $trial->runs);
         }
         $gas = 7 * $trace->mean('denitrified', self::SETTLED, $end);
         $changed = 7 * $plan->care->dailyShare() * $plan->netWater() * $trace->mean('nitrate', self::SETTLED, $end);
@@ -65,16 +66,11 @@ final readonly class WeeklyTrim implements Question
             new Term('a handful', Decimal::trimmed(Handful::WET, 0).' g wet, shaken off', Provenance::CommonPractice),
         ];
         if ($must < 0.01) {
-            return Answer::found('Nothing: the bed and water changes take away what is fed. Trim for looks.', [], $terms, $trial->runs);
+            return Answer::found(new Message('answer.trim-nothing'), [], $terms, $trial->runs);
         }
         if ($can < $must) {
             return Answer::none(
-                \sprintf(
-                    'plants use only %s of the %s mg of nitrogen a week that would have to leave with them. More fast plants, floaters, '
-                        .'or less food.',
-                    Decimal::significant($can, 2),
-                    Decimal::significant($must, 2),
-                ),
+                new Message('answer.trim-too-little', ['can' => $can, 'must' => $must]),
                 $terms,
                 $trial->runs,
             );
@@ -82,14 +78,12 @@ final readonly class WeeklyTrim implements Question
         $handfuls = $wet / Handful::WET;
 
         return Answer::found(
-            \sprintf(
-                'About %s g wet a week, %s, best of %s.',
-                Decimal::significant($wet, 2),
-                $handfuls < 0.75
-                    ? \sprintf('a handful every %d weeks', max(2, (int) round(1 / max(0.02, $handfuls))))
-                    : \sprintf('%s handful%s', Decimal::trimmed($handfuls, 0), $handfuls < 1.5 ? '' : 's'),
-                mb_strtolower($kind->common),
-            ),
+            new Message('answer.trim', [
+                'grams' => $wet,
+                'every' => $handfuls < 0.75 ? max(2, (int) round(1 / max(0.02, $handfuls))) : 1,
+                'handfuls' => max(1, (int) round($handfuls)),
+                'plant' => $kind->common,
+            ]),
             [],
             $terms,
             $trial->runs,

@@ -18,13 +18,15 @@ final readonly class AnimalKind
      * @param Estimate $leastTank  litres of the smallest tank that suits the kind
      * @param Estimate $litresEach litres for each further adult
      * @param Estimate $group      least number that should live together
-     * @param Estimate $coolest    °C
+     * @param Estimate $coolest    °C from which it thrives; so are the other bounds
      * @param Estimate $warmest    °C
      * @param Estimate $food       share of body mass eaten a day, dry food
      * @param Estimate $acidest    lowest pH
      * @param Estimate $alkalinest highest pH
      * @param Estimate $softest    lowest general hardness, °dH
      * @param Estimate $hardest    highest general hardness, °dH
+     * @param KeptRange $kept      wider ranges of all six, in which it is kept for years
+     * @param list<CompanyRule> $company absolute rules of company
      * @param Estimate $breeds     d⁻¹ at which numbers grow while there is food and room; 0 where it does not breed in a tank
      * @param Estimate $grazes     share of a full-time grazer's appetite for algae and mulm
      * @param Estimate $oxygen     mg/L below which it suffers
@@ -50,7 +52,9 @@ final readonly class AnimalKind
         public Estimate $alkalinest,
         public Estimate $softest,
         public Estimate $hardest,
+        public KeptRange $kept,
         public Temper $temper,
+        public array $company,
         public Estimate $breeds,
         public Estimate $grazes,
         public bool $burrows,

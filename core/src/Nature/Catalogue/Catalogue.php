@@ -8,7 +8,9 @@ use Olvek\Core\Basis\Unit\Estimate;
 use Olvek\Core\Basis\Unit\Provenance;
 use Olvek\Core\Nature\Animal\AnimalKind;
 use Olvek\Core\Nature\Animal\AnimalShape;
+use Olvek\Core\Nature\Animal\CompanyRule;
 use Olvek\Core\Nature\Animal\Food;
+use Olvek\Core\Nature\Animal\KeptRange;
 use Olvek\Core\Nature\Animal\Level;
 use Olvek\Core\Nature\Animal\Prey;
 use Olvek\Core\Nature\Animal\Temper;
@@ -247,13 +249,20 @@ final readonly class Catalogue
                 'group',
                 'coolest',
                 'warmest',
+                'kept_coolest',
+                'kept_warmest',
                 'food',
                 'jumper',
                 'ph_low',
                 'ph_high',
                 'gh_low',
                 'gh_high',
+                'kept_ph_low',
+                'kept_ph_high',
+                'kept_gh_low',
+                'kept_gh_high',
                 'temper',
+                'company',
                 'breeds',
                 'grazes',
                 'burrows',
@@ -286,7 +295,16 @@ final readonly class Catalogue
                 $row->estimate('ph_high', 3, 10),
                 $row->estimate('gh_low', 0, 60),
                 $row->estimate('gh_high', 0, 60),
+                new KeptRange(
+                    $row->estimate('kept_coolest', 0, 45),
+                    $row->estimate('kept_warmest', 0, 45),
+                    $row->estimate('kept_ph_low', 3, 11),
+                    $row->estimate('kept_ph_high', 3, 11),
+                    $row->estimate('kept_gh_low', 0, 60),
+                    $row->estimate('kept_gh_high', 0, 60),
+                ),
                 $row->choice('temper', Temper::class),
+                $row->choices('company', CompanyRule::class),
                 $row->estimate('breeds', 0, 0.5),
                 $row->estimate('grazes', 0, 1),
                 $row->truth('burrows'),

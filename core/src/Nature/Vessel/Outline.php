@@ -9,6 +9,8 @@ final readonly class Outline
 {
     /** Corners by which a round one is drawn. */
     private const ROUND = 96;
+    /** Corners beyond which an outline is a round one. */
+    private const CORNERS = 8;
 
     /** @param non-empty-list<array{float, float}> $points in turn around it */
     public function __construct(public array $points)
@@ -30,6 +32,19 @@ final readonly class Outline
                 range(0, self::ROUND - 1),
             ),
         );
+    }
+
+    /** m of the longest straight pane; null where the outline is bent. */
+    public function longestPane(): ?float
+    {
+        $longest = 0.0;
+        $before = $this->points[\count($this->points) - 1];
+        foreach ($this->points as $point) {
+            $longest = max($longest, hypot($point[0] - $before[0], $point[1] - $before[1]));
+            $before = $point;
+        }
+
+        return \count($this->points) > self::CORNERS ? null : $longest;
     }
 
     /** Whether a place is inside; by the crossings of a ray to the right. P: Shimrat (1962), Algorithm 112, Commun. ACM 5, 434. */

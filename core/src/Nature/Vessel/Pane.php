@@ -26,7 +26,7 @@ final class Pane
     /** M. Beyond three times its height the upright edges no longer help. */
     private const BRACED = [[0.5, 0.085], [0.667, 0.1156], [1.0, 0.16], [1.5, 0.26], [2.0, 0.32], [2.5, 0.35], [3.0, 0.37]];
     /** Pa that a pane may bear for years. */
-    private const LASTING = 7.25e6;
+    public const LASTING = 7.25e6;
     /** Pa per m of water. P: 998 kg/m³ × 9.81 m/s². */
     private const PRESSURE = 9790.0;
     /** m that panes are sold in. C. */

@@ -405,6 +405,17 @@ final readonly class Plan
         return [] === $days ? null : min($days);
     }
 
+    /** Day on which the first of a kind come; 0 where none do. */
+    public function arrival(AnimalKind $kind): int
+    {
+        $days = array_map(
+            static fn (Group $g): int => $g->day,
+            array_filter($this->groups, static fn (Group $g): bool => $g->kind->id === $kind->id),
+        );
+
+        return [] === $days ? 0 : min($days);
+    }
+
     /** @param array<string, mixed> $changes */
     private function with(array $changes): self
     {

@@ -8,7 +8,7 @@ use Olvek\Core\Nature\Animal\Feed;
 use Olvek\Core\Nature\Water\Oxygen;
 
 /**
- * Animals on a day: swimmers eat first, then fish of the bottom, then shrimp and snails; these crop algae and mulm, fish the life in it; all
+ * Animals on a day: swimmers eat first, then fish of the bottom, then shrimp and snails; these crop algae and mulm, fish hunt in it; all
  * excrete, breathe and burn a little of themselves.
  *
  * Excretion of ammonia follows the published share of protein. Carbon that is eaten and neither kept nor passed goes to a common store

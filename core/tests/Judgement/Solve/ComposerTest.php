@@ -7,11 +7,10 @@ namespace Olvek\Core\Tests\Judgement\Solve;
 use Olvek\Core\Basis\Supply\Source;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Judgement;
-use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\MarginState;
-use Olvek\Core\Judgement\Margin\Voice;
 use Olvek\Core\Judgement\Review\Mistake;
 use Olvek\Core\Judgement\Review\Mistakes;
 use Olvek\Core\Judgement\Solve\Compose\Composer;
@@ -28,6 +27,7 @@ use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\PlanDocument;
+use Olvek\Core\Tests\Said;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -95,9 +95,9 @@ final class ComposerTest extends TestCase
             (new PlanDocument(Sample::catalogue()))->fromArray((new PlanDocument(Sample::catalogue()))->toArray($found->plan)),
         );
 
-        self::assertTrue($found->holds, $found->judgement->verdict);
-        self::assertNotSame(MarginState::Fails, $anew->state, $anew->verdict);
-        self::assertSame($found->judgement->verdict, $anew->verdict);
+        self::assertTrue($found->holds, Said::all($found->judgement->verdict));
+        self::assertNotSame(MarginState::Fails, $anew->state, Said::all($anew->verdict));
+        self::assertEquals($found->judgement->verdict, $anew->verdict);
         self::assertSame([], self::failing($anew));
         self::assertNotSame([], $found->plan->clumps);
         self::assertSame([], array_filter(
@@ -212,11 +212,8 @@ final class ComposerTest extends TestCase
     private static function failing(Judgement $judgement): array
     {
         return array_values(array_map(
-            static fn (Margin $m): string => $m->name,
-            array_filter(
-                $judgement->margins,
-                static fn (Margin $m): bool => Voice::Practice !== $m->voice && MarginState::Fails === $m->state,
-            ),
+            static fn (Harm $h): string => $h->id->value,
+            array_filter($judgement->harms, static fn (Harm $h): bool => MarginState::Fails === $h->state),
         ));
     }
 

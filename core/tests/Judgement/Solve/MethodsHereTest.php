@@ -12,6 +12,7 @@ use Olvek\Core\Judgement\Solve\Compose\MethodsHere;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Plan\Method;
 use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Tests\Said;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 
@@ -25,19 +26,23 @@ final class MethodsHereTest extends TestCase
         self::assertCount(\count(Method::cases()), $here->methods);
         self::assertTrue($here->complete);
         self::assertTrue($here->planted);
-        $places = array_map(static fn (MethodHere $m): array => [$m->judgement?->state->rank(), $m->score], $here->methods);
+        $places = array_map(static fn (MethodHere $m): array => [$m->judgement?->state->rank() ?? \PHP_INT_MAX, $m->score], $here->methods);
         $sorted = $places;
         sort($sorted);
         self::assertSame($sorted, $places, 'what holds comes before what is tight, and that before what fails');
         self::assertGreaterThan(1, \count(array_unique(array_column($places, 0))), 'the methods differ in this tank');
         foreach ($here->methods as $method) {
-            self::assertSame($method->method, $method->plan?->preparation->method);
-            self::assertSame(Judge::judge($method->plan)->verdict, $method->judgement?->verdict);
+            if (null === $method->plan) {
+                self::assertContains($method->method, [Method::SunnySill, Method::SealedJar], 'no window, not sealed');
+                self::assertNotSame([], $method->refused);
+                continue;
+            }
+            self::assertSame($method->method, $method->plan->preparation->method);
+            self::assertEquals(Judge::judge($method->plan)->verdict, $method->judgement?->verdict);
             $first = $method->method->firstAnimals();
             self::assertTrue(null === $first || $method->plan->firstAnimals() >= $first, 'no animals before the method has any');
         }
-        self::assertMatchesRegularExpression('/^Soil: from 0.cm \(lean inert bed\) to /u', implode(' ', $here->disagree));
-        self::assertNull(MethodsHere::nearest(new MethodHere(Method::ThinSoil, null, null, ['no'], \INF)));
+        self::assertMatchesRegularExpression('/^methods.range\(what: soil, least: 0.cm, most: [^,]+, those: \[lean inert bed/u', Said::all($here->disagree));
     }
 
     public function testABareTankIsPlantedFirst(): void
@@ -51,7 +56,7 @@ final class MethodsHereTest extends TestCase
 
         self::assertFalse($here->planted);
         foreach ($here->methods as $method) {
-            self::assertNotSame([], $method->plan->clumps ?? []);
+            self::assertTrue(null === $method->plan || [] !== $method->plan->clumps);
         }
         self::assertNotSame(MarginState::Fails, $here->methods[0]->judgement?->state);
     }

@@ -17,6 +17,7 @@ use Olvek\Core\Judgement\Solve\MostStock;
 use Olvek\Core\Judgement\Solve\Question;
 use Olvek\Core\Judgement\Solve\WeeklyTrim;
 use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Tests\Said;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -60,7 +61,7 @@ final class TimeLimitTest extends TestCase
                 self::assertSame($left + 1, $answer->runs, 'one more than there was patience for, and no further');
             }
             if (!$answer->complete) {
-                self::assertNotSame('', $answer->sentence);
+                self::assertNotSame('', Said::all($answer->sentences));
                 self::assertSame([] !== $answer->edits(), $answer->found);
                 Sample::edit(Sample::planted(), $answer->edits()); // what is offered can be taken
             }

@@ -66,7 +66,7 @@ final class SuitTest extends TestCase
 
         self::assertContains(Need::Room, self::needs($of('carassius-auratus'), MarginState::Fails));
         self::assertSame(0, $of('carassius-auratus')->most);
-        self::assertContains(Need::Hardness, self::needs($of('boraras-brigittae'), MarginState::Fails));
+        self::assertContains(Need::Hardness, self::needs($of('parosphromenus-linkei'), MarginState::Fails));
         self::assertSame(MarginState::Holds, $of('planorbella-duryi')->state);
         self::assertGreaterThan(10, $of('neocaridina-davidi')->most);
         $shrimp = Sample::edit($plan, ['animals.add' => 'neocaridina-davidi']);

@@ -15,6 +15,7 @@ use Olvek\Core\Simulation\Run\Parameters;
 use Olvek\Core\Simulation\Run\Runner;
 use Olvek\Core\Simulation\Run\Structure;
 use Olvek\Core\Simulation\Run\UsualCare;
+use Olvek\Core\Tests\Said;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\TestCase;
 
@@ -120,15 +121,14 @@ final class EnsembleTest extends TestCase
     public function testHowManyHoldTogether(): void
     {
         $members = [
-            ['a' => [1.0, false], 'b' => [1.0, true]],
-            ['a' => [1.0, true], 'b' => [2.0, false]],
-            ['a' => [2.0, false], 'b' => [2.0, false]],
+            ['harm a' => [1.0, false], 'harm b' => [1.0, true], 'c' => [1.0, true]],
+            ['harm a' => [1.0, true], 'harm b' => [2.0, false], 'c' => [1.0, true]],
+            ['harm a' => [2.0, false], 'harm b' => [2.0, false], 'c' => [1.0, true]],
         ];
         $sure = Band::sureness($members);
-        self::assertSame([1, 3, 2, 2], [$sure->together, $sure->of, $sure->spreads['a']->holds, $sure->spreads['b']->holds]);
-        self::assertStringContainsString('one comes through', $sure->words());
-        self::assertStringContainsString('none comes', Band::sureness([['a' => [1.0, true]]])->words());
-        self::assertStringContainsString('all come', Band::sureness([['a' => [1.0, false]]])->words());
+        self::assertSame([1, 3], [$sure->together, $sure->of], 'margins are gauges: only harm counts');
+        self::assertSame([2, 2, 0], array_map(static fn (string $id): int => $sure->spreads[$id]->holds, ['harm a', 'harm b', 'c']));
+        self::assertSame('verdict.sure(holds: 1, of: 3)', Said::plain($sure->message()));
     }
 
     /** By hand: of 1, 2, 3, 4, 5 the 10th percentile is 1.4, the 90th 4.6. */

@@ -99,8 +99,8 @@ final readonly class Composer
                 $mistake->fix,
             );
         }
-        foreach ($score->failing as $margin) {
-            $unmet[] = new Unmet(Message::text(Words::small($margin->name)), [Message::text($margin->sentence)]);
+        foreach ($score->failing as $harm) {
+            $unmet[] = new Unmet(new Message('unmet.harm', ['what' => $harm->id->value]), [$harm->message], $harm->averts[0] ?? null);
         }
 
         return new Composition(

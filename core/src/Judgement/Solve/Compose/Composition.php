@@ -46,6 +46,10 @@ final readonly class Composition
     public function with(Uncertainty $sureness): self
     {
         /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
-        return new self(...[...get_object_vars($this), 'sureness' => $sureness]);
+        return new self(...[
+            ...get_object_vars($this),
+            'sureness' => $sureness,
+            'judgement' => $this->judgement->with($sureness, $this->plan),
+        ]);
     }
 }

@@ -6,7 +6,7 @@ namespace Olvek\Core\Judgement\Solve\Compose;
 
 use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\Asked;
-use Olvek\Core\Judgement\Margin\Margin;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Change\Remove;
 use Olvek\Core\Planning\Plan\Group;
@@ -35,8 +35,10 @@ final readonly class Granting
         $unmet = [];
         while ([] !== $score->plan->groups) {
             // Only where one of these fails are any of them left out.
-            $moved = Asked::WishedAnimals->margins();
-            $theirs = array_values(array_filter($score->failing, static fn (Margin $m): bool => \in_array($m->id, $moved, true)));
+            $theirs = array_values(array_filter(
+                $score->failing,
+                static fn (Harm $h): bool => \in_array($h->id, Asked::WishedAnimals->harms(), true),
+            ));
             if ([] === $theirs) {
                 break;
             }
@@ -59,7 +61,7 @@ final readonly class Granting
             if ([] !== $wished) {
                 $unmet[] = new Unmet(
                     $best[1],
-                    [new Message('unmet.margin', ['margin' => $why->name, 'sentence' => $why->sentence])],
+                    [$why->message],
                     new Message('needed.capacity'),
                     $best[2],
                 );

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Core\Judgement\Solve\Compose;
 
 use Olvek\Core\Basis\Message\Message;
-use Olvek\Core\Judgement\Margin\Margin;
-use Olvek\Core\Judgement\Margin\MarginId;
-use Olvek\Core\Judgement\Margin\Outlook;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
+use Olvek\Core\Judgement\Margin\Harm\HarmId;
 use Olvek\Core\Judgement\Margin\Remedy;
 use Olvek\Core\Judgement\Review\VesselReview;
 use Olvek\Core\Planning\Change\Change;
@@ -74,7 +73,7 @@ final readonly class Mending
     }
 
     /**
-     * @param list<Margin> $about
+     * @param list<Harm> $about
      *
      * @return list<array{Message, list<Change>}> what they do, and how
      */
@@ -90,15 +89,17 @@ final readonly class Mending
                 $candidates[] = [new Message('note.lower-for-jumpers'), [new SetNumber('waterLine', $low)]];
             }
         }
-        foreach ($about as $margin) {
-            foreach ($margin->id->about()->remedies as $remedy) {
-                $found = $this->mayBe($remedy, $score) ? $remedy->on($score->plan) : null;
-                if (null !== $found) {
-                    $candidates[] = [Message::text($found[0]), $found[1]];
+        foreach ($about as $harm) {
+            foreach ($harm->margins() as $margin) {
+                foreach ($margin->about()->remedies as $remedy) {
+                    $found = $this->mayBe($remedy, $score) ? $remedy->on($score->plan) : null;
+                    if (null !== $found) {
+                        $candidates[] = [Message::text($found[0]), $found[1]];
+                    }
                 }
             }
-            if (\in_array($margin->id, [MarginId::Mass, MarginId::Light, MarginId::Fed], true)) {
-                $candidates = [...$candidates, ...$this->withoutWeakest($score, $margin->id)];
+            if (HarmId::Plants === $harm->id) {
+                $candidates = [...$candidates, ...$this->withoutWeakest($score)];
             }
         }
 
@@ -125,23 +126,14 @@ final readonly class Mending
     }
 
     /** @return list<array{Message, list<Change>}> without the clump that fares worst, where there are others */
-    private function withoutWeakest(Score $score, MarginId $margin): array
+    private function withoutWeakest(Score $score): array
     {
         $plan = $score->plan;
-        $trace = $score->judgement->trace;
-        $weakest = MarginId::Light === $margin ? self::darkest($plan, $trace) : self::dwindled($plan, $trace);
+        $weakest = self::dwindled($plan, $score->judgement->trace);
 
         return null === $weakest || \count($plan->clumps) < 4
             ? []
             : [[new Message('note.without-plant', ['plant' => $weakest->kind->common]), [new Remove('plants', $weakest->id)]]];
-    }
-
-    private static function darkest(Plan $plan, Trace $trace): ?Clump
-    {
-        $asked = array_keys(array_filter($plan->clumps, static fn (Clump $c): bool => $c->standsOnFloor()));
-        $darkest = $trace->leanest($trace->lit, Outlook::SETTLING, $asked);
-
-        return null === $darkest ? null : $plan->clumps[$darkest[1]];
     }
 
     private static function dwindled(Plan $plan, Trace $trace): ?Clump

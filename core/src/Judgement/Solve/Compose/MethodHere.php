@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Planning\Plan\Method;
 use Olvek\Core\Planning\Plan\Plan;
@@ -14,7 +15,7 @@ final readonly class MethodHere
     /**
      * @param Plan|null      $plan      as the method would have it; null where it does not fit
      * @param Judgement|null $judgement of its run
-     * @param list<string>   $refused   why it does not fit
+     * @param list<Message>   $refused   why it does not fit
      * @param float          $score     how far from holding (Score): less is better
      */
     public function __construct(

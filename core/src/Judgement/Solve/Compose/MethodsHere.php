@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
+use Olvek\Core\Judgement\Margin\Harm\HarmId;
 use Olvek\Core\Judgement\Margin\Judge;
-use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\MarginState;
-use Olvek\Core\Judgement\Margin\Voice;
 use Olvek\Core\Judgement\Solve\EarliestStart;
 use Olvek\Core\Judgement\Suitability\PlantSuit;
 use Olvek\Core\Judgement\Suitability\TankOffer;
@@ -28,13 +29,10 @@ use Olvek\Core\Simulation\Run\Pace;
 /** All methods in one tank, each run, those that hold best first; and where they disagree. */
 final readonly class MethodsHere
 {
-    /** Names told of those who say one thing. */
-    private const NAMES = 2;
-
     /**
      * @param list<MethodHere> $methods  the best first; those that do not fit last
      * @param bool             $planted  false where the plan had no plants, so that each was planted as is usual
-     * @param list<string>     $disagree where methods differ, a sentence each
+     * @param list<Message>    $disagree where methods differ, a sentence each
      * @param bool             $complete false where nobody waited for all
      */
     private function __construct(public array $methods, public bool $planted, public array $disagree, public bool $complete)
@@ -55,13 +53,24 @@ final readonly class MethodsHere
                 $complete = false;
                 break;
             }
+            $elsewhere = self::elsewhere($method, $plan);
+            if (null !== $elsewhere) {
+                $found[] = new MethodHere($method, null, null, [$elsewhere], \INF);
+                continue;
+            }
             try {
                 $laid = self::stocked($editor->make($plan, [new TakeMethod($method)], $units)->plan);
                 $then = self::planted($laid, $catalogue, $units);
                 $judgement = Judge::judge($then, $units);
                 $found[] = new MethodHere($method, $then, $judgement, [], Score::of($then, $judgement)->sum);
             } catch (InvalidPlan $refused) {
-                $found[] = new MethodHere($method, null, null, array_values($refused->messages($units)), \INF);
+                $found[] = new MethodHere(
+                    $method,
+                    null,
+                    null,
+                    array_values(array_map(Message::text(...), $refused->messages($units))),
+                    \INF,
+                );
             }
         }
         // What holds comes before what is tight, however much work it is; the score ranks those of one state.
@@ -69,6 +78,17 @@ final readonly class MethodsHere
         usort($found, static fn (MethodHere $a, MethodHere $b): int => $rank($a) <=> $rank($b));
 
         return new self($found, [] !== $plan->clumps, self::disagreements($found, $units), $complete);
+    }
+
+    /** Why a method is not for this tank at all; null where it may be. C: what each was made for. */
+    private static function elsewhere(Method $method, Plan $plan): ?Message
+    {
+        return match (true) {
+            Method::SunnySill === $method && !$plan->site->seesDaylight() => new Message('methods.no-window'),
+            Method::SealedJar === $method && !$plan->site->sealed => new Message('methods.not-sealed'),
+            Method::SealedJar !== $method && $plan->site->sealed => new Message('methods.sealed'),
+            default => null,
+        };
     }
 
     /** The plan, its animals no sooner than the method has its first: they move together, and the food with them. */
@@ -100,7 +120,7 @@ final readonly class MethodsHere
     /**
      * @param list<MethodHere> $found
      *
-     * @return list<string>
+     * @return list<Message>
      */
     private static function disagreements(array $found, UnitSystem $units): array
     {
@@ -108,23 +128,23 @@ final readonly class MethodsHere
         $length = static fn (float $m): string => $units->show(Dimension::Length, $m);
 
         $ranges = [
-            self::range('Soil', $fit, static fn (Plan $p): float => $p->bed->soil?->meanDepth() ?? 0.0, $length),
-            self::range('Cap', $fit, static fn (Plan $p): float => $p->bed->cap?->meanDepth() ?? 0.0, $length),
+            self::range('soil', $fit, static fn (Plan $p): float => $p->bed->soil?->meanDepth() ?? 0.0, $length),
+            self::range('cap', $fit, static fn (Plan $p): float => $p->bed->cap?->meanDepth() ?? 0.0, $length),
             self::range(
-                'The lamp',
+                'lamp',
                 $fit,
                 static fn (Plan $p): float => $p->lamp->lumens > 0 ? $p->lamp->hours : 0.0,
                 static fn (float $hours): string => Decimal::trimmed($hours, 1).' h',
             ),
             self::range(
-                'First animals',
+                'animals',
                 array_values(array_filter($fit, static fn (MethodHere $m): bool => null !== $m->method->firstAnimals())),
                 static fn (Plan $p): float => (float) $p->preparation->method?->firstAnimals(),
                 static fn (float $day): string => 'day '.Decimal::trimmed($day, 0),
             ),
         ];
 
-        return [...array_values(array_filter($ranges, static fn (?string $r): bool => null !== $r)), ...self::verdicts($fit)];
+        return [...array_values(array_filter($ranges, static fn (?Message $r): bool => null !== $r)), ...self::verdicts($fit)];
     }
 
     /**
@@ -134,7 +154,7 @@ final readonly class MethodsHere
      * @param \Closure(Plan): float   $of
      * @param \Closure(float): string $show
      */
-    private static function range(string $what, array $fit, \Closure $of, \Closure $show): ?string
+    private static function range(string $what, array $fit, \Closure $of, \Closure $show): ?Message
     {
         $by = [];
         foreach ($fit as $here) {
@@ -148,62 +168,47 @@ final readonly class MethodsHere
         $least = array_key_first($by);
         $most = array_key_last($by);
 
-        $who = static fn (string $shown): string => self::names(array_column($by[$shown], 1));
+        $who = static fn (string $shown): array => self::names(array_column($by[$shown], 1));
 
-        return "$what: from $least ({$who($least)}) to $most ({$who($most)}).";
+        return new Message(
+            'methods.range',
+            ['what' => $what, 'least' => $least, 'most' => $most, 'those' => $who($least), 'others' => $who($most)],
+        );
     }
 
     /**
-     * What the run says differently of them.
+     * What goes wrong with some methods and not with others.
      *
      * @param list<MethodHere> $fit
      *
-     * @return list<string>
+     * @return list<Message>
      */
     private static function verdicts(array $fit): array
     {
         $sentences = [];
-        foreach ($fit[0]->judgement->margins ?? [] as $margin) {
-            if (Voice::Practice === $margin->voice) {
-                continue;
-            }
-            $fails = $holds = [];
-            foreach ($fit as $here) {
-                $state = $here->judgement?->margin($margin->id)->state;
-                $fails = MarginState::Fails === $state ? [...$fails, $here->method] : $fails;
-                $holds = MarginState::Holds === $state ? [...$holds, $here->method] : $holds;
-            }
-            if ([] !== $fails && [] !== $holds) {
-                $sentences[] = \sprintf('%s fails with %s, and holds with %s.', $margin->name, self::names($fails), self::names($holds));
+        foreach (HarmId::cases() as $id) {
+            $fails = array_values(array_filter($fit, static fn (MethodHere $m): bool => [] !== array_filter(
+                $m->judgement->harms ?? [],
+                static fn (Harm $h): bool => $h->id === $id && MarginState::Fails === $h->state,
+            )));
+            if ([] !== $fails && \count($fails) < \count($fit)) {
+                $sentences[] = new Message('methods.harm', [
+                    'what' => $id->value,
+                    'those' => self::names(array_map(static fn (MethodHere $m): Method => $m->method, $fails)),
+                ]);
             }
         }
 
         return $sentences;
     }
 
-    /** @param list<Method> $methods */
-    private static function names(array $methods): string
+    /**
+     * @param list<Method> $methods
+     *
+     * @return list<string>
+     */
+    private static function names(array $methods): array
     {
-        $names = array_map(static fn (Method $m): string => Words::small(explode(',', $m->words())[0]), $methods);
-        $more = \count($names) - self::NAMES;
-
-        return $more > 1
-            ? implode(', ', \array_slice($names, 0, self::NAMES))." and $more more"
-            : Words::list($names);
-    }
-
-    /** The margin that is nearest its limit in a method's run, for a line about it. */
-    public static function nearest(MethodHere $here): ?Margin
-    {
-        $margins = array_filter(
-            $here->judgement->margins ?? [],
-            static fn (Margin $m): bool => Voice::Practice !== $m->voice && MarginState::Holds !== $m->state,
-        );
-        usort(
-            $margins,
-            static fn (Margin $a, Margin $b): int => [$b->state->rank(), $a->position()] <=> [$a->state->rank(), $b->position()],
-        );
-
-        return $margins[0] ?? null;
+        return array_map(static fn (Method $m): string => Words::small(explode(',', $m->words())[0]), $methods);
     }
 }

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
+use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Judgement;
-use Olvek\Core\Judgement\Margin\Margin;
 use Olvek\Core\Judgement\Margin\MarginState;
-use Olvek\Core\Judgement\Margin\Voice;
 use Olvek\Core\Judgement\Review\Mistake;
 use Olvek\Core\Judgement\Review\Mistakes;
 use Olvek\Core\Planning\Plan\Plan;
@@ -23,11 +22,15 @@ final readonly class Score
     private const FAILS = 10.0;
     private const MISTAKE = 3.0;
     private const TIGHT = 0.3;
-    private const PRACTICE = 0.1;
+    private const PRACTICE = 0.05;
+    /** What it adds to come nearer to a harm that fails, or that does not; and times a limit beyond which none is worse. J. */
+    private const NEAR = 3.0;
+    private const HOLDS = 0.3;
+    private const NEAR_MOST = 3.0;
 
     /**
-     * @param list<Margin>  $failing of balance and welfare, the worst first
-     * @param list<Margin>  $tight   likewise
+     * @param list<Harm>    $failing the gravest first
+     * @param list<Harm>    $tight   likewise
      * @param list<Mistake> $toFix   what is not only undecided
      */
     private function __construct(
@@ -44,23 +47,21 @@ final readonly class Score
     {
         $failing = $tight = [];
         $sum = 0.0;
-        foreach ($judgement->margins as $margin) {
-            if (MarginState::Holds === $margin->state) {
-                continue;
-            }
-            if (Voice::Practice === $margin->voice) {
-                $sum += self::PRACTICE;
-            } elseif (MarginState::Fails === $margin->state) {
-                $failing[] = $margin;
-                $sum += self::FAILS + 3 * (1 / 3 - $margin->position());
+        foreach ($judgement->harms as $harm) {
+            $near = min(self::NEAR_MOST, $harm->nearness());
+            if (MarginState::Fails === $harm->state) {
+                $failing[] = $harm;
+                $sum += self::FAILS + self::NEAR * $near;
+            } elseif (MarginState::Tight === $harm->state) {
+                $tight[] = $harm;
+                $sum += self::TIGHT + $near;
             } else {
-                $tight[] = $margin;
-                $sum += self::TIGHT + (2 / 3 - $margin->position());
+                $sum += self::HOLDS * $near;
             }
         }
-        $worst = static fn (Margin $a, Margin $b): int => $a->position() <=> $b->position();
-        usort($failing, $worst);
-        usort($tight, $worst);
+        foreach ($judgement->margins as $margin) {
+            $sum += MarginState::Holds === $margin->state ? 0.0 : self::PRACTICE;
+        }
         $toFix = array_values(array_filter(Mistakes::in($plan), static fn (Mistake $m): bool => !$m->lack));
 
         return new self($plan, $judgement, $failing, $tight, $toFix, $sum + self::MISTAKE * \count($toFix));

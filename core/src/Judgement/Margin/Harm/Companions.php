@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Margin\Harm;
+
+use Olvek\Core\Basis\Message\Message;
+use Olvek\Core\Judgement\Margin\Outlook;
+use Olvek\Core\Judgement\Margin\Room;
+use Olvek\Core\Nature\Animal\AnimalKind;
+use Olvek\Core\Nature\Animal\CompanyRule;
+use Olvek\Core\Nature\Animal\Temper;
+use Olvek\Core\Planning\Plan\Plan;
+
+/** Animals that fight, hunt or bite one another. */
+final class Companions implements HarmCriterion
+{
+    /** What a quarrel in too little room counts: it may go well. J. */
+    private const QUARREL = 0.7;
+
+    public static function of(Outlook $outlook): array
+    {
+        $plan = $outlook->plan;
+        $harms = [];
+        $kinds = [];
+        foreach ($plan->groups as $group) {
+            $kinds[$group->kind->id] = $group->kind;
+        }
+        foreach ($kinds as $kind) {
+            $harms[] = self::males($plan, $kind);
+            foreach ($kinds as $other) {
+                if ($other->id !== $kind->id) {
+                    $harms[] = self::between($plan, $kind, $other);
+                }
+            }
+        }
+
+        return array_values(array_filter($harms));
+    }
+
+    private static function males(Plan $plan, AnimalKind $kind): ?Harm
+    {
+        $males = $plan->males($kind);
+        if ($males < 2) {
+            return null;
+        }
+        $never = \in_array(CompanyRule::OneMale, $kind->company, true);
+        if (!$never && !Room::fights($kind, $males, $plan->vessel->grossVolume())) {
+            return null;
+        }
+
+        return new Harm(
+            HarmId::Company,
+            $kind->id,
+            $never ? 1.0 : self::QUARREL,
+            $plan->arrival($kind),
+            new Message($never ? 'harm.males-kill' : 'harm.males-fight', ['kind' => $kind->common]),
+            [new Message('avert.one-male', ['kind' => $kind->common])],
+        );
+    }
+
+    /** What one kind does to another. */
+    private static function between(Plan $plan, AnimalKind $kind, AnimalKind $other): ?Harm
+    {
+        $names = ['kind' => $kind->common, 'other' => $other->common];
+        $apart = [new Message('avert.apart', $names)];
+        $day = max($plan->arrival($kind), $plan->arrival($other));
+
+        return match (true) {
+            Room::eats($kind, $other) => new Harm(HarmId::Company, $other->id, 1.0, $day, new Message('harm.hunts', $names), $apart),
+            \in_array(CompanyRule::Nips, $kind->company, true)
+            && \in_array(CompanyRule::LongFins, $other->company, true) => new Harm(
+                HarmId::Company,
+                $other->id,
+                1.0,
+                $day,
+                new Message('harm.nips', $names),
+                $apart,
+            ),
+            $other->id > $kind->id
+            && Temper::Quarrelsome === $kind->temper
+            && Temper::Quarrelsome === $other->temper
+            && Room::areTooClose($kind, $other, $plan->vessel->grossVolume()) => new Harm(
+                HarmId::Company,
+                $other->id,
+                self::QUARREL,
+                $day,
+                new Message('harm.quarrel', $names),
+                $apart,
+            ),
+            default => null,
+        };
+    }
+}

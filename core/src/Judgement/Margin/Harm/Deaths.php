@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Margin\Harm;
+
+use Olvek\Core\Basis\Message\Message;
+use Olvek\Core\Judgement\Margin\Outlook;
+use Olvek\Core\Nature\Animal\AnimalShape;
+use Olvek\Core\Planning\Plan\Group;
+
+/** Animals of a kind that the run expects to die. Snails, worms and what nobody counts come and go by their food. */
+final class Deaths implements HarmCriterion
+{
+    /** g from which animals are counted. J. */
+    private const COUNTED = 0.01;
+
+    public static function of(Outlook $outlook): array
+    {
+        $harms = [];
+        foreach ($outlook->plan->groups as $i => $group) {
+            $uncounted = \in_array($group->kind->shape, [AnimalShape::Snail, AnimalShape::Worm], true)
+                || $group->kind->grams->value < self::COUNTED || $group->day > $outlook->lastDay();
+            $harm = $uncounted ? null : self::among($outlook, $group, $i);
+            if (null !== $harm) {
+                $harms[] = $harm;
+            }
+        }
+
+        return $harms;
+    }
+
+    private static function among(Outlook $outlook, Group $group, int $i): ?Harm
+    {
+        $trace = $outlook->trace;
+        $most = 0.0;
+        $began = $group->day;
+        $tight = HarmId::Losses->weight()->tight;
+        foreach ($trace->heads as $day => $heads) {
+            if ($day < $group->day) {
+                continue;
+            }
+            // Young that come and go count for nothing; falling below what was put in, and not given away, does.
+            $expected = max(0.0, $group->count - $trace->givenAway[$day][$i]);
+            $lost = ($expected - min($expected, $heads[$i])) / $group->count;
+            $began = $lost > $tight && $most <= $tight ? $day : $began;
+            $most = max($most, $lost);
+        }
+        if ($most <= 0.0) {
+            return null;
+        }
+        $cause = CauseOfDeath::around($trace, $group->kind, $began);
+
+        return new Harm(
+            HarmId::Losses,
+            $group->kind->id,
+            $most,
+            $began,
+            new Message('harm.losses', [
+                'kind' => $group->kind->common,
+                'percent' => 100 * $most,
+                'all' => $most > 0.95 ? 'yes' : 'no',
+                'week' => 1 + intdiv($began, 7),
+                'cause' => $cause->value,
+            ]),
+            [new Message("avert.$cause->value", ['kind' => $group->kind->common])],
+        );
+    }
+}

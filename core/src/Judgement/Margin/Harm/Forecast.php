@@ -1,0 +1,241 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Margin\Harm;
+
+use Olvek\Core\Basis\Message\Amount;
+use Olvek\Core\Basis\Message\Message;
+use Olvek\Core\Judgement\Margin\KindWater;
+use Olvek\Core\Judgement\Margin\Outlook;
+use Olvek\Core\Nature\Water\Measure;
+
+/**
+ * What will be seen in a tank and when, so that nobody is frightened by what is harmless; and what is worth knowing about those that will
+ * live in it.
+ */
+final readonly class Forecast
+{
+    /** g dry per m² of brown dust that one sees; mg/L of green water that one sees; mg C/L of tannin that one sees. J. */
+    private const DUST = 0.3;
+    private const GREEN = 3.0;
+    private const FILM = 1.5;
+    private const TINT = 3.0;
+    /** mL of gas a day that one sees rise, and days that count as the start. J. */
+    private const GAS = 40.0;
+    private const START = 150;
+    /** Share of a planted mass from whose melting on it is told; days of melting. C. */
+    private const MELTS = 0.08;
+    private const MELT = [3, 21];
+    /** Share of growth that food allows below which plants look hungry, in how much of the planting, for how many days. J. */
+    private const HUNGRY = 0.5;
+    private const HUNGRY_SHARE = 0.4;
+    private const HUNGRY_DAYS = 21;
+    /** mg N/g of a leaf that looks pale: half as much again as growth asks for. J; M Gerloff & Krombholz (1966): growth falls below 13. */
+    private const PALE = 18.0;
+    /** Days by which leaves that are hungry look it. J. */
+    private const SPELL = 5;
+
+    private function __construct(private Outlook $outlook)
+    {
+    }
+
+    /** @return list<Ahead> by day, what holds all along at the end */
+    public static function of(Outlook $outlook): array
+    {
+        $forecast = new self($outlook);
+        $ahead = array_values(array_filter([
+            $forecast->cycle(),
+            $forecast->melt(),
+            $forecast->spell('dust', 'diatoms', self::DUST, true),
+            $forecast->spell('green-water', 'greenWater', self::GREEN, false),
+            $forecast->spell('film', 'algae', self::FILM, false),
+            $forecast->spell('tint', 'tannin', self::TINT, true),
+            $forecast->gas(),
+            $forecast->hunger(),
+            ...$forecast->fading(),
+            ...$forecast->animals(),
+        ]));
+        usort($ahead, static fn (Ahead $a, Ahead $b): int => ($a->from ?? \PHP_INT_MAX) <=> ($b->from ?? \PHP_INT_MAX));
+
+        return $ahead;
+    }
+
+    /** Ammonia or nitrite that a test shows before anybody is in. */
+    private function cycle(): ?Ahead
+    {
+        $c = $this->outlook->trace->columns;
+        $last = null;
+        for ($day = 0; $day < $this->outlook->from; ++$day) {
+            if ($c['ammonia'][$day] > Measure::Ammonia->nothingBelow() || $c['nitrite'][$day] > Measure::Nitrite->nothingBelow()) {
+                $last = $day;
+            }
+        }
+
+        return null === $last || $last < 2 ? null : new Ahead(
+            'cycle',
+            new Message('ahead.cycle', ['day' => $last, 'stocked' => $this->outlook->stocked ? 'yes' : 'no']),
+            true,
+            0,
+            $last,
+        );
+    }
+
+    private function melt(): ?Ahead
+    {
+        $names = [];
+        foreach ($this->outlook->plan->clumps as $clump) {
+            $melts = $clump->kind->melt->value * $clump->melts();
+            if ($melts >= self::MELTS) {
+                $names[$clump->kind->common] = $melts;
+            }
+        }
+        arsort($names);
+
+        return [] === $names ? null : new Ahead(
+            'melt',
+            new Message('ahead.melt', ['plants' => \array_slice(array_keys($names), 0, 3), 'more' => max(0, \count($names) - 3)]),
+            true,
+            self::MELT[0],
+            self::MELT[1],
+        );
+    }
+
+    private function spell(string $id, string $column, float $shows, bool $harmless): ?Ahead
+    {
+        $values = $this->outlook->trace->columns[$column];
+        $days = array_keys(array_filter($values, static fn (float $v): bool => $v >= $shows));
+        if (\count($days) < self::SPELL) {
+            return null;
+        }
+        [$from, $to] = [$days[0], $days[\count($days) - 1]];
+        $ends = $to < $this->outlook->lastDay();
+
+        return new Ahead(
+            $id,
+            new Message("ahead.$id", [
+                'from' => 1 + intdiv($from, 7),
+                'to' => 1 + intdiv($to, 7),
+                'ends' => $ends ? 'yes' : 'no',
+                'most' => $this->outlook->trace->highest($column)[0],
+            ]),
+            $harmless,
+            $from,
+            $ends ? $to : null,
+        );
+    }
+
+    private function gas(): ?Ahead
+    {
+        $values = \array_slice($this->outlook->trace->columns['bubbles'], 0, self::START);
+        $days = array_keys(array_filter($values, static fn (float $v): bool => $v >= self::GAS));
+
+        return \count($days) < self::SPELL ? null : new Ahead(
+            'gas',
+            new Message('ahead.gas', ['months' => max(1, (int) round((1 + max($days)) / 30))]),
+            true,
+            $days[0],
+            max($days),
+        );
+    }
+
+    /** Much of the planting short of food for weeks. */
+    private function hunger(): ?Ahead
+    {
+        $trace = $this->outlook->trace;
+        $hungry = 0;
+        foreach ($trace->fed as $day => $fed) {
+            $all = array_sum($trace->clumps[$day]);
+            $short = 0.0;
+            $nutrients = [];
+            foreach ($fed as $i => $share) {
+                $pale = $trace->quotas[$day][$i] < self::PALE;
+                if ($share < self::HUNGRY || $pale) {
+                    $nutrient = $share < self::HUNGRY ? $trace->shortOf[$day][$i] : 'nitrogen';
+                    $short += $trace->clumps[$day][$i];
+                    $nutrients[$nutrient] = ($nutrients[$nutrient] ?? 0.0) + $trace->clumps[$day][$i];
+                }
+            }
+            $hungry = $all > 0 && $short / $all >= self::HUNGRY_SHARE ? $hungry + 1 : 0;
+            if (self::HUNGRY_DAYS === $hungry) {
+                arsort($nutrients);
+                $from = $day - self::HUNGRY_DAYS + 1;
+
+                return new Ahead(
+                    'hunger',
+                    new Message('ahead.hunger', ['week' => 1 + intdiv($from, 7), 'nutrient' => (string) array_key_first($nutrients)]),
+                    false,
+                    $from,
+                );
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Ahead> clumps that fade, each kind once */
+    private function fading(): array
+    {
+        $ahead = [];
+        foreach (Dwindling::faded($this->outlook) as $faded) {
+            $ahead[$faded['kind']] ??= new Ahead(
+                'fades',
+                new Message('ahead.fades', ['plant' => $faded['name'], 'week' => 1 + intdiv($faded['day'], 7), 'cause' => $faded['cause']]),
+                false,
+                $faded['day'],
+                null,
+                $faded['kind'],
+            );
+        }
+
+        return array_values($ahead);
+    }
+
+    /** @return list<Ahead> water, company and room that are borne, not liked */
+    private function animals(): array
+    {
+        $plan = $this->outlook->plan;
+        $trace = $this->outlook->trace;
+        $ahead = [];
+        $counts = [];
+        foreach ($plan->groups as $group) {
+            $counts[$group->kind->id] = ($counts[$group->kind->id] ?? 0) + $group->count;
+        }
+        foreach (WrongWater::kinds($this->outlook) as $id => [$kind, $from]) {
+            $ways = KindWater::ways(
+                $kind,
+                KindWater::spread($trace->columns['pH'], $from),
+                KindWater::spread($trace->columns['generalHardness'], $from),
+            );
+            $worst = KindWater::worst($ways);
+            if (max($ways) > 0.0 && max($ways) < HarmId::Waters->weight()->tight) {
+                $ahead[] = new Ahead(
+                    'water',
+                    new Message('ahead.water', ['kind' => $kind->common, 'way' => $worst]),
+                    true,
+                    about: $id,
+                );
+            }
+            if ($counts[$id] < $kind->group->value) {
+                $ahead[] = new Ahead(
+                    'group',
+                    new Message('ahead.group', ['kind' => $kind->common, 'least' => (int) $kind->group->value]),
+                    false,
+                    about: $id,
+                );
+            }
+        }
+        $room = array_values(array_filter(Crowding::of($this->outlook), static fn (Harm $h): bool => $h->amount > 1.0
+            && $h->amount < HarmId::Room->weight()->tight));
+
+        return [
+            ...$ahead,
+            ...array_map(static fn (Harm $h): Ahead => new Ahead(
+                'room',
+                new Message('ahead.room', ['litres' => Amount::volume($plan->vessel->grossVolume() * $h->amount, 0)]),
+                false,
+                about: $h->about,
+            ), $room),
+        ];
+    }
+}
