@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Judging;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Margin;
@@ -13,6 +14,7 @@ use Olvek\Core\Judgement\Margin\Spread;
 use Olvek\Core\Judgement\Margin\Uncertainty;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Service\Judging\Outcome;
 use Olvek\Service\Judging\Questions;
@@ -21,12 +23,16 @@ use PHPUnit\Framework\TestCase;
 /** What the Bench keeps of a judgement. */
 final class OutcomeTest extends TestCase
 {
-    private static function outcome(string $edit = '', string $text = ''): Outcome
+    private static function plan(): Plan
     {
-        $plan = (new PlanDocument(Catalogue::shipped()))->fromJson(
+        return (new PlanDocument(Catalogue::shipped()))->fromJson(
             (string) file_get_contents(__DIR__.'/../../demo/waiting-hall.plan.json'),
         );
+    }
 
+    private static function outcome(string $edit = '', string $text = ''): Outcome
+    {
+        $plan = self::plan();
         $plan = '' === $edit ? $plan : (new Editor(Catalogue::shipped()))->apply($plan, [$edit => $text], UnitSystem::Metric)->plan;
 
         return Outcome::drawn(Judge::judge($plan), $plan);
@@ -64,18 +70,23 @@ final class OutcomeTest extends TestCase
         $sure = $outcome->with(
             new Uncertainty(
                 array_fill_keys(array_map(static fn (Margin $m): string => $m->id->value, $outcome->margins), new Spread(1.0, 2.0, 60, 64)),
-                25,
+                64,
                 64,
             ),
+            self::plan(),
         );
         self::assertTrue($sure->isSure());
-        self::assertSame([$outcome->state, $outcome->verdict, $outcome->hardestDay], [$sure->state, $sure->verdict, $sure->hardestDay]);
+        self::assertSame([$outcome->state, $outcome->hardestDay], [$sure->state, $sure->hardestDay]);
+        self::assertEquals([...$outcome->verdict, new Message('verdict.sure', ['holds' => 64, 'of' => 64])], $sure->verdict);
         self::assertSame(60, $sure->margin(MarginId::Oxygen)?->spread?->holds);
-        self::assertSame(
-            'Of 64 tanks that obey this model and differ in what is uncertain, 25 come through with no margin of balance or welfare '
-                .'failing.',
-            $sure->sureness?->words(),
-        );
+    }
+
+    /** What seven of ten uncertain tanks come to fails, whatever the likeliest does; and the first sentence says so. */
+    public function testWhatMostTanksComeToDecides(): void
+    {
+        $sure = self::outcome()->with(new Uncertainty(['harm look' => new Spread(0.0, 40.0, 20, 64)], 20, 64), self::plan());
+        self::assertSame(MarginState::Fails, $sure->state);
+        self::assertSame('harm.possible', $sure->verdict[0]->id);
     }
 
     public function testEveryQuestionHasItsName(): void

@@ -43,7 +43,7 @@ final class MethodsCommand extends Command
         if (null === $plan) {
             return Command::FAILURE;
         }
-        /** @param list<Message> $messages */
+        /** @var \Closure(list<Message>): string $say */
         $say = fn (array $messages): string => $this->speech->sayAll($messages, UnitSystem::Metric);
         $here = MethodsHere::of($plan, $this->editor, $this->catalogue);
         $output->writeln(

@@ -43,12 +43,12 @@ readonly class Verdict
         return array_values(array_filter($this->harms, static fn (Harm $h): bool => MarginState::Holds !== $h->state));
     }
 
-    /** @return array{soon: list<Ahead>, know: list<Ahead>} what will be seen, by day; and what holds all along */
+    /** @return array{mind: list<Ahead>, harmless: list<Ahead>} what lies ahead: to be minded, and what goes by itself */
     public function foreseen(): array
     {
         return [
-            'soon' => array_values(array_filter($this->ahead, static fn (Ahead $a): bool => null !== $a->from)),
-            'know' => array_values(array_filter($this->ahead, static fn (Ahead $a): bool => null === $a->from)),
+            'mind' => array_values(array_filter($this->ahead, static fn (Ahead $a): bool => !$a->harmless)),
+            'harmless' => array_values(array_filter($this->ahead, static fn (Ahead $a): bool => $a->harmless)),
         ];
     }
 

@@ -9,21 +9,29 @@ use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Sign\Facts\Findings;
 use Olvek\Core\Keeping\Log\Attempt;
 use Olvek\Core\Keeping\Log\Improved;
+use Olvek\Core\Keeping\Log\On;
 use Olvek\Core\Keeping\Log\Sighting;
+use Olvek\Core\Keeping\Log\Sign;
 
 /**
  * Weighs the causes of what is seen by naive Bayes: a cause's odds are how common it is, times how often each sign is seen with it, times,
  * for each finding, how often that is so where the cause is at work against how often it is so anywhere. P: Jensen & Nielsen (2007),
- * Bayesian Networks and Decision Graphs, 2nd ed., ch. 2; a finding that is not certain counts as likelihood evidence (Pearl 1988). It holds
- * one cause at a time and takes findings for independent: simple, and open to view.
+ * Bayesian Networks and Decision Graphs, 2nd ed., ch. 2; a finding that is not certain counts as likelihood evidence (Pearl 1988). A sign that
+ * a cause does not bring has another cause beside it, as signs of plants and algae often have (a noisy-or of what goes on anyway, ibid.);
+ * findings that are one fact told twice count once. Else findings are taken for independent: simple, and open to view.
  */
 final readonly class Reader
 {
-    /** How often a sign is there for a reason of its own. J (0.02–0.1). */
+    /**
+     * How often a sign is there for a reason of its own: of animals, and of plants, algae and water, where something is seldom going on
+     * alone. J (0.02–0.1; 0.1–0.3).
+     */
     private const STRAY = 0.03;
-    /** Weight of what none of the known causes explains, against a usual cause, and how often it shows any sign. J. */
-    private const OTHER = 0.5;
-    private const OTHER_SIGN = 0.1;
+    private const STRAY_GREEN = 0.15;
+    /** What none of the known causes explains, against all of them together: nobody is surer than that from looking. J (0.1–0.15). */
+    private const OTHER = 0.13;
+    /** Findings that are one fact told twice: the one that tells more counts. J. */
+    private const SAME = [['few-animals', 'fed-little']];
     /** Share below which a cause is not told. J. */
     private const LEAST = 0.01;
     private const MOST = 8;
@@ -60,7 +68,7 @@ final readonly class Reader
             [$for, $against] = $this->evidence($case, $causes, $findings, $cause, $shares);
             $seen = [];
             foreach ($signs as $sign) {
-                $seen[$sign->value] = isset($cause->signs[$sign->value]) ? $cause->signs[$sign->value]->often->chance() : self::STRAY;
+                $seen[$sign->value] = self::chanceOf($sign, $cause);
             }
             $ranked[] = new RankedCause($cause, $shares[$id], $for, $against, $seen);
         }
@@ -99,13 +107,14 @@ final readonly class Reader
      */
     private function shares(TankCase $case, array $causes, array $findings): array
     {
-        $weights = [Cause::OTHER => self::OTHER * self::OTHER_SIGN ** \count($case->seen)];
+        $weights = [];
         foreach ($causes as $id => $cause) {
             $weights[$id] = $cause->prior->value * self::signs($case, $cause) * self::history($case, $cause);
-            foreach ($findings as $fact => $finding) {
+            foreach ($this->counted($cause, $findings) as $fact => $finding) {
                 $weights[$id] *= $this->factor($cause, $fact, $finding->chance);
             }
         }
+        $weights = [Cause::OTHER => [] === $weights ? 1.0 : self::OTHER * array_sum($weights), ...$weights];
         $all = array_sum($weights);
 
         return array_map(static fn (float $w): float => $all > 0 ? $w / $all : 0.0, $weights);
@@ -118,7 +127,7 @@ final readonly class Reader
         $asked = [];
         foreach ($case->seen as $seen) {
             $asked[$seen->sign->value] = true;
-            $weight *= isset($cause->signs[$seen->sign->value]) ? $cause->signs[$seen->sign->value]->often->chance() : self::STRAY;
+            $weight *= self::chanceOf($seen->sign, $cause);
         }
         // What was logged of late speaks for those causes that bring it, and against none: it may have had another.
         foreach ($case->log->sightings as $sighting) {
@@ -130,6 +139,34 @@ final readonly class Reader
         }
 
         return $weight;
+    }
+
+    /** How often a sign is seen with a cause, by it or by something beside it. */
+    private static function chanceOf(Sign $sign, Cause $cause): float
+    {
+        $stray = On::Animals === $sign->shows()->on ? self::STRAY : self::STRAY_GREEN;
+        $brings = isset($cause->signs[$sign->value]) ? $cause->signs[$sign->value]->often->chance() : 0.0;
+
+        return 1 - (1 - $brings) * (1 - $stray);
+    }
+
+    /**
+     * Findings without those that are told twice.
+     *
+     * @param array<string, Finding> $findings
+     *
+     * @return array<string, Finding>
+     */
+    private function counted(Cause $cause, array $findings): array
+    {
+        foreach (self::SAME as $same) {
+            $told = array_intersect_key($findings, array_flip($same));
+            uasort($told, fn (Finding $a, Finding $b): int => abs(log($this->factor($cause, $b->fact, $b->chance)))
+                <=> abs(log($this->factor($cause, $a->fact, $a->chance))));
+            $findings = array_diff_key($findings, \array_slice($told, 1, null, true));
+        }
+
+        return $findings;
     }
 
     private static function isLate(TankCase $case, Sighting $sighting): bool
@@ -196,14 +233,9 @@ final readonly class Reader
     {
         $for = $against = [];
         foreach (array_intersect_key($findings, $cause->facts) as $fact => $finding) {
-            // Without it every share is divided by its factor.
-            $own = $shares[$cause->id] / $this->factor($cause, $fact, $finding->chance);
-            $others = $shares[Cause::OTHER];
-            foreach ($causes as $id => $other) {
-                $others += $id === $cause->id ? 0.0 : $shares[$id] / $this->factor($other, $fact, $finding->chance);
-            }
-            $rest = 1 - $shares[$cause->id];
-            $factor = $own > 0 && $others > 0 && $rest > 0 ? ($shares[$cause->id] / $rest) / ($own / $others) : 1.0;
+            $without = $this->shares($case, $causes, array_diff_key($findings, [$fact => 0]))[$cause->id];
+            $now = $shares[$cause->id];
+            $factor = $now > 0 && $now < 1 && $without > 0 && $without < 1 ? ($now / (1 - $now)) / ($without / (1 - $without)) : 1.0;
             $likelihood = $cause->facts[$fact];
             $evidence = new Evidence(
                 $this->knowledge->facts[$fact],
