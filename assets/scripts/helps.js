@@ -1,11 +1,11 @@
 import { patiently } from './patient.js';
 
-/** Fetches what would help a margin once its panel is open: trying takes longer than looking. */
+/** Fetches what would help a margin, or avert a harm, once its panel is open: trying takes longer than looking. */
 
 const known = new Map();
 
 export function tryHelps() {
-    document.querySelectorAll('.margin[open] [data-helps]:not([data-asked])').forEach(async (place) => {
+    document.querySelectorAll(':is(.margin, .averts)[open] [data-helps]:not([data-asked])').forEach(async (place) => {
         const base = document.querySelector('form[data-bench]').elements.base.value;
         const key = `${base} ${place.dataset.helps}`;
         place.dataset.asked = 'yes';

@@ -27,9 +27,24 @@ final class WhyTest extends BenchTestCase
         self::assertSame(2, $this->stored()->head());
     }
 
+    /** Far too many fish: the Bench says who comes to harm, and what is offered against it averts it once taken. */
+    public function testWhatAvertsAHarmCanBeTaken(): void
+    {
+        $this->send(['animals.a1.count' => '120']);
+        $page = $this->browser->request('GET', "/tanks/$this->tank");
+        self::assertSelectorExists('.verdict-fails');
+        self::assertStringContainsString('Least killifish', $page->filter('.expect')->text());
+        $page = $this->browser->request('GET', "/tanks/$this->tank/averts/room");
+        self::assertResponseIsSuccessful();
+        $this->browser->submit($page->filter('form[data-apply]')->first()->form());
+        self::assertResponseRedirects();
+        $page = $this->browser->request('GET', "/tanks/$this->tank");
+        self::assertStringNotContainsString('of tank and have', $page->filter('.bench-verdict')->text());
+    }
+
     public function testNoSuchMarginQuestionOrMethod(): void
     {
-        foreach (['helps/happiness', 'solve/happiness', 'solve/stock', 'solve/stock/whale', 'method/dragons', 'helps/x1'] as $address) {
+        foreach (['helps/happiness', 'averts/happiness', 'solve/happiness', 'solve/stock', 'solve/stock/whale', 'method/dragons', 'helps/x1'] as $address) {
             $this->browser->request('GET', "/tanks/$this->tank/$address");
             self::assertResponseStatusCodeSame(404, $address);
         }

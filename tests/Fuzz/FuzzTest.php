@@ -324,6 +324,7 @@ final class FuzzTest extends BenchTestCase
         // What only needs a look at the page is asked often, what runs years now and then.
         $dear = [
             'bench_helps',
+            'bench_averts',
             'bench_solve',
             'bench_sure',
             'weeks_calculate',

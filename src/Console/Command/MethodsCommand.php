@@ -43,8 +43,7 @@ final class MethodsCommand extends Command
         if (null === $plan) {
             return Command::FAILURE;
         }
-        /** @var \Closure(list<Message>): string $say */
-        $say = fn (array $messages): string => $this->speech->sayAll($messages, UnitSystem::Metric);
+        $say = $this->say(...);
         $here = MethodsHere::of($plan, $this->editor, $this->catalogue);
         $output->writeln(
             'json' === $format
@@ -77,5 +76,11 @@ final class MethodsCommand extends Command
         );
 
         return Command::SUCCESS;
+    }
+
+    /** @param list<Message> $messages */
+    private function say(array $messages): string
+    {
+        return $this->speech->sayAll($messages, UnitSystem::Metric);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Page\Bench;
 
+use Olvek\Core\Judgement\Margin\Harm\HarmId;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Core\Planning\Change\Editor;
@@ -13,6 +14,7 @@ use Olvek\Core\Planning\Plan\Method;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Judging\AnswerJob;
+use Olvek\Service\Judging\AvertingJob;
 use Olvek\Service\Judging\BandJob;
 use Olvek\Service\Judging\DecidingJob;
 use Olvek\Service\Judging\Outcomes;
@@ -66,6 +68,16 @@ final class WhyController extends AbstractController
         $ticket = $this->queue->ask(new RemedyJob($revision->plan, $known->id, $keeper->units()), $keeper);
 
         return $this->told($request, $ticket, $tank, 'helps', ['margin' => $known, 'helps' => $ticket->value]);
+    }
+
+    /** What averts a harm, each tried; as a fragment where a script asks, else as a page. */
+    #[Route('/averts/{harm}', name: 'bench_averts', requirements: ['harm' => '[a-z]{2,20}'], methods: ['GET'])]
+    public function averts(Request $request, Tank $tank, string $harm, #[CurrentUser] Keeper $keeper): Response
+    {
+        $id = HarmId::tryFrom($harm) ?? throw $this->createNotFoundException('There is no such harm.');
+        $ticket = $this->queue->ask(new AvertingJob($this->tanks->head($tank)->plan, $id, $keeper->units()), $keeper);
+
+        return $this->told($request, $ticket, $tank, 'averts', ['averts' => $ticket->value]);
     }
 
     /** An inverse question, answered by trying; the answer can be taken like any other change. */
