@@ -44,7 +44,15 @@ final class WhyTest extends BenchTestCase
 
     public function testNoSuchMarginQuestionOrMethod(): void
     {
-        foreach (['helps/happiness', 'averts/happiness', 'solve/happiness', 'solve/stock', 'solve/stock/whale', 'method/dragons', 'helps/x1'] as $address) {
+        foreach ([
+            'helps/happiness',
+            'averts/happiness',
+            'solve/happiness',
+            'solve/stock',
+            'solve/stock/whale',
+            'method/dragons',
+            'helps/x1',
+        ] as $address) {
             $this->browser->request('GET', "/tanks/$this->tank/$address");
             self::assertResponseStatusCodeSame(404, $address);
         }

@@ -16,9 +16,9 @@ use Olvek\Core\Keeping\Log\Sign;
 /**
  * Weighs the causes of what is seen by naive Bayes: a cause's odds are how common it is, times how often each sign is seen with it, times,
  * for each finding, how often that is so where the cause is at work against how often it is so anywhere. P: Jensen & Nielsen (2007),
- * Bayesian Networks and Decision Graphs, 2nd ed., ch. 2; a finding that is not certain counts as likelihood evidence (Pearl 1988). A sign that
- * a cause does not bring has another cause beside it, as signs of plants and algae often have (a noisy-or of what goes on anyway, ibid.);
- * findings that are one fact told twice count once. Else findings are taken for independent: simple, and open to view.
+ * Bayesian Networks and Decision Graphs, 2nd ed., ch. 2; a finding that is not certain counts as likelihood evidence (Pearl 1988). A sign
+ * that a cause does not bring has another cause beside it, as signs of plants and algae often have (a noisy-or of what goes on anyway,
+ * ibid.); findings that are one fact told twice count once. Else findings are taken for independent: simple, and open to view.
  */
 final readonly class Reader
 {

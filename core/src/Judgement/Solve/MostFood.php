@@ -60,14 +60,19 @@ final readonly class MostFood implements Question
             new Term('fed', Decimal::significant($fed, 2).' g a day'),
             new Term('carried', Decimal::significant($times * $fed, 2).' g a day'),
         ];
-        $values = ['times' => $times, 'grams' => $times * $fed];
+        $grams = $times * $fed;
         if ($trial->brokenOff) {
-            return Answer::soFar(new Message('answer.food-so-far', $values), $changes($most), $terms, $trial->runs);
+            return Answer::soFar(
+                new Message('answer.food-so-far', ['times' => $times, 'grams' => $grams]),
+                $changes($most),
+                $terms,
+                $trial->runs,
+            );
         }
 
         return Answer::found(
             [
-                new Message('answer.food', $values),
+                new Message('answer.food', ['times' => $times, 'grams' => $grams]),
                 ...$limit instanceof Harm ? [new Message('answer.with-more'), $limit->message] : [],
             ],
             $changes($most),

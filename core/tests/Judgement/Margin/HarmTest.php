@@ -21,7 +21,7 @@ use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
-/** Harm decides: each sort of harm on both sides of its weight, what is said of it, and that one clump or one printed range refuses nothing. */
+/** Harm decides: each sort on both sides of its weight, what is said of it, and that one clump or one printed range refuses nothing. */
 final class HarmTest extends TestCase
 {
     private static function worst(Judgement $judgement, HarmId $id): ?Harm
@@ -84,7 +84,7 @@ final class HarmTest extends TestCase
     #[TestWith([HarmId::Water, ['animals.a1.day' => '0', 'animals.a1.count' => '60', 'feeding.grams' => '0.6'], 'what: '])]
     #[TestWith([HarmId::Temperature, ['site.temperature' => '12 °C'], 'way: cold'])]
     #[TestWith([HarmId::Temperature, ['site.temperature' => '33 °C'], 'way: heat'])]
-    #[TestWith([HarmId::Waters, ['water.gh' => '0.3', 'water.kh' => '0.3', 'water.pH' => '5.5', 'topUp.kind' => 'reverse-osmosis'], 'way: '])]
+    #[TestWith([HarmId::Waters, ['water.gh' => '0.3', 'water.kh' => '0.3', 'water.pH' => '5.5', 'topUp.kind' => 'rain'], 'way: '])]
     #[TestWith([HarmId::Room, ['animals.a1.count' => '80'], 'harm.crowded'])]
     #[TestWith([HarmId::Plants, ['light.lumens' => '30'], 'cause: dark'])]
     #[TestWith([HarmId::Breakage, ['vessel.glass' => '3 mm'], 'harm.pane'])]
@@ -121,7 +121,12 @@ final class HarmTest extends TestCase
     /** Outside of the range in which a kind thrives is worth knowing; outside of that in which it is kept is harm. */
     public function testTwoRanges(): void
     {
-        $neons = ['animals.a1.remove' => '1', 'animals.add.paracheirodon-innesi' => '10', 'topUp.kind' => 'rain', 'vessel.length' => '80 cm'];
+        $neons = [
+            'animals.a1.remove' => '1',
+            'animals.add.paracheirodon-innesi' => '10',
+            'topUp.kind' => 'rain',
+            'vessel.length' => '80 cm',
+        ];
         $at = static fn (string $gh): Judgement => self::judged([...$neons, 'water.gh' => $gh, 'vessel.glass' => '8 mm']);
         self::assertNotSame(MarginState::Fails, self::worst($at('16'), HarmId::Waters)?->state, 'over the 12 of its range');
         self::assertContains('water', array_map(static fn (Ahead $a): string => $a->id, $at('16')->ahead));
@@ -131,7 +136,9 @@ final class HarmTest extends TestCase
     /** Topping up with hard water is care, not a fault of the tank. */
     public function testWaterThatGetsHarderIsTight(): void
     {
-        $judgement = self::judged(['vessel.height' => '15 cm', 'waterLine' => '14 cm', 'topUp.kind' => 'tap-hard', 'animals.a1.count' => '6']);
+        $judgement = self::judged(
+            ['vessel.height' => '15 cm', 'waterLine' => '14 cm', 'topUp.kind' => 'tap-hard', 'animals.a1.count' => '6'],
+        );
         $creep = self::worst($judgement, HarmId::Minerals);
         self::assertSame(MarginState::Tight, $creep?->state);
         self::assertSame('avert.minerals', $creep->averts[0]->id);
@@ -201,6 +208,9 @@ final class HarmTest extends TestCase
         self::assertArrayHasKey('harm losses', $sureness->spreads);
         $judgement = Judge::judge($plan)->with($sureness, $plan);
         self::assertSame(Harms::state($judgement->harms), $judgement->state);
-        self::assertSame("verdict.sure(holds: $sureness->together, of: 8)", Said::plain($judgement->verdict[\count($judgement->verdict) - 1]));
+        self::assertSame(
+            "verdict.sure(holds: $sureness->together, of: 8)",
+            Said::plain($judgement->verdict[\count($judgement->verdict) - 1]),
+        );
     }
 }

@@ -42,7 +42,10 @@ final class MethodsHereTest extends TestCase
             $first = $method->method->firstAnimals();
             self::assertTrue(null === $first || $method->plan->firstAnimals() >= $first, 'no animals before the method has any');
         }
-        self::assertMatchesRegularExpression('/^methods.range\(what: soil, least: 0.cm, most: [^,]+, those: \[lean inert bed/u', Said::all($here->disagree));
+        self::assertMatchesRegularExpression(
+            '/^methods.range\(what: soil, least: 0.cm, most: [^,]+, those: \[lean inert bed/u',
+            Said::all($here->disagree),
+        );
     }
 
     public function testABareTankIsPlantedFirst(): void

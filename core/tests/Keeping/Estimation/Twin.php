@@ -21,8 +21,8 @@ use Olvek\Core\Simulation\Run\Trace;
 
 /**
  * A tank whose truth is known: its numbers drawn from what is likely, run whole, its plants and its keeper's hand drifting. Its readings
- * are those of one kit that reads off by something of its own, with an eye's noise, rounded to the kit's colours or drops; part of them kept
- * back.
+ * are those of one kit that reads off by something of its own, with an eye's noise, rounded to the kit's colours or drops; part of them is
+ * kept back.
  */
 final readonly class Twin
 {

@@ -10,8 +10,8 @@ use Olvek\Core\Basis\Message\Message;
 final readonly class Ahead
 {
     /**
-     * @param string   $id       what it is: "dust", "green-water", "film", "tint", "melt", "hunger", "gas", "cycle", "fades", "water", "warmth",
-     *                           "group", "room"
+     * @param string   $id       what it is: "dust", "green-water", "film", "tint", "melt", "hunger", "gas", "cycle", "fades", "water",
+     *                           "group" or "room"
      * @param string   $about    id of the kind, where it is about one
      * @param int|null $from     day after filling; null where it holds all along
      * @param int|null $to       day; null where it does not end within the year
@@ -25,5 +25,11 @@ final readonly class Ahead
         public ?int $to = null,
         public string $about = '',
     ) {
+    }
+
+    /** The same from one day to another, or to no day within the year. */
+    public function within(int $from, ?int $to): self
+    {
+        return new self($this->id, $this->message, $this->harmless, $from, $to, $this->about);
     }
 }

@@ -65,7 +65,10 @@ final readonly class Averting
                 }
             }
         }
-        usort($found, static fn (Averted $a, Averted $b): int => [$a->state->rank(), $a->tank->rank()] <=> [$b->state->rank(), $b->tank->rank()]);
+        usort(
+            $found,
+            static fn (Averted $a, Averted $b): int => [$a->state->rank(), $a->tank->rank()] <=> [$b->state->rank(), $b->tank->rank()],
+        );
 
         return \array_slice($found, 0, self::MOST);
     }

@@ -54,7 +54,9 @@ final class Companions implements HarmCriterion
             $kind->id,
             $never ? 1.0 : self::QUARREL,
             $plan->arrival($kind),
-            new Message($never ? 'harm.males-kill' : 'harm.males-fight', ['kind' => $kind->common]),
+            $never
+                ? new Message('harm.males-kill', ['kind' => $kind->common])
+                : new Message('harm.males-fight', ['kind' => $kind->common]),
             [new Message('avert.one-male', ['kind' => $kind->common])],
         );
     }
@@ -62,19 +64,26 @@ final class Companions implements HarmCriterion
     /** What one kind does to another. */
     private static function between(Plan $plan, AnimalKind $kind, AnimalKind $other): ?Harm
     {
-        $names = ['kind' => $kind->common, 'other' => $other->common];
-        $apart = [new Message('avert.apart', $names)];
+        [$one, $two] = [$kind->common, $other->common];
+        $apart = [new Message('avert.apart', ['kind' => $one, 'other' => $two])];
         $day = max($plan->arrival($kind), $plan->arrival($other));
 
         return match (true) {
-            Room::eats($kind, $other) => new Harm(HarmId::Company, $other->id, 1.0, $day, new Message('harm.hunts', $names), $apart),
+            Room::eats($kind, $other) => new Harm(
+                HarmId::Company,
+                $other->id,
+                1.0,
+                $day,
+                new Message('harm.hunts', ['kind' => $one, 'other' => $two]),
+                $apart,
+            ),
             \in_array(CompanyRule::Nips, $kind->company, true)
             && \in_array(CompanyRule::LongFins, $other->company, true) => new Harm(
                 HarmId::Company,
                 $other->id,
                 1.0,
                 $day,
-                new Message('harm.nips', $names),
+                new Message('harm.nips', ['kind' => $one, 'other' => $two]),
                 $apart,
             ),
             $other->id > $kind->id
@@ -85,7 +94,7 @@ final class Companions implements HarmCriterion
                 $other->id,
                 self::QUARREL,
                 $day,
-                new Message('harm.quarrel', $names),
+                new Message('harm.quarrel', ['kind' => $one, 'other' => $two]),
                 $apart,
             ),
             default => null,

@@ -63,7 +63,7 @@ final class Deaths implements HarmCriterion
                 'week' => 1 + intdiv($began, 7),
                 'cause' => $cause->value,
             ]),
-            [new Message("avert.$cause->value", ['kind' => $group->kind->common])],
+            [new Message('avert.losses', ['cause' => $cause->value])],
         );
     }
 }

@@ -51,7 +51,7 @@ final class Dwindling implements HarmCriterion
                     'week' => 1 + intdiv($day, 7),
                     'cause' => $cause,
                 ]),
-                [new Message("avert.plants-$cause")],
+                [new Message('avert.plants', ['cause' => $cause])],
             ),
         ];
     }

@@ -47,10 +47,42 @@ final readonly class Forecast
         $ahead = array_values(array_filter([
             $forecast->cycle(),
             $forecast->melt(),
-            $forecast->spell('dust', 'diatoms', self::DUST, true),
-            $forecast->spell('green-water', 'greenWater', self::GREEN, false),
-            $forecast->spell('film', 'algae', self::FILM, false),
-            $forecast->spell('tint', 'tannin', self::TINT, true),
+            $forecast->spell(
+                'diatoms',
+                self::DUST,
+                static fn (int $from, int $to, string $ends): Ahead => new Ahead(
+                    'dust',
+                    new Message('ahead.dust', ['from' => $from, 'to' => $to, 'ends' => $ends]),
+                    true,
+                ),
+            ),
+            $forecast->spell(
+                'greenWater',
+                self::GREEN,
+                static fn (int $from, int $to, string $ends): Ahead => new Ahead(
+                    'green-water',
+                    new Message('ahead.green-water', ['from' => $from, 'to' => $to, 'ends' => $ends]),
+                    false,
+                ),
+            ),
+            $forecast->spell(
+                'algae',
+                self::FILM,
+                static fn (int $from, int $to, string $ends): Ahead => new Ahead(
+                    'film',
+                    new Message('ahead.film', ['from' => $from, 'to' => $to, 'ends' => $ends]),
+                    false,
+                ),
+            ),
+            $forecast->spell(
+                'tannin',
+                self::TINT,
+                static fn (int $from, int $to, string $ends): Ahead => new Ahead(
+                    'tint',
+                    new Message('ahead.tint', ['from' => $from, 'to' => $to, 'ends' => $ends]),
+                    true,
+                ),
+            ),
             $forecast->gas(),
             $forecast->hunger(),
             ...$forecast->fading(),
@@ -101,28 +133,22 @@ final readonly class Forecast
         );
     }
 
-    private function spell(string $id, string $column, float $shows, bool $harmless): ?Ahead
+    /**
+     * A stretch of days on which something shows.
+     *
+     * @param \Closure(int, int, string): Ahead $said by the weeks from which and to which, and whether it ends ("yes", "no")
+     */
+    private function spell(string $column, float $shows, \Closure $said): ?Ahead
     {
-        $values = $this->outlook->trace->columns[$column];
-        $days = array_keys(array_filter($values, static fn (float $v): bool => $v >= $shows));
+        $days = array_keys(array_filter($this->outlook->trace->columns[$column], static fn (float $v): bool => $v >= $shows));
         if (\count($days) < self::SPELL) {
             return null;
         }
         [$from, $to] = [$days[0], $days[\count($days) - 1]];
         $ends = $to < $this->outlook->lastDay();
 
-        return new Ahead(
-            $id,
-            new Message("ahead.$id", [
-                'from' => 1 + intdiv($from, 7),
-                'to' => 1 + intdiv($to, 7),
-                'ends' => $ends ? 'yes' : 'no',
-                'most' => $this->outlook->trace->highest($column)[0],
-            ]),
-            $harmless,
-            $from,
-            $ends ? $to : null,
-        );
+        return $said(1 + intdiv($from, 7), 1 + intdiv($to, 7), $ends ? 'yes' : 'no')
+            ->within($from, $ends ? $to : null);
     }
 
     private function gas(): ?Ahead

@@ -84,6 +84,14 @@ final readonly class Harm
     /** A harm from which the likeliest tank is spared altogether. */
     public static function possible(HarmId $id, float $sure): self
     {
-        return new self($id, '', 0.0, null, new Message('harm.possible', ['what' => $id->value, 'tenth' => (int) round(10 * $sure)]), [], $sure);
+        return new self(
+            $id,
+            '',
+            0.0,
+            null,
+            new Message('harm.possible', ['what' => $id->value, 'tenth' => (int) round(10 * $sure)]),
+            [],
+            $sure,
+        );
     }
 }

@@ -19,8 +19,8 @@ enum HarmId: string
         'stress in a pane against 7.25 MPa, or weight against what bears it',
         1.0,
         1.4,
-        '7.25 MPa is what glass bears for years (EN 16612), 10 MPa is within reach of scratches; a support that is told to bear less counts '
-        .'as 1.4',
+        '7.25 MPa is what glass bears for years (EN 16612), 10 MPa is within reach of scratches; a support that is told to bear less '
+        .'counts as 1.4',
         Provenance::Judgement,
     )]
     case Breakage = 'breakage';
@@ -48,7 +48,8 @@ enum HarmId: string
     case Water = 'water';
 
     #[Weight(
-        'way from the water in which a kind thrives (0) to the end of that in which it is kept for years (1), in all but a week of its days',
+        'way from the water in which a kind thrives (0) to the end of that in which it is kept for years (1), in all but a week of '
+        .'its days',
         0.85,
         1.0,
         'outside of the first range is worth knowing, outside of the second is harm',
@@ -118,6 +119,9 @@ enum HarmId: string
         /** @var array<string, Weight> $weights */
         static $weights = [];
 
-        return $weights[$this->value] ??= (new \ReflectionEnumBackedCase($this, $this->name))->getAttributes(Weight::class)[0]->newInstance();
+        return $weights[$this->value] ??= (new \ReflectionEnumBackedCase(
+            $this,
+            $this->name,
+        ))->getAttributes(Weight::class)[0]->newInstance();
     }
 }

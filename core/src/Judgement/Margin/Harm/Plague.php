@@ -29,7 +29,7 @@ final class Plague implements HarmCriterion
                     'week' => 1 + intdiv($bad[0], 7),
                     'weeks' => (int) ceil(\count($bad) / 7),
                 ]),
-                [new Message("avert.$what")],
+                [new Message('avert.look', ['what' => $what])],
             );
         }
 

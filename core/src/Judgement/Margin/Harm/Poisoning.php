@@ -61,7 +61,7 @@ final class Poisoning implements HarmCriterion
                 $amount,
                 $from,
                 new Message('harm.water', ['what' => $what, 'day' => $from]),
-                [new Message("avert.$what", ['kind' => ''])],
+                [new Message('avert.losses', ['cause' => $what])],
             );
         }
 

@@ -31,7 +31,7 @@ final class WrongWarmth implements HarmCriterion
                     'at' => Amount::temperature($cold > $hot ? $coldest : $hottest),
                     'bound' => Amount::temperature($cold > $hot ? $kind->kept->coolest->value : $kind->kept->warmest->value),
                 ]),
-                [new Message("avert.$way", ['kind' => $kind->common])],
+                [new Message('avert.losses', ['cause' => $way])],
             );
         }
 

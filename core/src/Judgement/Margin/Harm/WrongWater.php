@@ -48,7 +48,7 @@ final class WrongWater implements HarmCriterion
                         'gh' => Amount::hardness($gh[0]),
                         'kept' => Amount::hardness($kind->kept->softest->value),
                     ]),
-                [new Message("avert.water-$worst", ['kind' => $kind->common])],
+                [new Message('avert.waters', ['way' => $worst])],
             );
         }
 
@@ -70,23 +70,25 @@ final class WrongWater implements HarmCriterion
         while ($day < $outlook->lastDay() && $column[$day] <= $kind->kept->hardest->value) {
             ++$day;
         }
-        $values = [
-            'kind' => $kind->common,
-            'way' => 'hard',
-            'gh' => Amount::hardness($gh[1]),
-            'kept' => Amount::hardness($kind->kept->hardest->value),
-            'week' => 1 + intdiv($day, 7),
-        ];
+        $much = Amount::hardness($gh[1]);
+        $kept = Amount::hardness($kind->kept->hardest->value);
 
         return $creeps
-            ? new Harm(HarmId::Minerals, $kind->id, $way, $day, new Message('harm.minerals', $values), [new Message('avert.minerals')])
+            ? new Harm(
+                HarmId::Minerals,
+                $kind->id,
+                $way,
+                $day,
+                new Message('harm.minerals', ['kind' => $kind->common, 'gh' => $much, 'kept' => $kept, 'week' => 1 + intdiv($day, 7)]),
+                [new Message('avert.minerals')],
+            )
             : new Harm(
                 HarmId::Waters,
                 $kind->id,
                 $way,
                 $from,
-                new Message('harm.hardness', $values),
-                [new Message('avert.water-hard', ['kind' => $kind->common])],
+                new Message('harm.hardness', ['kind' => $kind->common, 'way' => 'hard', 'gh' => $much, 'kept' => $kept]),
+                [new Message('avert.waters', ['way' => 'hard'])],
             );
     }
 
