@@ -2,8 +2,8 @@ import { test, expect, openShelf, expectAccessible } from './keeper.js';
 
 test('the shelf shows the four vessels of the landing and what is to be said of each', async ({ page }) => {
     await openShelf(page);
-    for (const [name, said] of [['Waiting hall', 'This can work'], ['Ticket window', 'This can work'], ['Galley', 'This can work'], ['Terrace', 'This can work']]) {
-        await expect(page.locator('.shelf-tank', { hasText: name }).first()).toContainText(said);
+    for (const name of ['Waiting hall', 'Ticket window', 'Galley', 'Terrace']) {
+        await expect(page.locator('.shelf-tank', { hasText: name }).first()).toContainText(/This (should|can) work/);
     }
 });
 

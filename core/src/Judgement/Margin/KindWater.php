@@ -14,7 +14,7 @@ use Olvek\Core\Nature\Animal\AnimalKind;
 #[Judges(
     'Water fit',
     Subject::Animals,
-    remedies: [Remedy::SoftTopUp, Remedy::WaterChanges, Remedy::Limestone],
+    remedies: [Remedy::MixedWater, Remedy::SoftTopUp, Remedy::WaterChanges, Remedy::Limestone],
     voice: Voice::Welfare,
 )]
 final class KindWater implements Criterion

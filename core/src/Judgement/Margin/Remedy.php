@@ -32,6 +32,9 @@ use Olvek\Core\Planning\Plan\Plan;
  */
 enum Remedy: string
 {
+    /** °dH below which water is soft already. J. */
+    private const SOFT = 4.0;
+
     case MoreStems = 'more-stems';
     case FastStems = 'fast-stems';
     case Floaters = 'floaters';
@@ -54,6 +57,7 @@ enum Remedy: string
     case WaterChanges = 'water-changes';
     case Lid = 'lid';
     case SoftTopUp = 'soft-top-up';
+    case MixedWater = 'mixed-water';
     case Warmer = 'warmer';
     case Cooler = 'cooler';
     case Limestone = 'limestone';
@@ -124,6 +128,7 @@ enum Remedy: string
             self::SoftTopUp => $plan->site->sealed
                 ? null
                 : ['top up with reverse osmosis or rain water', [new TakeWater(TakeWater::TOP_UP, 'reverse-osmosis')]],
+            self::MixedWater => self::mixed($plan),
             self::Warmer => self::warmer($plan, $units),
             self::Cooler => [
                 'keep it '.$units->show(Dimension::TemperatureDifference, 2.0, 0).' cooler',
@@ -133,6 +138,26 @@ enum Remedy: string
             self::RootTabs => self::dose($plan, 'root-tab', 'press root tabs into the soil'),
             self::Grazers => self::grazers($plan),
         };
+    }
+
+    /**
+     * Half of the water without anything in it: rain, or what reverse osmosis gives; topped up with such alone.
+     *
+     * @return array{string, list<Change>}|null
+     */
+    private static function mixed(Plan $plan): ?array
+    {
+        $water = $plan->water;
+
+        return $plan->site->sealed || $water->gh < self::SOFT ? null : [
+            'mix the water half and half with rain or reverse osmosis water, and top up with that',
+            [
+                new SetNumber('water.gh', round($water->gh / 2, 2)),
+                new SetNumber('water.kh', round($water->kh / 2, 2)),
+                new SetNumber('water.nitrate', round($water->nitrate / 2, 3)),
+                new TakeWater(TakeWater::TOP_UP, 'reverse-osmosis'),
+            ],
+        ];
     }
 
     /**

@@ -8,6 +8,7 @@ use Olvek\Core\Basis\Message\Amount;
 use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\KindWater;
 use Olvek\Core\Judgement\Margin\Outlook;
+use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Water\Measure;
 
 /**
@@ -234,7 +235,9 @@ final readonly class Forecast
                 KindWater::spread($trace->columns['generalHardness'], $from),
             );
             $worst = KindWater::worst($ways);
-            if (max($ways) > 0.0 && max($ways) < HarmId::Waters->weight()->tight) {
+            // Snails mind water that eats their shells, and no other.
+            $minds = AnimalShape::Snail !== $kind->shape || \in_array($worst, ['acid', 'soft'], true);
+            if ($minds && max($ways) > 0.0 && max($ways) < HarmId::Waters->weight()->tight) {
                 $ahead[] = new Ahead(
                     'water',
                     new Message('ahead.water', ['kind' => $kind->common, 'way' => $worst]),

@@ -28,6 +28,7 @@ final class WrongWarmth implements HarmCriterion
                 new Message('harm.temperature', [
                     'kind' => $kind->common,
                     'way' => $way,
+                    'edge' => max($cold, $hot) < 1.0 ? 'yes' : 'no',
                     'at' => Amount::temperature($cold > $hot ? $coldest : $hottest),
                     'bound' => Amount::temperature($cold > $hot ? $kind->kept->coolest->value : $kind->kept->warmest->value),
                 ]),

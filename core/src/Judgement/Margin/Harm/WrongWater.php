@@ -38,6 +38,7 @@ final class WrongWater implements HarmCriterion
                     ? new Message('harm.ph', [
                         'kind' => $kind->common,
                         'way' => $worst,
+                        'edge' => $ways[$worst] < 1.0 ? 'yes' : 'no',
                         'pH' => 'acid' === $worst ? $pH[0] : $pH[1],
                         'from' => $kind->kept->acidest->value,
                         'to' => $kind->kept->alkalinest->value,
@@ -45,6 +46,7 @@ final class WrongWater implements HarmCriterion
                     : new Message('harm.hardness', [
                         'kind' => $kind->common,
                         'way' => 'soft',
+                        'edge' => $ways[$worst] < 1.0 ? 'yes' : 'no',
                         'gh' => Amount::hardness($gh[0]),
                         'kept' => Amount::hardness($kind->kept->softest->value),
                     ]),
@@ -87,7 +89,13 @@ final class WrongWater implements HarmCriterion
                 $kind->id,
                 $way,
                 $from,
-                new Message('harm.hardness', ['kind' => $kind->common, 'way' => 'hard', 'gh' => $much, 'kept' => $kept]),
+                new Message('harm.hardness', [
+                    'kind' => $kind->common,
+                    'way' => 'hard',
+                    'edge' => $way < 1.0 ? 'yes' : 'no',
+                    'gh' => $much,
+                    'kept' => $kept,
+                ]),
                 [new Message('avert.waters', ['way' => 'hard'])],
             );
     }

@@ -24,6 +24,8 @@ final readonly class Bounds
         'water',
         'stand',
     ];
+    /** What changes where one's own water is mixed with rain: it stays one's own. */
+    private const MIXED = ['water.gh', 'water.kh', 'water.nitrate'];
     private const LAMP = ['light.lumens', 'light.lamp', 'light.kind', 'light.watts', 'light.height'];
 
     public function __construct(private Wish $wish)
@@ -41,6 +43,9 @@ final readonly class Bounds
         ];
         foreach ($changes as $change) {
             $place = $change->place();
+            if (\in_array($place, self::MIXED, true)) {
+                continue;
+            }
             foreach ($settled as $part) {
                 if ($place === $part || str_starts_with($place, "$part.")) {
                     return false;
