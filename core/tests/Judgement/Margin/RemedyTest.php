@@ -52,6 +52,7 @@ final class RemedyTest extends TestCase
             [Remedy::WaterChanges, static fn (Plan $p): float => $p->care->changeShare, 'up'],
             [Remedy::Lid, static fn (Plan $p): float => (float) $p->site->lid, 'up'],
             [Remedy::SoftTopUp, static fn (Plan $p): float => ($p->topUp ?? $p->water)->gh, 'down'],
+            [Remedy::MixedWater, static fn (Plan $p): float => $p->water->gh, 'down'],
             [Remedy::Warmer, static fn (Plan $p): float => $p->coldest(), 'up'],
             [Remedy::Cooler, static fn (Plan $p): float => $p->site->temperature, 'down'],
             [Remedy::Limestone, $doses, 'up'],
