@@ -52,6 +52,7 @@ final class RightsTest extends BenchTestCase
             '{tank}' => $tank,
             '{list}' => 'plants',
             '{margin}' => 'oxygen',
+            '{harm}' => 'losses',
             '{part}' => '0',
             '{question}' => 'trim',
             '{kind}' => 'neocaridina-davidi',

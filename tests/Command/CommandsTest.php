@@ -250,7 +250,7 @@ final class CommandsTest extends TestCase
     {
         [$code, $out] = self::run_('olvek:solve demo/terrace.plan.json --for=light');
         self::assertSame(3, $code);
-        self::assertStringStartsWith('No solution: there is no lamp', $out);
+        self::assertStringStartsWith('The plan has no lamp yet.', $out);
     }
 
     #[TestWith(['olvek:run demo/galley.plan.json --every=minute'])]

@@ -17,6 +17,8 @@ final readonly class Speech
 {
     /** translations/core+intl-icu.LOCALE.yaml */
     public const DOMAIN = 'core';
+    /** Values that are names of kinds. */
+    private const NAMES = ['kind', 'kinds', 'other', 'plant', 'plants', 'animal', 'animals'];
 
     public function __construct(private TranslatorInterface $translator)
     {
@@ -24,9 +26,28 @@ final readonly class Speech
 
     public function say(Message $message, UnitSystem $units, ?string $locale = null): string
     {
-        $values = array_map(fn (mixed $value): string|int|float => $this->value($value, $units, $locale), $message->values);
+        $values = [];
+        foreach ($message->values as $name => $value) {
+            $named = \in_array($name, self::NAMES, true) ? self::within($value) : $value;
+            $values[$name] = $this->value($named, $units, $locale);
+        }
+        $text = $this->translator->trans($message->id, $values, self::DOMAIN, $locale);
 
-        return $this->translator->trans($message->id, $values, self::DOMAIN, $locale);
+        // A sentence that begins with a name begins with a capital.
+        return [] === array_filter(
+            array_intersect_key($values, array_flip(self::NAMES)),
+            static fn (string|int|float $name): bool => \is_string($name) && '' !== $name && str_starts_with($text, $name),
+        ) ? $text : Words::capital($text);
+    }
+
+    /** Names of kinds as they stand within a sentence. */
+    private static function within(mixed $names): mixed
+    {
+        return match (true) {
+            \is_string($names) => Words::within($names),
+            \is_array($names) => array_map(self::within(...), $names),
+            default => $names,
+        };
     }
 
     /** @param list<Message> $messages each a sentence */

@@ -46,6 +46,19 @@ final class Words
         };
     }
 
+    /** First words of kinds' names that are people and places, and so keep their capital. */
+    private const PROPER = [
+        'African', 'Amano', 'Amazon', 'American', 'Asian', 'Beckett’s', 'Brazilian', 'Canadian', 'Chinese', 'Christmas', 'Daisy’s', 'Day’s',
+        'Endler’s', 'European', 'Everglades', 'Gay’s', 'Haertel’s', 'Japanese', 'Java', 'Kuhli', 'Mato', 'Mexican', 'Monte', 'Nuttall’s',
+        'Swiss', "Wendt's", 'Wendt’s',
+    ];
+
+    /** A kind's name within a sentence: "dwarf shrimp", "Endler’s guppy". */
+    public static function within(string $name): string
+    {
+        return \in_array(explode(' ', $name)[0], self::PROPER, true) ? $name : lcfirst($name);
+    }
+
     /** The first letter in any text that is written small, where a sentence goes on with it. */
     public static function small(string $text): string
     {

@@ -61,6 +61,8 @@ final readonly class Comparison
             $holds >= $held + self::CHANCE => AskVerdict::Helps,
             $holds >= self::FINE && $holds >= $held - self::CHANCE => AskVerdict::Fine,
             $holds < self::NOT && $held - $holds > self::CHANCE, $held - $holds > self::NOT / 2 => AskVerdict::BetterNot,
+            // Few do well as it is; with it hardly any would.
+            $holds <= $held / 2 && $held - $holds > self::CHANCE / 2 => AskVerdict::BetterNot,
             default => AskVerdict::Unsure,
         };
 

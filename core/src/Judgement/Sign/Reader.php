@@ -33,7 +33,7 @@ final readonly class Reader
     /** Findings that are one fact told twice: the one that tells more counts. J. */
     private const SAME = [['few-animals', 'fed-little']];
     /** Share below which a cause is not told. J. */
-    private const LEAST = 0.01;
+    private const LEAST = 0.002;
     private const MOST = 8;
     /** Looks that are told, and share of the doubt that one must take away. J. */
     private const LOOKS = 3;
