@@ -10,8 +10,7 @@ use Olvek\Core\Basis\Message\Message;
 final readonly class Ahead
 {
     /**
-     * @param string   $id       what it is: "dust", "green-water", "film", "tint", "melt", "hunger", "gas", "cycle", "fades", "water",
-     *                           "group" or "room"
+     * @param string   $id       what it is: "dust", "cloud", "pale-tips", "hunger" and so on (Forecast)
      * @param string   $about    id of the kind, where it is about one
      * @param int|null $from     day after filling; null where it holds all along
      * @param int|null $to       day; null where it does not end within the year

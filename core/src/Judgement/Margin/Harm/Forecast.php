@@ -8,8 +8,11 @@ use Olvek\Core\Basis\Message\Amount;
 use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\KindWater;
 use Olvek\Core\Judgement\Margin\Outlook;
+use Olvek\Core\Judgement\Margin\PlantedShare;
 use Olvek\Core\Nature\Animal\AnimalShape;
+use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Water\Measure;
+use Olvek\Core\Planning\Plan\Clump;
 
 /**
  * What will be seen in a tank and when, so that nobody is frightened by what is harmless; and what is worth knowing about those that will
@@ -34,8 +37,19 @@ final readonly class Forecast
     private const HUNGRY_DAYS = 21;
     /** mg N/g of a leaf that looks pale: half as much again as growth asks for. J; M Gerloff & Krombholz (1966): growth falls below 13. */
     private const PALE = 18.0;
-    /** Days by which leaves that are hungry look it. J. */
+    /** Days on which something must show to be told. J. */
     private const SPELL = 5;
+    /** Day until which the first bloom of bacteria has settled; days in which tips are pale; mg N/L that is lean, for how long. C; J. */
+    private const CLOUD = 14;
+    private const TIPS = [5, 21];
+    private const LEAN = 0.15;
+    private const LEAN_DAYS = 4;
+    /** mol/m² of sun a day that turns water green, from which day, where less than which share of the floor is planted. C; J. */
+    private const SUNNY = 2.0;
+    private const SUN_DAY = 7;
+    private const HALF = 0.5;
+    /** Day by which runners have begun to spread. C. */
+    private const RUNNERS = 60;
 
     private function __construct(private Outlook $outlook)
     {
@@ -47,7 +61,9 @@ final readonly class Forecast
         $forecast = new self($outlook);
         $ahead = array_values(array_filter([
             $forecast->cycle(),
+            $forecast->cloud(),
             $forecast->melt(),
+            $forecast->paleTips(),
             $forecast->spell(
                 'diatoms',
                 self::DUST,
@@ -57,7 +73,7 @@ final readonly class Forecast
                     true,
                 ),
             ),
-            $forecast->spell(
+            $forecast->greenInSun() ?? $forecast->spell(
                 'greenWater',
                 self::GREEN,
                 static fn (int $from, int $to, string $ends): Ahead => new Ahead(
@@ -87,6 +103,7 @@ final readonly class Forecast
             $forecast->gas(),
             $forecast->hunger(),
             ...$forecast->fading(),
+            $forecast->runners(),
             ...$forecast->animals(),
         ]));
         usort($ahead, static fn (Ahead $a, Ahead $b): int => ($a->from ?? \PHP_INT_MAX) <=> ($b->from ?? \PHP_INT_MAX));
@@ -111,6 +128,73 @@ final readonly class Forecast
             true,
             0,
             $last,
+        );
+    }
+
+    /** Bacteria that bloom over new soil before they settle. C: in the first two weeks. */
+    private function cloud(): ?Ahead
+    {
+        $plan = $this->outlook->plan;
+
+        return null === $plan->bed->soil ? null : new Ahead('cloud', new Message('ahead.cloud'), true, 1, self::CLOUD);
+    }
+
+    /** Young leaves that turn pale while the water is lean and roots are not down yet. C: in week two. */
+    private function paleTips(): ?Ahead
+    {
+        $c = $this->outlook->trace->columns;
+        $lean = 0;
+        for ($day = self::TIPS[0]; $day <= min(self::TIPS[1], $this->outlook->lastDay()); ++$day) {
+            $lean = $c['nitrate'][$day] + $c['ammonia'][$day] < self::LEAN ? $lean + 1 : 0;
+            if (self::LEAN_DAYS === $lean && [] !== $this->rooting()) {
+                return new Ahead('pale-tips', new Message('ahead.pale-tips'), true, $day, self::TIPS[1] + 7);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Clump> planted at the start in the floor, whose roots are not down yet */
+    private function rooting(): array
+    {
+        return array_values(array_filter(
+            $this->outlook->plan->clumps,
+            static fn (Clump $c): bool => $c->standsOnFloor() && $c->day < self::TIPS[1],
+        ));
+    }
+
+    /** Sun on a tank that is planted thinly turns it green within weeks. C. */
+    private function greenInSun(): ?Ahead
+    {
+        $plan = $this->outlook->plan;
+        $sun = $plan->site->daylight()->dailyIntegral($plan->site->dayOfYear(self::SUN_DAY));
+
+        return $plan->site->isOutdoors() || $sun < self::SUNNY || PlantedShare::of($plan) >= self::HALF ? null : new Ahead(
+            'green-water',
+            new Message('ahead.green-in-sun'),
+            false,
+            self::SUN_DAY,
+            self::SUN_DAY + 28,
+        );
+    }
+
+    /** Runner grass that swallows what stands low beside it. C. */
+    private function runners(): ?Ahead
+    {
+        $runners = $low = [];
+        foreach ($this->outlook->plan->clumps as $clump) {
+            if (PlantRole::Runner === $clump->kind->role) {
+                $runners[$clump->kind->common] = true;
+            } elseif (\in_array($clump->kind->role, [PlantRole::Rosette, PlantRole::Carpet], true)) {
+                $low[$clump->kind->common] = true;
+            }
+        }
+
+        return [] === $runners || [] === $low ? null : new Ahead(
+            'runners',
+            new Message('ahead.runners', ['plants' => array_keys($runners), 'other' => (string) array_key_first($low)]),
+            false,
+            self::RUNNERS,
         );
     }
 
