@@ -1,4 +1,4 @@
-/** Three plans, fetched one after another while the page tells how many are made; the rest can be stopped. */
+/** Three plans, fetched one after another while the page tells how many are made, then how sure each is; the rest can be stopped. */
 import { patiently } from './patient.js';
 
 const cards = [...document.querySelectorAll('[data-plan]')];
@@ -12,18 +12,26 @@ line.querySelector('[data-plans-stop]').addEventListener('click', () => {
     line.hidden = true;
 });
 
+async function fill(card, url) {
+    card.setAttribute('aria-busy', 'true');
+    const response = await patiently(url, { headers: { 'Olvek-Parts': '{}' }, signal: asking.signal });
+    card.removeAttribute('aria-busy');
+    if (!response.ok) {
+        throw new Error(response.statusText);
+    }
+    card.innerHTML = await response.text();
+}
+
 async function make() {
     line.hidden = false;
     for (const [n, card] of cards.entries()) {
         words.textContent = `${n} of ${cards.length} made; each takes a few seconds, since every idea is run for a year.`;
-        card.setAttribute('aria-busy', 'true');
-        const response = await patiently(card.dataset.plan, { headers: { 'Olvek-Parts': '{}' }, signal: asking.signal });
-        card.removeAttribute('aria-busy');
-        if (!response.ok) {
-            throw new Error(response.statusText);
-        }
-        card.innerHTML = await response.text();
+        await fill(card, card.dataset.plan);
         bar.value = n + 1;
+    }
+    for (const [n, card] of cards.entries()) {
+        words.textContent = `All are made; now how sure each is: ${n} of ${cards.length}.`;
+        await fill(card, card.querySelector('[data-plan-sure]').href);
     }
     line.hidden = true;
 }

@@ -304,6 +304,7 @@ final class Rooms
             'Service\Judging',
         ],
         'Service\Start' => [
+            'Service\Judging',
             'Service\Account',
             'Service\Tank',
             'Service\Build',

@@ -36,6 +36,7 @@ final class SlowAddressesTest extends KernelTestCase
     #[TestWith(['GET /compare?a=b'])]
     #[TestWith(['GET /tanks/01890000-0000-7000-8000-000000000001/read?sign=x'])]
     #[TestWith(['GET /tanks/new/plans/0?vessel=box-60'])]
+    #[TestWith(['GET /tanks/new/plans/0/sure?vessel=box-60'])]
     #[TestWith(['POST /tanks/01890000-0000-7000-8000-000000000001/log/import'])]
     #[TestWith(['POST /api/readings'])]
     #[TestWith(['POST /tanks/01890000-0000-7000-8000-000000000001/photos'])]

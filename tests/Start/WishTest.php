@@ -5,11 +5,18 @@ declare(strict_types=1);
 namespace Olvek\Tests\Start;
 
 use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Margin\Spread;
+use Olvek\Core\Judgement\Margin\Uncertainty;
 use Olvek\Core\Judgement\Solve\Compose\LampWish;
 use Olvek\Core\Judgement\Solve\Compose\Taste;
 use Olvek\Core\Nature\Light\Aspect;
 use Olvek\Core\Planning\Plan\Method;
+use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Page\Start\WishForm;
+use Olvek\Service\Start\Composed;
+use Olvek\Service\Start\ComposeHandler;
+use Olvek\Service\Start\ComposeJob;
+use Olvek\Service\Work\Deadline;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -18,6 +25,12 @@ use PHPUnit\Framework\Attributes\TestWith;
 #[Group('any-database')]
 final class WishTest extends BenchTestCase
 {
+    private const WISH = [
+        'format' => 'olvek.wish',
+        'version' => 1,
+        'vessel' => ['shape' => 'glass-box', 'length' => 0.6, 'width' => 0.3, 'height' => 0.36, 'glass' => 0.006],
+    ];
+
     public function testAWishIsReadFromItsForm(): void
     {
         $wish = $this->service(WishForm::class)->read(
@@ -103,12 +116,34 @@ final class WishTest extends BenchTestCase
         $page = $this->browser->request('GET', "/tanks/new/plans/0?$query");
         self::assertResponseIsSuccessful();
         self::assertStringContainsString('minutes a week', $this->text('.plan-facts'));
+        $page = $this->browser->click($page->selectLink('How sure is it?')->link());
+        self::assertResponseIsSuccessful();
         self::assertStringContainsString('of 16 tanks', $this->text('.plan-facts'));
         $this->browser->submit($page->selectButton('Take this one')->form());
         self::assertResponseRedirects();
         $this->browser->followRedirect();
         self::assertSame('Stairs', $this->text('h1'));
         self::assertSelectorNotExists('.bench-verdict .verdict-fails');
+    }
+
+    /** What holds in fewer than six tanks of ten is not called a plan, whatever the likeliest tank does. */
+    #[TestWith([9, false])]
+    #[TestWith([10, true])]
+    public function testAPlanHoldsWhereItDoesInMostTanks(int $together, bool $holds): void
+    {
+        $ticket = $this->service(ComposeHandler::class)->do(
+            new ComposeJob(json_encode(self::WISH, \JSON_THROW_ON_ERROR), Taste::LeastMoney, UnitSystem::Metric),
+            new Deadline(0.0),
+        );
+        $composed = $ticket->value;
+        self::assertInstanceOf(Composed::class, $composed);
+        self::assertTrue($composed->complete, 'its work is counted: no patience is needed');
+        self::assertTrue($composed->holds);
+        $losses = new Spread(0.0, 0.0, $together, 16);
+        $plan = $this->service(PlanDocument::class)->fromJson($composed->plan);
+        $sure = $composed->with(new Uncertainty(['harm losses' => $losses], $together, 16), $plan);
+        self::assertSame($holds, $sure->holds);
+        self::assertCount(\count($composed->unmet) + ($holds ? 0 : 1), $sure->unmet);
     }
 
     public function testAllMethodsAreShownForATank(): void

@@ -8,8 +8,8 @@ use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Band;
-use Olvek\Core\Judgement\Solve\Compose\Composer;
 use Olvek\Core\Judgement\Solve\Compose\Composition;
+use Olvek\Core\Judgement\Solve\Compose\Confirmation;
 use Olvek\Core\Judgement\Solve\Compose\Unmet;
 use Olvek\Core\Judgement\Solve\Compose\Wish;
 use Olvek\Core\Judgement\Solve\Compose\WishDocument;
@@ -81,7 +81,7 @@ final class ComposeCommand extends Command
                 break;
             }
             /** @var array<int, array<string, array{float, bool}>> $members */
-            $members = $this->processes->map(new BandPieces($composition->plan, Composer::TANKS), Composer::TANKS);
+            $members = $this->processes->map(new BandPieces($composition->plan, Confirmation::TANKS), Confirmation::TANKS);
             $found[] = $composition->with(Band::sureness($members));
         }
         $progress($tastes, $tastes);

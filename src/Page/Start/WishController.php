@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Page\Start;
 
+use Olvek\Core\Judgement\Margin\Uncertainty;
+use Olvek\Core\Judgement\Solve\Compose\Taste;
 use Olvek\Core\Judgement\Solve\Compose\Wish;
 use Olvek\Core\Judgement\Solve\Compose\WishDocument;
 use Olvek\Core\Planning\Plan\PlanDocument;
@@ -14,6 +16,7 @@ use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Site\FormToken;
 use Olvek\Service\Start\Composed;
 use Olvek\Service\Start\ComposeJob;
+use Olvek\Service\Start\ConfirmJob;
 use Olvek\Service\Work\SlowPool;
 use Olvek\Service\Work\Ticket;
 use Olvek\Service\Work\WorkQueue;
@@ -68,20 +71,32 @@ final class WishController extends AbstractController
             return $this->asked($request, $keeper, $refused->messages($keeper->units()));
         }
         $ticket = $this->ticket($wish, $n, $keeper);
-        $context = ['ticket' => $ticket, 'n' => $n, 'query' => $request->query->all(), 'taste' => $wish->tastes()[$n]];
-        if ($ticket->isDone()) {
-            $composed = $ticket->value;
-            \assert($composed instanceof Composed);
-            $context['found'] = $composed;
-            $context['drawing'] = Elevation::thumbnail($this->plans->fromJson($composed->plan), $composed->look);
-        }
-        $fragment = $ticket->isDone() ? 'start/_plan.html.twig' : 'bench/_waiting.html.twig';
 
-        return $this->render(
-            $request->headers->has('Olvek-Parts') ? $fragment : 'start/plan.html.twig',
-            ['inner' => $fragment, ...$context],
-            new Response(status: $ticket->status(), headers: $ticket->headers()),
-        );
+        return $this->shown($request, $ticket, $wish->tastes()[$n], $n, $ticket->isDone() ? self::composed($ticket) : null);
+    }
+
+    /** The same plan, and how sure it is: that takes longer than making it. */
+    #[SlowPool]
+    #[Route('/plans/{n}/sure', name: 'wish_sure', requirements: ['n' => '[0-2]'], methods: ['GET'])]
+    public function sure(Request $request, int $n, #[CurrentUser] Keeper $keeper): Response
+    {
+        try {
+            $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
+        } catch (Refused $refused) {
+            return $this->asked($request, $keeper, $refused->messages($keeper->units()));
+        }
+        $ticket = $this->ticket($wish, $n, $keeper);
+        if (!$ticket->isDone()) {
+            return $this->shown($request, $ticket, $wish->tastes()[$n], $n, null);
+        }
+        $composed = self::composed($ticket);
+        $ticket = $this->queue->ask(new ConfirmJob($composed->plan), $keeper);
+        if ($ticket->isDone()) {
+            \assert($ticket->value instanceof Uncertainty);
+            $composed = $composed->with($ticket->value, $this->plans->fromJson($composed->plan));
+        }
+
+        return $this->shown($request, $ticket, $wish->tastes()[$n], $n, $ticket->isDone() ? $composed : null);
     }
 
     #[SlowPool]
@@ -97,8 +112,7 @@ final class WishController extends AbstractController
         if (!$ticket->isDone()) {
             return $this->redirectToRoute('wish_plan', ['n' => $n, ...$request->query->all()], Response::HTTP_SEE_OTHER);
         }
-        $composed = $ticket->value;
-        \assert($composed instanceof Composed);
+        $composed = self::composed($ticket);
         $tank = $editor->begin(
             $keeper,
             $this->plans->fromJson($composed->plan),
@@ -111,6 +125,33 @@ final class WishController extends AbstractController
     private function ticket(Wish $wish, int $n, Keeper $keeper): Ticket
     {
         return $this->queue->ask(new ComposeJob($this->wishes->toJson($wish), $wish->tastes()[$n], $keeper->units()), $keeper);
+    }
+
+    private static function composed(Ticket $done): Composed
+    {
+        \assert($done->value instanceof Composed);
+
+        return $done->value;
+    }
+
+    /** A plan, or that it is being worked out. */
+    private function shown(Request $request, Ticket $ticket, Taste $taste, int $n, ?Composed $composed): Response
+    {
+        $fragment = null === $composed ? 'bench/_waiting.html.twig' : 'start/_plan.html.twig';
+
+        return $this->render(
+            $request->headers->has('Olvek-Parts') ? $fragment : 'start/plan.html.twig',
+            [
+                'inner' => $fragment,
+                'ticket' => $ticket,
+                'n' => $n,
+                'query' => $request->query->all(),
+                'taste' => $taste,
+                'found' => $composed,
+                'drawing' => null === $composed ? null : Elevation::thumbnail($this->plans->fromJson($composed->plan), $composed->look),
+            ],
+            new Response(status: $ticket->status(), headers: $ticket->headers()),
+        );
     }
 
     /** @param array<string, string> $errors why the wish was refused, by place */

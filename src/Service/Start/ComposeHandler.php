@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Olvek\Service\Start;
 
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
-use Olvek\Core\Judgement\Margin\Band;
 use Olvek\Core\Judgement\Solve\Compose\Composer;
 use Olvek\Core\Judgement\Solve\Compose\WishDocument;
 use Olvek\Core\Planning\Plan\PlanDocument;
@@ -13,6 +12,7 @@ use Olvek\Service\Work\Job;
 use Olvek\Service\Work\JobHandler;
 use Olvek\Service\Work\Result;
 
+/** Composing counts its work, so that a busy machine gives the same plan, only later: patience does not matter. */
 final readonly class ComposeHandler implements JobHandler
 {
     public function __construct(private Composer $composer, private WishDocument $wishes, private PlanDocument $plans)
@@ -27,18 +27,10 @@ final readonly class ComposeHandler implements JobHandler
     public function do(Job $job, TimeLimit $patience): Result
     {
         \assert($job instanceof ComposeJob);
-        $found = $this->composer->compose($this->wishes->fromJson($job->wish), $job->taste, $job->units, $patience);
-        $band = new Band($found->plan, Composer::TANKS);
-        $members = [];
-        for ($n = 0; $n < Composer::TANKS && !($n > 0 && $patience->isSpent()); ++$n) {
-            $members[$n] = $band->member($n);
-        }
-        $composed = new Composed(
-            $this->plans->toJson($found->plan),
-            $found->with(Band::sureness($members)),
-            $found->judgement->trace->on(MethodsHandler::DRAWN),
-        );
+        $found = $this->composer->compose($this->wishes->fromJson($job->wish), $job->taste, $job->units);
 
-        return $found->complete ? Result::whole($composed) : Result::unfinished($composed);
+        return Result::whole(
+            Composed::of($this->plans->toJson($found->plan), $found, $found->judgement->trace->on(MethodsHandler::DRAWN)),
+        );
     }
 }

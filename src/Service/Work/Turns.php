@@ -14,8 +14,8 @@ use Symfony\Component\Lock\LockFactory;
  */
 final readonly class Turns
 {
-    /** Seconds beyond the patience for a piece of work: it is asked for between runs, and a run of the largest plan takes less. */
-    private const GRACE = 10;
+    /** Seconds beyond the patience for a piece of work: it is asked for between runs, and counted work does not ask. */
+    private const GRACE = 30;
 
     public function __construct(
         private CacheItemPoolInterface $cache,

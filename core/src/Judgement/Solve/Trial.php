@@ -20,7 +20,7 @@ use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\Pace;
 
-/** Tries plans for a question, and counts how many years it ran; while somebody waits for them. */
+/** Tries plans for a question and counts the years that it runs, while somebody waits and as many as may be. */
 final class Trial
 {
     public int $runs = 0;
@@ -29,8 +29,12 @@ final class Trial
     /** Whether a search was broken off because nobody waited any longer. */
     public bool $brokenOff = false;
 
-    public function __construct(private readonly Editor $editor, private readonly TimeLimit $patience)
-    {
+    /** @param int $most years that are run at most, however long somebody waits */
+    public function __construct(
+        private readonly Editor $editor,
+        private readonly TimeLimit $patience,
+        private readonly int $most = \PHP_INT_MAX,
+    ) {
     }
 
     /**
@@ -52,11 +56,11 @@ final class Trial
     /**
      * @param list<Event> $events
      *
-     * @throws OutOfTime once patience is spent; the first plan is always tried
+     * @throws OutOfTime once patience is spent, or as many years are run as may be; the first plan is always tried
      */
     public function judged(Plan $plan, array $events = [], Pace $pace = Pace::Whole): Judgement
     {
-        if ($this->runs > 0 && $this->patience->isSpent()) {
+        if ($this->runs >= $this->most || ($this->runs > 0 && $this->patience->isSpent())) {
             $this->brokenOff = true;
             throw new OutOfTime();
         }

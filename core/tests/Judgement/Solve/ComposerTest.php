@@ -99,6 +99,7 @@ final class ComposerTest extends TestCase
         self::assertNotSame(MarginState::Fails, $anew->state, Said::all($anew->verdict));
         self::assertEquals($found->judgement->verdict, $anew->verdict);
         self::assertSame([], self::failing($anew));
+        self::assertLessThanOrEqual(Composer::RUNS, $found->runs);
         self::assertNotSame([], $found->plan->clumps);
         self::assertSame([], array_filter(
             Mistakes::in($found->plan),

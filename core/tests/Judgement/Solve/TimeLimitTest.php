@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Judgement\Solve;
 
+use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
+use Olvek\Core\Basis\TimeLimit\OutOfTime;
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\MarginId;
@@ -15,8 +17,10 @@ use Olvek\Core\Judgement\Solve\LightHours;
 use Olvek\Core\Judgement\Solve\LongestHoliday;
 use Olvek\Core\Judgement\Solve\MostStock;
 use Olvek\Core\Judgement\Solve\Question;
+use Olvek\Core\Judgement\Solve\Trial;
 use Olvek\Core\Judgement\Solve\WeeklyTrim;
 use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Simulation\Run\Pace;
 use Olvek\Core\Tests\Said;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -67,6 +71,21 @@ final class TimeLimitTest extends TestCase
             }
         }
         self::assertTrue($question->solve(Sample::planted())->complete, 'who waits gets the whole answer');
+    }
+
+    /** Work may be counted instead of timed: then nothing is run beyond the count, however long somebody waits. */
+    public function testYearsAreCounted(): void
+    {
+        $trial = new Trial(new Editor(Sample::catalogue()), new NoTimeLimit(), 2);
+        $trial->judged(Sample::planted(), pace: Pace::Rough);
+        $trial->judged(Sample::planted(), pace: Pace::Rough);
+        try {
+            $trial->judged(Sample::planted(), pace: Pace::Rough);
+            self::fail('a third year was run');
+        } catch (OutOfTime) {
+            self::assertSame(2, $trial->runs);
+            self::assertTrue($trial->brokenOff);
+        }
     }
 
     public function testWhatNeedsOneYearIsNeverBrokenOff(): void

@@ -7,10 +7,10 @@ namespace Olvek\Core\Judgement\Solve\Compose;
 use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\TimeLimit\NoTimeLimit;
 use Olvek\Core\Basis\TimeLimit\OutOfTime;
-use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
+use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Solve\Trial;
 use Olvek\Core\Keeping\Care\Effort;
@@ -27,13 +27,13 @@ use Olvek\Core\Simulation\Run\Pace;
 
 /**
  * Makes whole plans for a wish: a method's recipe in the wished vessel, planted and stocked after a taste, then changed as keepers would
- * change it until its run holds. What of the wish keeps it from holding is left out, and named. Deterministic: no chance is in it, and
- * what it tries is counted in runs, not in seconds.
+ * change it until its run holds. What of the wish keeps it from holding is left out, and named. No chance is in it, and what it tries is
+ * counted in runs, not in seconds: the same wish gives the same plan on any machine.
  */
 final readonly class Composer
 {
-    /** Tanks whose uncertain numbers differ that tell how sure a plan is. J: enough to tell a half from three quarters. */
-    public const TANKS = 16;
+    /** Years that are run for one plan at most. J: most wishes take ten, hard ones fifty. */
+    public const RUNS = 60;
     /** Faults of place or stand that no plan can mend, and that must not be built. */
     private const UNSAFE = ['support', 'stand-length', 'stand-width', 'pane'];
 
@@ -48,10 +48,9 @@ final readonly class Composer
         Wish $wish,
         Taste $taste,
         UnitSystem $units = UnitSystem::Metric,
-        TimeLimit $patience = new NoTimeLimit(),
         ?\Closure $progress = null,
     ): Composition {
-        $trial = new Trial($this->editor, $patience);
+        $trial = new Trial($this->editor, new NoTimeLimit(), self::RUNS);
         $search = new Search($wish, $taste, new Bounds($wish), $trial, null === $progress
             ? null
             : static fn (int $step) => $progress($step, FirstDraft::METHODS + Mending::RUNS));
@@ -90,6 +89,10 @@ final readonly class Composer
         } catch (OutOfTime) {
             $complete = false;
         }
+        if (!$complete) {
+            // What was tried last may have been run roughly.
+            $score = Score::of($score->plan, Judge::judge($score->plan));
+        }
         $unmet = [...$unmet, ...$this->leftOut($wish, $score->plan, $unmet)];
         $unsafe = array_filter($score->toFix, static fn ($m): bool => \in_array($m->id, self::UNSAFE, true));
         foreach ($score->toFix as $mistake) {
@@ -99,9 +102,7 @@ final readonly class Composer
                 $mistake->fix,
             );
         }
-        foreach ($score->failing as $harm) {
-            $unmet[] = new Unmet(new Message('unmet.harm', ['what' => $harm->id->value]), [$harm->message], $harm->averts[0] ?? null);
-        }
+        $unmet = [...$unmet, ...array_map(Unmet::ofHarm(...), $score->failing)];
 
         return new Composition(
             $taste,

@@ -22,7 +22,7 @@ final readonly class Composition
      * @param Estimate    $cost     about what it takes to buy, in money
      * @param float       $minutes  of work a week once it has grown in
      * @param int         $runs     years run to find it
-     * @param bool        $complete false where nobody waited for all to be tried
+     * @param bool        $complete false where it took as many runs as are spent on one plan: more might be tried
      * @param Uncertainty|null $sureness null until it was asked for
      */
     public function __construct(
@@ -42,14 +42,18 @@ final readonly class Composition
     ) {
     }
 
-    /** The same, and how sure it is. */
+    /** The same, and how sure it is: a plan holds where it does in most tanks. */
     public function with(Uncertainty $sureness): self
     {
+        $judgement = $this->judgement->with($sureness, $this->plan);
+
         /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
         return new self(...[
             ...get_object_vars($this),
             'sureness' => $sureness,
-            'judgement' => $this->judgement->with($sureness, $this->plan),
+            'judgement' => $judgement,
+            'holds' => $this->holds && Confirmation::holds($sureness),
+            'unmet' => [...$this->unmet, ...Confirmation::unmet($this->judgement->harms, $judgement->harms)],
         ]);
     }
 }
