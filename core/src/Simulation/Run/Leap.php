@@ -20,6 +20,8 @@ final class Leap
     private const FARTHEST = 4;
     /** Share of itself by which anything may change over a leap. J: margins keep their states by it, and their places to a thirtieth. */
     private const STEADY = 0.2;
+    /** pH by which water may change over a leap, of which a share of itself would say little. J. */
+    private const STEADY_PH = 0.1;
     /** Share of itself to which anything may fall over a leap, and to which what is next to nothing may. J. */
     private const LEFT = 0.5;
     private const NEXT_TO_NOTHING = 0.1;
@@ -88,6 +90,7 @@ final class Leap
     private array $floors = [];
     /** @var list<float> amounts at the end of the day before; none where that does not count */
     private array $before = [];
+    private float $pHBefore = 0.0;
     /** @var array<int, float> amounts as they stand, through a leap too */
     private array $now = [];
     /** @var list<float> */
@@ -130,11 +133,16 @@ final class Leap
         $booked = self::booked($books);
         $bookedBefore = $this->bookedBefore;
         $this->bookedBefore = $booked;
+        $pH = abs($s->pH - $this->pHBefore);
+        $this->pHBefore = $s->pH;
         if ([] === $before || !$quiet) {
             return 0;
         }
         $most = self::STEADY / self::FARTHEST;
-        $days = (float) self::FARTHEST;
+        $days = $pH * self::FARTHEST > self::STEADY_PH ? self::STEADY_PH / $pH : (float) self::FARTHEST;
+        if ($days < 1) {
+            return 0;
+        }
         $change = [];
         foreach ($now as $n => $amount) {
             $by = $amount - $before[$n];

@@ -55,7 +55,7 @@ final class LeapTest extends TestCase
                     self::assertEqualsWithDelta(
                         0.0,
                         ($held - $books->{$element} - $first[$element]) / max(1.0, $held),
-                        2e-4,
+                        1e-5,
                         "$element on day $day",
                     );
                 }
