@@ -33,7 +33,9 @@ for (const [id, vessel, animal] of [['box', 'Box, 60 × 30 × 36 cm', 'White clo
             await expect(first.locator('.plan-unmet')).toContainText('It would take: a tank of 40 L');
         }
         await expect(page.locator('.plan-card').nth(2).getByRole('button', { name: 'Take this one' })).toBeVisible({ timeout: PLANS });
-        await expect(page.locator('[data-plans-progress]')).toBeHidden();
+        // How sure each is comes last.
+        await expect(page.locator('[data-plans-progress]')).toBeHidden({ timeout: PLANS });
+        await expect(first.locator('.plan-facts')).toContainText('of 16 tanks');
         expect(new Set(await page.locator('.plan-card').evaluateAll((cards) => cards.map((one) => one.querySelector('.plan-drawing').innerHTML))).size, 'three unlike plans').toBe(3);
         await expectAccessible(page);
         await act(() => first.getByRole('button', { name: 'Take this one' }).click());
