@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Olvek\Page\Start;
 
 use Olvek\Core\Judgement\Margin\Uncertainty;
-use Olvek\Core\Judgement\Solve\Compose\Taste;
 use Olvek\Core\Judgement\Solve\Compose\Wish;
 use Olvek\Core\Judgement\Solve\Compose\WishDocument;
 use Olvek\Core\Planning\Plan\PlanDocument;
@@ -60,10 +59,14 @@ final class WishController extends AbstractController
         return $this->render('start/plans.html.twig', ['wish' => $wish, 'tastes' => $wish->tastes(), 'query' => $request->query->all()]);
     }
 
-    /** One of the three: as a fragment where a script asks, else as a page. */
+    /**
+     * One of the three, as a fragment where a script asks, else as a page: as soon as it is made, or when it is known how sure it is, which
+     * takes longer.
+     */
     #[SlowPool]
     #[Route('/plans/{n}', name: 'wish_plan', requirements: ['n' => '[0-2]'], methods: ['GET'])]
-    public function plan(Request $request, int $n, #[CurrentUser] Keeper $keeper): Response
+    #[Route('/plans/{n}/sure', name: 'wish_sure', requirements: ['n' => '[0-2]'], defaults: ['sure' => true], methods: ['GET'])]
+    public function plan(Request $request, int $n, #[CurrentUser] Keeper $keeper, bool $sure = false): Response
     {
         try {
             $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
@@ -71,32 +74,26 @@ final class WishController extends AbstractController
             return $this->asked($request, $keeper, $refused->messages($keeper->units()));
         }
         $ticket = $this->ticket($wish, $n, $keeper);
-
-        return $this->shown($request, $ticket, $wish->tastes()[$n], $n, $ticket->isDone() ? self::composed($ticket) : null);
-    }
-
-    /** The same plan, and how sure it is: that takes longer than making it. */
-    #[SlowPool]
-    #[Route('/plans/{n}/sure', name: 'wish_sure', requirements: ['n' => '[0-2]'], methods: ['GET'])]
-    public function sure(Request $request, int $n, #[CurrentUser] Keeper $keeper): Response
-    {
-        try {
-            $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
-        } catch (Refused $refused) {
-            return $this->asked($request, $keeper, $refused->messages($keeper->units()));
+        $composed = $ticket->isDone() ? self::composed($ticket) : null;
+        if ($sure && null !== $composed) {
+            $ticket = $this->queue->ask(new ConfirmJob($composed->plan), $keeper);
+            $composed = $ticket->isDone() ? $this->confirmed($composed, $ticket) : null;
         }
-        $ticket = $this->ticket($wish, $n, $keeper);
-        if (!$ticket->isDone()) {
-            return $this->shown($request, $ticket, $wish->tastes()[$n], $n, null);
-        }
-        $composed = self::composed($ticket);
-        $ticket = $this->queue->ask(new ConfirmJob($composed->plan), $keeper);
-        if ($ticket->isDone()) {
-            \assert($ticket->value instanceof Uncertainty);
-            $composed = $composed->with($ticket->value, $this->plans->fromJson($composed->plan));
-        }
+        $fragment = null === $composed ? 'bench/_waiting.html.twig' : 'start/_plan.html.twig';
 
-        return $this->shown($request, $ticket, $wish->tastes()[$n], $n, $ticket->isDone() ? $composed : null);
+        return $this->render(
+            $request->headers->has('Olvek-Parts') ? $fragment : 'start/plan.html.twig',
+            [
+                'inner' => $fragment,
+                'ticket' => $ticket,
+                'n' => $n,
+                'query' => $request->query->all(),
+                'taste' => $wish->tastes()[$n],
+                'found' => $composed,
+                'drawing' => null === $composed ? null : Elevation::thumbnail($this->plans->fromJson($composed->plan), $composed->look),
+            ],
+            new Response(status: $ticket->status(), headers: $ticket->headers()),
+        );
     }
 
     #[SlowPool]
@@ -134,24 +131,11 @@ final class WishController extends AbstractController
         return $done->value;
     }
 
-    /** A plan, or that it is being worked out. */
-    private function shown(Request $request, Ticket $ticket, Taste $taste, int $n, ?Composed $composed): Response
+    private function confirmed(Composed $composed, Ticket $done): Composed
     {
-        $fragment = null === $composed ? 'bench/_waiting.html.twig' : 'start/_plan.html.twig';
+        \assert($done->value instanceof Uncertainty);
 
-        return $this->render(
-            $request->headers->has('Olvek-Parts') ? $fragment : 'start/plan.html.twig',
-            [
-                'inner' => $fragment,
-                'ticket' => $ticket,
-                'n' => $n,
-                'query' => $request->query->all(),
-                'taste' => $taste,
-                'found' => $composed,
-                'drawing' => null === $composed ? null : Elevation::thumbnail($this->plans->fromJson($composed->plan), $composed->look),
-            ],
-            new Response(status: $ticket->status(), headers: $ticket->headers()),
-        );
+        return $composed->with($done->value, $this->plans->fromJson($composed->plan));
     }
 
     /** @param array<string, string> $errors why the wish was refused, by place */
