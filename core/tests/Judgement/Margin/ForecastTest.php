@@ -6,6 +6,9 @@ namespace Olvek\Core\Tests\Judgement\Margin;
 
 use Olvek\Core\Judgement\Margin\Harm\Ahead;
 use Olvek\Core\Judgement\Margin\Judge;
+use Olvek\Core\Simulation\Run\Runner;
+use Olvek\Core\Simulation\Run\Trace;
+use Olvek\Core\Simulation\Run\UsualCare;
 use Olvek\Core\Tests\Said;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -14,6 +17,8 @@ use PHPUnit\Framework\TestCase;
 /** What a keeper is told to expect: each where it comes, and not where it does not. */
 final class ForecastTest extends TestCase
 {
+    private static ?Trace $year = null;
+
     /** @param array<string, string> $edits */
     private static function find(string $id, array $edits): ?Ahead
     {
@@ -35,10 +40,35 @@ final class ForecastTest extends TestCase
         self::assertNull(self::find('cloud', ['bed.soil.material' => 'none']));
     }
 
+    /** Each column that shows, on both sides of where one sees it and of for how long. */
+    #[TestWith(['dust', 'diatoms', 0.31, 0.29])]
+    #[TestWith(['green-water', 'greenWater', 3.01, 2.99])]
+    #[TestWith(['film', 'algae', 1.51, 1.49])]
+    #[TestWith(['tint', 'tannin', 3.01, 2.99])]
+    #[TestWith(['gas', 'bubbles', 40.1, 39.9])]
+    #[TestWith(['pale-tips', 'nitrate', 0.14, 0.16, 4])]
+    public function testWhatShowsIsToldFromItsBoundOn(string $id, string $column, float $shows, float $hidden, int $days = 5): void
+    {
+        self::assertContains($id, self::foretold($column, $shows, $hidden, $days));
+        self::assertNotContains($id, self::foretold($column, $shows, $hidden, $days - 1), 'too short');
+        self::assertNotContains($id, self::foretold($column, $hidden, $hidden, $days), 'too little');
+    }
+
+    /** @return list<string> ids of what is foretold where a column shows for some days from day ten on */
+    private static function foretold(string $column, float $shows, float $hidden, int $days): array
+    {
+        self::$year ??= (new Runner(Sample::planted()))->run(365, UsualCare::events());
+        $trace = clone self::$year;
+        $trace->columns['ammonia'] = array_fill(0, 365, 0.0);
+        $trace->columns[$column] = [...array_fill(0, 10, $hidden), ...array_fill(0, $days, $shows), ...array_fill(0, 355 - $days, $hidden)];
+
+        return array_map(static fn (Ahead $a): string => $a->id, Judge::fromTrace(Sample::planted(), $trace)->ahead);
+    }
+
     /** Half of the floor planted keeps sunlit water clear; without sun, nothing is said. */
-    #[TestWith(['south', '70', '12', true])]
-    #[TestWith(['south', '70', '100', false])]
-    #[TestWith(['south', '5', '12', false])]
+    #[TestWith(['south', '14', '94', true])]
+    #[TestWith(['south', '14', '95', false])]
+    #[TestWith(['south', '13', '94', false])]
     #[TestWith(['none', '70', '12', false])]
     public function testSunGreensAThinlyPlantedTank(string $aspect, string $sky, string $stems, bool $green): void
     {
