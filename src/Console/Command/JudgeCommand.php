@@ -96,12 +96,12 @@ final class JudgeCommand extends Command
         $output->writeln(
             'json' === $format
                 ? FormatOption::json([
-                    ...$this->told($judgement, $units),
+                    ...$this->verdictData($judgement, $units),
                     ...self::data($judgement, $ledger, $helps, ClumpLight::onDay($plan, $ledger->day)),
                     ...self::sure($judgement, $tornado),
                 ])
                 : [
-                    ...$this->toldLines($judgement, $units),
+                    ...$this->verdictLines($judgement, $units),
                     ...self::lines($judgement, $ledger, $helps),
                     ...self::sureLines($judgement, $tornado),
                 ],
@@ -112,7 +112,7 @@ final class JudgeCommand extends Command
     }
 
     /** @return array<string, mixed> state, sentences, who comes to harm and what lies ahead */
-    private function told(Judgement $judgement, UnitSystem $units): array
+    private function verdictData(Judgement $judgement, UnitSystem $units): array
     {
         return [
             'state' => $judgement->state->value,
@@ -151,7 +151,7 @@ final class JudgeCommand extends Command
     }
 
     /** @return list<string> */
-    private function toldLines(Judgement $judgement, UnitSystem $units): array
+    private function verdictLines(Judgement $judgement, UnitSystem $units): array
     {
         return [
             $judgement->state->words().': '.$this->speech->sayAll($judgement->verdict, $units),

@@ -58,7 +58,7 @@ final class PlantDay
     /** Times a °C that leaves breathe faster. M: Q10 1.8–2 of plants; warmth speeds it on where growth has long ended. */
     private const BREATH = 1.06;
     /** °C over its warmest from which a plant dies back, d⁻¹ that it then loses for each further degree, and most. J. */
-    private const SCORCHED = 3.0;
+    public const SCORCHED = 3.0;
     private const SCORCH = 0.02;
     private const SCORCH_MOST = 0.2;
     /**

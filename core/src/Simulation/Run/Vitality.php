@@ -27,13 +27,13 @@ final class Vitality
     /** Mean share of an adult's mass that a growing crowd holds. J (0.6–0.8). */
     private const CROWD_MASS = 0.7;
     /** Share of the oxygen it needs below which it dies, and deaths a day without any. M; J. */
-    private const LEAST_OXYGEN = 0.5;
+    public const LEAST_OXYGEN = 0.5;
     private const CHOKING = 0.5;
     /** mg NH3-N/L from which it kills, and span to where half die in a day. M: LC50 of hardy fish 0.3–1.5. */
-    private const TOXIC_AMMONIA = 0.15;
+    public const TOXIC_AMMONIA = 0.15;
     private const AMMONIA_SPAN = 0.5;
     /** mg N/L, the same for nitrite in water with some chloride. M: LC50 of many kinds 10–50 mg/L. */
-    private const TOXIC_NITRITE = 3.0;
+    public const TOXIC_NITRITE = 3.0;
     private const NITRITE_SPAN = 20.0;
     /**
      * Times that chloride shifts both, at most and at least, by how much there is against ordinary water. M: Lewis & Morris (1986), Trans.
@@ -42,14 +42,14 @@ final class Vitality
     private const GUARDED_MOST = 4.0;
     private const GUARDED_LEAST = 0.2;
     /** °C beyond its range that it bears, and span to where half die in a day. J. */
-    private const BEARABLE = 3.0;
+    public const BEARABLE = 3.0;
     private const CELSIUS_SPAN = 5.0;
     /**
      * pH beyond its range that it bears, pH that all bear, and span to where half die in a day. M: EIFAC (1969), Water quality criteria for
      * European freshwater fish: 9.5 is borne, 10 kills; J.
      */
-    private const BEYOND_PH = 1.5;
-    private const BORNE_PH = 9.5;
+    public const BEYOND_PH = 1.5;
+    public const BORNE_PH = 9.5;
     private const PH_SPAN = 1.5;
     /**
      * Times the litres a head by the rule of thumb that a kind's own number fills until it multiplies no more: young are eaten, room runs

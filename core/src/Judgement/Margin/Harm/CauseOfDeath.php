@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Margin\Harm;
 
-use Olvek\Core\Judgement\Margin\Nitrite;
 use Olvek\Core\Nature\Animal\AnimalKind;
 use Olvek\Core\Simulation\Run\Trace;
+use Olvek\Core\Simulation\Run\Vitality;
 
-/** By what animals of a kind die around a day, as the run's water tells. */
+/** What kills animals of a kind around a day: by the run's water, and from where on the run lets them die of it. */
 enum CauseOfDeath: string
 {
     case Ammonia = 'ammonia';
@@ -20,9 +20,6 @@ enum CauseOfDeath: string
     case Lye = 'lye';
     case Hunger = 'hunger';
 
-    /** mg NH3-N/L from which animals die of it. M: Simulation\Run\Vitality. */
-    private const TOXIC = 0.15;
-
     public static function around(Trace $trace, AnimalKind $kind, int $day): self
     {
         $c = $trace->columns;
@@ -32,13 +29,13 @@ enum CauseOfDeath: string
         $least = static fn (string $column): float => min([...$within($column), \INF]);
 
         return match (true) {
-            $most('unionised') > self::TOXIC => self::Ammonia,
-            !$kind->breathesAir && $least('oxygen') < 0.5 * $kind->oxygen->value => self::Oxygen,
-            $most('temperature') > $kind->warmest->value + 3 => self::Heat,
-            $least('temperature') < $kind->coolest->value - 3 => self::Cold,
-            $most('nitrite') > 10 * Nitrite::ACT => self::Nitrite,
-            $least('pH') < $kind->acidest->value - 1.5 => self::Acid,
-            $most('pH') > max(9.5, $kind->alkalinest->value + 1.5) => self::Lye,
+            $most('unionised') > Vitality::TOXIC_AMMONIA => self::Ammonia,
+            !$kind->breathesAir && $least('oxygen') < Vitality::LEAST_OXYGEN * $kind->oxygen->value => self::Oxygen,
+            $most('temperature') > $kind->warmest->value + Vitality::BEARABLE => self::Heat,
+            $least('temperature') < $kind->coolest->value - Vitality::BEARABLE => self::Cold,
+            $most('nitrite') > Vitality::TOXIC_NITRITE => self::Nitrite,
+            $least('pH') < $kind->acidest->value - Vitality::BEYOND_PH => self::Acid,
+            $most('pH') > max(Vitality::BORNE_PH, $kind->alkalinest->value + Vitality::BEYOND_PH) => self::Lye,
             default => self::Hunger,
         };
     }

@@ -14,6 +14,8 @@ final class Deaths implements HarmCriterion
 {
     /** g from which animals are counted. J. */
     private const COUNTED = 0.01;
+    /** Share from which it is said that all die. J. */
+    private const ALL = 0.95;
 
     public static function of(Outlook $outlook): array
     {
@@ -59,7 +61,7 @@ final class Deaths implements HarmCriterion
             new Message('harm.losses', [
                 'kind' => $group->kind->common,
                 'percent' => 100 * $most,
-                'all' => $most > 0.95 ? 'yes' : 'no',
+                'all' => $most > self::ALL ? 'yes' : 'no',
                 'week' => 1 + intdiv($began, 7),
                 'cause' => $cause->value,
             ]),

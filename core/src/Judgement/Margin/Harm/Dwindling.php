@@ -7,6 +7,7 @@ namespace Olvek\Core\Judgement\Margin\Harm;
 use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\KeptMass;
 use Olvek\Core\Judgement\Margin\Outlook;
+use Olvek\Core\Simulation\Run\PlantDay;
 
 /** How much of the planting goes. A clump that fades is worth knowing; a third of all is harm. */
 final class Dwindling implements HarmCriterion
@@ -89,7 +90,7 @@ final class Dwindling implements HarmCriterion
                 'lost' => $planted,
                 'day' => $day,
                 'cause' => match (true) {
-                    $trace->columns['temperature'][$day] > $clump->kind->warmest->value + 3 => 'heat',
+                    $trace->columns['temperature'][$day] > $clump->kind->warmest->value + PlantDay::SCORCHED => 'heat',
                     $window($trace->lit) < self::DARK => 'dark',
                     $window($trace->fed) < self::HUNGRY => 'hunger',
                     default => 'weak',
