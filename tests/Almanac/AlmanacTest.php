@@ -7,6 +7,7 @@ namespace Olvek\Tests\Almanac;
 use Olvek\Service\Account\KeeperRepository;
 use Olvek\Service\Almanac\Almanac;
 use Olvek\Service\Log\Entry;
+use Olvek\Service\Task\Calendar;
 use Olvek\Service\Work\Deadline;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
@@ -212,15 +213,21 @@ final class AlmanacTest extends BenchTestCase
         self::assertSame('FREQ=DAILY;INTERVAL=7', (string) $looks[0]->__get('RRULE'));
         $uids = array_map(static fn ($e): string => (string) $e->__get('UID'), $calendar->select('VEVENT'));
         self::assertSame($uids, array_unique($uids));
+        $dates = array_map(static fn ($e): string => (string) $e->__get('DTSTART'), $calendar->select('VEVENT'));
+        self::assertGreaterThanOrEqual(str_replace('-', '', $this->day(-Calendar::BEHIND)), min($dates), 'a month behind, no more');
         $this->mark('look', $this->day(-2), 'done');
         $this->mark('look', $this->day(5), 'move', ['to' => $this->day(6)]);
         $looks = self::events($this->calendar('/almanac.ics'), self::LOOK);
         self::assertCount(3, $looks, 'one of them put off, an event of its own');
         $dates = array_map(static fn (VEvent $e): string => (string) $e->__get('DTSTART'), $looks);
         self::assertContains(str_replace('-', '', $this->day(6)), $dates);
-        $left = array_merge(...array_map(static fn (VEvent $e): array => array_map(strval(...), $e->select('EXDATE')), $looks));
-        sort($left);
-        self::assertSame([str_replace('-', '', $this->day(-2)), str_replace('-', '', $this->day(5))], $left);
+        $of = static fn (string $property): array => array_merge(
+            ...array_map(static fn (VEvent $e): array => array_map(strval(...), $e->select($property)), $looks),
+        );
+        self::assertSame([str_replace('-', '', $this->day(-2))], $of('EXDATE'), 'done');
+        self::assertSame([str_replace('-', '', $this->day(5))], $of('RECURRENCE-ID'), 'put off, and still of its series');
+        self::assertStringStartsWith('http://localhost/tanks/', $of('URL')[0], 'leads back to the tank');
+        self::assertSame('PT6H', (string) $this->calendar('/almanac.ics')->__get('REFRESH-INTERVAL'));
     }
 
     public function testThePrivateAddressIsMadeRenewedAndClosed(): void

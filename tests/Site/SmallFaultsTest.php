@@ -214,6 +214,18 @@ final class SmallFaultsTest extends BenchTestCase
         self::assertStringStartsWith('100 ×', $summary());
     }
 
+    /** A drawing of a day that isn't drawn is refused, not drawn for another day. */
+    #[TestWith(['0', 200])]
+    #[TestWith(['1095', 200])]
+    #[TestWith(['1096', 404])]
+    #[TestWith(['-1', 404])]
+    #[TestWith(['x', 404])]
+    public function testADrawingIsOfADayThatIsDrawn(string $day, int $status): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank/drawing/front.svg?day=$day");
+        self::assertResponseStatusCodeSame($status);
+    }
+
     /**
      * Every kind of thing that a plan's days may hold, on every page and question: taking a clump out takes along what is planned for it.
      */

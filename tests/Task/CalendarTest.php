@@ -11,12 +11,17 @@ use Olvek\Page\Build\StepView;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Task\Calendar;
+use Olvek\Service\Task\CalendarTask;
 use Olvek\Tests\PlainSpeech;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Reader;
+use Symfony\Component\Routing\Generator\UrlGenerator;
+use Symfony\Component\Routing\RequestContext;
+use Symfony\Component\Routing\Route;
+use Symfony\Component\Routing\RouteCollection;
 
 /** Days, repeats and odd names in the calendar; times in words on the steps. */
 final class CalendarTest extends TestCase
@@ -25,12 +30,20 @@ final class CalendarTest extends TestCase
     private static function events(string $name, Task ...$tasks): array
     {
         $tank = new Tank(new Keeper('Runa', 'Runa'), $name, new \DateTimeImmutable('2026-05-01'));
+        $routes = new RouteCollection();
+        $routes->add('log', new Route('/tanks/{tank}/log'));
         $calendar = Reader::read(
-            (new Calendar(PlainSpeech::make()))->write(
+            (new Calendar(PlainSpeech::make(), new UrlGenerator($routes, new RequestContext())))->write(
                 $tank,
-                array_values($tasks),
-                new \DateTimeImmutable('2026-12-30'),
-                new \DateTimeImmutable('2026-05-01 10:00', new \DateTimeZone('Asia/Tokyo')),
+                array_map(
+                    static fn (Task $task): CalendarTask => new CalendarTask(
+                        $tank,
+                        $task,
+                        new \DateTimeImmutable('2026-12-30'),
+                        new \DateTimeImmutable('2026-05-01 10:00', new \DateTimeZone('Asia/Tokyo')),
+                    ),
+                    array_values($tasks),
+                ),
             ),
         );
         self::assertInstanceOf(VCalendar::class, $calendar);
@@ -55,6 +68,22 @@ final class CalendarTest extends TestCase
         );
         self::assertSame('FREQ=DAILY;INTERVAL=3;UNTIL=20270127', (string) $often->__get('RRULE'));
         self::assertSame('FREQ=DAILY;INTERVAL=7', (string) $open->__get('RRULE'));
+    }
+
+    /** A task of day 1, each third day, to day 28; and the same once. */
+    #[TestWith(['2026-05-01', 3, '2026-05-02'])]
+    #[TestWith(['2026-05-02', 3, '2026-05-02'])]
+    #[TestWith(['2026-05-03', 3, '2026-05-05'])]
+    #[TestWith(['2026-05-29', 3, '2026-05-29'])]
+    #[TestWith(['2026-05-30', 3, null])]
+    #[TestWith(['2026-05-02', 0, '2026-05-02'])]
+    #[TestWith(['2026-05-03', 0, null])]
+    public function testItsFirstTimeFromADayOn(string $from, int $every, ?string $first): void
+    {
+        $filled = new \DateTimeImmutable('2026-05-01');
+        $tank = new Tank(new Keeper('Runa', 'Runa'), 'Galley', $filled);
+        $task = new CalendarTask($tank, new Task('t', 1, Message::text('Test'), $every, 28), $filled, $filled);
+        self::assertSame($first, $task->firstFrom(new \DateTimeImmutable($from))?->format('Y-m-d'));
     }
 
     /** Commas, semicolons, line breaks and long names of any letters come through; nothing in a name becomes a line of its own. */

@@ -173,7 +173,7 @@ final class AlmanacController extends AbstractController
      */
     private function calendar(Request $request, Keeper $keeper, array $headers): Response
     {
-        $response = new Response($this->calendar->text($keeper), headers: $headers);
+        $response = new Response($this->calendar->text($keeper, true), headers: $headers);
         $response->setEtag(hash('xxh128', (string) $response->getContent()));
         $response->isNotModified($request);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Page\Bench;
 
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Site\Attachment;
 use Olvek\Service\Tank\Tank;
@@ -25,7 +26,11 @@ final class DrawingController extends AbstractController
     ),]
     public function drawing(Request $request, Tank $tank, string $name, #[CurrentUser] Keeper $keeper, DrawingFile $files): Response
     {
-        $svg = $files->of($tank, $keeper->units(), ViewSettings::asked($request, $keeper->units()), [$name])[$name];
+        $view = ViewSettings::asked($request, $keeper->units());
+        if (null === $view->day && '' !== $request->query->getString('day')) {
+            throw $this->createNotFoundException(\sprintf('A tank is drawn on days 0 to %d after filling.', Plan::LAST_DAY));
+        }
+        $svg = $files->of($tank, $keeper->units(), $view, [$name])[$name];
 
         return new Response($svg, headers: Attachment::headers('image/svg+xml', $tank->name()." $name.svg", "$name.svg"));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Page\Build;
 
 use Olvek\Core\Keeping\Care\LightPlan;
+use Olvek\Core\Keeping\Care\Task;
 use Olvek\Core\Nature\Bed\Material;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Buying\BuyLine;
@@ -23,6 +24,7 @@ use Olvek\Service\Site\FormToken;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
 use Olvek\Service\Task\Calendar;
+use Olvek\Service\Task\CalendarTask;
 use Olvek\Service\Task\Tasks;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -68,7 +70,10 @@ final class BuildController extends AbstractController
         $head = $this->tanks->head($tank);
 
         return new Response(
-            $calendar->write($tank, $this->tasks->of($head), $filled, $head->at),
+            $calendar->write($tank, array_map(
+                static fn (Task $task): CalendarTask => new CalendarTask($tank, $task, $filled, $head->at),
+                $this->tasks->of($head),
+            )),
             headers: Attachment::headers('text/calendar; charset=utf-8', $tank->name().'.ics', 'care.ics'),
         );
     }

@@ -58,7 +58,7 @@ final readonly class ShelfExport
             yield from $this->tank($tank, $keeper, $folder);
             $this->entities->clear();
         }
-        yield 'calendar.ics' => $this->calendar->text($keeper);
+        yield 'calendar.ics' => $this->calendar->text($keeper, false);
         yield 'manifest.json' => json_encode(
             [
                 'format' => ShelfFormat::FORMAT,

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Olvek\Service\Almanac;
 
-use Olvek\Core\Keeping\Care\Task;
 use Olvek\Service\Account\Keeper;
+use Olvek\Service\Account\Today;
 use Olvek\Service\Site\ResultCache;
-use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
 use Olvek\Service\Task\Calendar;
+use Olvek\Service\Task\CalendarTask;
 use Olvek\Service\Task\TaskMarkRepository;
 use Olvek\Service\Task\Tasks;
+use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
 /** All that is due over a keeper's tanks, as one calendar for other programs. */
 final readonly class AlmanacCalendar
@@ -23,15 +24,30 @@ final readonly class AlmanacCalendar
         private KnownDues $known,
         private Calendar $writer,
         private ResultCache $cache,
+        private Today $today,
+        private UrlGeneratorInterface $urls,
     ) {
     }
 
-    /** All that is due, as one calendar; kept like the page, since programs fetch it again and again. */
-    public function text(Keeper $keeper): string
+    /**
+     * All that is due, as one calendar; kept like the page, since programs fetch it again and again.
+     *
+     * @param bool $linked whether each event leads back to its tank: not in a file that may end up on another installation
+     */
+    public function text(Keeper $keeper, bool $linked): string
     {
+        $today = $this->today->of($keeper);
+        $site = $linked ? $this->urls->generate('shelf', [], UrlGeneratorInterface::ABSOLUTE_URL) : '';
+        $state = hash('xxh128', implode("\n", [$site, $today->format('Y-m-d'), $this->mark($keeper)]));
+
         return $this->cache->get(
-            'almanac.ics.'.$keeper->id()->toBase58().'.'.$this->mark($keeper),
-            fn (): string => $this->writer->shelf($this->feed($keeper), $this->taskMarks->ofKeeper($keeper)),
+            'almanac.ics.'.$keeper->id()->toBase58().'.'.$state,
+            fn (): string => $this->writer->shelf(
+                $this->feed($keeper),
+                array_map(array_values(...), $this->taskMarks->ofKeeper($keeper)),
+                $today,
+                $linked,
+            ),
         );
     }
 
@@ -49,9 +65,9 @@ final readonly class AlmanacCalendar
     }
 
     /**
-     * What a calendar program should know: open and coming tasks of all filled tanks, each with its day of filling.
+     * What a calendar program should know: open and coming tasks of all filled tanks.
      *
-     * @return list<array{Tank, Task, \DateTimeImmutable, \DateTimeImmutable}> and when its plan was last changed
+     * @return list<CalendarTask>
      */
     private function feed(Keeper $keeper): array
     {
@@ -63,7 +79,7 @@ final readonly class AlmanacCalendar
                 continue;
             }
             foreach ($this->tasks->of($revision, $day) as $task) {
-                $all[] = [$revision->tank, $task, $day, $revision->at];
+                $all[] = new CalendarTask($revision->tank, $task, $day, $revision->at);
             }
         }
 

@@ -4,104 +4,137 @@ declare(strict_types=1);
 
 namespace Olvek\Service\Task;
 
-use Olvek\Core\Keeping\Care\Task;
 use Olvek\Service\Speech\Speech;
 use Olvek\Service\Tank\Tank;
 use Sabre\VObject\Component;
 use Sabre\VObject\Component\VCalendar;
+use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
-/** What tanks ask for, as iCalendar (RFC 5545). */
+/** What tanks ask for, as iCalendar (RFC 5545, and RFC 7986 for how often to look again). */
 final readonly class Calendar
 {
-    public function __construct(private Speech $speech)
+    /** Days back that a shelf's calendar still shows: what is older was done, or won't be. J. */
+    public const BEHIND = 31;
+    /** How often a program that has subscribed should look again. J: tasks fall on days. */
+    private const REFRESH = 'PT6H';
+
+    public function __construct(private Speech $speech, private UrlGeneratorInterface $urls)
     {
     }
 
     /**
      * One tank's, as planned.
      *
-     * @param list<Task>         $tasks
-     * @param \DateTimeImmutable $filled  day of filling
-     * @param \DateTimeImmutable $changed when the plan was last changed
+     * @param list<CalendarTask> $tasks
      */
-    public function write(Tank $tank, array $tasks, \DateTimeImmutable $filled, \DateTimeImmutable $changed): string
+    public function write(Tank $tank, array $tasks): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Olvek//care//EN', 'X-WR-CALNAME' => $tank->name()]);
         foreach ($tasks as $task) {
-            $this->add($calendar, $tank, $task, $filled, $changed, []);
+            $this->add($calendar, $task, [], $task->date($task->task->day), true);
         }
 
         return $calendar->serialize();
     }
 
     /**
-     * A whole shelf's: what was done or left out is gone from it, what was put off stands where it was put.
+     * A whole shelf's, from a month ago on: what was done or left out is gone from it, what was put off stands where it was put.
      *
-     * @param list<array{Tank, Task, \DateTimeImmutable, \DateTimeImmutable}> $all   each with its tank, that one's day of filling, and when
-     *                                                                            its plan was last changed
-     * @param array<string, array<string, TaskMark>>                           $marks by tank, and by task and day
+     * @param list<CalendarTask>             $tasks
+     * @param array<string, list<TaskMark>>  $marks  by tank
+     * @param bool                           $linked whether each event leads back to its tank; not where the file may end up elsewhere
      */
-    public function shelf(array $all, array $marks): string
+    public function shelf(array $tasks, array $marks, \DateTimeImmutable $today, bool $linked): string
     {
-        $calendar = new VCalendar(['PRODID' => '-//Olvek//almanac//EN', 'X-WR-CALNAME' => 'Olvek']);
-        foreach ($all as [$tank, $task, $filled, $changed]) {
-            $own = array_filter($marks[$tank->id()->toRfc4122()] ?? [], static fn (TaskMark $m): bool => $m->task === $task->id);
-            $this->add($calendar, $tank, $task, $filled, $changed, array_values($own));
+        $calendar = new VCalendar(['PRODID' => '-//Olvek//almanac//EN', 'X-WR-CALNAME' => 'Olvek', 'X-PUBLISHED-TTL' => self::REFRESH]);
+        $calendar->add('REFRESH-INTERVAL', self::REFRESH, ['VALUE' => 'DURATION']);
+        $from = $today->modify('-'.self::BEHIND.' days');
+        foreach ($tasks as $task) {
+            $own = array_values(
+                array_filter(
+                    $marks[$task->tank->id()->toRfc4122()] ?? [],
+                    static fn (TaskMark $m): bool => $m->task === $task->task->id,
+                ),
+            );
+            0 === $task->task->every
+                ? $this->once($calendar, $task, $own, $from, $linked)
+                : $this->again($calendar, $task, $own, $from, $linked);
         }
 
         return $calendar->serialize();
     }
 
     /** @param list<TaskMark> $marks of this task */
-    private function add(
-        VCalendar $calendar,
-        Tank $tank,
-        Task $task,
-        \DateTimeImmutable $filled,
-        \DateTimeImmutable $changed,
-        array $marks,
-    ): void {
-        $first = $filled->modify("+$task->day days");
-        $uid = $tank->id()->toRfc4122().'.'.$task->id.'@olvek';
-        $words = $tank->name().': '.$this->speech->say($task->message, $tank->keeper->units());
-        if (0 === $task->every) {
-            foreach ($marks as $mark) {
-                if ($mark->settled) {
-                    return;
-                }
-                $first = $mark->moved ?? $first;
+    private function once(VCalendar $calendar, CalendarTask $task, array $marks, \DateTimeImmutable $from, bool $linked): void
+    {
+        $on = $task->date($task->task->day);
+        foreach ($marks as $mark) {
+            if ($mark->settled) {
+                return;
             }
+            $on = $mark->moved ?? $on;
         }
-        $event = self::event($calendar, $uid, $words, $first, $changed);
-        if ($task->every > 0) {
-            $event->add(
-                'RRULE',
-                \sprintf('FREQ=DAILY;INTERVAL=%d', $task->every).
-                    (null === $task->until ? '' : ';UNTIL='.$filled->modify("+$task->until days")->format('Ymd')),
-            );
-            foreach ($marks as $mark) {
-                $event->add('EXDATE', str_replace('-', '', $mark->due), ['VALUE' => 'DATE']);
-                if (!$mark->settled && null !== $mark->moved) {
-                    $uid = $tank->id()->toRfc4122().".$task->id.$mark->due@olvek";
-                    $calendar->add(self::event($calendar, $uid, $words, $mark->moved, $changed));
-                }
-            }
+        if ($on >= $from) {
+            $this->add($calendar, $task, [], $on, $linked);
         }
-        $calendar->add($event);
     }
 
-    private static function event(
-        VCalendar $calendar,
-        string $uid,
-        string $words,
-        \DateTimeImmutable $on,
-        \DateTimeImmutable $changed,
-    ): Component {
-        $event = $calendar->createComponent('VEVENT', ['UID' => $uid, 'SUMMARY' => $words, 'TRANSP' => 'TRANSPARENT']);
+    /** @param list<TaskMark> $marks of this task */
+    private function again(VCalendar $calendar, CalendarTask $task, array $marks, \DateTimeImmutable $from, bool $linked): void
+    {
+        foreach ($marks as $mark) {
+            // What was put off and is still ahead belongs to a time that must be within the series.
+            if (!$mark->settled && $mark->moved >= $from) {
+                $from = min($from, new \DateTimeImmutable($mark->due, $from->getTimezone()));
+            }
+        }
+        $first = $task->firstFrom($from);
+        if (null === $first) {
+            return;
+        }
+        $date = $first->format('Y-m-d');
+        $this->add($calendar, $task, array_values(array_filter($marks, static fn (TaskMark $m): bool => $m->due >= $date)), $first, $linked);
+    }
+
+    /** @param list<TaskMark> $marks of this task's times from the first on */
+    private function add(VCalendar $calendar, CalendarTask $task, array $marks, \DateTimeImmutable $first, bool $linked): void
+    {
+        $event = $this->event($calendar, $task, $first, $linked);
+        if ($task->task->every > 0) {
+            $until = null === $task->task->until ? '' : ';UNTIL='.$task->date($task->task->until)->format('Ymd');
+            $event->add('RRULE', \sprintf('FREQ=DAILY;INTERVAL=%d%s', $task->task->every, $until));
+        }
+        $calendar->add($event);
+        foreach ($marks as $mark) {
+            $due = str_replace('-', '', $mark->due);
+            if ($mark->settled || null === $mark->moved) {
+                $event->add('EXDATE', $due, ['VALUE' => 'DATE']);
+                continue;
+            }
+            $moved = $this->event($calendar, $task, $mark->moved, $linked);
+            $moved->add('RECURRENCE-ID', $due, ['VALUE' => 'DATE']);
+            $calendar->add($moved);
+        }
+    }
+
+    private function event(VCalendar $calendar, CalendarTask $task, \DateTimeImmutable $on, bool $linked): Component
+    {
+        $tank = $task->tank;
+        $event = $calendar->createComponent('VEVENT', [
+            'UID' => $task->uid(),
+            'SUMMARY' => $tank->name().': '.$this->speech->say($task->task->message, $tank->keeper->units()),
+            'CATEGORIES' => $tank->name(),
+            'TRANSP' => 'TRANSPARENT',
+        ]);
         $event->remove('DTSTAMP');
         // When it was last revised (RFC 5545, 3.8.7.2), not when it was sent: what has not changed is the same text tomorrow.
-        $event->add('DTSTAMP', $changed->setTimezone(new \DateTimeZone('UTC')));
+        $changed = $task->changed->setTimezone(new \DateTimeZone('UTC'));
+        $event->add('DTSTAMP', $changed);
+        $event->add('LAST-MODIFIED', $changed);
         $event->add('DTSTART', $on->format('Ymd'), ['VALUE' => 'DATE']);
+        if ($linked) {
+            $event->add('URL', $this->urls->generate('log', ['tank' => $tank->id()], UrlGeneratorInterface::ABSOLUTE_URL));
+        }
 
         return $event;
     }
