@@ -5,7 +5,7 @@ const verdict = (page) => page.locator('.verdict-sentence');
 /** Three plans take a few seconds each, on a machine that does other work too. */
 const PLANS = 60_000;
 
-for (const [id, vessel, animal] of [['box', 'Box, 60 × 30 × 36 cm', 'White cloud'], ['vase', 'Tall vase', null], ['flask', 'Tilted flask, 20 cm', 'Guppy']]) {
+for (const [id, vessel, animal] of [['box', 'Box, 60 × 30 × 36 cm', 'White cloud'], ['vase', 'Tall vase', null], ['flask', 'Tilted flask', 'Guppy']]) {
     test(`a newcomer’s ${vessel}, from the start page to a plan that holds`, async ({ page }, info) => {
         test.slow();
         await signInAlone(page, `newcomer-${id}-${info.project.name}`);
