@@ -29,6 +29,9 @@ for ($n = count($plans); $n < TANKS; ++$n) {
     $plan['name'] = "Made-up tank $n";
     $plan['site']['temperature'] = 21.0 + $n / 100;
     $text = json_encode($plan, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
+    // Every fifth in its first weeks.
+    $age = 0 === $n % 5 ? 5 + ($n % 40) : 130 + $n;
+    $filled = date('Y-m-d', time() - 86400 * $age);
     // Its counters among it, as Tank and Holdings keep them.
     $add('tank', [
         'id' => $tank,
@@ -42,6 +45,7 @@ for ($n = count($plans); $n < TANKS; ++$n) {
         'log_lines' => intdiv(READINGS, TANKS),
         'log_mark' => bin2hex(random_bytes(8)),
         'kept_bytes' => strlen($text),
+        'filled_on' => $filled,
     ]);
     $add('revision', [
         'tank_id' => $tank,
@@ -51,9 +55,7 @@ for ($n = count($plans); $n < TANKS; ++$n) {
         'words' => 'begun',
         'at' => date('Y-m-d H:i:s'),
     ]);
-    // Every fifth in its first weeks.
-    $age = 0 === $n % 5 ? 5 + ($n % 40) : 130 + $n;
-    $add('step_mark', ['tank_id' => $tank, 'step' => 'fill', 'done' => 1, 'on_day' => date('Y-m-d', time() - 86400 * $age), 'note' => '']);
+    $add('step_mark', ['tank_id' => $tank, 'step' => 'fill', 'done' => 1, 'on_day' => $filled, 'note' => '']);
     for ($k = 0; $k < READINGS / TANKS; ++$k) {
         $what = ['ammonia', 'nitrite', 'nitrate', 'ph'][$k % 4];
         $add('log_entry', [
@@ -72,7 +74,8 @@ for ($n = count($plans); $n < TANKS; ++$n) {
 }
 $db->commit();
 printf(
-    "a crowded shelf: %d tanks, %d lines in their logbooks\n",
+    "a crowded shelf: %d tanks, %d of them filled, %d lines in their logbooks\n",
     $db->query('SELECT COUNT(*) FROM tank')->fetchColumn(),
+    $db->query('SELECT COUNT(filled_on) FROM tank')->fetchColumn(),
     $db->query('SELECT COUNT(*) FROM log_entry')->fetchColumn(),
 );

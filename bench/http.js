@@ -85,7 +85,11 @@ if (process.argv[3] === 'crowded') {
         console.log(`page  ${name.padEnd(14)} ${await time(20, () => read(path))}   first of the day ${first.toFixed(0).padStart(5)} ms   `
             + `${(answer.body.length / 1024).toFixed(0)} KB, ${(await weigh(answer.text) / 1024).toFixed(0)} KB compressed, all it links included`);
     }
-    const { etag } = await read(crowded['its calendar']);
+    const { etag, text } = await read(crowded['its calendar']);
+    const tasks = text.split('BEGIN:VEVENT').length - 1;
+    if (tasks < 200) {
+        throw new Error(`The calendar holds ${tasks} tasks: the tanks are not filled.`);
+    }
     console.log(`page  ${'asked again'.padEnd(14)} ${await time(20, async () => {
         if ((await read(crowded['its calendar'], { 'if-none-match': etag })).status !== 304) {
             throw new Error('The calendar is sent anew, although nothing has changed.');

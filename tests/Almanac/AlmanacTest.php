@@ -7,7 +7,6 @@ namespace Olvek\Tests\Almanac;
 use Olvek\Service\Account\KeeperRepository;
 use Olvek\Service\Almanac\Almanac;
 use Olvek\Service\Log\Entry;
-use Olvek\Service\Task\Calendar;
 use Olvek\Service\Work\Deadline;
 use Olvek\Tests\BenchTestCase;
 use Olvek\Tests\FilledTank;
@@ -214,7 +213,7 @@ final class AlmanacTest extends BenchTestCase
         $uids = array_map(static fn ($e): string => (string) $e->__get('UID'), $calendar->select('VEVENT'));
         self::assertSame($uids, array_unique($uids));
         $dates = array_map(static fn ($e): string => (string) $e->__get('DTSTART'), $calendar->select('VEVENT'));
-        self::assertGreaterThanOrEqual(str_replace('-', '', $this->day(-Calendar::BEHIND)), min($dates), 'a month behind, no more');
+        self::assertGreaterThanOrEqual(date('Ymd', (int) strtotime('first day of last month')), min($dates), 'the month before, no more');
         $this->mark('look', $this->day(-2), 'done');
         $this->mark('look', $this->day(5), 'move', ['to' => $this->day(6)]);
         $looks = self::events($this->calendar('/almanac.ics'), self::LOOK);

@@ -36,16 +36,17 @@ final readonly class AlmanacCalendar
      */
     public function text(Keeper $keeper, bool $linked): string
     {
-        $today = $this->today->of($keeper);
+        // What is older was done, or won't be. By whole months, so that tomorrow's text is today's.
+        $from = $this->today->of($keeper)->modify('first day of last month');
         $site = $linked ? $this->urls->generate('shelf', [], UrlGeneratorInterface::ABSOLUTE_URL) : '';
-        $state = hash('xxh128', implode("\n", [$site, $today->format('Y-m-d'), $this->mark($keeper)]));
+        $state = hash('xxh128', implode("\n", [$site, $from->format('Y-m-d'), $this->mark($keeper)]));
 
         return $this->cache->get(
             'almanac.ics.'.$keeper->id()->toBase58().'.'.$state,
             fn (): string => $this->writer->shelf(
                 $this->feed($keeper),
                 array_map(array_values(...), $this->taskMarks->ofKeeper($keeper)),
-                $today,
+                $from,
                 $linked,
             ),
         );

@@ -13,8 +13,6 @@ use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 /** What tanks ask for, as iCalendar (RFC 5545, and RFC 7986 for how often to look again). */
 final readonly class Calendar
 {
-    /** Days back that a shelf's calendar still shows: what is older was done, or won't be. J. */
-    public const BEHIND = 31;
     /** How often a program that has subscribed should look again. J: tasks fall on days. */
     private const REFRESH = 'PT6H';
 
@@ -38,17 +36,16 @@ final readonly class Calendar
     }
 
     /**
-     * A whole shelf's, from a month ago on: what was done or left out is gone from it, what was put off stands where it was put.
+     * A whole shelf's from a day on: what was done or left out is gone from it, what was put off stands where it was put.
      *
-     * @param list<CalendarTask>             $tasks
-     * @param array<string, list<TaskMark>>  $marks  by tank
+     * @param list<CalendarTask>            $tasks
+     * @param array<string, list<TaskMark>> $marks  by tank
      * @param bool                           $linked whether each event leads back to its tank; not where the file may end up elsewhere
      */
-    public function shelf(array $tasks, array $marks, \DateTimeImmutable $today, bool $linked): string
+    public function shelf(array $tasks, array $marks, \DateTimeImmutable $from, bool $linked): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Olvek//almanac//EN', 'X-WR-CALNAME' => 'Olvek', 'X-PUBLISHED-TTL' => self::REFRESH]);
         $calendar->add('REFRESH-INTERVAL', self::REFRESH, ['VALUE' => 'DURATION']);
-        $from = $today->modify('-'.self::BEHIND.' days');
         foreach ($tasks as $task) {
             $own = array_values(
                 array_filter(
