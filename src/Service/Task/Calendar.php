@@ -90,7 +90,8 @@ final readonly class Calendar
             return;
         }
         $date = $first->format('Y-m-d');
-        $this->add($calendar, $task, array_values(array_filter($marks, static fn (TaskMark $m): bool => $m->due >= $date)), $first, $linked);
+        $ahead = array_values(array_filter($marks, static fn (TaskMark $m): bool => $m->due >= $date));
+        $this->add($calendar, $task, $ahead, $first, $linked);
     }
 
     /** @param list<TaskMark> $marks of this task's times from the first on */
