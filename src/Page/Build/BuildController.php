@@ -112,7 +112,7 @@ final class BuildController extends AbstractController
         $plan = $this->editor->plan($this->tanks->head($tank));
         $materials = array_map(static fn (BuyLine $l): Material => $l->material, Sheet::of($plan, $this->catalogue)->materials);
         try {
-            $lines = array_map(static fn (Want $w): string => $w->id, ShoppingList::of($plan, $keeper->units()));
+            $lines = array_map(static fn (Want $w): string => $w->id, ShoppingList::of($plan));
             $errors = $this->buildRecords->keepSheet($progress, $typed, $ticks, $materials, $lines, $keeper->units());
         } catch (ConcurrentChange $meanwhile) {
             return $this->page($request, $tank, $keeper, typed: $typed, notice: $meanwhile->getMessage(), status: Response::HTTP_CONFLICT);
@@ -232,7 +232,7 @@ final class BuildController extends AbstractController
         $steps = array_reverse($steps);
         $shop = $this->buildRecords->shop($progress);
         $sheet = Sheet::of($plan, $this->catalogue, $shop);
-        $wants = ShoppingList::of($plan, $units, $shop);
+        $wants = ShoppingList::of($plan, $shop);
 
         return $this->render(
             'build/build.html.twig',

@@ -84,17 +84,4 @@ enum Fixing: string implements Worded
             default => '',
         };
     }
-
-    /** What of it is on the shopping list; null where nothing is bought. */
-    public function buys(): ?string
-    {
-        return match ($this) {
-            self::Glue => 'gel superglue, without solvents',
-            self::WaddingAndSoda => 'superglue, wadding, and a spoon of baking soda',
-            self::Thread => 'nylon thread or fishing line',
-            self::Epoxy => 'epoxy putty, safe for animals',
-            self::Silicone => 'aquarium silicone',
-            default => null,
-        };
-    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Planning\Buying;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\MolarMass;
 use Olvek\Core\Planning\Plan\Care;
 
@@ -50,14 +51,19 @@ final readonly class Salts
         );
     }
 
-    /** @return array<string, float> g by name, of those that are wanted */
+    /** @return list<Message> g of each that is wanted */
     public function grams(): array
     {
-        return array_filter([
-            'potassium nitrate' => $this->nitrate,
-            'potassium dihydrogen phosphate' => $this->phosphate,
-            'potassium sulphate' => $this->sulphate,
-            'iron chelate (10 % iron)' => $this->chelate,
-        ], static fn (float $grams): bool => $grams > 1e-6);
+        return array_values(array_filter([
+            self::salt($this->nitrate, new Message('buy.salt.nitrate', ['grams' => $this->nitrate])),
+            self::salt($this->phosphate, new Message('buy.salt.phosphate', ['grams' => $this->phosphate])),
+            self::salt($this->sulphate, new Message('buy.salt.sulphate', ['grams' => $this->sulphate])),
+            self::salt($this->chelate, new Message('buy.salt.chelate', ['grams' => $this->chelate])),
+        ]));
+    }
+
+    private static function salt(float $grams, Message $message): ?Message
+    {
+        return $grams > 1e-6 ? $message : null;
     }
 }

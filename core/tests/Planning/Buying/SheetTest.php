@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Planning\Buying;
 
 use Olvek\Core\Basis\Unit\MolarMass;
-use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Nature\Water\Ammonium;
 use Olvek\Core\Nature\Water\WaterChange;
 use Olvek\Core\Planning\Buying\BuyLine;
@@ -14,6 +13,7 @@ use Olvek\Core\Planning\Buying\Shop;
 use Olvek\Core\Planning\Buying\ShoppingList;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\Quantities;
+use Olvek\Core\Tests\Said;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -114,15 +114,14 @@ final class SheetTest extends TestCase
 
     public function testOnlyWhatIsNeeded(): void
     {
-        $of = static fn (Plan $plan, UnitSystem $units): array => array_column(ShoppingList::of($plan, $units), 'words', 'id');
-        $list = $of(self::plan(), UnitSystem::Metric);
+        $of = static fn (Plan $plan): array => array_column(ShoppingList::of($plan), 'message', 'id');
+        $list = $of(self::plan());
         self::assertArrayNotHasKey('kit.heater', $list);
         self::assertArrayHasKey('kit.foam', $list);
         $warm = $of(
             Sample::edit(self::plan(), ['site.temperature' => '14 °C', 'vessel.shape' => 'barrel', 'light.lumens' => '0']),
-            UnitSystem::Us,
         );
-        self::assertStringContainsString('57', $warm['kit.heater'] ?? '', '14 °C for someone who thinks in °F');
+        self::assertSame('buy.heater-missing(coldest: 14)', Said::plain($warm['kit.heater']));
         self::assertArrayNotHasKey('kit.foam', $warm);
         self::assertArrayNotHasKey('kit.timer', $warm);
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Planning\Buying;
 
-use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Planning\Buying\Gas;
 use Olvek\Core\Planning\Buying\Salts;
 use Olvek\Core\Planning\Buying\Sheet;
@@ -14,6 +13,7 @@ use Olvek\Core\Planning\Buying\Want;
 use Olvek\Core\Planning\Plan\Care;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\Quantities;
+use Olvek\Core\Tests\Said;
 use Olvek\Core\Tests\Sample;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -22,9 +22,9 @@ use PHPUnit\Framework\TestCase;
 final class ShoppingListTest extends TestCase
 {
     /** @return array<string, Want> */
-    private static function wants(Plan $plan, UnitSystem $units = UnitSystem::Metric): array
+    private static function wants(Plan $plan): array
     {
-        return array_column(ShoppingList::of($plan, $units), null, 'id');
+        return array_column(ShoppingList::of($plan), null, 'id');
     }
 
     /** @return iterable<string, array{string, array<string, string>}> a line, and the edits that ask for it */
@@ -73,7 +73,8 @@ final class ShoppingListTest extends TestCase
         foreach (['vessel', 'plant.c1', 'plant.c2', 'animal.a1', 'food', 'water', 'kit.treatment', 'kit.tests', 'kit.lamp'] as $id) {
             self::assertArrayHasKey($id, $wants);
         }
-        self::assertStringContainsString('5 g for a quarter', $wants['food']->words, '0.05 g a day for 91 days are 4.55 g');
+        // 0.05 g a day for 91 days are 4.55 g.
+        self::assertSame('buy.food(food: , named: no, grams: 5)', Said::plain($wants['food']->message));
     }
 
     /** Free water and what the bed drinks: soil of 2.5 cm, 4.23 L with 55 % of pores, and 5.93 L of sand with 40 %: 2.33 + 2.37 L more. */
@@ -130,12 +131,12 @@ final class ShoppingListTest extends TestCase
         $plan = Sample::planted();
         $shop = new Shop(['coarse-sand' => 2.5], ['coarse-sand' => 4.0], [], ['vessel' => 30.0, 'plant.c1' => 8.5]);
         $sheet = Sheet::of($plan, Sample::catalogue(), $shop);
-        $wants = ShoppingList::of($plan, UnitSystem::Metric, $shop);
+        $wants = ShoppingList::of($plan, $shop);
         [$cost, $unpriced] = ShoppingList::total($sheet, $wants);
         self::assertEqualsWithDelta(30.0 + 8.5 + 3 * 4.0, $cost, 1e-9, '6.22 L of sand are three bags');
         $bought = \count(array_filter($wants, static fn (Want $w): bool => $w->bought));
         self::assertSame(1 + $bought - 2, $unpriced, 'soil, and all but two');
-        $bare = ShoppingList::of($plan, UnitSystem::Metric);
+        $bare = ShoppingList::of($plan);
         self::assertSame([null, 2 + $bought], ShoppingList::total(Sheet::of($plan, Sample::catalogue()), $bare));
     }
 
@@ -144,7 +145,7 @@ final class ShoppingListTest extends TestCase
         $plan = Sample::edit(Sample::planted(), ['plants.c1.source' => 'own-tank', 'animals.a1.source' => 'own-tank']);
         $wants = self::wants($plan);
         self::assertFalse($wants['plant.c1']->bought);
-        self::assertStringContainsString('another tank', $wants['animal.a1']->words);
+        self::assertSame('own', $wants['animal.a1']->message->values['from']);
         self::assertTrue($wants['plant.c2']->bought);
     }
 }

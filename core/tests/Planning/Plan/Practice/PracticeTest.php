@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Planning\Plan\Practice;
 
 use Olvek\Core\Basis\Field\Fields;
-use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Keeping\Care\Care;
 use Olvek\Core\Planning\Buying\Sheet;
@@ -97,10 +96,8 @@ final class PracticeTest extends TestCase
             self::assertMatchesRegularExpression('/^[a-z0-9-]{2,40}$/', $step->id);
             self::assertGreaterThan(0, $step->minutes);
         }
-        foreach (UnitSystem::cases() as $units) {
-            $wants = ShoppingList::of($plan, $units);
-            self::assertSame(array_column($wants, 'id'), array_unique(array_column($wants, 'id')));
-        }
+        $wants = array_column(ShoppingList::of($plan), 'id');
+        self::assertSame($wants, array_unique($wants));
         $laid = array_sum(array_column(Sheet::of($plan, Sample::catalogue())->materials, 'laid'));
         self::assertEqualsWithDelta(array_sum(array_column(Quantities::of($plan)->materials, 'litres')), $laid, 1e-9);
         $tasks = Care::of($plan, $judgement->trace);
@@ -163,7 +160,7 @@ final class PracticeTest extends TestCase
             foreach (array_keys($catalogue->table($list)) as $kind) {
                 $plan = Sample::edit($roomy, ["$list.add" => (string) $kind]);
                 self::assertNotSame([], Steps::of($plan));
-                self::assertNotSame([], ShoppingList::of($plan, UnitSystem::Us));
+                self::assertNotSame([], ShoppingList::of($plan));
             }
         }
         foreach ($catalogue->materials as $id => $material) {

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Planning\Buying\Wants;
+
+use Olvek\Core\Basis\Supply\Source;
+
+/** Where a thing comes from, as the texts choose by it. */
+final class Origin
+{
+    public static function of(Source $source): string
+    {
+        return match ($source) {
+            Source::Shop => 'shop',
+            Source::OwnTank => 'own',
+            Source::OnHand => 'hand',
+            Source::Found => 'found',
+        };
+    }
+}
