@@ -51,6 +51,7 @@ final class Rooms
             'Planning\Event',
         ],
         'Planning\Buying' => [
+            'Basis\Message',
             'Basis\Unit',
             'Basis\Supply',
             'Nature\Plant',
