@@ -39,6 +39,25 @@ final class SpeechTest extends BenchTestCase
         self::assertStringContainsString("about 440\u{A0}lb", $this->service(Speech::class)->say($message, UnitSystem::Us));
     }
 
+    /** Lines of the shopping list: small masses keep their decimals, pieces have their plural, sources are named. */
+    public function testWhatIsBought(): void
+    {
+        $speech = $this->service(Speech::class);
+        $say = static fn (Message $message): string => $speech->say($message, UnitSystem::Metric);
+        $plant = static fn (int $pieces, int $day): Message => new Message('buy.plant', [
+            'pieces' => $pieces, 'piece' => 'stem', 'plant' => 'Java moss', 'grams' => 29, 'day' => $day, 'from' => 'shop',
+        ]);
+        self::assertSame("Root wood, 0.5\u{A0}kg (on hand)", $say(
+            new Message('buy.piece', ['kind' => 'Root wood', 'mass' => Amount::mass(0.5, 1), 'from' => 'hand']),
+        ));
+        self::assertSame('1 stem of Java moss, about 29 g wet', $say($plant(1, 0)));
+        self::assertSame('24 stems of Java moss, about 29 g wet, for day 7', $say($plant(24, 7)));
+        self::assertSame('lamp of 20 W, about 2,000 lm', $say(
+            new Message('buy.lamp', ['lamp' => '', 'named' => 'no', 'watts' => 20.0, 'lumens' => 2000.0]),
+        ));
+        self::assertSame('0.36 g potassium nitrate', $say(new Message('buy.salt.nitrate', ['grams' => 0.3609])));
+    }
+
     public function testAMessageIsSaidOnce(): void
     {
         $hours = static fn (int $hours): Message => new Message('rehearsal.hours', ['hours' => $hours]);

@@ -41,9 +41,9 @@ final readonly class Amount implements Value
         return new self(Dimension::Volume, $litres, $decimals);
     }
 
-    public static function mass(float $kilograms): self
+    public static function mass(float $kilograms, int $decimals = 0): self
     {
-        return new self(Dimension::Mass, 1000 * $kilograms, 0);
+        return new self(Dimension::Mass, 1000 * $kilograms, $decimals);
     }
 
     /** @param float $degrees °dH */

@@ -24,7 +24,7 @@ final class HardscapeWants
                 Aisle::Hardscape,
                 new Message('buy.piece', [
                     'kind' => $piece->kind->name,
-                    'mass' => Amount::mass($piece->mass()),
+                    'mass' => Amount::mass($piece->mass(), 1),
                     'from' => Origin::of($piece->source),
                 ]),
                 $piece->source->isBought(),
