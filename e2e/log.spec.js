@@ -35,10 +35,10 @@ test('two taps for what is usual: read, did, saw, a note; each undone', { tag: '
 
     await way(page, 'saw');
     await page.locator('.log-sign', { hasText: 'Young ones' }).click();
-    await page.locator('#saw select[name="of"]').selectOption({ label: 'Dwarf shrimp' });
+    await page.locator('#saw select[name="of"]').selectOption({ label: 'Cherry shrimp' });
     await page.getByLabel('how many').fill('12');
     await page.getByRole('button', { name: 'Save what I saw' }).click();
-    await expect(lines(page)).toContainText('12 × Young ones: Dwarf shrimp');
+    await expect(lines(page)).toContainText('12 × Young ones: Cherry shrimp');
 
     await way(page, 'note');
     await page.locator('textarea[name="note"]').fill('The window was open all night.\nCold.');
@@ -46,13 +46,13 @@ test('two taps for what is usual: read, did, saw, a note; each undone', { tag: '
     await expect(lines(page)).toContainText('The window was open all night.');
 
     await way(page, 'did');
-    const died = page.locator('.log-actions li', { hasText: 'Died: Dwarf shrimp' });
+    const died = page.locator('.log-actions li', { hasText: 'Died: Cherry shrimp' });
     await died.locator('summary').click();
     await died.getByLabel(/number/).fill('2');
     await died.getByLabel('they died').selectOption({ label: 'jumped out' });
     await died.getByRole('button', { name: 'Log it so' }).click();
-    await expect(lines(page)).toContainText('2 × Dwarf shrimp died, jumped out');
-    await page.getByRole('button', { name: /^Undo 2 × Dwarf shrimp died/ }).click();
+    await expect(lines(page)).toContainText('2 × Cherry shrimp died, jumped out');
+    await page.getByRole('button', { name: /^Undo 2 × Cherry shrimp died/ }).click();
     await expect(lines(page)).not.toContainText('died');
     await page.reload();
     await expect(lines(page)).toContainText('30 % of the water changed');

@@ -48,8 +48,8 @@ test('one press plans what helps; ammonia is noticed by itself', { tag: '@phone'
     await tab(page, 'Log');
     await expect(page.locator('html[data-log="ready"]')).toBeAttached();
     await page.locator('#did > summary').click();
-    await page.getByRole('button', { name: /^Came: Dwarf shrimp/ }).click();
-    await expect(page.locator('[data-log-lines]')).toContainText('Dwarf shrimp came');
+    await page.getByRole('button', { name: /^Came: Cherry shrimp/ }).click();
+    await expect(page.locator('[data-log-lines]')).toContainText('Cherry shrimp came');
     await page.locator('#read > summary').click();
     await page.locator('[name="test[ammonia]"]').fill('2');
     await page.getByRole('button', { name: 'Save reading' }).click();

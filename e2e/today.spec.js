@@ -6,8 +6,8 @@ async function running(page, name) {
     await page.getByRole('link', { name: 'Log', exact: true }).click();
     await expect(page.locator('html[data-log="ready"]')).toBeAttached();
     await page.locator('#did > summary').click();
-    await page.getByRole('button', { name: /^Came: Dwarf shrimp/ }).click();
-    await expect(page.locator('[data-log-lines]')).toContainText('Dwarf shrimp came');
+    await page.getByRole('button', { name: /^Came: Cherry shrimp/ }).click();
+    await expect(page.locator('[data-log-lines]')).toContainText('Cherry shrimp came');
 }
 
 /** The page looks again by itself until it is worked out. */
@@ -26,7 +26,7 @@ test('a tank as it is, asked, and the answer planned', { tag: '@phone' }, async 
     await expect(page.locator('.estimated', { hasText: 'Nitrate' }).locator('.read-dot')).toBeAttached();
     await expectAccessible(page);
 
-    const more = page.locator('.ask-topic form', { hasText: 'more of Dwarf shrimp' });
+    const more = page.locator('.ask-topic form', { hasText: 'more of Cherry shrimp' });
     await more.locator('.number').fill('4000');
     await more.getByRole('button').click();
     await known(page, '.verdict-line, #amount-error');
@@ -85,7 +85,7 @@ test('a table comes into the logbook, columns told by hand', async ({ page }) =>
 test('a month on a page, the stock of all tanks, and tokens', { tag: '@phone' }, async ({ page }) => {
     await openShelf(page);
     await page.getByRole('link', { name: 'Stock' }).click();
-    await expect(page.locator('.stock').first()).toContainText('Dwarf shrimp');
+    await expect(page.locator('.stock').first()).toContainText('Cherry shrimp');
     await expectAccessible(page);
     await page.getByRole('link', { name: 'Account' }).click();
     await page.getByRole('link', { name: 'Tokens' }).click();

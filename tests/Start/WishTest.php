@@ -77,7 +77,7 @@ final class WishTest extends BenchTestCase
     #[TestWith(['vessel=box-30&lamp=mine', 'how strong it is'])]
     #[TestWith(['vessel=box-30&edits[site.room]=warm', 'is not a number'])]
     #[TestWith(['vessel=box-30&animals[]=dragon', 'no such animal'])]
-    #[TestWith(['vessel=box-30&animals[]=betta-splendens&count[betta-splendens]=many', 'How many of Fighting fish'])]
+    #[TestWith(['vessel=box-30&animals[]=betta-splendens&count[betta-splendens]=many', 'How many of Betta'])]
     #[TestWith(['vessel=box-30&taste=nope', 'no taste of this name'])]
     #[TestWith(['vessel=box-30&method=nope', 'no method of this name'])]
     #[TestWith(['vessel=box-30&lamp=nope', 'no lamp of this name'])]

@@ -50,10 +50,10 @@ final class Words
     private const PROPER = [
         'African', 'Amano', 'Amazon', 'American', 'Asian', 'Beckett’s', 'Brazilian', 'Canadian', 'Chinese', 'Christmas', 'Daisy’s', 'Day’s',
         'Endler’s', 'European', 'Everglades', 'Gay’s', 'Haertel’s', 'Japanese', 'Java', 'Kuhli', 'Mato', 'Mexican', 'Monte', 'Nuttall’s',
-        'Swiss', "Wendt's", 'Wendt’s',
+        'Swiss', 'Wendt’s',
     ];
 
-    /** A kind's name within a sentence: "dwarf shrimp", "Endler’s guppy". */
+    /** A kind's name within a sentence: "cherry shrimp", "Endler’s guppy". */
     public static function within(string $name): string
     {
         return \in_array(explode(' ', $name)[0], self::PROPER, true) ? $name : lcfirst($name);

@@ -71,7 +71,7 @@ final class SuitTest extends TestCase
         self::assertGreaterThan(10, $of('neocaridina-davidi')->most);
         $shrimp = Sample::edit($plan, ['animals.add' => 'neocaridina-davidi']);
         $puffer = self::animals($shrimp)->of(Sample::catalogue()->animals['carinotetraodon-travancoricus']);
-        self::assertContains('suits.hunts(other: Dwarf shrimp)', array_map(Said::plain(...), $puffer->fights));
+        self::assertContains('suits.hunts(other: Cherry shrimp)', array_map(Said::plain(...), $puffer->fights));
         self::assertSame(MarginState::Fails, $puffer->state);
     }
 
