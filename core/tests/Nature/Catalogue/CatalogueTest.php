@@ -56,7 +56,7 @@ final class CatalogueTest extends TestCase
     {
         $catalogue = Catalogue::shipped();
         self::assertSame('Java fern (Leptochilus pteropus; Microsorum pteropus)', $catalogue->plants['microsorum-pteropus']->names());
-        self::assertSame('Hornwort (Ceratophyllum demersum)', $catalogue->plants['ceratophyllum-demersum']->names());
+        self::assertSame('Peace lily (Spathiphyllum wallisii)', $catalogue->plants['spathiphyllum-wallisii']->names());
         self::assertSame(
             'Ghost shrimp (Palaemon paludosus; Palaemonetes paludosus)',
             $catalogue->animals['palaemonetes-paludosus']->names(),
