@@ -7,6 +7,8 @@ test('a sign is seen, read, tried and remembered', { tag: '@phone' }, async ({ p
     await signInAlone(page, 'reader');
     await filledTank(page, 'Read', newTank);
     await tab(page, 'Signs');
+    // All of the page, not what has come of it: each sign has its picture.
+    await page.waitForLoadState('load');
     await expect(page.locator('.read-sign')).toHaveCount(await page.locator('.read-sign svg.sign').count());
     await page.locator('.log-sign', { hasText: 'Pale tips' }).click();
     await page.locator('[name="of[pale-tips]"]').selectOption({ label: 'Dwarf hygro' });
