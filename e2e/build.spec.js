@@ -1,5 +1,5 @@
 import ICAL from 'ical.js';
-import { test, expect, startTank, openStage, choose, expectAccessible } from './keeper.js';
+import { test, expect, startTank, openShelf, openStage, choose, expectAccessible } from './keeper.js';
 
 async function planned(page, name) {
     await startTank(page, name);
@@ -44,6 +44,17 @@ test('steps are done, left out, asked about and undone', { tag: '@phone' }, asyn
     await expect(page.locator('.step-done')).toHaveCount(4);
     await expect(page.getByRole('heading', { name: 'Next: Lay the cap' })).toBeVisible();
     await expect(page.locator('.now .step-drawing .cap').first()).toBeAttached();
+});
+
+test('the build sheet prints on four pages, the Bench on two', async ({ page }) => {
+    const pages = async () => (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type \/Page\b(?!s)/g).length;
+    await openShelf(page);
+    await page.getByRole('heading', { name: 'Waiting hall' }).click();
+    await expect(page.locator('.view-front svg')).toBeVisible();
+    expect(await pages()).toBeLessThanOrEqual(2);
+    await page.getByRole('link', { name: 'Build', exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Build Waiting hall');
+    expect(await pages()).toBeLessThanOrEqual(4);
 });
 
 test('care leaves as a calendar that another reader understands', async ({ page }, info) => {
