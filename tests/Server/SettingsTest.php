@@ -21,14 +21,18 @@ final class SettingsTest extends TestCase
         self::assertSame([], array_keys(array_filter($told, static fn (string $words): bool => '' === $words)), 'without a word');
     }
 
-    /** @return array<string, string> the comment above each setting, or above those that it stands among */
+    /** @return array<string, string> the comment above each setting, or above the group that it belongs to */
     private static function settings(string $file): array
     {
         $found = [];
-        $words = '';
+        $words = $group = '';
         foreach (explode("\n", (string) file_get_contents(\dirname(__DIR__, 2)."/$file")) as $line) {
             if (1 === preg_match('/^#?([A-Z_]{4,})=/', $line, $match)) {
-                $found[$match[1]] = ($found[$match[1]] ?? '').$words;
+                $isGrouped = str_starts_with($match[1], 'OLVEK_MOST_') || 'APP_DEBUG' === $match[1];
+                $own = '' === $words && $isGrouped ? $group : $words;
+                $found[$match[1]] = ($found[$match[1]] ?? '').$own;
+                $group = $own;
+                $words = '';
             } elseif (str_starts_with($line, '#')) {
                 $words = trim($line, '# ');
             }
