@@ -74,7 +74,7 @@ final class ShoppingListTest extends TestCase
             self::assertArrayHasKey($id, $wants);
         }
         // 0.05 g a day for 91 days are 4.55 g.
-        self::assertSame('buy.food(food: , named: no, grams: 5)', Said::plain($wants['food']->message));
+        self::assertSame('buy.food(food: buy.dry-food, grams: 5)', Said::plain($wants['food']->message));
     }
 
     /** Free water and what the bed drinks: soil of 2.5 cm, 4.23 L with 55 % of pores, and 5.93 L of sand with 40 %: 2.33 + 2.37 L more. */

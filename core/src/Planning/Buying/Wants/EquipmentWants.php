@@ -19,9 +19,9 @@ final class EquipmentWants
 {
     /** Days of a month. */
     private const MONTH = 30;
-    /** g of gas in the bottle that is told of. */
+    /** g of gas for which it is said how long they last. J: a keeper scales it to the bottle. */
     private const BOTTLE = 1000;
-    /** g a day of gas below which a bottle isn't reckoned to last longer. J. */
+    /** g of gas a day, at least, when that is worked out. J. */
     private const LEAST = 0.1;
 
     /** @return list<Want|null> */

@@ -23,16 +23,14 @@ final class LightWants
         return [
             $lit
                 ? $want('kit.lamp', new Message('buy.lamp', [
-                    'lamp' => null === $lamp->kind ? '' : Words::small($lamp->kind->name),
-                    'named' => null === $lamp->kind ? 'no' : 'yes',
+                    'lamp' => null === $lamp->kind ? new Message('buy.any-lamp') : Words::small($lamp->kind->name),
                     'watts' => round($lamp->watts),
                     'lumens' => round($lamp->lumens),
                 ]))
                 : null,
             $lamp->second->burns()
                 ? $want('kit.second-lamp', new Message('buy.second-lamp', [
-                    'lamp' => null === $lamp->second->kind ? '' : Words::small($lamp->second->kind->name),
-                    'named' => null === $lamp->second->kind ? 'no' : 'yes',
+                    'lamp' => null === $lamp->second->kind ? new Message('buy.white-leds') : Words::small($lamp->second->kind->name),
                     'watts' => round($lamp->second->watts),
                     'lumens' => round($lamp->second->flux()),
                 ]))

@@ -66,8 +66,7 @@ final class LivingWants
             ),
             $feed->grams > 0
                 ? new Want('food', Aisle::Animals, new Message('buy.food', [
-                    'food' => null === $feed->food ? '' : mb_strtolower($feed->food->name),
-                    'named' => null === $feed->food ? 'no' : 'yes',
+                    'food' => null === $feed->food ? new Message('buy.dry-food') : mb_strtolower($feed->food->name),
                     'grams' => round($feed->grams * ShoppingList::DAYS),
                 ]))
                 : null,

@@ -6,7 +6,7 @@ namespace Olvek\Core\Planning\Buying\Wants;
 
 use Olvek\Core\Basis\Supply\Source;
 
-/** Where a thing comes from, as the texts choose by it. */
+/** Where a thing comes from, by keys that a text can select by: ICU takes no hyphens. */
 final class Origin
 {
     public static function of(Source $source): string
