@@ -214,7 +214,7 @@ final class AlmanacTest extends BenchTestCase
         self::assertSame($uids, array_unique($uids));
         $dates = array_map(static fn ($e): string => (string) $e->__get('DTSTART'), $calendar->select('VEVENT'));
         $behind = date('Ymd', (int) strtotime('first day of last month'));
-        self::assertSame([], array_filter($dates, static fn (string $date): bool => $date < $behind), 'the month before, no more');
+        self::assertSame([], array_filter($dates, static fn (string $date): bool => $date < $behind), 'nothing older than last month');
         $this->mark('look', $this->day(-2), 'done');
         $this->mark('look', $this->day(5), 'move', ['to' => $this->day(6)]);
         $looks = self::events($this->calendar('/almanac.ics'), self::LOOK);
@@ -225,7 +225,7 @@ final class AlmanacTest extends BenchTestCase
             ...array_map(static fn (VEvent $e): array => array_map(strval(...), $e->select($property)), $looks),
         );
         self::assertSame([str_replace('-', '', $this->day(-2))], $of('EXDATE'), 'done');
-        self::assertSame([str_replace('-', '', $this->day(5))], $of('RECURRENCE-ID'), 'put off, and still of its series');
+        self::assertSame([str_replace('-', '', $this->day(5))], $of('RECURRENCE-ID'), 'postponed, and still part of its series');
         self::assertStringStartsWith('http://localhost/tanks/', $of('URL')[0], 'leads back to the tank');
         self::assertSame('PT6H', (string) $this->calendar('/almanac.ics')->__get('REFRESH-INTERVAL'));
     }

@@ -12,6 +12,7 @@ use Olvek\Service\Account\Keeper;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Task\Calendar;
 use Olvek\Service\Task\CalendarTask;
+use Olvek\Service\Task\TaskMark;
 use Olvek\Tests\PlainSpeech;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -30,10 +31,8 @@ final class CalendarTest extends TestCase
     private static function events(string $name, Task ...$tasks): array
     {
         $tank = new Tank(new Keeper('Runa', 'Runa'), $name, new \DateTimeImmutable('2026-05-01'));
-        $routes = new RouteCollection();
-        $routes->add('log', new Route('/tanks/{tank}/log'));
         $calendar = Reader::read(
-            (new Calendar(PlainSpeech::make(), new UrlGenerator($routes, new RequestContext())))->write(
+            self::calendar()->write(
                 $tank,
                 array_map(
                     static fn (Task $task): CalendarTask => new CalendarTask(
@@ -46,10 +45,50 @@ final class CalendarTest extends TestCase
                 ),
             ),
         );
+
+        return self::read($calendar);
+    }
+
+    private static function calendar(): Calendar
+    {
+        $routes = new RouteCollection();
+        $routes->add('log', new Route('/tanks/{tank}/log'));
+
+        return new Calendar(PlainSpeech::make(), new UrlGenerator($routes, new RequestContext()));
+    }
+
+    /** @return list<VEvent> */
+    private static function read(mixed $calendar): array
+    {
         self::assertInstanceOf(VCalendar::class, $calendar);
         self::assertSame([], $calendar->validate());
 
         return array_values(array_filter($calendar->select('VEVENT'), static fn ($e): bool => $e instanceof VEvent));
+    }
+
+    /**
+     * A weekly task that began on 1 May, in a calendar that begins on 1 July, between two of its days, 26 June and 3 July. What was
+     * postponed from 26 June to a day before July is gone; postponed into July, it keeps its own day in the series.
+     *
+     * @param list<string> $starts
+     * @param list<string> $replaced
+     */
+    #[TestWith(['2026-06-30', ['20260703'], []])]
+    #[TestWith(['2026-07-01', ['20260626', '20260701'], ['20260626']])]
+    public function testATaskThatIsPostponedFromBeforeTheCalendarBegins(string $to, array $starts, array $replaced): void
+    {
+        $filled = new \DateTimeImmutable('2026-05-01');
+        $tank = new Tank(new Keeper('Runa', 'Runa'), 'Galley', $filled);
+        $task = new CalendarTask($tank, new Task('t', 0, Message::text('Look'), 7), $filled, $filled);
+        $mark = new TaskMark($tank, 't', '2026-06-26', new \DateTimeImmutable($to), false, null);
+        $events = self::read(
+            Reader::read(
+                self::calendar()->shelf([$task], [$tank->id()->toRfc4122() => [$mark]], new \DateTimeImmutable('2026-07-01'), true),
+            ),
+        );
+        self::assertSame($starts, array_map(static fn (VEvent $e): string => (string) $e->__get('DTSTART'), $events));
+        $replacing = array_merge(...array_map(static fn (VEvent $e): array => $e->select('RECURRENCE-ID'), $events));
+        self::assertSame($replaced, array_map(strval(...), $replacing));
     }
 
     public function testDaysPassTheYearsEnd(): void
@@ -78,7 +117,7 @@ final class CalendarTest extends TestCase
     #[TestWith(['2026-05-30', 3, null])]
     #[TestWith(['2026-05-02', 0, '2026-05-02'])]
     #[TestWith(['2026-05-03', 0, null])]
-    public function testItsFirstTimeFromADayOn(string $from, int $every, ?string $first): void
+    public function testItsFirstTimeThatIsNotBeforeADay(string $from, int $every, ?string $first): void
     {
         $filled = new \DateTimeImmutable('2026-05-01');
         $tank = new Tank(new Keeper('Runa', 'Runa'), 'Galley', $filled);

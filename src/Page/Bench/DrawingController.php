@@ -28,7 +28,7 @@ final class DrawingController extends AbstractController
     {
         $view = ViewSettings::asked($request, $keeper->units());
         if (null === $view->day && '' !== $request->query->getString('day')) {
-            throw $this->createNotFoundException(\sprintf('A tank is drawn on days 0 to %d after filling.', Plan::LAST_DAY));
+            throw $this->createNotFoundException(\sprintf('Ask for a day from 0 to %d after filling.', Plan::LAST_DAY));
         }
         $svg = $files->of($tank, $keeper->units(), $view, [$name])[$name];
 

@@ -36,7 +36,7 @@ final readonly class AlmanacCalendar
      */
     public function text(Keeper $keeper, bool $linked): string
     {
-        // What is older was done, or won't be. By whole months, so that tomorrow's text is today's.
+        // Older tasks no longer matter. It starts on the first of a month, so that the text stays the same from day to day.
         $from = $this->today->of($keeper)->modify('first day of last month');
         $site = $linked ? $this->urls->generate('shelf', [], UrlGeneratorInterface::ABSOLUTE_URL) : '';
         $state = hash('xxh128', implode("\n", [$site, $from->format('Y-m-d'), $this->mark($keeper)]));

@@ -36,7 +36,7 @@ final readonly class Calendar
     }
 
     /**
-     * A whole shelf's from a day on: what was done or left out is gone from it, what was put off stands where it was put.
+     * A whole shelf's, starting on a given day: tasks that were done or left out are missing, postponed ones stand on their new day.
      *
      * @param list<CalendarTask>            $tasks
      * @param array<string, list<TaskMark>> $marks  by tank
@@ -80,7 +80,7 @@ final readonly class Calendar
     private function again(VCalendar $calendar, CalendarTask $task, array $marks, \DateTimeImmutable $from, bool $linked): void
     {
         foreach ($marks as $mark) {
-            // What was put off and is still ahead belongs to a time that must be within the series.
+            // A postponed task that is still ahead needs its original day within the series.
             if (!$mark->settled && $mark->moved >= $from) {
                 $from = min($from, new \DateTimeImmutable($mark->due, $from->getTimezone()));
             }

@@ -40,21 +40,21 @@ final class ForecastTest extends TestCase
         self::assertNull(self::find('cloud', ['bed.soil.material' => 'none']));
     }
 
-    /** Each column that shows, on both sides of where one sees it and of for how long. */
+    /** Each column just above and just below what can be seen, and for just long enough and a day less. */
     #[TestWith(['dust', 'diatoms', 0.31, 0.29])]
     #[TestWith(['green-water', 'greenWater', 3.01, 2.99])]
     #[TestWith(['film', 'algae', 1.51, 1.49])]
     #[TestWith(['tint', 'tannin', 3.01, 2.99])]
     #[TestWith(['gas', 'bubbles', 40.1, 39.9])]
     #[TestWith(['pale-tips', 'nitrate', 0.14, 0.16, 4])]
-    public function testWhatShowsIsToldFromItsBoundOn(string $id, string $column, float $shows, float $hidden, int $days = 5): void
+    public function testAForecastHasItsBoundAndItsLength(string $id, string $column, float $shows, float $hidden, int $days = 5): void
     {
         self::assertContains($id, self::foretold($column, $shows, $hidden, $days));
         self::assertNotContains($id, self::foretold($column, $shows, $hidden, $days - 1), 'too short');
         self::assertNotContains($id, self::foretold($column, $hidden, $hidden, $days), 'too little');
     }
 
-    /** @return list<string> ids of what is foretold where a column shows for some days from day ten on */
+    /** @return list<string> ids of the forecasts where a column shows for some days, starting on day ten */
     private static function foretold(string $column, float $shows, float $hidden, int $days): array
     {
         self::$year ??= (new Runner(Sample::planted()))->run(365, UsualCare::events());

@@ -8,7 +8,7 @@ use Olvek\Core\Nature\Animal\AnimalKind;
 use Olvek\Core\Simulation\Run\Trace;
 use Olvek\Core\Simulation\Run\Vitality;
 
-/** What kills animals of a kind around a day: by the run's water, and from where on the run lets them die of it. */
+/** What kills animals of a kind around a day, judged by the same limits as in the run. */
 enum CauseOfDeath: string
 {
     case Ammonia = 'ammonia';
