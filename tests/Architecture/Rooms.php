@@ -141,6 +141,7 @@ final class Rooms
             'Planning\Change',
             'Simulation\Run',
         ],
+        'Judgement\Standing' => ['Basis\Unit', 'Basis\Message', 'Planning\Plan', 'Simulation\Run', 'Keeping\Estimation', 'Judgement\Margin'],
         'Judgement\Suitability' => [
             'Basis\Unit',
             'Basis\Message',

@@ -90,17 +90,48 @@ final readonly class Estimator
      */
     public function run(array $scores, bool $whole, ?Plan $plan = null): Member
     {
-        [$actual, $runner] = $this->tank($scores, $plan ?? $this->plan);
+        return $this->member($this->lived($scores, $whole, $plan), $scores, $whole);
+    }
+
+    /**
+     * The same, with all that the run leaves behind.
+     *
+     * @param array<string, float> $scores
+     */
+    public function lived(array $scores, bool $whole, ?Plan $plan = null): Lived
+    {
+        $actual = ActualPlan::upTo(
+            $plan ?? $this->plan,
+            $this->log,
+            $this->today,
+            static fn (PlannedEvent $e): bool => ($scores["event $e->id"] ?? 1.0) > 0,
+        );
+        [$varied, $parameters] = $this->ensemble($actual->plan)->at(self::place($scores));
         $last = [] === $this->observations ? 0 : max(array_map(static fn (Observation $o): int => $o->day, $this->observations));
         $days = min(Plan::LAST_DAY, $whole ? $this->today + 1 + self::AHEAD : $last + 1);
-        $trace = $runner->run(max(1, $days), [...$actual->events, ...UnloggedChanges::in($scores)], pace: Pace::Rough);
+        $events = [...$actual->events, ...UnloggedChanges::in($scores)];
 
+        return new Lived(
+            $actual->plan,
+            $varied,
+            $parameters,
+            (new Runner($varied, $parameters, $this->drift($scores)))->run(max(1, $days), $events, pace: Pace::Rough),
+        );
+    }
+
+    /**
+     * What is kept of a tank that was run.
+     *
+     * @param array<string, float> $scores with which it was run
+     */
+    public function member(Lived $lived, array $scores, bool $whole): Member
+    {
         return Member::of(
             array_map(
-                static fn (Observation $o): float => $o->predicted($trace, $actual->plan, $scores["kit {$o->measure->value}"] ?? 0.0),
+                static fn (Observation $o): float => $o->predicted($lived->trace, $lived->actual, $scores["kit {$o->measure->value}"] ?? 0.0),
                 $this->observations,
             ),
-            $whole ? $trace : null,
+            $whole ? $lived->trace : null,
         );
     }
 
@@ -153,14 +184,27 @@ final readonly class Estimator
      */
     public function books(array $scores, int $from, int $to): Books
     {
+        [$actual, $runner] = $this->tank(self::middle($scores), $this->plan);
+
+        return Books::of($actual, $runner, $this->log, $from, min($to, $this->today));
+    }
+
+    /**
+     * The middle one of the tanks.
+     *
+     * @param list<array<string, float>> $scores
+     *
+     * @return array<string, float>
+     */
+    public static function middle(array $scores): array
+    {
         $middle = [];
         foreach (array_keys($scores[0] ?? []) as $dimension) {
             $column = array_column($scores, $dimension);
             $middle[$dimension] = array_sum($column) / \count($column);
         }
-        [$actual, $runner] = $this->tank($middle, $this->plan);
 
-        return Books::of($actual, $runner, $this->log, $from, min($to, $this->today));
+        return $middle;
     }
 
     /** All at once. @return Estimate|null null where there was no time for it */

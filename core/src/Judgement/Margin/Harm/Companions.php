@@ -20,7 +20,7 @@ final class Companions implements HarmCriterion
 
     public static function of(Outlook $outlook): array
     {
-        $plan = $outlook->plan;
+        $plan = $outlook->present;
         $harms = [];
         $kinds = [];
         foreach ($plan->groups as $group) {

@@ -13,7 +13,7 @@ final class Crowding implements HarmCriterion
 {
     public static function of(Outlook $outlook): array
     {
-        $plan = $outlook->plan;
+        $plan = $outlook->present;
         $litres = $plan->vessel->grossVolume();
         $all = $least = 0.0;
         $largest = null;

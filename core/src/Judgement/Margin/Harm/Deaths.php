@@ -22,7 +22,7 @@ final class Deaths implements HarmCriterion
         $harms = [];
         foreach ($outlook->plan->groups as $i => $group) {
             $uncounted = \in_array($group->kind->shape, [AnimalShape::Snail, AnimalShape::Worm], true)
-                || $group->kind->grams->value < self::COUNTED || $group->day > $outlook->lastDay();
+                || $group->kind->grams->value < self::COUNTED || $group->day > $outlook->lastDay() || !$outlook->isPresent($group);
             $harm = $uncounted ? null : self::among($outlook, $group, $i);
             if (null !== $harm) {
                 $harms[] = $harm;
@@ -36,15 +36,19 @@ final class Deaths implements HarmCriterion
     {
         $trace = $outlook->trace;
         $most = 0.0;
-        $began = $group->day;
+        $from = max($outlook->since, $group->day);
+        $began = $from;
+        // Of those that are in already, as many as there are: what died before is over.
+        $count = $group->day < $outlook->since ? min($group->count, round($trace->heads[$from][$i])) : $group->count;
+        $given = $trace->givenAway[$from][$i];
         $tight = HarmId::Losses->weight()->tight;
         foreach ($trace->heads as $day => $heads) {
-            if ($day < $group->day) {
+            if ($day < $from) {
                 continue;
             }
             // Young that come and go count for nothing; falling below what was put in, and not given away, does.
-            $expected = max(0.0, $group->count - $trace->givenAway[$day][$i]);
-            $lost = ($expected - min($expected, $heads[$i])) / $group->count;
+            $expected = max(0.0, $count - ($trace->givenAway[$day][$i] - $given));
+            $lost = ($expected - min($expected, $heads[$i])) / max(1.0, $count);
             $began = $lost > $tight && $most <= $tight ? $day : $began;
             $most = max($most, $lost);
         }
@@ -62,7 +66,7 @@ final class Deaths implements HarmCriterion
                 'kind' => $group->kind->common,
                 'percent' => 100 * $most,
                 'all' => $most > self::ALL ? 'yes' : 'no',
-                'week' => 1 + intdiv($began, 7),
+                'when' => $outlook->when($began),
                 'cause' => $cause->value,
             ]),
             [new Message('avert.losses', ['cause' => $cause->value])],

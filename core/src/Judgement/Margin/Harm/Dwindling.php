@@ -7,6 +7,7 @@ namespace Olvek\Core\Judgement\Margin\Harm;
 use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\KeptMass;
 use Olvek\Core\Judgement\Margin\Outlook;
+use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Simulation\Run\PlantDay;
 
 /** How much of the planting goes. A clump that fades is worth knowing; a third of all is harm. */
@@ -26,7 +27,7 @@ final class Dwindling implements HarmCriterion
     public static function of(Outlook $outlook): array
     {
         $faded = self::faded($outlook);
-        $planted = array_sum(array_map(static fn ($c): float => $c->biomass(), $outlook->plan->clumps));
+        $planted = array_sum(array_map(static fn (Clump $c): float => $c->biomass(), self::standing($outlook)));
         if ([] === $faded || $planted <= 0) {
             return [];
         }
@@ -49,12 +50,24 @@ final class Dwindling implements HarmCriterion
                     'plants' => \array_slice($names, 0, 3),
                     'more' => max(0, \count($names) - 3),
                     'percent' => 100 * $lost / $planted,
-                    'week' => 1 + intdiv($day, 7),
+                    'when' => $outlook->when($day),
                     'cause' => $cause,
                 ]),
                 [new Message('avert.plants', ['cause' => $cause])],
             ),
         ];
+    }
+
+    /** @return array<int, Clump> by place in the plan: those that are not gone already on the first day that counts */
+    private static function standing(Outlook $outlook): array
+    {
+        $today = $outlook->trace->clumps[min($outlook->since, $outlook->lastDay())];
+
+        return 0 === $outlook->since ? $outlook->plan->clumps : array_filter(
+            $outlook->plan->clumps,
+            static fn (Clump $c, int $i): bool => $c->day > $outlook->since || $today[$i] >= KeptMass::LEAST * $c->biomass(),
+            \ARRAY_FILTER_USE_BOTH,
+        );
     }
 
     /**
@@ -66,15 +79,17 @@ final class Dwindling implements HarmCriterion
     {
         $trace = $outlook->trace;
         $end = $outlook->lastDay();
+        $since = $outlook->since;
+        $over = 0 === $since ? self::WINDOW : min(self::WINDOW, intdiv($end - $since, 2));
         $faded = [];
-        foreach ($outlook->plan->clumps as $i => $clump) {
-            $from = $clump->day + self::SETTLED;
+        foreach (self::standing($outlook) as $i => $clump) {
+            $from = max($since, $clump->day + self::SETTLED);
             $planted = $clump->biomass();
-            if ($from + self::WINDOW > $end || $planted <= 0) {
+            if ($from + $over > $end || $planted <= 0) {
                 continue;
             }
             $masses = array_column($trace->clumps, $i);
-            $late = \array_slice($masses, $end - self::WINDOW + 1);
+            $late = \array_slice($masses, $end - $over + 1);
             if (array_sum($late) / \count($late) >= KeptMass::LEAST * $planted) {
                 continue;
             }

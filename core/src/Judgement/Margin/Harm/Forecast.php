@@ -67,36 +67,36 @@ final readonly class Forecast
             $forecast->spell(
                 'diatoms',
                 self::DUST,
-                static fn (int $from, int $to, string $ends): Ahead => new Ahead(
+                static fn (Message $when): Ahead => new Ahead(
                     'dust',
-                    new Message('ahead.dust', ['from' => $from, 'to' => $to, 'ends' => $ends]),
+                    new Message('ahead.dust', ['when' => $when]),
                     true,
                 ),
             ),
             $forecast->greenInSun() ?? $forecast->spell(
                 'greenWater',
                 self::GREEN,
-                static fn (int $from, int $to, string $ends): Ahead => new Ahead(
+                static fn (Message $when): Ahead => new Ahead(
                     'green-water',
-                    new Message('ahead.green-water', ['from' => $from, 'to' => $to, 'ends' => $ends]),
+                    new Message('ahead.green-water', ['when' => $when]),
                     false,
                 ),
             ),
             $forecast->spell(
                 'algae',
                 self::FILM,
-                static fn (int $from, int $to, string $ends): Ahead => new Ahead(
+                static fn (Message $when): Ahead => new Ahead(
                     'film',
-                    new Message('ahead.film', ['from' => $from, 'to' => $to, 'ends' => $ends]),
+                    new Message('ahead.film', ['when' => $when]),
                     false,
                 ),
             ),
             $forecast->spell(
                 'tannin',
                 self::TINT,
-                static fn (int $from, int $to, string $ends): Ahead => new Ahead(
+                static fn (Message $when): Ahead => new Ahead(
                     'tint',
-                    new Message('ahead.tint', ['from' => $from, 'to' => $to, 'ends' => $ends]),
+                    new Message('ahead.tint', ['when' => $when]),
                     true,
                 ),
             ),
@@ -106,6 +106,7 @@ final readonly class Forecast
             $forecast->runners(),
             ...$forecast->animals(),
         ]));
+        $ahead = array_values(array_filter($ahead, static fn (Ahead $a): bool => null === $a->to || $a->to >= $outlook->since));
         usort($ahead, static fn (Ahead $a, Ahead $b): int => ($a->from ?? \PHP_INT_MAX) <=> ($b->from ?? \PHP_INT_MAX));
 
         return $ahead;
@@ -190,7 +191,7 @@ final readonly class Forecast
             }
         }
 
-        return [] === $runners || [] === $low ? null : new Ahead(
+        return [] === $runners || [] === $low || $this->outlook->since > self::RUNNERS ? null : new Ahead(
             'runners',
             new Message('ahead.runners', ['plants' => array_keys($runners), 'other' => (string) array_key_first($low)]),
             false,
@@ -221,19 +222,23 @@ final readonly class Forecast
     /**
      * A stretch of days on which something shows.
      *
-     * @param \Closure(int, int, string): Ahead $said by the weeks from which and to which, and whether it ends ("yes", "no")
+     * @param \Closure(Message): Ahead $said by when it shows
      */
     private function spell(string $column, float $shows, \Closure $said): ?Ahead
     {
-        $days = array_keys(array_filter($this->outlook->trace->columns[$column], static fn (float $v): bool => $v >= $shows));
+        $since = $this->outlook->since;
+        $days = array_keys(array_filter(
+            $this->outlook->trace->columns[$column],
+            static fn (float $v, int $day): bool => $v >= $shows && $day >= $since,
+            \ARRAY_FILTER_USE_BOTH,
+        ));
         if (\count($days) < self::SPELL) {
             return null;
         }
         [$from, $to] = [$days[0], $days[\count($days) - 1]];
-        $ends = $to < $this->outlook->lastDay();
+        $to = $to < $this->outlook->lastDay() ? $to : null;
 
-        return $said(1 + intdiv($from, 7), 1 + intdiv($to, 7), $ends ? 'yes' : 'no')
-            ->within($from, $ends ? $to : null);
+        return $said($this->outlook->span($from, $to))->within($from, $to);
     }
 
     private function gas(): ?Ahead
@@ -256,6 +261,9 @@ final readonly class Forecast
         $trace = $this->outlook->trace;
         $hungry = 0;
         foreach ($trace->fed as $day => $fed) {
+            if ($day < $this->outlook->since) {
+                continue;
+            }
             $all = array_sum($trace->clumps[$day]);
             $short = 0.0;
             $nutrients = [];
@@ -274,7 +282,7 @@ final readonly class Forecast
 
                 return new Ahead(
                     'hunger',
-                    new Message('ahead.hunger', ['week' => 1 + intdiv($from, 7), 'nutrient' => (string) array_key_first($nutrients)]),
+                    new Message('ahead.hunger', ['when' => $this->outlook->when($from), 'nutrient' => (string) array_key_first($nutrients)]),
                     false,
                     $from,
                 );
@@ -291,7 +299,7 @@ final readonly class Forecast
         foreach (Dwindling::faded($this->outlook) as $faded) {
             $ahead[$faded['kind']] ??= new Ahead(
                 'fades',
-                new Message('ahead.fades', ['plant' => $faded['name'], 'week' => 1 + intdiv($faded['day'], 7), 'cause' => $faded['cause']]),
+                new Message('ahead.fades', ['plant' => $faded['name'], 'when' => $this->outlook->when($faded['day']), 'cause' => $faded['cause']]),
                 false,
                 $faded['day'],
                 null,
@@ -305,7 +313,7 @@ final readonly class Forecast
     /** @return list<Ahead> water, company and room that are borne, not liked */
     private function animals(): array
     {
-        $plan = $this->outlook->plan;
+        $plan = $this->outlook->present;
         $trace = $this->outlook->trace;
         $ahead = [];
         $counts = [];

@@ -15,7 +15,7 @@ final class FoulBed implements HarmCriterion
         if (null === $outlook->plan->bed->soil) {
             return [];
         }
-        [$index, $day] = $outlook->trace->highest('sulphide');
+        [$index, $day] = $outlook->trace->highest('sulphide', $outlook->since);
 
         return [
             new Harm(
@@ -23,7 +23,7 @@ final class FoulBed implements HarmCriterion
                 '',
                 $index,
                 $day,
-                new Message('harm.bed', ['week' => 1 + intdiv($day, 7)]),
+                new Message('harm.bed', ['when' => $outlook->when($day)]),
                 [new Message('avert.bed')],
             ),
         ];

@@ -81,17 +81,27 @@ final readonly class Harm
         return new self($this->id, $this->about, $this->amount, $this->day, $message, $this->averts, $sure);
     }
 
-    /** A harm from which the likeliest tank is spared altogether. */
-    public static function possible(HarmId $id, float $sure): self
+    /**
+     * A harm from which the likeliest tank is spared altogether.
+     *
+     * @param self|null $elsewhere as it comes about in another tank, where that is known
+     */
+    public static function possible(HarmId $id, float $sure, ?self $elsewhere = null): self
     {
         return new self(
             $id,
-            '',
+            $elsewhere->about ?? '',
             0.0,
-            null,
+            $elsewhere?->day,
             new Message('harm.possible', ['what' => $id->value, 'tenth' => (int) round(10 * $sure)]),
-            [],
+            $elsewhere->averts ?? [new Message('avert.possible', ['what' => $id->value])],
             $sure,
         );
+    }
+
+    /** Whether a harm that comes to this share (0–1) of the uncertain tanks is to be reckoned with. */
+    public static function isLikely(float $sure): bool
+    {
+        return $sure >= self::LIKELY;
     }
 }

@@ -14,23 +14,25 @@ final class NitrateBuildUp implements HarmCriterion
 {
     /** Share of the water in a usual change. C. */
     private const CHANGE = 0.33;
+    private const YEAR = 365;
 
     public static function of(Outlook $outlook): array
     {
         $end = $outlook->lastDay();
         $nitrate = $outlook->trace->columns['nitrate'];
-        $days = array_unique([min(Nitrate::HALF_YEAR, $end), $end]);
+        $days = array_unique([max($outlook->since, min(Nitrate::HALF_YEAR, $end)), $end]);
         $most = 0.0;
         foreach ($days as $day) {
             $most = max($most, Ion::Nitrate->fromElement($nitrate[$day]));
         }
         $limit = Ion::Nitrate->toElement(Nitrate::WORRY);
-        $from = 0;
+        $from = $outlook->since;
         while ($from < $end && $nitrate[$from] <= $limit) {
             ++$from;
         }
         // A change of a third takes out a third of what stands there: so many a year hold it at the limit.
-        $gained = Ion::Nitrate->fromElement(max(0.0, $nitrate[$end] - $nitrate[intdiv($end, 2)])) * 2;
+        $middle = intdiv($outlook->since + $end, 2);
+        $gained = Ion::Nitrate->fromElement(max(0.0, $nitrate[$end] - $nitrate[$middle])) * self::YEAR / max(1, $end - $middle);
         $changes = max(1, (int) ceil($gained / (self::CHANGE * Nitrate::WORRY)));
 
         return [
@@ -39,7 +41,7 @@ final class NitrateBuildUp implements HarmCriterion
                 '',
                 $most,
                 $from,
-                new Message('harm.nitrate', ['nitrate' => (int) round($most), 'week' => 1 + intdiv($from, 7)]),
+                new Message('harm.nitrate', ['nitrate' => (int) round($most), 'when' => $outlook->when($from)]),
                 [new Message('avert.nitrate', ['changes' => $changes])],
             ),
         ];

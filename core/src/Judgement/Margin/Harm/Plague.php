@@ -15,7 +15,11 @@ final class Plague implements HarmCriterion
     {
         $harms = [];
         foreach (['film' => ['algae', Algae::FILM_ACT], 'green' => ['greenWater', Algae::GREEN_ACT]] as $what => [$column, $limit]) {
-            $bad = array_keys(array_filter($outlook->trace->columns[$column], static fn (float $v): bool => $v > $limit));
+            $bad = array_keys(array_filter(
+                $outlook->trace->columns[$column],
+                static fn (float $v, int $day): bool => $v > $limit && $day >= $outlook->since,
+                \ARRAY_FILTER_USE_BOTH,
+            ));
             if ([] === $bad) {
                 continue;
             }
@@ -26,7 +30,7 @@ final class Plague implements HarmCriterion
                 $bad[0],
                 new Message('harm.look', [
                     'what' => $what,
-                    'week' => 1 + intdiv($bad[0], 7),
+                    'when' => $outlook->when($bad[0]),
                     'weeks' => (int) ceil(\count($bad) / 7),
                 ]),
                 [new Message('avert.look', ['what' => $what])],

@@ -60,7 +60,7 @@ final class Poisoning implements HarmCriterion
                 $what,
                 $amount,
                 $from,
-                new Message('harm.water', ['what' => $what, 'day' => $from]),
+                new Message('harm.water', ['what' => $what, 'when' => $outlook->on($from)]),
                 [new Message('avert.losses', ['cause' => $what])],
             );
         }

@@ -16,46 +16,70 @@ final class Verdict
     private const NAMED = 3;
 
     /**
+     * Of a plan.
+     *
      * @param list<Harm> $harms the gravest first
      *
      * @return non-empty-list<Message>
      */
     public static function of(Plan $plan, array $harms, ?Uncertainty $sureness = null): array
     {
-        $state = Harms::state($harms);
-        $worst = $harms[0] ?? null;
-        if (null === $worst || MarginState::Holds === $state) {
-            return [self::holds($plan), ...self::sure($sureness)];
-        }
-        $others = \count(array_filter($harms, static fn (Harm $h): bool => $h->state === $state)) - 1;
-
-        return [
-            ...MarginState::Tight === $state ? [new Message('verdict.tight')] : [],
-            $worst->message,
-            ...\array_slice($worst->averts, 0, 1),
-            ...$others > 0 ? [new Message('verdict.more', ['others' => $others])] : [],
-            ...self::sure($sureness),
-        ];
-    }
-
-    private static function holds(Plan $plan): Message
-    {
         $kinds = [];
         foreach ($plan->groups as $group) {
             $kinds[$group->kind->id] = $group->kind->common;
         }
+        $state = Harms::state($harms);
+        $said = match ($state) {
+            MarginState::Fails => self::worst($harms, $state),
+            MarginState::Tight => [new Message('verdict.tight'), ...self::worst($harms, $state)],
+            default => [[] === $kinds ? new Message('verdict.holds-plants') : new Message('verdict.holds', self::named($kinds))],
+        };
 
-        return [] === $kinds
-            ? new Message('verdict.holds-plants')
-            : new Message('verdict.holds', [
-                'kinds' => array_values(\array_slice($kinds, 0, self::NAMED)),
-                'more' => max(0, \count($kinds) - self::NAMED),
-            ]);
+        return null === $sureness ? $said : [...$said, $sureness->message()];
     }
 
-    /** @return list<Message> */
-    private static function sure(?Uncertainty $sureness): array
+    /**
+     * Of a running tank.
+     *
+     * @param list<string> $kinds common names of the animals that are in or come
+     * @param list<Harm>   $harms of the weeks ahead, the gravest first
+     *
+     * @return non-empty-list<Message>
+     */
+    public static function ofRunning(array $kinds, array $harms, ?Message $sure): array
     {
-        return null === $sureness ? [] : [$sureness->message()];
+        $state = Harms::state($harms);
+        $said = match ($state) {
+            MarginState::Fails, MarginState::Tight => self::worst($harms, $state),
+            default => [[] === $kinds ? new Message('running.holds-plants') : new Message('running.holds', self::named($kinds))],
+        };
+
+        return null === $sure ? $said : [...$said, $sure];
+    }
+
+    /**
+     * @param list<Harm> $harms
+     *
+     * @return non-empty-list<Message> who comes to harm, and what averts it
+     */
+    private static function worst(array $harms, MarginState $state): array
+    {
+        $others = \count(array_filter($harms, static fn (Harm $h): bool => $h->state === $state)) - 1;
+
+        return [
+            $harms[0]->message,
+            ...\array_slice($harms[0]->averts, 0, 1),
+            ...$others > 0 ? [new Message('verdict.more', ['others' => $others])] : [],
+        ];
+    }
+
+    /**
+     * @param array<array-key, string> $kinds
+     *
+     * @return array{kinds: list<string>, more: int} as many as a sentence bears
+     */
+    private static function named(array $kinds): array
+    {
+        return ['kinds' => array_values(\array_slice($kinds, 0, self::NAMED)), 'more' => max(0, \count($kinds) - self::NAMED)];
     }
 }

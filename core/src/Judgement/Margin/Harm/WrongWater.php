@@ -81,7 +81,7 @@ final class WrongWater implements HarmCriterion
                 $kind->id,
                 $way,
                 $day,
-                new Message('harm.minerals', ['kind' => $kind->common, 'gh' => $much, 'kept' => $kept, 'week' => 1 + intdiv($day, 7)]),
+                new Message('harm.minerals', ['kind' => $kind->common, 'gh' => $much, 'kept' => $kept, 'when' => $outlook->when($day)]),
                 [new Message('avert.minerals')],
             )
             : new Harm(
@@ -100,13 +100,14 @@ final class WrongWater implements HarmCriterion
             );
     }
 
-    /** @return array<string, array{AnimalKind, int}> each kind of the plan that comes within the run, and its first day */
+    /** @return array<string, array{AnimalKind, int}> each kind that is in or comes within the run, and its first day that counts */
     public static function kinds(Outlook $outlook): array
     {
         $kinds = [];
-        foreach ($outlook->plan->groups as $group) {
+        foreach ($outlook->present->groups as $group) {
             if ($group->day < $outlook->lastDay()) {
-                $kinds[$group->kind->id] = [$group->kind, min($group->day, $kinds[$group->kind->id][1] ?? $group->day)];
+                $day = max($outlook->since, $group->day);
+                $kinds[$group->kind->id] = [$group->kind, min($day, $kinds[$group->kind->id][1] ?? $day)];
             }
         }
 

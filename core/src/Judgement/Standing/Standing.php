@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Olvek\Core\Judgement\Standing;
+
+use Olvek\Core\Basis\Message\Message;
+use Olvek\Core\Judgement\Margin\Harm\Ahead;
+use Olvek\Core\Judgement\Margin\Harm\Harm;
+use Olvek\Core\Judgement\Margin\Harm\Harms;
+use Olvek\Core\Judgement\Margin\Harm\Verdict;
+use Olvek\Core\Judgement\Margin\MarginState;
+
+/** How a running tank stands today: who or what comes to harm in the weeks ahead as it goes on, and how sure that is. */
+final readonly class Standing
+{
+    /**
+     * @param int                     $day     after filling, on which it stands so
+     * @param non-empty-list<Message> $verdict what will happen to whom and what to do; how sure that is
+     * @param list<Harm>              $harms   the gravest first, those that weigh nothing among them
+     * @param list<Ahead>             $ahead   what will be seen
+     * @param list<bool>              $sound   of each simulated tank, whether nothing comes to harm; none where one alone was run
+     */
+    private function __construct(
+        public int $day,
+        public MarginState $state,
+        public array $verdict,
+        public array $harms,
+        public array $ahead,
+        public array $sound,
+    ) {
+    }
+
+    /** From the likeliest tank alone: at once, and without knowing how sure it is. */
+    public static function likely(Prospect $prospect): self
+    {
+        return self::made($prospect, $prospect->harms, []);
+    }
+
+    /**
+     * From all tanks of an estimate.
+     *
+     * @param Prospect       $likely of the likeliest of them
+     * @param list<Prospect> $tanks
+     */
+    public static function among(Prospect $likely, array $tanks): self
+    {
+        return self::made(
+            $likely,
+            Harms::sorted(HarmShares::among(array_map(static fn (Prospect $p): array => $p->harms, $tanks))),
+            array_map(static fn (Prospect $p): bool => $p->isSound(), $tanks),
+        );
+    }
+
+    /** @return list<Harm> those that weigh something, the gravest first */
+    public function weighing(): array
+    {
+        return array_values(array_filter($this->harms, static fn (Harm $h): bool => MarginState::Holds !== $h->state));
+    }
+
+    /** Whether it is known how sure this is. */
+    public function isSure(): bool
+    {
+        return [] !== $this->sound;
+    }
+
+    /**
+     * @param list<Harm> $harms
+     * @param list<bool> $sound
+     */
+    private static function made(Prospect $prospect, array $harms, array $sound): self
+    {
+        $sure = [] === $sound ? null : new Message('running.sure', [
+            'holds' => \count(array_filter($sound)),
+            'of' => \count($sound),
+        ]);
+
+        return new self(
+            $prospect->day,
+            Harms::state($harms),
+            Verdict::ofRunning($prospect->kinds, $harms, $sure),
+            $harms,
+            $prospect->ahead,
+            $sound,
+        );
+    }
+}
