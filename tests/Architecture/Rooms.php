@@ -141,7 +141,14 @@ final class Rooms
             'Planning\Change',
             'Simulation\Run',
         ],
-        'Judgement\Standing' => ['Basis\Unit', 'Basis\Message', 'Planning\Plan', 'Simulation\Run', 'Keeping\Estimation', 'Judgement\Margin'],
+        'Judgement\Standing' => [
+            'Basis\Unit',
+            'Basis\Message',
+            'Planning\Plan',
+            'Simulation\Run',
+            'Keeping\Estimation',
+            'Judgement\Margin',
+        ],
         'Judgement\Suitability' => [
             'Basis\Unit',
             'Basis\Message',
@@ -188,6 +195,7 @@ final class Rooms
         ],
         'Judgement\Ask' => [
             'Basis\Unit',
+            'Basis\Message',
             'Basis\Field',
             'Nature\Animal',
             'Nature\Catalogue',
@@ -198,6 +206,7 @@ final class Rooms
             'Keeping\Log',
             'Keeping\Estimation',
             'Judgement\Margin',
+            'Judgement\Standing',
             'Judgement\Suitability',
         ],
         'Judgement\Compare' => [
@@ -304,6 +313,7 @@ final class Rooms
             'Service\Log',
             'Service\Drawing',
             'Service\Judging',
+            'Service\Estimate',
         ],
         'Service\Start' => [
             'Service\Judging',
@@ -326,7 +336,7 @@ final class Rooms
             'Service\Photo',
         ],
         'Page\Account' => ['Service\Site', 'Service\Account', 'Service\Drawing'],
-        'Page\Almanac' => ['Service\Site', 'Service\Account', 'Service\Tank', 'Service\Work', 'Service\Almanac'],
+        'Page\Almanac' => ['Service\Site', 'Service\Account', 'Service\Tank', 'Service\Work', 'Service\Almanac', 'Service\Estimate'],
         'Page\Bench' => [
             'Service\Site',
             'Service\Account',
@@ -336,6 +346,7 @@ final class Rooms
             'Service\Drawing',
             'Service\Judging',
             'Page\Account',
+            'Service\Estimate',
         ],
         'Page\Build' => [
             'Service\Site',
@@ -390,6 +401,8 @@ final class Rooms
             'Service\Log',
             'Service\Almanac',
             'Service\Shelf',
+            'Service\Estimate',
+            'Service\Work',
         ],
         'Page\Start' => [
             'Service\Site',

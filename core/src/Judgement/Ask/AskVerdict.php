@@ -12,13 +12,25 @@ enum AskVerdict: string
     case Unsure = 'unsure';
     case BetterNot = 'better-not';
 
-    public function words(): string
+    /** Share of tanks that must come through for it to be fine, and below which it is not. J. */
+    private const FINE = 0.8;
+    private const NOT = 0.5;
+    /** Share of tanks by which it may be worse, and is better. J: below it is chance. */
+    private const CHANCE = 0.1;
+
+    /**
+     * @param float $held  share (0–1) of tanks in which nothing comes to harm as it goes on now
+     * @param float $holds and where it is done
+     */
+    public static function of(float $held, float $holds): self
     {
-        return match ($this) {
-            self::Fine => 'Nothing speaks against it',
-            self::Helps => 'It would help',
-            self::Unsure => 'Not clear yet',
-            self::BetterNot => 'Better not',
+        return match (true) {
+            $holds >= $held + self::CHANCE => self::Helps,
+            $holds >= self::FINE && $holds >= $held - self::CHANCE => self::Fine,
+            $holds < self::NOT && $held - $holds > self::CHANCE, $held - $holds > self::NOT / 2 => self::BetterNot,
+            // Few do well as it is; with it hardly any would.
+            $holds <= $held / 2 && $held - $holds > self::CHANCE / 2 => self::BetterNot,
+            default => self::Unsure,
         };
     }
 

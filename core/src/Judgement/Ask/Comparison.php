@@ -4,26 +4,26 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Ask;
 
+use Olvek\Core\Basis\Message\Message;
+use Olvek\Core\Judgement\Margin\Harm\Harms;
+use Olvek\Core\Judgement\Margin\MarginState;
+use Olvek\Core\Judgement\Standing\HarmShares;
+use Olvek\Core\Judgement\Standing\Prospect;
 use Olvek\Core\Keeping\Estimation\Estimate;
 use Olvek\Core\Planning\Plan\Plan;
 
 /** A proposal tried on a tank as it is today: the same tanks of its estimate once as they go on, once with what is proposed. */
 final readonly class Comparison
 {
-    /** Share of tanks that must come through for it to be fine, and below which it is not. J. */
-    private const FINE = 0.8;
-    private const NOT = 0.5;
-    /** Share of tanks by which it may be worse, and is better. J: below it is chance. */
-    private const CHANCE = 0.1;
-
     /**
-     * @param list<Line> $lines
-     * @param float      $held  share (0–1) of tanks in which all keeps to its limits as now
-     * @param float      $holds and where it is done
+     * @param non-empty-list<Message> $sentences what comes of it
+     * @param list<Line>              $lines
+     * @param float                   $held      share (0–1) of tanks in which nothing comes to harm as it goes on now
+     * @param float                   $holds     and where it is done
      */
     private function __construct(
         public AskVerdict $verdict,
-        public string $sentence,
+        public array $sentences,
         public array $lines,
         public float $held,
         public float $holds,
@@ -32,11 +32,13 @@ final readonly class Comparison
     }
 
     /**
-     * @param Plan                                  $plan  with what is proposed
-     * @param list<array<string, float>> $asNow outcomes by tank (AskOutcome::all)
-     * @param list<array<string, float>> $then  of the same tanks
+     * @param Plan                       $plan      with what is proposed
+     * @param list<array<string, float>> $asNow     outcomes by tank (AskOutcome::all)
+     * @param list<array<string, float>> $then      of the same tanks
+     * @param list<bool>                 $sound     whether nothing comes to harm in each as it goes on now
+     * @param list<Prospect>             $prospects of the same tanks where it is done
      */
-    public static function of(Plan $plan, array $asNow, array $then): self
+    public static function of(Plan $plan, array $asNow, array $then, array $sound, array $prospects): self
     {
         $tanks = \count($asNow);
         $lines = [];
@@ -55,28 +57,11 @@ final readonly class Comparison
                 $holds,
             );
         }
-        $held = self::sound($asNow, $plan);
-        $holds = self::sound($then, $plan);
-        $verdict = match (true) {
-            $holds >= $held + self::CHANCE => AskVerdict::Helps,
-            $holds >= self::FINE && $holds >= $held - self::CHANCE => AskVerdict::Fine,
-            $holds < self::NOT && $held - $holds > self::CHANCE, $held - $holds > self::NOT / 2 => AskVerdict::BetterNot,
-            // Few do well as it is; with it hardly any would.
-            $holds <= $held / 2 && $held - $holds > self::CHANCE / 2 => AskVerdict::BetterNot,
-            default => AskVerdict::Unsure,
-        };
+        $held = \count(array_filter($sound)) / max(1, $tanks);
+        $holds = \count(array_filter($prospects, static fn (Prospect $p): bool => $p->isSound())) / max(1, $tanks);
+        $verdict = AskVerdict::of($held, $holds);
 
-        return new self($verdict, self::said($verdict, $lines, $held, $holds, $tanks), $lines, $held, $holds, $tanks);
-    }
-
-    /**
-     * A tank as it goes on, held against itself: how sound it is.
-     *
-     * @param list<array<string, float>> $asNow
-     */
-    public static function alone(Plan $plan, array $asNow): self
-    {
-        return self::of($plan, $asNow, $asNow);
+        return new self($verdict, self::said($verdict, $prospects, $held, $holds), $lines, $held, $holds, $tanks);
     }
 
     /**
@@ -89,91 +74,32 @@ final readonly class Comparison
         return \count(array_filter($values, static fn (float $v): bool => $outcome->holds($v, $plan))) / max(1, \count($values));
     }
 
-    /**
-     * Share of tanks in which all keeps to its limits.
-     *
-     * @param list<array<string, float>> $outcomes
-     */
-    private static function sound(array $outcomes, Plan $plan): float
-    {
-        $sound = 0;
-        foreach ($outcomes as $of) {
-            $broken = array_filter(AskOutcome::cases(), static fn (AskOutcome $o): bool => !$o->holds($of[$o->value], $plan));
-            $sound += [] === $broken ? 1 : 0;
-        }
-
-        return $sound / max(1, \count($outcomes));
-    }
-
-    /** How the tank stands as it goes on now, with nothing done: fine, unsure or better not. */
-    public function asItGoesOn(): AskVerdict
-    {
-        return match (true) {
-            $this->held >= self::FINE => AskVerdict::Fine,
-            $this->held >= self::NOT => AskVerdict::Unsure,
-            default => AskVerdict::BetterNot,
-        };
-    }
-
-    /** The same in words, of a tank that is held against itself (alone()). */
-    public function outlook(): string
-    {
-        $worst = self::worst($this->lines);
-
-        return \sprintf(
-            'As it goes on now, %s: in %s tanks like this one all keeps to its limits for the next eight weeks%s.',
-            match ($this->asItGoesOn()) {
-                AskVerdict::Fine => 'all is well',
-                AskVerdict::Unsure => 'watch it',
-                default => 'something will go wrong',
-            },
-            $this->count($this->held),
-            null === $worst ? '' : '; what fails most is '.$worst->outcome->quantity()->label(),
-        );
-    }
-
     /** "46 of 48". */
     public function count(float $share): string
     {
         return \sprintf('%d of %d', (int) round($share * $this->tanks), $this->tanks);
     }
 
-    /** @param list<Line> $lines */
-    private static function worst(array $lines): ?Line
+    /**
+     * @param list<Prospect> $prospects
+     *
+     * @return non-empty-list<Message> the verdict, and what would come to harm
+     */
+    private static function said(AskVerdict $verdict, array $prospects, float $held, float $holds): array
     {
-        $worst = null;
-        foreach ($lines as $line) {
-            $worst = null !== $line->limit && $line->holds < ($worst->holds ?? 1.0) ? $line : $worst;
+        $tanks = \count($prospects);
+        $said = [new Message('ask.verdict', [
+            'verdict' => str_replace('-', '_', $verdict->value),
+            'holds' => (int) round($holds * $tanks),
+            'held' => (int) round($held * $tanks),
+            'of' => $tanks,
+        ])];
+        if ($verdict->isGood()) {
+            return $said;
         }
+        $harms = Harms::sorted(HarmShares::among(array_map(static fn (Prospect $p): array => $p->harms, $prospects)));
+        $worst = $harms[0] ?? null;
 
-        return $worst;
-    }
-
-    /** @param list<Line> $lines */
-    private static function said(AskVerdict $verdict, array $lines, float $held, float $holds, int $tanks): string
-    {
-        $worst = self::worst($lines);
-        $of = static fn (float $share): string => \sprintf('%d of %d', (int) round($share * $tanks), $tanks);
-        $clear = array_filter($lines, static fn (Line $l): bool => $l->isClear());
-
-        return $verdict->words().': '.match ($verdict) {
-            AskVerdict::Fine => \sprintf(
-                'in %s tanks like this one all keeps to its limits, as now in %s%s.',
-                $of($holds),
-                $of($held),
-                [] === $clear ? '; nothing changes by more than the doubt' : '',
-            ),
-            AskVerdict::Helps => \sprintf(
-                'all keeps to its limits in %s tanks like this one, where as now it does in %s.',
-                $of($holds),
-                $of($held),
-            ),
-            default => \sprintf(
-                'all keeps to its limits in %s tanks like this one, as now in %s%s.',
-                $of($holds),
-                $of($held),
-                null === $worst ? '' : '; what fails most is '.$worst->outcome->quantity()->label(),
-            ),
-        };
+        return null === $worst || MarginState::Holds === $worst->state ? $said : [...$said, $worst->message];
     }
 }

@@ -8,6 +8,7 @@ use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\Stock;
 use Olvek\Core\Simulation\Run\Parameters;
 use Olvek\Core\Simulation\Run\Trace;
 
@@ -23,8 +24,8 @@ final readonly class Outlook
     /** First day on which the water must be fit for animals. */
     public int $from;
     public bool $stocked;
-    /** The plan with its animals as many as there are on the first day that counts. */
-    public Plan $present;
+    /** The animals: as many as there are on the first day that counts, and those that come later. */
+    public Stock $present;
 
     /** @param int $since first day that counts: 0 for a plan, today for a running tank */
     public function __construct(
@@ -34,8 +35,8 @@ final readonly class Outlook
         public Parameters $parameters = new Parameters(),
         public int $since = 0,
     ) {
-        $this->present = 0 === $since ? $plan : $this->present();
-        $first = $this->present->firstAnimals();
+        $this->present = 0 === $since ? $plan->stock() : $this->present();
+        $first = $this->present->firstDay();
         $this->stocked = null !== $first && $first < $trace->days();
         $this->from = min($trace->days() - 1, max($since, $first ?? self::USUAL_STOCKING));
     }
@@ -73,22 +74,23 @@ final readonly class Outlook
         };
     }
 
-    private function present(): Plan
-    {
-        $present = $this->plan;
-        foreach ($this->plan->groups as $i => $group) {
-            if ($group->day > $this->since) {
-                continue;
-            }
-            $heads = (int) round($this->trace->heads[min($this->since, $this->lastDay())][$i]);
-            $present = $heads > 0 ? $present->withGroup($group->with($heads, $group->day)) : $present->withoutGroup($group->id);
-        }
-
-        return $present;
-    }
-
     public function lastDay(): int
     {
         return $this->trace->days() - 1;
+    }
+
+    private function present(): Stock
+    {
+        $today = $this->trace->heads[min($this->since, $this->lastDay())];
+        $present = [];
+        foreach ($this->plan->groups as $i => $group) {
+            if ($group->day <= $this->since) {
+                $present[] = $group->counted((int) round($today[$i]));
+            } elseif ($group->day <= $this->lastDay()) {
+                $present[] = $group;
+            }
+        }
+
+        return new Stock(array_values(array_filter($present, static fn (Group $g): bool => $g->count > 0)));
     }
 }

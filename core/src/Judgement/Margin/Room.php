@@ -79,7 +79,7 @@ final class Room implements Criterion
                 }
             }
             // Males fight for ground; where nobody knows their sex, they may all be males.
-            if (self::fights($kind, $plan->males($kind), $litres)) {
+            if (self::fights($kind, $plan->stock()->males($kind), $litres)) {
                 $complaints[] = \sprintf('%s fight: keep one, or one male', $kind->common);
             }
         }

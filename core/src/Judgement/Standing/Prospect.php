@@ -20,7 +20,7 @@ final readonly class Prospect
     /**
      * @param list<Harm>   $harms that weigh anything at all
      * @param list<Ahead>  $ahead what will be seen
-     * @param list<string> $kinds common names of the animals that are in or come
+     * @param list<string> $kinds common names of the animals that are in
      */
     private function __construct(
         public int $day,
@@ -36,7 +36,9 @@ final readonly class Prospect
         $outlook = new Outlook($lived->varied, $lived->trace, UnitSystem::Metric, $lived->parameters, $day);
         $kinds = [];
         foreach ($outlook->present->groups as $group) {
-            $kinds[$group->kind->id] = $group->kind->common;
+            if ($group->day <= $day) {
+                $kinds[$group->kind->id] = $group->kind->common;
+            }
         }
 
         return new self(

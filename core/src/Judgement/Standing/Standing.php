@@ -10,6 +10,7 @@ use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Harm\Harms;
 use Olvek\Core\Judgement\Margin\Harm\Verdict;
 use Olvek\Core\Judgement\Margin\MarginState;
+use Olvek\Core\Simulation\Run\Snapshot;
 
 /** How a running tank stands today: who or what comes to harm in the weeks ahead as it goes on, and how sure that is. */
 final readonly class Standing
@@ -20,6 +21,7 @@ final readonly class Standing
      * @param list<Harm>              $harms   the gravest first, those that weigh nothing among them
      * @param list<Ahead>             $ahead   what will be seen
      * @param list<bool>              $sound   of each simulated tank, whether nothing comes to harm; none where one alone was run
+     * @param Snapshot                $snapshot what shows in it on that day
      */
     private function __construct(
         public int $day,
@@ -28,6 +30,7 @@ final readonly class Standing
         public array $harms,
         public array $ahead,
         public array $sound,
+        public Snapshot $snapshot,
     ) {
     }
 
@@ -82,6 +85,7 @@ final readonly class Standing
             $harms,
             $prospect->ahead,
             $sound,
+            $prospect->snapshot,
         );
     }
 }

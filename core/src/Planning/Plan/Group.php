@@ -51,6 +51,12 @@ final readonly class Group implements Item
         return Fields::with($this, ['count' => $count, 'day' => $day]);
     }
 
+    /** The same group with as many as there are of it, however many that is. */
+    public function counted(int $heads): self
+    {
+        return new self($this->id, $this->kind, $heads, $this->day, $this->sexes, $this->quarantine, $this->source);
+    }
+
     /** g wet. */
     public function biomass(): float
     {

@@ -386,34 +386,15 @@ final readonly class Plan
             || (\in_array(Sexes::Males, $sexes, true) && \in_array(Sexes::Females, $sexes, true));
     }
 
-    /** Males that there may be of a kind: all of those whose sex nobody knows. */
-    public function males(AnimalKind $kind): int
+    public function stock(): Stock
     {
-        return array_sum(
-            array_map(
-                static fn (Group $g): int => $g->kind->id === $kind->id ? $g->sexes->males($g->count) : 0,
-                $this->groups,
-            ),
-        );
+        return new Stock($this->groups);
     }
 
     /** Day on which the first animals come, or null. */
     public function firstAnimals(): ?int
     {
-        $days = array_map(static fn (Group $g): int => $g->day, array_filter($this->groups, static fn (Group $g): bool => $g->count > 0));
-
-        return [] === $days ? null : min($days);
-    }
-
-    /** Day on which the first of a kind come; 0 where none do. */
-    public function arrival(AnimalKind $kind): int
-    {
-        $days = array_map(
-            static fn (Group $g): int => $g->day,
-            array_filter($this->groups, static fn (Group $g): bool => $g->kind->id === $kind->id),
-        );
-
-        return [] === $days ? 0 : min($days);
+        return $this->stock()->firstDay();
     }
 
     /** @param array<string, mixed> $changes */

@@ -14,9 +14,10 @@ use Olvek\Core\Judgement\Ask\Proposal;
 use Olvek\Core\Judgement\Ask\Proposals;
 use Olvek\Core\Judgement\Ask\SitterCard;
 use Olvek\Core\Judgement\Ask\Topic;
+use Olvek\Core\Judgement\Standing\Prospect;
+use Olvek\Core\Judgement\Standing\SimulatedTank;
 use Olvek\Core\Keeping\Estimation\Estimate;
 use Olvek\Core\Keeping\Estimation\Estimator;
-use Olvek\Core\Keeping\Estimation\Member;
 use Olvek\Core\Keeping\Log\Log;
 use Olvek\Core\Keeping\Log\LoggedEvent;
 use Olvek\Core\Planning\Change\Changes;
@@ -156,14 +157,24 @@ final class AskTest extends TestCase
     {
         $asNow = array_map(AskOutcome::all(...), self::estimate()->asNow);
         $then = Sample::edit(self::plan(), ['events.add.stock' => '81 a1 150', 'events.add.feed' => '81 0.8 g']);
-        $members = array_map(
-            static fn (array $scores): Member => self::estimator()->run($scores, true, $then),
+        $run = static fn (?Plan $plan): array => array_map(
+            static fn (array $scores): SimulatedTank => SimulatedTank::run(self::estimator(), $scores, true, $plan),
             self::estimate()->scores,
         );
-        $crowd = Comparison::of($then, $asNow, array_map(AskOutcome::all(...), self::estimate()->ahead($members)));
+        $goesOn = SimulatedTank::prospects($run(null));
+        $sound = array_map(static fn (Prospect $p): bool => $p->isSound(), $goesOn);
+        $tanks = $run($then);
+        $crowd = Comparison::of(
+            $then,
+            $asNow,
+            array_map(AskOutcome::all(...), self::estimate()->ahead(SimulatedTank::members($tanks))),
+            $sound,
+            SimulatedTank::prospects($tanks),
+        );
         self::assertSame(AskVerdict::BetterNot, $crowd->verdict);
         self::assertFalse($crowd->verdict->isGood());
-        self::assertStringStartsWith('Better not: ', $crowd->sentence);
+        self::assertSame(['ask.verdict', 'better_not'], [$crowd->sentences[0]->id, $crowd->sentences[0]->values['verdict']]);
+        self::assertStringStartsWith('harm.', $crowd->sentences[1]->id, 'what would come to harm');
         self::assertLessThan($crowd->held, $crowd->holds);
         foreach ($crowd->lines as $line) {
             if (AskOutcome::Oxygen === $line->outcome) {
@@ -171,7 +182,7 @@ final class AskTest extends TestCase
                 self::assertLessThan(0.0, $line->differs[1]);
             }
         }
-        $same = Comparison::of(self::plan(), $asNow, $asNow);
+        $same = Comparison::of(self::plan(), $asNow, $asNow, $sound, $goesOn);
         self::assertSame($same->held, $same->holds);
         foreach ($same->lines as $line) {
             self::assertFalse($line->isClear());
@@ -181,11 +192,7 @@ final class AskTest extends TestCase
 
     public function testAVerdictTurnsWhereItSays(): void
     {
-        $sound = ['ammonia' => 0.0, 'nitrite' => 0.0, 'oxygen' => 8.0, 'nitrate' => 1.0, 'film' => 0.0, 'ph' => 7.0, 'phosphate' => 0.1];
-        $sound += ['iron' => 0.1, 'plants' => 10.0, 'cover' => 0.3];
-        $bad = ['ammonia' => 1.0] + $sound;
-        $some = static fn (int $held): array => array_map(static fn (int $n): array => $n < $held ? $sound : $bad, range(0, 19));
-        $of = static fn (int $held, int $holds): AskVerdict => Comparison::of(self::plan(), $some($held), $some($holds))->verdict;
+        $of = static fn (int $held, int $holds): AskVerdict => AskVerdict::of($held / 20, $holds / 20);
         self::assertSame(AskVerdict::Fine, $of(18, 16));
         self::assertSame(AskVerdict::Unsure, $of(18, 15));
         self::assertSame(AskVerdict::Helps, $of(14, 16));
@@ -194,16 +201,6 @@ final class AskTest extends TestCase
         self::assertSame(AskVerdict::BetterNot, $of(16, 10));
         self::assertSame(AskVerdict::BetterNot, $of(12, 9));
         self::assertSame(AskVerdict::Unsure, $of(10, 9));
-
-        $alone = static fn (int $held): Comparison => Comparison::alone(self::plan(), $some($held));
-        self::assertSame(
-            [AskVerdict::Fine, AskVerdict::Unsure, AskVerdict::Unsure, AskVerdict::BetterNot],
-            array_map(static fn (int $held): AskVerdict => $alone($held)->asItGoesOn(), [16, 15, 10, 9]),
-        );
-        self::assertStringStartsWith('As it goes on now, all is well: in 20 of 20 tanks', $alone(20)->outlook());
-        self::assertStringEndsWith('for the next eight weeks.', $alone(20)->outlook(), 'nothing fails');
-        self::assertStringContainsString('something will go wrong: in 9 of 20 tanks', $alone(9)->outlook());
-        self::assertStringContainsString('what fails most is ', $alone(9)->outlook());
     }
 
     public function testEachLimitHoldsUpToItself(): void

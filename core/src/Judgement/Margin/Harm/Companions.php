@@ -10,7 +10,7 @@ use Olvek\Core\Judgement\Margin\Room;
 use Olvek\Core\Nature\Animal\AnimalKind;
 use Olvek\Core\Nature\Animal\CompanyRule;
 use Olvek\Core\Nature\Animal\Temper;
-use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\Stock;
 
 /** Animals that fight, hunt or bite one another. */
 final class Companions implements HarmCriterion
@@ -20,17 +20,18 @@ final class Companions implements HarmCriterion
 
     public static function of(Outlook $outlook): array
     {
-        $plan = $outlook->present;
+        $stock = $outlook->present;
+        $litres = $outlook->plan->vessel->grossVolume();
         $harms = [];
         $kinds = [];
-        foreach ($plan->groups as $group) {
+        foreach ($stock->groups as $group) {
             $kinds[$group->kind->id] = $group->kind;
         }
         foreach ($kinds as $kind) {
-            $harms[] = self::males($plan, $kind);
+            $harms[] = self::males($stock, $litres, $kind);
             foreach ($kinds as $other) {
                 if ($other->id !== $kind->id) {
-                    $harms[] = self::between($plan, $kind, $other);
+                    $harms[] = self::between($stock, $litres, $kind, $other);
                 }
             }
         }
@@ -38,14 +39,14 @@ final class Companions implements HarmCriterion
         return array_values(array_filter($harms));
     }
 
-    private static function males(Plan $plan, AnimalKind $kind): ?Harm
+    private static function males(Stock $stock, float $litres, AnimalKind $kind): ?Harm
     {
-        $males = $plan->males($kind);
+        $males = $stock->males($kind);
         if ($males < 2) {
             return null;
         }
         $never = \in_array(CompanyRule::OneMale, $kind->company, true);
-        if (!$never && !Room::fights($kind, $males, $plan->vessel->grossVolume())) {
+        if (!$never && !Room::fights($kind, $males, $litres)) {
             return null;
         }
 
@@ -53,7 +54,7 @@ final class Companions implements HarmCriterion
             HarmId::Company,
             $kind->id,
             $never ? 1.0 : self::QUARREL,
-            $plan->arrival($kind),
+            $stock->arrival($kind),
             $never
                 ? new Message('harm.males-kill', ['kind' => $kind->common])
                 : new Message('harm.males-fight', ['kind' => $kind->common]),
@@ -62,11 +63,11 @@ final class Companions implements HarmCriterion
     }
 
     /** What one kind does to another. */
-    private static function between(Plan $plan, AnimalKind $kind, AnimalKind $other): ?Harm
+    private static function between(Stock $stock, float $litres, AnimalKind $kind, AnimalKind $other): ?Harm
     {
         [$one, $two] = [$kind->common, $other->common];
         $apart = [new Message('avert.apart', ['kind' => $one, 'other' => $two])];
-        $day = max($plan->arrival($kind), $plan->arrival($other));
+        $day = max($stock->arrival($kind), $stock->arrival($other));
 
         return match (true) {
             Room::eats($kind, $other) => new Harm(
@@ -89,7 +90,7 @@ final class Companions implements HarmCriterion
             $other->id > $kind->id
             && Temper::Quarrelsome === $kind->temper
             && Temper::Quarrelsome === $other->temper
-            && Room::areTooClose($kind, $other, $plan->vessel->grossVolume()) => new Harm(
+            && Room::areTooClose($kind, $other, $litres) => new Harm(
                 HarmId::Company,
                 $other->id,
                 self::QUARREL,

@@ -13,11 +13,10 @@ final class Crowding implements HarmCriterion
 {
     public static function of(Outlook $outlook): array
     {
-        $plan = $outlook->present;
-        $litres = $plan->vessel->grossVolume();
+        $litres = $outlook->plan->vessel->grossVolume();
         $all = $least = 0.0;
         $largest = null;
-        foreach ($plan->groups as $group) {
+        foreach ($outlook->present->groups as $group) {
             $all += $group->count * $group->kind->litresEach->value;
             if ($group->kind->leastLitres() > $least) {
                 $least = $group->kind->leastLitres();
@@ -34,7 +33,7 @@ final class Crowding implements HarmCriterion
                 HarmId::Room,
                 $alone ? $largest->id : '',
                 max($all, $least) / $litres,
-                $plan->firstAnimals(),
+                $outlook->present->firstDay(),
                 $alone
                     ? new Message('harm.small-tank', [
                         'kind' => $largest->common,

@@ -80,7 +80,7 @@ final class Dwindling implements HarmCriterion
         $trace = $outlook->trace;
         $end = $outlook->lastDay();
         $since = $outlook->since;
-        $over = 0 === $since ? self::WINDOW : min(self::WINDOW, intdiv($end - $since, 2));
+        $over = 0 === $since ? self::WINDOW : max(1, min(self::WINDOW, intdiv($end - $since, 2)));
         $faded = [];
         foreach (self::standing($outlook) as $i => $clump) {
             $from = max($since, $clump->day + self::SETTLED);

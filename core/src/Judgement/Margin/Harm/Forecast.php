@@ -313,11 +313,11 @@ final readonly class Forecast
     /** @return list<Ahead> water, company and room that are borne, not liked */
     private function animals(): array
     {
-        $plan = $this->outlook->present;
         $trace = $this->outlook->trace;
+        $litres = $this->outlook->plan->vessel->grossVolume();
         $ahead = [];
         $counts = [];
-        foreach ($plan->groups as $group) {
+        foreach ($this->outlook->present->groups as $group) {
             $counts[$group->kind->id] = ($counts[$group->kind->id] ?? 0) + $group->count;
         }
         foreach (WrongWater::kinds($this->outlook) as $id => [$kind, $from]) {
@@ -353,7 +353,7 @@ final readonly class Forecast
             ...$ahead,
             ...array_map(static fn (Harm $h): Ahead => new Ahead(
                 'room',
-                new Message('ahead.room', ['litres' => Amount::volume($plan->vessel->grossVolume() * $h->amount, 0)]),
+                new Message('ahead.room', ['litres' => Amount::volume($litres * $h->amount, 0)]),
                 false,
                 about: $h->about,
             ), $room),

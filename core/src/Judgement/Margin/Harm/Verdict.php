@@ -32,7 +32,7 @@ final class Verdict
         $said = match ($state) {
             MarginState::Fails => self::worst($harms, $state),
             MarginState::Tight => [new Message('verdict.tight'), ...self::worst($harms, $state)],
-            default => [[] === $kinds ? new Message('verdict.holds-plants') : new Message('verdict.holds', self::named($kinds))],
+            default => [[] === $kinds ? new Message('verdict.holds-plants') : new Message('verdict.holds', ['kinds' => self::named($kinds), 'more' => max(0, \count($kinds) - self::NAMED)])],
         };
 
         return null === $sureness ? $said : [...$said, $sureness->message()];
@@ -41,7 +41,7 @@ final class Verdict
     /**
      * Of a running tank.
      *
-     * @param list<string> $kinds common names of the animals that are in or come
+     * @param list<string> $kinds common names of the animals that are in
      * @param list<Harm>   $harms of the weeks ahead, the gravest first
      *
      * @return non-empty-list<Message>
@@ -51,7 +51,7 @@ final class Verdict
         $state = Harms::state($harms);
         $said = match ($state) {
             MarginState::Fails, MarginState::Tight => self::worst($harms, $state),
-            default => [[] === $kinds ? new Message('running.holds-plants') : new Message('running.holds', self::named($kinds))],
+            default => [[] === $kinds ? new Message('running.holds-plants') : new Message('running.holds', ['kinds' => self::named($kinds), 'more' => max(0, \count($kinds) - self::NAMED)])],
         };
 
         return null === $sure ? $said : [...$said, $sure];
@@ -76,10 +76,10 @@ final class Verdict
     /**
      * @param array<array-key, string> $kinds
      *
-     * @return array{kinds: list<string>, more: int} as many as a sentence bears
+     * @return list<string> as many as a sentence bears
      */
     private static function named(array $kinds): array
     {
-        return ['kinds' => array_values(\array_slice($kinds, 0, self::NAMED)), 'more' => max(0, \count($kinds) - self::NAMED)];
+        return array_values(\array_slice($kinds, 0, self::NAMED));
     }
 }
