@@ -147,7 +147,7 @@ final class TodayTest extends BenchTestCase
         $page = $this->patiently("/tanks/$this->tank/today");
         self::assertStringContainsString('Day 40', $this->text('.log-line'));
         self::assertStringContainsString('from 4 readings', $this->text('.log-line'));
-        self::assertStringContainsString('of 48 tanks', $this->text('.verdict-line'));
+        self::assertStringContainsString('of 48 simulated tanks', strtolower($this->text('.verdict-line')));
         self::assertCount(21, $page->filter('.estimated'));
         self::assertCount(4, $page->filter('.estimated .read-dot'));
         self::assertStringContainsString('read as breath', $page->text());
@@ -191,7 +191,7 @@ final class TodayTest extends BenchTestCase
         $page = $this->patiently("/tanks/$this->tank/today/ask?topic=more&of=a1&amount=4");
         self::assertResponseIsSuccessful();
         self::assertStringContainsString('4 more of Ramshorn snail', $this->text('h1'));
-        self::assertStringContainsString('of 48 tanks', $this->text('.verdict-line'));
+        self::assertStringContainsString('of 48 simulated tanks', strtolower($this->text('.verdict-line')));
         self::assertCount(10, $page->filter('.compared tbody tr'));
         $this->browser->submit($page->selectButton('Plan it for tomorrow: 4 more of Ramshorn snail')->form());
         self::assertResponseRedirects();

@@ -202,6 +202,7 @@ final class SmallFaultsTest extends BenchTestCase
         $this->send(['vessel.length' => '80']);
         $summary = fn (): string => $this->service(Summaries::class)->of(
             $this->service(TankRepository::class)->head($this->stored()),
+            null,
             $this->keeper->units(),
         )->size;
         self::assertStringStartsWith('80 ×', $summary());

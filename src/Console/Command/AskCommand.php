@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace Olvek\Console\Command;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Ask\AskOutcome;
 use Olvek\Core\Judgement\Ask\Comparison;
 use Olvek\Core\Judgement\Ask\FutureOnly;
 use Olvek\Core\Judgement\Ask\Line;
+use Olvek\Core\Judgement\Standing\SimulatedTank;
 use Olvek\Core\Keeping\Estimation\Estimator;
-use Olvek\Core\Keeping\Estimation\Member;
 use Olvek\Core\Keeping\Log\TestKit;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Service\Site\FormatOption;
+use Olvek\Service\Speech\Speech;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -32,6 +34,7 @@ final class AskCommand extends Command
         private readonly PlanArgument $plans,
         private readonly Estimation $estimation,
         private readonly Editor $editor,
+        private readonly Speech $speech,
     ) {
         parent::__construct();
     }
@@ -95,15 +98,17 @@ final class AskCommand extends Command
         }
         $estimator = new Estimator($plan, ...$read);
         $progress = FormatOption::progress($errors);
-        $estimate = $this->estimation->estimate($estimator, $progress);
-        $outcomes = static fn (Member $m): array => AskOutcome::all($m);
+        $now = $this->estimation->estimate($estimator, $progress);
+        $tanks = $this->estimation->then($estimator, $now->estimate, $then, $progress);
         $comparison = Comparison::of(
             $then,
-            array_map($outcomes, $estimate->asNow),
-            array_map($outcomes, $this->estimation->then($estimator, $estimate, $then, $progress)),
+            array_map(AskOutcome::all(...), $now->estimate->asNow),
+            array_map(AskOutcome::all(...), $now->estimate->ahead(SimulatedTank::members($tanks))),
+            $now->standing->sound,
+            SimulatedTank::prospects($tanks),
         );
         $output->writeln(
-            'json' === $format ? FormatOption::json(self::data($comparison)) : self::lines($comparison, $units),
+            'json' === $format ? FormatOption::json($this->data($comparison, $units)) : $this->lines($comparison, $units),
             OutputInterface::OUTPUT_RAW,
         );
 
@@ -111,10 +116,14 @@ final class AskCommand extends Command
     }
 
     /** @return list<string> */
-    private static function lines(Comparison $comparison, UnitSystem $units): array
+    private function lines(Comparison $comparison, UnitSystem $units): array
     {
         $kit = TestKit::of();
-        $lines = [$comparison->sentence, '', FormatOption::row(self::WIDTHS, ['In the next eight weeks', 'as now', 'with it'])];
+        $lines = [
+            $this->speech->sayAll($comparison->sentences, $units),
+            '',
+            FormatOption::row(self::WIDTHS, ['In the next eight weeks', 'as now', 'with it']),
+        ];
         foreach ($comparison->lines as $line) {
             $say = static fn (float $value): string => $line->outcome->quantity()->say($value, $kit, $units);
             $lines[] = FormatOption::row(self::WIDTHS, [
@@ -129,11 +138,12 @@ final class AskCommand extends Command
     }
 
     /** @return array<string, mixed> */
-    private static function data(Comparison $comparison): array
+    private function data(Comparison $comparison, UnitSystem $units): array
     {
         return [
             'verdict' => $comparison->verdict->value,
-            'sentence' => $comparison->sentence,
+            'sentence' => $this->speech->sayAll($comparison->sentences, $units),
+            'sentences' => array_map(fn (Message $m): array => $this->speech->data($m, $units), $comparison->sentences),
             'tanks' => $comparison->tanks,
             'held' => $comparison->held,
             'holds' => $comparison->holds,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Olvek\Console\Command;
 
+use Olvek\Core\Judgement\Standing\SimulatedTank;
 use Olvek\Core\Keeping\Estimation\Estimator;
-use Olvek\Core\Keeping\Estimation\Member;
 use Olvek\Core\Keeping\Log\Log;
 use Olvek\Core\Planning\Plan\Plan;
 
@@ -27,8 +27,8 @@ final readonly class EstimatePieces implements Pieces
     ) {
     }
 
-    public function piece(int $n): Member
+    public function piece(int $n): SimulatedTank
     {
-        return (new Estimator($this->plan, $this->log, $this->today))->run($this->scores[$n], $this->whole, $this->other);
+        return SimulatedTank::run(new Estimator($this->plan, $this->log, $this->today), $this->scores[$n], $this->whole, $this->other);
     }
 }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Console\Command;
 
+use Olvek\Core\Judgement\Standing\EstimatedTank;
+use Olvek\Core\Judgement\Standing\SimulatedTank;
 use Olvek\Core\Keeping\Estimation\Estimate;
 use Olvek\Core\Keeping\Estimation\Estimator;
-use Olvek\Core\Keeping\Estimation\Member;
 use Olvek\Core\Keeping\Estimation\Smoother;
 use Olvek\Core\Planning\Plan\Plan;
 
@@ -18,24 +19,25 @@ final readonly class Estimation
     }
 
     /** @param \Closure(int, int): bool $progress called with tanks done and of how many */
-    public function estimate(Estimator $estimator, \Closure $progress): Estimate
+    public function estimate(Estimator $estimator, \Closure $progress): EstimatedTank
     {
         $prior = $scores = $estimator->prior();
         $steps = [] === $estimator->observations ? 0 : Smoother::STEPS;
         $all = ($steps + 1) * \count($prior);
-        $first = $members = [];
+        $first = $tanks = [];
         for ($step = 0; $step <= $steps; ++$step) {
             $done = $step * \count($prior);
-            $members = $this->members(
+            $tanks = $this->tanks(
                 new EstimatePieces($estimator->plan, $estimator->log, $estimator->today, $scores, 0 === $step || $steps === $step),
                 \count($scores),
                 static fn (int $n): bool => $progress($done + $n, $all),
             );
+            $members = SimulatedTank::members($tanks);
             $first = 0 === $step ? $members : $first;
             $scores = $step < $steps ? $estimator->step($scores, $members, $first, $step) : $scores;
         }
 
-        return Estimate::of($estimator, $prior, $first, $scores, $members);
+        return EstimatedTank::of($estimator, $prior, $first, $scores, $tanks);
     }
 
     /**
@@ -43,32 +45,30 @@ final readonly class Estimation
      *
      * @param \Closure(int, int): bool $progress
      *
-     * @return list<Member> from today on
+     * @return list<SimulatedTank>
      */
     public function then(Estimator $estimator, Estimate $estimate, Plan $plan, \Closure $progress): array
     {
-        return $estimate->ahead(
-            $this->members(
-                new EstimatePieces($estimator->plan, $estimator->log, $estimator->today, $estimate->scores, true, $plan),
-                \count($estimate->scores),
-                $progress,
-            ),
+        return $this->tanks(
+            new EstimatePieces($estimator->plan, $estimator->log, $estimator->today, $estimate->scores, true, $plan),
+            \count($estimate->scores),
+            $progress,
         );
     }
 
     /**
      * @param \Closure(int, int): bool $progress
      *
-     * @return list<Member>
+     * @return list<SimulatedTank>
      */
-    private function members(EstimatePieces $work, int $pieces, \Closure $progress): array
+    private function tanks(EstimatePieces $work, int $pieces, \Closure $progress): array
     {
-        /** @var array<int, Member> $members */
-        $members = $this->processes->map($work, $pieces, $progress);
-        if (\count($members) < $pieces) {
+        /** @var array<int, SimulatedTank> $tanks */
+        $tanks = $this->processes->map($work, $pieces, $progress);
+        if (\count($tanks) < $pieces) {
             throw new \RuntimeException('Stopped before there was an estimate.');
         }
 
-        return array_values($members);
+        return array_values($tanks);
     }
 }

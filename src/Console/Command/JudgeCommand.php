@@ -4,13 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Console\Command;
 
-use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Judgement\Margin\Band;
 use Olvek\Core\Judgement\Margin\ClumpLight;
-use Olvek\Core\Judgement\Margin\Harm\Ahead;
-use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Judgement\Margin\Ledger;
@@ -24,7 +21,6 @@ use Olvek\Core\Planning\Plan\MaterialNeed;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\Flow;
 use Olvek\Service\Site\FormatOption;
-use Olvek\Service\Speech\Speech;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -41,7 +37,7 @@ final class JudgeCommand extends Command
         private readonly PlanArgument $plans,
         private readonly RemedySearch $helps,
         private readonly Processes $processes,
-        private readonly Speech $speech,
+        private readonly VerdictOutput $verdicts,
     ) {
         parent::__construct();
     }
@@ -96,12 +92,12 @@ final class JudgeCommand extends Command
         $output->writeln(
             'json' === $format
                 ? FormatOption::json([
-                    ...$this->verdictData($judgement, $units),
+                    ...$this->verdicts->data($judgement, $units),
                     ...self::data($judgement, $ledger, $helps, ClumpLight::onDay($plan, $ledger->day)),
                     ...self::sure($judgement, $tornado),
                 ])
                 : [
-                    ...$this->verdictLines($judgement, $units),
+                    ...$this->verdicts->lines($judgement, $units),
                     ...self::lines($judgement, $ledger, $helps),
                     ...self::sureLines($judgement, $tornado),
                 ],
@@ -109,66 +105,6 @@ final class JudgeCommand extends Command
         );
 
         return Command::SUCCESS;
-    }
-
-    /** @return array<string, mixed> state, sentences, who comes to harm and what lies ahead */
-    private function verdictData(Judgement $judgement, UnitSystem $units): array
-    {
-        return [
-            'state' => $judgement->state->value,
-            'verdict' => $this->speech->sayAll($judgement->verdict, $units),
-            'harms' => array_map(
-                fn (Harm $h): array => [
-                    'id' => $h->id->value,
-                    'about' => $h->about,
-                    'state' => $h->state->value,
-                    'share' => round($h->amount, 4),
-                    'day' => $h->day,
-                    'sure' => null === $h->sure ? null : round($h->sure, 3),
-                    'sentence' => $this->speech->say($h->message, $units),
-                    'remedies' => array_map(fn (Message $m): string => $this->speech->say($m, $units), $h->averts),
-                    'weight' => [
-                        'tight' => $h->id->weight()->tight,
-                        'fails' => is_finite($h->id->weight()->fails) ? $h->id->weight()->fails : null,
-                        'measures' => $h->id->weight()->measures,
-                        'reason' => $h->id->weight()->reason,
-                    ],
-                ],
-                $judgement->weighing(),
-            ),
-            'ahead' => array_map(
-                fn (Ahead $a): array => [
-                    'id' => $a->id,
-                    'about' => $a->about,
-                    'from' => $a->from,
-                    'to' => $a->to,
-                    'harmless' => $a->harmless,
-                    'sentence' => $this->speech->say($a->message, $units),
-                ],
-                $judgement->ahead,
-            ),
-        ];
-    }
-
-    /** @return list<string> */
-    private function verdictLines(Judgement $judgement, UnitSystem $units): array
-    {
-        return [
-            $judgement->state->words().': '.$this->speech->sayAll($judgement->verdict, $units),
-            '',
-            ...array_map(
-                fn (Harm $h): string => \sprintf(
-                    '%-6s %-12s %s %s%s',
-                    $h->state->words(),
-                    $h->id->value,
-                    $this->speech->say($h->message, $units),
-                    $this->speech->sayAll($h->averts, $units),
-                    null === $h->sure ? '' : \sprintf(' (%d of 100 tanks)', (int) round(100 * $h->sure)),
-                ),
-                $judgement->weighing(),
-            ),
-            ...array_map(fn (Ahead $a): string => '       '.$this->speech->say($a->message, $units), $judgement->ahead),
-        ];
     }
 
     /** @return list<string> how many tanks come through, and what decides it */

@@ -29,8 +29,11 @@ final class TodayCommand extends Command
     /** Of the columns of its table. */
     private const WIDTHS = [36, 20, 36, 36];
 
-    public function __construct(private readonly PlanArgument $plans, private readonly Estimation $estimation)
-    {
+    public function __construct(
+        private readonly PlanArgument $plans,
+        private readonly Estimation $estimation,
+        private readonly VerdictOutput $verdicts,
+    ) {
         parent::__construct();
     }
 
@@ -54,12 +57,13 @@ final class TodayCommand extends Command
             return Command::FAILURE;
         }
         $estimator = new Estimator($plan, ...$read);
-        $estimate = $this->estimation->estimate($estimator, FormatOption::progress($errors));
+        $now = $this->estimation->estimate($estimator, FormatOption::progress($errors));
+        $estimate = $now->estimate;
         $breath = Breath::of($plan, $read[0]);
         $output->writeln(
             'json' === $format
-                ? FormatOption::json(self::data($estimator, $estimate, $breath))
-                : self::lines($estimator, $estimate, $breath, $units),
+                ? FormatOption::json([...self::data($estimator, $estimate, $breath), ...$this->verdicts->data($now->standing, $units)])
+                : [...self::lines($estimator, $estimate, $breath, $units), '', ...$this->verdicts->lines($now->standing, $units)],
             OutputInterface::OUTPUT_RAW,
         );
 

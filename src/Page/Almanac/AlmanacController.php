@@ -10,6 +10,7 @@ use Olvek\Service\Account\Today;
 use Olvek\Service\Almanac\Almanac;
 use Olvek\Service\Almanac\AlmanacCalendar;
 use Olvek\Service\Almanac\Settling;
+use Olvek\Service\Estimate\Standings;
 use Olvek\Service\Site\Attachment;
 use Olvek\Service\Site\FormToken;
 use Olvek\Service\Site\Saver;
@@ -44,6 +45,7 @@ final class AlmanacController extends AbstractController
         private readonly TankRepository $tanks,
         private readonly EntityManagerInterface $entities,
         private readonly Saver $saver,
+        private readonly Standings $standings,
     ) {
     }
 
@@ -58,7 +60,9 @@ final class AlmanacController extends AbstractController
     #[SlowPool]
     public function refresh(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
-        $waiting = $this->almanac->refresh($keeper, new Deadline(self::PATIENCE));
+        $patience = new Deadline(self::PATIENCE);
+        $waiting = $this->almanac->refresh($keeper, $patience);
+        $waiting = max($waiting, $this->standings->among(array_values($this->tanks->active($keeper)), $keeper, $patience)[1]);
         if ('json' !== $request->getPreferredFormat()) {
             return $this->redirectToRoute('almanac', [], Response::HTTP_SEE_OTHER);
         }

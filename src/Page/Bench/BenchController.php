@@ -9,6 +9,7 @@ use Olvek\Page\Account\EntryPoint;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Editing\StaleEdit;
 use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Estimate\Standings;
 use Olvek\Service\Site\Attachment;
 use Olvek\Service\Site\FormToken;
 use Olvek\Service\Tank\Tank;
@@ -34,6 +35,7 @@ final class BenchController extends AbstractController
         private readonly BenchPage $page,
         private readonly TankEditor $editor,
         private readonly TankRepository $tanks,
+        private readonly Standings $standings,
     ) {
     }
 
@@ -95,7 +97,13 @@ final class BenchController extends AbstractController
         return $this->glanced(
             $request,
             $tank,
-            $this->page->glance($tank, $keeper->units(), ViewSettings::asked($request, $keeper->units()), $plan),
+            $this->page->glance(
+                $tank,
+                $keeper->units(),
+                ViewSettings::asked($request, $keeper->units()),
+                $plan,
+                $this->standings->tried($tank, $plan, $keeper),
+            ),
         );
     }
 
@@ -178,8 +186,9 @@ final class BenchController extends AbstractController
         int $status = Response::HTTP_OK,
     ): Response {
         $view = ViewSettings::asked($request, $keeper->units());
+        $standing = $this->standings->of($tank, $keeper);
         if (!self::wantsParts($request)) {
-            $parts = $this->page->parts($tank, $keeper->units(), $view, $typed, $errors);
+            $parts = $this->page->parts($tank, $keeper->units(), $view, $typed, $errors, $standing);
 
             return $this->render(
                 'bench/show.html.twig',
@@ -188,7 +197,7 @@ final class BenchController extends AbstractController
             );
         }
         // A script fetches what is out of sight once the hand rests; a page without one has all of it at once.
-        $turns = $this->page->inTurn($tank, $keeper->units(), $view, $typed, $errors, $view->drawn());
+        $turns = $this->page->inTurn($tank, $keeper->units(), $view, $typed, $errors, $standing, $view->drawn());
         $known = self::known($request);
         $outOfSight = [] !== array_diff(BenchPage::DRAWN, $view->drawn());
         if (!\in_array(self::LINES, $request->getAcceptableContentTypes(), true)) {

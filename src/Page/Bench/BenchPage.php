@@ -11,6 +11,7 @@ use Olvek\Core\Basis\Unit\UnreadableQuantity;
 use Olvek\Core\Judgement\Margin\ClumpLight;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Ledger;
+use Olvek\Core\Judgement\Standing\Standing;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Buying\Sheet;
 use Olvek\Core\Planning\Plan\Plan;
@@ -55,33 +56,43 @@ final readonly class BenchPage
     }
 
     /**
-     * @param array<string, string> $typed  texts that were not saved
-     * @param array<string, string> $errors why, by place
+     * @param array<string, string> $typed    texts that were not saved
+     * @param array<string, string> $errors   why, by place
+     * @param Standing|null         $standing of a running tank
      *
      * @return array<string, Part> by name
      */
-    public function parts(Tank $tank, UnitSystem $units, ViewSettings $view, array $typed, array $errors): array
+    public function parts(Tank $tank, UnitSystem $units, ViewSettings $view, array $typed, array $errors, ?Standing $standing): array
     {
-        return array_merge(...iterator_to_array($this->inTurn($tank, $units, $view, $typed, $errors, self::DRAWN), false));
+        return array_merge(...iterator_to_array($this->inTurn($tank, $units, $view, $typed, $errors, $standing, self::DRAWN), false));
     }
 
     /**
      * The same, first of all the judgement; drawings and stages are made when they are asked for.
      *
-     * @param array<string, string> $typed  texts that were not saved
-     * @param array<string, string> $errors why, by place
-     * @param list<string>          $drawn  which drawings are made
+     * @param array<string, string> $typed    texts that were not saved
+     * @param array<string, string> $errors   why, by place
+     * @param Standing|null         $standing of a running tank
+     * @param list<string>          $drawn    which drawings are made
      *
      * @return \Generator<int, array<string, Part>> by name
      */
-    public function inTurn(Tank $tank, UnitSystem $units, ViewSettings $view, array $typed, array $errors, array $drawn): \Generator
-    {
+    public function inTurn(
+        Tank $tank,
+        UnitSystem $units,
+        ViewSettings $view,
+        array $typed,
+        array $errors,
+        ?Standing $standing,
+        array $drawn,
+    ): \Generator {
         $revision = $this->tanks->head($tank);
         $plan = $this->editor->plan($revision);
         $verdict = $this->outcomes->verdict($revision, $plan, $units);
         yield $this->made(['verdict', 'margins'], [
             'tank' => $tank,
-            'judgement' => $verdict,
+            'judgement' => null === $standing ? $verdict : $verdict->standing($standing),
+            'standing' => $standing,
             'differences' => $this->differences($tank, $revision, $verdict, $units),
             'words' => $revision->words,
             'undoes' => null === $revision->parent ? null : $revision->words,
@@ -114,9 +125,11 @@ final readonly class BenchPage
      * The tank on another day, or with a change that is only tried: drawings, year, verdict and margins; nothing that is typed into. What
      * is only tried is run roughly and for half a year, while the hand is at it; its drawing is the one that is looked at.
      *
+     * @param Standing|null $standing of a running tank, with the change
+     *
      * @return array<string, Part> by name
      */
-    public function glance(Tank $tank, UnitSystem $units, ViewSettings $view, ?Plan $tried = null): array
+    public function glance(Tank $tank, UnitSystem $units, ViewSettings $view, ?Plan $tried = null, ?Standing $standing = null): array
     {
         $revision = $this->tanks->head($tank);
         $plan = $this->editor->plan($revision);
@@ -136,7 +149,8 @@ final readonly class BenchPage
 
         return $this->made([...$seen, 'verdict', 'margins'], [
             'tank' => $tank,
-            'judgement' => $verdict,
+            'judgement' => null === $standing ? $verdict : $verdict->standing($standing),
+            'standing' => $standing,
             'drawings' => self::drawings($tried, $judged->trace->on($day), $units, $seen),
             'tried' => true,
             'differences' => $verdict->differences($saved),
@@ -180,16 +194,29 @@ final readonly class BenchPage
             'head' === $name => [$tank->name(), $tank->id()->toRfc4122(), ...$of('undoes', 'redoes', 'day')],
             'verdict' === $name => [
                 $judgement instanceof Verdict ? [$judgement->state, $judgement->verdict] : null,
+                isset($context['standing']),
                 ...$of('differences', 'words', 'undoes', 'tried', 'homeless', 'typed'),
             ],
             'margins' === $name => $judgement instanceof Verdict
-                ? [$judgement->margins, $judgement->harms, $judgement->ahead, $judgement->sureness]
+                ? [
+                    $judgement->margins,
+                    $judgement->harms,
+                    $judgement->ahead,
+                    $judgement->sureness,
+                    self::isSure($context['standing'] ?? null),
+                ]
                 : null,
             'year' === $name => $of('year', 'marks', 'cursor', 'day', 'hardest'),
             'written' === $name => $of('written', 'day'),
             'ledger' === $name => [...$of('chart', 'day'), $context['view'] ?? null],
             default => [...$of('take'), $context['view'] ?? null],
         };
+    }
+
+    /** Whether it is known how sure a running tank's standing is; null of a plan. */
+    private static function isSure(mixed $standing): ?bool
+    {
+        return $standing instanceof Standing ? $standing->isSure() : null;
     }
 
     /** The day's account; null where it is not looked at: it takes a run. */

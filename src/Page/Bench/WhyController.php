@@ -13,6 +13,7 @@ use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Core\Planning\Plan\Method;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Editing\TankEditor;
+use Olvek\Service\Estimate\Estimates;
 use Olvek\Service\Judging\AnswerJob;
 use Olvek\Service\Judging\AvertingJob;
 use Olvek\Service\Judging\BandJob;
@@ -50,6 +51,7 @@ final class WhyController extends AbstractController
         private readonly WorkQueue $queue,
         private readonly Questions $questions,
         private readonly Editor $editor,
+        private readonly Estimates $estimates,
     ) {
     }
 
@@ -171,12 +173,23 @@ final class WhyController extends AbstractController
             : $this->render('bench/asked.html.twig', ['inner' => "bench/_$what.html.twig", ...$context]);
     }
 
-    /** Judges a few more of the tanks whose uncertain numbers differ. */
+    /** Judges a few more of the tanks whose uncertain numbers differ; of a running tank all of them, in the background. */
     #[Route('/sure/{part}', name: 'bench_sure', requirements: ['part' => '\d{1,3}'], methods: ['POST'])]
     public function sure(Request $request, Tank $tank, int $part, #[CurrentUser] Keeper $keeper): Response
     {
         if ($part >= Outcomes::PARTS) {
             throw $this->createNotFoundException('There are only so many parts.');
+        }
+        $life = $this->estimates->life($tank, $keeper);
+        if (null !== $life && $life->isRun()) {
+            // How sure a running tank is, its estimate says, whole.
+            [$ticket] = $this->estimates->ask($life, $keeper);
+
+            return new JsonResponse(
+                ['base' => $tank->head(), 'done' => $ticket->isDone(), 'of' => 1],
+                $ticket->status(),
+                $ticket->headers(),
+            );
         }
         $revision = $this->tanks->head($tank);
         $ticket = $this->queue->ask(new BandJob($revision->plan, $part), $keeper);

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Olvek\Page\Estimate;
 
-use Olvek\Core\Judgement\Ask\AskOutcome;
-use Olvek\Core\Judgement\Ask\Comparison;
 use Olvek\Core\Keeping\Estimation\Breath;
 use Olvek\Core\Keeping\Estimation\Estimate;
 use Olvek\Core\Keeping\Estimation\Quantity;
@@ -22,6 +20,7 @@ use Olvek\Service\Editing\StaleEdit;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Estimate\Estimates;
 use Olvek\Service\Estimate\Gauge;
+use Olvek\Service\Estimate\Standings;
 use Olvek\Service\Estimate\TankHistory;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Site\FormToken;
@@ -45,6 +44,7 @@ final class TodayController extends AbstractController
         private readonly Estimates $estimates,
         private readonly Logbook $logbook,
         private readonly TankEditor $editor,
+        private readonly Standings $standings,
     ) {
     }
 
@@ -144,12 +144,10 @@ final class TodayController extends AbstractController
             ];
         }
 
-        $ahead = Comparison::alone($life->plan, array_map(AskOutcome::all(...), $estimate->asNow));
-
         return $this->render('estimate/today.html.twig', [
             ...$common,
             'estimate' => $estimate,
-            'outlook' => $ahead,
+            'standing' => $this->standings->of($tank, $keeper),
             'groups' => $groups,
             'asked' => $estimate->asked(ActualPlan::unlogged($life->plan, $life->log, $life->day)),
             'breath' => Breath::of($life->plan, $life->log),

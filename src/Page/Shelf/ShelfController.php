@@ -7,11 +7,13 @@ namespace Olvek\Page\Shelf;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Almanac\Almanac;
 use Olvek\Service\Almanac\Due;
+use Olvek\Service\Estimate\Standings;
 use Olvek\Service\Log\EntryRepository;
 use Olvek\Service\Shelf\Summaries;
 use Olvek\Service\Tank\Revision;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
+use Olvek\Service\Work\Deadline;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -22,6 +24,8 @@ final class ShelfController extends AbstractController
 {
     /** Tanks that stand on one page of the shelf. */
     private const BOARD = 12;
+    /** Seconds that the page gives to tanks whose standing today is not known yet. J. */
+    private const PATIENCE = 0.25;
 
     #[Route('/', name: 'shelf', methods: ['GET'])]
     public function shelf(
@@ -31,6 +35,7 @@ final class ShelfController extends AbstractController
         Summaries $summaries,
         Almanac $almanac,
         EntryRepository $entries,
+        Standings $standings,
     ): Response {
         $boards = max(1, (int) ceil($tanks->onShelf($keeper) / self::BOARD));
         $board = filter_var($request->query->getString('board', '1'), \FILTER_VALIDATE_INT, [
@@ -44,17 +49,18 @@ final class ShelfController extends AbstractController
         $here = array_map(static fn (Revision $r): Tank => $r->tank, $revisions);
         $asks = $almanac->of($keeper, array_map(static fn (Tank $t): string => $t->id()->toRfc4122(), $here));
         $read = $entries->lastRead($here);
+        [$stand, $unknown] = $standings->among($here, $keeper, new Deadline(self::PATIENCE));
 
         return $this->render('shelf/shelf.html.twig', [
             'board' => $board,
-            'waiting' => $asks['waiting'],
+            'waiting' => max($asks['waiting'], $unknown),
             'boards' => $boards,
             'archived' => $tanks->archived($keeper),
             'rooms' => $tanks->rooms($keeper),
             'tanks' => array_map(
                 static fn (Revision $r): array => [
                     'tank' => $r->tank,
-                    'summary' => $summaries->of($r, $keeper->units()),
+                    'summary' => $summaries->of($r, $stand[$r->tank->id()->toRfc4122()] ?? null, $keeper->units()),
                     'late' => self::of($asks['late'], $r->tank),
                     'now' => self::of($asks['now'], $r->tank),
                     'read' => $read[$r->tank->id()->toRfc4122()] ?? [],

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Olvek\Service\Estimate;
 
 use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Standing\SimulatedTank;
 use Olvek\Core\Keeping\Estimation\Estimator;
-use Olvek\Core\Keeping\Estimation\Member;
 use Olvek\Core\Keeping\Estimation\Smoother;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Plan\PlanDocument;
@@ -34,27 +34,27 @@ final readonly class EstimateParts
         return new Estimator($state->plan($this->document), $state->log, $state->day);
     }
 
-    /** @return list<Member> */
+    /** @return list<SimulatedTank> */
     public function part(EstimateJob $job): array
     {
         $estimator = $this->estimator($job->state);
         $step = intdiv($job->part, self::AT_ONCE);
         $scores = $this->scores($job->state, $estimator, $step);
-        $members = [];
+        $tanks = [];
         for ($n = ($job->part % self::AT_ONCE) * self::TANKS; $n < ($job->part % self::AT_ONCE + 1) * self::TANKS; ++$n) {
-            $members[] = $estimator->run($scores[$n], 0 === $step || Smoother::STEPS === $step);
+            $tanks[] = SimulatedTank::run($estimator, $scores[$n], 0 === $step || Smoother::STEPS === $step);
         }
 
-        return $members;
+        return $tanks;
     }
 
-    /** @return list<Member> the job's tanks, with something done */
+    /** @return list<SimulatedTank> the job's tanks, with something done */
     public function asked(AskJob $job): array
     {
         $estimator = $this->estimator($job->state);
         $then = $this->editor->apply($job->state->plan($this->document), $job->edits, UnitSystem::Metric)->plan;
 
-        return array_map(static fn (array $of): Member => $estimator->run($of, true, $then), $job->scores);
+        return array_map(static fn (array $of): SimulatedTank => SimulatedTank::run($estimator, $of, true, $then), $job->scores);
     }
 
     /**
@@ -71,8 +71,8 @@ final readonly class EstimateParts
             self::name($state)."scores$step",
             fn (): array => $estimator->step(
                 $this->scores($state, $estimator, $step - 1),
-                $this->members($state, $step - 1),
-                $this->members($state, 0),
+                SimulatedTank::members($this->tanks($state, $step - 1)),
+                SimulatedTank::members($this->tanks($state, 0)),
                 $step - 1,
             ),
         );
@@ -81,14 +81,14 @@ final readonly class EstimateParts
         return $scores;
     }
 
-    /** @return list<Member> of a step whose parts are all known */
-    public function members(TankState $state, int $step): array
+    /** @return list<SimulatedTank> of a step whose parts are all known */
+    public function tanks(TankState $state, int $step): array
     {
         $parts = $this->cache->all(array_map(
             static fn (int $n): string => WorkQueue::name(new EstimateJob($state, $step * self::AT_ONCE + $n)),
             range(0, self::AT_ONCE - 1),
         )) ?? throw new \RuntimeException('A part of the step before is missing.');
-        /** @var list<array{list<Member>}> $parts */
+        /** @var list<array{list<SimulatedTank>}> $parts */
 
         return array_merge(...array_column($parts, 0));
     }

@@ -10,9 +10,10 @@ use Olvek\Core\Judgement\Ask\Comparison;
 use Olvek\Core\Judgement\Ask\Now;
 use Olvek\Core\Judgement\Ask\Proposal;
 use Olvek\Core\Judgement\Ask\Proposals;
+use Olvek\Core\Judgement\Standing\EstimatedTank;
+use Olvek\Core\Judgement\Standing\SimulatedTank;
 use Olvek\Core\Keeping\Estimation\Books;
 use Olvek\Core\Keeping\Estimation\Estimate;
-use Olvek\Core\Keeping\Estimation\Member;
 use Olvek\Core\Keeping\Estimation\Smoother;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Plan\Plan;
@@ -36,6 +37,7 @@ final readonly class Estimates
         private ResultCache $cache,
         private WorkQueue $queue,
         private EstimateParts $parts,
+        private KeptStandings $standings,
         private TankRepository $tanks,
         private TankEditor $editor,
         private LogReader $logReader,
@@ -67,9 +69,14 @@ final readonly class Estimates
     /** What has been worked out of a tank; null where some is missing. */
     public function known(TankHistory $life): ?Estimate
     {
-        $estimate = $this->cache->known(EstimateParts::name($life->state));
+        return $this->estimated($life)?->estimate;
+    }
 
-        return $estimate instanceof Estimate ? $estimate : null;
+    private function estimated(TankHistory $life): ?EstimatedTank
+    {
+        $estimated = $this->cache->known(EstimateParts::name($life->state));
+
+        return $estimated instanceof EstimatedTank ? $estimated : null;
     }
 
     /**
@@ -94,7 +101,10 @@ final readonly class Estimates
             }
         }
 
-        return [Ticket::done($this->gathered($life->state)), 1.0];
+        $estimated = $this->gathered($life->state);
+        $this->standings->keep($life->revision->tank, $life->day, $estimated);
+
+        return [Ticket::done($estimated->estimate), 1.0];
     }
 
     /**
@@ -104,22 +114,24 @@ final readonly class Estimates
      */
     public function compare(TankHistory $life, Estimate $estimate, Plan $then, array $edits, Keeper $keeper): Ticket
     {
-        $members = [];
+        $tanks = [];
         $patience = new Deadline($this->patience / 2);
         foreach (array_chunk($estimate->scores, EstimateParts::TANKS) as $part => $scores) {
             $ticket = $this->queue->ask(new AskJob($life->state, $scores, $edits, $part), $keeper);
             if (!$ticket->isDone() || ($patience->isSpent() && $part < EstimateParts::AT_ONCE - 1)) {
                 return $ticket->isDone() ? Ticket::underway() : $ticket;
             }
-            /** @var list<Member> $of */
+            /** @var list<SimulatedTank> $of */
             $of = $ticket->value;
-            $members = [...$members, ...$of];
+            $tanks = [...$tanks, ...$of];
         }
 
         return Ticket::done(Comparison::of(
             $then,
             array_map(AskOutcome::all(...), $estimate->asNow),
-            array_map(AskOutcome::all(...), $estimate->ahead($members)),
+            array_map(AskOutcome::all(...), $estimate->ahead(SimulatedTank::members($tanks))),
+            $this->estimated($life)->standing->sound ?? [],
+            SimulatedTank::prospects($tanks),
         ));
     }
 
@@ -160,22 +172,22 @@ final readonly class Estimates
         return $proposals;
     }
 
-    private function gathered(TankState $state): Estimate
+    private function gathered(TankState $state): EstimatedTank
     {
-        $estimate = $this->cache->get(EstimateParts::name($state), function () use ($state): Estimate {
+        $estimated = $this->cache->get(EstimateParts::name($state), function () use ($state): EstimatedTank {
             $estimator = $this->parts->estimator($state);
             $last = [] === $estimator->observations ? 0 : Smoother::STEPS;
 
-            return Estimate::of(
+            return EstimatedTank::of(
                 $estimator,
                 $estimator->prior(),
-                $this->parts->members($state, 0),
+                SimulatedTank::members($this->parts->tanks($state, 0)),
                 $this->parts->scores($state, $estimator, $last),
-                $this->parts->members($state, $last),
+                $this->parts->tanks($state, $last),
             );
         });
-        \assert($estimate instanceof Estimate);
+        \assert($estimated instanceof EstimatedTank);
 
-        return $estimate;
+        return $estimated;
     }
 }

@@ -16,6 +16,7 @@ use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Uncertainty;
 use Olvek\Core\Judgement\Margin\Voice;
+use Olvek\Core\Judgement\Standing\Standing;
 use Olvek\Core\Planning\Plan\Plan;
 
 /** What a judgement says: its state and sentences, who comes to harm, what lies ahead, and the gauges. */
@@ -67,6 +68,12 @@ readonly class Verdict
         $harms = Harms::sorted($sureness->ofHarms($this->harms));
 
         return new self(Harms::state($harms), Sentences::of($plan, $harms, $sureness), $margins, $harms, $this->ahead, $sureness);
+    }
+
+    /** The same of a running tank, which stands as it does today: gauges are its plan's, all else is told of the weeks ahead. */
+    public function standing(Standing $standing): self
+    {
+        return new self($standing->state, $standing->verdict, $this->margins, $standing->harms, $standing->ahead, $this->sureness);
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Olvek\Service\Shelf;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Standing\Standing;
 use Olvek\Core\Planning\Plan\Quantities;
 use Olvek\Service\Drawing\Elevation;
 use Olvek\Service\Editing\TankEditor;
@@ -15,10 +16,10 @@ use Olvek\Service\Site\ResultCache;
 use Olvek\Service\Tank\Revision;
 use Twig\Environment;
 
-/** Tanks at a glance, kept per plan: a shelf of two hundred is not judged anew at every visit. */
+/** Tanks at a glance, kept per plan, and per day of those that run: a shelf of two hundred is not judged anew at every visit. */
 final readonly class Summaries
 {
-    /** Day on which a tank is shown: grown in. */
+    /** Day on which a planned tank is shown: grown in. */
     private const GROWN = 60;
 
     public function __construct(
@@ -29,15 +30,19 @@ final readonly class Summaries
     ) {
     }
 
-    public function of(Revision $revision, UnitSystem $units): Summary
+    /** @param Standing|null $standing of a running tank */
+    public function of(Revision $revision, ?Standing $standing, UnitSystem $units): Summary
     {
+        $print = null === $standing ? 'planned' : hash('xxh128', serialize($standing));
+
         return $this->cache->get(
-            implode('.', ['summary', $revision->tank->id()->toBase58(), $revision->tank->planHash(), $units->value]),
-            function () use ($revision, $units): Summary {
+            implode('.', ['summary', $revision->tank->id()->toBase58(), $revision->tank->planHash(), $print, $units->value]),
+            function () use ($revision, $standing, $units): Summary {
                 $plan = $this->editor->plan($revision);
-                $outcome = $this->outcomes->of($revision, $plan, $units);
+                $outcome = $standing ?? $this->outcomes->of($revision, $plan, $units);
+                $shown = $outcome instanceof Standing ? $outcome->snapshot : $outcome->album->on(self::GROWN);
                 $drawing = $this->twig->render('shelf/_thumbnail.html.twig', [
-                    'section' => Elevation::thumbnail($plan, $outcome->album->on(self::GROWN)),
+                    'section' => Elevation::thumbnail($plan, $shown),
                     'clip' => 'clip-'.$revision->tank->id()->toBase58(),
                 ]);
 
