@@ -126,9 +126,11 @@ final readonly class Estimator
      */
     public function member(Lived $lived, array $scores, bool $whole): Member
     {
+        $bias = static fn (Observation $o): float => $scores["kit {$o->measure->value}"] ?? 0.0;
+
         return Member::of(
             array_map(
-                static fn (Observation $o): float => $o->predicted($lived->trace, $lived->actual, $scores["kit {$o->measure->value}"] ?? 0.0),
+                static fn (Observation $o): float => $o->predicted($lived->trace, $lived->actual, $bias($o)),
                 $this->observations,
             ),
             $whole ? $lived->trace : null,

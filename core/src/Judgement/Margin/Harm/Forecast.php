@@ -282,7 +282,10 @@ final readonly class Forecast
 
                 return new Ahead(
                     'hunger',
-                    new Message('ahead.hunger', ['when' => $this->outlook->when($from), 'nutrient' => (string) array_key_first($nutrients)]),
+                    new Message('ahead.hunger', [
+                        'when' => $this->outlook->when($from),
+                        'nutrient' => (string) array_key_first($nutrients),
+                    ]),
                     false,
                     $from,
                 );
@@ -299,7 +302,11 @@ final readonly class Forecast
         foreach (Dwindling::faded($this->outlook) as $faded) {
             $ahead[$faded['kind']] ??= new Ahead(
                 'fades',
-                new Message('ahead.fades', ['plant' => $faded['name'], 'when' => $this->outlook->when($faded['day']), 'cause' => $faded['cause']]),
+                new Message('ahead.fades', [
+                    'plant' => $faded['name'],
+                    'when' => $this->outlook->when($faded['day']),
+                    'cause' => $faded['cause'],
+                ]),
                 false,
                 $faded['day'],
                 null,

@@ -32,7 +32,10 @@ final class Verdict
         $said = match ($state) {
             MarginState::Fails => self::worst($harms, $state),
             MarginState::Tight => [new Message('verdict.tight'), ...self::worst($harms, $state)],
-            default => [[] === $kinds ? new Message('verdict.holds-plants') : new Message('verdict.holds', ['kinds' => self::named($kinds), 'more' => max(0, \count($kinds) - self::NAMED)])],
+            default => [[] === $kinds ? new Message('verdict.holds-plants') : new Message('verdict.holds', [
+                'kinds' => self::named($kinds),
+                'more' => max(0, \count($kinds) - self::NAMED),
+            ])],
         };
 
         return null === $sureness ? $said : [...$said, $sureness->message()];
@@ -51,7 +54,10 @@ final class Verdict
         $state = Harms::state($harms);
         $said = match ($state) {
             MarginState::Fails, MarginState::Tight => self::worst($harms, $state),
-            default => [[] === $kinds ? new Message('running.holds-plants') : new Message('running.holds', ['kinds' => self::named($kinds), 'more' => max(0, \count($kinds) - self::NAMED)])],
+            default => [[] === $kinds ? new Message('running.holds-plants') : new Message('running.holds', [
+                'kinds' => self::named($kinds),
+                'more' => max(0, \count($kinds) - self::NAMED),
+            ])],
         };
 
         return null === $sure ? $said : [...$said, $sure];
