@@ -143,6 +143,55 @@ final class DoorsTest extends BenchTestCase
         }
     }
 
+    /** What a tank has is asked, not invented; what is left open is as usual. */
+    public function testARunningTankBringsItsLightLidBedAndTechnique(): void
+    {
+        $take = function (array $typed): array {
+            $page = $this->browser->request('GET', '/tanks/new/running?vessel=box-60');
+            $this->browser->submit($page->selectButton('Take it over')->form(), ['filled' => '2026-01-05', ...$typed]);
+            if (!$this->browser->getResponse()->isRedirection()) {
+                return [];
+            }
+            $at = preg_replace('~/today$~', '/plan.json', (string) $this->browser->getResponse()->headers->get('Location'));
+            $this->browser->request('GET', (string) $at);
+            /** @var array<string, array<string, mixed>> $plan */
+            $plan = json_decode((string) $this->browser->getResponse()->getContent(), true);
+
+            return $plan;
+        };
+        $usual = $take(['edits[name]' => 'Usual']);
+        $plan = $take([
+            'edits[light.lumens]' => '1200 lm',
+            'edits[light.hours]' => '9',
+            'edits[site.aspect]' => 'north',
+            'edits[site.lid]' => 'yes',
+            'edits[bed.soil]' => '2 cm',
+            'edits[bed.cap]' => '4 cm',
+            'edits[water.kind]' => 'tap-hard',
+            'edits[site.temperature]' => '24',
+            'edits[equipment.heating]' => 'tank',
+            'edits[equipment.device]' => 'internal-filter',
+        ]);
+        self::assertEquals([1200, 9], [$plan['light']['lumens'], $plan['light']['hours']]);
+        self::assertSame(['north', true], [$plan['site']['aspect'], $plan['site']['lid']]);
+        self::assertEquals(['tank', 24, 'internal-filter'], [
+            $plan['equipment']['heating'],
+            $plan['equipment']['target'],
+            $plan['equipment']['device'],
+        ]);
+        $depths = static fn (mixed $layer): array => \is_array($layer) ? [$layer['front'], $layer['back']] : [];
+        self::assertSame([[0.02, 0.02], [0.04, 0.04]], [$depths($plan['bed']['soil']), $depths($plan['bed']['cap'])]);
+        self::assertGreaterThan($usual['water']['kh'], $plan['water']['kh']);
+
+        // What cannot be stands beside its field, with all that was typed.
+        self::assertSame([], $take(['edits[bed.soil]' => '3 m', 'edits[light.hours]' => '9', 'edits[name]' => 'Deep']));
+        self::assertResponseStatusCodeSame(422);
+        $page = $this->browser->getCrawler();
+        self::assertSame('true', $page->filter('[name="edits[bed.soil]"]')->attr('aria-invalid'));
+        self::assertSame('9', $page->filter('[name="edits[light.hours]"]')->attr('value'));
+        self::assertCount(0, $page->filter('main > .field-error'), 'each reason once, beside its field');
+    }
+
     public function testTwoPressesAreOneTank(): void
     {
         $page = $this->browser->request('GET', '/tanks/new/running?vessel=box-60&edits[name]=Old');

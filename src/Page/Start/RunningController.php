@@ -30,6 +30,7 @@ final class RunningController extends AbstractController
         private readonly WishPage $page,
         private readonly TakeOver $takeOver,
         private readonly Today $today,
+        private readonly RunningFacts $facts,
     ) {
     }
 
@@ -54,6 +55,14 @@ final class RunningController extends AbstractController
             : $this->form($keeper, $sent, $tank);
     }
 
+    /** Whether a fault stands beside none of the fields of the page. */
+    private static function isElsewhere(string $place): bool
+    {
+        return !\in_array($place, ['filled', 'name'], true)
+            && !RunningFacts::asks($place)
+            && 1 !== preg_match('/^(plants|animals|reading)\./', $place);
+    }
+
     /**
      * @param array<mixed>          $sent
      * @param array<string, string> $errors
@@ -64,6 +73,8 @@ final class RunningController extends AbstractController
             'start/running.html.twig',
             [
                 ...$this->page->of($keeper, $sent, $errors),
+                'facts' => $this->facts->fields(VesselForm::texts($sent), $errors, $keeper->units()),
+                'others' => array_filter($errors, self::isElsewhere(...), \ARRAY_FILTER_USE_KEY),
                 'rows' => range(0, RunningForm::ROWS - 1),
                 'kinds' => [
                     'plants' => $this->page->plants(),

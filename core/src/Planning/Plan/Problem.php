@@ -18,6 +18,12 @@ final readonly class Problem
     {
     }
 
+    /** The same beside another place. */
+    public function movedTo(string $path): self
+    {
+        return new self($path, $this->words);
+    }
+
     public function message(UnitSystem $units = UnitSystem::Metric): string
     {
         return \is_string($this->words) ? $this->words : ($this->words)($units);
