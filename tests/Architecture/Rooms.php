@@ -139,7 +139,9 @@ final class Rooms
             'Planning\Event',
             'Planning\Plan',
             'Planning\Change',
+            'Planning\Buying',
             'Simulation\Run',
+            'Keeping\Care',
         ],
         'Judgement\Standing' => [
             'Basis\Unit',

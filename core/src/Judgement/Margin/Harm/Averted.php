@@ -18,8 +18,13 @@ final readonly class Averted
      * @param MarginState  $state   of the harm then
      * @param MarginState  $tank    of the whole tank then
      */
-    public function __construct(public Message $message, public array $changes, public MarginState $state, public MarginState $tank)
-    {
+    public function __construct(
+        public Message $message,
+        public array $changes,
+        public MarginState $state,
+        public MarginState $tank,
+        public Cost $cost,
+    ) {
     }
 
     /** @return array<string, string> the changes as a form carries them, typed text by place */

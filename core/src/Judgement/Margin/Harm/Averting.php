@@ -38,7 +38,7 @@ final readonly class Averting
     /**
      * @param TimeLimit $patience when it is spent, what was found by then is given
      *
-     * @return list<Averted> those that avert it whole before those that lessen it
+     * @return list<Averted> those that avert it whole before those that lessen it, the cheapest first of those that do the same
      */
     public function of(
         Plan $plan,
@@ -67,7 +67,8 @@ final readonly class Averting
         }
         usort(
             $found,
-            static fn (Averted $a, Averted $b): int => [$a->state->rank(), $a->tank->rank()] <=> [$b->state->rank(), $b->tank->rank()],
+            static fn (Averted $a, Averted $b): int => [$a->state->rank(), $a->tank->rank(), $a->cost->weight()]
+                <=> [$b->state->rank(), $b->tank->rank(), $b->cost->weight()],
         );
 
         return \array_slice($found, 0, self::MOST);
@@ -77,7 +78,8 @@ final readonly class Averting
     private function tried(Plan $plan, Harm $harm, Judgement $now, Message $message, array $changes, UnitSystem $units): ?Averted
     {
         try {
-            $then = Judge::judge($this->editor->make($plan, $changes)->plan, $units);
+            $changed = $this->editor->make($plan, $changes)->plan;
+            $then = Judge::judge($changed, $units);
         } catch (InvalidPlan) {
             return null; // The plan's rules forbid it: too deep for the vessel, say.
         }
@@ -85,7 +87,7 @@ final readonly class Averting
         $failed = self::failing($now);
 
         return $state->rank() < $harm->state->rank() && [] === array_diff(self::failing($then), $failed)
-            ? new Averted($message, $changes, $state, $then->state)
+            ? new Averted($message, $changes, $state, $then->state, Cost::between($plan, $now->trace, $changed, $then->trace))
             : null;
     }
 
