@@ -16,7 +16,7 @@ use Olvek\Core\Planning\Plan\Plan;
     Subject::Water,
     remedies: [
         Remedy::NoFloaters, Remedy::LessFood, Remedy::FewerAnimals, Remedy::ThinnerSoil, Remedy::Cooler,
-        Remedy::LongerLight, Remedy::DeeperCap,
+        Remedy::LongerLight, Remedy::DeeperCap, Remedy::AirStone,
     ],
 )]
 final class DawnOxygen implements Criterion
@@ -31,6 +31,8 @@ final class DawnOxygen implements Criterion
      */
     private const LEAST = 0.8;
     private const GOOD = 1.2;
+    /** Share from which dawns hold in nine of ten tanks too: in one of ten they are 2 mg/L lower than in the likeliest. J: the bands of composed plans. */
+    public const SURE = 1.6;
 
     /** mg/L that the neediest of a plan's kinds needs. */
     public static function need(Plan $plan): float

@@ -21,6 +21,7 @@ use Olvek\Core\Planning\Change\SetLamp;
 use Olvek\Core\Planning\Change\SetNumber;
 use Olvek\Core\Planning\Change\TakeWater;
 use Olvek\Core\Planning\Plan\Clump;
+use Olvek\Core\Planning\Plan\Device;
 use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Plan\Heating;
 use Olvek\Core\Planning\Plan\Inoculum;
@@ -63,6 +64,7 @@ enum Remedy: string
     case Limestone = 'limestone';
     case RootTabs = 'root-tabs';
     case Grazers = 'grazers';
+    case AirStone = 'air-stone';
 
     /**
      * What it would change in a plan, as words and changes; null where it does not apply.
@@ -137,6 +139,9 @@ enum Remedy: string
             self::Limestone => self::dose($plan, 'limestone', 'mix crushed limestone into the soil'),
             self::RootTabs => self::dose($plan, 'root-tab', 'press root tabs into the soil'),
             self::Grazers => self::grazers($plan),
+            self::AirStone => Device::None !== $plan->equipment->device || $plan->site->sealed || $plan->site->isOutdoors()
+                ? null
+                : ['run an air stone', [new Choose('equipment.device', Device::AirStone->value)]],
         };
     }
 

@@ -12,7 +12,7 @@ use Olvek\Core\Judgement\Margin\Uncertainty;
 final readonly class Confirmation
 {
     /** Tanks that are run. J: enough to tell a half from three quarters. */
-    public const TANKS = 16;
+    public const TANKS = 32;
     /** Share of the tanks in which all must hold. J: as the bound from which on a harm that comes to four of ten tanks fails. */
     public const LEAST = 0.6;
 

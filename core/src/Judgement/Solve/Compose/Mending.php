@@ -7,6 +7,7 @@ namespace Olvek\Core\Judgement\Solve\Compose;
 use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Harm\HarmId;
+use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Core\Judgement\Margin\Remedy;
 use Olvek\Core\Judgement\Review\VesselReview;
 use Olvek\Core\Planning\Change\Change;
@@ -28,7 +29,7 @@ final readonly class Mending
     public const RUNS = 45;
     /** Score by which a change must better a plan to be made. J. */
     private const WORTH = 0.05;
-    /** Rounds in which what is only tight is bettered. J. */
+    /** Rounds in which what is only tight or unsure is bettered. J. */
     private const POLISH = 2;
     /** h of lamp light beyond which none is lengthened. C: eight to ten hours without CO2. */
     private const LONGEST = 10.0;
@@ -91,16 +92,15 @@ final readonly class Mending
         }
         foreach ($about as $harm) {
             foreach ($harm->margins() as $margin) {
-                foreach ($margin->about()->remedies as $remedy) {
-                    $found = $this->mayBe($remedy, $score) ? $remedy->on($score->plan) : null;
-                    if (null !== $found) {
-                        $candidates[] = [Message::text($found[0]), $found[1]];
-                    }
-                }
+                $candidates = [...$candidates, ...$this->remedies($margin, $score)];
             }
             if (HarmId::Plants === $harm->id) {
                 $candidates = [...$candidates, ...$this->withoutWeakest($score)];
             }
+        }
+
+        if (!$score->airy) {
+            $candidates = [...$candidates, ...$this->remedies(MarginId::Oxygen, $score)];
         }
 
         // Two margins may ask for the same change, which is tried once.
@@ -110,6 +110,20 @@ final readonly class Mending
         }
 
         return array_values($distinct);
+    }
+
+    /** @return list<array{Message, list<Change>}> */
+    private function remedies(MarginId $margin, Score $score): array
+    {
+        $candidates = [];
+        foreach ($margin->about()->remedies as $remedy) {
+            $found = $this->mayBe($remedy, $score) ? $remedy->on($score->plan) : null;
+            if (null !== $found) {
+                $candidates[] = [Message::text($found[0]), $found[1]];
+            }
+        }
+
+        return $candidates;
     }
 
     private function mayBe(Remedy $remedy, Score $score): bool

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Judgement\Solve\Compose;
 
+use Olvek\Core\Judgement\Margin\DawnOxygen;
 use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Judgement;
+use Olvek\Core\Judgement\Margin\MarginId;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Review\Mistake;
 use Olvek\Core\Judgement\Review\Mistakes;
@@ -27,11 +29,14 @@ final readonly class Score
     private const NEAR = 3.0;
     private const HOLDS = 0.3;
     private const NEAR_MOST = 3.0;
+    /** What it adds where no oxygen is left at dawn; less, where dawns are only unsure. J. */
+    private const AIRLESS = 6.0;
 
     /**
      * @param list<Harm>    $failing the gravest first
      * @param list<Harm>    $tight   likewise
      * @param list<Mistake> $toFix   what is not only undecided
+     * @param bool          $airy    whether oxygen lasts through the night in unlucky tanks too
      */
     private function __construct(
         public Plan $plan,
@@ -40,6 +45,7 @@ final readonly class Score
         public array $tight,
         public array $toFix,
         public float $sum,
+        public bool $airy,
     ) {
     }
 
@@ -62,9 +68,12 @@ final readonly class Score
         foreach ($judgement->margins as $margin) {
             $sum += MarginState::Holds === $margin->state ? 0.0 : self::PRACTICE;
         }
+        $want = DawnOxygen::SURE * DawnOxygen::need($plan);
+        $short = [] === $plan->groups ? 0.0 : max(0.0, 1 - $judgement->margin(MarginId::Oxygen)->measure / $want);
+        $sum += self::AIRLESS * min(1.0, $short);
         $toFix = array_values(array_filter(Mistakes::in($plan), static fn (Mistake $m): bool => !$m->lack));
 
-        return new self($plan, $judgement, $failing, $tight, $toFix, $sum + self::MISTAKE * \count($toFix));
+        return new self($plan, $judgement, $failing, $tight, $toFix, $sum + self::MISTAKE * \count($toFix), $short <= 0.0);
     }
 
     /** Whether nothing fails and nothing is to be mended. */
@@ -78,9 +87,10 @@ final readonly class Score
     {
         $changes = $this->plan->care->changeEvery > 0 ? 1.0 : 0.0;
         $heater = $this->plan->equipment->hasHeater() ? 1.0 : 0.0;
+        $device = $this->plan->equipment->moves() ? 1.0 : 0.0;
 
         return $this->sum +
             $changes * (Taste::LeastWork === $taste ? self::AGAINST_TASTE : self::ASKS) +
-            $heater * (Taste::LeastMoney === $taste ? self::AGAINST_TASTE : self::ASKS);
+            ($heater + $device) * (Taste::LeastMoney === $taste ? self::AGAINST_TASTE : self::ASKS);
     }
 }
