@@ -1,4 +1,5 @@
 /** Three plans, fetched one after another while the page tells how many are made, then how sure each is; the rest can be stopped. */
+import './asks.js';
 import { patiently } from './patient.js';
 
 const cards = [...document.querySelectorAll('[data-plan]')];

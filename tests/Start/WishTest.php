@@ -4,19 +4,25 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Start;
 
+use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Spread;
 use Olvek\Core\Judgement\Margin\Uncertainty;
 use Olvek\Core\Judgement\Solve\Compose\LampWish;
+use Olvek\Core\Judgement\Solve\Compose\NearestWish;
 use Olvek\Core\Judgement\Solve\Compose\Taste;
+use Olvek\Core\Judgement\Solve\Compose\WishDocument;
 use Olvek\Core\Nature\Light\Aspect;
 use Olvek\Core\Planning\Plan\Method;
 use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Page\Start\WishForm;
+use Olvek\Service\Site\ResultCache;
 use Olvek\Service\Start\Composed;
 use Olvek\Service\Start\ComposeHandler;
 use Olvek\Service\Start\ComposeJob;
+use Olvek\Service\Start\NearestJob;
 use Olvek\Service\Work\Deadline;
+use Olvek\Service\Work\WorkQueue;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -118,12 +124,41 @@ final class WishTest extends BenchTestCase
         self::assertStringContainsString('minutes a week', $this->text('.plan-facts'));
         $page = $this->browser->click($page->selectLink('How sure is it?')->link());
         self::assertResponseIsSuccessful();
-        self::assertStringContainsString('of 16 tanks', $this->text('.plan-facts'));
+        self::assertStringContainsString('of 32 tanks', $this->text('.plan-facts'));
         $this->browser->submit($page->selectButton('Take this one')->form());
         self::assertResponseRedirects();
         $this->browser->followRedirect();
         self::assertSame('Stairs', $this->text('h1'));
         self::assertSelectorNotExists('.bench-verdict .verdict-fails');
+    }
+
+    /** Where no plan holds, the page leads to the nearest wish for which one does, with all else as it was wished. */
+    public function testTheNearestWishIsOnePressAway(): void
+    {
+        $query = 'vessel=box-60&taste=least-work&edits[name]=Stairs&animals[]=neocaridina-davidi&animals[]=betta-splendens'
+            .'&count[neocaridina-davidi]=10&water=rain';
+        parse_str($query, $sent);
+        $wish = $this->service(WishForm::class)->read($sent, UnitSystem::Metric, []);
+        $job = new NearestJob($this->service(WishDocument::class)->toJson($wish), $wish->tastes()[0], UnitSystem::Metric);
+        $near = new NearestWish(new Message('nearest.without', ['kind' => 'Betta']), $wish->with(animals: [$wish->animals[0]]));
+        $this->service(ResultCache::class)->put(WorkQueue::name($job), [$near]);
+        $page = $this->browser->request('GET', "/tanks/new/plans/0/nearest?$query");
+        self::assertResponseIsSuccessful();
+        self::assertStringContainsString('Without betta there is a plan that holds', $this->text('main'));
+        $address = (string) $page->selectLink('Make plans for that')->attr('href');
+        parse_str((string) parse_url($address, \PHP_URL_QUERY), $then);
+        self::assertSame(['neocaridina-davidi'], $then['animals']);
+        self::assertSame(['rain', 'least-work'], [$then['water'], $then['taste']]);
+        self::assertEquals($near->wish, $this->service(WishForm::class)->read($then, UnitSystem::Metric, []));
+        $this->browser->click($page->selectLink('Make plans for that')->link());
+        self::assertResponseIsSuccessful();
+
+        // None is near: said, as a fragment where a script asks.
+        $this->service(ResultCache::class)->put(WorkQueue::name($job), [null]);
+        $this->browser->request('GET', "/tanks/new/plans/0/nearest?$query", server: ['HTTP_OLVEK_PARTS' => '{}']);
+        self::assertStringStartsWith('<p>No wish close to yours', trim((string) $this->browser->getResponse()->getContent()));
+        $this->browser->request('GET', '/tanks/new/plans/0/nearest?vessel=own&edits[vessel.length]=x');
+        self::assertResponseStatusCodeSame(422);
     }
 
     /** What holds in fewer than six tanks of ten is not called a plan, whatever the likeliest tank does. */

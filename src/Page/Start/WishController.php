@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Page\Start;
 
 use Olvek\Core\Judgement\Margin\Uncertainty;
+use Olvek\Core\Judgement\Solve\Compose\NearestWish;
 use Olvek\Core\Judgement\Solve\Compose\Wish;
 use Olvek\Core\Judgement\Solve\Compose\WishDocument;
 use Olvek\Core\Planning\Plan\PlanDocument;
@@ -16,6 +17,7 @@ use Olvek\Service\Site\FormToken;
 use Olvek\Service\Start\Composed;
 use Olvek\Service\Start\ComposeJob;
 use Olvek\Service\Start\ConfirmJob;
+use Olvek\Service\Start\NearestJob;
 use Olvek\Service\Work\SlowPool;
 use Olvek\Service\Work\Ticket;
 use Olvek\Service\Work\WorkQueue;
@@ -91,6 +93,35 @@ final class WishController extends AbstractController
                 'taste' => $wish->tastes()[$n],
                 'found' => $composed,
                 'drawing' => null === $composed ? null : Elevation::thumbnail($this->plans->fromJson($composed->plan), $composed->look),
+            ],
+            new Response(status: $ticket->status(), headers: $ticket->headers()),
+        );
+    }
+
+    /** Where no plan holds: the nearest wish for which one does. */
+    #[SlowPool]
+    #[Route('/plans/{n}/nearest', name: 'wish_nearest', requirements: ['n' => '[0-2]'], methods: ['GET'])]
+    public function nearest(Request $request, int $n, #[CurrentUser] Keeper $keeper): Response
+    {
+        $query = $request->query->all();
+        try {
+            $wish = $this->form->read($query, $keeper->units(), $keeper->stock());
+        } catch (Refused $refused) {
+            return $this->asked($request, $keeper, $refused->messages($keeper->units()));
+        }
+        $ticket = $this->queue->ask(new NearestJob($this->wishes->toJson($wish), $wish->tastes()[$n], $keeper->units()), $keeper);
+        $nearest = $ticket->value instanceof NearestWish ? $ticket->value : null;
+        $fragment = $ticket->isDone() ? 'start/_nearest.html.twig' : 'bench/_waiting.html.twig';
+
+        return $this->render(
+            $request->headers->has('Olvek-Parts') ? $fragment : 'start/plan.html.twig',
+            [
+                'inner' => $fragment,
+                'ticket' => $ticket,
+                'query' => $query,
+                'taste' => $wish->tastes()[$n],
+                'nearest' => $nearest,
+                'then' => null === $nearest ? [] : WishForm::query($nearest->wish, $query),
             ],
             new Response(status: $ticket->status(), headers: $ticket->headers()),
         );

@@ -68,6 +68,23 @@ final readonly class WishForm
     }
 
     /**
+     * The address of a wish that differs from a sent one in its lamp or its animals.
+     *
+     * @param array<mixed> $sent
+     *
+     * @return array<mixed>
+     */
+    public static function query(Wish $wish, array $sent): array
+    {
+        $counts = [];
+        foreach ($wish->animals as $animal) {
+            $counts[$animal->kind->id] = (string) ($animal->count ?? '');
+        }
+
+        return [...$sent, 'lamp' => $wish->lamp->value, 'animals' => array_keys($counts), 'count' => $counts];
+    }
+
+    /**
      * @param array<mixed> $sent
      *
      * @throws Refused

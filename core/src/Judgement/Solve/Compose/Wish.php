@@ -39,6 +39,17 @@ final readonly class Wish
     ) {
     }
 
+    /**
+     * The same with another lamp, or other animals.
+     *
+     * @param list<WishedAnimal>|null $animals null for the same
+     */
+    public function with(?LampWish $lamp = null, ?array $animals = null): self
+    {
+        /** @phpstan-ignore argument.type (the names and types are those of the constructor) */
+        return new self(...[...get_object_vars($this), 'lamp' => $lamp ?? $this->lamp, 'animals' => $animals ?? $this->animals]);
+    }
+
     public function isUnwanted(PlantKind $kind): bool
     {
         return \in_array($kind->id, array_map(static fn (PlantKind $p): string => $p->id, $this->unwanted), true);
