@@ -31,7 +31,10 @@ final class DawnOxygen implements Criterion
      */
     private const LEAST = 0.8;
     private const GOOD = 1.2;
-    /** Share from which dawns hold in nine of ten tanks too: in one of ten they are 2 mg/L lower than in the likeliest. J: the bands of composed plans. */
+    /**
+     * Share from which dawns hold in nine of ten tanks too: in one of ten they are 2 mg/L lower than in the likeliest. J: the bands of
+     * composed plans.
+     */
     public const SURE = 1.6;
 
     /** mg/L that the neediest of a plan's kinds needs. */

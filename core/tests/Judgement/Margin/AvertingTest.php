@@ -52,7 +52,9 @@ final class AvertingTest extends TestCase
     /** Work, money and animals are named from the least that matters on, and weigh against each other. */
     public function testACostNamesWhatItTakes(): void
     {
-        $said = static fn (float $minutes, float $money, int $animals): string => Said::all((new Cost($minutes, $money, $animals))->messages());
+        $said = static fn (float $minutes, float $money, int $animals): string => Said::all(
+            (new Cost($minutes, $money, $animals))->messages(),
+        );
         self::assertSame('cost.nothing', $said(0.9, 0.9, 0));
         self::assertSame('cost.nothing', $said(-0.9, -0.9, 0));
         self::assertSame('cost.more-work(minutes: 1) cost.more-money(money: 1)', $said(1.0, 1.0, 0));
