@@ -405,7 +405,7 @@ test.describe('without scripts', () => {
         await page.getByRole('link', { name: 'Add plants' }).click();
         await page.getByLabel('Search plants').fill('spiralis');
         await page.getByRole('button', { name: 'Search' }).click();
-        await page.getByRole('button', { name: /^Add \d+ plants Straight tape grass/ }).click();
+        await page.getByRole('button', { name: /^Add \d+ plants Straight vallisneria/ }).click();
         await expect(page.locator('#plants'), 'the stage that was saved stays open').toHaveAttribute('open', '');
         await page.locator('#f-plants-c1-pieces').fill('25');
         await page.locator('#plants').getByRole('button', { name: 'Save' }).click();

@@ -116,7 +116,7 @@ final class TodayTest extends BenchTestCase
         $this->fill(20);
         $this->log(['kind' => 'read', 'test' => ['nitrate' => '10'], 'day' => $this->day(-5)]);
         $this->log(['kind' => 'measure', 'test' => ['height@c1' => '12']]);
-        foreach (['nitrate' => 'Nitrate', 'height-c1' => 'Height: Straight tape grass'] as $name => $words) {
+        foreach (['nitrate' => 'Nitrate', 'height-c1' => 'Height: Straight vallisneria'] as $name => $words) {
             $this->browser->request('GET', "/tanks/$this->tank/log/charts/$name.svg");
             self::assertResponseIsSuccessful();
             $svg = simplexml_load_string((string) $this->browser->getResponse()->getContent());

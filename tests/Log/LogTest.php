@@ -234,7 +234,7 @@ final class LogTest extends BenchTestCase
         self::assertSame('Money spent, 12.5', $this->words()[2]);
         $this->log(['kind' => 'did', 'what' => 'plant', 'of' => 'c1', 'amount' => '3']);
         $this->log(['kind' => 'did', 'what' => 'remove', 'of' => 'c2']);
-        self::assertSame(['3 more of Straight tape grass planted', 'Asian marshweed taken out'], \array_slice($this->words(), 3));
+        self::assertSame(['3 more of Straight vallisneria planted', 'Ambulia taken out'], \array_slice($this->words(), 3));
     }
 
     public function testPlantsAndAnimalsAreMeasured(): void
@@ -243,8 +243,8 @@ final class LogTest extends BenchTestCase
         $this->log(['kind' => 'measure', 'test' => ['height@c1' => '12', 'pieces@c1' => '30', 'heads@a1' => '9', 'young@a1' => '3']]);
         self::assertSame(['saved' => true], $this->answer());
         self::assertSame([
-            'Height 12 cm: Straight tape grass',
-            'Pieces 30: Straight tape grass',
+            'Height 12 cm: Straight vallisneria',
+            'Pieces 30: Straight vallisneria',
             'Animals 9: Ramshorn snail',
             'Young 3: Ramshorn snail',
         ], $this->words());

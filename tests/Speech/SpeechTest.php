@@ -75,4 +75,30 @@ final class SpeechTest extends BenchTestCase
         self::assertSame('mistake.outside', $data['id']);
         self::assertSame(2, $data['values']['count']);
     }
+
+    /** Panes are told in millimetres, or hundredths of an inch. */
+    public function testAPaneIsAsThickAsGlaziersSayIt(): void
+    {
+        $thin = new Message('harm.pane', ['glass' => Amount::thickness(0.006), 'edge' => 'yes']);
+        self::assertSame(
+            "6\u{A0}mm glass is on the thin side for this much water.",
+            $this->service(Speech::class)->say($thin, UnitSystem::Metric),
+        );
+        $weak = new Message('harm.pane', ['glass' => Amount::thickness(0.006), 'edge' => 'no']);
+        self::assertSame(
+            "0.24\u{A0}in glass may break under this much water.",
+            $this->service(Speech::class)->say($weak, UnitSystem::Us),
+        );
+    }
+
+    /** A list that goes on has no "and" before its last name. */
+    public function testAListThatGoesOnHasOneAnd(): void
+    {
+        $holds = fn (int $more): string => $this->service(Speech::class)->say(
+            new Message('verdict.holds', ['kinds' => ['Guppy', 'Otocinclus'], 'more' => $more]),
+            UnitSystem::Metric,
+        );
+        self::assertStringContainsString('guppy and otocinclus can live here', $holds(0));
+        self::assertStringContainsString('guppy, otocinclus and 2 more can live here', $holds(2));
+    }
 }

@@ -7,6 +7,7 @@ namespace Olvek\Service\Speech;
 use Olvek\Core\Basis\Message\Amount;
 use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Basis\Unit\Decimal;
+use Olvek\Core\Basis\Unit\Unit;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Basis\Unit\Words;
 use Olvek\Core\Keeping\Log\KitReading;
@@ -27,9 +28,11 @@ final readonly class Speech
     public function say(Message $message, UnitSystem $units, ?string $locale = null): string
     {
         $values = [];
+        // A list that the text goes on with "and 2 more" has no "and" of its own.
+        $goesOn = ($message->values['more'] ?? 0) > 0;
         foreach ($message->values as $name => $value) {
             $named = \in_array($name, self::NAMES, true) ? self::within($value) : $value;
-            $values[$name] = $this->value($named, $units, $locale);
+            $values[$name] = $this->value($named, $units, $locale, $goesOn);
         }
         $text = $this->translator->trans($message->id, $values, self::DOMAIN, $locale);
 
@@ -81,7 +84,7 @@ final readonly class Speech
         };
     }
 
-    private function value(mixed $value, UnitSystem $units, ?string $locale): string|int|float
+    private function value(mixed $value, UnitSystem $units, ?string $locale, bool $goesOn = false): string|int|float
     {
         return match (true) {
             $value instanceof Amount => self::amount($value, $units),
@@ -89,6 +92,7 @@ final readonly class Speech
             $value instanceof Message => $this->say($value, $units, $locale),
             \is_array($value) => self::listed(
                 array_map(fn (mixed $one): string => (string) $this->value($one, $units, $locale), array_values($value)),
+                $goesOn,
             ),
             \is_string($value), \is_int($value), \is_float($value) => $value,
             default => throw new \LogicException('A message can’t say a '.get_debug_type($value).'.'),
@@ -99,10 +103,15 @@ final readonly class Speech
      * "a, b and c", or with semicolons where one has a comma of its own.
      *
      * @param list<string> $parts
+     * @param bool         $goesOn "a, b, c", since more follows
      */
-    private static function listed(array $parts): string
+    private static function listed(array $parts, bool $goesOn): string
     {
-        return [] === preg_grep('/,/', $parts) ? Words::list($parts) : implode('; ', $parts);
+        return match (true) {
+            [] !== preg_grep('/,/', $parts) => implode('; ', $parts),
+            $goesOn => implode(', ', $parts),
+            default => Words::list($parts),
+        };
     }
 
     private static function amount(Amount $amount, UnitSystem $units): string
@@ -111,6 +120,12 @@ final readonly class Speech
             $from = Decimal::trimmed($units->unitFor($amount->dimension)->fromBase($amount->base), $amount->decimals);
 
             return $from.'–'.$units->show($amount->dimension, $amount->to, $amount->decimals);
+        }
+
+        if ($amount->thin) {
+            $isMetric = UnitSystem::Metric === $units;
+
+            return UnitSystem::in($isMetric ? Unit::Millimetre : Unit::Inch, $amount->base, $amount->decimals + ($isMetric ? 0 : 1));
         }
 
         if (null !== $amount->figures) {

@@ -15,6 +15,7 @@ final readonly class Amount implements Value
      * @param list<float> $besides  others that stand in the same sentence, from which it must be told apart
      * @param float|null  $to       upper end of a range
      * @param int|null    $figures  significant ones, in place of decimals, where the quantity is a rough one
+     * @param bool        $thin     a thickness, told in millimetres or hundredths of an inch
      */
     private function __construct(
         public Dimension $dimension,
@@ -23,6 +24,7 @@ final readonly class Amount implements Value
         public array $besides = [],
         public ?float $to = null,
         public ?int $figures = null,
+        public bool $thin = false,
     ) {
     }
 
@@ -34,6 +36,12 @@ final readonly class Amount implements Value
     public static function length(float $metres, float ...$besides): self
     {
         return new self(Dimension::Length, $metres, 1, array_values($besides));
+    }
+
+    /** Of a pane. */
+    public static function thickness(float $metres): self
+    {
+        return new self(Dimension::Length, $metres, 1, thin: true);
     }
 
     public static function volume(float $litres, int $decimals = 1): self

@@ -9,7 +9,7 @@ final readonly class Difference
 {
     /**
      * @param string $place in the document; of an item its list and, where both have it, the item
-     * @param string $label what it is: "cap, front", "Asian marshweed: pieces"
+     * @param string $label what it is: "cap, front", "Ambulia: pieces"
      * @param string $one   how it is in the first; '' where it is not there
      * @param string $other likewise in the second
      */

@@ -111,17 +111,17 @@ final readonly class FitsReview extends Review
             new Message(
                 'mistake.pane',
                 [
-                    'glass' => Amount::length($glass, $sold),
+                    'glass' => Amount::thickness($glass),
                     'water' => Amount::length($line),
                     'length' => Amount::length($length),
-                    'needed' => Amount::length($sold, $glass),
+                    'needed' => Amount::thickness($sold),
                     'braced' => $braced ? 'yes' : 'no',
                     'enoughBraced' => !$braced && $glass >= Pane::needed($length, $line, true) ? 'yes' : 'no',
                 ],
             ),
             false,
             [new SetNumber('vessel.glass', $sold)],
-            new Message('fix.pane', ['glass' => Amount::length($sold, $glass)]),
+            new Message('fix.pane', ['glass' => Amount::thickness($sold)]),
         );
     }
 

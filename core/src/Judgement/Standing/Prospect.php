@@ -8,6 +8,7 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Harm\Ahead;
 use Olvek\Core\Judgement\Margin\Harm\Forecast;
 use Olvek\Core\Judgement\Margin\Harm\Harm;
+use Olvek\Core\Judgement\Margin\Harm\HarmId;
 use Olvek\Core\Judgement\Margin\Harm\Harms;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Outlook;
@@ -43,11 +44,17 @@ final readonly class Prospect
 
         return new self(
             $day,
-            array_values(array_filter(Harms::of($outlook), static fn (Harm $h): bool => $h->amount > 0.0)),
+            array_values(array_filter(Harms::of($outlook), self::isNews(...))),
             Forecast::of($outlook),
             array_values($kinds),
             $lived->trace->on($day),
         );
+    }
+
+    /** Whoever has water in a tank has settled for its glass, where that is only on the thin side. */
+    private static function isNews(Harm $harm): bool
+    {
+        return $harm->amount > 0.0 && (HarmId::Breakage !== $harm->id || MarginState::Fails === $harm->state);
     }
 
     /** Whether nothing comes to harm. */

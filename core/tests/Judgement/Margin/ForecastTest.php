@@ -95,7 +95,7 @@ final class ForecastTest extends TestCase
     {
         $runners = self::find('runners', ['plants.add.sagittaria-subulata' => '6']);
         self::assertNotNull($runners);
-        self::assertStringContainsString('Dwarf arrowhead', Said::plain($runners->message));
+        self::assertStringContainsString('Dwarf sagittaria', Said::plain($runners->message));
         self::assertNull(self::find('runners', []), 'none among the plants');
         self::assertNull(self::find('runners', ['plants.c2.remove' => '1', 'plants.add.sagittaria-subulata' => '6']), 'nothing low there');
     }

@@ -10,6 +10,7 @@ use Olvek\Core\Judgement\Margin\Harm\Ahead;
 use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Harm\HarmId;
 use Olvek\Core\Judgement\Margin\Harm\Harms;
+use Olvek\Core\Judgement\Margin\Harm\Verdict;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Judgement;
 use Olvek\Core\Judgement\Margin\MarginState;
@@ -212,5 +213,24 @@ final class HarmTest extends TestCase
             "verdict.sure(holds: $sureness->together, of: 8)",
             Said::plain($judgement->verdict[\count($judgement->verdict) - 1]),
         );
+    }
+
+    /** A pane is told to be thin where it is tight, and to break from where it fails. */
+    #[TestWith(['4.4 mm', MarginState::Tight, 'edge: yes'])]
+    #[TestWith(['3.7 mm', MarginState::Fails, 'edge: no'])]
+    public function testAPaneIsThinBeforeItBreaks(string $glass, MarginState $state, string $said): void
+    {
+        $judged = Judge::judge(Sample::edit(Sample::planted(), ['vessel.glass' => $glass]), days: 30);
+        $panes = array_values(array_filter($judged->harms, static fn (Harm $h): bool => 'pane' === $h->about));
+        self::assertSame($state, $panes[0]->state);
+        self::assertStringContainsString($said, Said::plain($panes[0]->message));
+    }
+
+    public function testAClosedJarIsNotAskedForAnimals(): void
+    {
+        $plan = Sample::edit(Plan::starting('Jar', Sample::catalogue()), ['plants.add' => 'cryptocoryne-wendtii', 'light.lumens' => '900']);
+        self::assertSame('verdict.holds-plants', Verdict::of($plan, [])[0]->id);
+        $sealed = Sample::edit($plan, ['site.sealed' => 'yes']);
+        self::assertSame('verdict.holds-sealed', Verdict::of($sealed, [])[0]->id);
     }
 }

@@ -58,6 +58,7 @@ final class RemedyTest extends TestCase
             [Remedy::Limestone, $doses, 'up'],
             [Remedy::RootTabs, $doses, 'up'],
             [Remedy::Grazers, static fn (Plan $p): float => (float) \count($p->groups), 'up'],
+            [Remedy::AirStone, static fn (Plan $p): float => (float) $p->equipment->moves(), 'up'],
         ];
         foreach ($moves as [$remedy, $what, $way]) {
             yield $remedy->value => [$remedy, $what, $way];

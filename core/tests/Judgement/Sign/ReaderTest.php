@@ -117,7 +117,7 @@ final class ReaderTest extends TestCase
         $words = implode("\n", array_map(static fn (Evidence $e): string => $e->finding->words, $first->for));
         self::assertStringContainsString('Nitrate read 0', $words);
         self::assertStringContainsString('on day 14', $words);
-        self::assertStringContainsString('Asian marshweed stands for 16 days', $words);
+        self::assertStringContainsString('Ambulia stands for 16 days', $words);
         self::assertStringStartsWith('Most likely', $read->sentence());
     }
 

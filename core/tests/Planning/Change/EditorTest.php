@@ -24,7 +24,7 @@ final class EditorTest extends TestCase
 
         self::assertSame(0.03175, $edited->plan->bed->soil?->back);
         self::assertSame(
-            ['soil at the back 2.5 cm → 3.18 cm', 'Asian marshweed, pieces 40 → 50'],
+            ['soil at the back 2.5 cm → 3.18 cm', 'Ambulia, pieces 40 → 50'],
             str_replace("\u{00A0}", ' ', $edited->words),
         );
     }

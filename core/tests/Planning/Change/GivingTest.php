@@ -58,7 +58,7 @@ final class GivingTest extends TestCase
         $trace = (new Runner($after))->run(70);
         self::assertLessThan($trace->clumps[58][0], $trace->clumps[60][0]);
         self::assertSame(0.0, $trace->clumps[60][1]);
-        self::assertStringContainsString('10 × Asian marshweed, 9 × Wendt', $giving->words());
+        self::assertStringContainsString('10 × Ambulia, 9 × Crypt', $giving->words());
     }
 
     public function testNothingIsNothing(): void

@@ -24,13 +24,17 @@ final class Breakage implements HarmCriterion
         $length = $plan->vessel->outline()->longestPane();
         if (null !== $glass && null !== $length && !$plan->vessel->shape()->isOutdoor() && $plan->waterLine >= self::LOW) {
             $needed = Pane::sold(Pane::needed($length, $plan->waterLine, $plan->stand->braced));
+            $stress = Pane::stress($glass, $length, $plan->waterLine, $plan->stand->braced) / Pane::LASTING;
             $harms[] = new Harm(
                 HarmId::Breakage,
                 'pane',
-                Pane::stress($glass, $length, $plan->waterLine, $plan->stand->braced) / Pane::LASTING,
+                $stress,
                 0,
-                new Message('harm.pane', ['glass' => Amount::length($glass, $needed)]),
-                [new Message('avert.pane', ['needed' => Amount::length($needed, $glass)])],
+                new Message('harm.pane', [
+                    'glass' => Amount::thickness($glass),
+                    'edge' => $stress < HarmId::Breakage->weight()->fails ? 'yes' : 'no',
+                ]),
+                [new Message('avert.pane', ['needed' => Amount::thickness($needed), 'braced' => $plan->stand->braced ? 'yes' : 'no'])],
             );
         }
         $full = Quantities::of($plan)->fullMass;

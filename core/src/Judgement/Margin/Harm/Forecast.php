@@ -285,6 +285,7 @@ final readonly class Forecast
                     new Message('ahead.hunger', [
                         'when' => $this->outlook->when($from),
                         'nutrient' => (string) array_key_first($nutrients),
+                        'fed' => $this->outlook->plan->feed->grams > 0 ? 'yes' : 'no',
                     ]),
                     false,
                     $from,

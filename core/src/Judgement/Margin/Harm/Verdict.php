@@ -32,13 +32,23 @@ final class Verdict
         $said = match ($state) {
             MarginState::Fails => self::worst($harms, $state),
             MarginState::Tight => [new Message('verdict.tight'), ...self::worst($harms, $state)],
-            default => [[] === $kinds ? new Message('verdict.holds-plants') : new Message('verdict.holds', [
-                'kinds' => self::named($kinds),
-                'more' => max(0, \count($kinds) - self::NAMED),
-            ])],
+            default => [self::holds($kinds, $plan->site->sealed)],
         };
 
         return null === $sureness ? $said : [...$said, $sureness->message()];
+    }
+
+    /** @param array<string, string> $kinds common names */
+    private static function holds(array $kinds, bool $sealed): Message
+    {
+        return match (true) {
+            [] !== $kinds => new Message('verdict.holds', [
+                'kinds' => self::named($kinds),
+                'more' => max(0, \count($kinds) - self::NAMED),
+            ]),
+            $sealed => new Message('verdict.holds-sealed'),
+            default => new Message('verdict.holds-plants'),
+        };
     }
 
     /**
