@@ -17,7 +17,7 @@ const ready = async (of = page) => {
     await of.locator('html[data-bench="ready"]').waitFor();
     await of.waitForTimeout(400);
 };
-const tank = async (name) => (await page.locator('a.shelf-tank, .shelf-tank a', { hasText: name }).first().getAttribute('href'));
+const tank = async (name) => (await page.locator('a.shelf-tank, .shelf-tank a', { hasText: name }).first().getAttribute('href')).replace(/\/today$/, '');
 /** How sure the margins are takes a while to be worked out; the pictures show it. */
 const sure = () => page.locator('.margin-sure').first().waitFor({ timeout: 120_000 });
 

@@ -1,13 +1,13 @@
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
-import { test, expect, newTank, signInAlone, openShelf } from './keeper.js';
+import { test, expect, newTank, signInAlone, openShelf, tab } from './keeper.js';
 
 /** A keeper of its own: the ferry landing's almanac fills with other tests' tanks, and lists only so many that are late. */
 async function filledLongAgo(page, name, baseURL) {
     await signInAlone(page, name.toLowerCase().replace(' ', '-'));
     await newTank(page, name);
-    await page.getByRole('link', { name: 'First weeks' }).click();
+    await tab(page, 'First weeks');
     await page.getByRole('button', { name: 'It is filled' }).click();
     await page.context().addCookies([{ name: 'olvek-days-ahead', value: '16', url: baseURL }]);
     await page.getByRole('link', { name: 'Almanac' }).click();
@@ -57,7 +57,7 @@ test('a device that is killed, slow or talks nonsense is told of, and the page g
     const lamp = `http://127.0.0.1:${port}`;
     await openShelf(page);
     await page.getByRole('link', { name: /Galley/ }).first().click();
-    await page.getByRole('link', { name: 'First weeks' }).click();
+    await tab(page, 'First weeks');
     await expect(page.locator('#devices')).toContainText('The timer galley-lamp');
     await page.getByRole('button', { name: 'Send the programme' }).click();
     await expect(page.locator('main')).toContainText('The timer has taken the programme');

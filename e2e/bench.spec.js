@@ -1,4 +1,4 @@
-import { test, expect, openShelf, startTank, signInAlone, newTank, openStage, change, choose, openMargin, expectAccessible, ready } from './keeper.js';
+import { test, expect, openShelf, startTank, signInAlone, newTank, openStage, change, choose, openMargin, expectAccessible, ready, tab } from './keeper.js';
 
 const verdict = (page) => page.locator('.verdict-sentence');
 
@@ -291,6 +291,7 @@ test('the year is run anew at each change, its extremes named', async ({ page },
 test('a mix, the ledger of a day and the bags to buy', async ({ page }) => {
     await openShelf(page);
     await page.getByRole('heading', { name: 'Waiting hall' }).click();
+    await tab(page, 'Plan');
     await openStage(page, 'bed');
     await expect(page.locator('#f-bed-soil-material')).toHaveValue('mix');
     await expect(page.getByLabel('parts of peat')).toHaveValue('2');
@@ -325,7 +326,7 @@ test('units are switched anywhere and typed in either', async ({ page }, info) =
 test('the page shows what the computation says', async ({ page }) => {
     const { execFileSync } = await import('node:child_process');
     await openShelf(page);
-    await page.getByRole('heading', { name: 'Terrace' }).click();
+    await page.getByRole('heading', { name: 'Ticket window' }).click();
     const plan = await (await page.request.get(`${page.url()}/plan.json`)).text();
     const said = JSON.parse(execFileSync('php', ['bin/console', 'olvek:judge', '-', '--format=json'], { input: plan, env: { ...process.env, APP_ENV: 'test' } }));
     await expect(verdict(page)).toContainText(said.verdict);
@@ -431,6 +432,7 @@ test.describe('without scripts', () => {
 test('fits its screen', { tag: '@both' }, async ({ page }, info) => {
     await openShelf(page);
     await page.getByRole('heading', { name: 'Waiting hall' }).click();
+    await tab(page, 'Plan');
     // On a phone the drawing comes first, and stages are opened from the rail at its foot.
     await expect(page.locator('.stage[open]')).toHaveCount(info.project.name === 'desk' ? 1 : 0);
     await expect(page.locator('.view-front svg')).toBeVisible();
@@ -447,6 +449,7 @@ for (const colorScheme of ['light', 'dark']) {
         test('nothing for axe to find on the Bench, at any stage', { tag: colorScheme === 'light' ? '@both' : '@desk' }, async ({ page }) => {
             await openShelf(page);
             await page.getByRole('heading', { name: 'Waiting hall' }).click();
+            await tab(page, 'Plan');
             for (const stage of ['vessel', 'bed', 'hardscape', 'light', 'plants', 'water', 'animals', 'start']) {
                 await openStage(page, stage);
                 await expectAccessible(page, '.bench-stages');

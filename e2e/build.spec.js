@@ -1,11 +1,11 @@
 import ICAL from 'ical.js';
-import { test, expect, startTank, openShelf, openStage, choose, expectAccessible } from './keeper.js';
+import { test, expect, startTank, openShelf, openStage, choose, expectAccessible, tab } from './keeper.js';
 
 async function planned(page, name) {
     await startTank(page, name);
     await openStage(page, 'plants');
     await choose(page, 'plants-add', 'hygrophila-polysperma');
-    await page.getByRole('link', { name: 'Build', exact: true }).click();
+    await tab(page, 'Build');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Build ${name}`);
 }
 
@@ -50,9 +50,10 @@ test('the build sheet prints on four pages, the Bench on two', async ({ page }) 
     const pages = async () => (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type \/Page\b(?!s)/g).length;
     await openShelf(page);
     await page.getByRole('heading', { name: 'Waiting hall' }).click();
+    await tab(page, 'Plan');
     await expect(page.locator('.view-front svg')).toBeVisible();
     expect(await pages()).toBeLessThanOrEqual(2);
-    await page.getByRole('link', { name: 'Build', exact: true }).click();
+    await tab(page, 'Build');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Build Waiting hall');
     expect(await pages()).toBeLessThanOrEqual(4);
 });

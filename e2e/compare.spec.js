@@ -1,11 +1,11 @@
-import { test, expect, sends, startTank, openStage, change, expectAccessible } from './keeper.js';
+import { test, expect, sends, startTank, openStage, change, expectAccessible, tab } from './keeper.js';
 
 test('two versions side by side, one cursor, and a part taken over', async ({ page }) => {
     test.slow();
     await startTank(page, 'Compared');
     await openStage(page, 'light');
     await change(page, 'light-hours', '11');
-    await page.locator('.bar-nav').getByRole('link', { name: 'History' }).click();
+    await tab(page, 'History');
     await page.getByRole('link', { name: /^Compare with now/ }).first().click();
     await expect(page.locator('.compare-differ .verdict-line')).toContainText('The only difference is in the light: hours of light');
     await expect(page.locator('.compare-tank')).toHaveCount(2);

@@ -1,4 +1,4 @@
-import { test, expect, startTank, openStage, change, choose, edited, openMargin, reveal, turnTo } from './keeper.js';
+import { test, expect, startTank, openStage, change, choose, edited, openMargin, reveal, turnTo, tab } from './keeper.js';
 
 /** A tank with one of everything that can be taken hold of. */
 async function furnish(page, name) {
@@ -245,7 +245,7 @@ test.describe('without scripts', () => {
         await page.locator('#f-events-add').selectOption({ label: 'water change' });
         await page.locator('#written').getByRole('button', { name: 'Save' }).click();
         await expect(page.locator('.last-change')).toContainText('water change added');
-        await page.getByRole('link', { name: 'Build', exact: true }).click();
+        await tab(page, 'Build');
         await page.locator('#step-soil summary').click();
         await page.getByRole('button', { name: 'Done Lay the soil' }).click();
         await expect(page.locator('#step-soil')).toContainText('done');
@@ -290,7 +290,7 @@ test('history: a version is named, restored, duplicated', async ({ page }, info)
     await startTank(page, `Past ${info.project.name}`);
     await openStage(page, 'light');
     await change(page, 'light-hours', '11');
-    await page.getByRole('link', { name: 'History' }).click();
+    await tab(page, 'History');
     await page.getByLabel('name of version 1').fill('As begun');
     await page.locator('#r1').getByRole('button', { name: 'Name' }).click();
     await expect(page.locator('#r1')).toContainText('As begun');
@@ -298,7 +298,7 @@ test('history: a version is named, restored, duplicated', async ({ page }, info)
     await expect(page.locator('.last-change')).toContainText('restored: As begun');
     await openStage(page, 'light');
     await expect(page.locator('#f-light-hours')).toHaveValue('8');
-    await page.getByRole('link', { name: 'History' }).click();
+    await tab(page, 'History');
     await page.getByRole('button', { name: 'Duplicate as new tank from version 2' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Past ${info.project.name}, variant`);
     await openStage(page, 'light');

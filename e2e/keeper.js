@@ -77,9 +77,18 @@ export async function filledTank(page, name, start = startTank) {
     await openStage(page, 'animals');
     await choose(page, 'animals-add', 'neocaridina-davidi');
     await change(page, 'feeding-grams', '20 mg');
-    await page.getByRole('link', { name: 'Build', exact: true }).click();
+    await tab(page, 'Build');
     await page.locator('#step-fill summary').click();
     await sends(page, () => page.getByRole('button', { name: 'Done Fill slowly' }).click());
+}
+
+/** Goes to one of the tank's pages: by its tab, or from behind "More". */
+export async function tab(page, name) {
+    const link = page.locator('.tank-bar .bar-nav').getByRole('link', { name, exact: true, includeHidden: true });
+    if (!(await link.isVisible())) {
+        await page.locator('.bar-more > summary').click();
+    }
+    await link.click();
 }
 
 /** A tank of whoever is signed in. */

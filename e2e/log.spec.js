@@ -1,9 +1,9 @@
-import { test, expect, openShelf, filledTank, expectAccessible } from './keeper.js';
+import { test, expect, openShelf, filledTank, expectAccessible, tab } from './keeper.js';
 
 /** A planted, filled tank with shrimp, and its log. */
 async function filledLog(page, name) {
     await filledTank(page, name);
-    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await tab(page, 'Log');
     await ready(page);
 }
 
@@ -162,7 +162,7 @@ test.describe('without scripts', () => {
     test('the same forms work', { tag: '@phone' }, async ({ page }) => {
         await openShelf(page);
         await page.getByRole('link', { name: /Waiting hall/ }).first().click();
-        await page.getByRole('link', { name: 'Log', exact: true }).click();
+        await tab(page, 'Log');
         await way(page, 'note');
         await page.locator('textarea[name="note"]').fill('Without a script');
         await page.getByRole('button', { name: 'Save note' }).click();
@@ -178,7 +178,7 @@ for (const colorScheme of ['light', 'dark']) {
         test('nothing for axe to find on the log', { tag: colorScheme === 'light' ? '@both' : '@desk' }, async ({ page }) => {
             await openShelf(page);
             await page.getByRole('link', { name: /Waiting hall/ }).first().click();
-            await page.getByRole('link', { name: 'Log', exact: true }).click();
+            await tab(page, 'Log');
             await ready(page);
             await expectAccessible(page);
             for (const name of ['read', 'did', 'saw', 'measure', 'note']) {

@@ -1,4 +1,4 @@
-import { test, expect, sends, startTank, expectAccessible } from './keeper.js';
+import { test, expect, sends, startTank, expectAccessible, tab } from './keeper.js';
 
 /** A picture drawn in the page: nobody's tank. */
 const drawn = (page, colour) => page.evaluate((fill) => {
@@ -22,7 +22,7 @@ async function add(page, colour, caption) {
 
 test('photos are added, seen week by week, laid under one slider, and removed', { tag: '@phone' }, async ({ page }) => {
     await startTank(page, 'In pictures');
-    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await tab(page, 'Log');
     await page.getByRole('link', { name: 'Photos' }).click();
     await expect(page.locator('#weeks')).toContainText('No photos yet');
     await add(page, '#8fb8c8', 'Just planted');

@@ -1,5 +1,5 @@
 /** What a plan can say of technique, zones, sizes, seats and sexes: each control by keyboard on a desk, by touch on a phone. */
-import { test, expect, startTank, signInAlone, newTank, openStage, choose, expectAccessible } from './keeper.js';
+import { test, expect, startTank, signInAlone, newTank, openStage, choose, expectAccessible, tab } from './keeper.js';
 
 /** Stage, place and value of each, in an order in which one brings the next. */
 const CONTROLS = [
@@ -91,7 +91,7 @@ test('zones, pots and a measured stone are drawn, and listed on the build page',
     await field(page, 'bed.pots').fill('2');
     await field(page, 'bed.pots').press('Enter');
     await expect(page.locator('[data-part="front"] .pot')).toBeAttached();
-    await page.getByRole('link', { name: 'Build', exact: true }).click();
+    await tab(page, 'Build');
     await expect(page.locator('#step-zone-z1')).toContainText('Lay the terrace');
     await expect(page.locator('#shopping')).toContainText('flat stones for the terrace wall');
     await expect(page.locator('#shopping')).toContainText('2 pots for 0.3');
@@ -130,7 +130,7 @@ test('things go from one tank into another, and a tank is set up anew', async ({
     await newTank(page, from);
     await openStage(page, 'plants');
     await choose(page, 'plants-add', 'hygrophila-polysperma');
-    await page.getByRole('link', { name: 'History' }).click();
+    await tab(page, 'History');
     await page.getByRole('link', { name: 'Give things of it to another tank, or re-scape it' }).click();
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Give', exact: true }).click();
@@ -147,6 +147,6 @@ test('things go from one tank into another, and a tank is set up anew', async ({
     await page.locator('.shelf > li', { hasText: from }).first().getByRole('link', { name: 'Give things, or re-scape' }).click();
     await page.getByRole('button', { name: 'Plan the re-scape' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(from);
-    await page.getByRole('link', { name: 'History' }).click();
+    await tab(page, 'History');
     await expect(page.locator('.history')).toContainText('A re-scape of');
 });

@@ -1,6 +1,5 @@
-import { test, expect, sends, startTank, newTank, signInAlone, filledTank, expectAccessible } from './keeper.js';
+import { test, expect, sends, startTank, newTank, signInAlone, filledTank, expectAccessible, tab } from './keeper.js';
 
-const tab = (page, name) => page.locator('.bar-nav').getByRole('link', { name, exact: true }).click();
 
 test('a sign is seen, read, tried and remembered', { tag: '@phone' }, async ({ page }) => {
     // The almanac of a keeper with one tank: the ferry landing's is every other test's too.

@@ -1,4 +1,4 @@
-import { test, expect, signInAlone, filledTank, newTank, openStage, ready, sends } from './keeper.js';
+import { test, expect, signInAlone, filledTank, newTank, openStage, ready, sends, tab } from './keeper.js';
 
 /** What a device keeps, who sees it, and what is said when a connection is cut. */
 
@@ -18,7 +18,7 @@ test('on a device of two keepers, neither is shown what the other has kept on it
     page.removeAllListeners('console');
     await signInAlone(page, 'first-of-two');
     await filledTank(page, 'Kept by the first', newTank);
-    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await tab(page, 'Log');
     await opened(page);
     const address = page.url();
     await expect(page.locator('html[data-kept="yes"]')).toBeAttached();
@@ -68,7 +68,7 @@ test('a logbook without forms still answers while an entry waits', { tag: '@phon
     await signInAlone(page, 'not-filled-any-more');
     await filledTank(page, 'Filled and emptied', newTank);
     const build = page.url();
-    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await tab(page, 'Log');
     await opened(page);
     const address = page.url();
     await context.setOffline(true);
@@ -118,6 +118,6 @@ test('a cut connection is told as what it is, and a change sent again is one cha
     await ready(page);
     await openStage(page, 'light');
     await expect(hours).toHaveValue('7');
-    await page.getByRole('link', { name: 'History', exact: true }).click();
+    await tab(page, 'History');
     await expect(page.locator('main').getByText(/light/i), 'sent three times, and one change').toHaveCount(1);
 });

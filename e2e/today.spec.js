@@ -1,9 +1,9 @@
-import { test, expect, sends, filledTank, expectAccessible, openShelf } from './keeper.js';
+import { test, expect, sends, filledTank, expectAccessible, openShelf, tab } from './keeper.js';
 
 /** A planted, filled tank with animals that came yesterday in its logbook. */
 async function running(page, name) {
     await filledTank(page, name);
-    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await tab(page, 'Log');
     await expect(page.locator('html[data-log="ready"]')).toBeAttached();
     await page.locator('#did > summary').click();
     await page.getByRole('button', { name: /^Came: Cherry shrimp/ }).click();
@@ -20,7 +20,7 @@ test('a tank as it is, asked, and the answer planned', { tag: '@phone' }, async 
     await page.locator('.log-step', { has: page.locator('[name="step[nitrate]"][value="10"]') }).click();
     await page.getByRole('button', { name: 'Save reading' }).click();
     await expect(page.locator('[data-log-lines]')).toContainText('Nitrate 10');
-    await page.locator('.bar-nav').getByRole('link', { name: 'As it is' }).click();
+    await tab(page, 'Today');
     await known(page, '.verdict-line');
     await expect(page.locator('.log-line')).toContainText('from 1 reading');
     await expect(page.locator('.estimated', { hasText: 'Nitrate' }).locator('.read-dot')).toBeAttached();
@@ -46,7 +46,7 @@ test('a tank as it is, asked, and the answer planned', { tag: '@phone' }, async 
 
 test('an amount that is none is told beside it', async ({ page }) => {
     await running(page, 'Asked badly');
-    await page.locator('.bar-nav').getByRole('link', { name: 'As it is' }).click();
+    await tab(page, 'Today');
     await known(page, '.ask-topic');
     const away = page.locator('.ask-topic form', { hasText: 'Nobody there' });
     await away.locator('.number').fill('soon');

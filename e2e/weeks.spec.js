@@ -1,4 +1,4 @@
-import { test, expect, sends, startTank, openShelf, openStage, choose, change, expectAccessible } from './keeper.js';
+import { test, expect, sends, startTank, openShelf, openStage, choose, change, expectAccessible, tab } from './keeper.js';
 
 /** Goes on to a day after the filling: a cookie moves the server's clock, where tests may. */
 async function onDay(page, day, baseURL) {
@@ -31,11 +31,11 @@ async function filled(page, name, way) {
     await change(page, 'feeding-grams', '20 mg');
     await openStage(page, 'start');
     await choose(page, 'start-way', way);
-    await page.getByRole('link', { name: 'Build', exact: true }).click();
+    await tab(page, 'Build');
     await page.locator('#step-fill summary').click();
     await sends(page, () => page.getByRole('button', { name: 'Done Fill slowly' }).click());
     await expect(page.locator('#step-fill')).toContainText('Done');
-    await page.getByRole('link', { name: 'First weeks' }).click();
+    await tab(page, 'First weeks');
     await expect(page.locator('.weeks-line')).toContainText('Day 0 ');
 }
 
@@ -196,7 +196,7 @@ for (const colorScheme of ['light', 'dark']) {
         test('nothing for axe to find on the galley’s first weeks and in the almanac', { tag: colorScheme === 'light' ? '@both' : '@desk' }, async ({ page }) => {
             await openShelf(page);
             await page.getByRole('link', { name: /Galley/ }).first().click();
-            await page.getByRole('link', { name: 'First weeks' }).click();
+            await tab(page, 'First weeks');
             // Calculated by the first who looks, which takes a slow machine its time.
             await expect(page.locator('.forecast')).toBeVisible({ timeout: 90_000 });
             await expect(page.locator('#devices')).not.toContainText('Asking them');
