@@ -1,8 +1,9 @@
 /** The account: settings, password, what is downloaded and uploaded, what is removed; and the pages that strangers see. */
-import { test, expect, openShelf, startTank, expectAccessible } from './keeper.js';
+import { test, expect, openShelf, startTank, expectAccessible, menu } from './keeper.js';
 
 test('the account page is kept, and reads well to everybody', async ({ page }) => {
     await openShelf(page);
+    await menu(page);
     await page.getByRole('link', { name: 'Account' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Account');
     await expectAccessible(page);
@@ -23,6 +24,7 @@ test('the account page is kept, and reads well to everybody', async ({ page }) =
 test('a tank is removed after being asked twice, and brought back', async ({ page }, info) => {
     const name = `Spare ${info.project.name}`;
     await startTank(page, name);
+    await menu(page);
     await page.getByRole('link', { name: 'Account' }).click();
     await page.getByRole('link', { name: `Remove ${name}` }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Remove ${name}?`);

@@ -1,4 +1,4 @@
-import { test, expect, openShelf, startTank, signInAlone, newTank, openStage, change, choose, openMargin, expectAccessible, ready, tab } from './keeper.js';
+import { test, expect, openShelf, startTank, signInAlone, newTank, openStage, change, choose, openMargin, expectAccessible, ready, tab, menu } from './keeper.js';
 
 const verdict = (page) => page.locator('.verdict-sentence');
 
@@ -310,6 +310,7 @@ test('a mix, the ledger of a day and the bags to buy', async ({ page }) => {
 test('units are switched anywhere and typed in either', async ({ page }, info) => {
     await signInAlone(page, `inches-${info.project.name}`);
     await newTank(page, 'Inches');
+    await menu(page);
     await page.getByRole('button', { name: 'in · gal' }).click();
     await openStage(page, 'vessel');
     await expect(page.locator('#f-vessel-length')).toHaveValue('23.62');
@@ -317,6 +318,7 @@ test('units are switched anywhere and typed in either', async ({ page }, info) =
     await expect(page.locator('#f-vessel-length')).toHaveValue('19.69');
     await change(page, 'waterLine', '12 1/2');
     await expect(page.locator('#f-waterLine')).toHaveValue('12.5');
+    await menu(page);
     await page.getByRole('button', { name: 'cm · L' }).click();
     await openStage(page, 'vessel');
     await expect(page.locator('#f-vessel-length')).toHaveValue('50');

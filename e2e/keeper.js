@@ -91,6 +91,13 @@ export async function tab(page, name) {
     await link.click();
 }
 
+/** Opens the keeper's own menu: account, units, sign out. */
+export async function menu(page) {
+    if (!(await page.locator('.keeper-menu').evaluate((details) => details.open))) {
+        await page.locator('.keeper-menu > summary').click();
+    }
+}
+
 /** A tank of whoever is signed in. */
 export async function newTank(page, name) {
     await page.goto('/tanks/new');

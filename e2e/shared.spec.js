@@ -1,10 +1,13 @@
-import { test, expect, signInAlone, filledTank, newTank, openStage, ready, sends, tab } from './keeper.js';
+import { test, expect, signInAlone, filledTank, newTank, openStage, ready, sends, tab, menu } from './keeper.js';
 
 /** What a device keeps, who sees it, and what is said when a connection is cut. */
 
 const caches = (page) => page.evaluate(() => window.caches.keys());
 const opened = (page) => expect(page.locator('html[data-log="ready"]')).toBeAttached();
-const signOut = (page) => page.getByRole('button', { name: /^Sign out/ }).click();
+const signOut = async (page) => {
+    await menu(page);
+    await page.getByRole('button', { name: /^Sign out/ }).click();
+};
 const signIn = async (page, name) => {
     await page.goto('/sign-in');
     await page.getByLabel('name', { exact: true }).fill(name);

@@ -1,4 +1,4 @@
-import { test, expect, openShelf, signInAlone, newTank, openStage, card, choose, reveal, turnTo, edited, expectAccessible, ready } from './keeper.js';
+import { test, expect, openShelf, signInAlone, newTank, openStage, card, choose, reveal, turnTo, edited, expectAccessible, ready, tab } from './keeper.js';
 
 const verdict = (page) => page.locator('.verdict-sentence');
 
@@ -35,7 +35,7 @@ for (const [id, vessel, animal] of [['box', 'Box, 60 × 30 × 36 cm', 'White clo
         await expect(page.locator('.plan-card').nth(2).getByRole('button', { name: 'Take this one' })).toBeVisible({ timeout: PLANS });
         // How sure each is comes last.
         await expect(page.locator('[data-plans-progress]')).toBeHidden({ timeout: PLANS });
-        await expect(first.locator('.plan-facts')).toContainText('of 16 tanks');
+        await expect(first.locator('.plan-facts')).toContainText('of 32 tanks');
         expect(new Set(await page.locator('.plan-card').evaluateAll((cards) => cards.map((one) => one.querySelector('.plan-drawing').innerHTML))).size, 'three unlike plans').toBe(3);
         await expectAccessible(page);
         await act(() => first.getByRole('button', { name: 'Take this one' }).click());
@@ -244,6 +244,7 @@ test('all methods stand side by side in this tank, and one is taken', async ({ p
 test('the drawing turns, and the sheet closes for it', { tag: '@both' }, async ({ page }) => {
     await openShelf(page);
     await page.getByRole('heading', { name: 'Waiting hall' }).click();
+    await tab(page, 'Plan');
     await openStage(page, 'bed');
     await page.locator('#bed [data-close-stage]').click();
     await expect(page.locator('#bed .stage-body')).toBeHidden();
@@ -286,6 +287,7 @@ for (const colorScheme of ['light', 'dark']) {
             }
             await page.goto('/');
             await page.getByRole('heading', { name: 'Waiting hall' }).click();
+            await tab(page, 'Plan');
             const bench = page.url().split('?')[0];
             for (const list of ['plants', 'hardscape', 'soils']) {
                 await page.goto(`${bench}/palette/${list}`);

@@ -1,4 +1,4 @@
-import { test, expect, sends, filledTank, expectAccessible, openShelf, tab } from './keeper.js';
+import { test, expect, sends, filledTank, expectAccessible, openShelf, tab, menu } from './keeper.js';
 
 /** A planted, filled tank with animals that came yesterday in its logbook. */
 async function running(page, name) {
@@ -87,6 +87,7 @@ test('a month on a page, the stock of all tanks, and tokens', { tag: '@phone' },
     await page.getByRole('link', { name: 'Stock' }).click();
     await expect(page.locator('.stock').first()).toContainText('Cherry shrimp');
     await expectAccessible(page);
+    await menu(page);
     await page.getByRole('link', { name: 'Account' }).click();
     await page.getByRole('link', { name: 'Tokens' }).click();
     await page.getByLabel('which device').fill('probe of the hall');
@@ -95,7 +96,7 @@ test('a month on a page, the stock of all tanks, and tokens', { tag: '@phone' },
     await expectAccessible(page);
     await page.goto('/');
     await page.locator('a.shelf-tank', { hasText: 'Waiting hall' }).first().click();
-    await page.goto(`${page.url().split('?')[0]}/report?span=year`);
+    await page.goto(`${page.url().split('?')[0].replace(/\/today$/, '')}/report?span=year`);
     await expect(page.locator('.report')).toContainText('of plants went out');
     await expect(page.locator('.report-photos img').first()).toHaveJSProperty('complete', true);
     await expectAccessible(page);
