@@ -18,8 +18,8 @@ const ready = async (of = page) => {
     await of.waitForTimeout(400);
 };
 const tank = async (name) => (await page.locator('a.shelf-tank, .shelf-tank a', { hasText: name }).first().getAttribute('href')).replace(/\/today$/, '');
-/** How sure the margins are takes a while to be worked out; the pictures show it. */
-const sure = () => page.locator('.margin-sure').first().waitFor({ timeout: 120_000 });
+/** How sure a verdict is takes a while to be worked out; the pictures show it. */
+const sure = () => page.locator('.verdict-sentence', { hasText: 'simulated tanks' }).waitFor({ timeout: 120_000 });
 
 await page.goto('/sign-in');
 await page.getByRole('button', { name: 'Open the ferry landing’s shelf' }).click();
