@@ -70,13 +70,13 @@ final readonly class RunningFacts
     }
 
     /**
-     * The plan with all that was told of it.
+     * The plan with all that was typed of it.
      *
      * @param array<string, string> $typed by place
      *
      * @throws Refused with the places as they are asked for
      */
-    public function told(Plan $plan, array $typed, UnitSystem $units): Plan
+    public function apply(Plan $plan, array $typed, UnitSystem $units): Plan
     {
         $edits = [];
         foreach (array_intersect_key($typed, self::ASKED) as $place => $text) {

@@ -93,7 +93,7 @@ final readonly class RunningForm
         $plan = $this->vessels->read($sent, $keeper->units());
         $method = \is_string($sent['method'] ?? null) ? Method::tryFrom($sent['method']) : null;
         $plan = null === $method ? $plan : $this->editor->make($plan, [new TakeMethod($method)], $keeper->units())->plan;
-        $plan = $this->facts->told($plan, VesselForm::texts($sent), $keeper->units());
+        $plan = $this->facts->apply($plan, VesselForm::texts($sent), $keeper->units());
         $changes = [
             ...array_map(static fn (TakenIn $clump): Change => new AddClump($clump->kind, $clump->count), $plants),
             ...array_map(static fn (TakenIn $group): Change => new AddGroup($group->kind, $group->count, $group->day), $animals),

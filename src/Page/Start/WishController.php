@@ -52,10 +52,9 @@ final class WishController extends AbstractController
     #[Route('/plans', name: 'wish_plans', methods: ['GET'])]
     public function plans(Request $request, #[CurrentUser] Keeper $keeper): Response
     {
-        try {
-            $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
-        } catch (Refused $refused) {
-            return $this->asked($request, $keeper, $refused->messages($keeper->units()));
+        $wish = $this->read($request, $keeper);
+        if ($wish instanceof Response) {
+            return $wish;
         }
 
         return $this->render('start/plans.html.twig', ['wish' => $wish, 'tastes' => $wish->tastes(), 'query' => $request->query->all()]);
@@ -70,10 +69,9 @@ final class WishController extends AbstractController
     #[Route('/plans/{n}/sure', name: 'wish_sure', requirements: ['n' => '[0-2]'], defaults: ['sure' => true], methods: ['GET'])]
     public function plan(Request $request, int $n, #[CurrentUser] Keeper $keeper, bool $sure = false): Response
     {
-        try {
-            $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
-        } catch (Refused $refused) {
-            return $this->asked($request, $keeper, $refused->messages($keeper->units()));
+        $wish = $this->read($request, $keeper);
+        if ($wish instanceof Response) {
+            return $wish;
         }
         $ticket = $this->ticket($wish, $n, $keeper);
         $composed = $ticket->isDone() ? self::composed($ticket) : null;
@@ -104,10 +102,9 @@ final class WishController extends AbstractController
     public function nearest(Request $request, int $n, #[CurrentUser] Keeper $keeper): Response
     {
         $query = $request->query->all();
-        try {
-            $wish = $this->form->read($query, $keeper->units(), $keeper->stock());
-        } catch (Refused $refused) {
-            return $this->asked($request, $keeper, $refused->messages($keeper->units()));
+        $wish = $this->read($request, $keeper);
+        if ($wish instanceof Response) {
+            return $wish;
         }
         $ticket = $this->queue->ask(new NearestJob($this->wishes->toJson($wish), $wish->tastes()[$n], $keeper->units()), $keeper);
         $nearest = $ticket->value instanceof NearestWish ? $ticket->value : null;
@@ -131,10 +128,9 @@ final class WishController extends AbstractController
     #[Route('/plans/{n}', name: 'wish_take', requirements: ['n' => '[0-2]'], methods: ['POST'])]
     public function take(Request $request, int $n, #[CurrentUser] Keeper $keeper, TankEditor $editor): Response
     {
-        try {
-            $wish = $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
-        } catch (Refused $refused) {
-            return $this->asked($request, $keeper, $refused->messages($keeper->units()));
+        $wish = $this->read($request, $keeper);
+        if ($wish instanceof Response) {
+            return $wish;
         }
         $ticket = $this->ticket($wish, $n, $keeper);
         if (!$ticket->isDone()) {
@@ -148,6 +144,16 @@ final class WishController extends AbstractController
         );
 
         return $this->redirectToRoute('bench', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
+    }
+
+    /** The wish of the address, or the page that says why it is none. */
+    private function read(Request $request, Keeper $keeper): Wish|Response
+    {
+        try {
+            return $this->form->read($request->query->all(), $keeper->units(), $keeper->stock());
+        } catch (Refused $refused) {
+            return $this->asked($request, $keeper, $refused->messages($keeper->units()));
+        }
     }
 
     private function ticket(Wish $wish, int $n, Keeper $keeper): Ticket
