@@ -95,9 +95,9 @@ final class ReadCommand extends Command
 
     private function tank(InputInterface $input, OutputInterface $errors, UnitSystem $units): ?TankCase
     {
-        $told = $this->told($input);
+        $answers = $this->answers($input);
         if ('none' === $input->getArgument('plan')) {
-            return $this->rough($input)->case($this->catalogue, $this->seen($input, null), $told, null, $units);
+            return $this->rough($input)->case($this->catalogue, $this->seen($input, null), $answers, null, $units);
         }
         $plan = $this->plans->plan($input, $errors, $units);
         $logged = null === $plan || '' === FormatOption::text($input, 'log') ? [new Log(), null] : LogArgument::log($input, $errors);
@@ -106,7 +106,7 @@ final class ReadCommand extends Command
         }
         $day = FormatOption::number($input, 'day', 0, Plan::LAST_DAY - 1) ?? $logged[1] ?? throw FormatOption::wrong('--day is missing');
 
-        return TankCase::of($plan, $logged[0], (int) $day, $this->seen($input, $plan), $told, null, $units);
+        return TankCase::of($plan, $logged[0], (int) $day, $this->seen($input, $plan), $answers, null, $units);
     }
 
     private function rough(InputInterface $input): RoughTank
@@ -145,20 +145,20 @@ final class ReadCommand extends Command
     }
 
     /** @return array<string, bool> */
-    private function told(InputInterface $input): array
+    private function answers(InputInterface $input): array
     {
         /** @var list<string> $facts */
         $facts = $input->getOption('fact');
-        $told = [];
+        $answers = [];
         foreach ($facts as $text) {
             [$id, $so] = [...explode('=', $text, 2), ''];
             if (!isset($this->knowledge->facts[$id]) || !\in_array($so, ['yes', 'no'], true)) {
                 throw FormatOption::wrong('--fact is written as firm-crown=yes; olvek:signs --facts lists them');
             }
-            $told[$id] = 'yes' === $so;
+            $answers[$id] = 'yes' === $so;
         }
 
-        return $told;
+        return $answers;
     }
 
     /**

@@ -69,7 +69,7 @@ final class WhyController extends AbstractController
 
         $ticket = $this->queue->ask(new RemedyJob($revision->plan, $known->id, $keeper->units()), $keeper);
 
-        return $this->told($request, $ticket, $tank, 'helps', ['margin' => $known, 'helps' => $ticket->value]);
+        return $this->answered($request, $ticket, $tank, 'helps', ['margin' => $known, 'helps' => $ticket->value]);
     }
 
     /** What averts a harm, each tried; as a fragment where a script asks, else as a page. */
@@ -79,7 +79,7 @@ final class WhyController extends AbstractController
         $id = HarmId::tryFrom($harm) ?? throw $this->createNotFoundException('There is no such harm.');
         $ticket = $this->queue->ask(new AvertingJob($this->tanks->head($tank)->plan, $id, $keeper->units()), $keeper);
 
-        return $this->told($request, $ticket, $tank, 'averts', ['averts' => $ticket->value]);
+        return $this->answered($request, $ticket, $tank, 'averts', ['averts' => $ticket->value]);
     }
 
     /** An inverse question, answered by trying; the answer can be taken like any other change. */
@@ -97,7 +97,7 @@ final class WhyController extends AbstractController
         }
         $ticket = $this->queue->ask(new AnswerJob($this->tanks->head($tank)->plan, $question, $kind), $keeper);
 
-        return $this->told($request, $ticket, $tank, 'answer', ['answer' => $ticket->value]);
+        return $this->answered($request, $ticket, $tank, 'answer', ['answer' => $ticket->value]);
     }
 
     /** What mishaps would come to in the grown tank, each rehearsed. */
@@ -106,7 +106,7 @@ final class WhyController extends AbstractController
     {
         $ticket = $this->queue->ask(new StressJob($this->tanks->head($tank)->plan), $keeper);
 
-        return $this->told($request, $ticket, $tank, 'stress', ['rehearsals' => $ticket->value]);
+        return $this->answered($request, $ticket, $tank, 'stress', ['rehearsals' => $ticket->value]);
     }
 
     /** Which uncertain numbers decide the tank, and which of them can be measured. */
@@ -115,7 +115,7 @@ final class WhyController extends AbstractController
     {
         $ticket = $this->queue->ask(new DecidingJob($this->tanks->head($tank)->plan, $keeper->units()), $keeper);
 
-        return $this->told($request, $ticket, $tank, 'deciding', ['tornado' => $ticket->value]);
+        return $this->answered($request, $ticket, $tank, 'deciding', ['tornado' => $ticket->value]);
     }
 
     /** What a method would change here, and what it would come to. */
@@ -150,7 +150,7 @@ final class WhyController extends AbstractController
      *
      * @param array<string, mixed> $context
      */
-    private function told(Request $request, Ticket $ticket, Tank $tank, string $what, array $context): Response
+    private function answered(Request $request, Ticket $ticket, Tank $tank, string $what, array $context): Response
     {
         $response = $ticket->isDone()
             ? $this->shown($request, $what, ['tank' => $tank, ...$context])

@@ -96,7 +96,7 @@ final readonly class LogPage
     {
         $sections = [];
         foreach (ToRead::of($plan) as $id => $one) {
-            $told = [
+            $field = [
                 'id' => $id,
                 'label' => Words::capital($one->measure->label()),
                 'sign' => $keeper->kit()->unit($one->measure, $keeper->units()),
@@ -106,9 +106,9 @@ final readonly class LogPage
                 ),
             ];
             if (\in_array($one->section, ['plants', 'animals'], true)) {
-                $sections[$one->section][$one->whom][] = $told;
+                $sections[$one->section][$one->whom][] = $field;
             } else {
-                $sections[$one->section][] = $told;
+                $sections[$one->section][] = $field;
             }
         }
 

@@ -89,8 +89,8 @@ final readonly class ReadPage
             ], $read->looks),
             'known' => array_map(
                 fn (string $id, bool $so): string => $so ? $this->fact($id)->yes : $this->fact($id)->no,
-                array_keys($question->told),
-                $question->told,
+                array_keys($question->answers),
+                $question->answers,
             ),
         ];
     }

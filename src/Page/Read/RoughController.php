@@ -38,7 +38,7 @@ final class RoughController extends AbstractController
         $errors += $question->errors;
         $case = null === $tank || [] === $question->seen
             ? null
-            : $tank->case($catalogue, $question->seen, $question->told, $keeper->kit(), $keeper->units());
+            : $tank->case($catalogue, $question->seen, $question->answers, $keeper->kit(), $keeper->units());
         $five = array_filter(
             array_intersect_key($request->query->all(), array_flip(['litres', 'weeks', 'hours', 'sun', 'plants', 'animals'])),
             is_string(...),

@@ -49,7 +49,7 @@ final class TransferController extends AbstractController
     public function away(#[CurrentUser] Keeper $keeper, ShelfExport $parcel, ClockInterface $clock): Response
     {
         if (!$this->often($keeper)) {
-            return $this->told(
+            return $this->report(
                 '',
                 null,
                 'This was requested too often. Try again in ten minutes.',
@@ -79,7 +79,7 @@ final class TransferController extends AbstractController
             default => '',
         };
         if ('' !== $fault || !($file instanceof UploadedFile)) {
-            return $this->told('', null, $fault, Response::HTTP_UNPROCESSABLE_ENTITY);
+            return $this->report('', null, $fault, Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         $this->waiting->keep($keeper->id()->toBase58(), $file->getPathname());
 
@@ -97,7 +97,7 @@ final class TransferController extends AbstractController
     {
         $path = $this->waiting->find($keeper->id()->toBase58());
         if (null === $path) {
-            return $this->told(
+            return $this->report(
                 $name,
                 null,
                 'The file is no longer on the server. Upload it again: it continues where it stopped, and nothing is duplicated.',
@@ -106,7 +106,7 @@ final class TransferController extends AbstractController
         }
         $whose = $keeper->id()->toBase58().'.bring';
         if (!$this->turns->take($whose, self::TURN, again: false)) {
-            return $this->told(
+            return $this->report(
                 $name,
                 null,
                 'Another file of yours is being imported right now. Try again in a moment.',
@@ -118,7 +118,7 @@ final class TransferController extends AbstractController
         } catch (UnreadableFile $unreadable) {
             $this->waiting->drop($keeper->id()->toBase58());
 
-            return $this->told($name, null, $unreadable->getMessage(), Response::HTTP_UNPROCESSABLE_ENTITY);
+            return $this->report($name, null, $unreadable->getMessage(), Response::HTTP_UNPROCESSABLE_ENTITY);
         } finally {
             $this->turns->give($whose, self::TURN);
         }
@@ -126,7 +126,7 @@ final class TransferController extends AbstractController
             $this->waiting->drop($keeper->id()->toBase58());
         }
 
-        return $this->told($name, $brought, '');
+        return $this->report($name, $brought, '');
     }
 
     private function often(Keeper $keeper): bool
@@ -137,7 +137,7 @@ final class TransferController extends AbstractController
             ->isAccepted();
     }
 
-    private function told(string $name, ?ImportResult $brought, string $fault, int $status = Response::HTTP_OK): Response
+    private function report(string $name, ?ImportResult $brought, string $fault, int $status = Response::HTTP_OK): Response
     {
         return $this->render(
             'transfer/brought.html.twig',

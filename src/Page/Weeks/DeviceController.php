@@ -45,7 +45,7 @@ final class DeviceController extends AbstractController
     #[Route('', name: 'devices', methods: ['GET'])]
     public function state(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        return $this->told($request, $tank, $keeper);
+        return $this->devices($request, $tank, $keeper);
     }
 
     #[Route('/wire', name: 'devices_wire', methods: ['POST'])]
@@ -55,7 +55,7 @@ final class DeviceController extends AbstractController
         try {
             $wired = null !== $kind && $this->devices->wire($tank, $kind, $request->request->getString('device'));
         } catch (ConcurrentChange) {
-            return $this->told(
+            return $this->devices(
                 $request,
                 $tank,
                 $keeper,
@@ -64,7 +64,7 @@ final class DeviceController extends AbstractController
             );
         }
         if (!$wired) {
-            return $this->told(
+            return $this->devices(
                 $request,
                 $tank,
                 $keeper,
@@ -86,7 +86,7 @@ final class DeviceController extends AbstractController
                 $this->programme($tank, $situation),
             );
         } catch (DeviceTrouble $trouble) {
-            return $this->told(
+            return $this->devices(
                 $request,
                 $tank,
                 $keeper,
@@ -96,7 +96,7 @@ final class DeviceController extends AbstractController
             );
         }
 
-        return $this->told($request, $tank, $keeper, 'The timer has taken the programme.');
+        return $this->devices($request, $tank, $keeper, 'The timer has taken the programme.');
     }
 
     /** Writes the probe's newest temperature and pH into the logbook. */
@@ -106,7 +106,7 @@ final class DeviceController extends AbstractController
         try {
             $samples = ($this->devices->probe($tank) ?? throw $this->createNotFoundException('This tank has no water probe.'))->samples(1);
         } catch (DeviceTrouble $trouble) {
-            return $this->told(
+            return $this->devices(
                 $request,
                 $tank,
                 $keeper,
@@ -133,7 +133,7 @@ final class DeviceController extends AbstractController
     }
 
     /** @param array<string, DeviceTrouble> $met troubles that were just met, by kind: such a device is not asked again at once */
-    private function told(
+    private function devices(
         Request $request,
         Tank $tank,
         Keeper $keeper,

@@ -44,16 +44,16 @@ final readonly class Controls
     {
         $lines = $numbers = [];
         foreach (PlanFields::places($holder, $path) as $place => $property) {
-            $told = $property->told;
-            if ($told instanceof Number) {
+            $described = $property->told;
+            if ($described instanceof Number) {
                 $numbers[] = $this->number($place, $labels[$place] ?? null);
                 continue;
             }
             $lines = [...$lines, ...array_chunk($numbers, 2)];
             $numbers = [];
-            if ($told instanceof KindOf) {
+            if ($described instanceof KindOf) {
                 $id = $this->stored($place);
-                $lines[] = [$this->choice($place, $told->label, \is_string($id) ? $id : '', $options?->kinds($told) ?? [])];
+                $lines[] = [$this->choice($place, $described->label, \is_string($id) ? $id : '', $options?->kinds($described) ?? [])];
             } else {
                 $lines[] = [$this->pick($place, $labels[$place] ?? null)];
             }

@@ -22,24 +22,24 @@ final readonly class Options
     }
 
     /**
-     * @param KindOf $told a field that names a kind of lamp, food or material
+     * @param KindOf $list a field that names a kind of lamp, food or material
      *
      * @return array<string, string>
      */
-    public function kinds(KindOf $told): array
+    public function kinds(KindOf $list): array
     {
         return [
-            '' => $told->none,
+            '' => $list->none,
             ...array_map(
                 static fn ($k): string => $k->name,
-                match ($told->table) {
+                match ($list->table) {
                     'lamps' => $this->catalogue->lamps,
                     'foods' => $this->catalogue->foods,
                     'materials' => array_filter(
                         $this->catalogue->materials,
-                        static fn ($m): bool => null === $told->only || $m->role->value === $told->only,
+                        static fn ($m): bool => null === $list->only || $m->role->value === $list->only,
                     ),
-                    default => throw new \LogicException("$told->table is chosen elsewhere"),
+                    default => throw new \LogicException("$list->table is chosen elsewhere"),
                 },
             ),
         ];

@@ -18,10 +18,10 @@ final readonly class ReadingQuestion
 
     /**
      * @param list<Seen>            $seen
-     * @param array<string, bool>   $told   facts by id
+     * @param array<string, bool>   $answers   facts by id
      * @param array<string, string> $errors why something of it was not understood, by field
      */
-    private function __construct(public array $seen, public array $told, public array $errors)
+    private function __construct(public array $seen, public array $answers, public array $errors)
     {
     }
 
@@ -54,7 +54,7 @@ final readonly class ReadingQuestion
             $seen = \array_slice($seen, 0, self::MOST);
         }
 
-        return new self(array_values($seen), self::told($sent, $knowledge), $errors);
+        return new self(array_values($seen), self::answers($sent, $knowledge), $errors);
     }
 
     /**
@@ -62,17 +62,17 @@ final readonly class ReadingQuestion
      *
      * @return array<string, bool>
      */
-    private static function told(InputBag $sent, Knowledge $knowledge): array
+    private static function answers(InputBag $sent, Knowledge $knowledge): array
     {
-        $told = [];
+        $answers = [];
         $facts = $sent->has('fact') && \is_array($sent->all()['fact']) ? $sent->all('fact') : [];
         foreach ($facts as $id => $so) {
             if (isset($knowledge->facts[$id]) && \in_array($so, ['yes', 'no'], true)) {
-                $told[(string) $id] = 'yes' === $so;
+                $answers[(string) $id] = 'yes' === $so;
             }
         }
 
-        return $told;
+        return $answers;
     }
 
     /**
@@ -90,7 +90,7 @@ final readonly class ReadingQuestion
     /** @return array<string, mixed> as an address carries it, with something more known */
     public function address(?string $fact = null, ?bool $so = null): array
     {
-        $told = null === $fact || null === $so ? $this->told : [...$this->told, $fact => $so];
+        $answers = null === $fact || null === $so ? $this->answers : [...$this->answers, $fact => $so];
         $ofs = [];
         foreach ($this->seen as $seen) {
             if (null !== $seen->of) {
@@ -101,7 +101,7 @@ final readonly class ReadingQuestion
         return array_filter([
             'sign' => array_map(static fn (Seen $s): string => $s->sign->value, $this->seen),
             'of' => $ofs,
-            'fact' => array_map(static fn (bool $so): string => $so ? 'yes' : 'no', $told),
+            'fact' => array_map(static fn (bool $so): string => $so ? 'yes' : 'no', $answers),
         ]);
     }
 }

@@ -85,7 +85,7 @@ final readonly class TankReader
             $this->log($tank, $keeper),
             $on,
             $question->seen,
-            $question->told,
+            $question->answers,
             $keeper->kit(),
             $keeper->units(),
         );

@@ -43,10 +43,10 @@ final class HarmShares
         $failing = array_values(array_filter($harms, static fn (Harm $h): bool => $h->amount >= $fails));
         $sure = \count($failing) / $tanks;
         // Where it is likely, as it comes about where it does; else as in the middle tank, which may be spared.
-        $told = Harm::isLikely($sure) ? $failing[intdiv(\count($failing), 2)] : ($harms[\count($harms) - 1 - intdiv($tanks, 2)] ?? null);
+        $middle = Harm::isLikely($sure) ? $failing[intdiv(\count($failing), 2)] : ($harms[\count($harms) - 1 - intdiv($tanks, 2)] ?? null);
 
-        return null === $told
+        return null === $middle
             ? Harm::possible($harms[0]->id, $sure, $harms[\count($harms) - 1])
-            : $told->withSureness($sure);
+            : $middle->withSureness($sure);
     }
 }
