@@ -93,7 +93,7 @@ final class CommandsTest extends TestCase
             self::assertSame(['carassius-auratus', 'needed.vessel'], [$unmet['kind'], $unmet['needed']['id']]);
             self::assertEquals(300, $unmet['needed']['values']['volume']);
             self::assertSame("a tank of 300\u{A0}L", $unmet['needed']['text']);
-            self::assertSame(16, $plan['sureness']['of']);
+            self::assertSame(32, $plan['sureness']['of']);
             [$judged, $again] = self::run_(
                 'olvek:judge - --format=json',
                 json_encode($plan['plan'], \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),

@@ -18,13 +18,9 @@ use Olvek\Core\Keeping\Estimation\Smoother;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Service\Account\Keeper;
-use Olvek\Service\Account\Today;
-use Olvek\Service\Editing\TankEditor;
-use Olvek\Service\Log\LogReader;
 use Olvek\Service\Log\TankState;
 use Olvek\Service\Site\ResultCache;
 use Olvek\Service\Tank\Tank;
-use Olvek\Service\Tank\TankRepository;
 use Olvek\Service\Work\Deadline;
 use Olvek\Service\Work\Ticket;
 use Olvek\Service\Work\WorkQueue;
@@ -38,10 +34,7 @@ final readonly class Estimates
         private WorkQueue $queue,
         private EstimateParts $parts,
         private KeptStandings $standings,
-        private TankRepository $tanks,
-        private TankEditor $editor,
-        private LogReader $logReader,
-        private Today $today,
+        private TankHistories $histories,
         private Catalogue $catalogue,
         #[Autowire('%env(float:OLVEK_PATIENCE)%')] private float $patience,
     ) {
@@ -50,20 +43,7 @@ final readonly class Estimates
     /** Null before it was filled. */
     public function life(Tank $tank, Keeper $keeper): ?TankHistory
     {
-        $filled = $tank->filledOn();
-        if (null === $filled) {
-            return null;
-        }
-        $head = $this->tanks->head($tank);
-        $day = max(0, Today::between($filled, $this->today->of($keeper)));
-
-        return new TankHistory(
-            $filled,
-            $day,
-            $head,
-            $this->editor->plan($head)->filledOn($filled),
-            $this->logReader->state($tank, $head->plan, $filled, $day),
-        );
+        return $this->histories->of($tank, $keeper);
     }
 
     /** What has been worked out of a tank; null where some is missing. */

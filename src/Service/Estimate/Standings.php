@@ -18,7 +18,7 @@ use Olvek\Service\Tank\Tank;
  */
 final readonly class Standings
 {
-    public function __construct(private Estimates $estimates, private KeptStandings $kept, private Today $today)
+    public function __construct(private TankHistories $histories, private KeptStandings $kept, private Today $today)
     {
     }
 
@@ -33,7 +33,7 @@ final readonly class Standings
         if (null !== $known) {
             return $known;
         }
-        $life = $this->estimates->life($tank, $keeper) ?? throw new \LogicException('A filled tank has a life.');
+        $life = $this->histories->of($tank, $keeper) ?? throw new \LogicException('A filled tank has a life.');
         $standing = $this->likely($life, $life->plan);
         $this->kept->put($tank, $day, $standing);
 
@@ -43,7 +43,7 @@ final readonly class Standings
     /** How it would stand with another plan, which differs in days to come; nothing is kept. */
     public function tried(Tank $tank, Plan $plan, Keeper $keeper): ?Standing
     {
-        $life = null === $this->day($tank, $keeper) ? null : $this->estimates->life($tank, $keeper);
+        $life = null === $this->day($tank, $keeper) ? null : $this->histories->of($tank, $keeper);
 
         return null === $life ? null : $this->likely($life, $plan->filledOn($life->filled));
     }
