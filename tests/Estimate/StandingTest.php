@@ -141,7 +141,14 @@ final class StandingTest extends BenchTestCase
         [$last, $waiting] = $standings->among([$tank], $keeper, new Deadline(0.0));
         self::assertSame(1, $waiting);
         self::assertEquals($known, $last);
-        $this->browser->request('GET', '/almanac/refresh', server: ['HTTP_ACCEPT' => 'application/json']);
+        // The page asks until none is left; how many one request reaches depends on the machine.
+        for ($n = 0; $n < 40; ++$n) {
+            $this->browser->request('GET', '/almanac/refresh', server: ['HTTP_ACCEPT' => 'application/json']);
+            if (202 !== $this->browser->getResponse()->getStatusCode()) {
+                break;
+            }
+        }
+        self::assertResponseIsSuccessful();
         self::assertNotNull($this->service(KeptStandings::class)->known($this->stored(), 90));
     }
 
