@@ -86,7 +86,7 @@ export async function filledTank(page, name, start = startTank) {
 export async function tab(page, name) {
     const link = page.locator('.tank-bar .bar-nav').getByRole('link', { name, exact: true, includeHidden: true });
     if (!(await link.isVisible())) {
-        await page.locator('.bar-more > summary').click();
+        await page.locator('.tank-bar .bar-more > summary').click();
     }
     await link.click();
 }
