@@ -124,6 +124,22 @@ final class StandingTest extends BenchTestCase
         self::assertStringContainsString('simulated', $this->said('/', self::SHELF));
     }
 
+    /** What was written and taken back leaves the tank as it was, and as sure. */
+    public function testALineTakenBackLeavesItAsSure(): void
+    {
+        $this->fill(90);
+        $this->log(['kind' => 'read', 'test' => ['nitrate' => '5'], 'day' => $this->day(-2)]);
+        $sure = $this->estimated();
+        $this->log(['kind' => 'read', 'test' => ['nitrate' => '40']]);
+        $entry = $this->entries()[\count($this->entries()) - 1]->id;
+        $token = $this->browser->request('GET', "/tanks/$this->tank/log")->filter('.log-ways input[name="_token"]')->first()->attr('value');
+        $this->browser->request('POST', "/tanks/$this->tank/log/$entry/undo", ['_token' => $token]);
+        self::assertNull($this->service(KeptStandings::class)->known($this->stored(), 90), 'another state of the logbook');
+        self::assertStringNotContainsString('simulated', $this->said("/tanks/$this->tank", self::BENCH));
+        self::assertSame($sure, $this->estimated());
+        self::assertSame($sure, $this->said("/tanks/$this->tank", self::BENCH));
+    }
+
     public function testAShelfShowsWhatIsKnownWhileTheRestIsWorkedOut(): void
     {
         $this->fill(90);

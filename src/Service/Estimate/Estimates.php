@@ -66,9 +66,12 @@ final readonly class Estimates
      */
     public function ask(TankHistory $life, Keeper $keeper): array
     {
-        $known = $this->known($life);
+        $known = $this->estimated($life);
         if (null !== $known) {
-            return [Ticket::done($known), 1.0];
+            // A line that was written and taken back leaves the same tank, whose standing is asked for anew.
+            $this->standings->keep($life->revision->tank, $life->day, $known);
+
+            return [Ticket::done($known->estimate), 1.0];
         }
         $patience = new Deadline($this->patience / 2);
         // Where there is nothing to learn from, the first step is the last.

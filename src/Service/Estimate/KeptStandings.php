@@ -52,9 +52,12 @@ final readonly class KeptStandings
         $this->cache->put('standing.last.'.$tank->id()->toBase58(), $standing, self::KEPT * ResultCache::DAY);
     }
 
-    /** Keeps what an estimate came to. */
+    /** Keeps what an estimate came to, where that is not kept yet. */
     public function keep(Tank $tank, int $day, EstimatedTank $estimated): void
     {
+        if (true === $this->known($tank, $day)?->isSure()) {
+            return;
+        }
         $this->put($tank, $day, $estimated->standing);
         $this->cache->put('standing.likeliest.'.$tank->id()->toBase58(), $estimated->likeliest, self::LIKELIEST * ResultCache::DAY);
     }
