@@ -80,7 +80,7 @@ enum AskOutcome: string
         return match ($this) {
             self::Ammonia => AmmoniaMargin::TEST_SHOWS,
             self::Nitrite => Nitrite::ACT,
-            self::Oxygen => DawnOxygen::need($plan),
+            self::Oxygen => DawnOxygen::need($plan->stock()),
             self::Nitrate => Ion::Nitrate->toElement(Nitrate::WORRY),
             self::Film => Algae::FILM_ACT,
             default => null,

@@ -9,6 +9,7 @@ use Olvek\Core\Basis\Unit\Provenance;
 use Olvek\Core\Nature\Water\Oxygen;
 use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Plan\Plan;
+use Olvek\Core\Planning\Plan\Stock;
 
 /** The day's lowest oxygen, at the end of the night. */
 #[Judges(
@@ -37,12 +38,12 @@ final class DawnOxygen implements Criterion
      */
     public const SURE = 1.6;
 
-    /** mg/L that the neediest of a plan's kinds needs. */
-    public static function need(Plan $plan): float
+    /** mg/L that the neediest of a tank's kinds needs. */
+    public static function need(Stock $stock): float
     {
         $needs = array_map(
             static fn (Group $g): float => $g->kind->breathesAir ? self::FOR_AIR_BREATHERS : $g->kind->oxygen->value,
-            $plan->groups,
+            $stock->groups,
         );
 
         return [] === $needs ? self::USUAL : max($needs);
@@ -51,14 +52,14 @@ final class DawnOxygen implements Criterion
     /** @return array{float, float} mg/L below which a plan's dawns fail, and are tight; without a plan, what most fish need */
     public static function limits(?Plan $plan): array
     {
-        $need = null === $plan ? self::USUAL : self::need($plan);
+        $need = null === $plan ? self::USUAL : self::need($plan->stock());
 
         return [self::LEAST * $need, self::GOOD * $need];
     }
 
     public static function margin(Outlook $outlook): Margin
     {
-        $need = self::need($outlook->plan);
+        $need = self::need($outlook->present);
         [$act, $good] = self::limits($outlook->plan);
         $trace = $outlook->trace;
         [$least, $day] = $trace->lowest('oxygen', $outlook->from);

@@ -97,7 +97,7 @@ final readonly class LongestHoliday implements Question
             }
             if (
                 null !== $plan->firstAnimals()
-                && $c['oxygen'][$day] < DawnOxygen::need($plan)
+                && $c['oxygen'][$day] < DawnOxygen::need($plan->stock())
                 && $c['oxygen'][$day] < $usual->trace->columns['oxygen'][$day] - self::WORSE_OXYGEN
             ) {
                 return new Message('away.oxygen', ['oxygen' => Amount::concentration($c['oxygen'][$day])]);

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Judgement\Standing;
 
 use Olvek\Core\Basis\Message\Message;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Margin\DawnOxygen;
 use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Harm\HarmId;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\MarginState;
+use Olvek\Core\Judgement\Margin\Outlook;
 use Olvek\Core\Judgement\Standing\EstimatedTank;
 use Olvek\Core\Judgement\Standing\HarmShares;
 use Olvek\Core\Judgement\Standing\Prospect;
@@ -70,6 +73,23 @@ final class StandingTest extends TestCase
         self::assertNotContains('company', self::ids($stocked(0)), 'they never came');
         self::assertContains('Least killifish', (array) $stocked(0)->verdict[0]->values['kinds']);
         self::assertNotContains('Betta', (array) $stocked(0)->verdict[0]->values['kinds']);
+    }
+
+    /** Night's oxygen is held against those that are in, however much others would need. */
+    public function testWhoIsNotInNeedsNoOxygen(): void
+    {
+        $plan = Sample::edit(Sample::planted(), ['animals.add' => 'pseudogastromyzon-myersi']);
+        $need = static function (LoggedEvent ...$events) use ($plan): float {
+            $lived = (new Estimator($plan, new Log([], array_values($events)), self::TODAY))->lived([], true);
+
+            return DawnOxygen::need((new Outlook($lived->varied, $lived->trace, UnitSystem::Metric, $lived->parameters, self::TODAY))->present);
+        };
+        $killifish = new LoggedEvent(40, EventKind::Stock, 10, 'a1');
+        self::assertSame($plan->groups[0]->kind->oxygen->value, $need($killifish));
+        self::assertSame(
+            $plan->groups[1]->kind->oxygen->value,
+            $need($killifish, new LoggedEvent(self::TODAY, EventKind::Stock, 4, $plan->groups[1]->id)),
+        );
     }
 
     public function testHowSureItIsComesFromAllTanks(): void

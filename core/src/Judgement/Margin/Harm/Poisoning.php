@@ -27,7 +27,7 @@ final class Poisoning implements HarmCriterion
             return [];
         }
         $c = $outlook->trace->columns;
-        $least = self::BREATH * DawnOxygen::need($outlook->plan);
+        $least = self::BREATH * DawnOxygen::need($outlook->present);
         // Chloride lets animals bear more nitrite. M: Lewis & Morris (1986).
         $guard = max(0.5, min(2.0, $outlook->plan->water->chloride / SourceWater::CHLORIDE));
         $days = ['ammonia' => 0.0, 'nitrite' => 0.0, 'oxygen' => 0.0];

@@ -140,7 +140,7 @@ final class WaterFacts
                 'By the run, %s mg/L of oxygen were left at dawn on day %d; they need %s',
                 Decimal::significant($least, 2),
                 $on,
-                Decimal::significant(DawnOxygen::need($case->plan), 2),
+                Decimal::significant(DawnOxygen::need($case->plan->stock()), 2),
             ),
             $case->byRun(),
             $on,

@@ -68,7 +68,7 @@ final readonly class Score
         foreach ($judgement->margins as $margin) {
             $sum += MarginState::Holds === $margin->state ? 0.0 : self::PRACTICE;
         }
-        $want = DawnOxygen::SURE * DawnOxygen::need($plan);
+        $want = DawnOxygen::SURE * DawnOxygen::need($plan->stock());
         $short = [] === $plan->groups ? 0.0 : max(0.0, 1 - $judgement->margin(MarginId::Oxygen)->measure / $want);
         $sum += self::AIRLESS * min(1.0, $short);
         $toFix = array_values(array_filter(Mistakes::in($plan), static fn (Mistake $m): bool => !$m->lack));
