@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Olvek\Service\Estimate;
 
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
-use Olvek\Core\Judgement\Standing\Prospect;
 use Olvek\Core\Judgement\Standing\Standing;
 use Olvek\Core\Keeping\Estimation\Estimator;
 use Olvek\Core\Planning\Plan\Plan;
@@ -84,7 +83,7 @@ final readonly class Standings
     {
         $lived = (new Estimator($plan, $life->log, $life->day))->lived($this->kept->likeliest($life->revision->tank), true);
 
-        return Standing::likely(Prospect::of($lived, $life->day));
+        return Standing::likely($lived, $life->day);
     }
 
     /** Days after filling; null where there is no run to stand on. */

@@ -25,7 +25,7 @@ final readonly class SimulatedTank
     {
         $lived = $estimator->lived($scores, $whole, $plan);
 
-        return new self($estimator->member($lived, $scores, $whole), $whole ? Prospect::of($lived, $estimator->today) : null);
+        return new self($estimator->member($lived, $scores, $whole), $whole ? Prospect::of(Prospect::outlook($lived, $estimator->today)) : null);
     }
 
     /**

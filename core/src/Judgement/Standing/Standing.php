@@ -6,10 +6,13 @@ namespace Olvek\Core\Judgement\Standing;
 
 use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\Harm\Ahead;
+use Olvek\Core\Judgement\Margin\Harm\Forecast;
 use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Harm\Harms;
 use Olvek\Core\Judgement\Margin\Harm\Verdict;
 use Olvek\Core\Judgement\Margin\MarginState;
+use Olvek\Core\Judgement\Margin\Outlook;
+use Olvek\Core\Keeping\Estimation\Lived;
 use Olvek\Core\Simulation\Run\Snapshot;
 
 /** How a running tank stands today: who or what comes to harm in the weeks ahead as it goes on, and how sure that is. */
@@ -35,21 +38,23 @@ final readonly class Standing
     }
 
     /** From the likeliest tank alone: at once, and without knowing how sure it is. */
-    public static function likely(Prospect $prospect): self
+    public static function likely(Lived $lived, int $day): self
     {
-        return self::made($prospect, $prospect->harms, []);
+        $outlook = Prospect::outlook($lived, $day);
+
+        return self::made($outlook, Prospect::of($outlook)->harms, []);
     }
 
     /**
      * From all tanks of an estimate.
      *
-     * @param Prospect       $likely of the likeliest of them
+     * @param Lived          $likeliest of them
      * @param list<Prospect> $tanks
      */
-    public static function among(Prospect $likely, array $tanks): self
+    public static function among(Lived $likeliest, int $day, array $tanks): self
     {
         return self::made(
-            $likely,
+            Prospect::outlook($likeliest, $day),
             Harms::sorted(HarmShares::among(array_map(static fn (Prospect $p): array => $p->harms, $tanks))),
             array_map(static fn (Prospect $p): bool => $p->isSound(), $tanks),
         );
@@ -68,24 +73,31 @@ final readonly class Standing
     }
 
     /**
+     * @param Outlook    $outlook of the likeliest tank
      * @param list<Harm> $harms
      * @param list<bool> $sound
      */
-    private static function made(Prospect $prospect, array $harms, array $sound): self
+    private static function made(Outlook $outlook, array $harms, array $sound): self
     {
         $sure = [] === $sound ? null : new Message('running.sure', [
             'holds' => \count(array_filter($sound)),
             'of' => \count($sound),
         ]);
+        $kinds = [];
+        foreach ($outlook->present->groups as $group) {
+            if ($group->day <= $outlook->since) {
+                $kinds[$group->kind->id] = $group->kind->common;
+            }
+        }
 
         return new self(
-            $prospect->day,
+            $outlook->since,
             Harms::state($harms),
-            Verdict::ofRunning($prospect->kinds, $harms, $sure),
+            Verdict::ofRunning(array_values($kinds), $harms, $sure),
             $harms,
-            $prospect->ahead,
+            Forecast::of($outlook),
             $sound,
-            $prospect->snapshot,
+            $outlook->trace->on($outlook->since),
         );
     }
 }

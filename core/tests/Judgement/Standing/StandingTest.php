@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace Olvek\Core\Tests\Judgement\Standing;
 
 use Olvek\Core\Basis\Message\Message;
-use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\DawnOxygen;
 use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Harm\HarmId;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\MarginState;
-use Olvek\Core\Judgement\Margin\Outlook;
 use Olvek\Core\Judgement\Standing\EstimatedTank;
 use Olvek\Core\Judgement\Standing\HarmShares;
 use Olvek\Core\Judgement\Standing\Prospect;
@@ -32,7 +30,7 @@ final class StandingTest extends TestCase
 
     private static function standing(Plan $plan, Log $log): Standing
     {
-        return Standing::likely(Prospect::of((new Estimator($plan, $log, self::TODAY))->lived([], true), self::TODAY));
+        return Standing::likely((new Estimator($plan, $log, self::TODAY))->lived([], true), self::TODAY);
     }
 
     /** @return list<string> ids of what weighs something */
@@ -82,7 +80,7 @@ final class StandingTest extends TestCase
         $need = static function (LoggedEvent ...$events) use ($plan): float {
             $lived = (new Estimator($plan, new Log([], array_values($events)), self::TODAY))->lived([], true);
 
-            return DawnOxygen::need((new Outlook($lived->varied, $lived->trace, UnitSystem::Metric, $lived->parameters, self::TODAY))->present);
+            return DawnOxygen::need(Prospect::outlook($lived, self::TODAY)->present);
         };
         $killifish = new LoggedEvent(40, EventKind::Stock, 10, 'a1');
         self::assertSame($plan->groups[0]->kind->oxygen->value, $need($killifish));
