@@ -182,7 +182,7 @@ final class WhyController extends AbstractController
         }
         $life = $this->estimates->life($tank, $keeper);
         if (null !== $life && $life->isRun()) {
-            // How sure a running tank is, its estimate says, whole.
+            // A running tank's estimate says how sure its verdict is, in one part.
             [$ticket] = $this->estimates->ask($life, $keeper);
 
             return new JsonResponse(

@@ -15,7 +15,7 @@ use Olvek\Core\Planning\Plan\Problem;
 use Olvek\Core\Planning\Plan\Refused;
 use Olvek\Service\Editing\FieldView;
 
-/** What a tank that runs already has: its light, lid, bed, technique and water. What is left open is taken as usual. */
+/** What a running tank has: its light, lid, bed, technique and water. Usual values stand for what is left empty. */
 final readonly class RunningFacts
 {
     /** Places of the plan that are asked for, each with its label where the plan's own doesn't ask well. */
@@ -90,7 +90,7 @@ final readonly class RunningFacts
             $edits[$place] = $text;
         }
         if (isset($edits['site.temperature']) && 'none' !== ($edits['equipment.heating'] ?? 'none')) {
-            // Who heats says how warm the water is kept.
+            // A heater is set to the temperature of the water.
             $edits['equipment.target'] = $edits['site.temperature'];
         }
         try {

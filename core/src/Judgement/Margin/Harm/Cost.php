@@ -10,7 +10,7 @@ use Olvek\Core\Planning\Buying\RoughCost;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\Trace;
 
-/** What a change costs its keeper: work, money, animals that are not to be had. */
+/** What a change costs its keeper: work, money, animals given up. */
 final readonly class Cost
 {
     /** Minutes a week, and coins, below which nothing is said. J. */
