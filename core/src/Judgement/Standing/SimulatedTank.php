@@ -25,7 +25,9 @@ final readonly class SimulatedTank
     {
         $lived = $estimator->lived($scores, $whole, $plan);
 
-        return new self($estimator->member($lived, $scores, $whole), $whole ? Prospect::of(Prospect::outlook($lived, $estimator->today)) : null);
+        $prospect = $whole ? Prospect::of(Prospect::outlook($lived, $estimator->today)) : null;
+
+        return new self($estimator->member($lived, $scores, $whole), $prospect);
     }
 
     /**
