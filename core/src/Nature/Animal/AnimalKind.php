@@ -65,6 +65,7 @@ final readonly class AnimalKind
         public bool $invasive,
         public bool $wildCaught,
         public bool $matureTank,
+        public AnimalLook $look,
         public string $remarks,
     ) {
     }

@@ -7,19 +7,29 @@ namespace Olvek\Core\Nature\Catalogue;
 use Olvek\Core\Basis\Unit\Estimate;
 use Olvek\Core\Basis\Unit\Provenance;
 use Olvek\Core\Nature\Animal\AnimalKind;
+use Olvek\Core\Nature\Animal\AnimalLook;
 use Olvek\Core\Nature\Animal\AnimalShape;
+use Olvek\Core\Nature\Animal\BodyForm;
+use Olvek\Core\Nature\Animal\Coat;
+use Olvek\Core\Nature\Animal\CoatPattern;
 use Olvek\Core\Nature\Animal\CompanyRule;
 use Olvek\Core\Nature\Animal\Food;
 use Olvek\Core\Nature\Animal\KeptRange;
 use Olvek\Core\Nature\Animal\Level;
 use Olvek\Core\Nature\Animal\Prey;
+use Olvek\Core\Nature\Animal\TailForm;
 use Olvek\Core\Nature\Animal\Temper;
 use Olvek\Core\Nature\Bed\Amendment;
 use Olvek\Core\Nature\Bed\Material;
 use Olvek\Core\Nature\Bed\MaterialRole;
 use Olvek\Core\Nature\Hardscape\HardscapeKind;
 use Olvek\Core\Nature\Light\LampKind;
+use Olvek\Core\Nature\Plant\Habit;
+use Olvek\Core\Nature\Plant\LeafColour;
+use Olvek\Core\Nature\Plant\LeafMargin;
+use Olvek\Core\Nature\Plant\LeafOutline;
 use Olvek\Core\Nature\Plant\PlantKind;
+use Olvek\Core\Nature\Plant\PlantLook;
 use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Plant\Removal;
 use Olvek\Core\Nature\Plant\Zone;
@@ -192,6 +202,16 @@ final readonly class Catalogue
                 'invasive',
                 'tender',
                 'wet_ratio',
+                'habit',
+                'leaf',
+                'margin',
+                'leaf_length',
+                'leaf_width',
+                'stalk',
+                'leaves',
+                'node',
+                'colour',
+                'young',
                 'remarks',
             ])->rows as $row
         ) {
@@ -223,12 +243,29 @@ final readonly class Catalogue
                 $row->truth('invasive'),
                 $row->truth('tender'),
                 $row->estimate('wet_ratio', 2, 40),
+                self::plantLook($row),
                 $row->optionalText('remarks'),
             );
             $found[$kind->id] = $kind;
         }
 
         return $found;
+    }
+
+    private static function plantLook(Row $row): PlantLook
+    {
+        return new PlantLook(
+            $row->choice('habit', Habit::class),
+            $row->choice('leaf', LeafOutline::class),
+            $row->choice('margin', LeafMargin::class),
+            $row->estimate('leaf_length', 0.1, 150),
+            $row->estimate('leaf_width', 0.01, 50),
+            $row->estimate('stalk', 0, 0.95),
+            $row->estimate('leaves', 1, 30),
+            $row->estimate('node', 0, 10),
+            $row->choice('colour', LeafColour::class),
+            $row->choice('young', LeafColour::class),
+        );
     }
 
     /** @return array<string, AnimalKind> */
@@ -273,6 +310,11 @@ final readonly class Catalogue
                 'invasive',
                 'wild_caught',
                 'mature_tank',
+                'form',
+                'tail',
+                'coat',
+                'second',
+                'pattern',
                 'remarks',
             ])->rows as $row
         ) {
@@ -315,6 +357,13 @@ final readonly class Catalogue
                 $row->truth('invasive'),
                 $row->truth('wild_caught'),
                 $row->truth('mature_tank'),
+                new AnimalLook(
+                    $row->choice('form', BodyForm::class),
+                    $row->choice('tail', TailForm::class),
+                    $row->choice('coat', Coat::class),
+                    $row->choice('second', Coat::class),
+                    $row->choice('pattern', CoatPattern::class),
+                ),
                 $row->optionalText('remarks'),
             );
             $found[$kind->id] = $kind;

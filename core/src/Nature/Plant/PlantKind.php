@@ -59,6 +59,7 @@ final readonly class PlantKind
         public bool $invasive,
         public bool $tender,
         public Estimate $wetRatio,
+        public PlantLook $look,
         public string $remarks,
     ) {
     }
