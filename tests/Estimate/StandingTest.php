@@ -32,7 +32,7 @@ final class StandingTest extends BenchTestCase
     private function estimated(): string
     {
         for ($n = 0; $n < 40; ++$n) {
-            $page = $this->browser->request('GET', "/tanks/$this->tank/today");
+            $page = $this->browser->request('GET', "/tanks/$this->tank/today/estimate", server: ['HTTP_OLVEK_PARTS' => '{}']);
             if (202 !== $this->browser->getResponse()->getStatusCode()) {
                 return $page->filter(self::TODAY)->text();
             }
@@ -85,6 +85,7 @@ final class StandingTest extends BenchTestCase
 
         // At once, from the likeliest tank.
         $bench = $this->said("/tanks/$this->tank", self::BENCH);
+        self::assertSame($bench, $this->said("/tanks/$this->tank/today", self::TODAY));
         self::assertNotSame($planned, $bench);
         self::assertStringNotContainsString('simulated', $bench);
         self::assertSame($bench, $this->said('/', self::SHELF));

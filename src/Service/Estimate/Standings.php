@@ -83,7 +83,7 @@ final readonly class Standings
     {
         $lived = (new Estimator($plan, $life->log, $life->day))->lived($this->kept->likeliest($life->revision->tank), true);
 
-        return Standing::likely($lived, $life->day);
+        return Standing::likely($lived, $life->day, $life->log);
     }
 
     /** Days after filling; null where there is no run to stand on. */

@@ -7,6 +7,7 @@ namespace Olvek\Core\Judgement\Margin;
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Ion;
 use Olvek\Core\Basis\Unit\Provenance;
+use Olvek\Core\Nature\Water\Ammonia;
 use Olvek\Core\Nature\Water\AmmoniaCriterion;
 
 /**
@@ -95,6 +96,12 @@ final class AmmoniaMargin implements Criterion
     public static function safeUnionised(): float
     {
         return Ion::Ammonia->toElement(self::SAFE_UNIONISED);
+    }
+
+    /** Whether a test that shows so much (mg N/L in all) calls for a change of water on the day. */
+    public static function isGrave(float $total, float $pH, float $celsius): bool
+    {
+        return $total * Ammonia::unionisedShare($pH, $celsius) > self::safeUnionised() || $total > self::TEST_ACT;
     }
 
     /** How many times the worst of the three limits is reached. */

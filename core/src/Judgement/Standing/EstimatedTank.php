@@ -28,7 +28,7 @@ final readonly class EstimatedTank
 
         return new self(
             Estimate::of($estimator, $before, $prior, $after, SimulatedTank::members($tanks)),
-            Standing::among($estimator->lived($likeliest, true), $estimator->today, SimulatedTank::prospects($tanks)),
+            Standing::among($estimator->lived($likeliest, true), $estimator->today, SimulatedTank::prospects($tanks), $estimator->log),
             $likeliest,
         );
     }

@@ -13,6 +13,7 @@ use Olvek\Core\Judgement\Margin\Harm\Verdict;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Outlook;
 use Olvek\Core\Keeping\Estimation\Lived;
+use Olvek\Core\Keeping\Log\Log;
 use Olvek\Core\Simulation\Run\Snapshot;
 
 /** How a running tank stands today: who or what comes to harm in the weeks ahead as it goes on, and how sure that is. */
@@ -38,11 +39,11 @@ final readonly class Standing
     }
 
     /** From the likeliest tank alone: at once, and without knowing how sure it is. */
-    public static function likely(Lived $lived, int $day): self
+    public static function likely(Lived $lived, int $day, Log $log): self
     {
         $outlook = Prospect::outlook($lived, $day);
 
-        return self::made($outlook, Prospect::of($outlook)->harms, []);
+        return self::made($outlook, Prospect::of($outlook)->harms, [], $log);
     }
 
     /**
@@ -51,12 +52,13 @@ final readonly class Standing
      * @param Lived          $likeliest of them
      * @param list<Prospect> $tanks
      */
-    public static function among(Lived $likeliest, int $day, array $tanks): self
+    public static function among(Lived $likeliest, int $day, array $tanks, Log $log): self
     {
         return self::made(
             Prospect::outlook($likeliest, $day),
             Harms::sorted(HarmShares::among(array_map(static fn (Prospect $p): array => $p->harms, $tanks))),
             array_map(static fn (Prospect $p): bool => $p->isSound(), $tanks),
+            $log,
         );
     }
 
@@ -77,8 +79,9 @@ final readonly class Standing
      * @param list<Harm> $harms
      * @param list<bool> $sound
      */
-    private static function made(Outlook $outlook, array $harms, array $sound): self
+    private static function made(Outlook $outlook, array $harms, array $sound, Log $log): self
     {
+        $harms = self::withRead(ReadHarm::of($outlook, $log), $harms);
         $sure = [] === $sound ? null : new Message('running.sure', [
             'holds' => \count(array_filter($sound)),
             'of' => \count($sound),
@@ -99,5 +102,23 @@ final readonly class Standing
             $sound,
             $outlook->trace->on($outlook->since),
         );
+    }
+
+    /**
+     * What was read comes before what a run expects of the same.
+     *
+     * @param list<Harm> $read
+     * @param list<Harm> $expected
+     *
+     * @return list<Harm>
+     */
+    private static function withRead(array $read, array $expected): array
+    {
+        $isRead = static fn (Harm $harm): bool => [] !== array_filter(
+            $read,
+            static fn (Harm $r): bool => $r->id === $harm->id && $r->about === $harm->about,
+        );
+
+        return [...$read, ...array_values(array_filter($expected, static fn (Harm $h): bool => !$isRead($h)))];
     }
 }

@@ -10,6 +10,9 @@ use Olvek\Core\Planning\Event\EventKind;
 /** What is written down of a tank since it was filled: readings, what was done, and on which days algae were looked for. */
 final readonly class Log
 {
+    /** Days after which a test no longer tells how the water is. C. */
+    public const FRESH = 3;
+
     /** @var list<Reading> by day */
     public array $readings;
     /** @var list<LoggedEvent> by day */

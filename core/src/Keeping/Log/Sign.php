@@ -108,7 +108,7 @@ enum Sign: string
     case Thin = 'thin';
     #[Shows('Hunched or swollen', On::Animals, 'The back bent, or the body swollen, scales on end.')]
     case Hunched = 'hunched';
-    #[Shows('Somebody is missing', On::Animals, 'Fewer are there, and no body is found.')]
+    #[Shows('Missing animals', On::Animals, 'Fewer are there, and none is found dead.')]
     case Vanished = 'vanished';
     #[Shows('Found dead', On::Animals, 'One or more lie dead.', isUrgent: true)]
     case Dead = 'dead';

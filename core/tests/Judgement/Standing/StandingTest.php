@@ -30,7 +30,7 @@ final class StandingTest extends TestCase
 
     private static function standing(Plan $plan, Log $log): Standing
     {
-        return Standing::likely((new Estimator($plan, $log, self::TODAY))->lived([], true), self::TODAY);
+        return Standing::likely((new Estimator($plan, $log, self::TODAY))->lived([], true), self::TODAY, $log);
     }
 
     /** @return list<string> ids of what weighs something */
