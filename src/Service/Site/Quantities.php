@@ -26,6 +26,12 @@ final class Quantities
         return Words::capital($text);
     }
 
+    #[AsTwigFunction('animals')]
+    public function animals(int $count, string $kind): string
+    {
+        return Words::animals($count, $kind);
+    }
+
     #[AsTwigFunction('plural')]
     public function plural(int|float $count, string $one): string
     {

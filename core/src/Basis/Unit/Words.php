@@ -36,6 +36,15 @@ final class Words
         return $count.' '.self::plural($count, $one, $many);
     }
 
+    /** A kind of animals as so many of it are called within a sentence: "ramshorn snail", "ramshorn snails", "cherry shrimp". */
+    public static function animals(int $count, string $kind): string
+    {
+        $name = self::within($kind);
+
+        // "Two cherry shrimp, six pygmy corydoras".
+        return 1 === preg_match('/(fish|shrimp|s)$/', $name) ? $name : self::plural($count, $name);
+    }
+
     /** "every day", "every week", "every 10 days". */
     public static function every(int $days): string
     {

@@ -79,7 +79,7 @@ final readonly class Proposal
             $group->id,
             (float) $count,
             $number,
-            \sprintf('%d more of %s', $count, $group->kind->common),
+            \sprintf('%d more %s', $count, Words::animals($count, $group->kind->common)),
             [
                 new AddEvent(EventKind::Stock, $day, $group->id, (float) $count),
                 new AddEvent(EventKind::Feed, $day, null, round($now->food + UsualAmount::food($group->kind, $count), 3)),
@@ -99,7 +99,7 @@ final readonly class Proposal
             $kind->id,
             (float) $count,
             (Field::at('animals.x.count') ?? throw new \LogicException('animals are not counted'))->number,
-            \sprintf('%d of %s', $count, $kind->common),
+            $count.' '.Words::animals($count, $kind->common),
             [
                 new AddGroup($kind->id, $count, $day),
                 new AddEvent(EventKind::Feed, $day, null, round($now->food + UsualAmount::food($kind, $count), 3)),
@@ -115,7 +115,7 @@ final readonly class Proposal
         $number = self::number('hours', EventKind::Light);
         $hours ??= min(24.0, $now->hours + 1);
 
-        return new self(Topic::Light, null, $hours, $number, \sprintf('lamp for %s a day', $number->say($hours, $units)), [
+        return new self(Topic::Light, null, $hours, $number, \sprintf('the lamp on for %s a day', $number->say($hours, $units)), [
             new AddEvent(EventKind::Light, $day, null, $hours),
         ]);
     }
@@ -124,7 +124,7 @@ final readonly class Proposal
     {
         $number = self::number('nitrogen', EventKind::Fertilise);
 
-        return new self(Topic::Fertilise, null, $nitrogen ?? $number->usual, $number, 'liquid fertiliser, once', [
+        return new self(Topic::Fertilise, null, $nitrogen ?? $number->usual, $number, 'one dose of liquid fertiliser', [
             new AddEvent(EventKind::Fertilise, $day, null, $nitrogen ?? $number->usual),
         ]);
     }
@@ -171,7 +171,7 @@ final readonly class Proposal
             null,
             $every,
             self::number('every', EventKind::Changes),
-            0.0 === $every ? 'no more changes of water' : \sprintf('a third of the water changed %s', Words::every((int) $every)),
+            0.0 === $every ? 'no more water changes' : 'a third of the water changed '.Words::every((int) $every),
             [new AddEvent(EventKind::Changes, $day, null, $every)],
         );
     }
@@ -185,7 +185,7 @@ final readonly class Proposal
             null,
             $days,
             self::number('days', EventKind::Holiday),
-            \sprintf('nobody there for %d days', (int) $days),
+            'away for '.(0.0 === fmod($days, 7.0) ? Words::count((int) ($days / 7), 'week') : Words::count((int) $days, 'day')),
             [new AddEvent(EventKind::Holiday, $day, null, $days)],
         );
     }

@@ -25,11 +25,11 @@ enum Topic: string
     public function words(): string
     {
         return match ($this) {
-            self::More => 'More of those that are in',
-            self::Kind => 'Which may come',
-            self::Light => 'Lamp',
-            self::Fertilise => 'Fertilise or wait',
-            self::Thin => 'Thin to how much',
+            self::More => 'More animals',
+            self::Kind => 'New animals',
+            self::Light => 'Light',
+            self::Fertilise => 'Fertiliser',
+            self::Thin => 'Floaters',
             self::Feed => 'Food',
             self::Changes => 'Water changes',
             self::Away => 'Away',

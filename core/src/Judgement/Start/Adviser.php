@@ -14,6 +14,7 @@ use Olvek\Core\Judgement\Margin\Nitrate;
 use Olvek\Core\Judgement\Margin\Nitrite;
 use Olvek\Core\Keeping\Care\LightPlan;
 use Olvek\Core\Keeping\Log\KitReading;
+use Olvek\Core\Keeping\Log\Log;
 use Olvek\Core\Nature\Water\Ammonia;
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Core\Nature\Water\WaterChange;
@@ -98,7 +99,7 @@ final readonly class Adviser
     private static function old(TankToday $situation): ?Advice
     {
         $last = $situation->lastTest();
-        if (null !== $last && $situation->today - $last > TankToday::FRESH && null !== $situation->stockedOn()) {
+        if (null !== $last && $situation->today - $last > Log::FRESH && null !== $situation->stockedOn()) {
             return new Advice(
                 MarginState::Tight,
                 new Message('advice.old-test', ['days' => $situation->today - $last]),
@@ -122,7 +123,7 @@ final readonly class Adviser
             $pH = $situation->latest(Measure::Acidity)->value ?? $situation->plan->water->pH;
             $celsius = $situation->latest(Measure::Temperature)->value ?? $situation->plan->site->temperature;
             $free = $ammonia->value * Ammonia::unionisedShare($pH, $celsius);
-            $grave = $free > AmmoniaMargin::safeUnionised() || $ammonia->value > AmmoniaMargin::TEST_ACT;
+            $grave = AmmoniaMargin::isGrave($ammonia->value, $pH, $celsius);
             $advice[] = self::changed(
                 $situation,
                 $grave ? MarginState::Fails : MarginState::Tight,

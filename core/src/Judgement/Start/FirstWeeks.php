@@ -40,6 +40,12 @@ final readonly class FirstWeeks
     ) {
     }
 
+    /** Whether the tank is still in its start, or has hardly left it. */
+    public function isStart(): bool
+    {
+        return !$this->over || $this->situation->today < self::GROWN_IN;
+    }
+
     public static function of(TankToday $situation): self
     {
         $protocol = self::protocol($situation->plan->preparation->way);

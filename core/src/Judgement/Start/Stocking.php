@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Olvek\Core\Judgement\Start;
 
 use Olvek\Core\Basis\Message\Message;
+use Olvek\Core\Keeping\Log\Log;
 use Olvek\Core\Planning\Event\EventKind;
 use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Plan\StartWay;
@@ -67,8 +68,8 @@ final class Stocking
             "group-$group->id",
             new Message('gate.group.name', ['count' => $group->count, 'animal' => $group->kind->common]),
             0 === $this->laid
-                ? new Message('gate.group.needs', ['days' => TankToday::FRESH])
-                : new Message('gate.group.needs-next', ['days' => TankToday::FRESH, 'apart' => self::APART]),
+                ? new Message('gate.group.needs', ['days' => Log::FRESH])
+                : new Message('gate.group.needs-next', ['days' => Log::FRESH, 'apart' => self::APART]),
             $notBefore,
             static fn (int $from): ?int => $came,
             static fn (int $from): array => $situation->isFitNow()
@@ -81,7 +82,7 @@ final class Stocking
                     false,
                     [
                         $situation->standing(),
-                        ...null === $situation->lastTest() || $situation->today - $situation->lastTest() > TankToday::FRESH
+                        ...null === $situation->lastTest() || $situation->today - $situation->lastTest() > Log::FRESH
                             ? [new Message('gate.group.test-first')]
                             : [],
                     ],

@@ -17,9 +17,6 @@ use Olvek\Core\Planning\Plan\Plan;
 /** A tank on a day of its first weeks: what was planned, what is written down, and what follows from that alone. */
 final readonly class TankToday
 {
-    /** Days after which a test no longer tells how the water is. C. */
-    public const FRESH = 3;
-
     /** What was written down up to today: of what comes after, nobody knows yet. */
     public Log $log;
 
@@ -98,7 +95,7 @@ final readonly class TankToday
     {
         $last = $this->lastTest();
 
-        return null !== $last && $this->today - $last <= self::FRESH && true === $this->quiet($last);
+        return null !== $last && $this->today - $last <= Log::FRESH && true === $this->quiet($last);
     }
 
     /** Day on which animals first came; null while there are none. */
@@ -172,7 +169,7 @@ final readonly class TankToday
             return new Message('standing.shows', ['day' => $last, 'readings' => $shown]);
         }
 
-        return $this->today - $last > self::FRESH
+        return $this->today - $last > Log::FRESH
             ? new Message('standing.stale', ['day' => $last, 'days' => $this->today - $last])
             : new Message('standing.quiet', ['day' => $last]);
     }
