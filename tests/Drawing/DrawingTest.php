@@ -7,9 +7,7 @@ namespace Olvek\Tests\Drawing;
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\ClumpLight;
 use Olvek\Core\Judgement\Margin\Ledger;
-use Olvek\Core\Nature\Animal\AnimalShape;
 use Olvek\Core\Nature\Catalogue\Catalogue;
-use Olvek\Core\Nature\Plant\PlantRole;
 use Olvek\Core\Nature\Vessel\VesselShape;
 use Olvek\Core\Planning\Change\Editor;
 use Olvek\Core\Planning\Plan\InvalidPlan;
@@ -27,6 +25,7 @@ use Olvek\Service\Drawing\LedgerChart;
 use Olvek\Service\Drawing\Pen;
 use Olvek\Service\Drawing\PlantFigure;
 use Olvek\Service\Drawing\Profile;
+use Olvek\Service\Drawing\TopFigure;
 use Olvek\Service\Drawing\View;
 use Olvek\Service\Drawing\YearChart;
 use PHPUnit\Framework\TestCase;
@@ -46,19 +45,49 @@ final class DrawingTest extends TestCase
         return Elevation::front($plan, $day, ClumpLight::seen($plan, $day), $units);
     }
 
-    public function testEveryRoleAndShapeHasItsFigure(): void
+    /** Each kind is drawn as itself: with one seed no two are alike. */
+    public function testEveryPlantHasItsFigure(): void
     {
-        foreach (PlantRole::cases() as $role) {
-            $figure = PlantFigure::draw($role, 'c1', 100, 300, 120, 60);
-            self::assertNotSame([], $figure, $role->value);
-            self::assertEquals($figure, PlantFigure::draw($role, 'c1', 100, 300, 120, 60), 'the same seed draws the same plant');
-            foreach ($figure as $shape) {
-                self::assertMatchesRegularExpression('/^[MLHVQqahvlZ0-9 .\-]+$/', $shape->d, $role->value);
+        $seen = [];
+        foreach (Catalogue::shipped()->plants as $kind) {
+            $figure = PlantFigure::draw($kind, 'c1', 100, 300, 60, 60, 4);
+            self::assertNotSame([], $figure, $kind->id);
+            self::assertEquals($figure, PlantFigure::draw($kind, 'c1', 100, 300, 60, 60, 4), 'the same seed draws the same plant');
+            foreach ([...$figure, ...TopFigure::draw($kind, 'c1', 5, 50, 50, 20)] as $shape) {
+                self::assertMatchesRegularExpression('/^[MLHVQTqahvlZ0-9 .\-]+$/', $shape->d, $kind->id);
             }
+            $seen[serialize($figure)][] = $kind->id;
         }
-        foreach (AnimalShape::cases() as $shape) {
-            self::assertStringNotContainsString('N', AnimalFigure::draw($shape, 10, 10, 20, -1)->d);
+        self::assertSame([], array_values(array_filter($seen, static fn (array $ids): bool => \count($ids) > 1)));
+    }
+
+    public function testEveryAnimalHasItsFigure(): void
+    {
+        $seen = [];
+        foreach (Catalogue::shipped()->animals as $kind) {
+            $figure = AnimalFigure::of($kind);
+            $figure->add(10, 10, 20, -1);
+            self::assertNotSame([], $figure->shapes(), $kind->id);
+            foreach ($figure->shapes() as $shape) {
+                self::assertMatchesRegularExpression('/^[MLQTahvlZ0-9 .\-]+$/', $shape->d, $kind->id);
+            }
+            $seen[serialize($figure->shapes())][] = $kind->id;
         }
+        self::assertSame([], array_values(array_filter($seen, static fn (array $ids): bool => \count($ids) > 1)));
+    }
+
+    /** A shoal is drawn with as many paths as it has paints, however large it is. */
+    public function testAShoalIsDrawnByItsPaints(): void
+    {
+        $count = static function (int $heads): int {
+            $figure = AnimalFigure::of(Catalogue::shipped()->animals['paracheirodon-innesi']);
+            for ($n = 0; $n < $heads; ++$n) {
+                $figure->add(10.0 * $n, 10, 20, 1);
+            }
+
+            return \count($figure->shapes());
+        };
+        self::assertSame($count(1), $count(16));
     }
 
     /** A least killifish of 0.2 g is some 2–3 cm long (M). */
@@ -158,7 +187,7 @@ final class DrawingTest extends TestCase
             ) {
                 foreach ([...$view->back, ...$view->plants, ...$view->front] as $part) {
                     self::assertMatchesRegularExpression(
-                        '/^[MLHVQqahvlZ0-9 .\-]+$/',
+                        '/^[MLHVQTqahvlZ0-9 .\-]+$/',
                         $part->d,
                         "$method->value in $shape->value, $view->name",
                     );

@@ -6,9 +6,10 @@ namespace Olvek\Service\Drawing;
 
 use Olvek\Core\Nature\Animal\AnimalKind;
 use Olvek\Core\Nature\Animal\AnimalShape;
+use Olvek\Core\Nature\Animal\Coat;
 
-/** The silhouette of one animal, to scale. */
-final class AnimalFigure
+/** Animals of one kind, drawn from their body and their marks and gathered by paint: a path for each, however many there are. */
+abstract class AnimalFigure
 {
     /** g per cm³ of length: mass of a slender small fish = 0.012 · length³. M (0.008–0.016). */
     private const SLENDERNESS = 0.012;
@@ -20,8 +21,32 @@ final class AnimalFigure
     private const THREAD = 0.00015;
     private const STOUT = 0.045;
 
+    /** @var array<string, string> */
+    private array $bodies = [];
+    /** @var array<string, string> */
+    private array $marks = [];
+    private string $lines = '';
+    private float $x = 0.0;
+    private float $y = 0.0;
+    private float $unit = 1.0;
+    private int $facing = 1;
+
+    final private function __construct(protected readonly AnimalKind $kind)
+    {
+    }
+
+    public static function of(AnimalKind $kind): self
+    {
+        return match ($kind->shape) {
+            AnimalShape::Fish => new FishFigure($kind),
+            AnimalShape::Snail => new SnailFigure($kind),
+            AnimalShape::Shrimp => new CrustaceanFigure($kind),
+            AnimalShape::Worm, AnimalShape::Insect => new SmallLifeFigure($kind),
+        };
+    }
+
     /** m from head to tail of an adult. */
-    public static function length(AnimalKind $kind): float
+    final public static function length(AnimalKind $kind): float
     {
         $slenderness = match ($kind->shape) {
             AnimalShape::Fish, AnimalShape::Shrimp => self::SLENDERNESS,
@@ -34,29 +59,96 @@ final class AnimalFigure
     }
 
     /**
+     * One more of them.
+     *
      * @param float $length in drawing units
      * @param int   $facing 1 to the right, −1 to the left
      */
-    public static function draw(AnimalShape $form, float $x, float $y, float $length, int $facing): Shape
+    final public function add(float $x, float $y, float $length, int $facing): void
     {
-        $u = $length / 20;
-        $p = static fn (float $dx, float $dy): string => Pen::at($x + $facing * $dx * $u, $y + $dy * $u);
+        [$this->x, $this->y, $this->unit, $this->facing] = [$x, $y, $length / 20, $facing];
+        $this->one();
+    }
 
-        return new Shape(
-            match ($form) {
-                AnimalShape::Fish => "M{$p(10, 0)}Q{$p(5, -4.6)} {$p(-4, -1.2)}L{$p(-10, -4.2)}L{$p(-8.4, 0)}"
-                    ."L{$p(-10, 4.2)}L{$p(-4, 1.2)}Q{$p(5, 4.6)} {$p(10, 0)}Z",
-                AnimalShape::Shrimp => "M{$p(10, 1)}Q{$p(4, -4)} {$p(-3, -2.6)}Q{$p(-8, -1)} {$p(-10, 4)}"
-                    ."L{$p(-6.6, 3)}Q{$p(-4, 1.4)} {$p(0, 2)}"
-                    ."L{$p(-1, 4.4)}L{$p(1.6, 2)}L{$p(2, 4.6)}L{$p(4.4, 2)}L{$p(6, 4)}L{$p(7, 1.6)}Z",
-                AnimalShape::Snail => "M{$p(-9, 6)}Q{$p(-8, -8)} {$p(1, -7)}Q{$p(9, -6)} {$p(7, 2)}L{$p(10, 3)}Q{$p(11, 6)} {$p(8, 6)}Z",
-                AnimalShape::Worm => "M{$p(-10, 1)}Q{$p(-5, -4)} {$p(0, 0)}Q{$p(5, 4)} {$p(10, -1)}L{$p(10, 0.4)}"
-                    ."Q{$p(5, 5.6)} {$p(0, 1.4)}Q{$p(-5, -2.6)} {$p(-10, 2)}Z",
-                AnimalShape::Insect => "M{$p(10, 0)}Q{$p(7, -4)} {$p(1, -3.6)}L{$p(-1, -7)}L{$p(-2.2, -6.4)}L{$p(-1, -3.4)}"
-                    ."Q{$p(-8, -2.6)} {$p(-10, 0)}"
-                    ."Q{$p(-8, 2.6)} {$p(-1, 3.4)}L{$p(-2.2, 6.4)}L{$p(-1, 7)}L{$p(1, 3.6)}Q{$p(7, 4)} {$p(10, 0)}Z",
-            },
-            'animal',
+    /** @return list<Shape> bodies below marks */
+    final public function shapes(): array
+    {
+        $shapes = [];
+        foreach ($this->bodies as $coat => $path) {
+            $shapes[] = new Shape($path, "animal coat-$coat");
+        }
+        foreach (array_filter($this->marks, static fn (string $path): bool => '' !== $path) as $coat => $path) {
+            $shapes[] = new Shape($path, "mark coat-$coat");
+        }
+        if ('' !== $this->lines) {
+            $shapes[] = new Shape($this->lines, 'feeler');
+        }
+
+        return $shapes;
+    }
+
+    /** Draws one animal, of 20 units from −10 (tail) to 10 (snout), y downward. */
+    abstract protected function one(): void;
+
+    /** @param string $path by p() */
+    final protected function body(string $path, ?Coat $coat = null): void
+    {
+        $name = ($coat ?? $this->kind->look->coat)->value;
+        $this->bodies[$name] = ($this->bodies[$name] ?? '').$path;
+    }
+
+    final protected function mark(string $path, ?Coat $coat = null): void
+    {
+        $name = ($coat ?? $this->kind->look->second)->value;
+        $this->marks[$name] = ($this->marks[$name] ?? '').$path;
+    }
+
+    /** Legs, feelers, whiskers. */
+    final protected function line(string $path): void
+    {
+        $this->lines .= $path;
+    }
+
+    /**
+     * @param string $path of the animal: "M-8 6.4Q-2 3 7 4Z"
+     * @param float  $tall how many times as high it is drawn
+     * @param float  $dx   units further to the front
+     * @param float  $dy   units further down
+     */
+    final protected function path(string $path, float $tall = 1.0, float $dx = 0.0, float $dy = 0.0): string
+    {
+        return (string) preg_replace_callback(
+            '/(-?[\d.]+) (-?[\d.]+)/',
+            fn (array $point): string => $this->p((float) $point[1] + $dx, (float) $point[2] * $tall + $dy),
+            $path,
         );
+    }
+
+    private function p(float $dx, float $dy): string
+    {
+        return Pen::at($this->x + $this->facing * $dx * $this->unit, $this->y + $dy * $this->unit);
+    }
+
+    final protected function disc(float $dx, float $dy, float $radius, ?float $tall = null): string
+    {
+        return Pen::disc(
+            $this->x + $this->facing * $dx * $this->unit,
+            $this->y + $dy * $this->unit,
+            $radius * $this->unit,
+            ($tall ?? $radius) * $this->unit,
+        );
+    }
+
+    /** Whether it is large enough in the drawing for an eye and for fine marks. */
+    final protected function isLarge(): bool
+    {
+        return $this->unit > 0.5;
+    }
+
+    final protected function eye(float $dx, float $dy, float $radius = 0.9): void
+    {
+        if ($this->isLarge()) {
+            $this->mark($this->disc($dx, $dy, $radius), Coat::Black === $this->kind->look->coat ? Coat::White : Coat::Black);
+        }
     }
 }

@@ -21,6 +21,9 @@ final class CataloguePicture
     /** Height in the picture of a plant of half a metre, and of the smallest. */
     private const TALLEST = 44.0;
     private const LOWEST = 9.0;
+    /** Height of a house plant, and how many times larger leaves are than they would be. */
+    private const IN_AIR = 30.0;
+    private const ENLARGED = 2.4;
 
     public static function plant(PlantKind $kind): View
     {
@@ -28,13 +31,18 @@ final class CataloguePicture
         $height = max(self::LOWEST, min(self::TALLEST, self::TALLEST * sqrt($kind->height->value / 0.5)));
         [$foot, $ceiling] = match (true) {
             PlantRole::Floater === $kind->role, PlantRole::FloatingStem === $kind->role => [18.0, 18.0],
-            PlantRole::HousePlant === $kind->role => [30.0, 30.0],
+            PlantRole::HousePlant === $kind->role => [42.0, 42.0],
             default => [self::GROUND, 4.0],
         };
+        if (PlantRole::HousePlant === $kind->role) {
+            $height = min(self::IN_AIR, $height);
+        }
+        // Leaves are drawn larger against the height than they are, so that one sees their shape.
+        $cm = (self::ENLARGED * $height) / (100 * $kind->height->value);
         // A carpet is never one plant.
         foreach (PlantRole::Carpet === $kind->role ? [-16.0, 0.0, 16.0] : [0.0] as $n => $aside) {
             $at = self::WIDTH / 2 + $aside;
-            array_push($view->front, ...PlantFigure::draw($kind->role, "$kind->id.$n", $at, $foot, $height, $ceiling));
+            array_push($view->front, ...PlantFigure::draw($kind, "$kind->id.$n", $at, $foot, $height, $ceiling, $cm));
         }
         if ($foot < self::GROUND) {
             $view->back[] = new Shape(Pen::line(4, $ceiling, self::WIDTH - 4, $ceiling), 'pic-line');
@@ -48,7 +56,9 @@ final class CataloguePicture
         $view = self::view('animal', $kind->common);
         // The small are drawn larger than they are, so that one sees what they are.
         $length = 18.0 + min(36.0, 500 * AnimalFigure::length($kind));
-        $view->front[] = AnimalFigure::draw($kind->shape, self::WIDTH / 2, self::HEIGHT / 2, $length, 1);
+        $figure = AnimalFigure::of($kind);
+        $figure->add(self::WIDTH / 2, self::HEIGHT / 2, $length, 1);
+        $view->front = $figure->shapes();
 
         return $view;
     }

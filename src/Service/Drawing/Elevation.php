@@ -6,6 +6,7 @@ namespace Olvek\Service\Drawing;
 
 use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\ClumpLight;
+use Olvek\Core\Judgement\Standing\Standing;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\Snapshot;
 
@@ -15,13 +16,17 @@ use Olvek\Core\Simulation\Run\Snapshot;
  */
 final readonly class Elevation
 {
+    /** Width of a large drawing, and air around the vessel in it. */
+    private const LARGE = 720.0;
+    private const MARGIN = 16.0;
+
     private function __construct(private ElevationCanvas $canvas)
     {
     }
 
     public static function front(Plan $plan, Snapshot $day, ClumpLight $light, UnitSystem $units): View
     {
-        $drawing = new self(new ElevationCanvas($plan, $day, $units, false, false, 600, 368, 74, 74, 38));
+        $drawing = new self(new ElevationCanvas($plan, $day, $units, false, false, false, 600, 368, 74, 74, 38));
         $canvas = $drawing->draw();
         (new ElevationMeasures($canvas))->frontMeasures($light);
         (new ElevationHandles($canvas))->frontHandles();
@@ -32,9 +37,24 @@ final readonly class Elevation
 
     public static function side(Plan $plan, Snapshot $day, UnitSystem $units): View
     {
-        $canvas = (new self(new ElevationCanvas($plan, $day, $units, true, false, 600, 300, 96, 96, 38)))->draw();
+        $canvas = (new self(new ElevationCanvas($plan, $day, $units, true, false, false, 600, 300, 96, 96, 38)))->draw();
         (new ElevationMeasures($canvas))->sideMeasures();
         (new ElevationHandles($canvas))->sideHandles();
+
+        return $canvas->view;
+    }
+
+    /** The front of a tank as it is on a day, large, without measures. */
+    public static function plain(Plan $plan, Snapshot $day, UnitSystem $units): View
+    {
+        return (new self(ElevationCanvas::still($plan, $day, $units, self::LARGE, self::MARGIN)))->draw()->view;
+    }
+
+    /** The same of a running tank, with what is off or coming marked where it is. */
+    public static function running(Plan $plan, Standing $standing, UnitSystem $units): View
+    {
+        $canvas = (new self(ElevationCanvas::still($plan, $standing->snapshot, $units, self::LARGE, self::MARGIN)))->draw();
+        (new ElevationMarks($canvas))->mark($standing);
 
         return $canvas->view;
     }
@@ -42,7 +62,7 @@ final readonly class Elevation
     /** The front view alone, small, without words: for the shelf. */
     public static function thumbnail(Plan $plan, Snapshot $day): View
     {
-        return (new self(new ElevationCanvas($plan, $day, UnitSystem::Metric, false, true, 300, 200, 8, 8, 8)))->draw()->view;
+        return (new self(new ElevationCanvas($plan, $day, UnitSystem::Metric, false, true, false, 300, 200, 8, 8, 8)))->draw()->view;
     }
 
     private function draw(): ElevationCanvas

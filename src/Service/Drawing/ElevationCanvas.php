@@ -15,6 +15,10 @@ use Olvek\Core\Simulation\Run\Snapshot;
 /** What those who draw an elevation share: the tank on its day, the view that they draw into, and where in it things stand. */
 final class ElevationCanvas
 {
+    /** Heights of still drawings against their widths. J: what a page bears. */
+    private const LOWEST = 0.4;
+    private const HIGHEST = 0.78;
+
     public readonly View $view;
     public readonly Frame $frame;
     public readonly Profile $profile;
@@ -25,6 +29,7 @@ final class ElevationCanvas
         public readonly UnitSystem $units,
         public readonly bool $side,
         public readonly bool $small,
+        private readonly bool $still,
         float $width,
         float $height,
         float $left,
@@ -46,25 +51,53 @@ final class ElevationCanvas
         $this->view = new View($side ? 'side' : 'front', $side ? 'The bed from front to back' : 'The tank from the front', $width, $height);
     }
 
+    /**
+     * Of a drawing in which nothing is moved: as high as the vessel is for its width, within bounds.
+     */
+    public static function still(Plan $plan, Snapshot $day, UnitSystem $units, float $width, float $margin): self
+    {
+        $profile = Profile::front($plan->vessel);
+        $shape = ($plan->vessel->height() + self::air($plan, true)) / $profile->width;
+        $height = max(self::LOWEST * $width, min(self::HIGHEST * $width, $shape * ($width - 2 * $margin) + 2 * $margin));
+
+        return new self($plan, $day, $units, false, false, true, $width, $height, $margin, $margin, $margin);
+    }
+
     /** m over the rim that are drawn: lamp, and plants that grow out of the water. */
     public function headroom(): float
+    {
+        return self::air($this->plan, $this->still);
+    }
+
+    /** @param bool $still whether the lamp stays where it is; else there is room to move it in, so that the scale stays meanwhile */
+    private static function air(Plan $plan, bool $still): float
     {
         $air =
             [] !==
             array_filter(
-                $this->plan->clumps,
+                $plan->clumps,
                 static fn (Clump $c): bool => \in_array($c->kind->role, [PlantRole::Marsh, PlantRole::HousePlant], true),
             )
-                ? 0.3 * $this->plan->vessel->height()
+                ? 0.3 * $plan->vessel->height()
                 : 0.0;
+        $lamp = $plan->lamp->height + 0.01;
+        $above = match (true) {
+            !self::isLit($plan) => 0.0,
+            $still => $lamp,
+            default => max(0.15, 0.35 * $plan->vessel->height(), $lamp),
+        };
 
-        // Room to move the lamp in, so that the scale stays while it is moved.
-        return max(0.02, $air, $this->hasLamp() ? max(0.15, 0.35 * $this->plan->vessel->height(), $this->plan->lamp->height + 0.01) : 0.0);
+        return max(0.02, $air, $above);
     }
 
     public function hasLamp(): bool
     {
-        return $this->plan->lamp->lumens > 0 && $this->plan->lamp->hours > 0;
+        return self::isLit($this->plan);
+    }
+
+    private static function isLit(Plan $plan): bool
+    {
+        return $plan->lamp->lumens > 0 && $plan->lamp->hours > 0;
     }
 
     /**

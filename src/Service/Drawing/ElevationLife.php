@@ -83,12 +83,13 @@ final readonly class ElevationLife extends ElevationPainter
             array_push(
                 $this->view->plants,
                 ...PlantFigure::draw(
-                    $role,
+                    $clump->kind,
                     $clump->id.$n,
                     $this->frame->x($at),
                     $this->frame->y($ground),
                     $height * $this->frame->scale,
                     $this->frame->y($line),
+                    $this->frame->scale / 100,
                 ),
             );
         }
@@ -153,6 +154,7 @@ final readonly class ElevationLife extends ElevationPainter
                 continue;
             }
             $pen = new Pen($group->id.$group->kind->id);
+            $figure = AnimalFigure::of($group->kind);
             $size = max($this->small ? 6.0 : 9.0, AnimalFigure::length($group->kind) * $this->frame->scale);
             for ($n = 0; $n < min($this->small ? self::FEW_FIGURES : self::MOST_FIGURES, $heads); ++$n) {
                 [$low, $high] = match ($group->kind->level) {
@@ -164,14 +166,14 @@ final readonly class ElevationLife extends ElevationPainter
                 $height = $bed + $water * $pen->between($low, $high);
                 $reach = $this->profile->at($height) / $this->profile->width;
                 $at = $this->profile->width * (0.5 + $reach * $pen->between(-0.45, 0.45));
-                $this->view->front[] = AnimalFigure::draw(
-                    $group->kind->shape,
+                $figure->add(
                     $this->frame->x($at),
                     $this->frame->y($height) - $lift,
                     $size,
                     $pen->between(0, 1) > 0.5 ? 1 : -1,
                 );
             }
+            array_push($this->view->front, ...$figure->shapes());
         }
     }
 }

@@ -156,8 +156,10 @@ final class FloorPlan
         if ($now > 0) {
             $this->view->plants[] = new Shape(
                 $this->tuft($clump, $x, $y, max(3.0, $now)),
-                ($clump->hasLeavesInAir() || PlantRole::FloatingStem === $role ? 'clump clump-surface ' : 'clump ').self::paint($role),
+                ($clump->hasLeavesInAir() || PlantRole::FloatingStem === $role ? 'clump clump-surface' : 'clump')
+                    .' leaf-'.$clump->kind->look->colour->value,
             );
+            array_push($this->view->plants, ...TopFigure::draw($clump->kind, $clump->id, $clump->pieces, $x, $y, max(3.0, $now)));
         }
         $this->view->plants[] = new Shape(Pen::disc($x, $y, max(3.0, $planted), max(3.0, $planted)), 'clump-planted');
         $this->view->handles[] = $this->mover(
@@ -203,18 +205,6 @@ final class FloorPlan
         }
 
         return Pen::polygon($points);
-    }
-
-    private static function paint(PlantRole $role): string
-    {
-        return match ($role) {
-            PlantRole::FastStem, PlantRole::Carpet, PlantRole::Floater => 'leaf-bright',
-            PlantRole::SlowStem, PlantRole::Lily => 'leaf-copper',
-            PlantRole::Rosette, PlantRole::FloatingStem, PlantRole::HousePlant => 'leaf-deep',
-            PlantRole::Runner, PlantRole::Marsh => 'leaf-mid',
-            PlantRole::Epiphyte => 'leaf-dark',
-            PlantRole::Moss => 'leaf-moss',
-        };
     }
 
     /** A part of the floor whose bed is another, with a handle at its near left corner and one at its far right. */

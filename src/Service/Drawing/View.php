@@ -17,6 +17,8 @@ class View
     public array $labels = [];
     /** @var list<Handle> */
     public array $handles = [];
+    /** @var list<TankMark> */
+    public array $marks = [];
     /** @var list<string> what the drawing shows, for those who cannot see it */
     public array $words = [];
     /**
