@@ -147,10 +147,11 @@ document.addEventListener('submit', (event) => {
     }
 });
 
-// The stage at work stays open over a reload; a fresh visit begins with the first.
+// The stage at work stays open over a reload; a fresh visit begins with what is to fix or still to decide.
 const STAGE = `olvek.stage.${location.pathname}`;
 const wide = matchMedia('(min-width: 1080px)').matches;
-const opened = document.querySelector('.stage[open]') ?? document.getElementById(sessionStorage.getItem(STAGE) ?? (wide ? 'vessel' : ''));
+const openFirst = () => document.querySelector('.stage:has(.to-fix-count)')?.id ?? document.querySelector('.stage:has(.to-decide)')?.id ?? '';
+const opened = document.querySelector('.stage[open]') ?? document.getElementById(sessionStorage.getItem(STAGE) ?? (wide ? openFirst() : ''));
 if (opened) {
     opened.open = true;
 }

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Olvek\Tests\Bench;
 
+use Olvek\Core\Planning\Plan\PlanFields;
+use Olvek\Page\Bench\UsualFields;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\DomCrawler\Crawler;
 
 /** Each stage of the rail: what is decided, what is open, what would be regretted, why it is done so, and the caution that applies. */
 #[Group('any-database')]
@@ -34,6 +37,47 @@ final class StagesTest extends BenchTestCase
             self::assertNotSame('', $this->text("#$stage .stage-decided"), "$stage says what is decided");
             self::assertNotSame('', $this->text("#$stage .caution"), "$stage says what to mind");
         }
+    }
+
+    /** At most six fields of a stage are in sight, and forty in all of a tank with six plants; none is out of reach. */
+    public function testFewFieldsAreInSight(): void
+    {
+        $page = $this->browser->request('GET', "/tanks/$this->tank");
+        $all = $page->filter('.stage .field')->count();
+        $hidden = $page->filter('.stage .exactly .field')->count();
+        self::assertLessThanOrEqual(40, $all - $hidden);
+        self::assertGreaterThan(60, $hidden);
+        $page->filter('.stage')->each(static function (Crawler $stage): void {
+            $fields = $stage->filter('.stage-body > .line .field');
+            self::assertLessThanOrEqual(UsualFields::MOST, $fields->count(), (string) $stage->attr('id'));
+        });
+        // A plant is one line: its name, how many, and how it goes.
+        self::assertCount(1, $page->filter('#plants .row')->first()->filter('.row-line .field'));
+        self::assertSelectorExists('#vessel .stage-body > .line #f-vessel-height');
+    }
+
+    /** What is meant to be in sight is a field of some plan: a slip of the pen would hide it for good. */
+    public function testEveryUsualFieldIsAField(): void
+    {
+        /** @var array<string, list<string>> $stages */
+        $stages = (new \ReflectionClassConstant(UsualFields::class, 'IN_SIGHT'))->getValue();
+        // Made by the page beside what the core describes.
+        $own = ['name', 'vessel.shape', 'bed.soil.material', 'bed.cap.material', 'water.kind', 'topUp.kind', 'light.kind', 'feeding.food'];
+        foreach (array_merge(...array_values($stages)) as $place) {
+            $isField = null !== PlanFields::of()->number($place) || null !== PlanFields::of()->choice($place);
+            self::assertTrue($isField || \in_array($place, $own, true), $place);
+        }
+    }
+
+    public function testWhatWasRefusedUnderExactlyIsOpen(): void
+    {
+        $this->browser->request('GET', "/tanks/$this->tank");
+        self::assertSelectorNotExists('.exactly[open]');
+        $this->send(['site.bears' => 'a lot', 'plants.c1.row' => 'there']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSelectorExists('#exactly-vessel[open] #f-site-bears-error');
+        self::assertSelectorExists('#exactly-plants-c1[open] #f-plants-c1-row-error');
+        self::assertSelectorNotExists('#exactly-bed[open]');
     }
 
     #[TestWith(['vessel', 'site.bears', '20 kg', 'support', 'to fix'])]

@@ -23,4 +23,16 @@ final readonly class RowView
         public array $asks = [],
     ) {
     }
+
+    /** @return list<FieldView> controls in sight */
+    public function usual(): array
+    {
+        return UsualFields::ofRow($this->fields)[0];
+    }
+
+    /** @return list<FieldView> those under "exactly" */
+    public function exact(): array
+    {
+        return UsualFields::ofRow($this->fields)[1];
+    }
 }

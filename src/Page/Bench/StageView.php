@@ -57,6 +57,26 @@ final readonly class StageView
         );
     }
 
+    /** @return list<list<FieldView>> controls in sight */
+    public function usual(): array
+    {
+        return UsualFields::apart($this->id, $this->lines)[0];
+    }
+
+    /** Whether something under "exactly" was refused. */
+    public function hasExactError(): bool
+    {
+        $fields = array_merge([], ...$this->exact());
+
+        return null !== $this->add?->error || [] !== array_filter($fields, static fn (FieldView $f): bool => null !== $f->error);
+    }
+
+    /** @return list<list<FieldView>> those under "exactly" */
+    public function exact(): array
+    {
+        return UsualFields::apart($this->id, $this->lines)[1];
+    }
+
     /** How many things in it are to fix, beside what is only undecided. */
     public function toFix(): int
     {
