@@ -134,6 +134,9 @@ const checks = {
         assert.equal(worker.status, 200, 'what opens a logbook without a connection is served');
         assert.match([worker.headers['content-type']].flat().join(), /javascript/);
         assert.match([worker.headers['cache-control']].flat().join(), /no-cache/);
+        const manifest = await stranger.ask('/manifest.webmanifest');
+        assert.equal(manifest.status, 200, 'a phone can install it');
+        assert.match([manifest.headers['content-type']].flat().join(), /manifest\+json/);
         for (const path of ['/router.php', '/index.php', '/.env', '/../.env', '/bin/console', '/var/log/prod.log', '/assets/../index.php', '/composer.json', '/assets/']) {
             const answer = await stranger.ask(path);
             assert.ok([302, 400, 403, 404].includes(answer.status) && !answer.text.includes('<?php'), `${path}: ${answer.status}`);
@@ -147,7 +150,7 @@ const checks = {
         const lines = await runa.ask(`${runa.tank}/edit`, { method: 'POST', headers: { Accept: 'application/x-ndjson', 'Olvek-Parts': '{}', 'Accept-Encoding': 'gzip' }, body: new URLSearchParams({ _token: runa.token, base: String(runa.base), 'edits[waterLine]': '29 cm' }) });
         assert.deepEqual(lines.text.trim().split('\n').map((line) => 'verdict' in JSON.parse(line).parts), [true, false], 'the judgement comes first, then the rest');
         runa.base += 1;
-        for (const path of ['/', '/almanac', '/account', runa.tank, `${runa.tank}/build`, `${runa.tank}/weeks`, `${runa.tank}/history`, '/account/everything.zip']) {
+        for (const path of ['/', '/almanac', '/account', runa.tank, `${runa.tank}/build`, `${runa.tank}/today`, `${runa.tank}/history`, '/account/everything.zip']) {
             assert.equal((await runa.ask(path)).status, 200, path);
         }
         assert.equal((await stranger.ask('/sign-in', { method: 'POST', body: new URLSearchParams({ name: 'nobody', password: 'x', _csrf_token: 'csrf-token' }) })).status, 422);
