@@ -11,5 +11,6 @@ return [
     'photos' => ['path' => './assets/scripts/photos.js', 'entrypoint' => true],
     'compare' => ['path' => './assets/scripts/compare.js', 'entrypoint' => true],
     'refresh' => ['path' => './assets/scripts/refresh.js', 'entrypoint' => true],
-    'weeks' => ['path' => './assets/scripts/weeks.js', 'entrypoint' => true],
+    'filling' => ['path' => './assets/scripts/filling.js', 'entrypoint' => true],
+    'today' => ['path' => './assets/scripts/today.js', 'entrypoint' => true],
 ];

@@ -22,17 +22,16 @@ trait FilledTank
         return (new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->modify("$fromToday days")->format('Y-m-d');
     }
 
-    protected function token(string $page): string
+    /** What every form of the keeper carries. */
+    protected function token(): string
     {
-        $at = 'weeks' === $page ? "/tanks/$this->tank/weeks" : "/$page";
-
-        return (string) $this->browser->request('GET', $at)->filter('main input[name="_token"]')->attr('value');
+        return (string) $this->browser->request('GET', '/account')->filter('body')->attr('data-token');
     }
 
     /** @param array<string, mixed> $sent */
     protected function post(string $where, array $sent): void
     {
-        $this->browser->request('POST', "/tanks/$this->tank/weeks/$where", ['_token' => $this->token('weeks'), ...$sent]);
+        $this->browser->request('POST', "/tanks/$this->tank/weeks/$where", ['_token' => $this->token(), ...$sent]);
     }
 
     /**

@@ -5,7 +5,7 @@ const MOST = 120;
 /**
  * @param {string} url
  * @param {RequestInit} [options] as for fetch; its signal ends the waiting too
- * @param {(words: string) => void} [tell] what the server says while it is at it
+ * @param {(words: string, content: DocumentFragment) => void} [tell] what the server says while it is at it, and all that it sent
  * @returns {Promise<Response>} the first answer that is no "not yet"
  */
 export async function patiently(url, options = {}, tell = () => {}) {
@@ -16,7 +16,7 @@ export async function patiently(url, options = {}, tell = () => {}) {
         }
         const place = document.createElement('template');
         place.innerHTML = response.headers.get('Content-Type')?.startsWith('text/html') ? await response.text() : '';
-        tell(place.content.textContent.trim());
+        tell(place.content.textContent.trim(), place.content);
         await wait(1000 * Number(response.headers.get('Retry-After') ?? 2), options.signal);
     }
 }

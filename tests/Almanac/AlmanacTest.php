@@ -35,7 +35,7 @@ final class AlmanacTest extends BenchTestCase
     private function mark(string $task, string $due, string $state, array $more = []): void
     {
         $this->browser->request('POST', "/almanac/$this->tank/$task/$due", [
-            '_token' => $this->token('almanac'),
+            '_token' => $this->token(),
             'state' => $state,
             ...$more,
         ]);
@@ -103,7 +103,7 @@ final class AlmanacTest extends BenchTestCase
         );
         $this->browser->request('GET', "/almanac?tank=$first");
         self::assertSame(
-            ["/tanks/$first/weeks"],
+            ["/tanks/$first/today"],
             array_values(
                 array_unique(
                     $this->browser
@@ -126,7 +126,7 @@ final class AlmanacTest extends BenchTestCase
         $this->post('test', ['test' => ['ammonia' => '0', 'nitrite' => '0', 'nitrate' => '5', 'ph' => '7']]);
         $this->open();
         self::assertStringNotContainsString('Test ammonia, nitrite, nitrate, pH', $this->text('.almanac'));
-        $this->browser->request('GET', "/tanks/$this->tank/weeks");
+        $this->browser->request('GET', "/tanks/$this->tank/today");
         $this->browser->submit(
             $this->browser
                 ->getCrawler()
@@ -178,7 +178,7 @@ final class AlmanacTest extends BenchTestCase
         $this->fill(16);
         $this->mark('look', $this->day(-2), 'skip');
         self::assertSame(['Left out: '], array_map(static fn (Entry $e): string => substr($e->words, 0, 10), $this->entries()));
-        $this->browser->request('GET', "/tanks/$this->tank/weeks");
+        $this->browser->request('GET', "/tanks/$this->tank/today");
         $this->browser->submit($this->browser->getCrawler()->filter('.log button')->form());
         $this->open();
         self::assertCount(
@@ -257,7 +257,7 @@ final class AlmanacTest extends BenchTestCase
 
     public function testDaysBeginWhereTheKeeperLives(): void
     {
-        $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token('almanac'), 'zone' => 'Pacific/Kiritimati']);
+        $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token(), 'zone' => 'Pacific/Kiritimati']);
         self::assertResponseRedirects('/almanac#address');
         $this->open();
         // Fourteen hours ahead of UTC all year.
@@ -265,7 +265,7 @@ final class AlmanacTest extends BenchTestCase
             (new \DateTimeImmutable('+14 hours', new \DateTimeZone('UTC')))->format('j F Y'),
             $this->text('.almanac'),
         );
-        $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token('almanac'), 'zone' => 'Moon/Tycho']);
+        $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token(), 'zone' => 'Moon/Tycho']);
         self::assertResponseStatusCodeSame(422);
     }
 
@@ -289,11 +289,11 @@ final class AlmanacTest extends BenchTestCase
     public function testTanksAreReadBesideThePage(): void
     {
         $this->fill(16);
-        $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token('almanac'), 'zone' => 'Pacific/Niue']);
+        $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token(), 'zone' => 'Pacific/Niue']);
         $this->open();
         self::assertSelectorNotExists('[data-refresh]');
         // The next day: Kiritimati's date is always ahead of Niue's.
-        $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token('almanac'), 'zone' => 'Pacific/Kiritimati']);
+        $this->browser->request('POST', '/almanac/zone', ['_token' => $this->token(), 'zone' => 'Pacific/Kiritimati']);
         $this->open();
         self::assertSelectorTextContains('[data-refresh]', 'Olvek has not read one tank today yet.');
         self::assertStringContainsString(self::LOOK, $this->text('.almanac'));

@@ -90,7 +90,7 @@ final class LoadTest extends WebTestCase
         $this->browser->loginUser($keeper);
         $galley = $this->service(TankRepository::class)->findOneBy(['name' => 'Galley']);
         self::assertNotNull($galley);
-        $this->browser->request('GET', "/tanks/{$galley->id()}/weeks");
+        $this->browser->request('GET', "/tanks/{$galley->id()}/today");
         self::assertSelectorTextContains('.weeks-line', 'Day 9');
         self::assertSelectorExists('#gate-bacteria.gate-passed');
         self::assertSelectorExists('#gate-group-a1.gate-passed');

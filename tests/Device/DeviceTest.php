@@ -79,7 +79,7 @@ final class DeviceTest extends BenchTestCase
 
     private function push(string $what): void
     {
-        $this->browser->request('POST', "/tanks/$this->tank/devices/$what", ['_token' => $this->token('weeks')]);
+        $this->browser->request('POST', "/tanks/$this->tank/devices/$what", ['_token' => $this->token()]);
     }
 
     public function testTheProgrammeIsSentAndHeld(): void
@@ -105,7 +105,7 @@ final class DeviceTest extends BenchTestCase
             $this->ask(),
         );
         $this->push('probe');
-        self::assertResponseRedirects("/tanks/$this->tank/weeks#log");
+        self::assertResponseRedirects("/tanks/$this->tank/today#log");
         $kept = array_column(array_map(static fn ($e): array => [$e->what, $e->amount], $this->entries()), 1, 0);
         self::assertEqualsWithDelta(22.0, $kept[Measure::Temperature->value], 1.0, 'the galley’s bowl stands at 22 °C');
         self::assertEqualsWithDelta(8.3, $kept[Measure::Acidity->value], 1.2);
@@ -147,7 +147,7 @@ final class DeviceTest extends BenchTestCase
     public function testOnlyWhatTheHouseKnowsCanBeConnected(string $kind, string $device): void
     {
         $this->browser->request('POST', "/tanks/$this->tank/devices/wire", [
-            '_token' => $this->token('weeks'),
+            '_token' => $this->token(),
             'kind' => $kind,
             'device' => $device,
         ]);
@@ -159,7 +159,7 @@ final class DeviceTest extends BenchTestCase
     {
         foreach (['lamp', 'probe'] as $kind) {
             $this->browser->request('POST', "/tanks/$this->tank/devices/wire", [
-                '_token' => $this->token('weeks'),
+                '_token' => $this->token(),
                 'kind' => $kind,
                 'device' => '',
             ]);

@@ -408,7 +408,7 @@ final class FuzzTest extends BenchTestCase
 
         return [
             'edit' => $of("/tanks/$this->tank", '#edit input[name="_token"]'),
-            'weeks' => $of("/tanks/$this->tank/weeks", 'main input[name="_token"]'),
+            'weeks' => $of("/tanks/$this->tank/today", 'main input[name="_token"]'),
             'build' => $of("/tanks/$this->tank/build", 'main input[name="_token"]'),
             'new' => $of('/tanks/new', 'main input[name="_token"]'),
             'almanac' => $of('/almanac', 'main input[name="_token"]'),

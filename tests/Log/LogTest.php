@@ -195,8 +195,23 @@ final class LogTest extends BenchTestCase
         $this->browser->submit($this->browser->getCrawler()->filter('#lines form')->form());
         self::assertResponseRedirects();
         self::assertSame([], $this->entries());
-        $this->browser->request('POST', "/tanks/$this->tank/log/".Uuid::v4().'/undo', ['_token' => $this->token('weeks')]);
+        $this->browser->request('POST', "/tanks/$this->tank/log/".Uuid::v4().'/undo', ['_token' => $this->token()]);
         self::assertResponseStatusCodeSame(404);
+    }
+
+    /** Lists within lists come from no form of ours: they are refused, and not written back into the page. */
+    public function testListsWithinListsAreNotShownAgain(): void
+    {
+        $this->fill(5);
+        $this->browser->request('POST', "/tanks/$this->tank/log", [
+            '_token' => $this->token(),
+            'kind' => 'read',
+            'test' => ['nitrate' => ['deep' => ['x']], 'ph' => 'sour'],
+            'note' => [['x']],
+        ]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertSame('sour', $this->browser->getCrawler()->filter('input[name="test[ph]"]')->attr('value'));
+        self::assertSame('', (string) $this->browser->getCrawler()->filter('input[name="test[nitrate]"]')->attr('value'));
     }
 
     /** The page of a long life is as quick as that of a short one: it reads its newest lines, and counts the rest. */

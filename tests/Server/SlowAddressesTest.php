@@ -29,7 +29,7 @@ final class SlowAddressesTest extends KernelTestCase
     #[TestWith(['GET /tanks/01890000-0000-7000-8000-000000000001/methods'])]
     #[TestWith(['GET /tanks/01890000-0000-7000-8000-000000000001/stress'])]
     #[TestWith(['GET /tanks/01890000-0000-7000-8000-000000000001/deciding'])]
-    #[TestWith(['GET /tanks/01890000-0000-7000-8000-000000000001/today'])]
+    #[TestWith(['GET /tanks/01890000-0000-7000-8000-000000000001/today/estimate'])]
     #[TestWith(['GET /tanks/01890000-0000-7000-8000-000000000001/today/ask?topic=lamp'])]
     #[TestWith(['GET /tanks/01890000-0000-7000-8000-000000000001/report'])]
     #[TestWith(['GET /tanks/01890000-0000-7000-8000-000000000001/weeks?x=1&ahead=1'])]

@@ -88,7 +88,7 @@ final class RacesTest extends BenchTestCase
     public function testADeviceWiredTwiceAtOnce(): void
     {
         $this->fill(3);
-        $sent = ['_token' => $this->token('weeks'), 'kind' => 'lamp', 'device' => 'test-lamp'];
+        $sent = ['_token' => $this->token(), 'kind' => 'lamp', 'device' => 'test-lamp'];
         $this->browser->disableReboot();
         $this->faster('wiring', ['tank_id' => $this->tank, 'kind' => DeviceKind::Lamp->value, 'device' => 'test-lamp']);
         $this->browser->request('POST', "/tanks/$this->tank/devices/wire", $sent);

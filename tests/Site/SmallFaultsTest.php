@@ -92,7 +92,7 @@ final class SmallFaultsTest extends BenchTestCase
     public function testDaysThatNobodyMeans(string $day): void
     {
         $token = (string) $this->browser
-            ->request('GET', "/tanks/$this->tank/weeks")
+            ->request('GET', "/tanks/$this->tank/today")
             ->filter('main input[name="_token"]')
             ->attr('value');
         $this->browser->request('POST', "/tanks/$this->tank/weeks/filled", ['_token' => $token, 'day' => $day]);
@@ -248,7 +248,7 @@ final class SmallFaultsTest extends BenchTestCase
             [
                 '',
                 '/build',
-                '/weeks',
+                '/today',
                 '/history',
                 '/solve/plants',
                 '/solve/start',

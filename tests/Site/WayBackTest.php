@@ -20,7 +20,9 @@ final class WayBackTest extends BenchTestCase
     {
         $this->browser->request('GET', "/tanks/$this->tank$address");
         self::assertResponseRedirects("/tanks/$this->tank$page", 303);
-        $this->browser->followRedirect();
+        // Pages that have moved lead on.
+        $this->browser->followRedirects();
+        $this->browser->request('GET', "/tanks/$this->tank$page");
         self::assertResponseIsSuccessful();
     }
 

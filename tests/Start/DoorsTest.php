@@ -137,7 +137,7 @@ final class DoorsTest extends BenchTestCase
         $build = $this->browser->request('GET', "$at/build")->filter('main')->text();
         self::assertStringNotContainsString('still open', $build);
         self::assertStringNotContainsString('Next', $build);
-        $weeks = $this->browser->request('GET', "$at/weeks")->filter('main')->text();
+        $weeks = $this->browser->request('GET', "$at/today")->filter('main')->text();
         foreach (['ammonium chloride', 'First dose', 'before its turn', 'Next step', 'Start feeding'] as $words) {
             self::assertStringNotContainsString($words, $weeks);
         }

@@ -22,9 +22,7 @@ final class TankTabsTest extends BenchTestCase
     public function testTabsFollowTheAge(): void
     {
         self::assertSame(['Plan', 'Build'], $this->tabs());
-        $this->fill(TankTabs::YOUNG - 1);
-        self::assertSame(['Today', 'First weeks', 'Log', 'Signs', 'Plan'], $this->tabs());
-        $this->fill(TankTabs::YOUNG);
+        $this->fill(0);
         self::assertSame(['Today', 'Log', 'Signs', 'Plan'], $this->tabs());
     }
 
@@ -35,7 +33,7 @@ final class TankTabsTest extends BenchTestCase
                 $this->fill($age);
             }
             ['tabs' => $tabs, 'more' => $more] = $this->service(TankTabs::class)->of($this->stored());
-            self::assertCount(null === $age ? 10 : 13, [...$tabs, ...$more]);
+            self::assertCount(null === $age ? 9 : 12, [...$tabs, ...$more]);
             foreach ([...array_keys($tabs), ...array_keys($more)] as $route) {
                 $address = $this->browser->request('GET', "/tanks/$this->tank/log")
                     ->filter('.bar-nav a')->reduce(static fn ($a): bool => $a->text() === [...$tabs, ...$more][$route])->link()->getUri();

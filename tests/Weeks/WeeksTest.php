@@ -19,14 +19,14 @@ final class WeeksTest extends BenchTestCase
 
     public function testBeforeItIsFilledThePageAsksForTheDay(): void
     {
-        $this->browser->request('GET', "/tanks/$this->tank/weeks");
+        $this->browser->request('GET', "/tanks/$this->tank/today");
         self::assertResponseIsSuccessful();
         self::assertStringContainsString('When was it filled?', $this->text('#today'));
         $this->post('filled', ['day' => '2999-01-01']);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('today or earlier', $this->text('#error-filled'));
         $this->fill(3);
-        $this->browser->request('GET', "/tanks/$this->tank/weeks");
+        $this->browser->request('GET', "/tanks/$this->tank/today");
         self::assertStringContainsString('Day 3', $this->text('.weeks-line'));
         self::assertStringContainsString('Test today: it was due on day 1', $this->text('#today'));
     }
@@ -42,7 +42,7 @@ final class WeeksTest extends BenchTestCase
             'test' => ['ammonia' => (string) $typed, 'nitrite' => '0,2', 'temperature' => '73.4 °F'],
             'counts' => ['ammonia' => $ion, 'nitrite' => 'NO2', 'nitrate' => 'NO3'],
         ]);
-        self::assertResponseRedirects("/tanks/$this->tank/weeks#today");
+        self::assertResponseRedirects("/tanks/$this->tank/today#today");
         $values = array_column(array_map(static fn (Entry $e): array => [$e->what, $e->amount], $this->entries()), 1, 0);
         self::assertEqualsWithDelta($kept, $values['ammonia'], 1e-4);
         self::assertEqualsWithDelta(Ion::Nitrite->toElement(0.2), $values['nitrite'], 1e-9);
@@ -135,7 +135,7 @@ final class WeeksTest extends BenchTestCase
     {
         // The waiting hall begins at 80 % and rises by 5 a week: in the second week there is a step to go back.
         $this->fill(12);
-        $this->browser->request('GET', "/tanks/$this->tank/weeks");
+        $this->browser->request('GET', "/tanks/$this->tank/today");
         self::assertStringContainsString('This week 85 %', $this->text('#lamp'));
         self::assertStringContainsString('From day 14: 90 %', $this->text('#lamp'));
         $this->post('algae', ['show' => 'yes']);
@@ -152,7 +152,7 @@ final class WeeksTest extends BenchTestCase
         foreach ([[-5, '1', '0'], [-3, '2', '0.2'], [-1, '2', '0.5']] as [$day, $ammonia, $nitrite]) {
             $this->post('test', ['test' => ['ammonia' => $ammonia, 'nitrite' => $nitrite], 'day' => $this->day($day)]);
         }
-        $token = $this->token('weeks');
+        $token = $this->token();
         $this->browser->request('GET', "/tanks/$this->tank/weeks/ahead");
         self::assertResponseStatusCodeSame(204);
         for ($part = 0; $part < Forecasts::PARTS; ++$part) {
@@ -164,14 +164,14 @@ final class WeeksTest extends BenchTestCase
         }
         $this->browser->request('POST', "/tanks/$this->tank/weeks/ahead/".Forecasts::PARTS, ['_token' => $token]);
         self::assertResponseStatusCodeSame(404);
-        $this->browser->request('GET', "/tanks/$this->tank/weeks");
+        $this->browser->request('GET', "/tanks/$this->tank/today");
         self::assertSelectorExists('.forecast');
         self::assertSelectorCount(6, '.read-dot');
         self::assertStringContainsString('off the forecast', $this->text('#ahead'));
         self::assertStringContainsString('planned for day 5', $this->text('.expected'), 'three weeks of waiting come first');
         $before = $this->revisions();
         $this->browser->submitForm('Use these dates in the plan');
-        self::assertResponseRedirects("/tanks/$this->tank/weeks#ahead");
+        self::assertResponseRedirects("/tanks/$this->tank/today#ahead");
         self::assertSame($before + 1, $this->revisions());
         self::assertGreaterThanOrEqual(21, $this->plan()->groups[0]->day);
     }
@@ -180,6 +180,8 @@ final class WeeksTest extends BenchTestCase
     {
         $this->fill(2);
         $this->browser->request('GET', "/tanks/$this->tank/weeks?ahead=1");
+        self::assertResponseRedirects("/tanks/$this->tank/today#ahead");
+        $this->browser->followRedirect();
         self::assertSelectorExists('.forecast');
         self::assertStringContainsString('Three readings', $this->text('#ahead'));
     }

@@ -179,7 +179,7 @@ final class CompareCommand extends Command
         foreach ($sides[0]->margins as $i => $margin) {
             $told = '';
             foreach ($clear as $of) {
-                $told .= ($of[$margin->id->value] ?? false) ? '  differs' : '  within the doubt';
+                $told .= ($of[$margin->id->value] ?? false) ? '  differs' : '  no clear difference';
             }
             $lines[] = self::row($margin->name, array_map(static fn (Side $s): string => $s->margins[$i]->shown, $sides)).$told;
         }

@@ -106,12 +106,20 @@ final class AlmanacController extends AbstractController
         }
 
         return $kept
-            ? $this->redirectToRoute('almanac', [], Response::HTTP_SEE_OTHER)
+            ? $this->back($request, $tank)
             : $this->page(
                 $keeper,
                 'Another window was faster, and nothing was logged twice: this is how it stands now.',
                 Response::HTTP_CONFLICT,
             );
+    }
+
+    /** To where it was pressed: on the tank's own page, or here. */
+    private function back(Request $request, Tank $tank): Response
+    {
+        return 'today' === $request->request->getString('back')
+            ? $this->redirectToRoute('today', ['tank' => $tank->id(), '_fragment' => 'due'], Response::HTTP_SEE_OTHER)
+            : $this->redirectToRoute('almanac', [], Response::HTTP_SEE_OTHER);
     }
 
     /** All of it as one file. */

@@ -35,7 +35,7 @@ final class CompareController extends AbstractController
     private const MOST = 3;
     /** Day that is shown first: grown in. */
     private const FIRST_SHOWN = 60;
-    /** Seconds until a page looks again whether the doubt has been worked out. */
+    /** Seconds until a page asks again whether the doubt has been worked out. */
     private const AGAIN = 2;
 
     public function __construct(
@@ -117,7 +117,14 @@ final class CompareController extends AbstractController
                 \array_slice($columns, 1),
             ),
             ...$this->onDay($columns, $request, $keeper),
-        ], new Response(status: '' === $notice ? Response::HTTP_OK : $status));
+        ], new Response(
+            status: match (true) {
+                '' !== $notice => $status,
+                null === $doubt => Response::HTTP_ACCEPTED,
+                default => Response::HTTP_OK,
+            },
+            headers: null === $doubt ? ['Retry-After' => (string) self::AGAIN] : [],
+        ));
     }
 
     /**

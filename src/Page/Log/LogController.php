@@ -35,7 +35,10 @@ final class LogController extends AbstractController
     #[Route('', name: 'log', methods: ['GET'])]
     public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        return $this->render('log/log.html.twig', $this->page->all($tank, $keeper, max(0, $request->query->getInt('from'))));
+        return $this->render('log/log.html.twig', [
+            ...$this->page->all($tank, $keeper, max(0, $request->query->getInt('from'))),
+            'way' => $request->query->getString('way'),
+        ]);
     }
 
     /**
@@ -76,8 +79,29 @@ final class LogController extends AbstractController
     {
         return $this->render(
             'log/log.html.twig',
-            $this->page->all($tank, $keeper, 0, $request->request->all(), $errors),
+            $this->page->all($tank, $keeper, 0, self::typed($request->request->all()), $errors),
             new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY),
         );
+    }
+
+    /**
+     * What was typed, to be shown again: texts, and lists of texts such as "test". What no form of ours sends is left out.
+     *
+     * @param array<mixed> $sent
+     *
+     * @return array<string|array<string>> by field
+     */
+    private static function typed(array $sent): array
+    {
+        $typed = [];
+        foreach ($sent as $name => $value) {
+            if (\is_string($value)) {
+                $typed[$name] = $value;
+            } elseif (\is_array($value)) {
+                $typed[$name] = array_filter($value, is_string(...));
+            }
+        }
+
+        return $typed;
     }
 }

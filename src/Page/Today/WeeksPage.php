@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Page\Weeks;
+namespace Olvek\Page\Today;
 
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Judgement\Start\Expected;
@@ -16,43 +16,34 @@ use Olvek\Core\Keeping\Log\TestKit;
 use Olvek\Core\Nature\Water\Measure;
 use Olvek\Service\Account\Keeper;
 use Olvek\Service\Account\Today;
-use Olvek\Service\Device\Devices;
 use Olvek\Service\Editing\TankEditor;
-use Olvek\Service\Log\EntryRepository;
-use Olvek\Service\Log\Logbook;
 use Olvek\Service\Tank\Tank;
 use Olvek\Service\Tank\TankRepository;
 use Olvek\Service\Weeks\Forecasts;
-use Olvek\Service\Weeks\Situations;
 
-/** Gathers what the page of the first weeks shows. */
+/** Gathers what a tank's page shows of its first weeks. */
 final readonly class WeeksPage
 {
-    /** Lines of the logbook that are shown. */
-    private const NEWEST = 14;
     /** What is tested in the first weeks; all else stands behind a fold. */
     private const USUAL = [Measure::Ammonia, Measure::Nitrite, Measure::Nitrate, Measure::Acidity];
 
     public function __construct(
         private TankRepository $tanks,
         private TankEditor $editor,
-        private EntryRepository $entries,
-        private Situations $situations,
         private Forecasts $prospect,
         private Today $today,
-        private Devices $devices,
     ) {
     }
 
     /**
+     * @param TankToday|null        $situation null before it was filled
      * @param array<string, string> $typed
      * @param array<string, string> $errors
      *
      * @return array<string, mixed>
      */
-    public function all(Tank $tank, Keeper $keeper, array $typed = [], array $errors = [], string $notice = ''): array
+    public function all(Tank $tank, Keeper $keeper, ?TankToday $situation, array $typed = [], array $errors = []): array
     {
-        $situation = $this->situations->of($tank, $keeper);
         $common = [
             'tank' => $tank,
             'plan' => $this->editor->plan($this->tanks->head($tank)),
@@ -60,10 +51,8 @@ final readonly class WeeksPage
             'kit' => $keeper->kit(),
             'typed' => $typed,
             'errors' => $errors,
-            'notice' => $notice,
             'situation' => $situation,
             'today' => $this->today->of($keeper),
-            'entries' => $this->entries->newest($tank, self::NEWEST),
             'fields' => self::fields(self::USUAL, $keeper),
             'others' => self::fields(
                 array_values(array_filter(Measure::ofWater(), static fn (Measure $m): bool => !\in_array($m, self::USUAL, true))),
@@ -98,7 +87,6 @@ final readonly class WeeksPage
             'light' => $light,
             'lamp' => LightPlan::on($light, $situation->today),
             'coming' => LightPlan::within($light, $situation->today + 1, $situation->today + 7),
-            'devices' => $this->devices->wired($tank),
             'ahead' => $this->forecast($tank, $situation),
             'parts' => Forecasts::PARTS,
             'forecastable' => $situation->today <= Forecasts::LAST_DAY,

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Page\Weeks;
+namespace Olvek\Page\Today;
 
 use Olvek\Core\Basis\Unit\Dimension;
 use Olvek\Core\Judgement\Start\TankToday;
@@ -73,7 +73,7 @@ final class DeviceController extends AbstractController
             );
         }
 
-        return $this->redirectToRoute('weeks', ['tank' => $tank->id(), '_fragment' => 'devices'], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute('devices', ['tank' => $tank->id()], Response::HTTP_SEE_OTHER);
     }
 
     /** Sends the lamp's weeks to its timer. */
@@ -129,7 +129,7 @@ final class DeviceController extends AbstractController
             $keeper->units(),
         );
 
-        return $this->redirectToRoute('weeks', ['tank' => $tank->id(), '_fragment' => 'log'], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute('today', ['tank' => $tank->id(), '_fragment' => 'log'], Response::HTTP_SEE_OTHER);
     }
 
     /** @param array<string, DeviceTrouble> $met troubles that were just met, by kind: such a device is not asked again at once */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Page\Weeks;
+namespace Olvek\Page\Today;
 
 use Olvek\Core\Basis\Unit\Decimal;
 use Olvek\Core\Basis\Unit\Words;

@@ -2,12 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Page\Estimate;
+namespace Olvek\Page\Today;
 
-use Olvek\Core\Keeping\Estimation\Breath;
-use Olvek\Core\Keeping\Estimation\Estimate;
-use Olvek\Core\Keeping\Estimation\Quantity;
-use Olvek\Core\Keeping\Estimation\QuantityGroup;
 use Olvek\Core\Keeping\Log\ActualPlan;
 use Olvek\Core\Keeping\Log\LoggedEvent;
 use Olvek\Core\Planning\Change\Remove;
@@ -19,8 +15,6 @@ use Olvek\Service\Account\Keeper;
 use Olvek\Service\Editing\StaleEdit;
 use Olvek\Service\Editing\TankEditor;
 use Olvek\Service\Estimate\Estimates;
-use Olvek\Service\Estimate\Gauge;
-use Olvek\Service\Estimate\Standings;
 use Olvek\Service\Estimate\TankHistory;
 use Olvek\Service\Log\Logbook;
 use Olvek\Service\Site\FormToken;
@@ -34,25 +28,46 @@ use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
-/** A tank as it is today: what is estimated of it, what only the keeper knows, what to test next, and what may be asked. */
+/** A tank as it is today: how it looks and stands, what to do, its start, and what is estimated of it. */
 #[Route('/tanks/{tank}/today', requirements: ['tank' => Requirement::UUID])]
 #[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class TodayController extends AbstractController
 {
-    /** What the page shows, in groups. */
     public function __construct(
+        private readonly TodayPage $page,
         private readonly Estimates $estimates,
         private readonly Logbook $logbook,
         private readonly TankEditor $editor,
-        private readonly Standings $standings,
     ) {
     }
 
-    #[SlowPool]
     #[Route('', name: 'today', methods: ['GET'])]
     public function show(Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
         return $this->page($tank, $keeper);
+    }
+
+    /**
+     * Works the estimate out, for as long as a page may take. Its script asks for the parts that change by it; whoever has none is led back
+     * to the page, and goes on from there.
+     */
+    #[SlowPool]
+    #[Route('/estimate', name: 'today_estimate', methods: ['GET'])]
+    public function estimate(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
+    {
+        $life = $this->estimates->life($tank, $keeper);
+        if (true !== $life?->isRun()) {
+            throw $this->createNotFoundException('Nothing is estimated of a tank that is not filled, or is older than a run.');
+        }
+        [$ticket, $share] = $this->estimates->ask($life, $keeper);
+        if (!$request->headers->has('Olvek-Parts')) {
+            return $this->redirectToRoute('today', ['tank' => $tank->id(), '_fragment' => 'estimate'], Response::HTTP_SEE_OTHER);
+        }
+        $response = new Response(status: $ticket->status(), headers: $ticket->headers());
+
+        return $ticket->isDone()
+            ? $this->render('today/_parts.html.twig', $this->page->asItIs($tank, $keeper), $response)
+            : $this->render('today/_working.html.twig', ['ticket' => $ticket, 'share' => $share], $response);
     }
 
     /** The keeper's word on something that was planned and is in no logbook: it is logged on its day, or taken out of the plan. */
@@ -116,42 +131,8 @@ final class TodayController extends AbstractController
         return array_column($life->plan->clumps, null, 'id')[$event->of ?? ''] ?? null;
     }
 
-    private function page(Tank $tank, Keeper $keeper, string $notice = '', ?int $status = null): Response
+    private function page(Tank $tank, Keeper $keeper, string $notice = '', int $status = Response::HTTP_OK): Response
     {
-        $life = $this->estimates->life($tank, $keeper);
-        [$ticket, $share] = null === $life || !$life->isRun() ? [null, 0.0] : $this->estimates->ask($life, $keeper);
-        $estimate = $ticket?->value;
-        $common = ['tank' => $tank, 'life' => $life, 'ticket' => $ticket, 'share' => $share, 'notice' => $notice];
-        $response = new Response(status: $status ?? $ticket?->status() ?? Response::HTTP_OK, headers: $ticket?->headers() ?? []);
-        if (null === $life || !$estimate instanceof Estimate) {
-            return $this->render('estimate/today.html.twig', [...$common, 'estimate' => null], $response);
-        }
-        $groups = [];
-        foreach (QuantityGroup::cases() as $group) {
-            $groups[$group->value] = array_map(
-                static fn (Quantity $q): Gauge => Gauge::of($q, $estimate, $life->log, $keeper->kit(), $keeper->units()),
-                $group->quantities(),
-            );
-        }
-        $topics = [];
-        foreach ($this->estimates->proposals($life, $estimate, $keeper->units()) as $proposal) {
-            $topics[$proposal->topic->value]['words'] = $proposal->topic->words();
-            $topics[$proposal->topic->value]['proposals'][] = [
-                'proposal' => $proposal,
-                'shown' => null === $proposal->amount ? '' : $proposal->number?->show($proposal->amount, $keeper->units()) ?? '',
-                'unit' => $proposal->number?->unit($keeper->units())->symbol() ?? '',
-                'of' => $proposal->number->label ?? '',
-            ];
-        }
-
-        return $this->render('estimate/today.html.twig', [
-            ...$common,
-            'estimate' => $estimate,
-            'standing' => $this->standings->of($tank, $keeper),
-            'groups' => $groups,
-            'asked' => $estimate->asked(ActualPlan::unlogged($life->plan, $life->log, $life->day)),
-            'breath' => Breath::of($life->plan, $life->log),
-            'topics' => $topics,
-        ], $response);
+        return $this->render('today/today.html.twig', $this->page->all($tank, $keeper, notice: $notice), new Response(status: $status));
     }
 }

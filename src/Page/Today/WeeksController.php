@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Olvek\Page\Weeks;
+namespace Olvek\Page\Today;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Olvek\Core\Judgement\Start\Expected;
+use Olvek\Core\Judgement\Start\FirstWeeks;
 use Olvek\Core\Judgement\Start\TankToday;
 use Olvek\Core\Keeping\Log\LoggedEvent;
 use Olvek\Core\Keeping\Log\TestKit;
@@ -33,7 +34,6 @@ use Olvek\Service\Weeks\Forecasts;
 use Olvek\Service\Weeks\Situations;
 use Olvek\Service\Work\Deadline;
 use Olvek\Service\Work\SlowPool;
-use Olvek\Service\Work\Ticket;
 use Olvek\Service\Work\WorkQueue;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -46,7 +46,7 @@ use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Security\Http\Attribute\IsCsrfTokenValid;
 
-/** The first weeks of a tank: what to test today, what it means, what the next step waits for, and what lies ahead. */
+/** What is done in the first weeks of a tank, and what lies ahead of it; shown on its page of today. */
 #[Route('/tanks/{tank}/weeks', requirements: ['tank' => Requirement::UUID])]
 #[IsCsrfTokenValid(FormToken::ID, methods: 'POST')]
 final class WeeksController extends AbstractController
@@ -55,6 +55,7 @@ final class WeeksController extends AbstractController
         ['day', 'after_filling', 'kind', 'what', 'amount', 'unit', 'of', 'words', 'made_up', 'note', 'cause', 'id'];
 
     public function __construct(
+        private readonly TodayPage $today,
         private readonly WeeksPage $page,
         private readonly Situations $situations,
         private readonly EntryRepository $entries,
@@ -67,13 +68,25 @@ final class WeeksController extends AbstractController
     ) {
     }
 
+    /**
+     * The first weeks had a page of their own. Whoever has no script has what lies ahead worked out here, as far as a page may take, and
+     * goes on from there.
+     */
     #[SlowPool(query: 'ahead')]
     #[Route('', name: 'weeks', methods: ['GET'])]
     public function show(Request $request, Tank $tank, #[CurrentUser] Keeper $keeper): Response
     {
-        $ticket = $request->query->has('ahead') ? $this->workedOut($tank, $keeper) : null;
+        $situation = $this->situations->of($tank, $keeper);
+        if (null !== $situation && !FirstWeeks::of($situation)->isStart()) {
+            return $this->redirectToRoute('log', ['tank' => $tank->id(), 'way' => 'read', '_fragment' => 'read'], Response::HTTP_SEE_OTHER);
+        }
+        if (null !== $situation && $request->query->has('ahead')) {
+            $this->workOut($situation, $keeper);
 
-        return $this->render('weeks/weeks.html.twig', [...$this->page->all($tank, $keeper), 'ticket' => $ticket]);
+            return $this->back($tank, 'ahead');
+        }
+
+        return $this->back($tank, 'today');
     }
 
     #[Route('/test', name: 'weeks_test', methods: ['POST'])]
@@ -276,22 +289,15 @@ final class WeeksController extends AbstractController
         }
     }
 
-    /**
-     * Works out what lies ahead for whoever has no script: part after part, while a page may take; whoever asks again goes on from there.
-     */
-    private function workedOut(Tank $tank, Keeper $keeper): Ticket
+    /** Part after part of what lies ahead, while a page may take. */
+    private function workOut(TankToday $situation, Keeper $keeper): void
     {
-        $situation = $this->counted($tank, $keeper);
         $patience = new Deadline($this->patience / 2);
-        $ticket = Ticket::done(true);
-        for ($part = 0; $part < Forecasts::PARTS && $situation->today <= Forecasts::LAST_DAY; ++$part) {
-            $ticket = $this->queue->ask($this->job($situation, $part), $keeper);
-            if (!$ticket->isDone() || ($patience->isSpent() && $part < Forecasts::PARTS - 1)) {
-                return $ticket->isDone() ? Ticket::underway() : $ticket;
+        for ($part = 0; $part < Forecasts::PARTS && $situation->today <= Forecasts::LAST_DAY && !$patience->isSpent(); ++$part) {
+            if (!$this->queue->ask($this->job($situation, $part), $keeper)->isDone()) {
+                return;
             }
         }
-
-        return $ticket;
     }
 
     private function job(TankToday $situation, int $part): ForecastJob
@@ -306,7 +312,7 @@ final class WeeksController extends AbstractController
 
     private function back(Tank $tank, string $place): Response
     {
-        return $this->redirectToRoute('weeks', ['tank' => $tank->id(), '_fragment' => $place], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute('today', ['tank' => $tank->id(), '_fragment' => $place], Response::HTTP_SEE_OTHER);
     }
 
     /**
@@ -322,8 +328,8 @@ final class WeeksController extends AbstractController
         int $status = Response::HTTP_UNPROCESSABLE_ENTITY,
     ): Response {
         return $this->render(
-            'weeks/weeks.html.twig',
-            $this->page->all($tank, $keeper, $typed, $errors, $notice),
+            'today/today.html.twig',
+            $this->today->all($tank, $keeper, $typed, $errors, $notice),
             new Response(status: $status),
         );
     }
