@@ -46,7 +46,7 @@ async function weigh(page) {
 const { signIn, shelf } = await openShelf();
 const tank = shelf.match(/href="(\/tanks\/[0-9a-f-]{36})"/)[1];
 const galley = shelf.match(/href="(\/tanks\/[0-9a-f-]{36})"(?:(?!href=)[\s\S])*?<h2>Galley/)[1];
-const pages = { 'sign-in': null, shelf: '/', 'start a tank': '/tanks/new', bench: tank, build: `${tank}/build`, 'first weeks': `${galley}/weeks`, almanac: '/almanac', 'its calendar': '/almanac.ics' };
+const pages = { 'sign-in': null, shelf: '/', 'start a tank': '/tanks/new', bench: tank, build: `${tank}/build`, today: `${galley}/today`, almanac: '/almanac', 'its calendar': '/almanac.ics' };
 /** A page as somebody reads it: anything but the page itself ends the run, since an error is answered fast. */
 async function read(path, headers = {}) {
     const answer = await ask(path, { headers });

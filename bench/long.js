@@ -10,7 +10,7 @@ const photos = (await ask(`${tank}/photos`)).text;
 const pages = {
     log: `${tank}/log`,
     'log, older': `${tank}/log?from=40000`,
-    'as it is': `${tank}/today`,
+    today: `${tank}/today`,
     charts: `${tank}/log/charts`,
     'charts, a month': `${tank}/log/charts?span=month`,
     report: `${tank}/report`,

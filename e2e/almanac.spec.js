@@ -7,7 +7,7 @@ import { test, expect, newTank, signInAlone, openShelf, tab } from './keeper.js'
 async function filledLongAgo(page, name, baseURL) {
     await signInAlone(page, name.toLowerCase().replace(' ', '-'));
     await newTank(page, name);
-    await tab(page, 'First weeks');
+    await page.goto(`${page.url().split('?')[0]}/today`);
     await page.getByRole('button', { name: 'It is filled' }).click();
     await page.context().addCookies([{ name: 'olvek-days-ahead', value: '16', url: baseURL }]);
     await page.getByRole('link', { name: 'Almanac' }).click();
@@ -57,13 +57,13 @@ test('a device that is killed, slow or talks nonsense is told of, and the page g
     const lamp = `http://127.0.0.1:${port}`;
     await openShelf(page);
     await page.getByRole('link', { name: /Galley/ }).first().click();
-    await tab(page, 'First weeks');
+    await tab(page, 'Today');
     await expect(page.locator('#devices')).toContainText('The timer galley-lamp');
     await page.getByRole('button', { name: 'Send the programme' }).click();
     await expect(page.locator('main')).toContainText('The timer has taken the programme');
     const held = await (await page.request.get(`${lamp}/programme`)).json();
     expect(held.entries[0]).toMatchObject({ day: 0, percent: 60 });
-    await page.getByRole('link', { name: 'Back to the first weeks' }).click();
+    await tab(page, 'Today');
     await expect(page.locator('#devices')).toContainText('It holds this programme');
     // What the probe measures is written down by one press, and can be taken back.
     await expect(page.locator('#devices')).toContainText(/in its day 2\d/);

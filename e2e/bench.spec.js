@@ -382,7 +382,7 @@ test('by keyboard alone', async ({ page }) => {
     await page.keyboard.type('7');
     await page.keyboard.press('Tab');
     await expect(page.locator('.last-change')).toContainText('hours of light 8 h → 7 h');
-    await expect(page.locator('#f-light-landing')).toBeFocused();
+    await expect(page.locator('#f-light-height')).toBeFocused();
     await tabTo('#plants > summary');
     await page.keyboard.press('Space');
     await tabTo('[data-palette="plants"]');

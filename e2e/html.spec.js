@@ -11,8 +11,8 @@ const validator = new HtmlValidate({
 });
 
 const VIEWS = [
-    '/', '/almanac', '/account', '/stock', '/tanks/new', '/tanks/new/wish', '/tanks/new/running',
-    ...['', '/build', '/weeks', '/log', '/log/import', '/log/charts', '/today', '/read', '/photos', '/history', '/things', '/palette/plants']
+    '/', '/almanac', '/account', '/stock', '/help', '/tanks/new', '/tanks/new/wish', '/tanks/new/running',
+    ...['', '/build', '/log', '/log/import', '/log/charts', '/today', '/read', '/photos', '/history', '/things', '/palette/plants']
         .map((page) => `/tanks/TANK${page}`),
 ];
 

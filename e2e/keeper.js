@@ -125,11 +125,24 @@ export async function openStage(page, id) {
     }).toPass();
 }
 
+/** Opens the stage of a field, and what stands under "exactly"; a field that an answer replaces meanwhile is found again. */
+export async function unfold(field) {
+    await expect(async () => {
+        await field.evaluate((element) => {
+            for (let details = element.closest('details'); details; details = details.parentElement?.closest('details')) {
+                details.open = true;
+            }
+        });
+        await expect(field).toBeVisible({ timeout: 500 });
+    }).toPass();
+}
+
 /** Types into a field and leaves it; waits until the answer is in. */
 export async function change(page, id, text) {
     await ready(page);
     const answered = page.waitForResponse((response) => response.url().includes('/edit'));
     const field = page.locator(`#f-${id}`);
+    await unfold(field);
     await field.fill(text);
     await field.press('Tab');
     const response = await answered;
@@ -145,6 +158,7 @@ export async function choose(page, id, value) {
         return;
     }
     const answered = page.waitForResponse((response) => response.url().includes('/edit'));
+    await unfold(page.locator(`#f-${id}`));
     await page.locator(`#f-${id}`).selectOption(value);
     await answered;
     await expect(page.locator('body')).not.toHaveAttribute('aria-busy', 'true');

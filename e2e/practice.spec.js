@@ -1,5 +1,5 @@
 /** What a plan can say of technique, zones, sizes, seats and sexes: each control by keyboard on a desk, by touch on a phone. */
-import { test, expect, startTank, signInAlone, newTank, openStage, choose, expectAccessible, tab } from './keeper.js';
+import { test, expect, startTank, signInAlone, newTank, openStage, choose, expectAccessible, tab, unfold } from './keeper.js';
 
 /** Stage, place and value of each, in an order in which one brings the next. */
 const CONTROLS = [
@@ -67,6 +67,7 @@ for (const way of Object.keys(WAYS)) {
             await test.step(place, async () => {
                 await openStage(page, stage);
                 const control = field(page, place);
+                await unfold(control);
                 await expect(control).toBeVisible();
                 if (await control.inputValue() === value) {
                     return;
@@ -88,6 +89,7 @@ test('zones, pots and a measured stone are drawn, and listed on the build page',
     await furnished(page, `Drawn ${info.project.name}`);
     await expect(page.locator('.zone-line').first()).toBeAttached();
     await openStage(page, 'bed');
+    await unfold(field(page, 'bed.pots'));
     await field(page, 'bed.pots').fill('2');
     await field(page, 'bed.pots').press('Enter');
     await expect(page.locator('[data-part="front"] .pot')).toBeAttached();

@@ -3,7 +3,7 @@ import { test, expect, openShelf, expectAccessible, tab } from './keeper.js';
 test('the shelf shows the four vessels of the landing and what is to be said of each', async ({ page }) => {
     await openShelf(page);
     // What runs is judged as it is, what is planned as it would be.
-    for (const [name, words] of Object.entries({ 'Waiting hall': 'All is well', Galley: /All is well|the water harms/, 'Ticket window': 'This should work', Terrace: 'This can work' })) {
+    for (const [name, words] of Object.entries({ 'Waiting hall': 'All is well', Galley: 'showed nitrite at a level that harms the animals', 'Ticket window': 'This should work', Terrace: 'This can work' })) {
         await expect(page.locator('.shelf-tank', { hasText: name }).first()).toContainText(words);
     }
 });

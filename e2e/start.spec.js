@@ -129,7 +129,7 @@ test('a running tank is taken over with what is in it and was read', async ({ pa
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Take it over' }).click();
     await expect(page).toHaveURL(/\/today/);
-    await expect(page.locator('.estimated', { hasText: 'Nitrite' }), 'its state is estimated, and how sure').toBeVisible({ timeout: 60_000 });
+    await expect(page.locator('.gauge-brief', { hasText: 'Nitrite' }), 'its state is estimated, and how sure').toBeVisible({ timeout: 60_000 });
     await page.goto('/');
     await expect(page.locator('.shelf-tank'), 'refused tries left nothing behind').toHaveCount(1);
 });

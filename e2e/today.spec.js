@@ -10,7 +10,7 @@ async function running(page, name) {
     await expect(page.locator('[data-log-lines]')).toContainText('Cherry shrimp came');
 }
 
-/** The page looks again by itself until it is worked out. */
+/** What takes long fills in by itself. */
 const known = (page, what) => expect(page.locator(what).first()).toBeVisible({ timeout: 100_000 });
 
 test('a tank as it is, asked, and the answer planned', { tag: '@phone' }, async ({ page }) => {
@@ -22,11 +22,14 @@ test('a tank as it is, asked, and the answer planned', { tag: '@phone' }, async 
     await expect(page.locator('[data-log-lines]')).toContainText('Nitrate 10');
     await tab(page, 'Today');
     await known(page, '.verdict-line');
-    await expect(page.locator('.log-line')).toContainText('from 1 reading');
+    await expect(page.locator('.today-tank svg').first()).toBeVisible();
+    await known(page, '.gauge-group');
+    await expect(page.locator('#estimate')).toContainText('From 1 reading');
+    await page.locator('.gauge-group > summary').first().click();
     await expect(page.locator('.estimated', { hasText: 'Nitrate' }).locator('.read-dot')).toBeAttached();
     await expectAccessible(page);
 
-    const more = page.locator('.ask-topic form', { hasText: 'more of Cherry shrimp' });
+    const more = page.locator('.ask-topic form', { hasText: 'more cherry shrimp' });
     await more.locator('.number').fill('4000');
     await more.getByRole('button').click();
     await known(page, '.verdict-line, #amount-error');
@@ -35,7 +38,7 @@ test('a tank as it is, asked, and the answer planned', { tag: '@phone' }, async 
     await expectAccessible(page);
     await page.getByRole('link', { name: 'Ask something else' }).click();
 
-    await page.locator('.ask-topic form', { hasText: 'Nobody there for 21 days' }).getByRole('button').click();
+    await page.locator('.ask-topic form', { hasText: 'Away for 3 weeks' }).getByRole('button').click();
     await known(page, '.sitter');
     await expect(page.locator('.sitter')).toContainText('Change no water');
     await expectAccessible(page);
@@ -44,11 +47,35 @@ test('a tank as it is, asked, and the answer planned', { tag: '@phone' }, async 
     await expect(page.locator('#f-events-e1-days')).toHaveValue('21');
 });
 
+test('what is marked opens where it is, and what is due is done in place', async ({ page, baseURL }) => {
+    await running(page, 'In place');
+    await page.context().addCookies([{ name: 'olvek-days-ahead', value: '16', url: baseURL }]);
+    await tab(page, 'Today');
+    await page.locator('.tank-mark').first().click();
+    await expect(page.locator('.tank-note:visible')).toHaveCount(1);
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Escape');
+    await expect(page.locator('.tank-note:visible')).toHaveCount(0);
+    await expect(page.locator('.tank-mark').first()).toBeFocused();
+
+    const address = page.url();
+    const due = page.locator('#due .due').filter({ has: page.locator('form.due-do') });
+    const count = await due.count();
+    await due.first().locator('summary').click();
+    await due.first().locator('[name="to"]').fill('2001-01-01');
+    await due.first().getByRole('button', { name: 'Put off' }).click();
+    await expect(due.first().getByRole('alert'), 'why, beside it').toContainText('put it off to a day from tomorrow');
+    await expect(due.first().locator('[name="to"]'), 'nothing that was typed is lost').toHaveValue('2001-01-01');
+    await due.first().getByRole('button', { name: /^Done/ }).click();
+    await expect(due).toHaveCount(count - 1);
+    expect(page.url()).toBe(address);
+});
+
 test('an amount that is none is told beside it', async ({ page }) => {
     await running(page, 'Asked badly');
     await tab(page, 'Today');
     await known(page, '.ask-topic');
-    const away = page.locator('.ask-topic form', { hasText: 'Nobody there' });
+    const away = page.locator('.ask-topic form', { hasText: 'Away for' });
     await away.locator('.number').fill('soon');
     await away.getByRole('button').click();
     await expect(page.locator('#amount-error')).toContainText('not a number');

@@ -35,7 +35,7 @@ async function filled(page, name, way) {
     await page.locator('#step-fill summary').click();
     await sends(page, () => page.getByRole('button', { name: 'Done Fill slowly' }).click());
     await expect(page.locator('#step-fill')).toContainText('Done');
-    await tab(page, 'First weeks');
+    await tab(page, 'Today');
     await expect(page.locator('.weeks-line')).toContainText('Day 0 ');
 }
 
@@ -150,7 +150,7 @@ test('waiting: three weeks of plants only; the forecast re-plans, and the plan t
     await expect(page.locator('.forecast')).toBeVisible({ timeout: 90_000 });
     await expect(page.locator('#ahead')).toContainText('off the forecast');
     await expect(page.locator('.expected')).toContainText('planned for day 1');
-    await expect(page.locator('.read-dot')).toHaveCount(6);
+    await expect(page.locator('#ahead .read-dot')).toHaveCount(6);
     await page.getByText('Learned from readings').click();
     await expect(page.locator('#ahead .learned').first()).toContainText('what the soil gives off');
     await page.getByRole('button', { name: 'Use these dates in the plan' }).click();
@@ -196,7 +196,7 @@ for (const colorScheme of ['light', 'dark']) {
         test('nothing for axe to find on the galley’s first weeks and in the almanac', { tag: colorScheme === 'light' ? '@both' : '@desk' }, async ({ page }) => {
             await openShelf(page);
             await page.getByRole('link', { name: /Galley/ }).first().click();
-            await tab(page, 'First weeks');
+            await tab(page, 'Today');
             // Calculated by the first who looks, which takes a slow machine its time.
             await expect(page.locator('.forecast')).toBeVisible({ timeout: 90_000 });
             await expect(page.locator('#devices')).not.toContainText('Asking them');
