@@ -10,6 +10,7 @@ use Olvek\Core\Planning\Change\Choose;
 use Olvek\Core\Planning\Change\SetNumber;
 use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\FillingMethod;
+use Olvek\Core\Planning\Plan\FloaterKeeping;
 use Olvek\Core\Planning\Plan\HeatLoss;
 
 /** What heat, flow, gas and night light do wrong. C, where nothing else is said. */
@@ -19,6 +20,8 @@ final readonly class TechniqueReview extends Review
     private const STRONG = 2.0;
     /** Turnovers an hour that floaters, fry and long fins do not bear. J (6–15). */
     private const TORRENT = 10.0;
+    /** Share of their growth below which the current leaves floaters too little to thrive. J. */
+    private const TOSSED = 0.8;
     /** µmol/m²/s at night that leave no night. J: a full moon is a thousandth of it. */
     private const NIGHT = 1.0;
     /** Exchange, times that of still water, with which gas is driven out as fast as it comes. J. */
@@ -30,7 +33,7 @@ final readonly class TechniqueReview extends Review
 
     public function mistakes(): array
     {
-        return [...$this->heater(), ...$this->flow(), $this->gas(), $this->night(), $this->sunk()];
+        return [...$this->heater(), ...$this->flow(), $this->tossed(), $this->gas(), $this->night(), $this->sunk()];
     }
 
     /** @return list<Mistake|null> */
@@ -104,6 +107,28 @@ final readonly class TechniqueReview extends Review
                 )
                 : null,
         ];
+    }
+
+    private function tossed(): ?Mistake
+    {
+        $plan = $this->plan;
+        $tossed = array_filter($plan->clumps, static fn (Clump $c): bool => $plan->calm($c) < self::TOSSED);
+
+        return [] === $tossed || $plan->equipment->turnovers($plan->netWater()) > self::TORRENT
+            ? null
+            : new Mistake(
+                'tossed',
+                'equipment',
+                new Message('mistake.tossed', ['percent' => (int) round(100 * (1 - min(array_map($plan->calm(...), $tossed))))]),
+                true,
+                array_values(
+                    array_map(
+                        static fn (Clump $c): Choose => new Choose("plants.$c->id.keeping", FloaterKeeping::Ring->value),
+                        $tossed,
+                    ),
+                ),
+                new Message('fix.tossed'),
+            );
     }
 
     private function gas(): ?Mistake

@@ -57,4 +57,19 @@ enum Device: string implements Worded
             self::Pump, self::WaveMaker => 0.5,
         };
     }
+
+    /**
+     * How much of its flow drags at floaters: 1 for all of it. C: falling water pulls them under, a jet at the surface drives them round,
+     * bubbles push them aside; J.
+     */
+    public function drags(): float
+    {
+        return match ($this) {
+            self::None => 0.0,
+            self::AirStone, self::SpongeFilter => 0.3,
+            self::Pump, self::CanisterFilter => 0.5,
+            self::InternalFilter, self::WaveMaker => 0.7,
+            self::HangOnFilter => 1.0,
+        };
+    }
 }

@@ -18,6 +18,9 @@ final readonly class Equipment
      */
     private const STIRRED = 4.5;
     private const TURNOVERS = 3.0;
+    /** Share of their growth that tossed floaters lose at most, and turnovers an hour that cost two thirds of that. J. */
+    private const TOSSED = 0.6;
+    private const TOSSING = 8.0;
     /** m² on which bacteria settle, per litre of sponge. M: open foam of 20 pores an inch, 500 to 1,500 m²/m³. */
     private const PER_LITRE = 0.8;
     /** Share of that which works where water is drawn through it. J: mulm fills the rest within weeks. */
@@ -108,6 +111,12 @@ final readonly class Equipment
         $stirred = $this->turnovers($litres) * $this->device->stirs();
 
         return 1 + (self::STIRRED - 1) * (1 - exp(-$stirred / self::TURNOVERS));
+    }
+
+    /** Share (0–1) of their growth that floaters which drift freely keep in its current. */
+    public function calm(float $litres): float
+    {
+        return 1 - self::TOSSED * (1 - exp((-$this->turnovers($litres) * $this->device->drags()) / self::TOSSING));
     }
 
     /** m² in the filter on which bacteria work. */

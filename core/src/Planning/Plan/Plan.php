@@ -374,6 +374,12 @@ final readonly class Plan
         return max($this->site->movement->exchange(), $this->equipment->exchange($this->netWater()));
     }
 
+    /** Share (0–1) of its growth that a clump keeps in the current: only floaters that drift lose any, in a ring they lie calm. C. */
+    public function calm(Clump $clump): float
+    {
+        return $clump->floats() && FloaterKeeping::Ring !== $clump->keeping ? $this->equipment->calm($this->netWater()) : 1.0;
+    }
+
     /** Whether a kind has both sexes, in one group or in several. */
     public function canBreed(AnimalKind $kind): bool
     {

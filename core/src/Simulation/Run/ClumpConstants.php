@@ -37,7 +37,7 @@ final readonly class ClumpConstants
     public bool $stands;
     /** Its leaves are in air. */
     public bool $inAir;
-    /** Factor on its growth of how well it thrives as it is kept there, and of the soil that its roots find. */
+    /** Factor on its growth of how well it thrives as it is kept there, of the current, and of the soil that its roots find. */
     public float $seated;
     /** d⁻¹. */
     public float $growth;
@@ -88,7 +88,8 @@ final readonly class ClumpConstants
         $this->densest = $kind->densest->value;
         $this->pieces = $clump->pieces;
         $this->soilReach = $clump->seat->hasSoil() ? 1.0 : min(1.0, $plan->soilUnder($clump) / self::ENOUGH_SOIL);
-        $this->seated = $clump->emersion->thrives() * (1 - self::WANTS_SOIL * $this->rootShare * (1 - $this->soilReach));
+        $soiled = 1 - self::WANTS_SOIL * $this->rootShare * (1 - $this->soilReach);
+        $this->seated = $plan->calm($clump) * $clump->emersion->thrives() * $soiled;
         // Roots that must first span the water take so much longer. J: vines some 1 cm a day, trees a third of that.
         [$this->rootsFrom, $this->rootsTo] = match (true) {
             !$this->house => [Growth::ROOTS_FROM, Growth::ROOTS_TO],

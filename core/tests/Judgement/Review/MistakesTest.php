@@ -116,6 +116,10 @@ final class MistakesTest extends TestCase
         yield 'a weak heater' => ['heater-weak', [...self::HEATED, 'equipment.watts' => '10']];
         yield 'a heater that boils' => ['heater-strong', [...self::HEATED, 'equipment.watts' => '300']];
         yield 'a torrent' => ['torrent', ['equipment.device' => 'internal-filter', 'equipment.flow' => '600 L']];
+        yield 'floaters under a waterfall' => [
+            'tossed',
+            ['equipment.device' => 'hang-on-filter', 'equipment.flow' => '350 L', 'plants.add.lemna-minor' => '1'],
+        ];
         yield 'backflow' => ['backflow', ['equipment.device' => 'air-stone']];
         yield 'gas driven out' => ['gas-driven-out', ['care.gas' => '15', 'site.movement' => 'lively']];
         yield 'a box to sink' => ['sink-large', ['preparation.filling' => 'sink']];
@@ -180,6 +184,11 @@ final class MistakesTest extends TestCase
         ];
         self::assertContains('torrent', self::ids(Sample::edit($plan, $flow(10.01))));
         self::assertNotContains('torrent', self::ids(Sample::edit($plan, $flow(9.99))));
+        // Floaters keep 0.8 of their growth in 1 − 0.6 (1 − e^(−0.7 n / 8)): n = ln(3/2) · 8 / 0.7 = 4.63.
+        $tossed = log(1.5) * 8 / 0.7;
+        self::assertContains('tossed', self::ids(Sample::edit($plan, $flow($tossed + 0.01))));
+        self::assertNotContains('tossed', self::ids(Sample::edit($plan, $flow($tossed - 0.01))));
+        self::assertNotContains('tossed', self::ids(Sample::edit($plan, $flow(10.01))), 'told by the torrent');
         // The lively half of the way: 1 + 3.5 (1 − e^(−0.7 n / 3)) = 2.5 at n = 2.4.
         $driven = log(3.5 / 2) * 3 / 0.7;
         self::assertContains('gas-driven-out', self::ids(Sample::edit($plan, ['care.gas' => '15', ...$flow($driven + 0.01)])));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Olvek\Core\Tests\Planning\Plan;
 
+use Olvek\Core\Planning\Plan\Clump;
 use Olvek\Core\Planning\Plan\Device;
 use Olvek\Core\Planning\Plan\Equipment;
 use Olvek\Core\Planning\Plan\Movement;
@@ -48,6 +49,31 @@ final class EquipmentTest extends TestCase
         self::assertEqualsWithDelta(0.2, $filter->wettedSurface() - $still->wettedSurface(), 1e-9);
         $pump = Sample::edit($still, ['equipment.device' => 'pump', 'equipment.media' => '0.5 L']);
         self::assertSame($still->wettedSurface(), $pump->wettedSurface(), 'a pump holds no sponge');
+    }
+
+    /** 250 L an hour through 50 L of a hang-on filter: 1 − 0.6 (1 − e^(−5/8)) = 0.721; bubbles drag at three tenths of that. */
+    public function testAnOutflowTossesFloaters(): void
+    {
+        self::assertSame(1.0, (new Equipment())->calm(50.0));
+        self::assertEqualsWithDelta(0.7212, (new Equipment(device: Device::HangOnFilter, flow: 250.0))->calm(50.0), 1e-4);
+        self::assertEqualsWithDelta(0.8974, (new Equipment(device: Device::SpongeFilter, flow: 250.0))->calm(50.0), 1e-4);
+        $plan = Sample::edit(Sample::planted(), [
+            'plants.add.lemna-minor' => '1',
+            'equipment.device' => 'hang-on-filter',
+            'equipment.flow' => '400 L',
+        ]);
+        [$floater, $other] = [self::first($plan, true), self::first($plan, false)];
+        self::assertLessThan(1.0, $plan->calm($floater));
+        self::assertSame(1.0, $plan->calm($other), 'only what floats is tossed');
+        $ringed = Sample::edit($plan, ["plants.$floater->id.keeping" => 'ring']);
+        self::assertSame(1.0, $ringed->calm(self::first($ringed, true)), 'in a ring it lies calm');
+        $mass = static fn (Plan $plan): float => (new Runner($plan))->run(20)->on(20)->cover;
+        self::assertGreaterThan($mass($plan), $mass(Sample::edit($plan, ['equipment.device' => 'none'])));
+    }
+
+    private static function first(Plan $plan, bool $floats): Clump
+    {
+        return array_values(array_filter($plan->clumps, static fn (Clump $c): bool => $floats === $c->floats()))[0];
     }
 
     /** What is stirred has at dawn nearly what the air gives. */
