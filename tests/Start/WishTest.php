@@ -26,6 +26,7 @@ use Olvek\Service\Work\WorkQueue;
 use Olvek\Tests\BenchTestCase;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\DomCrawler\Crawler;
 
 /** From a wish in the address to three plans, and one of them onto the shelf. */
 #[Group('any-database')]
@@ -187,5 +188,10 @@ final class WishTest extends BenchTestCase
         self::assertContains($this->browser->getResponse()->getStatusCode(), [200, 202]);
         self::assertGreaterThan(5, $page->filter('.method-card')->count());
         self::assertStringContainsString('Soil: from', $this->text('.disagree'));
+        $lit = $page->filter('.method-card')->reduce(
+            static fn (Crawler $card): bool => str_contains($card->filter('.method-changes')->text(''), 'light'),
+        );
+        self::assertGreaterThan(0, $lit->count(), 'hours of light that a method changes are said');
+        self::assertGreaterThan(0, $page->filter('.method-changes del')->count(), 'with what they were');
     }
 }

@@ -6,10 +6,16 @@ namespace Olvek\Service\Start;
 
 use Olvek\Core\Basis\TimeLimit\TimeLimit;
 use Olvek\Core\Basis\Unit\Dimension;
+use Olvek\Core\Basis\Unit\UnitSystem;
+use Olvek\Core\Judgement\Compare\Difference;
+use Olvek\Core\Judgement\Compare\Differences;
+use Olvek\Core\Judgement\Compare\Part;
 use Olvek\Core\Judgement\Solve\Compose\MethodHere;
 use Olvek\Core\Judgement\Solve\Compose\MethodsHere;
 use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\Changes;
 use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Service\Drawing\Elevation;
 use Olvek\Service\Work\Job;
@@ -34,19 +40,24 @@ final readonly class MethodsHandler implements JobHandler
     public function do(Job $job, TimeLimit $patience): Result
     {
         \assert($job instanceof MethodsJob);
-        $here = MethodsHere::of($this->plans->fromJson($job->plan), $this->editor, $this->catalogue, $job->units, $patience);
+        $plan = $this->plans->fromJson($job->plan);
+        $here = MethodsHere::of($plan, $this->editor, $this->catalogue, $job->units, $patience);
         $shown = [
             'planted' => $here->planted,
             'disagree' => $here->disagree,
             'complete' => $here->complete,
-            'methods' => array_map(fn (MethodHere $m): array => $this->shown($m, $job), $here->methods),
+            'methods' => array_map(fn (MethodHere $m): array => $this->shown($m, $plan, $job), $here->methods),
         ];
 
         return $here->complete ? Result::whole($shown) : Result::unfinished($shown);
     }
 
-    /** @return array<string, mixed> */
-    private function shown(MethodHere $here, MethodsJob $job): array
+    /**
+     * @param Plan $before as it is without the method
+     *
+     * @return array<string, mixed>
+     */
+    private function shown(MethodHere $here, Plan $before, MethodsJob $job): array
     {
         $length = static fn (float $m): string => $job->units->show(Dimension::Length, $m);
         $plan = $here->plan;
@@ -65,9 +76,24 @@ final readonly class MethodsHandler implements JobHandler
                     $length($plan->bed->cap?->meanDepth() ?? 0.0),
                     $plan->preparation->way->words(),
                 ),
+            'changes' => null === $here->laid ? [] : $this->changes($before, $here->laid, $job->units),
+            'edits' => Changes::typed($here->moves),
             'drawing' => null === $plan || null === $here->judgement
                 ? null
                 : Elevation::thumbnail($plan, $here->judgement->trace->on(self::DRAWN)),
         ];
+    }
+
+    /**
+     * What a method changes beside the bed and the start that it teaches.
+     *
+     * @return list<Difference>
+     */
+    private function changes(Plan $before, Plan $laid, UnitSystem $units): array
+    {
+        return array_values(array_filter(
+            Differences::between($before, $laid, $this->catalogue, $units)->all,
+            static fn (Difference $d): bool => !\in_array($d->part, [Part::Bed, Part::Start], true),
+        ));
     }
 }

@@ -10,6 +10,7 @@ use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Solve\Compose\MethodHere;
 use Olvek\Core\Judgement\Solve\Compose\MethodsHere;
 use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Change\TakeMethod;
 use Olvek\Core\Planning\Plan\Method;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Tests\Said;
@@ -46,6 +47,25 @@ final class MethodsHereTest extends TestCase
             '/^methods.range\(what: soil, least: 0.cm, most: [^,]+, those: \[lean inert bed/u',
             Said::all($here->disagree),
         );
+    }
+
+    /** What was judged is what a press takes: the method, and animals moved to when it has its first. */
+    public function testWhatIsJudgedIsWhatIsTaken(): void
+    {
+        $editor = new Editor(Sample::catalogue());
+        $early = Sample::edit(Sample::planted(), ['animals.a1.day' => '2', 'feeding.fromDay' => '2']);
+        $moved = 0;
+        foreach (MethodsHere::of($early, $editor, Sample::catalogue())->methods as $method) {
+            if (null === $method->plan) {
+                self::assertSame([], $method->moves);
+                continue;
+            }
+            $taken = $editor->make($early, [new TakeMethod($method->method), ...$method->moves])->plan;
+            self::assertEquals($method->laid, $taken);
+            self::assertEquals($method->plan, $taken, 'planted already');
+            $moved += [] === $method->moves ? 0 : 1;
+        }
+        self::assertGreaterThan(0, $moved);
     }
 
     public function testABareTankIsPlantedFirst(): void

@@ -19,8 +19,11 @@ use Olvek\Core\Judgement\Solve\EarliestStart;
 use Olvek\Core\Judgement\Suitability\PlantSuit;
 use Olvek\Core\Judgement\Suitability\TankOffer;
 use Olvek\Core\Nature\Catalogue\Catalogue;
+use Olvek\Core\Planning\Change\Change;
 use Olvek\Core\Planning\Change\Editor;
+use Olvek\Core\Planning\Change\SetNumber;
 use Olvek\Core\Planning\Change\TakeMethod;
+use Olvek\Core\Planning\Plan\Group;
 use Olvek\Core\Planning\Plan\InvalidPlan;
 use Olvek\Core\Planning\Plan\Method;
 use Olvek\Core\Planning\Plan\Plan;
@@ -55,19 +58,23 @@ final readonly class MethodsHere
             }
             $elsewhere = self::elsewhere($method, $plan);
             if (null !== $elsewhere) {
-                $found[] = new MethodHere($method, null, null, [$elsewhere], \INF);
+                $found[] = new MethodHere($method, null, null, null, [], [$elsewhere], \INF);
                 continue;
             }
             try {
-                $laid = self::stocked($editor->make($plan, [new TakeMethod($method)], $units)->plan);
+                $taken = $editor->make($plan, [new TakeMethod($method)], $units)->plan;
+                $moves = self::moves($taken);
+                $laid = [] === $moves ? $taken : $editor->make($taken, $moves, $units)->plan;
                 $then = self::planted($laid, $catalogue, $units);
                 $judgement = Judge::judge($then, $units);
-                $found[] = new MethodHere($method, $then, $judgement, [], Score::of($then, $judgement)->sum);
+                $found[] = new MethodHere($method, $laid, $then, $judgement, $moves, [], Score::of($then, $judgement)->sum);
             } catch (InvalidPlan $refused) {
                 $found[] = new MethodHere(
                     $method,
                     null,
                     null,
+                    null,
+                    [],
                     array_values(array_map(Message::text(...), $refused->messages($units))),
                     \INF,
                 );
@@ -91,19 +98,26 @@ final readonly class MethodsHere
         };
     }
 
-    /** The plan, its animals no sooner than the method has its first: they move together, and the food with them. */
-    private static function stocked(Plan $plan): Plan
+    /**
+     * Animals come no sooner than the method has its first: they move together, and the food with them.
+     *
+     * @return list<Change>
+     */
+    private static function moves(Plan $plan): array
     {
         $first = $plan->firstAnimals();
         $wait = max($plan->preparation->method?->firstAnimals() ?? 0, EarliestStart::afterDoses($plan)) - ($first ?? 0);
         if (null === $first || $wait <= 0) {
-            return $plan;
-        }
-        foreach ($plan->groups as $group) {
-            $plan = $plan->withGroup($group->with($group->count, $group->day + $wait));
+            return [];
         }
 
-        return $plan->withFeed($plan->feed, min(Plan::LAST_DAY, $plan->feedFrom + $wait));
+        return [
+            ...array_map(
+                static fn (Group $g): Change => new SetNumber("animals.$g->id.day", min(Plan::LAST_DAY, $g->day + $wait)),
+                $plan->groups,
+            ),
+            new SetNumber('feeding.fromDay', min(Plan::LAST_DAY, $plan->feedFrom + $wait)),
+        ];
     }
 
     /** The plan, with the usual plants where it has none: without any, a run says nothing of a method. */
