@@ -21,6 +21,10 @@ final class HarmShares
         $byKind = [];
         foreach ($tanks as $n => $harms) {
             foreach ($harms as $harm) {
+                // Whether it is likely is counted here, not read off a distance.
+                if (null !== $harm->sure) {
+                    continue;
+                }
                 // Which clumps go differs from tank to tank; it is one harm all the same.
                 $key = $harm->id->value.' '.(HarmId::Plants === $harm->id ? '' : $harm->about);
                 if (!isset($byKind[$key][$n]) || $harm->amount > $byKind[$key][$n]->amount) {

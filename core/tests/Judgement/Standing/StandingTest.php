@@ -146,6 +146,8 @@ final class StandingTest extends TestCase
         $faded = HarmShares::among([[$plants('c1')], [$plants('c1 c2')]]);
         self::assertCount(1, $faded);
         self::assertSame(1.0, $faded[0]->sure);
+        $near = new Harm(HarmId::Water, 'oxygen', 0.0, 60, new Message('harm.near'), [], 0.2);
+        self::assertSame([], HarmShares::among([[$near], [$near]]), 'how likely it is, is counted here');
     }
 
     private static function harm(string $kind, float $amount): Harm

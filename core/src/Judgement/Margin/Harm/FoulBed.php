@@ -23,7 +23,10 @@ final class FoulBed implements HarmCriterion
                 '',
                 $index,
                 $day,
-                new Message('harm.bed', ['when' => $outlook->when($day)]),
+                new Message('harm.bed', [
+                    'when' => $outlook->when($day),
+                    'edge' => $index < HarmId::Bed->weight()->fails ? 'yes' : 'no',
+                ]),
                 [new Message('avert.bed')],
             ),
         ];

@@ -53,13 +53,24 @@ final readonly class Harm
     /** @return list<MarginId> gauges of its subject, whose remedies are worth trying */
     public function margins(): array
     {
-        return match ($this->id) {
+        return self::gauges($this->id, $this->about);
+    }
+
+    /**
+     * @param string $about likewise; '' for all that it may be about
+     *
+     * @return list<MarginId> gauges of a harm's subject
+     */
+    public static function gauges(HarmId $id, string $about = ''): array
+    {
+        return match ($id) {
             HarmId::Empty, HarmId::Breakage, HarmId::Company => [],
             HarmId::Losses => [MarginId::Losses, MarginId::Ammonia, MarginId::Oxygen],
-            HarmId::Water => match ($this->about) {
+            HarmId::Water => match ($about) {
                 'ammonia' => [MarginId::Ammonia],
                 'nitrite' => [MarginId::Nitrite],
-                default => [MarginId::Oxygen],
+                'oxygen' => [MarginId::Oxygen],
+                default => [MarginId::Oxygen, MarginId::Ammonia, MarginId::Nitrite],
             },
             HarmId::Waters => [MarginId::Waters, MarginId::PH],
             HarmId::Minerals => [MarginId::Minerals],

@@ -102,7 +102,13 @@ enum HarmId: string
     )]
     case Look = 'look';
 
-    #[Weight('highest index of sulphide in the bed', 0.8, 1.0, 'from 1 on roots blacken and it reaches the water', Provenance::Judgement)]
+    #[Weight(
+        'highest index of sulphide in the bed',
+        0.6,
+        1.0,
+        'from 1 on roots blacken and it reaches the water; where the likeliest tank has 0.6, one of ten has 1 (bench/sureness.php)',
+        Provenance::Judgement,
+    )]
     case Bed = 'bed';
 
     #[Weight(

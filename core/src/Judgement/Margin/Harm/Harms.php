@@ -12,8 +12,8 @@ final class Harms
 {
     /** @var list<class-string<HarmCriterion>> */
     private const CRITERIA = [
-        Emptiness::class, Breakage::class, Companions::class, Deaths::class, Poisoning::class, WrongWater::class, WrongWarmth::class,
-        Crowding::class, Dwindling::class, Plague::class, FoulBed::class, NitrateBuildUp::class,
+        Emptiness::class, Breakage::class, Companions::class, Deaths::class, Poisoning::class, NearMiss::class, WrongWater::class,
+        WrongWarmth::class, Crowding::class, Dwindling::class, Plague::class, FoulBed::class, NitrateBuildUp::class,
     ];
 
     /** @return list<Harm> those that weigh nothing among them */

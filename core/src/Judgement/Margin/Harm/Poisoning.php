@@ -10,6 +10,7 @@ use Olvek\Core\Judgement\Margin\DawnOxygen;
 use Olvek\Core\Judgement\Margin\Nitrite;
 use Olvek\Core\Judgement\Margin\Outlook;
 use Olvek\Core\Nature\Water\SourceWater;
+use Olvek\Core\Planning\Plan\Plan;
 
 /** Days on which the water harms the animals in it, whether they die of it or not. */
 final class Poisoning implements HarmCriterion
@@ -19,7 +20,7 @@ final class Poisoning implements HarmCriterion
     private const GRAVE_DAYS = 4.0;
     private const NIGHT = 0.5;
     /** Share of the oxygen that a kind needs for days on end below which a dawn harms it; at half of it some die. J. */
-    private const BREATH = 0.7;
+    public const BREATH = 0.7;
 
     public static function of(Outlook $outlook): array
     {
@@ -28,8 +29,7 @@ final class Poisoning implements HarmCriterion
         }
         $c = $outlook->trace->columns;
         $least = self::BREATH * DawnOxygen::need($outlook->present);
-        // Chloride lets animals bear more nitrite. M: Lewis & Morris (1986).
-        $guard = max(0.5, min(2.0, $outlook->plan->water->chloride / SourceWater::CHLORIDE));
+        $guard = self::guard($outlook->plan);
         $days = ['ammonia' => 0.0, 'nitrite' => 0.0, 'oxygen' => 0.0];
         $first = [];
         for ($day = $outlook->from; $day <= $outlook->lastDay(); ++$day) {
@@ -66,5 +66,11 @@ final class Poisoning implements HarmCriterion
         }
 
         return $harms;
+    }
+
+    /** Times the usual nitrite that animals bear in a plan's water, by its chloride. M: Lewis & Morris (1986). */
+    public static function guard(Plan $plan): float
+    {
+        return max(0.5, min(2.0, $plan->water->chloride / SourceWater::CHLORIDE));
     }
 }

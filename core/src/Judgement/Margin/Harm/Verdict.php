@@ -18,11 +18,12 @@ final class Verdict
     /**
      * Of a plan.
      *
-     * @param list<Harm> $harms the gravest first
+     * @param list<Harm>       $harms    the gravest first
+     * @param MarginState|null $likeliest what the likeliest tank comes to by itself, where many tanks have been counted
      *
      * @return non-empty-list<Message>
      */
-    public static function of(Plan $plan, array $harms, ?Uncertainty $sureness = null): array
+    public static function of(Plan $plan, array $harms, ?Uncertainty $sureness = null, ?MarginState $likeliest = null): array
     {
         $kinds = [];
         foreach ($plan->groups as $group) {
@@ -35,7 +36,14 @@ final class Verdict
             default => [self::holds($kinds, $plan->site->sealed)],
         };
 
-        return null === $sureness ? $said : [...$said, $sureness->message()];
+        if (null === $sureness) {
+            return $said;
+        }
+        $alone = null === $likeliest || $likeliest === $state
+            ? []
+            : [new Message('verdict.likeliest', ['state' => $likeliest->value])];
+
+        return [...$said, $sureness->message(), ...$alone];
     }
 
     /** @param array<string, string> $kinds common names */

@@ -67,7 +67,9 @@ final class WrongWater implements HarmCriterion
         $column = $outlook->trace->columns['generalHardness'];
         $first = \array_slice($column, $from, self::FIRST);
         $atFirst = KindWater::ways($kind, [$kind->acidest->value, $kind->acidest->value], [$gh[0], max([0.0, ...$first])])['hard'];
-        $creeps = $atFirst < HarmId::Waters->weight()->tight;
+        $weight = HarmId::Waters->weight();
+        // Water that is at the edge from the start and too hard in the end has crept there as well.
+        $creeps = $atFirst < ($way < $weight->fails ? $weight->tight : $weight->fails);
         $day = $from;
         while ($day < $outlook->lastDay() && $column[$day] <= $kind->kept->hardest->value) {
             ++$day;
