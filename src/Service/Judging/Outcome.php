@@ -71,7 +71,7 @@ final readonly class Outcome extends Verdict
             $this->year,
             $this->album,
             $this->offer,
-            $sureness,
+            $sure->sureness,
         );
     }
 }

@@ -8,11 +8,13 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\Band;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Judgement;
+use Olvek\Core\Judgement\Margin\Likelihood;
 use Olvek\Core\Judgement\Margin\Uncertainty;
 use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Simulation\Run\Ensemble;
 use Olvek\Service\Site\ResultCache;
 use Olvek\Service\Tank\Revision;
+use Olvek\Service\Tank\TankRepository;
 use Olvek\Service\Work\WorkQueue;
 
 /**
@@ -27,10 +29,13 @@ final readonly class Outcomes
     public const TANKS = 2;
     public const PARTS = Ensemble::MEMBERS / self::TANKS;
 
+    /** Revisions back to which it is looked for one of which it is known how sure it is. J. */
+    private const EARLIER = 5;
+
     /** @var \WeakMap<Revision, Judgement> what this process has judged and not kept yet */
     private \WeakMap $judged;
 
-    public function __construct(private ResultCache $cache)
+    public function __construct(private ResultCache $cache, private TankRepository $tanks)
     {
         $this->judged = new \WeakMap();
     }
@@ -40,7 +45,7 @@ final readonly class Outcomes
     {
         $kept = $this->cache->known(self::outcome($revision, $units));
         $verdict = $kept instanceof Outcome ? $kept : Verdict::of($this->judged[$revision] = Judge::judge($plan, $units));
-        $sureness = $this->sureness($revision);
+        $sureness = $this->sureness($revision) ?? $this->carried($revision, $verdict, $units);
 
         return null === $sureness ? $verdict : $verdict->with($sureness, $plan);
     }
@@ -51,9 +56,30 @@ final readonly class Outcomes
             self::outcome($revision, $units),
             fn (): Outcome => Outcome::drawn($this->judged[$revision] ?? Judge::judge($plan, $units), $plan),
         );
-        $sureness = $this->sureness($revision);
+        $sureness = $this->sureness($revision) ?? $this->carried($revision, $outcome, $units);
 
         return null === $sureness ? $outcome : $outcome->with($sureness, $plan);
+    }
+
+    /**
+     * How likely each harm is, read off what was known of an earlier revision until it is known of this one: without it a tank that is
+     * tight would hold for some seconds after each change.
+     *
+     * @param Verdict $now of one run
+     */
+    private function carried(Revision $revision, Verdict $now, UnitSystem $units): ?Uncertainty
+    {
+        $earlier = $revision;
+        for ($back = 0; $back < self::EARLIER && null !== $earlier?->parent; ++$back) {
+            $earlier = $this->tanks->revision($revision->tank, $earlier->parent);
+            $counted = null === $earlier ? null : $this->sureness($earlier);
+            $then = null === $earlier || null === $counted ? null : $this->cache->known(self::outcome($earlier, $units));
+            if (null !== $counted && $then instanceof Outcome) {
+                return Likelihood::after($counted, $then->harms, $now->harms);
+            }
+        }
+
+        return null;
     }
 
     /** How sure a plan's margins are; null while that is not known. */

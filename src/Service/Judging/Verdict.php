@@ -61,13 +61,15 @@ readonly class Verdict
         return new self($judgement->state, $judgement->verdict, $judgement->margins, $judgement->harms, $judgement->ahead);
     }
 
-    /** The same, and how sure it is: what most tanks come to decides. */
+    /** The same, and how sure it is: what most tanks come to decides. What is only read off a change says nothing of how sure it is. */
     public function with(Uncertainty $sureness, Plan $plan): self
     {
         $margins = array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins);
         $harms = Harms::sorted($sureness->ofHarms($this->harms));
+        $counted = $sureness->counted ? $sureness : null;
+        $verdict = Sentences::of($plan, $harms, $counted, $this->state);
 
-        return new self(Harms::state($harms), Sentences::of($plan, $harms, $sureness), $margins, $harms, $this->ahead, $sureness);
+        return new self(Harms::state($harms), $verdict, $margins, $harms, $this->ahead, $counted);
     }
 
     /** The same of a running tank, which stands as it does today: gauges are its plan's, all else is told of the weeks ahead. */

@@ -42,7 +42,7 @@ final readonly class Judgement
 
         return new self(
             Harms::state($harms),
-            Verdict::of($plan, $harms, $sureness),
+            Verdict::of($plan, $harms, $sureness, $this->state),
             array_map(static fn (Margin $m): Margin => $sureness->of($m), $this->margins),
             $this->trace,
             $this->quantities,

@@ -15,8 +15,9 @@ final readonly class Uncertainty
      * @param array<string, Spread> $spreads  by margin, and by "harm" with the id of a harm
      * @param int                   $together tanks in which nothing comes to harm
      * @param int                   $of       tanks run
+     * @param bool                  $counted  false where it is read off a change, until those tanks have been run (Likelihood)
      */
-    public function __construct(public array $spreads, public int $together, public int $of)
+    public function __construct(public array $spreads, public int $together, public int $of, public bool $counted = true)
     {
     }
 
@@ -30,6 +31,11 @@ final readonly class Uncertainty
     public function ofHarms(array $harms): array
     {
         $most = [];
+        // How likely it is was read off a distance so far; where it was counted, the count says so.
+        $harms = array_values(array_filter(
+            $harms,
+            fn (Harm $h): bool => null === $h->sure || !isset($this->spreads["harm {$h->id->value}"]),
+        ));
         foreach ($harms as $n => $harm) {
             if (!isset($most[$harm->id->value]) || $harm->amount > $harms[$most[$harm->id->value]]->amount) {
                 $most[$harm->id->value] = $n;
