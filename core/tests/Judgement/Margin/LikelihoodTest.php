@@ -8,6 +8,7 @@ use Olvek\Core\Basis\Message\Message;
 use Olvek\Core\Judgement\Margin\Harm\Harm;
 use Olvek\Core\Judgement\Margin\Harm\HarmId;
 use Olvek\Core\Judgement\Margin\Harm\Harms;
+use Olvek\Core\Judgement\Margin\Harm\Poisoning;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Likelihood;
 use Olvek\Core\Judgement\Margin\MarginState;
@@ -58,6 +59,14 @@ final class LikelihoodTest extends TestCase
             self::assertSame('harm.near', $harm->message->id);
             self::assertNotSame([], $harm->averts);
         }
+    }
+
+    #[TestWith([60, 'nitrite'])]
+    #[TestWith([61, 'late'])]
+    public function testNitriteOfALaterDayIsNotAvertedByAnotherStart(int $day, string $cause): void
+    {
+        self::assertSame("avert.losses(cause: $cause)", Said::plain(Poisoning::averts('nitrite', $day)));
+        self::assertSame('avert.losses(cause: oxygen)', Said::plain(Poisoning::averts('oxygen', $day)));
     }
 
     public function testWhatHarmsIsNotTellingOfNearnessToo(): void

@@ -50,7 +50,7 @@ final class NearMiss implements HarmCriterion
                 0.0,
                 $day,
                 new Message('harm.near', ['what' => $what, 'when' => $outlook->on($day)]),
-                [new Message('avert.losses', ['cause' => $what])],
+                [Poisoning::averts($what, $day)],
                 self::SOME,
             ),
         ];

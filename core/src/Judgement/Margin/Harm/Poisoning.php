@@ -19,6 +19,8 @@ final class Poisoning implements HarmCriterion
     private const GRAVE = 3.0;
     private const GRAVE_DAYS = 4.0;
     private const NIGHT = 0.5;
+    /** Last day on which nitrite is put down to a young filter. C: 6–8 weeks. */
+    public const START = 60;
     /** Share of the oxygen that a kind needs for days on end below which a dawn harms it; at half of it some die. J. */
     public const BREATH = 0.7;
 
@@ -61,11 +63,17 @@ final class Poisoning implements HarmCriterion
                 $amount,
                 $from,
                 new Message('harm.water', ['what' => $what, 'when' => $outlook->on($from)]),
-                [new Message('avert.losses', ['cause' => $what])],
+                [self::averts($what, $from)],
             );
         }
 
         return $harms;
+    }
+
+    /** What averts it: a start that was too early is no remedy for what comes up in a tank that has long been running. */
+    public static function averts(string $what, int $day): Message
+    {
+        return new Message('avert.losses', ['cause' => 'nitrite' === $what && $day > self::START ? 'late' : $what]);
     }
 
     /** Times the usual nitrite that animals bear in a plan's water, by its chloride. M: Lewis & Morris (1986). */
