@@ -189,9 +189,11 @@ final class WishTest extends BenchTestCase
         self::assertGreaterThan(5, $page->filter('.method-card')->count());
         self::assertStringContainsString('Soil: from', $this->text('.disagree'));
         $lit = $page->filter('.method-card')->reduce(
-            static fn (Crawler $card): bool => str_contains($card->filter('.method-changes')->text(''), 'light'),
+            static fn (Crawler $card): bool => str_contains($card->filter('.method-changes')->text(''), 'Hours of light: '),
         );
         self::assertGreaterThan(0, $lit->count(), 'hours of light that a method changes are said');
         self::assertGreaterThan(0, $page->filter('.method-changes del')->count(), 'with what they were');
+        self::assertStringContainsString('Animals and their food: ', $page->filter('.method-list')->text());
+        self::assertCount(0, $page->filter('.method-changes li:contains("stocking day")'), 'which is said once');
     }
 }

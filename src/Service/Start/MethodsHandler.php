@@ -76,7 +76,10 @@ final readonly class MethodsHandler implements JobHandler
                     $length($plan->bed->cap?->meanDepth() ?? 0.0),
                     $plan->preparation->way->words(),
                 ),
-            'changes' => null === $here->laid ? [] : $this->changes($before, $here->laid, $job->units),
+            'changes' => null === $here->laid
+                ? []
+                : $this->changes($before, $here->laid, $job->units, array_keys(Changes::typed($here->moves))),
+            'later' => [] === $here->moves ? 0 : (int) $here->laid?->firstAnimals() - (int) $before->firstAnimals(),
             'edits' => Changes::typed($here->moves),
             'drawing' => null === $plan || null === $here->judgement
                 ? null
@@ -85,15 +88,18 @@ final readonly class MethodsHandler implements JobHandler
     }
 
     /**
-     * What a method changes beside the bed and the start that it teaches.
+     * What a method changes beside the bed and the start that it teaches, and beside what only moves to a later day.
+     *
+     * @param list<string> $moved places of what moves
      *
      * @return list<Difference>
      */
-    private function changes(Plan $before, Plan $laid, UnitSystem $units): array
+    private function changes(Plan $before, Plan $laid, UnitSystem $units, array $moved): array
     {
         return array_values(array_filter(
             Differences::between($before, $laid, $this->catalogue, $units)->all,
-            static fn (Difference $d): bool => !\in_array($d->part, [Part::Bed, Part::Start], true),
+            static fn (Difference $d): bool => !\in_array($d->part, [Part::Bed, Part::Start], true)
+                && !\in_array($d->place, $moved, true),
         ));
     }
 }
