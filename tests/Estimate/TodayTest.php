@@ -81,7 +81,15 @@ final class TodayTest extends BenchTestCase
         $this->log(['kind' => 'read', 'test' => ['nitrate' => '5']]);
         $page = $this->patiently("/tanks/$this->tank/log/charts");
         self::assertResponseIsSuccessful();
-        self::assertSame(['Nitrate, mg/L as NO₃', 'pH'], $page->filter('figcaption')->each(static fn ($c): string => trim($c->text())));
+        self::assertSame(['Nitrate', 'pH'], $page->filter('.chart-small figcaption a')->each(static fn ($c): string => trim($c->text())));
+        $last = str_replace("\u{A0}", ' ', $page->filter('.chart-small strong')->first()->text());
+        self::assertSame('5.0 mg/L as NO₃', $last, 'the last reading');
+        self::assertCount(2, $page->filter('.chart-small')->first()->filter('.read-dot'));
+        self::assertCount(0, $page->filter('.chart'), 'none is large before it is chosen');
+        $page = $this->browser->click($page->selectLink('Nitrate')->link());
+        self::assertSame('Nitrate, mg/L as NO₃', trim($page->filter('.chart figcaption')->text()));
+        self::assertCount(1, $page->filter('.chart'), 'one at a time');
+        self::assertSame('Nitrate', trim($page->filter('.chart-small [aria-current]')->text()));
         self::assertCount(2, $page->filter('.chart')->first()->filter('.read-dot'));
         self::assertCount(1, $page->filter('.chart')->first()->filter('.chart-mark'), 'what was done is marked');
         self::assertCount(1, $page->filter('.chart')->first()->filter('.ahead-band'));
@@ -89,8 +97,8 @@ final class TodayTest extends BenchTestCase
         $row = str_replace("\u{A0}", ' ', $page->filter('tbody tr')->first()->text());
         self::assertMatchesRegularExpression('/^10 10 mg\/L as NO₃ [\d.]+ to [\d.]+ [\d.]+ to [\d.]+$/', $row);
 
-        $page = $this->browser->request('GET', "/tanks/$this->tank/log/charts?span=week");
-        self::assertCount(1, $page->filter('figcaption'), 'pH was not read this week');
+        $page = $this->browser->request('GET', "/tanks/$this->tank/log/charts?span=week&chart=ph");
+        self::assertCount(1, $page->filter('figcaption'), 'pH was not read this week, so that it is not large either');
         self::assertCount(1, $page->filter('.read-dot'));
         $this->browser->click($page->selectLink('‹ before')->link());
         self::assertStringContainsString('Nothing was read in this stretch', $this->text('.log-line'));

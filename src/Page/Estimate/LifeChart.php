@@ -20,12 +20,6 @@ use Olvek\Service\Drawing\Pen;
  */
 final readonly class LifeChart
 {
-    public const WIDTH = 900.0;
-    public const HEIGHT = 190.0;
-    public const LEFT = 46.0;
-    public const RIGHT = self::WIDTH - 12.0;
-    public const TOP = 14.0;
-    public const FOOT = 150.0;
     /** Air around the outermost value, as share of the range; and the least range of a pH and of all else, as it is shown. J. */
     private const AIR = 0.12;
     private const LEAST_PH = 0.5;
@@ -33,11 +27,13 @@ final readonly class LifeChart
     /** Times what counts as nothing that an axis goes to at the least: so that nothing does not look like much. J. */
     private const LEAST = 2.5;
     private const STEPS = [1.0, 2.0, 2.5, 5.0, 10.0];
-    private const LINES = 4;
     /** Readings that are drawn. J: more lie over one another. */
     private const MOST = 120;
 
     /**
+     * @param string                                                          $title what it shows
+     * @param string                                                          $name  that, with its unit
+     * @param string                                                          $last  reading, with its unit
      * @param list<array{y: float, words: string}>                             $lines across, with what they stand for
      * @param list<array{x: float, words: string, anchor: string}>             $ticks along: days
      * @param list<array{x: float, y: float, words: string}>                   $dots  readings
@@ -45,9 +41,12 @@ final readonly class LifeChart
      * @param list<array{x: float, words: string}>                             $marks what was done
      */
     private function __construct(
+        public ChartSize $size,
         public Measure $measure,
         private ?string $of,
+        public string $title,
         public string $name,
+        public string $last,
         public string $expected,
         public string $band,
         public string $middle,
@@ -61,6 +60,7 @@ final readonly class LifeChart
     }
 
     /**
+     * @param ChartSize                            $size  in which it is drawn
      * @param string|null                          $of    clump or group that it is read of
      * @param string                               $whom  what that is called
      * @param non-empty-list<Reading>              $read  of it, in these days
@@ -69,6 +69,7 @@ final readonly class LifeChart
      * @param array<int, list<string>>             $done  what was done, by day
      */
     public static function of(
+        ChartSize $size,
         Measure $measure,
         ?string $of,
         string $whom,
@@ -82,7 +83,8 @@ final readonly class LifeChart
     ): self {
         $unit = $units->unitFor($measure->dimension());
         $show = static fn (float $base): float => $measure->isElement() ? $kit->fromBase($measure, $base) : $unit->fromBase($base);
-        $x = static fn (float $day): float => self::LEFT + ((self::RIGHT - self::LEFT) * ($day - $from)) / max(1, $to - $from);
+        $x = static fn (float $day): float => $size->left()
+            + (($size->right() - $size->left()) * ($day - $from)) / max(1, $to - $from);
         $quantity = Quantity::of($measure);
         $bands = null === $quantity ? [] : $life?->band($quantity, $from, $to) ?? [];
         $expected = null === $quantity ? [] : $life?->band($quantity, $from, $to, true) ?? [];
@@ -97,7 +99,7 @@ final readonly class LifeChart
         ];
         $most = max($show(max($all)), self::LEAST * $show($measure->nothingBelow()));
         [$low, $high] = self::range($measure, $show(min($all)), $most);
-        $y = static fn (float $value): float => self::FOOT - ((self::FOOT - self::TOP) * ($value - $low)) / ($high - $low);
+        $y = static fn (float $value): float => $size->foot() - (($size->foot() - $size->top()) * ($value - $low)) / ($high - $low);
         [$foot, $rise] = [$y($zero), $y($scale) - $y(0.0)];
         $rows = $dots = [];
         $every = (int) ceil(\count($read) / self::MOST);
@@ -127,14 +129,17 @@ final readonly class LifeChart
         $last = $read[\count($read) - 1];
 
         return new self(
+            $size,
             $measure,
             $of,
+            $name,
             $name.('' === $kit->unit($measure, $units) ? '' : ', '.$kit->unit($measure, $units)),
+            $kit->show($measure, $last->value, $units),
             self::area(self::points($expected, 2, $from, $x, $foot, $rise), self::points($expected, 0, $from, $x, $foot, $rise)),
             self::area(self::points($bands, 2, $from, $x, $foot, $rise), self::points($bands, 0, $from, $x, $foot, $rise)),
             [] === $bands ? '' : Pen::polyline(self::points($bands, 1, $from, $x, $foot, $rise)),
-            self::lines($low, $high, $y),
-            self::ticks($from, $to, $x),
+            self::lines($low, $high, $size->lines(), $y),
+            self::ticks($from, $to, $size->days(), $x),
             $dots,
             $rows,
             $marks,
@@ -210,9 +215,9 @@ final readonly class LifeChart
      *
      * @return list<array{y: float, words: string}>
      */
-    private static function lines(float $low, float $high, \Closure $y): array
+    private static function lines(float $low, float $high, int $most, \Closure $y): array
     {
-        $step = self::step(($high - $low) / self::LINES);
+        $step = self::step(($high - $low) / $most);
         $lines = [];
         for ($value = ceil($low / $step) * $step; $value <= $high; $value += $step) {
             $lines[] = ['y' => $y($value), 'words' => self::figure($value)];
@@ -238,9 +243,9 @@ final readonly class LifeChart
      *
      * @return list<array{x: float, words: string, anchor: string}>
      */
-    private static function ticks(int $from, int $to, \Closure $x): array
+    private static function ticks(int $from, int $to, int $most, \Closure $x): array
     {
-        $step = (int) max(1, self::step(($to - $from) / 6));
+        $step = (int) max(1, self::step(($to - $from) / $most));
         $ticks = [];
         for ($day = (int) ceil($from / $step) * $step; $day <= $to; $day += $step) {
             $ticks[] = [

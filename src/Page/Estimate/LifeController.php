@@ -53,16 +53,21 @@ final class LifeController extends AbstractController
         [$ticket, $share] = null === $life || !$life->isRun() || [] === $life->log->readings
             ? [null, 0.0]
             : $this->estimates->ask($life, $keeper);
-        $estimate = $ticket?->value;
+        $estimate = $ticket?->value instanceof Estimate ? $ticket->value : null;
+        $drawn = fn (ChartSize $size): array => null === $life
+            ? []
+            : $this->charts($tank, $keeper, $life, $estimate, $from, $to, $size);
+        $chosen = $request->query->getString('chart');
 
         return $this->render('estimate/charts.html.twig', [
             'tank' => $tank,
             'filled' => $life?->filled,
             'ticket' => $ticket,
             'share' => $share,
-            'charts' => null === $life
-                ? []
-                : $this->charts($tank, $keeper, $life, $estimate instanceof Estimate ? $estimate : null, $from, $to),
+            'charts' => $drawn(ChartSize::Small),
+            'chosen' => '' === $chosen
+                ? null
+                : array_values(array_filter($drawn(ChartSize::Large), static fn (LifeChart $c): bool => $c->id() === $chosen))[0] ?? null,
             'span' => isset(self::SPANS[$request->query->getString('span')]) ? $request->query->getString('span') : 'all',
             'days' => self::SPANS[$request->query->getString('span')] ?? null,
             'from' => $from,
@@ -77,7 +82,7 @@ final class LifeController extends AbstractController
     {
         $life = $this->estimates->life($tank, $keeper) ?? throw $this->createNotFoundException('This tank has not been filled yet.');
         [$from, $to] = self::stretch($request, $life->day);
-        foreach ($this->charts($tank, $keeper, $life, $this->estimates->known($life), $from, $to) as $chart) {
+        foreach ($this->charts($tank, $keeper, $life, $this->estimates->known($life), $from, $to, ChartSize::Large) as $chart) {
             if ($chart->id() === $name) {
                 return $this->render(
                     'estimate/chart.svg.twig',
@@ -128,23 +133,37 @@ final class LifeController extends AbstractController
     }
 
     /** @return list<LifeChart> of all that was read, the water first; kept, since they are long and change but with the logbook */
-    private function charts(Tank $tank, Keeper $keeper, TankHistory $life, ?Estimate $estimate, int $from, int $to): array
-    {
+    private function charts(
+        Tank $tank,
+        Keeper $keeper,
+        TankHistory $life,
+        ?Estimate $estimate,
+        int $from,
+        int $to,
+        ChartSize $size,
+    ): array {
         $state = [$tank->id()->toBase58(), $life->state->key, null === $estimate ? 'plain' : 'read'];
-        $shown = [$from, $to, $keeper->kit()->code(), $keeper->units()->value];
+        $shown = [$size->value, $from, $to, $keeper->kit()->code(), $keeper->units()->value];
 
         /** @var list<LifeChart> $charts */
         $charts = $this->cache->get(
             'charts.'.hash('xxh128', implode(' ', [...$state, ...$shown])),
-            fn (): array => $this->drawn($tank, $keeper, $life, $estimate, $from, $to),
+            fn (): array => $this->drawn($tank, $keeper, $life, $estimate, $from, $to, $size),
         );
 
         return $charts;
     }
 
     /** @return list<LifeChart> */
-    private function drawn(Tank $tank, Keeper $keeper, TankHistory $life, ?Estimate $estimate, int $from, int $to): array
-    {
+    private function drawn(
+        Tank $tank,
+        Keeper $keeper,
+        TankHistory $life,
+        ?Estimate $estimate,
+        int $from,
+        int $to,
+        ChartSize $size,
+    ): array {
         $read = [];
         foreach ($life->log->readings as $reading) {
             if ($reading->day >= $from && $reading->day <= $to) {
@@ -159,6 +178,7 @@ final class LifeController extends AbstractController
         foreach (Measure::cases() as $measure) {
             foreach ($read[$measure->value] ?? [] as $readings) {
                 $charts[] = LifeChart::of(
+                    $size,
                     $measure,
                     $readings[0]->of,
                     self::whom($life->plan, $readings[0]),
