@@ -87,7 +87,7 @@ final class TodayTest extends BenchTestCase
         self::assertCount(2, $page->filter('.chart-small')->first()->filter('.read-dot'));
         self::assertCount(0, $page->filter('.chart'), 'none is large before it is chosen');
         $page = $this->browser->click($page->selectLink('Nitrate')->link());
-        self::assertSame('Nitrate, mg/L as NO₃', trim($page->filter('.chart figcaption')->text()));
+        self::assertSame('Nitrate, mg/L as NO₃', trim($page->filter('.chart figcaption span')->text()));
         self::assertCount(1, $page->filter('.chart'), 'one at a time');
         self::assertSame('Nitrate', trim($page->filter('.chart-small [aria-current]')->text()));
         self::assertCount(2, $page->filter('.chart')->first()->filter('.read-dot'));

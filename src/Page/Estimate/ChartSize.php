@@ -12,12 +12,12 @@ enum ChartSize: string
 
     public function width(): float
     {
-        return self::Small === $this ? 300.0 : 900.0;
+        return self::Small === $this ? 260.0 : 900.0;
     }
 
     public function height(): float
     {
-        return self::Small === $this ? 112.0 : 250.0;
+        return self::Small === $this ? 104.0 : 250.0;
     }
 
     public function left(): float
