@@ -46,8 +46,9 @@ final readonly class EarliestStart implements Question
             $holds = static function (int $day) use ($trial, $plan, $settled, $group, &$forbids): bool {
                 $judgement = $trial->judged(self::stocked($plan, [...$settled, $group->with($group->count, $day)]));
                 foreach ($judgement->harms as $harm) {
-                    // Tight is not safe: nobody should stock into water that harms.
-                    if (MarginState::Holds !== $harm->state && \in_array($harm->id, Asked::EarliestStart->harms(), true)) {
+                    // Tight is not safe: nobody should stock into water that harms. What is merely likely elsewhere forbids no day.
+                    $harms = null === $harm->sure && MarginState::Holds !== $harm->state;
+                    if ($harms && \in_array($harm->id, Asked::EarliestStart->harms(), true)) {
                         $forbids = $harm;
 
                         return false;
