@@ -63,7 +63,7 @@ final class TodayTest extends BenchTestCase
         $page = $this->browser->request('GET', "/tanks/$this->tank/log/charts");
         self::assertResponseStatusCodeSame(200);
         self::assertCount(2, $page->filter('.read-dot'));
-        $report = $this->browser->request('GET', "/tanks/$this->tank/report");
+        $report = $this->browser->request('GET', "/tanks/$this->tank/report?month=".substr($this->day(0), 0, 7));
         self::assertStringContainsString('NO₃', $report->filter('main')->text());
         self::assertStringNotContainsString('What went round', $report->filter('main')->text());
         $this->browser->request('GET', '/stock');

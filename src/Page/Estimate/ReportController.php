@@ -54,7 +54,7 @@ final class ReportController extends AbstractController
         $today = $life->filled->modify("+$life->day days");
         $asked = \DateTimeImmutable::createFromFormat('!Y-m', $request->query->getString('month'));
         $year = 'year' === $request->query->getString('span');
-        $month = false === $asked ? $today->modify('first day of this month') : $asked;
+        $month = false === $asked ? self::lastWhole($life->filled, $today) : $asked;
         $month = min($today->modify('first day of this month'), max($life->filled->modify('first day of this month'), $month));
         $from = max($life->filled, $year ? $today->modify('-364 days') : $month);
         $to = min($today, $year ? $today : $month->modify('last day of this month'));
@@ -74,6 +74,7 @@ final class ReportController extends AbstractController
             'after' => !$year && $to < $today ? $month->modify('+1 month') : null,
             'photos' => $this->spread($tank, $from, $to),
             'readings' => self::readings($life, $keeper, $first, $last),
+            'usual' => $year ? [] : array_column(self::readings($life, $keeper, max(0, $last - 364), $last), null, 'name'),
             'done' => [...$of(EntryKind::Done), ...$of(EntryKind::Tried)],
             'seen' => [...$of(EntryKind::Sighting), ...$of(EntryKind::Came), ...$of(EntryKind::Note)],
             'lives' => self::lives($entries),
@@ -83,6 +84,15 @@ final class ReportController extends AbstractController
             )),
             'books' => $this->estimates->books($life, $first, $last),
         ]);
+    }
+
+    /** First day of the last month that the tank has lived through; of this one while there is none. */
+    public static function lastWhole(\DateTimeImmutable $filled, \DateTimeImmutable $today): \DateTimeImmutable
+    {
+        $now = $today->modify('first day of this month');
+        $before = $today->modify('first day of last month');
+
+        return $today->format('j') === $today->format('t') || $filled > $before ? $now : $before;
     }
 
     /** @return list<Photo> the first, the last, and some between */
