@@ -60,4 +60,21 @@ final class CarriedTest extends BenchTestCase
         self::assertTrue($this->verdict(3)->isSure());
         self::assertNotSame(MarginState::Fails, $this->verdict(3)->state, 'a count takes its place');
     }
+
+    /** A drag does not make a tank look better than it is known to be. */
+    public function testWhatIsOnlyTriedCarriesItToo(): void
+    {
+        $page = $this->browser->request('GET', "/tanks/$this->tank");
+        $this->known(1, 18);
+        $this->browser->request(
+            'POST',
+            "/tanks/$this->tank/try",
+            ['_token' => $page->filter('#edit input[name="_token"]')->attr('value'), 'edits' => ['waterLine' => '33']],
+            server: ['HTTP_OLVEK_PARTS' => '{}'],
+        );
+        self::assertResponseIsSuccessful();
+        $answer = json_decode((string) $this->browser->getResponse()->getContent(), true);
+        self::assertIsArray($answer);
+        self::assertStringContainsString('state-fails', $answer['parts']['verdict']['html']);
+    }
 }

@@ -11,6 +11,7 @@ use Olvek\Core\Basis\Unit\UnreadableQuantity;
 use Olvek\Core\Judgement\Margin\ClumpLight;
 use Olvek\Core\Judgement\Margin\Judge;
 use Olvek\Core\Judgement\Margin\Ledger;
+use Olvek\Core\Judgement\Margin\Likelihood;
 use Olvek\Core\Judgement\Standing\Standing;
 use Olvek\Core\Nature\Catalogue\Catalogue;
 use Olvek\Core\Planning\Buying\Sheet;
@@ -145,6 +146,9 @@ final readonly class BenchPage
         }
         $judged = Judge::judge($tried, $units, days: self::TRIED_DAYS, pace: Pace::Rough);
         $verdict = Verdict::of($judged);
+        $verdict = null === $saved->sureness
+            ? $verdict
+            : $verdict->with(Likelihood::after($saved->sureness, $saved->harms, $judged->harms), $tried);
         $seen = $view->drawn();
 
         return $this->made([...$seen, 'verdict', 'margins'], [

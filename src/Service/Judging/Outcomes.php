@@ -34,10 +34,13 @@ final readonly class Outcomes
 
     /** @var \WeakMap<Revision, Judgement> what this process has judged and not kept yet */
     private \WeakMap $judged;
+    /** @var \WeakMap<Revision, Uncertainty> what has been carried over in this process */
+    private \WeakMap $carried;
 
     public function __construct(private ResultCache $cache, private TankRepository $tanks)
     {
         $this->judged = new \WeakMap();
+        $this->carried = new \WeakMap();
     }
 
     /** What a plan comes to in words and margins, before anything is drawn or kept of it. */
@@ -69,17 +72,18 @@ final readonly class Outcomes
      */
     private function carried(Revision $revision, Verdict $now, UnitSystem $units): ?Uncertainty
     {
-        $earlier = $revision;
+        $earlier = isset($this->carried[$revision]) ? null : $revision;
         for ($back = 0; $back < self::EARLIER && null !== $earlier?->parent; ++$back) {
             $earlier = $this->tanks->revision($revision->tank, $earlier->parent);
             $counted = null === $earlier ? null : $this->sureness($earlier);
             $then = null === $earlier || null === $counted ? null : $this->cache->known(self::outcome($earlier, $units));
             if (null !== $counted && $then instanceof Outcome) {
-                return Likelihood::after($counted, $then->harms, $now->harms);
+                $this->carried[$revision] = Likelihood::after($counted, $then->harms, $now->harms);
+                break;
             }
         }
 
-        return null;
+        return $this->carried[$revision] ?? null;
     }
 
     /** How sure a plan's margins are; null while that is not known. */
