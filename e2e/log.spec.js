@@ -189,7 +189,11 @@ for (const colorScheme of ['light', 'dark']) {
             }
             await page.getByRole('link', { name: 'Charts' }).click();
             await expect(page.locator('.ahead-band').first(), 'the page looks again until the band is there').toBeAttached({ timeout: 60_000 });
-            await page.getByText('As a table').first().click();
+            await expectAccessible(page);
+            await page.locator('.chart-small a').first().click();
+            await expect(page.locator('.chart'), 'one is large').toHaveCount(1);
+            await page.getByText('As a table').click();
+            await expect(page.locator('.chart tbody tr').first()).toBeVisible();
             await expectAccessible(page);
         });
     });
