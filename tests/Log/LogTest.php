@@ -195,6 +195,11 @@ final class LogTest extends BenchTestCase
         $this->browser->submit($this->browser->getCrawler()->filter('#lines form')->form());
         self::assertResponseRedirects();
         self::assertSame([], $this->entries());
+        $this->log(['kind' => 'note', 'note' => 'mine again'], asJson: false);
+        $page = $this->browser->request('GET', "/tanks/$this->tank/today");
+        $this->browser->submit($page->filter('#log form')->form());
+        self::assertResponseRedirects("/tanks/$this->tank/today#log", message: 'undone on Today, one stays there');
+        self::assertSame([], $this->entries());
         $this->browser->request('POST', "/tanks/$this->tank/log/".Uuid::v4().'/undo', ['_token' => $this->token()]);
         self::assertResponseStatusCodeSame(404);
     }

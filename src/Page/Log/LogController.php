@@ -71,7 +71,9 @@ final class LogController extends AbstractController
             return new JsonResponse(['undone' => true]);
         }
 
-        return $this->redirectToRoute('log', ['tank' => $tank->id(), '_fragment' => 'lines'], Response::HTTP_SEE_OTHER);
+        [$page, $lines] = 'today' === $request->request->getString('back') ? ['today', 'log'] : ['log', 'lines'];
+
+        return $this->redirectToRoute($page, ['tank' => $tank->id(), '_fragment' => $lines], Response::HTTP_SEE_OTHER);
     }
 
     /** @param array<string, string> $errors */

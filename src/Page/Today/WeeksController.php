@@ -181,15 +181,6 @@ final class WeeksController extends AbstractController
         return null === $refused ? $this->back($tank, 'today') : $this->refused($tank, $keeper, ['filled' => $day], ['filled' => $refused]);
     }
 
-    #[Route('/entries/{entry}/undo', name: 'weeks_undo', requirements: ['entry' => Requirement::UUID], methods: ['POST'])]
-    public function undo(Request $request, Tank $tank, string $entry, #[CurrentUser] Keeper $keeper): Response
-    {
-        $found = $this->entries->ofTank($tank, $entry) ?? throw $this->createNotFoundException('This logbook has no such line.');
-        $this->logbook->takeBack($found);
-
-        return $this->back($tank, 'log');
-    }
-
     /** Computes one part of what lies ahead. */
     #[SlowPool]
     #[Route('/ahead/{part}', name: 'weeks_calculate', requirements: ['part' => '\d{1,2}'], methods: ['POST'])]
