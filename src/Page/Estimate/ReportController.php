@@ -86,7 +86,7 @@ final class ReportController extends AbstractController
         ]);
     }
 
-    /** First day of the last month that the tank has lived through; of this one while there is none. */
+    /** First day of the last month that the tank has lived through; of this one where it is too young for that. */
     public static function lastWhole(\DateTimeImmutable $filled, \DateTimeImmutable $today): \DateTimeImmutable
     {
         $now = $today->modify('first day of this month');

@@ -48,8 +48,8 @@ final class TodayController extends AbstractController
     }
 
     /**
-     * Works the estimate out, for as long as a page may take. Its script asks for the parts that change by it; whoever has none is led back
-     * to the page, and goes on from there.
+     * Works the estimate out, for as long as a page may take. The page's script asks for the parts that change;
+     * without scripts this leads back to the page.
      */
     #[SlowPool]
     #[Route('/estimate', name: 'today_estimate', methods: ['GET'])]

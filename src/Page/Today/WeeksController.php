@@ -69,8 +69,8 @@ final class WeeksController extends AbstractController
     }
 
     /**
-     * The first weeks had a page of their own. Whoever has no script has what lies ahead worked out here, as far as a page may take, and
-     * goes on from there.
+     * The first weeks had a page of their own. Without scripts, what lies ahead is worked out here for as long as a page may take, and the
+     * forecast is on Today then.
      */
     #[SlowPool(query: 'ahead')]
     #[Route('', name: 'weeks', methods: ['GET'])]
