@@ -260,7 +260,7 @@ final class TodayTest extends BenchTestCase
         $this->log(['kind' => 'did', 'what' => 'lost', 'of' => 'a1', 'amount' => '2', 'cause' => 'jumped']);
         $this->log(['kind' => 'saw', 'what' => 'young', 'of' => 'a1', 'count' => '5']);
         $this->log(['kind' => 'note', 'note' => 'moved the wood']);
-        $page = $this->browser->request('GET', "/tanks/$this->tank/report");
+        $page = $this->browser->request('GET', "/tanks/$this->tank/report?month=".substr($this->day(0), 0, 7));
         self::assertResponseIsSuccessful();
         $text = str_replace("\u{A0}", ' ', $page->filter('.report')->text());
         self::assertStringContainsString('Nitrate 1 reading 10 mg/L as NO₃', $text);
