@@ -34,7 +34,7 @@ final readonly class Uncertainty
         // How likely it is was read off a distance so far; where it was counted, the count says so.
         $harms = array_values(array_filter(
             $harms,
-            fn (Harm $h): bool => null === $h->sure || !isset($this->spreads["harm {$h->id->value}"]),
+            fn (Harm $h): bool => null === $h->sure || !isset($this->spreads[Band::HARM.$h->id->value]),
         ));
         foreach ($harms as $n => $harm) {
             if (!isset($most[$harm->id->value]) || $harm->amount > $harms[$most[$harm->id->value]]->amount) {

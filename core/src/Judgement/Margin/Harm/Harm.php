@@ -53,20 +53,10 @@ final readonly class Harm
     /** @return list<MarginId> gauges of its subject, whose remedies are worth trying */
     public function margins(): array
     {
-        return self::gauges($this->id, $this->about);
-    }
-
-    /**
-     * @param string $about likewise; '' for all that it may be about
-     *
-     * @return list<MarginId> gauges of a harm's subject
-     */
-    public static function gauges(HarmId $id, string $about = ''): array
-    {
-        return match ($id) {
+        return match ($this->id) {
             HarmId::Empty, HarmId::Breakage, HarmId::Company => [],
             HarmId::Losses => [MarginId::Losses, MarginId::Ammonia, MarginId::Oxygen],
-            HarmId::Water => match ($about) {
+            HarmId::Water => match ($this->about) {
                 'ammonia' => [MarginId::Ammonia],
                 'nitrite' => [MarginId::Nitrite],
                 'oxygen' => [MarginId::Oxygen],

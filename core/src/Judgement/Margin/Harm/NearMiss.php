@@ -19,9 +19,9 @@ use Olvek\Core\Judgement\Margin\Outlook;
 final class NearMiss implements HarmCriterion
 {
     /** mg/L over the dawn that harms, within which some tanks fall below it for a week. */
-    public const DAWN = 1.5;
+    private const DAWN = 1.5;
     /** Share of what nitrite harms by, from which some tanks reach it. */
-    public const NITRITE = 0.15;
+    private const NITRITE = 0.15;
     /** Share of the tanks that such a distance stands for: some of ten, not most. */
     private const SOME = 0.2;
 
