@@ -8,6 +8,7 @@ use Olvek\Core\Basis\Unit\UnitSystem;
 use Olvek\Core\Judgement\Margin\MarginState;
 use Olvek\Core\Judgement\Margin\Spread;
 use Olvek\Core\Judgement\Margin\Uncertainty;
+use Olvek\Core\Planning\Plan\Plan;
 use Olvek\Core\Planning\Plan\PlanDocument;
 use Olvek\Service\Judging\Outcomes;
 use Olvek\Service\Judging\Verdict;
@@ -19,6 +20,14 @@ use Olvek\Tests\BenchTestCase;
 /** What was known of a plan's likelihoods stands after a change, until it is known anew. */
 final class CarriedTest extends BenchTestCase
 {
+    /** A plan of its own, so that what is put into the cache here is found by no other test. */
+    protected function demoPlan(): Plan
+    {
+        $json = (string) file_get_contents(\dirname(__DIR__, 2).'/demo/waiting-hall.plan.json');
+
+        return $this->service(PlanDocument::class)->fromJson(str_replace('"Waiting hall"', '"Carried"', $json));
+    }
+
     private function revision(int $number): Revision
     {
         return $this->service(TankRepository::class)->revision($this->stored(), $number) ?? self::fail("no revision $number");
